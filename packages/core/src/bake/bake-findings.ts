@@ -1,0 +1,68 @@
+import { finding } from '../findings/judge.js';
+import { roundTo } from '../units/rounding.js';
+import type { Edit } from '../document/edits.js';
+import type { Formula } from '../document/formula.js';
+import type { Finding } from '../findings/finding.js';
+import type { BakeResult, BakeTimes } from './bake.js';
+
+const MOST_MIN = 240;
+const HALF_MINUTE = 0.5;
+
+/** What is off at the end of the written steps; `at` gives the times with another temperature in the first step. */
+export function bakeFindings(formula: Formula, bake: BakeResult, at: (wantC: number) => BakeTimes): Finding[] {
+  const found: Finding[] = [];
+  if (!bake.ovenMeasured) {
+    found.push(finding('bake.ovenNotMeasured', 'note', 'bake', { path: 'bake.ovenMeasured', value: 0 }));
+  }
+  const darkFirst = bake.darkMin !== null && bake.doneMin !== null && bake.darkMin <= bake.doneMin;
+  if (darkFirst) {
+    found.push(
+      finding('bake.darkBeforeDry', 'fix', 'bake', { path: 'bake.darkMin', value: bake.darkMin!, low: bake.doneMin! }, cooler(formula, at)),
+    );
+    return found;
+  }
+  if (bake.end.moistureShare > bake.dryBelowShare * 1.1 + 0.002) {
+    const measured = { path: 'bake.end.moistureShare', value: bake.end.moistureShare, high: bake.dryBelowShare };
+    const level = bake.end.moistureShare > bake.dryBelowShare * 2 ? 'fix' : 'watch';
+    found.push(finding('bake.notDry', level, 'bake', measured, lastStepUntil(formula, bake, bake.doneMin ?? bake.dryMin)));
+  } else if (bake.end.topTone < bake.goldenFromTone - 0.25) {
+    const measured = { path: 'bake.end.topTone', value: bake.end.topTone, low: bake.goldenFromTone };
+    found.push(finding('bake.pale', 'watch', 'bake', measured, lastStepUntil(formula, bake, bake.goldenMin)));
+  }
+  const darkest = Math.max(bake.end.topTone, bake.end.baseTone);
+  if (darkest > bake.darkFromTone) {
+    const measured = { path: 'bake.end.topTone', value: darkest, high: bake.darkFromTone };
+    const until = bake.doneMin !== null && bake.darkMin !== null ? 0.5 * (bake.doneMin + bake.darkMin) : null;
+    found.push(
+      finding('bake.tooDark', darkest > bake.darkFromTone + 1 ? 'fix' : 'watch', 'bake', measured, lastStepUntil(formula, bake, until)),
+    );
+  }
+  return found;
+}
+
+/** Sets the last step's minutes so that the whole bake ends at `untilMin`; half minutes, never less than one. */
+function lastStepUntil(formula: Formula, bake: BakeResult, untilMin: number | null): Edit[] | undefined {
+  if (untilMin === null) return undefined;
+  const last = formula.bake.steps.length - 1;
+  const from = formula.bake.steps[last]!.min;
+  const to = roundTo(from + untilMin - bake.totalMin, HALF_MINUTE, untilMin > bake.totalMin ? 'up' : 'down');
+  if (to < HALF_MINUTE || to > MOST_MIN || to === from) return undefined;
+  return [{ path: `/bake/steps/${last}/min`, from, to }];
+}
+
+/** The highest first setting, in steps of 5 C, that dries before it darkens, and the time it then takes. */
+function cooler(formula: Formula, at: (wantC: number) => BakeTimes): Edit[] | undefined {
+  const wantC = formula.bake.steps[0]!.wantC;
+  if (wantC === null) return undefined;
+  const last = formula.bake.steps.length - 1;
+  for (let to = wantC - 5; to >= Math.max(100, wantC - 80); to -= 5) {
+    const { doneMin, darkMin } = at(to);
+    if (doneMin === null || (darkMin !== null && darkMin <= doneMin + HALF_MINUTE)) continue;
+    const others = formula.bake.steps.slice(0, last).reduce((sum, { min }) => sum + min, 0);
+    const min = roundTo(doneMin - others, HALF_MINUTE, 'up');
+    const edits: Edit[] = [{ path: '/bake/steps/0/wantC', from: wantC, to }];
+    const from = formula.bake.steps[last]!.min;
+    return min >= HALF_MINUTE && min <= MOST_MIN && min !== from ? [...edits, { path: `/bake/steps/${last}/min`, from, to: min }] : edits;
+  }
+  return undefined;
+}

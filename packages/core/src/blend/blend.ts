@@ -1,0 +1,155 @@
+import { InputError, within } from '../errors.js';
+import { gritLimit, singleStarchLimit } from '../facts/dough.js';
+import { finding } from '../findings/judge.js';
+import { allergensOf } from '../ingredient/allergens.js';
+import { glutenFindings } from '../ingredient/gluten.js';
+import { makeUpOf, mixedComposition, portionOf } from '../ingredient/mixture.js';
+import { isGum, isProteinType, isStarch, isStickyStarch } from '../ingredient/roles.js';
+import type { Formula } from '../document/formula.js';
+import type { Kitchen } from '../document/kitchen.js';
+import type { Composition, Pantry } from '../document/pantry.js';
+import type { Family } from '../facts/families.js';
+import type { Finding } from '../findings/finding.js';
+import type { Allergen } from '../ingredient/allergens.js';
+import type { Portion } from '../ingredient/mixture.js';
+import type { MakeUp } from '../matter/make-up.js';
+
+export type BlendResult = {
+  readonly blendG: number;
+  readonly composition: Composition;
+  readonly makeUp: MakeUp;
+  /** Cold water a gram of the flours and starches takes, gums left out (A of the water rule). */ readonly waterHoldGPerG: number;
+  readonly proteinTypeShare: number;
+  readonly starchShare: number;
+  readonly stickyStarchShare: number;
+  readonly gumShare: number;
+  /** Gums and sticky starch together as roll-out strength; an index, not a length. */ readonly bendIndex: number;
+  readonly gritIndex: number;
+  readonly flavourIndex: number;
+  /** Range over which its starches set in the oven, C. */ readonly setsFromC: number | null;
+  readonly setsToC: number | null;
+  readonly allergens: readonly Allergen[];
+  readonly rows: readonly { readonly key: string; readonly name: string; readonly amountG: number; readonly role: BlendRole }[];
+};
+export type BlendRole = 'grain' | 'starch' | 'sticky' | 'gum' | 'other';
+
+/**
+ * Stage 1: flours, starches and gums become one flour.
+ *
+ * Composition, water hold, grit and flavour add by mass share: right for composition, an approximation for hold and grit.
+ *
+ * Units    shares 0..1; water hold g/g; grit and flavour 0..3; bend index sum of xanthan equivalents over the family's gum target plus sticky starch over 20 %.
+ * Throws   InputError at blend.rows[i] for a share out of 0..1, an unknown ingredient, or shares that do not sum to 1; at blend.rows for an empty blend; at blendG out of 1..100000.
+ * Findings gluten.*, blend.gritty, blend.starchLow, blend.starchHigh, blend.oneStarchHigh.
+ * Source   roles and limits: facts/families, facts/dough.
+ */
+export function blendStage(
+  formula: Formula,
+  family: Family,
+  kitchen: Kitchen,
+  pantry: Pantry,
+): { result: BlendResult; findings: Finding[] } {
+  const portions = blendPortions(formula, pantry);
+  const wet = portions.filter(({ ingredient }) => !isGum(ingredient));
+  const result: BlendResult = {
+    blendG: formula.blendG,
+    composition: mixedComposition(portions),
+    makeUp: makeUpOf(portions),
+    waterHoldGPerG: weighted(wet, ({ ingredient }) => ingredient.waterHoldGPerG ?? 0, formula.blendG),
+    proteinTypeShare: shareOf(portions, ({ ingredient }) => isProteinType(ingredient)),
+    starchShare: shareOf(portions, ({ ingredient }) => isStarch(ingredient)),
+    stickyStarchShare: shareOf(portions, ({ ingredient }) => isStickyStarch(ingredient)),
+    gumShare: shareOf(portions, ({ ingredient }) => isGum(ingredient)),
+    bendIndex: bendIndexOf(portions, family),
+    gritIndex: weighted(portions, ({ ingredient }) => ingredient.grit ?? 0, formula.blendG),
+    flavourIndex: weighted(portions, ({ ingredient }) => ingredient.flavour ?? 0, formula.blendG),
+    ...settingRange(portions),
+    allergens: allergensOf(portions),
+    rows: portions.map(({ ingredient, amountG }, i) => ({
+      key: formula.blend.rows[i]!.key,
+      name: ingredient.name,
+      amountG,
+      role: roleOf(ingredient),
+    })),
+  };
+  return {
+    result,
+    findings: [...glutenFindings(portions, kitchen.glutenLimitMgPerKg, 'blend'), ...blendFindings(formula, family, portions, result)],
+  };
+}
+
+/** The rows of the blend as portions, checked. */
+export function blendPortions(formula: Formula, pantry: Pantry): Portion[] {
+  const { rows } = formula.blend;
+  const blendG = within('blendG', formula.blendG, 1, 100000, 'g');
+  if (rows.length === 0) throw new InputError('blend.rows', 'the blend is empty: add a flour');
+  const portions = rows.map((row, i) => {
+    const share = within(`blend.rows[${i}].share`, row.share, 0, 1, '(share of the blend)');
+    return portionOf(pantry, `blend.rows[${i}].ingredientId`, row.ingredientId, share * blendG, row.lotId);
+  });
+  const total = rows.reduce((sum, { share }) => sum + share, 0);
+  if (Math.abs(total - 1) > 0.0005) {
+    throw new InputError('blend.rows', `shares must sum to 100 %, they sum to ${(total * 100).toFixed(1)} %`);
+  }
+  if (!portions.some(({ ingredient, amountG }) => amountG > 0 && !isGum(ingredient))) {
+    throw new InputError('blend.rows', 'the blend holds gum only: add a flour');
+  }
+  return portions;
+}
+
+function blendFindings(formula: Formula, family: Family, portions: readonly Portion[], result: BlendResult): Finding[] {
+  const found: Finding[] = [];
+  if (result.gritIndex > gritLimit.value) {
+    found.push(finding('blend.gritty', 'watch', 'blend', { path: 'blend.gritIndex', value: result.gritIndex, high: gritLimit.value }));
+  }
+  const [low, , high] = family.starchPercent;
+  const starchPercent = result.starchShare * 100;
+  const measured = { path: 'blend.starchShare', value: result.starchShare, low: low / 100, high: high / 100 };
+  if (starchPercent < low) found.push(finding('blend.starchLow', 'watch', 'blend', measured));
+  if (starchPercent > high) found.push(finding('blend.starchHigh', 'watch', 'blend', measured));
+  for (const { ingredient, amountG } of portions) {
+    const share = amountG / formula.blendG;
+    if (isStarch(ingredient) && share > singleStarchLimit.value + 1e-9) {
+      found.push(
+        finding('blend.oneStarchHigh', 'watch', 'blend', {
+          path: `blend.rows.${ingredient.id}`,
+          value: share,
+          high: singleStarchLimit.value,
+          of: ingredient.name,
+        }),
+      );
+    }
+  }
+  return found;
+}
+
+function bendIndexOf(portions: readonly Portion[], family: Family): number {
+  const xanthanTarget = family.gumPercent['xanthan']?.[1] ?? 1;
+  const totalG = portions.reduce((sum, { amountG }) => sum + amountG, 0);
+  const binderPercent = portions.reduce(
+    (sum, { ingredient, amountG }) => sum + ((ingredient.xanthanPerG ?? 0) * amountG * 100) / totalG,
+    0,
+  );
+  return binderPercent / xanthanTarget + shareOf(portions, ({ ingredient }) => isStickyStarch(ingredient)) / 0.2;
+}
+
+function settingRange(portions: readonly Portion[]): { setsFromC: number | null; setsToC: number | null } {
+  const setting = portions
+    .filter(({ ingredient, amountG }) => ingredient.setsAtC !== undefined && amountG > 0)
+    .map(({ ingredient }) => ingredient.setsAtC!);
+  return setting.length === 0 ? { setsFromC: null, setsToC: null } : { setsFromC: Math.min(...setting), setsToC: Math.max(...setting) };
+}
+
+function roleOf(ingredient: Portion['ingredient']): BlendRole {
+  if (isGum(ingredient)) return 'gum';
+  if (isStickyStarch(ingredient)) return 'sticky';
+  if (isStarch(ingredient)) return 'starch';
+  return isProteinType(ingredient) ? 'grain' : 'other';
+}
+
+const weighted = (portions: readonly Portion[], of: (portion: Portion) => number, totalG: number) =>
+  portions.reduce((sum, portion) => sum + of(portion) * portion.amountG, 0) / totalG;
+const shareOf = (portions: readonly Portion[], isOne: (portion: Portion) => boolean) => {
+  const totalG = portions.reduce((sum, { amountG }) => sum + amountG, 0);
+  return portions.filter(isOne).reduce((sum, { amountG }) => sum + amountG, 0) / totalG;
+};

@@ -1,0 +1,58 @@
+import { finding } from '../findings/judge.js';
+import { firstReach } from '../math/interpolate.js';
+import { roundTo } from '../units/rounding.js';
+import type { Formula } from '../document/formula.js';
+import type { Kitchen } from '../document/kitchen.js';
+import type { Family } from '../facts/families.js';
+import type { Finding } from '../findings/finding.js';
+import type { ChillResult, DoughCooling } from './chill.js';
+
+const SHORT_BENCH_MIN = 5;
+const LONGEST_EXTRA_MIN = 240;
+
+/** What is off when the dough leaves the cold; `longer` cools it with the last wait made longer. */
+export function chillFindings(
+  formula: Formula,
+  family: Family,
+  kitchen: Kitchen,
+  chill: ChillResult,
+  longer: (extraMin: number) => DoughCooling,
+): Finding[] {
+  const [low, , high] = family.rollC;
+  const last = formula.chill.waits.length - 1;
+  const wait = formula.chill.waits[last]!;
+  const minPath = `/chill/waits/${last}/min`;
+  const place = kitchen.places.find(({ id }) => id === wait.placeId)!;
+  if (place.atC > formula.chill.targetC) {
+    const to = roundTo(place.atC + 1, 0.5, 'up');
+    return [
+      finding(
+        'chill.placeTooWarm',
+        'fix',
+        'chill',
+        { path: 'chill.targetC', value: formula.chill.targetC, low: place.atC, of: place.name },
+        [{ path: '/chill/targetC', from: formula.chill.targetC, to }],
+      ),
+    ];
+  }
+  if (chill.endMiddleC > Math.min(high, formula.chill.targetC + 0.5)) {
+    const cooled = longer(LONGEST_EXTRA_MIN);
+    const until = cooled.min.findIndex((at) => at > cooled.outMin);
+    const reach = firstReach(cooled.min.slice(0, until), cooled.middleC.slice(0, until), Math.min(high, formula.chill.targetC), 'falling');
+    const extra = reach - chill.outMin;
+    const to = roundTo(wait.min + extra, 1, 'up');
+    const measured = { path: 'chill.endMiddleC', value: chill.endMiddleC, high: Math.min(high, formula.chill.targetC) };
+    const edits = Number.isFinite(extra) && to > wait.min ? [{ path: minPath, from: wait.min, to }] : undefined;
+    return [finding('chill.tooWarm', chill.endMiddleC > high ? 'fix' : 'watch', 'chill', measured, edits)];
+  }
+  if (chill.benchFromMin > SHORT_BENCH_MIN || chill.endRimC < low - 4) {
+    const measured = { path: 'chill.endRimC', value: chill.endRimC, low };
+    const enough = chill.toTargetMin === null ? undefined : roundTo(wait.min - (chill.waitMin - chill.toTargetMin), 1, 'up');
+    const edits = enough !== undefined && enough > 0 && enough < wait.min ? [{ path: minPath, from: wait.min, to: enough }] : undefined;
+    return [finding('chill.tooHard', 'watch', 'chill', measured, edits)];
+  }
+  if (chill.benchMin < SHORT_BENCH_MIN) {
+    return [finding('chill.shortBench', 'watch', 'chill', { path: 'chill.benchMin', value: chill.benchMin, low: SHORT_BENCH_MIN })];
+  }
+  return [];
+}

@@ -1,0 +1,125 @@
+import { InputError, within } from '../errors.js';
+import { firstReach } from '../math/interpolate.js';
+import { coldTable } from '../matter/cold-enthalpy.js';
+import { chillFindings } from './chill-findings.js';
+import { conduct } from './conduction.js';
+import { exposureAt, exposuresOf, tableOf } from './exposure.js';
+import type { Formula } from '../document/formula.js';
+import type { Kitchen } from '../document/kitchen.js';
+import type { DoughResult } from '../dough/dough.js';
+import type { Family } from '../facts/families.js';
+import type { Finding } from '../findings/finding.js';
+import type { Cooling } from './conduction.js';
+
+export type ChillResult = {
+  /** All waits together, min. */ readonly waitMin: number;
+  /** Until the middle is at the target, from the first wait; null when these waits never get there. */ readonly toTargetMin: number | null;
+  readonly endMiddleC: number;
+  readonly endRimC: number;
+  readonly endSolidFatPercent: number;
+  /** Workable minutes on the table as it is: middle and rim inside the roll window. */ readonly benchMin: number;
+  /** Minutes on the table before it may be rolled (too hard when it comes out). */ readonly benchFromMin: number;
+  /** The table never gets warm enough to end it within the hour that was looked at. */ readonly benchOpenEnded: boolean;
+  readonly rollLowC: number;
+  readonly rollHighC: number;
+  /** Rest, waits and table, for the picture: min from the end of mixing. */ readonly curve: {
+    readonly min: readonly number[];
+    readonly middleC: readonly number[];
+    readonly rimC: readonly number[];
+  };
+  /** Where in the curve the dough leaves the cold, min. */ readonly outMin: number;
+};
+
+export const BENCH_HORIZON_MIN = 60;
+
+/**
+ * Stage 3: dough and cold become temperature and workable minutes.
+ *
+ * The dough rests at the table for `restMin`, goes through its waits, and comes out on the table again.
+ *
+ * Units    min, C, mm; solid fat in percent of the fat.
+ * Throws   InputError at chill.thicknessMm out of 2..120, chill.targetC out of -25..30, chill.waits[i].
+ * Findings chill.tooWarm, chill.tooHard, chill.placeTooWarm, chill.shortBench.
+ * Source   conduct; ready is the family's roll window (facts/families).
+ */
+export function chillStage(
+  formula: Formula,
+  family: Family,
+  kitchen: Kitchen,
+  dough: DoughResult,
+): { result: ChillResult; findings: Finding[] } {
+  const { chill } = formula;
+  within('chill.thicknessMm', chill.thicknessMm, 2, 120, 'mm');
+  within('chill.targetC', chill.targetC, -25, 30, 'C');
+  if (chill.waits.length === 0) throw new InputError('chill.waits', 'needs at least one place and its minutes');
+  const cooling = coolDough(formula, kitchen, dough, 0);
+  const result = readOff(cooling, formula, family);
+  return { result, findings: chillFindings(formula, family, kitchen, result, (extraMin) => coolDough(formula, kitchen, dough, extraMin)) };
+}
+
+export type DoughCooling = Cooling & { readonly startMin: number; readonly outMin: number };
+
+/** The whole course, with the last wait made longer by `extraMin`. */
+export function coolDough(formula: Formula, kitchen: Kitchen, dough: DoughResult, extraMin: number): DoughCooling {
+  const { chill, restMin } = formula;
+  const table = tableOf(kitchen);
+  const waits = chill.waits.map((wait, i) => (i === chill.waits.length - 1 ? { ...wait, min: wait.min + extraMin } : wait));
+  const cold = exposuresOf('chill.waits', waits, chill.wrap, kitchen);
+  const waitMin = waits.reduce((sum, { min }) => sum + min, 0);
+  const cooling = conduct({
+    form: chill.form === 'ball' ? 'sphere' : 'slab',
+    sizeMm: chill.thicknessMm,
+    material: coldTable(dough.makeUp),
+    startC: dough.doughAtC,
+    exposures: [exposureAt(table, restMin, chill.wrap), ...cold, exposureAt(table, BENCH_HORIZON_MIN, 'none')],
+    ...(dough.solidFat === null ? {} : { fat: { name: dough.solidFat, shareOfDough: dough.makeUp.fat, melted: dough.fatPieces === 0 } }),
+  });
+  return { ...cooling, startMin: restMin, outMin: restMin + waitMin };
+}
+
+function readOff(cooling: DoughCooling, formula: Formula, family: Family): ChillResult {
+  const { min, middleC, rimC, startMin, outMin } = cooling;
+  const [rollLowC, , rollHighC] = family.rollC;
+  const out = min.findIndex((at) => at >= outMin - 1e-6);
+  const start = Math.max(
+    0,
+    min.findIndex((at) => at >= startMin - 1e-6),
+  );
+  const reach = firstReach(min.slice(start, out + 1), middleC.slice(start, out + 1), formula.chill.targetC, 'falling');
+  const bench = benchWindow(cooling, out, rollLowC, rollHighC);
+  return {
+    waitMin: outMin - startMin,
+    toTargetMin: Number.isFinite(reach) ? reach - startMin : null,
+    endMiddleC: middleC[out]!,
+    endRimC: rimC[out]!,
+    endSolidFatPercent: cooling.solidFatPercent[out]!,
+    ...bench,
+    rollLowC,
+    rollHighC,
+    curve: thinned(cooling, 240),
+    outMin,
+  };
+}
+
+/** Time on the table with middle and rim both inside the roll window, from the curves' own crossings. */
+function benchWindow({ min, middleC, rimC, outMin }: DoughCooling, out: number, low: number, high: number) {
+  const at = min.slice(out);
+  const coldest = at.map((_, i) => Math.min(middleC[out + i]!, rimC[out + i]!));
+  const warmest = at.map((_, i) => Math.max(middleC[out + i]!, rimC[out + i]!));
+  const from = firstReach(at, coldest, low, 'rising');
+  const until = firstReach(at, warmest, high, 'rising');
+  const openEnded = !Number.isFinite(until);
+  const end = openEnded ? outMin + BENCH_HORIZON_MIN : until;
+  return {
+    benchMin: Number.isFinite(from) ? Math.max(0, end - from) : 0,
+    benchFromMin: Number.isFinite(from) ? from - outMin : BENCH_HORIZON_MIN,
+    benchOpenEnded: openEnded,
+  };
+}
+
+/** At most `most` points, evenly picked: a picture needs no more. */
+function thinned({ min, middleC, rimC }: Cooling, most: number): ChillResult['curve'] {
+  const every = Math.max(1, Math.ceil(min.length / most));
+  const keep = (_: number, i: number) => i % every === 0 || i === min.length - 1;
+  return { min: min.filter(keep), middleC: middleC.filter(keep), rimC: rimC.filter(keep) };
+}

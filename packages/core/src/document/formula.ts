@@ -1,0 +1,83 @@
+import type { Pack } from '../facts/keeping.js';
+import type { TrayLayer } from '../facts/oven.js';
+import type { Wrap } from '../facts/cold.js';
+
+/** One line of a blend. Shares of a blend sum to 1, gums included. `key` is unique in the formula and never reused. */
+export type BlendRow = {
+  readonly key: string;
+  readonly ingredientId: string;
+  readonly share: number;
+  readonly pinned?: boolean;
+  readonly lotId?: string;
+};
+/** A formula holds its own copy of its blend; `from` says which library blend it began as. */
+export type Blend = {
+  readonly name: string;
+  readonly rows: readonly BlendRow[];
+  readonly from?: { readonly blendId: string; readonly version: number };
+};
+
+/** Every gram outside the blend is a row, for the batch as written. */
+export type Row = {
+  readonly key: string;
+  readonly ingredientId: string;
+  readonly amountG: number;
+  readonly use: 'dough' | 'topping' | 'dust';
+  /** As typed, '1 stick'. */ readonly entered?: string;
+  readonly pinned?: boolean;
+  readonly lotId?: string;
+  readonly fat?: { readonly state: 'pieces' | 'rubbed' | 'creamed' | 'melted'; readonly pieceMm?: number };
+};
+
+/** The one way to wait anywhere: chilling, firming, cooling. */
+export type Wait = { readonly placeId: string; readonly min: number };
+/** What to do when mixing, in order; a plain list of steps. */
+export type MixStep = { readonly key: string; readonly does: string };
+export type Chill = {
+  readonly form: 'slab' | 'ball';
+  readonly thicknessMm: number;
+  readonly wrap: Wrap;
+  readonly targetC: number;
+  readonly waits: readonly Wait[];
+};
+export type Shape = { readonly kind: 'rectangle'; readonly widthMm: number; readonly lengthMm: number };
+export type Part = { readonly key: string; readonly perPiece: number; readonly thicknessMm: number; readonly shape: Shape };
+export type Sheet = {
+  readonly parts: readonly Part[];
+  /** Guide bands beside the sheet hold its thickness. */ readonly bandsMm?: number;
+  readonly trimMm: number;
+  readonly reroll: 'no' | 'once' | 'tillGone';
+  readonly dockPitchMm?: number;
+  /** Sheets the dough is divided into. */ readonly lots: number;
+  /** After cutting: firming, freezing. */ readonly waits: readonly Wait[];
+};
+/** `wantC` is the wanted air temperature; null is oven off. The dial is worked out from the oven. */
+export type BakeStep = { readonly name: string; readonly wantC: number | null; readonly min: number };
+export type BakeSettings = {
+  readonly ovenId: string;
+  readonly trayId: string;
+  readonly traysAtOnce: 1 | 2;
+  readonly layer: TrayLayer;
+  readonly steps: readonly BakeStep[];
+  readonly done: { readonly moistureShare?: number; readonly tone?: number };
+};
+export type Keep = { readonly cool: readonly Wait[]; readonly pack: Pack; readonly piecesPerPack: number; readonly sellWithinDays: number };
+
+/** One formula: six settings, every gram a row. Plain JSON; every change to it is a list of edits. */
+export type Formula = {
+  readonly schema: 1;
+  readonly name: string;
+  /** An id of facts/families. */ readonly family: string;
+  readonly aim?: { readonly crisp: number; readonly tender: number };
+  readonly blend: Blend;
+  /** B: the blend as weighed, gums included. Every baker's percent is of it. */ readonly blendG: number;
+  readonly rows: readonly Row[];
+  readonly mix: readonly MixStep[];
+  readonly doughAtC: number;
+  readonly restMin: number;
+  readonly holdBackShare: number;
+  readonly chill: Chill;
+  readonly sheet: Sheet;
+  readonly bake: BakeSettings;
+  readonly keep: Keep;
+};

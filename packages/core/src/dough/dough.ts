@@ -1,0 +1,186 @@
+import { InputError, within } from '../errors.js';
+import { allergensOf } from '../ingredient/allergens.js';
+import { compositionOf, makeUpOf, mixedComposition, portionOf, sumG } from '../ingredient/mixture.js';
+import { isEgg, isGum, isLeavener, isSalt } from '../ingredient/roles.js';
+import { blendPortions } from '../blend/blend.js';
+import { doughFindings } from './dough-findings.js';
+import { handWordChances, handWordFor, waterGets, waterLadder, waterWants } from './water.js';
+import type { BlendResult } from '../blend/blend.js';
+import type { Formula, Row } from '../document/formula.js';
+import type { Kitchen } from '../document/kitchen.js';
+import type { Composition, Pantry } from '../document/pantry.js';
+import type { SolidFatName } from '../facts/fats.js';
+import type { Family } from '../facts/families.js';
+import type { Finding } from '../findings/finding.js';
+import type { Allergen } from '../ingredient/allergens.js';
+import type { Portion } from '../ingredient/mixture.js';
+import type { MakeUp } from '../matter/make-up.js';
+import type { HandWord, WaterGets, WaterWants } from './water.js';
+
+/** Percent of the blend, by the words of the family windows. */
+export type BakersPercents = {
+  readonly fat: number;
+  readonly water: number;
+  readonly sugar: number;
+  readonly egg: number;
+  readonly salt: number;
+  readonly leavener: number;
+};
+
+export type DoughResult = WaterGets & {
+  readonly doughG: number;
+  readonly toppingG: number;
+  readonly dustG: number;
+  readonly rows: readonly { readonly key: string; readonly name: string; readonly amountG: number; readonly percent: number }[];
+  readonly wants: WaterWants;
+  readonly wantsG: number;
+  readonly getsOverWants: number;
+  readonly handWord: HandWord;
+  readonly handWordChances: Readonly<Record<HandWord, number>>;
+  readonly pourG: number;
+  readonly spoons: number;
+  readonly percents: BakersPercents;
+  /** Sum over gums of dose over the family's target for that gum alone. */ readonly binderRatio: number;
+  readonly composition: Composition;
+  /** Of the dough, topping and dust apart. */ readonly makeUp: MakeUp;
+  /** Of topping and dust together; null when there is none. */ readonly outsideMakeUp: MakeUp | null;
+  readonly leavened: boolean;
+  readonly soda: boolean;
+  readonly solidFat: SolidFatName | null;
+  readonly fatPieces: 0 | 1 | 2 | 3;
+  readonly eggWhitePerBlend: number;
+  readonly eggYolkPerBlend: number;
+  readonly xanthanPerBlend: number;
+  readonly psylliumPerBlend: number;
+  readonly doughAtC: number;
+  readonly allergens: readonly Allergen[];
+};
+
+/**
+ * Stage 2: blend, fat, water and the rest become a dough.
+ *
+ * Units    g; percent of the blend; shares 0..1; C.
+ * Throws   InputError at rows[i].amountG out of 0..100000 or above 20 times the blend; at rows[i].ingredientId for one not in the pantry; at holdBackShare out of 0..0.5; at doughAtC out of 0..45; at restMin.
+ * Findings gluten.* of the rows and everything in dough-findings.
+ * Source   composition of every ingredient; water rule and windows in facts/dough and facts/families.
+ */
+export function doughStage(
+  formula: Formula,
+  family: Family,
+  kitchen: Kitchen,
+  pantry: Pantry,
+  blend: BlendResult,
+): { result: DoughResult; findings: Finding[] } {
+  within('holdBackShare', formula.holdBackShare, 0, 0.5, '(share of the water)');
+  within('doughAtC', formula.doughAtC, 0, 45, 'C');
+  within('restMin', formula.restMin, 0, 1440, 'min');
+  const flour = blendPortions(formula, pantry);
+  const rows = formula.rows.map((row, i) => ({ row, portion: rowPortion(row, i, formula.blendG, pantry) }));
+  const dough = rows.filter(({ row }) => row.use === 'dough').map(({ portion }) => portion);
+  const outside = rows.filter(({ row }) => row.use !== 'dough').map(({ portion }) => portion);
+  const gums = dough.filter(({ ingredient }) => isGum(ingredient));
+  const gets = waterGets(flour, dough);
+  const wants = waterWants(flour, gums, family, thirstFactorOf(formula, kitchen));
+  if (wants.wantsG <= 0) throw new InputError('blend.rows', 'nothing in the blend takes up water: add a flour or a starch');
+  const getsOverWants = gets.getsG / wants.wantsG;
+  const all = [...flour, ...dough];
+  const egg = (which: string) => dough.filter(({ ingredient }) => ingredient.id === which).reduce((g, p) => g + p.amountG, 0);
+  const result: DoughResult = {
+    ...gets,
+    doughG: sumG(all),
+    toppingG: sumG(rows.filter(({ row }) => row.use === 'topping').map(({ portion }) => portion)),
+    dustG: sumG(rows.filter(({ row }) => row.use === 'dust').map(({ portion }) => portion)),
+    rows: rows.map(({ row, portion }) => ({
+      key: row.key,
+      name: portion.ingredient.name,
+      amountG: portion.amountG,
+      percent: (portion.amountG / formula.blendG) * 100,
+    })),
+    wants,
+    wantsG: wants.wantsG,
+    getsOverWants,
+    handWord: handWordFor(getsOverWants),
+    handWordChances: handWordChances(getsOverWants),
+    ...waterLadder(gets.pouredWaterG, formula.holdBackShare),
+    percents: percentsOf(flour, dough, gets, wants, formula.blendG),
+    binderRatio: binderRatioOf([...flour, ...dough], family, formula.blendG),
+    composition: mixedComposition(all),
+    makeUp: makeUpOf(all),
+    outsideMakeUp: sumG(outside) > 0 ? makeUpOf(outside) : null,
+    leavened: percentOf(dough, formula.blendG, ({ ingredient }) => isLeavener(ingredient)) >= 0.5,
+    soda: dough.some(({ ingredient, amountG }) => ingredient.id === 'baking_soda' && amountG > 0),
+    solidFat: mainFat(dough),
+    fatPieces: fatPiecesOf(formula.rows),
+    eggWhitePerBlend: (egg('egg_white') + 0.67 * egg('egg_whole')) / formula.blendG,
+    eggYolkPerBlend: (egg('egg_yolk') + 0.33 * egg('egg_whole')) / formula.blendG,
+    xanthanPerBlend: percentOf(all, formula.blendG, ({ ingredient }) => ingredient.id === 'xanthan') / 100,
+    psylliumPerBlend: percentOf(all, formula.blendG, ({ ingredient }) => ingredient.id.startsWith('psyllium')) / 100,
+    doughAtC: formula.doughAtC,
+    allergens: allergensOf([...all, ...outside]),
+  };
+  return { result, findings: doughFindings(formula, family, kitchen, [...dough, ...outside], blend, result) };
+}
+
+function rowPortion(row: Row, i: number, blendG: number, pantry: Pantry): Portion {
+  const amountG = within(`rows[${i}].amountG`, row.amountG, 0, 100000, 'g');
+  if (amountG > 20 * blendG) {
+    throw new InputError(`rows[${i}].amountG`, `must be at most 20 times the blend (${Math.round(20 * blendG)} g), got ${amountG}`);
+  }
+  return portionOf(pantry, `rows[${i}].ingredientId`, row.ingredientId, amountG, row.lotId);
+}
+
+function thirstFactorOf(formula: Formula, kitchen: Kitchen): number {
+  return kitchen.learned.find(({ what, about }) => what === 'thirstFactor' && about === formula.blend.name)?.value ?? 1;
+}
+
+/** Water is compared with its window after the gums' own term is taken off. */
+function percentsOf(
+  flour: readonly Portion[],
+  dough: readonly Portion[],
+  gets: WaterGets,
+  wants: WaterWants,
+  blendG: number,
+): BakersPercents {
+  const all = [...flour, ...dough];
+  const part = (name: 'fatShare' | 'sugarsShare', of: readonly Portion[]) =>
+    (of.reduce((sum, portion) => sum + portion.amountG * compositionOf(portion)[name], 0) / blendG) * 100;
+  return {
+    fat: part('fatShare', all),
+    water: ((gets.getsG - wants.gumG) / blendG) * 100,
+    sugar: part('sugarsShare', dough),
+    egg: percentOf(dough, blendG, ({ ingredient }) => isEgg(ingredient)),
+    salt: percentOf(dough, blendG, ({ ingredient }) => isSalt(ingredient)),
+    leavener: percentOf(dough, blendG, ({ ingredient }) => isLeavener(ingredient)),
+  };
+}
+
+function binderRatioOf(portions: readonly Portion[], family: Family, blendG: number): number {
+  const doses = new Map<string, number>();
+  for (const { ingredient, amountG } of portions) {
+    if (isGum(ingredient)) doses.set(ingredient.id, (doses.get(ingredient.id) ?? 0) + (amountG / blendG) * 100);
+  }
+  let ratio = 0;
+  for (const [id, percent] of doses) {
+    const target = family.gumPercent[id]?.[1];
+    if (target !== undefined && target > 0) ratio += percent / target;
+  }
+  return ratio;
+}
+
+/** The fat that sets the dough's firmness: the largest row whose solid-fat curve is known. */
+function mainFat(dough: readonly Portion[]): SolidFatName | null {
+  const fats = dough.filter(({ ingredient, amountG }) => ingredient.solidFat !== undefined && amountG > 0);
+  if (fats.length === 0) return null;
+  return fats.reduce((most, next) => (next.amountG > most.amountG ? next : most)).ingredient.solidFat ?? null;
+}
+
+function fatPiecesOf(rows: readonly Row[]): 0 | 1 | 2 | 3 {
+  const states = { melted: 0, creamed: 1, rubbed: 2, pieces: 3 } as const;
+  const fats = rows.filter((row) => row.fat !== undefined);
+  if (fats.length === 0) return 0;
+  return states[fats.reduce((most, row) => (row.amountG > most.amountG ? row : most)).fat!.state];
+}
+
+function percentOf(portions: readonly Portion[], blendG: number, isOne: (portion: Portion) => boolean): number {
+  return (portions.filter(isOne).reduce((sum, { amountG }) => sum + amountG, 0) / blendG) * 100;
+}

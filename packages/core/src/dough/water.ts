@@ -1,0 +1,124 @@
+import { flourMoistureBasis, gumWaterShare, handWords, rightWater, spoonWaterG, thirstSpread } from '../facts/dough.js';
+import { isDry, isGum, isPouredWater, isStarch } from '../ingredient/roles.js';
+import { compositionOf } from '../ingredient/mixture.js';
+import type { Family } from '../facts/families.js';
+import type { Portion } from '../ingredient/mixture.js';
+
+export const handWordOrder = ['sandy', 'cracks', 'rollsClean', 'tacky', 'sticks'] as const;
+/** What the hand says, dry to wet. */
+export type HandWord = (typeof handWordOrder)[number];
+
+export type WaterWants = {
+  readonly flourG: number;
+  readonly starchG: number;
+  readonly gumG: number;
+  readonly moistureG: number;
+  readonly wantsG: number;
+};
+export type WaterGets = {
+  readonly pouredWaterG: number;
+  readonly broughtWaterG: number;
+  readonly ownWaterG: number;
+  readonly getsG: number;
+  readonly waterG: number;
+};
+
+/**
+ * Water a blend wants: family factor x cold water hold of flours and starches, plus what gums take.
+ *
+ * Measured moisture of a lot away from 12 % shows as its own plus or minus. Learned thirst scales the whole.
+ *
+ * Units    g.
+ * Throws   nothing.
+ * Findings none.
+ * Source   wants = k A B + f x dose x water hold (facts/families waterFactor, facts/dough gumWaterShare); estimates, moved by bakes.
+ *
+ * @example
+ * // 100 g sorghum (0.68 g/g), savoury cracker (0.62): 42.2 g
+ */
+export function waterWants(blend: readonly Portion[], gums: readonly Portion[], family: Family, thirstFactor: number): WaterWants {
+  const flours = blend.filter(({ ingredient }) => !isGum(ingredient));
+  const hold = (portion: Portion) => family.waterFactor * portion.amountG * (portion.ingredient.waterHoldGPerG ?? 0) * thirstFactor;
+  const sum = (portions: readonly Portion[], of: (portion: Portion) => number) =>
+    portions.reduce((total, portion) => total + of(portion), 0);
+  const starchG = sum(
+    flours.filter(({ ingredient }) => isStarch(ingredient)),
+    hold,
+  );
+  const flourG = sum(flours, hold) - starchG;
+  const allGums = [...blend.filter(({ ingredient }) => isGum(ingredient)), ...gums];
+  const gumG = sum(allGums, ({ amountG, ingredient }) => gumWaterShare.value * amountG * (ingredient.waterHoldGPerG ?? 0));
+  const moistureG = sum(
+    flours,
+    ({ amountG, lot }) => -amountG * ((lot?.moistureShare ?? flourMoistureBasis.value) - flourMoistureBasis.value),
+  );
+  return { flourG, starchG, gumG, moistureG, wantsG: flourG + starchG + gumG + moistureG };
+}
+
+/**
+ * Water a dough gets, in its three parts; wants and windows count poured and brought.
+ *
+ * Units    g.
+ * Throws   nothing.
+ * Findings none.
+ * Source   composition of every ingredient.
+ */
+export function waterGets(blend: readonly Portion[], rows: readonly Portion[]): WaterGets {
+  let pouredWaterG = 0;
+  let broughtWaterG = 0;
+  let ownWaterG = 0;
+  for (const portion of [...blend, ...rows]) {
+    const grams = portion.amountG * compositionOf(portion).waterShare;
+    if (isPouredWater(portion.ingredient)) pouredWaterG += grams;
+    else if (isDry(portion.ingredient)) ownWaterG += grams;
+    else broughtWaterG += grams;
+  }
+  const getsG = pouredWaterG + broughtWaterG;
+  return { pouredWaterG, broughtWaterG, ownWaterG, getsG, waterG: getsG + ownWaterG };
+}
+
+/** The hand's word for gets over wants. */
+export function handWordFor(getsOverWants: number): HandWord {
+  const { sandy, cracks, rollsClean, tacky } = handWords.values;
+  if (getsOverWants < sandy) return 'sandy';
+  if (getsOverWants < cracks) return 'cracks';
+  if (getsOverWants <= rollsClean) return 'rollsClean';
+  return getsOverWants <= tacky ? 'tacky' : 'sticks';
+}
+
+/**
+ * Chance of each hand word, the thirst of this flour being uncertain.
+ *
+ * Units    shares summing to 1.
+ * Throws   nothing.
+ * Findings none.
+ * Source   normal spread of wanted water (facts/dough thirstSpread, judgement).
+ */
+export function handWordChances(getsOverWants: number, spreadShare = thirstSpread.value): Record<HandWord, number> {
+  const { sandy, cracks, rollsClean, tacky } = handWords.values;
+  // The true ratio is getsOverWants / (1 + e): it lies under a limit when e is above getsOverWants / limit - 1.
+  const under = (limit: number) => 1 - normalBelow((getsOverWants / limit - 1) / spreadShare);
+  const [a, b, c, d] = [under(sandy), under(cracks), under(rollsClean), under(tacky)];
+  return { sandy: a, cracks: b - a, rollsClean: c - b, tacky: d - c, sticks: 1 - d };
+}
+
+/** Pour most, hold spoons back. g and whole spoons; what does not fill a spoon is poured. */
+export function waterLadder(pouredWaterG: number, holdBackShare: number): { pourG: number; spoons: number } {
+  const spoons = Math.floor((pouredWaterG * holdBackShare) / spoonWaterG.value);
+  return { pourG: pouredWaterG - spoons * spoonWaterG.value, spoons };
+}
+
+/** Poured water that brings gets to wants, g. */
+export function rightPourG(wantsG: number, broughtWaterG: number): number {
+  return Math.max(0, wantsG - broughtWaterG);
+}
+
+export const waterLimits = rightWater.values;
+
+/** Normal distribution function; Abramowitz & Stegun 26.2.17, absolute error below 7.5e-8 (published). */
+function normalBelow(z: number): number {
+  const t = 1 / (1 + 0.2316419 * Math.abs(z));
+  const poly = t * (0.31938153 + t * (-0.356563782 + t * (1.781477937 + t * (-1.821255978 + t * 1.330274429))));
+  const upper = (Math.exp((-z * z) / 2) / Math.sqrt(2 * Math.PI)) * poly;
+  return z >= 0 ? 1 - upper : upper;
+}

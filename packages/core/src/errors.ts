@@ -1,0 +1,32 @@
+/**
+ * Input that no dough could have: thrown by the core, and by nothing else on purpose.
+ * `path` is where the value stands in the formula, kitchen or pantry ('chill.thicknessMm', 'rows[2].amountG').
+ */
+export class InputError extends Error {
+  constructor(
+    readonly path: string,
+    message: string,
+  ) {
+    super(message);
+    this.name = 'InputError';
+  }
+}
+
+/**
+ * Returns the value when it is a finite number within [low, high].
+ *
+ * Units    none of its own: `unit` only words the message.
+ * Throws   InputError at `path` for anything else: not a number, too small, too large.
+ * Findings none.
+ * Source   the limits are the caller's.
+ *
+ * @example
+ * within('chill.thicknessMm', 12, 1, 200, 'mm'); // => 12
+ */
+export function within(path: string, value: number, low: number, high: number, unit: string): number {
+  if (typeof value !== 'number' || !Number.isFinite(value)) throw new InputError(path, 'must be a number');
+  if (value < low || value > high) {
+    throw new InputError(path, `must be from ${low} to ${high} ${unit}, got ${Number(value.toPrecision(6))}`.trim());
+  }
+  return value;
+}

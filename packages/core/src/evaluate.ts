@@ -1,0 +1,94 @@
+import { bakeStage } from './bake/bake.js';
+import { blendStage } from './blend/blend.js';
+import { chillStage } from './chill/chill.js';
+import { doughStage } from './dough/dough.js';
+import { InputError } from './errors.js';
+import { families } from './facts/families.js';
+import { stateOf, worstFirst } from './findings/finding.js';
+import { keepStage } from './keep/keep.js';
+import { outlookOf } from './outlook/outlook.js';
+import { sheetStage } from './sheet/sheet.js';
+import type { BakeResult } from './bake/bake.js';
+import type { BlendResult } from './blend/blend.js';
+import type { ChillResult } from './chill/chill.js';
+import type { Formula } from './document/formula.js';
+import type { Kitchen } from './document/kitchen.js';
+import type { Pantry } from './document/pantry.js';
+import type { DoughResult } from './dough/dough.js';
+import type { Finding, Stage } from './findings/finding.js';
+import type { KeepResult } from './keep/keep.js';
+import type { Outlook } from './outlook/outlook.js';
+import type { SheetResult } from './sheet/sheet.js';
+
+export type Evaluation = {
+  readonly blend: Stage<BlendResult>;
+  readonly dough: Stage<DoughResult>;
+  readonly chill: Stage<ChillResult>;
+  readonly sheet: Stage<SheetResult>;
+  readonly bake: Stage<BakeResult>;
+  readonly keep: Stage<KeepResult>;
+  /** null while any stage is waiting. */ readonly outlook: Outlook | null;
+};
+
+/** A formula's meaning changes only with this number; every stored version keeps the one it was worked out with. */
+export const coreVersion = '1.0.0';
+
+/**
+ * Works a formula out, all the way down the Line.
+ *
+ * Units    every result's own names say.
+ * Throws   nothing for wrong numbers: the stage that met the InputError is `waiting` with it, and so are the later ones; earlier ones stand.
+ * Findings every stage's, worst first.
+ * Source   the six stages.
+ */
+export function evaluate(formula: Formula, kitchen: Kitchen, pantry: Pantry): Evaluation {
+  const family = families[formula.family];
+  let failed = false;
+  /** Runs a stage unless an earlier one failed. */
+  const stage = <R>(work: () => { result: R; findings: Finding[] }): Stage<R> => {
+    if (failed) return { state: 'waiting' };
+    try {
+      if (!family) throw new InputError('family', 'is not a family that North Leaf knows');
+      const { result, findings } = work();
+      return { state: stateOf(findings), result, findings: worstFirst(findings) };
+    } catch (error) {
+      if (!(error instanceof InputError)) throw error;
+      failed = true;
+      return { state: 'waiting', problem: { path: error.path, message: error.message } };
+    }
+  };
+  const blend = stage(() => blendStage(formula, family!, kitchen, pantry));
+  const dough = stage(() => doughStage(formula, family!, kitchen, pantry, resultOf(blend)));
+  const chill = stage(() => chillStage(formula, family!, kitchen, resultOf(dough)));
+  const sheet = stage(() => sheetStage(formula, family!, kitchen, resultOf(dough), resultOf(chill)));
+  const bake = stage(() => bakeStage(formula, family!, kitchen, resultOf(dough), resultOf(sheet)));
+  const keep = stage(() => keepStage(formula, family!, kitchen, resultOf(sheet), resultOf(bake)));
+  const outlook =
+    keep.state === 'waiting'
+      ? null
+      : outlookOf(family!, {
+          blend: resultOf(blend),
+          dough: resultOf(dough),
+          bake: resultOf(bake),
+          keep: keep.result,
+        });
+  return { blend, dough, chill, sheet, bake, keep, outlook };
+}
+
+/** Problems of every stage that could not be worked out. */
+export function problemsOf(evaluation: Evaluation): { path: string; message: string }[] {
+  return Object.values(evaluation).flatMap((stage) =>
+    stage !== null && 'state' in stage && stage.state === 'waiting' && stage.problem ? [stage.problem] : [],
+  );
+}
+
+/** Findings of every stage, in the order of the work. */
+export function findingsOf(evaluation: Evaluation): Finding[] {
+  const { blend, dough, chill, sheet, bake, keep } = evaluation;
+  return [blend, dough, chill, sheet, bake, keep].flatMap((stage) => (stage.state === 'waiting' ? [] : stage.findings));
+}
+
+function resultOf<R>(stage: Stage<R>): R {
+  if (stage.state === 'waiting') throw new Error('a stage was asked for before it was worked out');
+  return stage.result;
+}

@@ -1,0 +1,28 @@
+import { fact, table } from './fact.js';
+
+export const crispLoss = table(
+  { halfAw: 0.45, width: 0.05 },
+  'water activity',
+  'fromMemory',
+  'Fermi-type loss of crispness, Peleg 1994; critical 0.35-0.50 for crackers and snacks, Katz & Labuza 1981',
+);
+export const mouldFromAw = fact(0.65, 'water activity', 'fromMemory', 'most moulds stop near 0.70 to 0.65');
+export const microbesFromAw = fact(
+  0.85,
+  'water activity',
+  'fromMemory',
+  'limit of growth and toxin of Staphylococcus aureus used by food codes; a safe design value',
+);
+
+export type Pack = 'openTray' | 'paperBag' | 'looseTin' | 'tightTin' | 'sealedPouch';
+export const packPermeance = table<Record<Exclude<Pack, 'openTray'>, number>>(
+  { paperBag: 8.1e-10, looseTin: 8e-11, tightTin: 8e-12, sealedPouch: 1.4e-12 },
+  'kg/s Pa, whole package',
+  'judgement',
+  'heat-sealed LDPE 50 um, 0.1 m2, from handbook permeability (memory); tins and paper are guesses to be replaced by a weighed tin',
+);
+export const packShelterAir = fact(0.006, 'm of still air', 'judgement', 'layer over pieces on an open tray');
+export const vapourInAir = fact(1.95e-10, 'kg/m s Pa', 'fromMemory', 'water vapour diffusing through air near 20 C');
+export const moistureDiffusivity = fact(1.5e-10, 'm2/s', 'judgement', 'water in a dry baked piece');
+export const keepHorizonDays = fact(365, 'd', 'judgement', 'beyond a year nothing is promised');
+export const packBelowC = fact(28, 'C', 'commonPractice', 'pack once the middle is near room temperature; no source');

@@ -1,0 +1,102 @@
+import { fact, table } from './fact.js';
+
+export const ovenConvection = table(
+  { static: 8.5, deck: 8.5, fan: 17 },
+  'W/m2 K',
+  'judgement',
+  'natural and light forced convection in small ovens, 5-10 and 15-30 in the literature (from memory); values calibrated on baking practice. A deck is taken as still air',
+);
+export const productEmissivity = fact(0.8, '-', 'fromMemory', 'baked goods, handbook class value');
+export const twoTrayFactors = table({ convection: 0.8, radiation: 0.75 }, 'share', 'judgement', 'two trays at once shade each other');
+
+export type TrayMaterial = 'aluminium' | 'darkSteel' | 'stone' | 'glass' | 'ceramic' | 'metalPan';
+export type TrayHeat = {
+  /** J/m2 K. */ readonly heatCapacity: number;
+  readonly emissivity: number;
+  /** W/m2 K between tray and dough. */ readonly contact: number;
+  /** Share of the top's vapour escape that gets out below. */ readonly vent: number;
+  readonly preheated: boolean;
+};
+export const trayHeat = table<Record<TrayMaterial, TrayHeat>>(
+  {
+    aluminium: { heatCapacity: 3000, emissivity: 0.45, contact: 250, vent: 0.25, preheated: false },
+    darkSteel: { heatCapacity: 3600, emissivity: 0.9, contact: 250, vent: 0.25, preheated: false },
+    stone: { heatCapacity: 27000, emissivity: 0.9, contact: 200, vent: 0.15, preheated: true },
+    glass: { heatCapacity: 10500, emissivity: 0.9, contact: 90, vent: 0.05, preheated: false },
+    ceramic: { heatCapacity: 16000, emissivity: 0.9, contact: 80, vent: 0.05, preheated: false },
+    metalPan: { heatCapacity: 2800, emissivity: 0.35, contact: 180, vent: 0.05, preheated: false },
+  },
+  'J/m2 K, -, W/m2 K, share',
+  'judgement',
+  'areal heat capacity = density x heat capacity x thickness; emissivity handbook class values from memory; contact and vent judgement',
+);
+export type TrayLayer = 'none' | 'paper' | 'mat';
+export const layerResistance = table<Record<TrayLayer, number>>(
+  { none: 0, paper: 0.0012, mat: 0.0045 },
+  'm2 K/W',
+  'judgement',
+  'paper or mat between tray and dough',
+);
+
+export type BakeKind = 'cracker' | 'crackerLeavened' | 'shortbread' | 'cookie' | 'biscuit';
+export type BakeKindFacts = {
+  /** Largest thickness over raw thickness. */ readonly expansion: number;
+  /** Vapour path factor: how open the crumb is to steam. */ readonly vapourPath: number;
+  /** Gas share of the raw dough. */ readonly firstPores: number;
+};
+export const bakeKinds = table<Record<BakeKind, BakeKindFacts>>(
+  {
+    crackerLeavened: { expansion: 2, vapourPath: 1, firstPores: 0.06 },
+    cracker: { expansion: 1.35, vapourPath: 1, firstPores: 0.05 },
+    shortbread: { expansion: 1.15, vapourPath: 0.5, firstPores: 0.08 },
+    cookie: { expansion: 1.3, vapourPath: 0.2, firstPores: 0.12 },
+    biscuit: { expansion: 1.9, vapourPath: 0.12, firstPores: 0.1 },
+  },
+  'ratio, -, share',
+  'judgement',
+  'expansion of a leavened cracker from common practice, the rest judgement; vapour path calibrated on practice rows',
+);
+export const leavenedFrom = fact(0.5, 'percent of blend', 'judgement', 'a cracker with this much leavener rises as leavened');
+export const settingRange = table({ fromC: 45, toC: 95 }, 'C', 'judgement', 'gas and steam lift the piece, then starch sets it');
+export const vapourDiffusivity = fact(2.2e-10, 'kg/m s Pa at 373 K', 'fromMemory', 'water vapour in air over R T / M');
+export const liquidDiffusivity = table({ at60C: 3e-10, perK: 0.025 }, 'm2/s, 1/K', 'judgement', 'order of published dough values');
+export const boilingSmoothness = fact(0.04, '-', 'judgement', 'width of the turn from diffusion to pressure-driven flow at boiling');
+export const ovenVapourPressure = fact(4000, 'Pa', 'judgement', 'vented oven with a small load');
+export const doorDip = table(
+  { dropC: 25, recoverS: 150, stepS: 400 },
+  'K, s, s',
+  'judgement',
+  'the air after the door was open, and after a change of setting',
+);
+export const edgeHeatShare = fact(0.5, 'share', 'judgement', 'effectiveness of heat through the side of a thick piece');
+
+export const browning = table(
+  { rateAtRef: 0.0028, refC: 150, activationJPerMol: 72000, halfAw: 0.55, awPower: 4 },
+  '1/s, C, J/mol, -, -',
+  'judgement',
+  'first-order loss of lightness; activation energy Purlis & Salvadori 2009 (bread crust), same range as Zanoni 1995, from memory; rate calibrated on practice',
+);
+export const browningWeights = table(
+  { base: 0.75, sugar: 1.2, protein: 1.5, soda: 1.3 },
+  'per share of dry matter',
+  'judgement',
+  'sugars and protein brown, soda helps',
+);
+export const lightness = table({ raw: 82, burnt: 30 }, 'CIELAB L*', 'judgement', 'L* = 30 + 52 (1 - browning index)');
+export const toneStep = fact(6, 'L* per tone', 'judgement', 'tone 1 to 8 = 1 + (82 - L*)/6');
+
+export const bakeSpread = table(
+  {
+    ovenC: 6,
+    ovenMeasuredC: 2.5,
+    thicknessShare: 0.1,
+    thicknessBandsShare: 0.04,
+    waterOfDough: 0.008,
+    startC: 2,
+    heatTransferLog: 0.1,
+    browningLog: 0.2,
+  },
+  'one standard deviation: K, K, share, share, share of dough, K, log, log',
+  'judgement',
+  'how far an unmeasured kitchen strays; refitted by its own bakes later',
+);

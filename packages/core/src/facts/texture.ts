@@ -1,0 +1,76 @@
+import { fact, table } from './fact.js';
+
+export const textureFeatureNames = [
+  'fat',
+  'fatPieces',
+  'water',
+  'sugar',
+  'eggWhite',
+  'eggYolk',
+  'xanthan',
+  'psyllium',
+  'protein',
+  'starch',
+  'fibre',
+  'thickness',
+  'gas',
+  'moisture',
+  'crispness',
+] as const;
+export type TextureFeature = (typeof textureFeatureNames)[number];
+
+/** Rating points per unit step of a feature: mean and sd of the prior. */
+export type TextureWeight = {
+  readonly step: number;
+  readonly of: string;
+  readonly firm: readonly [mean: number, sd: number];
+  readonly crisp: readonly [mean: number, sd: number];
+};
+
+export const textureWeights = table<Record<TextureFeature, TextureWeight>>(
+  {
+    fat: { step: 0.1, of: 'fat per blend', firm: [-0.8, 0.3], crisp: [-0.15, 0.3] },
+    fatPieces: { step: 1, of: '0 melted or oil, 1 creamed, 2 rubbed, 3 pieces', firm: [0.3, 0.25], crisp: [0.3, 0.25] },
+    water: { step: 0.05, of: 'poured and brought water per blend', firm: [0.4, 0.2], crisp: [-0.1, 0.2] },
+    sugar: { step: 0.1, of: 'sugars per blend', firm: [0.3, 0.2], crisp: [0.4, 0.25] },
+    eggWhite: { step: 0.1, of: 'egg white as is per blend', firm: [0.4, 0.25], crisp: [0.2, 0.25] },
+    eggYolk: { step: 0.05, of: 'yolk as is per blend', firm: [-0.25, 0.2], crisp: [-0.2, 0.2] },
+    xanthan: { step: 0.005, of: 'xanthan per blend', firm: [0.5, 0.25], crisp: [-0.15, 0.2] },
+    psyllium: { step: 0.01, of: 'psyllium per blend', firm: [0.35, 0.2], crisp: [-0.3, 0.2] },
+    protein: { step: 0.03, of: 'protein share of the blend', firm: [0.35, 0.2], crisp: [0.1, 0.2] },
+    starch: { step: 0.1, of: 'isolated starch share of the blend', firm: [-0.3, 0.2], crisp: [0.25, 0.2] },
+    fibre: { step: 0.03, of: 'fibre share of the blend', firm: [0.25, 0.2], crisp: [-0.2, 0.2] },
+    thickness: { step: 1, of: 'baked thickness, mm', firm: [0.25, 0.15], crisp: [-0.25, 0.15] },
+    gas: { step: 0.15, of: 'pores of the baked piece', firm: [-0.5, 0.25], crisp: [0.4, 0.25] },
+    moisture: { step: 0.01, of: 'final moisture', firm: [-0.2, 0.15], crisp: [0, 0.1] },
+    crispness: { step: 0.1, of: 'crispness from water activity', firm: [0.1, 0.1], crisp: [0.8, 0.2] },
+  },
+  'rating points (0-10) per step',
+  'judgement',
+  'directions of fat, water, sugar, xanthan, protein, starch and gas are published (shortening and cellular-solid literature, from memory); all sizes are judgement until the kitchen own ratings move them',
+);
+
+/** The target formula of the savoury cracker, as texture features: its Outlook is the middle of the zone. */
+export const crackerTexture = table<Record<TextureFeature, number>>(
+  {
+    fat: 0.18,
+    fatPieces: 0,
+    water: 0.48,
+    sugar: 0.02,
+    eggWhite: 0.033,
+    eggYolk: 0.017,
+    xanthan: 0.004,
+    psyllium: 0.01,
+    protein: 0.065,
+    starch: 0.32,
+    fibre: 0.055,
+    thickness: 3,
+    gas: 0.67,
+    moisture: 0.025,
+    crispness: 0.98,
+  },
+  'as the weights',
+  'judgement',
+  'family targets; mixed gums at half target each, 1.5 mm rolled and twice as thick baked, aw 0.25',
+);
+export const ratingNoise = fact(1, 'rating points', 'judgement', 'two bakes of one formula are rated this far apart');

@@ -1,0 +1,88 @@
+import type { Edit } from '../document/edits.js';
+import type { Basis } from '../facts/fact.js';
+
+export const stageNames = ['blend', 'dough', 'chill', 'sheet', 'bake', 'keep'] as const;
+export type StageName = (typeof stageNames)[number];
+/** note: worth knowing; watch: a worse bake is likely; fix: will go wrong, or not possible in this kitchen. */
+export type Level = 'note' | 'watch' | 'fix';
+
+export const findingCodes = [
+  'gluten.contains',
+  'gluten.notProven',
+  'gluten.overLimit',
+  'blend.gritty',
+  'blend.starchLow',
+  'blend.starchHigh',
+  'blend.oneStarchHigh',
+  'dough.shortOfWater',
+  'dough.tooWet',
+  'dough.fatLow',
+  'dough.fatHigh',
+  'dough.saltLow',
+  'dough.saltHigh',
+  'dough.sugarHigh',
+  'dough.binderLow',
+  'dough.binderHigh',
+  'dough.leavenerHigh',
+  'dough.tooWarm',
+  'dough.rawEgg',
+  'chill.tooWarm',
+  'chill.tooHard',
+  'chill.placeTooWarm',
+  'chill.shortBench',
+  'sheet.tooThin',
+  'sheet.tooThick',
+  'sheet.noPiece',
+  'sheet.scrapHigh',
+  'sheet.traysShort',
+  'bake.notDry',
+  'bake.pale',
+  'bake.tooDark',
+  'bake.darkBeforeDry',
+  'bake.ovenNotMeasured',
+  'keep.notCrisp',
+  'keep.softBeforeSold',
+  'keep.packedWarm',
+  'keep.mayMould',
+] as const;
+export type FindingCode = (typeof findingCodes)[number];
+
+/** What is off, as numbers; its words live in findings/words. */
+export type Finding = {
+  readonly code: FindingCode;
+  readonly level: Level;
+  /** Health is at stake: a reason is asked for before a bake starts. */ readonly unsafe?: true;
+  readonly stage: StageName;
+  /** `path` in the evaluation; `of` names an ingredient or place where the words need one. */
+  readonly measured?: {
+    readonly path: string;
+    readonly value: number;
+    readonly low?: number;
+    readonly high?: number;
+    readonly of?: string;
+  };
+  /** What to set, exact enough for one button and one undo step. */
+  readonly change?: { readonly of: 'formula'; readonly edits: readonly Edit[] };
+};
+
+/** A value with its spread. */
+export type Estimate = { readonly value: number; readonly sd: number; readonly basis: Basis };
+
+/** Waiting: this stage could not be worked out, through its own input (`problem`) or an earlier stage's. */
+export type Stage<R> =
+  | { readonly state: 'good' | 'watch' | 'fix'; readonly result: R; readonly findings: readonly Finding[] }
+  | { readonly state: 'waiting'; readonly problem?: { readonly path: string; readonly message: string } };
+
+const levels: readonly Level[] = ['note', 'watch', 'fix'];
+
+/** A stage's state is its worst finding; a note counts as good. */
+export function stateOf(findings: readonly Finding[]): 'good' | 'watch' | 'fix' {
+  const worst = Math.max(0, ...findings.map((finding) => levels.indexOf(finding.level)));
+  return worst === 2 ? 'fix' : worst === 1 ? 'watch' : 'good';
+}
+
+/** Worst first, unsafe before all. */
+export function worstFirst(findings: readonly Finding[]): Finding[] {
+  const weight = (finding: Finding) => levels.indexOf(finding.level) + (finding.unsafe ? 10 : 0);
+  return [...findings].sort((a, b) => weight(b) - weight(a));
+}

@@ -1,0 +1,203 @@
+import type { Finding, FindingCode } from './finding.js';
+
+/** What the baker reads: what is off, why it matters, what to do. */
+export type Words = { readonly what: string; readonly why: string; readonly change: string };
+
+const g = (value: number | undefined) => `${(value ?? 0).toFixed((value ?? 0) < 20 ? 1 : 0)} g`;
+const percent = (share: number | undefined, digits = 1) => `${((share ?? 0) * 100).toFixed(digits)} %`;
+const pc = (value: number | undefined) => `${(value ?? 0).toFixed(1)} %`;
+const c = (value: number | undefined) => `${Math.round(value ?? 0)} °C`;
+const minutes = (value: number | undefined) => `${Math.round(value ?? 0)} min`;
+const tone = (value: number | undefined) => `tone ${(value ?? 0).toFixed(1)}`;
+const of = (finding: Finding) => finding.measured?.of ?? '';
+
+const words: Record<FindingCode, (finding: Finding) => Words> = {
+  'gluten.contains': (f) => ({
+    what: `Contains gluten: ${of(f)}`,
+    why: 'It holds gluten by nature and can never be part of a gluten-free bake.',
+    change: 'Take it out.',
+  }),
+  'gluten.notProven': (f) => ({
+    what: `Not proven: ${of(f)}`,
+    why: 'Crops and mills mix. No report in this kitchen shows that this lot is under the limit.',
+    change: 'Ask the supplier for a report, or use a lot that has one. Local rules win.',
+  }),
+  'gluten.overLimit': (f) => ({
+    what: `Over your gluten limit: ${of(f)}`,
+    why: `Its report says ${f.measured?.value} mg/kg; this kitchen allows ${f.measured?.high}.`,
+    change: 'Use another lot or another flour.',
+  }),
+  'blend.gritty': (f) => ({
+    what: 'The blend is gritty',
+    why: `Grit ${(f.measured?.value ?? 0).toFixed(2)}, felt from about ${f.measured?.high}.`,
+    change: 'Use a finer grind, or rest the dough 30 to 60 min.',
+  }),
+  'blend.starchLow': (f) => ({
+    what: 'Little starch in the blend',
+    why: `${percent(f.measured?.value, 0)} starch, this family holds from ${percent(f.measured?.low, 0)}: it eats dense.`,
+    change: 'Swap some flour for potato or tapioca starch.',
+  }),
+  'blend.starchHigh': (f) => ({
+    what: 'Much starch in the blend',
+    why: `${percent(f.measured?.value, 0)} starch, this family holds up to ${percent(f.measured?.high, 0)}: gummy hot, chalky cold.`,
+    change: 'Swap some starch for a flour.',
+  }),
+  'blend.oneStarchHigh': (f) => ({
+    what: `Much ${of(f)}`,
+    why: `${percent(f.measured?.value, 0)} of the blend; past ${percent(f.measured?.high, 0)} one starch sets the tone: stretch, gum or chalk.`,
+    change: 'Share it between two starches.',
+  }),
+  'dough.shortOfWater': (f) => ({
+    what: 'Short of water: edges will crack',
+    why: `It gets ${g(f.measured?.value)} and wants from ${g(f.measured?.low)}.`,
+    change: 'Pour more, keep two spoons back and feel it.',
+  }),
+  'dough.tooWet': (f) => ({
+    what: 'Too wet: it will stick',
+    why: `It gets ${g(f.measured?.value)} and wants at most ${g(f.measured?.high)}.`,
+    change: 'Pour less; warm dough also feels wet, so chill before you judge.',
+  }),
+  'dough.fatLow': (f) => ({
+    what: 'Lean for this family',
+    why: `${pc(f.measured?.value)} fat on the blend, from ${pc(f.measured?.low)}: it bakes hard.`,
+    change: 'Add fat.',
+  }),
+  'dough.fatHigh': (f) => ({
+    what: 'Rich for this family',
+    why: `${pc(f.measured?.value)} fat on the blend, up to ${pc(f.measured?.high)}: it crumbles and feels greasy.`,
+    change: 'Take some fat out.',
+  }),
+  'dough.saltLow': (f) => ({
+    what: 'Little salt',
+    why: `${pc(f.measured?.value)}, from ${pc(f.measured?.low)}: it tastes flat.`,
+    change: 'Add salt.',
+  }),
+  'dough.saltHigh': (f) => ({
+    what: 'Much salt',
+    why: `${pc(f.measured?.value)}, up to ${pc(f.measured?.high)}.`,
+    change: 'Take salt out; check that grams are grams.',
+  }),
+  'dough.sugarHigh': (f) => ({
+    what: 'Sweet for this family',
+    why: `${pc(f.measured?.value)} sugar, up to ${pc(f.measured?.high)}: it browns early and softens sooner.`,
+    change: 'Take sugar out, or choose a sweet cracker.',
+  }),
+  'dough.leavenerHigh': (f) => ({
+    what: 'Much leavener',
+    why: `${pc(f.measured?.value)}, up to ${pc(f.measured?.high)}: soapy or metallic, and it collapses.`,
+    change: 'Take some out.',
+  }),
+  'dough.binderLow': (f) => ({
+    what: 'Little to bind it',
+    why: `Gums reach ${percent(f.measured?.value, 0)} of what this family needs, from ${percent(f.measured?.low, 0)}: the sheet tears.`,
+    change: 'Add xanthan or husk to the blend.',
+  }),
+  'dough.binderHigh': (f) => ({
+    what: 'Much gum',
+    why: `Gums reach ${percent(f.measured?.value, 0)} of what this family needs, up to ${percent(f.measured?.high, 0)}: elastic and gummy, browns badly.`,
+    change: 'Take some gum out of the blend.',
+  }),
+  'dough.tooWarm': (f) => ({
+    what: 'Dough ends warm',
+    why: `${c(f.measured?.value)} after mixing, at most ${c(f.measured?.high)}: fat smears and it feels wet.`,
+    change: 'Use colder water and flour.',
+  }),
+  'dough.rawEgg': () => ({
+    what: 'Raw egg in the dough',
+    why: 'Raw dough with egg is not ready to eat and does not stand warm.',
+    change: 'Keep it at 5 °C or colder, use it within 3 days, wash what it touched. Local rules win.',
+  }),
+  'chill.tooWarm': (f) => ({
+    what: 'Comes out too warm',
+    why: `The middle is at ${c(f.measured?.value)}, wanted ${c(f.measured?.high)}: it will stick to the pin.`,
+    change: 'Chill longer, or press the slab thinner.',
+  }),
+  'chill.tooHard': (f) => ({
+    what: 'Comes out too hard',
+    why: `The rim is at ${c(f.measured?.value)}, it bends from ${c(f.measured?.low)}: the edges split.`,
+    change: 'Chill shorter, or let it stand on the table first.',
+  }),
+  'chill.placeTooWarm': (f) => ({
+    what: `${of(f)} cannot reach the target`,
+    why: `It is at ${(f.measured?.low ?? 0).toFixed(1)} °C, the target is ${c(f.measured?.value)}.`,
+    change: 'Raise the target or choose a colder place.',
+  }),
+  'chill.shortBench': (f) => ({
+    what: 'Little time on the table',
+    why: `${minutes(f.measured?.value)} until it is soft.`,
+    change: 'Roll in two halves and keep one cold.',
+  }),
+  'sheet.tooThin': (f) => ({
+    what: 'Thin for this family',
+    why: `${f.measured?.value} mm, from ${f.measured?.low} mm: it tears and darkens in a minute.`,
+    change: 'Roll it thicker.',
+  }),
+  'sheet.tooThick': (f) => ({
+    what: 'Thick for this family',
+    why: `${f.measured?.value} mm, up to ${f.measured?.high} mm: hard to bite and slow to dry.`,
+    change: 'Roll it thinner.',
+  }),
+  'sheet.noPiece': (f) => ({
+    what: 'No piece comes out',
+    why: `${of(f)} is larger than the sheet this dough makes.`,
+    change: 'Cut smaller, roll thinner, or make more dough.',
+  }),
+  'sheet.scrapHigh': (f) => ({
+    what: 'Much is left over',
+    why: `${percent(f.measured?.value, 0)} of the dough ends in no piece.`,
+    change: 'Roll the trim again, or change the size of the piece.',
+  }),
+  'sheet.traysShort': (f) => ({
+    what: 'More trays than you have',
+    why: `It fills ${f.measured?.value}, the kitchen has ${f.measured?.high}.`,
+    change: 'Bake it in turns.',
+  }),
+  'bake.notDry': (f) => ({
+    what: 'Not dry when it comes out',
+    why: `${percent(f.measured?.value)} moisture, wanted ${percent(f.measured?.high)}: it bends tomorrow.`,
+    change: 'Bake it longer.',
+  }),
+  'bake.pale': (f) => ({
+    what: 'Pale when it is dry',
+    why: `${tone(f.measured?.value)}, golden from ${tone(f.measured?.low)}.`,
+    change: 'Bake it longer or hotter.',
+  }),
+  'bake.tooDark': (f) => ({
+    what: 'Too dark when it comes out',
+    why: `${tone(f.measured?.value)}, too dark from ${tone(f.measured?.high)}: bitter, and acrylamide rises with colour.`,
+    change: 'Take it out sooner.',
+  }),
+  'bake.darkBeforeDry': (f) => ({
+    what: 'Dark before it is dry',
+    why: `Too dark at ${minutes(f.measured?.value)}, dry and golden at ${minutes(f.measured?.low)}.`,
+    change: 'Bake cooler and longer.',
+  }),
+  'bake.ovenNotMeasured': () => ({
+    what: 'This oven was never measured',
+    why: 'Its dial is taken at its word; domestic dials are often 10 to 20 °C off.',
+    change: 'Put a thermometer in it: half the spread goes away.',
+  }),
+  'keep.notCrisp': (f) => ({
+    what: 'Does not snap when cold',
+    why: `Water activity ${(f.measured?.value ?? 0).toFixed(2)}; this family snaps up to ${(f.measured?.high ?? 0).toFixed(2)}.`,
+    change: 'Dry it further in the oven.',
+  }),
+  'keep.softBeforeSold': (f) => ({
+    what: 'Soft before the last is sold',
+    why: `It snaps for about ${Math.floor(f.measured?.value ?? 0)} days, sold within ${f.measured?.low}.`,
+    change: 'Sell sooner, pack tighter, or dry further.',
+  }),
+  'keep.packedWarm': (f) => ({
+    what: 'Packed warm',
+    why: `${c(f.measured?.value)} when packed, at most ${c(f.measured?.high)}: steam softens it in the tin.`,
+    change: 'Let it stand on the rack longer.',
+  }),
+  'keep.mayMould': (f) => ({
+    what: 'Wet enough to spoil',
+    why: `Water activity ${(f.measured?.value ?? 0).toFixed(2)}; moulds grow from about ${(f.measured?.high ?? 0).toFixed(2)}.`,
+    change: 'Do not keep it at room temperature. Dry it further, or treat it as fresh. Local rules win.',
+  }),
+};
+
+/** The words of a finding. */
+export const wordsFor = (finding: Finding): Words => words[finding.code](finding);

@@ -1,0 +1,27 @@
+import type { Portion } from './mixture.js';
+
+/** An allergen code, and whether every maker's product holds it or only some. */
+export type Allergen = { readonly code: string; readonly possible: boolean };
+
+/**
+ * Allergens of several portions: the union of their parts, certain before possible.
+ *
+ * Units    none.
+ * Throws   nothing.
+ * Findings none.
+ * Source   codes of US (9) and EU (14) lists on every ingredient; the label in hand always wins.
+ */
+export function allergensOf(portions: readonly Portion[]): Allergen[] {
+  const possible = new Map<string, boolean>();
+  for (const { ingredient, amountG } of portions) {
+    if (amountG <= 0) continue;
+    for (const coded of ingredient.allergens) {
+      const depends = coded.endsWith(':possible');
+      const code = depends ? coded.slice(0, -':possible'.length) : coded;
+      possible.set(code, depends && (possible.get(code) ?? true));
+    }
+  }
+  return [...possible]
+    .map(([code, depends]) => ({ code, possible: depends }))
+    .sort((a, b) => Number(a.possible) - Number(b.possible) || a.code.localeCompare(b.code));
+}

@@ -1,0 +1,102 @@
+import { InputError } from '../errors.js';
+import { isGum, isSalt } from './roles.js';
+import type { Composition, Ingredient, Lot, Pantry } from '../document/pantry.js';
+import type { MakeUp } from '../matter/make-up.js';
+
+/** An amount of an ingredient, with the lot it comes from when one is known. */
+export type Portion = { readonly ingredient: Ingredient; readonly amountG: number; readonly lot: Lot | undefined };
+
+/**
+ * The ingredient and lot a row names.
+ *
+ * Units    none.
+ * Throws   InputError at `path` when the pantry has no such ingredient, or it contains gluten by nature.
+ * Findings none: proof of gluten is judged by blend and dough.
+ * Source   the kitchen's pantry.
+ */
+export function portionOf(pantry: Pantry, path: string, ingredientId: string, amountG: number, lotId?: string): Portion {
+  const ingredient = pantry.ingredients[ingredientId];
+  if (!ingredient) throw new InputError(path, `is not in the pantry: ${ingredientId}`);
+  return { ingredient, amountG, lot: lotFor(pantry, ingredientId, lotId) };
+}
+
+/** The lot named, else the first in use of that ingredient, by code. */
+function lotFor(pantry: Pantry, ingredientId: string, lotId: string | undefined): Lot | undefined {
+  if (lotId !== undefined) return pantry.lots[lotId];
+  return Object.values(pantry.lots)
+    .filter((lot) => lot.ingredientId === ingredientId && lot.setAside === undefined)
+    .sort((a, b) => a.code.localeCompare(b.code))[0];
+}
+
+/** Composition of a portion: a lot's measured moisture outranks the table, the dry parts keep their proportion. */
+export function compositionOf({ ingredient, lot }: Portion): Composition {
+  const table = ingredient.composition;
+  const moistureShare = lot?.moistureShare;
+  if (moistureShare === undefined) return table;
+  const scale = (1 - moistureShare) / (1 - table.waterShare);
+  const scaled = Object.fromEntries(Object.entries(table).map(([name, share]) => [name, share * scale]));
+  return { ...(scaled as Composition), waterShare: moistureShare };
+}
+
+/**
+ * Composition of several portions together.
+ *
+ * Units    g in; shares of the sum out.
+ * Throws   nothing; no grams give all zero.
+ * Findings none.
+ * Source   masses add.
+ */
+export function mixedComposition(portions: readonly Portion[]): Composition {
+  const totalG = sumG(portions);
+  const sum = (name: keyof Composition) =>
+    totalG === 0 ? 0 : portions.reduce((grams, portion) => grams + portion.amountG * compositionOf(portion)[name], 0) / totalG;
+  return {
+    waterShare: sum('waterShare'),
+    proteinShare: sum('proteinShare'),
+    fatShare: sum('fatShare'),
+    saturatedFatShare: sum('saturatedFatShare'),
+    sugarsShare: sum('sugarsShare'),
+    starchShare: sum('starchShare'),
+    fibreShare: sum('fibreShare'),
+    ashShare: sum('ashShare'),
+    otherShare: sum('otherShare'),
+    sodiumShare: sum('sodiumShare'),
+  };
+}
+
+/**
+ * What the heat and moisture models need to know of several portions: shares summing to 1.
+ *
+ * Units    g in; shares of the sum out.
+ * Throws   nothing.
+ * Findings none.
+ * Source   masses add; fibre of gums is gum, ash of salt is salt, acids and other carbohydrate count as starch (polymer solids).
+ */
+export function makeUpOf(portions: readonly Portion[]): MakeUp {
+  const grams = { water: 0, fat: 0, starch: 0, protein: 0, sugar: 0, fibre: 0, gum: 0, salt: 0, ash: 0 };
+  for (const portion of portions) {
+    const { amountG, ingredient } = portion;
+    const c = compositionOf(portion);
+    grams.water += amountG * c.waterShare;
+    grams.fat += amountG * c.fatShare;
+    grams.starch += amountG * (c.starchShare + c.otherShare);
+    grams.protein += amountG * c.proteinShare;
+    grams.sugar += amountG * c.sugarsShare;
+    grams[isGum(ingredient) ? 'gum' : 'fibre'] += amountG * c.fibreShare;
+    grams[isSalt(ingredient) ? 'salt' : 'ash'] += amountG * c.ashShare;
+  }
+  return mixMakeUps([{ makeUp: grams, massG: 1 }]);
+}
+
+/** One make-up from several, by mass; normalised to sum 1. */
+export function mixMakeUps(parts: readonly { readonly makeUp: MakeUp; readonly massG: number }[]): MakeUp {
+  const names = ['water', 'fat', 'starch', 'protein', 'sugar', 'fibre', 'gum', 'salt', 'ash'] as const;
+  const sums = Object.fromEntries(
+    names.map((name) => [name, parts.reduce((sum, { makeUp, massG }) => sum + makeUp[name] * massG, 0)]),
+  ) as Record<(typeof names)[number], number>;
+  const total = names.reduce((sum, name) => sum + sums[name], 0);
+  if (total <= 0) return sums;
+  return Object.fromEntries(names.map((name) => [name, sums[name] / total])) as unknown as MakeUp;
+}
+
+export const sumG = (portions: readonly Portion[]): number => portions.reduce((grams, { amountG }) => grams + amountG, 0);

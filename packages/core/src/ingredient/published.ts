@@ -1,0 +1,81 @@
+import { ingredientRows } from '../facts/ingredient-table.js';
+import type { SolidFatName } from '../facts/fats.js';
+import type { IngredientRow } from '../facts/ingredient-table.js';
+import type { Ingredient } from '../document/pantry.js';
+
+const CUP_ML = 236.588;
+
+/**
+ * Every published ingredient by id, as a kitchen starts with it.
+ *
+ * Units    shares 0..1, g/ml, g, g/g, C (names say).
+ * Throws   nothing.
+ * Findings none.
+ * Source   facts/ingredient-table, a source on every row.
+ */
+export function publishedIngredients(): Readonly<Record<string, Ingredient>> {
+  return Object.fromEntries(ingredientRows.map((row) => [row[0], ingredientOf(row)]));
+}
+
+function ingredientOf(row: IngredientRow): Ingredient {
+  const [
+    id,
+    name,
+    kind,
+    per100G,
+    sodiumMg,
+    spooned,
+    packed,
+    pieceG,
+    hold,
+    setsAtC,
+    grit,
+    flavour,
+    xanthan,
+    allergens,
+    gluten,
+    basis,
+    source,
+  ] = row;
+  const [water, protein, fat, saturatedFat, sugars, starch, fibre, ash, other] = per100G.map((g) => g / 100) as unknown as number[] & {
+    length: 9;
+  };
+  const solidFat = solidFatOf(id, kind);
+  return {
+    id,
+    name,
+    kind,
+    composition: {
+      waterShare: water!,
+      proteinShare: protein!,
+      fatShare: fat!,
+      saturatedFatShare: saturatedFat!,
+      sugarsShare: sugars!,
+      starchShare: starch!,
+      fibreShare: fibre!,
+      ashShare: ash!,
+      otherShare: other!,
+      sodiumShare: sodiumMg / 100000,
+    },
+    ...(spooned === null ? {} : { spoonedGPerMl: spooned / CUP_ML }),
+    ...(packed === null ? {} : { packedGPerMl: packed / CUP_ML }),
+    ...(pieceG === null ? {} : { pieceG }),
+    ...(hold === null ? {} : { waterHoldGPerG: hold }),
+    ...(setsAtC === null ? {} : { setsAtC }),
+    ...(grit === null ? {} : { grit }),
+    ...(flavour === null ? {} : { flavour }),
+    ...(xanthan === null ? {} : { xanthanPerG: xanthan }),
+    ...(solidFat === undefined ? {} : { solidFat }),
+    allergens,
+    gluten,
+    basis,
+    source,
+  };
+}
+
+function solidFatOf(id: string, kind: string): SolidFatName | undefined {
+  if (id.startsWith('butter')) return 'butter';
+  if (id === 'shortening') return 'palmShortening';
+  if (kind === 'fat_liquid') return 'liquidOil';
+  return undefined;
+}

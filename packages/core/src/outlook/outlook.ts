@@ -1,0 +1,93 @@
+import { crackerTexture, textureFeatureNames, textureWeights } from '../facts/texture.js';
+import { crispnessAt } from '../keep/keep.js';
+import type { BakeResult } from '../bake/bake.js';
+import type { BlendResult } from '../blend/blend.js';
+import type { DoughResult } from '../dough/dough.js';
+import type { Family } from '../facts/families.js';
+import type { TextureFeature } from '../facts/texture.js';
+import type { Estimate } from '../findings/finding.js';
+import type { KeepResult } from '../keep/keep.js';
+
+/** Where a bake is likely to land: both axes 0 to 10, with what moves it. */
+export type Outlook = {
+  readonly crisp: Estimate;
+  readonly tender: Estimate;
+  readonly correlation: number;
+  /** Signed points each feature moves it from the family's middle, largest first. */
+  readonly terms: readonly { readonly name: TextureFeature; readonly crisp: number; readonly tender: number }[];
+  readonly zone: { readonly crisp: number; readonly tender: number; readonly halfWidth: number };
+};
+
+type Stages = { readonly blend: BlendResult; readonly dough: DoughResult; readonly bake: BakeResult; readonly keep: KeepResult };
+
+/**
+ * The texture forecast: the family's target formula stands in the middle of its zone, every difference from it adds its part.
+ *
+ * tender = 10 - firm. The spread is that of the weights and, through moisture, that of the bake; weights are independent.
+ *
+ * Units    rating points 0..10 (not clipped inside, shown clipped).
+ * Throws   nothing.
+ * Findings none.
+ * Source   facts/texture: directions published where said, all sizes judgement until bakes speak.
+ */
+export function outlookOf(family: Family, stages: Stages): Outlook {
+  const features = textureFeatures(stages);
+  const steps = textureFeatureNames.map((name) => ({
+    name,
+    weight: textureWeights.values[name],
+    z: (features[name] - crackerTexture.values[name]) / textureWeights.values[name].step,
+  }));
+  const terms = steps
+    .map(({ name, weight, z }) => ({ name, crisp: weight.crisp[0] * z, tender: -weight.firm[0] * z }))
+    .filter(({ crisp, tender }) => Math.abs(crisp) > 0.005 || Math.abs(tender) > 0.005)
+    .sort((a, b) => Math.abs(b.crisp) + Math.abs(b.tender) - Math.abs(a.crisp) - Math.abs(a.tender));
+  const sdOf = (axis: 'crisp' | 'firm') =>
+    Math.sqrt(BASE_SD ** 2 + steps.reduce((sum, { weight, z }) => sum + (weight[axis][1] * z) ** 2, 0));
+  const moistureSd = moistureSpread(stages);
+  const crispSd = Math.hypot(sdOf('crisp'), moistureSd.crisp);
+  const tenderSd = Math.hypot(sdOf('firm'), moistureSd.tender);
+  return {
+    crisp: { value: clip(family.zone.crisp + sum(terms, 'crisp')), sd: crispSd, basis: 'judgement' },
+    tender: { value: clip(family.zone.tender + sum(terms, 'tender')), sd: tenderSd, basis: 'judgement' },
+    correlation: (moistureSd.crisp * moistureSd.tender * -1) / (crispSd * tenderSd),
+    terms,
+    zone: family.zone,
+  };
+}
+
+/** How far the family's own middle may be off before any bake was rated (judgement). */
+const BASE_SD = 0.5;
+
+export function textureFeatures({ blend, dough, bake, keep }: Stages): Record<TextureFeature, number> {
+  const { percents } = dough;
+  return {
+    fat: percents.fat / 100,
+    fatPieces: dough.fatPieces,
+    water: percents.water / 100,
+    sugar: percents.sugar / 100,
+    eggWhite: dough.eggWhitePerBlend,
+    eggYolk: dough.eggYolkPerBlend,
+    xanthan: dough.xanthanPerBlend,
+    psyllium: dough.psylliumPerBlend,
+    protein: blend.composition.proteinShare,
+    starch: blend.starchShare,
+    fibre: blend.composition.fibreShare,
+    thickness: bake.end.thicknessMm,
+    gas: bake.end.poresShare,
+    moisture: bake.end.moistureShare,
+    crispness: crispnessAt(keep.waterActivity),
+  };
+}
+
+function moistureSpread({ bake, keep }: Stages): { crisp: number; tender: number } {
+  const { moisture, crispness } = textureWeights.values;
+  const wetterActivity = keep.waterActivity * (1 + bake.endMoisture.sd / Math.max(1e-4, bake.end.moistureShare));
+  const less = crispnessAt(wetterActivity) - crispnessAt(keep.waterActivity);
+  return {
+    crisp: Math.abs((crispness.crisp[0] * less) / crispness.step),
+    tender: Math.abs((moisture.firm[0] * bake.endMoisture.sd) / moisture.step),
+  };
+}
+
+const sum = (terms: Outlook['terms'], axis: 'crisp' | 'tender') => terms.reduce((total, term) => total + term[axis], 0);
+const clip = (points: number) => Math.min(10, Math.max(0, points));

@@ -1,0 +1,239 @@
+// Private PostgreSQL for North Leaf: start | stop | status | url. Plain Node, no npm dependency.
+// Works as an ordinary user and as root (postgres refuses root, so as root it runs as the "postgres" account).
+import { spawnSync } from 'node:child_process';
+import { chmodSync, existsSync, mkdirSync, readFileSync, readdirSync, renameSync, rmSync, statSync, chownSync } from 'node:fs';
+import { connect } from 'node:net';
+import { dirname, join, resolve } from 'node:path';
+import { createHash } from 'node:crypto';
+import { fileURLToPath } from 'node:url';
+
+const ROOT = resolve(dirname(fileURLToPath(import.meta.url)), '..');
+const PORT = Number(process.env.NORTHLEAF_PG_PORT ?? 55432);
+const USER = 'northleaf';
+const isRoot = process.getuid?.() === 0;
+const say = (m) => process.stderr.write(`[db] ${m}\n`);
+class Stop extends Error {}
+
+/** Newest server found: Debian keeps initdb/pg_ctl off PATH, under /usr/lib/postgresql/NN/bin. */
+function findBin() {
+  const base = '/usr/lib/postgresql';
+  const dirs = existsSync(base)
+    ? readdirSync(base)
+        .filter((d) => /^\d+$/.test(d))
+        .sort((a, b) => b - a)
+        .map((d) => join(base, d, 'bin'))
+    : [];
+  const path = (process.env.PATH ?? '').split(':').filter(Boolean);
+  return (
+    [process.env.NORTHLEAF_PG_BIN, ...dirs, ...path]
+      .filter(Boolean)
+      .find((d) => ['initdb', 'pg_ctl', 'postgres'].every((b) => existsSync(join(d, b)))) ?? null
+  );
+}
+function apt(pkgs) {
+  const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
+  const go = (args) => spawnSync('apt-get', args, { stdio: ['ignore', 2, 2], env }).status === 0;
+  go(['update', '-qq']);
+  // Do not let the Debian package create and start its own cluster on port 5432.
+  return go(['install', '-y', '-qq', '--no-install-recommends', '-o', 'Dpkg::Options::=--force-confdef', ...pkgs]);
+}
+function ensureBin() {
+  let bin = findBin();
+  if (bin) return bin;
+  if (isRoot && existsSync('/usr/bin/apt-get')) {
+    say('PostgreSQL is missing: installing the Debian package "postgresql"');
+    if (apt(['postgresql']) && (bin = findBin())) return bin;
+  }
+  throw new Stop('PostgreSQL server is missing. Install it once with: sudo apt-get install -y postgresql');
+}
+/** Where the cluster lives. Project-local, unless root must hand it to an account that cannot reach the project folder. */
+function dataDir(as) {
+  if (process.env.NORTHLEAF_PG_DATA) return resolve(process.env.NORTHLEAF_PG_DATA);
+  const name = process.env.NORTHLEAF_PG_CLUSTER ?? 'pg';
+  const local = join(ROOT, '.local', name);
+  if (!as) return local;
+  mkdirSync(dirname(local), { recursive: true });
+  const reach = run(as, 'test', ['-x', dirname(local)]).status === 0; // e.g. a project under /root (0700) is out of reach
+  if (reach) return local;
+  const tag = createHash('sha256').update(ROOT).digest('hex').slice(0, 10);
+  return `/var/tmp/northleaf-${name}-${tag}`;
+}
+/** Runs a command as `as` ({uid,gid}) or as ourselves. cwd must be readable by that account. */
+function run(as, cmd, args, opt = {}) {
+  return spawnSync(cmd, args, {
+    cwd: '/',
+    encoding: 'utf8',
+    env: { PATH: process.env.PATH, LC_ALL: 'C.UTF-8', HOME: '/tmp', PGCONNECT_TIMEOUT: '5' },
+    ...(as ? { uid: as.uid, gid: as.gid } : {}),
+    ...opt,
+  });
+}
+function postgresAccount() {
+  const line = readFileSync('/etc/passwd', 'utf8')
+    .split('\n')
+    .find((l) => l.startsWith('postgres:'));
+  if (line) {
+    const f = line.split(':');
+    return { uid: Number(f[2]), gid: Number(f[3]) };
+  }
+  if (spawnSync('useradd', ['--system', '--no-create-home', 'postgres']).status === 0) return postgresAccount();
+  throw new Stop('Running as root, but there is no "postgres" account to run the database as.');
+}
+const portOpen = () =>
+  new Promise((ok) => {
+    const s = connect(PORT, '127.0.0.1');
+    s.once('connect', () => {
+      s.destroy();
+      ok(true);
+    });
+    s.once('error', () => ok(false));
+    s.setTimeout(1000, () => {
+      s.destroy();
+      ok(false);
+    });
+  });
+
+function context() {
+  const bin = ensureBin();
+  const as = isRoot ? postgresAccount() : null;
+  const data = dataDir(as);
+  return { bin, as, data, log: join(data, 'server.log') };
+}
+const pgctl = (c, args, opt) => run(c.as, join(c.bin, 'pg_ctl'), ['-D', c.data, ...args], opt);
+/** The server of THIS data folder, if its process is alive. `pg_ctl status` is not enough: it only asks whether the
+ *  number in postmaster.pid exists, so a zombie (killed, not reaped: common in containers) or a stranger passes. */
+function running(c) {
+  const file = join(c.data, 'postmaster.pid');
+  if (!existsSync(file)) return null;
+  const lines = readFileSync(file, 'utf8').split('\n');
+  const pid = Number(lines[0]);
+  if (existsSync('/proc/self/cmdline')) {
+    let argv = [];
+    try {
+      argv = readFileSync(`/proc/${pid}/cmdline`, 'utf8').split('\0');
+    } catch {
+      /* gone */
+    }
+    if (!/(postgres|postmaster)$/.test(argv[0] ?? '') || !argv.includes(c.data)) return null; // a zombie's cmdline is empty
+  } else if (pgctl(c, ['status']).status !== 0) return null;
+  return { pid, port: Number(lines[3]) || PORT };
+}
+const ready = (c) =>
+  run(c.as, join(c.bin, 'pg_isready'), ['-q', '-h', '127.0.0.1', '-p', String(PORT), '-d', 'postgres', '-U', USER]).status === 0;
+const nap = (ms) => new Promise((ok) => setTimeout(ok, ms));
+async function untilReady(c, seconds) {
+  for (let i = 0; i < seconds * 5; i++) {
+    if (ready(c)) return true;
+    await nap(200);
+  }
+  return false;
+}
+
+async function start() {
+  const c = context();
+  const now = running(c);
+  if (now && now.port !== PORT)
+    throw new Stop(`This project's database already runs on port ${now.port}. Stop it first, or set NORTHLEAF_PG_PORT=${now.port}.`);
+  if (now) {
+    if (!(await untilReady(c, 60))) throw new Stop(`The database process ${now.pid} is there but does not answer. See ${c.log}`);
+  } else {
+    if (!existsSync(join(c.data, 'PG_VERSION'))) {
+      const fresh = `${c.data}.new`; // initdb writes PG_VERSION first: a killed one would look whole. Made aside, then renamed.
+      rmSync(fresh, { recursive: true, force: true });
+      mkdirSync(fresh, { recursive: true, mode: 0o700 });
+      if (c.as) chownSync(fresh, c.as.uid, c.as.gid);
+      chmodSync(fresh, 0o700);
+      const r = run(c.as, join(c.bin, 'initdb'), ['-D', fresh, '-U', USER, '-E', 'UTF8', '--locale=C.UTF-8', '--auth=trust', '--no-sync']);
+      if (r.status !== 0) throw new Stop(`initdb failed: ${r.stderr || r.stdout}`);
+      renameSync(fresh, c.data);
+      say(`created a cluster (PostgreSQL ${readFileSync(join(c.data, 'PG_VERSION'), 'utf8').trim()})`);
+    } else {
+      const owner = statSync(c.data).uid;
+      const me = c.as?.uid ?? process.getuid();
+      if (owner !== me)
+        throw new Stop(
+          `The database folder belongs to user id ${owner}, but this run would use ${me}. Run as the same user as before, or remove that folder.`,
+        );
+      const want = readFileSync(join(c.data, 'PG_VERSION'), 'utf8').trim();
+      if (!c.bin.includes(`/${want}/`)) {
+        if (!existsSync(`/usr/lib/postgresql/${want}/bin/pg_ctl`))
+          throw new Stop(`The database folder was made by PostgreSQL ${want}; install postgresql-${want}, or remove that folder.`);
+        c.bin = `/usr/lib/postgresql/${want}/bin`;
+      }
+      const pidFile = join(c.data, 'postmaster.pid');
+      if (existsSync(pidFile)) {
+        say('removing a stale postmaster.pid');
+        rmSync(pidFile, { force: true });
+      }
+    }
+    if (await portOpen()) throw new Stop(`Port ${PORT} is already used by another program. Set NORTHLEAF_PG_PORT to a free port.`);
+    const opts = `-c listen_addresses=127.0.0.1 -c port=${PORT} -c unix_socket_directories= -c shared_buffers=64MB -c max_connections=60 -c fsync=${process.env.NORTHLEAF_PG_FSYNC ?? 'on'}`;
+    // After a kill, leftover backends hold the shared memory for a moment: one more try covers that.
+    for (let tries = 1; ; tries++) {
+      const r = pgctl(c, ['start', '-w', '-t', '60', '-l', c.log, '-o', opts], { stdio: ['ignore', 'ignore', 'pipe'] });
+      if (r.status === 0 && (await untilReady(c, 30))) break;
+      if (tries >= 3)
+        throw new Stop(
+          `PostgreSQL did not start: ${r.stderr}\n${existsSync(c.log) ? readFileSync(c.log, 'utf8').split('\n').slice(-15).join('\n') : ''}`,
+        );
+      await nap(1500);
+    }
+    say(`started on 127.0.0.1:${PORT}`);
+  }
+  for (const name of [USER, `${USER}_test`]) {
+    const has = run(c.as, join(c.bin, 'psql'), [
+      '-h',
+      '127.0.0.1',
+      '-p',
+      String(PORT),
+      '-U',
+      USER,
+      '-d',
+      'postgres',
+      '-tAc',
+      `SELECT 1 FROM pg_database WHERE datname='${name}'`,
+    ]);
+    if (has.status !== 0) throw new Stop(`cannot reach the database: ${has.stderr}`);
+    if (has.stdout.trim() !== '1') {
+      const r = run(c.as, join(c.bin, 'createdb'), ['-h', '127.0.0.1', '-p', String(PORT), '-U', USER, name]);
+      if (r.status !== 0) throw new Stop(r.stderr);
+    }
+  }
+}
+function stop() {
+  if (!findBin()) return;
+  const c = context();
+  if (!running(c)) {
+    say('not running');
+    return;
+  }
+  const r = pgctl(c, ['stop', '-w', '-t', '30', '-m', 'fast'], { stdio: ['ignore', 'ignore', 'pipe'] });
+  if (r.status !== 0) throw new Stop(r.stderr);
+  say('stopped');
+}
+export const databaseUrl = (name = USER) => `postgres://${USER}@127.0.0.1:${PORT}/${name}`;
+export { start as startDatabase, stop as stopDatabase };
+
+if (process.argv[1] && resolve(process.argv[1]) === fileURLToPath(import.meta.url)) {
+  try {
+    const cmd = process.argv[2];
+    if (cmd === 'start') {
+      await start();
+      console.log(databaseUrl());
+    } else if (cmd === 'stop') stop();
+    else if (cmd === 'status') {
+      const c = context();
+      const up = running(c);
+      console.log(up ? `running on 127.0.0.1:${up.port}, process ${up.pid}, data in ${c.data}` : 'not running');
+      process.exitCode = up ? 0 : 3;
+    } else {
+      console.error('usage: node scripts/db.mjs start|stop|status');
+      process.exitCode = 2;
+    }
+  } catch (e) {
+    if (e instanceof Stop) {
+      say(e.message);
+      process.exitCode = 1;
+    } else throw e;
+  }
+}
