@@ -1,77 +1,102 @@
-// Shared by demo and test: Node check, npm ci when node_modules is missing or older than the lock file, build when sources changed.
+// Shared by the other scripts: Node check, npm ci when node_modules is missing or older than the lock, build when sources changed.
+// Imports only what Node brings: it runs before anything is installed.
 import { spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
 import { dirname, join, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
+
 export const ROOT = resolve(dirname(fileURLToPath(import.meta.url)), '..');
-const LOCAL = join(ROOT, '.local');
-export const say = (m) => process.stderr.write(`[north-leaf] ${m}\n`);
-export function sh(cmd, args, opt = {}) {
-  const r = spawnSync(cmd, args, { cwd: ROOT, stdio: 'inherit', ...opt });
-  if (r.error) throw r.error;
-  return r.status ?? 1;
+export const LOCAL = join(ROOT, '.local');
+export const TSC = 'node_modules/typescript-7/bin/tsc';
+export const say = (line) => process.stderr.write(`[north-leaf] ${line}\n`);
+
+/** One line and out: what every failure a person can mend looks like. */
+export function stopWith(line) {
+  say(line);
+  process.exit(1);
 }
-export function must(cmd, args, opt) {
-  const s = sh(cmd, args, opt);
-  if (s !== 0) {
-    say(`failed (${s}): ${cmd} ${args.join(' ')}`);
-    process.exit(s);
-  }
+/** Turns what goes wrong outside our own code into that one line. */
+export function plainFailures() {
+  const fail = (error) =>
+    stopWith(error?.code === 'ENOSPC' ? 'The disk is full: free some space and start again.' : (error?.message ?? String(error)));
+  process.on('uncaughtException', fail);
+  process.on('unhandledRejection', fail);
 }
+
+export function sh(command, args, options = {}) {
+  const { status, error } = spawnSync(command, args, { cwd: ROOT, stdio: 'inherit', ...options });
+  if (error) throw error;
+  return status ?? 1;
+}
+export function must(command, args, options) {
+  const status = sh(command, args, options);
+  if (status !== 0) stopWith(`failed (${status}): ${[command, ...args].join(' ').replaceAll(process.execPath, 'node')}`);
+}
+export const node = (args, options) => must(process.execPath, args, options);
+
 export function checkNode() {
-  const [maj, min] = process.versions.node.split('.').map(Number);
-  if (maj < 20 || (maj === 20 && min < 19)) {
-    say(`Node ${process.versions.node} is too old: install Node 20.19 or newer.`);
-    process.exit(1);
-  }
+  const [major, minor] = process.versions.node.split('.').map(Number);
+  if (major < 20 || (major === 20 && minor < 19)) stopWith(`Node ${process.versions.node} is too old: install Node 20.19 or newer.`);
 }
+
 export function ensureInstalled() {
   const stamp = join(ROOT, 'node_modules', '.north-leaf-lock');
   const want = createHash('sha256')
     .update(readFileSync(join(ROOT, 'package-lock.json')))
     .digest('hex');
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === want) return;
-  say('installing packages (npm ci)');
-  // Run npm through the same npm that started us, so PATH does not matter; PLAYWRIGHT_... keeps any browser download off.
+  say('installing packages (npm ci), about a minute');
+  // The npm that started us, so that PATH does not matter.
   const npm = process.env.npm_execpath;
-  const env = { ...process.env, PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD: '1', HUSKY: '0' };
   const args = ['ci', '--no-audit', '--no-fund', '--loglevel=error', '--prefer-offline'];
-  must(npm ? process.execPath : 'npm', npm ? [npm, ...args] : args, { env });
+  const env = { ...process.env, PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD: '1' };
+  const status = npm ? sh(process.execPath, [npm, ...args], { env }) : sh('npm', args, { env });
+  if (status !== 0) stopWith('Installing packages failed: its own words are above. Mend it and start again.');
   writeFileSync(stamp, want);
 }
-function newest(dir, skip = /^(node_modules|dist|\.local|coverage)$/) {
-  let t = 0;
-  for (const e of readdirSync(dir, { withFileTypes: true })) {
-    if (skip.test(e.name)) continue;
-    const p = join(dir, e.name);
-    t = Math.max(t, e.isDirectory() ? newest(p, skip) : statSync(p).mtimeMs);
-  }
-  return t;
+
+const SOURCES = ['packages', 'apps', 'package-lock.json', 'tsconfig.base.json', 'tsconfig.build.json'];
+
+/** Name, size and time of every source file, so that a file taken away is noticed too. */
+function fingerprint() {
+  const hash = createHash('sha256');
+  const walk = (path) => {
+    const found = statSync(path);
+    if (!found.isDirectory()) {
+      hash.update(`${path}:${found.size}:${found.mtimeMs}\n`);
+      return;
+    }
+    for (const entry of readdirSync(path).sort()) {
+      if (!/^(node_modules|dist|coverage)$|\.tsbuildinfo$/.test(entry)) walk(join(path, entry));
+    }
+  };
+  for (const source of SOURCES) walk(join(ROOT, source));
+  return hash.digest('hex');
 }
-export function ensureBuilt() {
+
+export function ensureBuilt({ force = false } = {}) {
   const stamp = join(LOCAL, 'built');
-  const src = Math.max(...['packages', 'apps'].map((d) => newest(join(ROOT, d))), statSync(join(ROOT, 'package-lock.json')).mtimeMs);
-  const outs = ['apps/server/dist/main.js', 'apps/web/dist/index.html'];
-  if (existsSync(stamp) && Number(readFileSync(stamp, 'utf8')) >= src && outs.every((o) => existsSync(join(ROOT, o)))) return;
+  const now = fingerprint();
+  const outputs = ['apps/server/dist/main.js', 'apps/web/dist/index.html'];
+  const same = existsSync(stamp) && readFileSync(stamp, 'utf8') === now && outputs.every((out) => existsSync(join(ROOT, out)));
+  if (same && !force) return;
   say('building');
-  must(process.execPath, ['node_modules/typescript-7/bin/tsc', '-b', 'tsconfig.build.json']);
-  must(process.execPath, [join(ROOT, 'node_modules/vite/bin/vite.js'), 'build', '--logLevel', 'warn'], { cwd: join(ROOT, 'apps/web') });
+  node([TSC, '-b', 'tsconfig.build.json']);
+  node([join(ROOT, 'node_modules/vite/bin/vite.js'), 'build', '--logLevel', 'warn'], { cwd: join(ROOT, 'apps/web') });
   mkdirSync(LOCAL, { recursive: true });
-  writeFileSync(stamp, String(src));
+  writeFileSync(stamp, now);
 }
+
 export function ensureChromium() {
-  const found = [process.env.CHROMIUM_PATH, '/usr/bin/chromium', '/usr/bin/chromium-browser'].find((p) => p && existsSync(p));
+  const found = [process.env.CHROMIUM_PATH, '/usr/bin/chromium', '/usr/bin/chromium-browser'].find((path) => path && existsSync(path));
   if (found) return found;
   if (process.getuid?.() === 0 && existsSync('/usr/bin/apt-get')) {
     say('Chromium is missing: installing the Debian package "chromium"');
-    sh('apt-get', ['update', '-qq'], { stdio: ['ignore', 2, 2] });
-    sh('apt-get', ['install', '-y', '-qq', '--no-install-recommends', 'chromium'], {
-      stdio: ['ignore', 2, 2],
-      env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
-    });
+    const quiet = { stdio: ['ignore', 'ignore', 2], env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } };
+    sh('apt-get', ['update', '-qq'], quiet);
+    sh('apt-get', ['install', '-y', '-qq', '--no-install-recommends', 'chromium'], quiet);
     if (existsSync('/usr/bin/chromium')) return '/usr/bin/chromium';
   }
-  say('Chromium is missing. Install it once with: sudo apt-get install -y chromium');
-  process.exit(1);
+  return stopWith('Chromium is missing. Install it once with: sudo apt-get install -y chromium');
 }

@@ -13,6 +13,14 @@ const USER = 'northleaf';
 const isRoot = process.getuid?.() === 0;
 const say = (m) => process.stderr.write(`[db] ${m}\n`);
 class Stop extends Error {}
+const lastLine = (text) =>
+  String(text ?? '')
+    .trim()
+    .split('\n')
+    .pop() ?? '';
+/** One line a person can act on. */
+const plain = (text) =>
+  /No space left on device/.test(text) ? 'The disk is full: free some space and start again.' : `PostgreSQL: ${lastLine(text)}`;
 
 /** Newest server found: Debian keeps initdb/pg_ctl off PATH, under /usr/lib/postgresql/NN/bin. */
 function findBin() {
@@ -129,7 +137,7 @@ async function untilReady(c, seconds) {
   return false;
 }
 
-async function start() {
+async function start(databases = [USER]) {
   const c = context();
   const now = running(c);
   if (now && now.port !== PORT)
@@ -144,7 +152,7 @@ async function start() {
       if (c.as) chownSync(fresh, c.as.uid, c.as.gid);
       chmodSync(fresh, 0o700);
       const r = run(c.as, join(c.bin, 'initdb'), ['-D', fresh, '-U', USER, '-E', 'UTF8', '--locale=C.UTF-8', '--auth=trust', '--no-sync']);
-      if (r.status !== 0) throw new Stop(`initdb failed: ${r.stderr || r.stdout}`);
+      if (r.status !== 0) throw new Stop(plain(`${r.stdout}\n${r.stderr}`));
       renameSync(fresh, c.data);
       say(`created a cluster (PostgreSQL ${readFileSync(join(c.data, 'PG_VERSION'), 'utf8').trim()})`);
     } else {
@@ -180,25 +188,15 @@ async function start() {
     }
     say(`started on 127.0.0.1:${PORT}`);
   }
-  for (const name of [USER, `${USER}_test`]) {
-    const has = run(c.as, join(c.bin, 'psql'), [
-      '-h',
-      '127.0.0.1',
-      '-p',
-      String(PORT),
-      '-U',
-      USER,
-      '-d',
-      'postgres',
-      '-tAc',
-      `SELECT 1 FROM pg_database WHERE datname='${name}'`,
-    ]);
-    if (has.status !== 0) throw new Stop(`cannot reach the database: ${has.stderr}`);
-    if (has.stdout.trim() !== '1') {
-      const r = run(c.as, join(c.bin, 'createdb'), ['-h', '127.0.0.1', '-p', String(PORT), '-U', USER, name]);
-      if (r.status !== 0) throw new Stop(r.stderr);
-    }
-  }
+  for (const name of databases) makeDatabase(c, name);
+}
+function makeDatabase(c, name) {
+  const psql = (sql) => run(c.as, join(c.bin, 'psql'), ['-h', '127.0.0.1', '-p', String(PORT), '-U', USER, '-d', 'postgres', '-tAc', sql]);
+  const has = psql(`SELECT 1 FROM pg_database WHERE datname='${name}'`);
+  if (has.status !== 0) throw new Stop(`cannot reach the database: ${lastLine(has.stderr)}`);
+  if (has.stdout.trim() === '1') return;
+  const made = run(c.as, join(c.bin, 'createdb'), ['-h', '127.0.0.1', '-p', String(PORT), '-U', USER, name]);
+  if (made.status !== 0) throw new Stop(plain(made.stderr));
 }
 function stop() {
   if (!findBin()) return;
@@ -208,10 +206,16 @@ function stop() {
     return;
   }
   const r = pgctl(c, ['stop', '-w', '-t', '30', '-m', 'fast'], { stdio: ['ignore', 'ignore', 'pipe'] });
-  if (r.status !== 0) throw new Stop(r.stderr);
+  if (r.status !== 0) throw new Stop(plain(r.stderr));
   say('stopped');
 }
 export const databaseUrl = (name = USER) => `postgres://${USER}@127.0.0.1:${PORT}/${name}`;
+/** Forgets every row: the cluster is stopped and its folder removed. */
+export function removeDatabase() {
+  const c = context();
+  if (running(c)) stop();
+  rmSync(c.data, { recursive: true, force: true });
+}
 export { start as startDatabase, stop as stopDatabase };
 
 if (process.argv[1] && resolve(process.argv[1]) === fileURLToPath(import.meta.url)) {

@@ -1,0 +1,73 @@
+/**
+ * Which part may import which. `core <- contracts <- server, web`; inside core the stages point back along the Line,
+ * inside the server each module knows only those before it, in the web a feature knows another's api only.
+ */
+const coreOrder = [
+  ['units', 'facts', 'math', 'document', 'findings', 'errors.ts'],
+  ['matter'],
+  ['ingredient'],
+  ['blend'],
+  ['dough'],
+  ['chill'],
+  ['sheet'],
+  ['bake'],
+  ['keep'],
+  ['outlook'],
+  ['demo'],
+  ['evaluate.ts'],
+];
+const serverOrder = [['platform'], ['kitchen', 'pantry'], ['blends'], ['formulas'], ['bakes']];
+const tests = '\\.test\\.tsx?$|/worked/';
+
+/** One rule a layer: it must not reach any later one. */
+const ordered = (name, base, order) =>
+  order.slice(0, -1).map((layer, i) => ({
+    name: `${name}: ${layer[0]} reaches forward`,
+    severity: 'error',
+    from: { path: `^${base}/(${layer.join('|')})`, pathNot: tests },
+    to: {
+      path: `^${base}/(${order
+        .slice(i + 1)
+        .flat()
+        .join('|')})`,
+    },
+  }));
+
+module.exports = {
+  forbidden: [
+    { name: 'ring', severity: 'error', from: {}, to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } } },
+    {
+      name: 'core knows only itself',
+      severity: 'error',
+      from: { path: '^packages/core/src', pathNot: tests },
+      to: { pathNot: '^packages/core/src|^node_modules/ml-matrix' },
+    },
+    { name: 'contracts know core', severity: 'error', from: { path: '^packages/contracts' }, to: { path: '^apps' } },
+    { name: 'server and web do not meet', severity: 'error', from: { path: '^apps/(server|web)' }, to: { path: '^apps/(?!$1)' } },
+    ...ordered('core', 'packages/core/src', coreOrder),
+    ...ordered('server', 'apps/server/src', serverOrder),
+    {
+      name: 'web base knows no feature',
+      severity: 'error',
+      from: { path: '^apps/web/src/(ui|platform)' },
+      to: { path: '^apps/web/src/features' },
+    },
+    {
+      name: 'another feature by its api only',
+      severity: 'error',
+      from: { path: '^apps/web/src/features/([^/]+)/' },
+      to: { path: '^apps/web/src/features/', pathNot: '^apps/web/src/features/($1/|[^/]+/api\\.ts$)' },
+    },
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    exclude: { path: '(^|/)(dist|node_modules/(?!ml-matrix))' },
+    tsPreCompilationDeps: true,
+    tsConfig: { fileName: 'tsconfig.check.json' },
+    enhancedResolveOptions: {
+      exportsFields: ['exports'],
+      conditionNames: ['north-leaf-source', 'import', 'node', 'default'],
+      extensions: ['.ts', '.tsx', '.js', '.json'],
+    },
+  },
+};

@@ -1,0 +1,24 @@
+import { Module } from '@nestjs/common';
+import { APP_GUARD } from '@nestjs/core';
+import { ThrottlerGuard, ThrottlerModule } from '@nestjs/throttler';
+import { TypeOrmModule } from '@nestjs/typeorm';
+import { BakesModule } from './bakes/bakes.module.js';
+import { databaseOptions } from './database.js';
+import { FormulasModule } from './formulas/formulas.module.js';
+import { KitchenModule } from './kitchen/kitchen.module.js';
+import { PantryModule } from './pantry/pantry.module.js';
+import { PlatformModule } from './platform/platform.module.js';
+
+@Module({
+  imports: [
+    TypeOrmModule.forRootAsync({ useFactory: () => ({ ...databaseOptions(), retryAttempts: 3, retryDelay: 500 }) }),
+    ThrottlerModule.forRoot([{ ttl: 60_000, limit: 1200 }]),
+    PlatformModule,
+    KitchenModule,
+    PantryModule,
+    FormulasModule,
+    BakesModule,
+  ],
+  providers: [{ provide: APP_GUARD, useClass: ThrottlerGuard }],
+})
+export class AppModule {}

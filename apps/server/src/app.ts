@@ -1,0 +1,78 @@
+import { existsSync } from 'node:fs';
+import { join } from 'node:path';
+import { NestFactory } from '@nestjs/core';
+import { DocumentBuilder, SwaggerModule } from '@nestjs/swagger';
+import compression from 'compression';
+import express, { type NextFunction, type Request, type Response } from 'express';
+import helmet from 'helmet';
+import { AppModule } from './app.module.js';
+import { BodyPipe } from './platform/body.pipe.js';
+import { ErrorFilter } from './platform/errors.js';
+import { nestLog, requestLog } from './platform/log.js';
+import type { NestExpressApplication } from '@nestjs/platform-express';
+
+/** Shared by the server and its tests, so that both run the same pipes, filters and headers. */
+export function configureApp(app: NestExpressApplication, webDist?: string): NestExpressApplication {
+  app.setGlobalPrefix('api');
+  app.use(requestLog);
+  app.use(compression());
+  app.useBodyParser('json', { limit: '1mb' });
+  app.useGlobalPipes(new BodyPipe());
+  app.useGlobalFilters(new ErrorFilter());
+  app.use(helmet({ contentSecurityPolicy: { directives: contentPolicy }, strictTransportSecurity: false }));
+  app.enableShutdownHooks();
+  describeApi(app);
+  if (webDist && existsSync(join(webDist, 'index.html'))) servePages(app, webDist);
+  return app;
+}
+
+export async function createApp(webDist?: string): Promise<NestExpressApplication> {
+  return configureApp(await NestFactory.create<NestExpressApplication>(AppModule, { logger: nestLog, bodyParser: false }), webDist);
+}
+
+/** Styles are inline because the component library and the charts write them so; scripts are ours only. */
+const contentPolicy = {
+  'default-src': ["'self'"],
+  'script-src': ["'self'"],
+  'worker-src': ["'self'", 'blob:'],
+  'style-src': ["'self'", "'unsafe-inline'"],
+  'img-src': ["'self'", 'data:', 'blob:'],
+  'font-src': ["'self'", 'data:'],
+  'connect-src': ["'self'"],
+  'frame-ancestors': ["'none'"],
+  'upgrade-insecure-requests': null,
+};
+
+function describeApi(app: NestExpressApplication): void {
+  const description = new DocumentBuilder().setTitle('North Leaf').setVersion('1').setOpenAPIVersion('3.1.0').build();
+  SwaggerModule.setup('docs', app, SwaggerModule.createDocument(app, description, { standardSchemaConverter: jsonSchemaOf }), {
+    jsonDocumentUrl: 'docs/openapi.json',
+    useGlobalPrefix: true,
+  });
+}
+
+/** Joi speaks JSON Schema, but refuses the older target the describer asks for: give it one that it knows. */
+function jsonSchemaOf(schema: unknown, { schemaType }: { schemaType: 'input' | 'output' }): { schema: unknown } | undefined {
+  type Speaks = { '~standard'?: { jsonSchema?: Record<'input' | 'output', (options: { target: string }) => Record<string, unknown>> } };
+  const json = (schema as Speaks)['~standard']?.jsonSchema;
+  if (!json) return undefined;
+  const { $schema: _drop, ...described } = json[schemaType]({ target: 'draft-2020-12' });
+  return { schema: described };
+}
+
+function servePages(app: NestExpressApplication, webDist: string): void {
+  app.use(
+    express.static(webDist, {
+      index: false,
+      setHeaders: (res, path) => {
+        res.setHeader('Cache-Control', /[\\/]assets[\\/]/.test(path) ? 'public, max-age=31536000, immutable' : 'no-cache');
+      },
+    }),
+  );
+  // Any page address gives the application; never an API address or a file that is missing.
+  app.use((req: Request, res: Response, next: NextFunction) => {
+    if (!['GET', 'HEAD'].includes(req.method) || req.path.startsWith('/api') || /\.[a-z0-9]+$/i.test(req.path)) return next();
+    res.setHeader('Cache-Control', 'no-cache');
+    res.sendFile('index.html', { root: webDist });
+  });
+}

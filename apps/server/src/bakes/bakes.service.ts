@@ -1,0 +1,118 @@
+import { Injectable } from '@nestjs/common';
+import { In, type EntityManager } from 'typeorm';
+import { FormulasService } from '../formulas/formulas.service.js';
+import { ApiError } from '../platform/errors.js';
+import { KitchenScope } from '../platform/kitchen-scope.js';
+import { BakeEventEntity } from './bake-event.entity.js';
+import { BakeEntity } from './bake.entity.js';
+import type { Bake, BakeBody, BakeEvent, FormulaListItem } from '@north-leaf/contracts';
+
+@Injectable()
+export class BakesService {
+  constructor(
+    private readonly scope: KitchenScope,
+    private readonly formulas: FormulasService,
+  ) {}
+
+  /** Newest first. */
+  async list(formulaId?: string): Promise<Bake[]> {
+    const bakes = await (
+      await this.scope.table(BakeEntity)
+    ).find({ where: formulaId === undefined ? {} : { formulaId }, order: { number: 'DESC' } });
+    const events = await this.eventsOf(bakes.map(({ id }) => id));
+    return bakes.map((bake) => bakeOf(bake, events));
+  }
+
+  /** The formulas with how often each was baked and how it was liked. */
+  async listFormulas(): Promise<FormulaListItem[]> {
+    const [formulas, bakes] = await Promise.all([this.formulas.list(), this.list()]);
+    return formulas.map((formula) => {
+      const own = bakes.filter(({ formulaId }) => formulaId === formula.id);
+      const liked = own.flatMap(likedOf);
+      return { ...formula, bakes: own.length, liked: liked.length > 0 ? liked.reduce((sum, dots) => sum + dots, 0) / liked.length : null };
+    });
+  }
+
+  /** Stores header and events together; the same id again gives what is stored. */
+  async record(id: string, body: BakeBody): Promise<Bake> {
+    return this.scope.transaction(async (manager) => {
+      const bakes = await this.scope.table(BakeEntity, manager);
+      // One recording at a time counts the next number: without the lock two would take the same.
+      await manager.query('SELECT pg_advisory_xact_lock(hashtext($1))', [`bakes:${await this.scope.id()}`]);
+      const held = await bakes.findOne({ id });
+      if (!held) {
+        if (!(await this.formulas.hasVersion(body.formulaId, body.version, manager))) {
+          throw new ApiError('invalid', 'This formula has no such version.', [
+            { path: 'version', code: 'input', message: `there is no version ${body.version}` },
+          ]);
+        }
+        const { formulaId, version, factor, roomC, humidityShare } = body;
+        const [last] = await bakes.find({ order: { number: 'DESC' }, take: 1 });
+        const startedAt = new Date(body.events[0]?.at ?? Date.now());
+        await bakes.insert({ id, number: (last?.number ?? 0) + 1, formulaId, version, factor, roomC, humidityShare, startedAt });
+        await this.add(id, body.events, manager);
+      }
+      return this.one(id, manager);
+    });
+  }
+
+  /** Each event once, in any order; the answer lists what is stored. */
+  async addEvents(id: string, events: readonly BakeEvent[]): Promise<readonly BakeEvent[]> {
+    return this.scope.transaction(async (manager) => {
+      await this.one(id, manager);
+      await this.add(id, events, manager);
+      return (await this.one(id, manager)).events;
+    });
+  }
+
+  private async add(bakeId: string, events: readonly BakeEvent[], manager: EntityManager): Promise<void> {
+    const table = await this.scope.table(BakeEventEntity, manager);
+    const known = new Set((await table.find({ where: { id: In(events.map(({ id }) => id)) } })).map(({ id }) => id));
+    for (const { id, at, corrects, what } of events) {
+      if (known.has(id)) continue;
+      known.add(id);
+      await table.insert({ id, bakeId, at: new Date(at), corrects: corrects ?? null, what });
+    }
+  }
+
+  private async one(id: string, manager: EntityManager): Promise<Bake> {
+    const found = await (await this.scope.table(BakeEntity, manager)).findOne({ id });
+    if (!found) throw new ApiError('notFound', 'This bake is not here.');
+    return bakeOf(found, await this.eventsOf([id], manager));
+  }
+
+  private async eventsOf(bakeIds: readonly string[], manager?: EntityManager): Promise<BakeEventEntity[]> {
+    if (bakeIds.length === 0) return [];
+    return (await this.scope.table(BakeEventEntity, manager)).find({
+      where: { bakeId: In([...bakeIds]) },
+      order: { at: 'ASC', id: 'ASC' },
+    });
+  }
+}
+
+function bakeOf(
+  { id, number, formulaId, version, factor, roomC, humidityShare, startedAt }: BakeEntity,
+  events: readonly BakeEventEntity[],
+): Bake {
+  return {
+    id,
+    number,
+    formulaId,
+    version,
+    factor,
+    roomC,
+    humidityShare,
+    startedAt: startedAt.toISOString(),
+    events: events
+      .filter(({ bakeId }) => bakeId === id)
+      .map((event) => ({
+        id: event.id,
+        at: event.at.toISOString(),
+        ...(event.corrects === null ? {} : { corrects: event.corrects }),
+        what: event.what,
+      })),
+  };
+}
+
+const likedOf = ({ events }: Bake): number[] =>
+  events.flatMap(({ what }) => (what.kind === 'rated' && what.liked !== undefined ? [what.liked] : []));

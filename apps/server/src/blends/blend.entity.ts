@@ -1,0 +1,12 @@
+import { Column, Entity, PrimaryColumn } from 'typeorm';
+import type { Blend } from '@north-leaf/core';
+
+/** A library blend; a formula holds its own copy of one. */
+@Entity('blends')
+export class BlendEntity {
+  @PrimaryColumn('uuid') id: string;
+  @Column('uuid') kitchenId: string;
+  @Column({ type: 'varchar', length: 120 }) name: string;
+  @Column('integer') version: number;
+  @Column('jsonb') document: Blend;
+}

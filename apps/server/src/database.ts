@@ -1,0 +1,46 @@
+import 'reflect-metadata';
+import { DataSource, type DataSourceOptions } from 'typeorm';
+import { BakeEventEntity } from './bakes/bake-event.entity.js';
+import { BakeEntity } from './bakes/bake.entity.js';
+import { BlendEntity } from './blends/blend.entity.js';
+import { DraftEntity } from './formulas/draft.entity.js';
+import { FormulaVersionEntity } from './formulas/formula-version.entity.js';
+import { FormulaEntity } from './formulas/formula.entity.js';
+import { KitchenEntity } from './kitchen/kitchen.entity.js';
+import { FirstTables1700000000000 } from './migrations/1700000000000-first-tables.js';
+import { IngredientEntity } from './pantry/ingredient.entity.js';
+import { LotEntity } from './pantry/lot.entity.js';
+import { config } from './platform/config.js';
+
+/** Entities and migrations are named one by one: globs do not work in ES modules. */
+export function databaseOptions(url = config.databaseUrl): DataSourceOptions {
+  return {
+    type: 'postgres',
+    url,
+    synchronize: false,
+    logging: ['error'],
+    entities: [
+      KitchenEntity,
+      IngredientEntity,
+      LotEntity,
+      BlendEntity,
+      FormulaEntity,
+      DraftEntity,
+      FormulaVersionEntity,
+      BakeEntity,
+      BakeEventEntity,
+    ],
+    migrations: [FirstTables1700000000000],
+    uuidExtension: 'pgcrypto',
+    installExtensions: false,
+    applicationName: 'north-leaf',
+    extra: { max: 10, connectionTimeoutMillis: 5000 },
+  };
+}
+
+/** A database brought up to date. The caller closes it. */
+export async function openDatabase(url?: string): Promise<DataSource> {
+  const database = await new DataSource(databaseOptions(url)).initialize();
+  await database.runMigrations({ transaction: 'each' });
+  return database;
+}

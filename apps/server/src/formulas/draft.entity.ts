@@ -1,0 +1,14 @@
+import { Column, Entity, PrimaryColumn } from 'typeorm';
+import type { Typed } from '@north-leaf/contracts';
+import type { Formula } from '@north-leaf/core';
+
+@Entity('formula_drafts')
+export class DraftEntity {
+  @PrimaryColumn('uuid') formulaId: string;
+  @Column('uuid') kitchenId: string;
+  @Column({ type: 'integer', nullable: true }) basedOn: number | null;
+  @Column('integer') revision: number;
+  @Column('jsonb') formula: Formula;
+  @Column('jsonb') typed: Typed;
+  @Column('timestamptz') storedAt: Date;
+}

@@ -1,0 +1,209 @@
+import { Injectable } from '@nestjs/common';
+import { coreVersion, evaluate, families, problemsOf, stageNames, type Evaluation } from '@north-leaf/core';
+import { KitchenService } from '../kitchen/kitchen.service.js';
+import { PantryService } from '../pantry/pantry.service.js';
+import { ApiError } from '../platform/errors.js';
+import { KitchenScope } from '../platform/kitchen-scope.js';
+import { DraftEntity } from './draft.entity.js';
+import { FormulaVersionEntity } from './formula-version.entity.js';
+import { FormulaEntity } from './formula.entity.js';
+import type {
+  Draft,
+  DraftBody,
+  FormulaDetail,
+  FormulaListItem,
+  FormulaVersion,
+  SavedVersion,
+  StageStates,
+  VersionBody,
+  VersionHead,
+} from '@north-leaf/contracts';
+import type { EntityManager } from 'typeorm';
+
+/** A formula in the list, before its bakes are counted. */
+export type ListedFormula = Omit<FormulaListItem, 'bakes' | 'liked'>;
+
+@Injectable()
+export class FormulasService {
+  constructor(
+    private readonly scope: KitchenScope,
+    private readonly kitchen: KitchenService,
+    private readonly pantry: PantryService,
+  ) {}
+
+  async list(): Promise<ListedFormula[]> {
+    const formulas = await (await this.scope.table(FormulaEntity)).find({ order: { name: 'ASC' } });
+    if (formulas.length === 0) return [];
+    const [versions, drafts] = await Promise.all([
+      (await this.scope.table(FormulaVersionEntity)).find({
+        where: formulas.map(({ id, newestVersion }) => ({ formulaId: id, version: newestVersion })),
+      }),
+      (await this.scope.table(DraftEntity)).find({ select: { formulaId: true, storedAt: true } }),
+    ]);
+    return formulas.flatMap((formula) => {
+      const newest = versions.find(({ formulaId }) => formulaId === formula.id);
+      if (!newest) return [];
+      const draft = drafts.find(({ formulaId }) => formulaId === formula.id);
+      return [listed(formula, newest, draft?.storedAt ?? null)];
+    });
+  }
+
+  async detail(id: string): Promise<FormulaDetail> {
+    await this.one(id);
+    const [versions, draft] = await Promise.all([
+      (await this.scope.table(FormulaVersionEntity)).find({
+        where: { formulaId: id },
+        select: { id: true, version: true, basedOn: true, why: true, savedAt: true },
+        order: { version: 'ASC' },
+      }),
+      (await this.scope.table(DraftEntity)).findOne({ formulaId: id }),
+    ]);
+    return { id, versions: versions.map(headOf), draft: draft && draftOf(draft) };
+  }
+
+  async version(formulaId: string, version: number): Promise<FormulaVersion> {
+    const found = await (await this.scope.table(FormulaVersionEntity)).findOne({ formulaId, version });
+    if (!found) throw new ApiError('notFound', `This formula has no version ${version}.`);
+    const { coreVersion: by, formula, kitchen, pantry, evaluation, setAside } = found;
+    return { ...headOf(found), formulaId, coreVersion: by, formula, kitchen, pantry, evaluation, setAside };
+  }
+
+  /** Stored with the next revision; refused when another device stored a later one, so that both can be kept and compared. */
+  async storeDraft(formulaId: string, body: DraftBody): Promise<Draft> {
+    await this.one(formulaId);
+    return this.scope.transaction(async (manager) => {
+      const drafts = await this.scope.table(DraftEntity, manager);
+      const formulas = await this.scope.table(FormulaEntity, manager);
+      await formulas.findOneLocked({ id: formulaId });
+      const held = await drafts.findOne({ formulaId });
+      const { basedOn, formula, typed } = body;
+      const next = { basedOn, formula, typed, revision: body.revision + 1, storedAt: new Date() };
+      // The same content again is an answer that got lost, not a second device.
+      if (held && held.revision === body.revision + 1 && sameJson(held.formula, formula) && sameJson(held.typed, typed))
+        return draftOf(held);
+      if (held && held.revision !== body.revision) {
+        throw new ApiError(
+          'conflict',
+          'Another device stored a later draft of this formula. Yours is still here; compare before you choose.',
+        );
+      }
+      if (held) await drafts.update({ formulaId }, next);
+      else await drafts.insert({ formulaId, ...next });
+      return draftOf({ formulaId, ...next });
+    });
+  }
+
+  async discardDraft(formulaId: string): Promise<void> {
+    await (await this.scope.table(DraftEntity)).delete({ formulaId });
+  }
+
+  /**
+   * Works the formula out again and keeps input, everything read and the result together, never to be changed.
+   * The same id again gives the same answer; an older `basedOn` is stored beside the newest, never over it.
+   */
+  async saveVersion(formulaId: string, versionId: string, body: VersionBody): Promise<SavedVersion> {
+    await this.one(formulaId);
+    const again = await this.savedAlready(formulaId, versionId);
+    if (again) return again;
+    const [kitchen, pantry] = await Promise.all([this.kitchen.current(), this.pantry.for(body.formula)]);
+    const evaluation = evaluate(body.formula, kitchen, pantry);
+    const problems = problemsOf(evaluation).map(({ path, message }) => ({ path, code: 'input', message }));
+    if (problems.length > 0) throw new ApiError('invalid', `${problems[0]!.path}: ${problems[0]!.message}`, problems);
+    return this.scope.transaction(async (manager) => {
+      const formulas = await this.scope.table(FormulaEntity, manager);
+      const formula = await formulas.findOneLocked({ id: formulaId });
+      if (!formula) throw new ApiError('notFound', 'This formula is not here.');
+      const twin = await this.savedAlready(formulaId, versionId, manager);
+      if (twin) return twin;
+      const version = formula.newestVersion + 1;
+      const row = {
+        id: versionId,
+        formulaId,
+        version,
+        basedOn: body.basedOn,
+        why: body.why,
+        savedAt: new Date(),
+        coreVersion,
+        states: statesOf(evaluation),
+        formula: body.formula,
+        kitchen,
+        pantry,
+        evaluation,
+        setAside: body.setAside,
+      };
+      await (await this.scope.table(FormulaVersionEntity, manager)).insert(row);
+      await formulas.update({ id: formulaId }, { newestVersion: version, name: body.formula.name, family: body.formula.family });
+      await (await this.scope.table(DraftEntity, manager)).delete({ formulaId });
+      return { ...headOf(row), beside: body.basedOn !== null && body.basedOn < formula.newestVersion ? formula.newestVersion : null };
+    });
+  }
+
+  async hasVersion(formulaId: string, version: number, manager?: EntityManager): Promise<boolean> {
+    return (await (await this.scope.table(FormulaVersionEntity, manager)).count({ formulaId, version })) > 0;
+  }
+
+  private async one(id: string): Promise<FormulaEntity> {
+    const found = await (await this.scope.table(FormulaEntity)).findOne({ id });
+    if (!found) throw new ApiError('notFound', 'This formula is not here.');
+    return found;
+  }
+
+  private async savedAlready(formulaId: string, id: string, manager?: EntityManager): Promise<SavedVersion | null> {
+    const found = await (await this.scope.table(FormulaVersionEntity, manager)).findOne({ id, formulaId });
+    return found && { ...headOf(found), beside: null };
+  }
+}
+
+export function statesOf(evaluation: Evaluation): StageStates {
+  return Object.fromEntries(stageNames.map((name) => [name, evaluation[name].state])) as StageStates;
+}
+
+function listed(formula: FormulaEntity, newest: FormulaVersionEntity, draftStoredAt: Date | null): ListedFormula {
+  const { outlook, sheet } = newest.evaluation;
+  const cut = sheet.state === 'waiting' ? null : sheet.result;
+  return {
+    id: formula.id,
+    name: formula.name,
+    familyName: families[formula.family]?.name ?? formula.family,
+    blendName: newest.formula.blend.name,
+    version: formula.newestVersion,
+    states: newest.states,
+    outlook: outlook && { crisp: outlook.crisp.value, tender: outlook.tender.value, zone: outlook.zone },
+    pieces: cut && cut.pieces,
+    pieceG: cut && cut.pieceG,
+    draftStoredAt: draftStoredAt && draftStoredAt.toISOString(),
+  };
+}
+
+const headOf = ({
+  id,
+  version,
+  basedOn,
+  why,
+  savedAt,
+}: Pick<FormulaVersionEntity, 'id' | 'version' | 'basedOn' | 'why' | 'savedAt'>): VersionHead => ({
+  id,
+  version,
+  basedOn,
+  why,
+  savedAt: savedAt.toISOString(),
+});
+
+const draftOf = ({ formulaId, basedOn, revision, formula, typed, storedAt }: Omit<DraftEntity, 'kitchenId'>): Draft => ({
+  formulaId,
+  basedOn,
+  revision,
+  formula,
+  typed,
+  storedAt: storedAt.toISOString(),
+});
+
+const sameJson = (a: unknown, b: unknown) => canonical(a) === canonical(b);
+/** The database keeps no order of keys. */
+function canonical(value: unknown): string {
+  return JSON.stringify(value, (_key, held: unknown) =>
+    held !== null && typeof held === 'object' && !Array.isArray(held)
+      ? Object.fromEntries(Object.entries(held).sort(([a], [b]) => (a < b ? -1 : 1)))
+      : held,
+  );
+}

@@ -1,0 +1,176 @@
+import {
+  coreVersion,
+  demoCrackerV1,
+  demoCrackerV2,
+  demoKitchen,
+  demoLots,
+  evaluate,
+  publishedIngredients,
+  type Formula,
+} from '@north-leaf/core';
+import { BakeEventEntity } from './bakes/bake-event.entity.js';
+import { BakeEntity } from './bakes/bake.entity.js';
+import { BlendEntity } from './blends/blend.entity.js';
+import { FormulaVersionEntity } from './formulas/formula-version.entity.js';
+import { FormulaEntity } from './formulas/formula.entity.js';
+import { statesOf } from './formulas/formulas.service.js';
+import { KitchenEntity } from './kitchen/kitchen.entity.js';
+import { LotEntity } from './pantry/lot.entity.js';
+import type { Happened } from '@north-leaf/contracts';
+import type { DataSource, EntityManager } from 'typeorm';
+
+const FORMULA_ID = '3f3a2a52-8c0c-4b57-9c7e-1f6a5c0e7a11';
+const BLEND_ID = '7d0e4b6a-21b4-4d0b-8f0a-3c9b8a7f5e22';
+const kitchenId = demoKitchen.id;
+
+/** Puts the demo kitchen into an empty database, whole or not at all. */
+export async function seedDemo(database: DataSource): Promise<void> {
+  await database.transaction(async (manager) => {
+    if ((await manager.count(KitchenEntity)) > 0) return;
+    await manager.insert(KitchenEntity, { id: kitchenId, name: demoKitchen.name, document: demoKitchen as never });
+    for (const lot of demoLots)
+      await manager.insert(LotEntity, { kitchenId, id: lot.id, ingredientId: lot.ingredientId, document: lot as never });
+    await manager.insert(BlendEntity, {
+      id: BLEND_ID,
+      kitchenId,
+      name: demoCrackerV1.blend.name,
+      version: 1,
+      document: demoCrackerV1.blend as never,
+    });
+    await manager.insert(FormulaEntity, {
+      id: FORMULA_ID,
+      kitchenId,
+      name: demoCrackerV2.name,
+      family: demoCrackerV2.family,
+      newestVersion: 2,
+    });
+    await insertVersion(
+      manager,
+      1,
+      '5b1f0d3c-6a0e-4f7d-8f43-6a1f0c2d9b01',
+      demoCrackerV1,
+      null,
+      'First try, rolled by eye',
+      '2026-10-01T06:00:00Z',
+    );
+    await insertVersion(
+      manager,
+      2,
+      '5b1f0d3c-6a0e-4f7d-8f43-6a1f0c2d9b02',
+      demoCrackerV2,
+      1,
+      'Thinner with 2.4 mm bands, water 108 to 102 g, dry 8 to 5 min',
+      '2026-10-20T05:40:00Z',
+    );
+    for (const bake of demoBakes) await insertBake(manager, bake);
+  });
+}
+
+async function insertVersion(
+  manager: EntityManager,
+  version: number,
+  id: string,
+  formula: Formula,
+  basedOn: number | null,
+  why: string,
+  savedAt: string,
+): Promise<void> {
+  const ids = new Set([...formula.blend.rows, ...formula.rows].map(({ ingredientId }) => ingredientId));
+  const pantry = {
+    ingredients: Object.fromEntries(Object.entries(publishedIngredients()).filter(([ingredientId]) => ids.has(ingredientId))),
+    lots: Object.fromEntries(demoLots.filter(({ ingredientId }) => ids.has(ingredientId)).map((lot) => [lot.id, lot])),
+  };
+  const evaluation = evaluate(formula, demoKitchen, pantry);
+  await manager.insert(FormulaVersionEntity, {
+    id,
+    formulaId: FORMULA_ID,
+    kitchenId,
+    version,
+    basedOn,
+    why,
+    savedAt: new Date(savedAt),
+    coreVersion,
+    states: statesOf(evaluation),
+    formula: formula as never,
+    kitchen: demoKitchen as never,
+    pantry: pantry as never,
+    evaluation: evaluation as never,
+    setAside: [] as never,
+  });
+}
+
+type DemoBake = { number: number; version: number; day: string; roomC: number; humidityShare: number; what: readonly Happened[] };
+
+/** Invented: three bakes of the cracker on three mornings. */
+const demoBakes: readonly DemoBake[] = [
+  {
+    number: 1,
+    version: 1,
+    day: '2026-10-01',
+    roomC: 22.5,
+    humidityShare: 0.58,
+    what: [
+      { kind: 'weighed', rowKey: 'r1', addedG: 108 },
+      { kind: 'felt', word: 'tacky' },
+      { kind: 'measured', what: 'rawMm', value: 3.1 },
+      { kind: 'measured', what: 'bakeMin', value: 18 },
+      { kind: 'measured', what: 'rawG', value: 402 },
+      { kind: 'measured', what: 'bakedG', value: 283 },
+      { kind: 'measured', what: 'topTone', value: 3.5 },
+      { kind: 'rated', after: 'fresh', crisp: 4, tender: 3, liked: 3 },
+      { kind: 'noted', text: 'Middle ones bend after a week.' },
+    ],
+  },
+  {
+    number: 2,
+    version: 2,
+    day: '2026-10-20',
+    roomC: 23,
+    humidityShare: 0.6,
+    what: [
+      { kind: 'weighed', rowKey: 'r1', addedG: 102 },
+      { kind: 'felt', word: 'rollsClean' },
+      { kind: 'measured', what: 'rawMm', value: 2.4 },
+      { kind: 'measured', what: 'bakeMin', value: 15 },
+      { kind: 'measured', what: 'rawG', value: 405 },
+      { kind: 'measured', what: 'bakedG', value: 282 },
+      { kind: 'measured', what: 'topTone', value: 4 },
+      { kind: 'rated', after: 'fresh', crisp: 4, tender: 3, liked: 4 },
+    ],
+  },
+  {
+    number: 3,
+    version: 2,
+    day: '2026-11-12',
+    roomC: 23.5,
+    humidityShare: 0.61,
+    what: [
+      { kind: 'weighed', rowKey: 'r1', addedG: 100 },
+      { kind: 'felt', word: 'rollsClean' },
+      { kind: 'measured', what: 'rawMm', value: 2.4 },
+      { kind: 'measured', what: 'bakeMin', value: 16 },
+      { kind: 'measured', what: 'rawG', value: 404 },
+      { kind: 'measured', what: 'bakedG', value: 280 },
+      { kind: 'measured', what: 'topTone', value: 4.5 },
+      { kind: 'rated', after: 'fresh', crisp: 5, tender: 3, liked: 5 },
+      { kind: 'noted', text: 'The last two minutes decide it.' },
+    ],
+  },
+];
+
+async function insertBake(manager: EntityManager, { number, version, day, roomC, humidityShare, what }: DemoBake): Promise<void> {
+  const id = `c0ffee00-0000-4000-8000-00000000000${number}`;
+  const startedAt = new Date(`${day}T05:15:00Z`);
+  await manager.insert(BakeEntity, { id, kitchenId, number, formulaId: FORMULA_ID, version, factor: 1, roomC, humidityShare, startedAt });
+  for (const [i, one] of what.entries()) {
+    const eventId = `c0ffee00-0000-4000-80${String(number).padStart(2, '0')}-0000000000${String(i).padStart(2, '0')}`;
+    await manager.insert(BakeEventEntity, {
+      id: eventId,
+      kitchenId,
+      bakeId: id,
+      at: new Date(startedAt.getTime() + i * 300000),
+      corrects: null,
+      what: one as never,
+    });
+  }
+}

@@ -1,0 +1,151 @@
+import Joi from 'joi';
+import type { Evaluation, Formula, Kitchen, Pantry, StageName } from '@north-leaf/core';
+
+const text = (longest: number) => Joi.string().allow('').max(longest);
+const key = () => Joi.string().min(1).max(60);
+const number = () => Joi.number().unsafe();
+const list = (items: Joi.Schema, most: number) => Joi.array().items(items).max(most);
+
+const wait = Joi.object({ placeId: key(), min: number() });
+
+/** The shape of a formula, however wrong its numbers: what a draft may hold. */
+export const formulaSchema: Joi.ObjectSchema<Formula> = Joi.object<Formula, true>({
+  schema: Joi.number().valid(1) as Joi.NumberSchema<1>,
+  name: Joi.string().trim().min(1).max(120),
+  family: key(),
+  aim: Joi.object({ crisp: number(), tender: number() }).optional(),
+  blend: Joi.object({
+    name: text(120),
+    rows: list(
+      Joi.object({ key: key(), ingredientId: key(), share: number(), pinned: Joi.boolean().optional(), lotId: key().optional() }),
+      40,
+    ),
+    from: Joi.object({ blendId: key(), version: number() }).optional(),
+  }),
+  blendG: number(),
+  rows: list(
+    Joi.object({
+      key: key(),
+      ingredientId: key(),
+      amountG: number(),
+      use: Joi.valid('dough', 'topping', 'dust'),
+      entered: text(60).optional(),
+      pinned: Joi.boolean().optional(),
+      lotId: key().optional(),
+      fat: Joi.object({ state: Joi.valid('pieces', 'rubbed', 'creamed', 'melted'), pieceMm: number().optional() }).optional(),
+    }),
+    80,
+  ),
+  mix: list(Joi.object({ key: key(), does: text(300) }), 40),
+  doughAtC: number(),
+  restMin: number(),
+  holdBackShare: number(),
+  chill: Joi.object({
+    form: Joi.valid('slab', 'ball'),
+    thicknessMm: number(),
+    wrap: Joi.valid('none', 'film', 'paper', 'lid'),
+    targetC: number(),
+    waits: list(wait, 10),
+  }),
+  sheet: Joi.object({
+    parts: list(
+      Joi.object({
+        key: key(),
+        perPiece: number(),
+        thicknessMm: number(),
+        shape: Joi.object({ kind: Joi.valid('rectangle'), widthMm: number(), lengthMm: number() }),
+      }),
+      8,
+    ),
+    bandsMm: number().optional(),
+    trimMm: number(),
+    reroll: Joi.valid('no', 'once', 'tillGone'),
+    dockPitchMm: number().optional(),
+    lots: number(),
+    waits: list(wait, 10),
+  }),
+  bake: Joi.object({
+    ovenId: key(),
+    trayId: key(),
+    traysAtOnce: Joi.valid(1, 2),
+    layer: Joi.valid('none', 'paper', 'mat'),
+    steps: list(Joi.object({ name: text(60), wantC: number().allow(null), min: number() }), 10),
+    done: Joi.object({ moistureShare: number().optional(), tone: number().optional() }),
+  }),
+  keep: Joi.object({
+    cool: list(wait, 10),
+    pack: Joi.valid('openTray', 'paperBag', 'looseTin', 'tightTin', 'sealedPouch'),
+    piecesPerPack: number(),
+    sellWithinDays: number(),
+  }),
+}).required();
+
+/** What is typed but not yet a number, by the place in the formula it was typed for. */
+export type Typed = Readonly<Record<string, string>>;
+const typedSchema = Joi.object().pattern(Joi.string().max(200), Joi.string().allow('').max(200)).max(200);
+
+export type DraftBody = { readonly basedOn: number | null; readonly revision: number; readonly formula: Formula; readonly typed: Typed };
+/** `revision` is the one this draft was written on top of; 0 for the first. */
+export const draftBodySchema: Joi.ObjectSchema<DraftBody> = Joi.object<DraftBody, true>({
+  basedOn: Joi.number().integer().min(1).allow(null),
+  revision: Joi.number().integer().min(0),
+  formula: formulaSchema,
+  typed: typedSchema,
+}).required();
+
+export type SetAside = { readonly code: string; readonly reason: string };
+export type VersionBody = {
+  readonly basedOn: number | null;
+  readonly why: string;
+  readonly formula: Formula;
+  readonly setAside: readonly SetAside[];
+};
+export const versionBodySchema: Joi.ObjectSchema<VersionBody> = Joi.object<VersionBody, true>({
+  basedOn: Joi.number().integer().min(1).allow(null),
+  why: Joi.string().allow('').max(500),
+  formula: formulaSchema,
+  setAside: Joi.array()
+    .items(Joi.object({ code: Joi.string().max(60), reason: Joi.string().trim().min(1).max(300) }))
+    .max(50),
+}).required();
+
+export type Draft = DraftBody & { readonly formulaId: string; readonly storedAt: string };
+export type VersionHead = {
+  readonly id: string;
+  readonly version: number;
+  readonly basedOn: number | null;
+  readonly why: string;
+  readonly savedAt: string;
+};
+export type FormulaDetail = { readonly id: string; readonly versions: readonly VersionHead[]; readonly draft: Draft | null };
+export type FormulaVersion = VersionHead & {
+  readonly formulaId: string;
+  readonly coreVersion: string;
+  readonly formula: Formula;
+  readonly kitchen: Kitchen;
+  readonly pantry: Pantry;
+  readonly evaluation: Evaluation;
+  readonly setAside: readonly SetAside[];
+};
+/** `beside` names the newest version when this one began from an older one. */
+export type SavedVersion = VersionHead & { readonly beside: number | null };
+
+export type StageStates = Readonly<Record<StageName, 'good' | 'watch' | 'fix' | 'waiting'>>;
+export type FormulaListItem = {
+  readonly id: string;
+  readonly name: string;
+  readonly familyName: string;
+  readonly blendName: string;
+  readonly version: number;
+  readonly states: StageStates;
+  readonly outlook: {
+    readonly crisp: number;
+    readonly tender: number;
+    readonly zone: { readonly crisp: number; readonly tender: number; readonly halfWidth: number };
+  } | null;
+  readonly pieces: number | null;
+  readonly pieceG: number | null;
+  readonly bakes: number;
+  readonly liked: number | null;
+  readonly draftStoredAt: string | null;
+};
