@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import { bodyOf } from './check.js';
 import type { HandWord } from '@north-leaf/core';
 
 export const measuredWhats = [
@@ -94,14 +95,14 @@ export type BakeBody = {
   readonly events: readonly BakeEvent[];
 };
 /** A bake entered from paper: its header and what happened, stored together. */
-export const bakeBodySchema: Joi.ObjectSchema<BakeBody> = Joi.object<BakeBody, true>({
+export const bakeBodySchema: Joi.ObjectSchema<BakeBody> = bodyOf<BakeBody>({
   formulaId: Joi.string().guid(),
   version: Joi.number().integer().min(1),
   factor: Joi.number().greater(0).max(100),
   roomC: Joi.number().min(-10).max(60),
   humidityShare: Joi.number().min(0).max(1),
   events: Joi.array().items(event).max(500),
-}).required();
+});
 
 export type Bake = Omit<BakeBody, 'events'> & {
   readonly id: string;

@@ -1,4 +1,5 @@
-import type { Schema } from 'joi';
+import Joi from 'joi';
+import type { ArraySchema, NumberSchema, ObjectSchema, Schema, StringSchema } from 'joi';
 
 /** One thing wrong with a request: where (as in the formula: 'rows[2].amountG'), a code, and a sentence. */
 export type Problem = { readonly path: string; readonly code: string; readonly message: string };
@@ -47,3 +48,17 @@ export function check<T>(schema: Schema<T>, body: unknown): Checked<T> {
 export function dotted(path: readonly (string | number)[]): string {
   return path.reduce<string>((so, key) => (typeof key === 'number' ? `${so}[${key}]` : so === '' ? key : `${so}.${key}`), '');
 }
+
+/** A schema for every key of T, of its kind; the library's own strict form does not know readonly lists. */
+type SchemaKeys<T> = {
+  readonly [K in keyof T]-?: Exclude<T[K], undefined | null> extends readonly unknown[]
+    ? ArraySchema
+    : Exclude<T[K], undefined | null> extends string
+      ? StringSchema | Schema<T[K]>
+      : Exclude<T[K], undefined | null> extends number
+        ? NumberSchema | Schema<T[K]>
+        : Schema;
+};
+
+/** The schema of a body: no key of T may be missing, none added. The body itself is required. */
+export const bodyOf = <T>(keys: SchemaKeys<T>): ObjectSchema<T> => Joi.object<T>(keys as never).required();

@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import { bodyOf } from './check.js';
 import type { Evaluation, Formula, Kitchen, Pantry, StageName } from '@north-leaf/core';
 
 const text = (longest: number) => Joi.string().allow('').max(longest);
@@ -9,8 +10,8 @@ const list = (items: Joi.Schema, most: number) => Joi.array().items(items).max(m
 const wait = Joi.object({ placeId: key(), min: number() });
 
 /** The shape of a formula, however wrong its numbers: what a draft may hold. */
-export const formulaSchema: Joi.ObjectSchema<Formula> = Joi.object<Formula, true>({
-  schema: Joi.number().valid(1) as Joi.NumberSchema<1>,
+export const formulaSchema: Joi.ObjectSchema<Formula> = bodyOf<Formula>({
+  schema: Joi.number().valid(1),
   name: Joi.string().trim().min(1).max(120),
   family: key(),
   aim: Joi.object({ crisp: number(), tender: number() }).optional(),
@@ -78,7 +79,7 @@ export const formulaSchema: Joi.ObjectSchema<Formula> = Joi.object<Formula, true
     piecesPerPack: number(),
     sellWithinDays: number(),
   }),
-}).required();
+});
 
 /** What is typed but not yet a number, by the place in the formula it was typed for. */
 export type Typed = Readonly<Record<string, string>>;
@@ -86,12 +87,12 @@ const typedSchema = Joi.object().pattern(Joi.string().max(200), Joi.string().all
 
 export type DraftBody = { readonly basedOn: number | null; readonly revision: number; readonly formula: Formula; readonly typed: Typed };
 /** `revision` is the one this draft was written on top of; 0 for the first. */
-export const draftBodySchema: Joi.ObjectSchema<DraftBody> = Joi.object<DraftBody, true>({
+export const draftBodySchema: Joi.ObjectSchema<DraftBody> = bodyOf<DraftBody>({
   basedOn: Joi.number().integer().min(1).allow(null),
   revision: Joi.number().integer().min(0),
   formula: formulaSchema,
   typed: typedSchema,
-}).required();
+});
 
 export type SetAside = { readonly code: string; readonly reason: string };
 export type VersionBody = {
@@ -100,14 +101,14 @@ export type VersionBody = {
   readonly formula: Formula;
   readonly setAside: readonly SetAside[];
 };
-export const versionBodySchema: Joi.ObjectSchema<VersionBody> = Joi.object<VersionBody, true>({
+export const versionBodySchema: Joi.ObjectSchema<VersionBody> = bodyOf<VersionBody>({
   basedOn: Joi.number().integer().min(1).allow(null),
   why: Joi.string().allow('').max(500),
   formula: formulaSchema,
   setAside: Joi.array()
     .items(Joi.object({ code: Joi.string().max(60), reason: Joi.string().trim().min(1).max(300) }))
     .max(50),
-}).required();
+});
 
 export type Draft = DraftBody & { readonly formulaId: string; readonly storedAt: string };
 export type VersionHead = {

@@ -1,0 +1,40 @@
+import { useMemo } from 'react';
+import CssBaseline from '@mui/material/CssBaseline';
+import { ThemeProvider } from '@mui/material/styles';
+import { QueryClientProvider } from '@tanstack/react-query';
+import { createBrowserRouter, Navigate, RouterProvider } from 'react-router';
+import { ErrorPage } from './platform/error-page';
+import { usePreferences } from './platform/preferences';
+import { queryClient } from './platform/query-client';
+import { Shell } from './shell';
+import { northLeafTheme } from './ui/theme';
+
+/** Every page is its own piece of code, loaded when it is gone to. */
+const router = createBrowserRouter([
+  {
+    Component: Shell,
+    ErrorBoundary: ErrorPage,
+    HydrateFallback: () => null,
+    children: [
+      { path: '/', element: <Navigate to="/formulas" replace /> },
+      { path: '/formulas', lazy: async () => ({ Component: (await import('./features/formulas/formulas-page')).FormulasPage }) },
+      { path: '/formulas/:id/:stage?', lazy: async () => ({ Component: (await import('./features/formulas/formula-page')).FormulaPage }) },
+      { path: '/bakes', lazy: async () => ({ Component: (await import('./features/bakes/bakes-page')).BakesPage }) },
+      { path: '/bakes/new', lazy: async () => ({ Component: (await import('./features/bakes/record-page')).RecordPage }) },
+      { path: '*', element: <ErrorPage /> },
+    ],
+  },
+]);
+
+export function App() {
+  const face = usePreferences((state) => state.face);
+  const theme = useMemo(() => northLeafTheme(face), [face]);
+  return (
+    <ThemeProvider theme={theme}>
+      <CssBaseline />
+      <QueryClientProvider client={queryClient}>
+        <RouterProvider router={router} />
+      </QueryClientProvider>
+    </ThemeProvider>
+  );
+}

@@ -1,0 +1,62 @@
+import { queryOptions, useMutation, useQueryClient } from '@tanstack/react-query';
+import { outlookFromRating } from '@north-leaf/core';
+import type { Bake, BakeBody, Happened, MeasuredWhat } from '@north-leaf/contracts';
+import { ApiError, request } from '../../platform/http';
+
+export const bakeKeys = { all: ['bakes'] as const, of: (formulaId: string | undefined) => ['bakes', formulaId ?? 'all'] as const };
+
+export const bakesQuery = (formulaId?: string) =>
+  queryOptions({
+    queryKey: bakeKeys.of(formulaId),
+    queryFn: () => request<Bake[]>('GET', formulaId === undefined ? '/bakes' : `/bakes?formulaId=${formulaId}`),
+  });
+
+/** Sent again with the same id until the server answers. */
+export function useRecordBake() {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: ({ id, body }: { id: string; body: BakeBody }) => request<Bake>('PUT', `/bakes/${id}`, body),
+    retry: (_count, error) => error instanceof ApiError && error.mayRecover,
+    retryDelay: 1500,
+    onSuccess: async () => {
+      await Promise.all([
+        client.invalidateQueries({ queryKey: bakeKeys.all }),
+        client.invalidateQueries({ queryKey: ['formulas', 'list'] }),
+      ]);
+    },
+  });
+}
+
+/** The last measurement of a kind, corrections counted. */
+export function measured(bake: Bake, what: MeasuredWhat): number | undefined {
+  return last(bake, (one) => (one.kind === 'measured' && one.what === what ? one.value : undefined));
+}
+
+/** The last thing of a kind that was said of a bake; an event that corrects another stands for it. */
+export function last<T>(bake: Bake, of: (what: Happened) => T | undefined): T | undefined {
+  const corrected = new Set(bake.events.map(({ corrects }) => corrects));
+  return bake.events
+    .filter(({ id }) => !corrected.has(id))
+    .map(({ what }) => of(what))
+    .findLast((value) => value !== undefined);
+}
+
+/** Fresh ratings as points on the Outlook. */
+export function bakedPoints(bakes: readonly Bake[]): { number: number; version: number; crisp: number; tender: number }[] {
+  return bakes.flatMap((bake) => {
+    const rated = last(bake, (one) =>
+      one.kind === 'rated' && one.after === 'fresh' && one.crisp !== undefined && one.tender !== undefined
+        ? { crisp: one.crisp, tender: one.tender }
+        : undefined,
+    );
+    if (!rated) return [];
+    return [
+      {
+        number: bake.number,
+        version: bake.version,
+        crisp: outlookFromRating('crisp', rated.crisp),
+        tender: outlookFromRating('tender', rated.tender),
+      },
+    ];
+  });
+}

@@ -1,0 +1,106 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Skeleton from '@mui/material/Skeleton';
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import { useQuery } from '@tanstack/react-query';
+import type { Bake } from '@north-leaf/contracts';
+import { DateTime } from 'luxon';
+import { Link } from 'react-router';
+import { ErrorPage } from '../../platform/error-page';
+import { usePreferences } from '../../platform/preferences';
+import { Page } from '../../ui/page';
+import { showQuantity } from '../../ui/quantity';
+import { formulasQuery } from '../formulas/api';
+import { kitchenQuery } from '../kitchen/api';
+import { bakesQuery, last, measured } from './api';
+
+const dots = (n: number | undefined) => (n === undefined ? '–' : `${'●'.repeat(n)}${'○'.repeat(5 - n)}`);
+const feltWords = { sandy: 'sandy', cracks: 'cracks', rollsClean: 'rolls clean', tacky: 'tacky', sticks: 'sticks' };
+
+/** Every bake that was recorded, newest first. */
+export function BakesPage() {
+  const bakes = useQuery(bakesQuery());
+  const formulas = useQuery(formulasQuery);
+  const kitchen = useQuery(kitchenQuery);
+  if (bakes.isError) return <ErrorPage error={bakes.error} />;
+  const nameOf = (id: string) => formulas.data?.find((formula) => formula.id === id)?.name ?? 'formula';
+  const first = formulas.data?.[0];
+  return (
+    <Page
+      title="Bakes"
+      beside={bakes.data ? `${bakes.data.length} recorded` : ' '}
+      actions={
+        first && (
+          <Button component={Link} to={`/bakes/new?formula=${first.id}&version=${first.version}`} variant="contained">
+            Record a bake
+          </Button>
+        )
+      }
+    >
+      <Table size="small">
+        <TableHead>
+          <TableRow>
+            {['Bake', 'Formula', 'Water in', 'Felt', 'Rolled', 'Minutes', 'Weight lost', 'Tone', 'Crisp', 'Tender', 'Liked', 'Note'].map(
+              (name) => (
+                <TableCell key={name}>{name}</TableCell>
+              ),
+            )}
+          </TableRow>
+        </TableHead>
+        <TableBody>
+          {bakes.isPending && (
+            <TableRow>
+              <TableCell colSpan={12}>
+                <Skeleton height={120} />
+              </TableCell>
+            </TableRow>
+          )}
+          {bakes.data?.map((bake) => (
+            <BakeRow key={bake.id} bake={bake} name={nameOf(bake.formulaId)} zone={kitchen.data?.zone ?? 'UTC'} />
+          ))}
+        </TableBody>
+      </Table>
+      {bakes.data?.length === 0 && (
+        <Box sx={{ py: 8, textAlign: 'center' }}>What really happened belongs here: record your first bake.</Box>
+      )}
+    </Page>
+  );
+}
+
+function BakeRow({ bake, name, zone }: { bake: Bake; name: string; zone: string }) {
+  const units = usePreferences((state) => state.units);
+  const rating = last(bake, (one) => (one.kind === 'rated' && one.after === 'fresh' ? one : undefined));
+  const waterG = last(bake, (one) => (one.kind === 'weighed' && one.rowKey === 'r1' ? one.addedG : undefined));
+  const felt = last(bake, (one) => (one.kind === 'felt' ? feltWords[one.word] : undefined));
+  const [rawG, bakedG] = [measured(bake, 'rawG'), measured(bake, 'bakedG')];
+  const shown = (value: number | undefined, kind: 'mass' | 'length' | 'minutes') =>
+    value === undefined ? '–' : showQuantity(value, kind, units);
+  return (
+    <TableRow sx={{ height: 52 }}>
+      <TableCell component="th" scope="row">
+        <b>{bake.number}</b>
+        <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>{DateTime.fromISO(bake.startedAt, { zone }).toFormat('d LLL yyyy')}</Box>
+      </TableCell>
+      <TableCell>
+        <Link to={`/formulas/${bake.formulaId}/bake`} style={{ color: 'inherit' }}>
+          {name}
+        </Link>{' '}
+        v{bake.version}
+      </TableCell>
+      <TableCell>{shown(waterG, 'mass')}</TableCell>
+      <TableCell>{felt ?? '–'}</TableCell>
+      <TableCell>{shown(measured(bake, 'rawMm'), 'length')}</TableCell>
+      <TableCell>{shown(measured(bake, 'bakeMin'), 'minutes')}</TableCell>
+      <TableCell>{rawG && bakedG ? `${((1 - bakedG / rawG) * 100).toFixed(1)} %` : '–'}</TableCell>
+      <TableCell>{measured(bake, 'topTone')?.toFixed(1) ?? '–'}</TableCell>
+      <TableCell aria-label={`crisp ${rating?.crisp ?? 'not rated'}`}>{dots(rating?.crisp)}</TableCell>
+      <TableCell aria-label={`tender ${rating?.tender ?? 'not rated'}`}>{dots(rating?.tender)}</TableCell>
+      <TableCell aria-label={`liked ${rating?.liked ?? 'not rated'}`}>{dots(rating?.liked)}</TableCell>
+      <TableCell sx={{ maxWidth: 200, lineHeight: '17px' }}>{last(bake, (one) => (one.kind === 'noted' ? one.text : undefined))}</TableCell>
+    </TableRow>
+  );
+}

@@ -1,0 +1,290 @@
+import { useState } from 'react';
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Rating from '@mui/material/Rating';
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import TextField from '@mui/material/TextField';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import Typography from '@mui/material/Typography';
+import { useQuery } from '@tanstack/react-query';
+import { findingsOf, handWordOrder, wordsFor, type HandWord } from '@north-leaf/core';
+import type { FormulaVersion } from '@north-leaf/contracts';
+import { Controller, useForm } from 'react-hook-form';
+import { useNavigate, useSearchParams } from 'react-router';
+import { ApiError } from '../../platform/http';
+import { ErrorPage } from '../../platform/error-page';
+import { Leaf } from '../../ui/leaf';
+import { Page } from '../../ui/page';
+import { versionQuery } from '../formulas/api';
+import { kitchenQuery } from '../kitchen/api';
+import { useRecordBake } from './api';
+import { emptyRecord, eventsOf, fieldLimits, readNumber, type RecordForm } from './record-form';
+
+/** What really happened, entered afterwards: a plain form that stores events. */
+export function RecordPage() {
+  const [search] = useSearchParams();
+  const formulaId = search.get('formula') ?? '';
+  const version = useQuery(versionQuery(formulaId, Number(search.get('version') ?? 1)));
+  const kitchen = useQuery(kitchenQuery);
+  const error = version.error ?? kitchen.error;
+  if (error) return <ErrorPage error={error} />;
+  if (!version.data || !kitchen.data) return <Page title="Record a bake">Loading</Page>;
+  return <Form version={version.data} roomC={kitchen.data.roomC} humidityShare={kitchen.data.humidityShare} />;
+}
+
+const words: Record<HandWord, string> = { sandy: 'Sandy', cracks: 'Cracks', rollsClean: 'Rolls clean', tacky: 'Tacky', sticks: 'Sticks' };
+
+function Form({ version, roomC, humidityShare }: { version: FormulaVersion; roomC: number; humidityShare: number }) {
+  const navigate = useNavigate();
+  const record = useRecordBake();
+  // One id for this page: pressed twice or sent again after a cut, it is still one bake.
+  const [id] = useState(() => crypto.randomUUID());
+  const { formula, evaluation, pantry } = version;
+  const unsafe = findingsOf(evaluation).filter((finding) => finding.unsafe);
+  const { register, control, handleSubmit, formState, setError } = useForm<RecordForm>({ defaultValues: emptyRecord });
+  const { errors } = formState;
+  const bake = evaluation.bake.state === 'waiting' ? null : evaluation.bake.result;
+  const planned = {
+    rawMm: formula.sheet.parts[0]?.thicknessMm.toFixed(1),
+    bakeMin: bake?.totalMin.toFixed(1),
+    bakedMm: bake?.end.thicknessMm.toFixed(1),
+    lost: bake && `${(bake.end.lossShare * 100).toFixed(1)} %`,
+    tone: bake?.end.topTone.toFixed(1),
+  };
+
+  const submit = handleSubmit((form) => {
+    const events = eventsOf(
+      form,
+      formula,
+      unsafe.map(({ code }) => code),
+      () => crypto.randomUUID(),
+      new Date(),
+    );
+    if (events.length === 0)
+      return setError('root', { message: 'Nothing is filled in yet: enter at least one weight, measure, rating or note.' });
+    record.mutate(
+      {
+        id,
+        body: {
+          formulaId: version.formulaId,
+          version: version.version,
+          factor: 1,
+          roomC: readNumber(form.roomC) ?? roomC,
+          humidityShare,
+          events,
+        },
+      },
+      {
+        onSuccess: () => void navigate(`/formulas/${version.formulaId}/bake`),
+        onError: (error) => setError('root', { message: error.message }),
+      },
+    );
+  });
+
+  const field = (name: keyof typeof fieldLimits, label: string, unit: string, plan?: string | null) => {
+    const [low, high] = fieldLimits[name];
+    return (
+      <Box sx={{ display: 'grid', gridTemplateColumns: '150px 130px 1fr', gap: 3, alignItems: 'center', minHeight: 44 }}>
+        <label htmlFor={name}>{label}</label>
+        <TextField
+          id={name}
+          size="small"
+          error={errors[name] !== undefined}
+          slotProps={{
+            htmlInput: { inputMode: 'decimal', autoComplete: 'off', 'aria-describedby': `${name}-why`, style: { textAlign: 'right' } },
+          }}
+          {...register(name, {
+            validate: (text: string) => {
+              if (text.trim() === '') return true;
+              const value = readNumber(text);
+              if (value === undefined) return `${label} must be a number, got “${text}”`;
+              return (value >= low && value <= high) || `${label} must be from ${low} to ${high} ${unit}`;
+            },
+          })}
+        />
+        <Box
+          id={`${name}-why`}
+          role={errors[name] ? 'alert' : undefined}
+          sx={{ fontSize: 13, color: errors[name] ? 'error.main' : 'text.secondary' }}
+        >
+          {errors[name]?.message ?? `${unit}${plan ? `, planned ${plan}` : ''}`}
+        </Box>
+      </Box>
+    );
+  };
+
+  const stars = (name: 'crisp' | 'tender' | 'liked', label: string) => (
+    <Box sx={{ display: 'grid', gridTemplateColumns: '150px 1fr', alignItems: 'center', minHeight: 40 }}>
+      <Box id={`${name}-label`}>{label}</Box>
+      <Controller
+        control={control}
+        name={name}
+        render={({ field: { value, onChange } }) => (
+          <Rating
+            name={name}
+            aria-labelledby={`${name}-label`}
+            value={value}
+            onChange={(_, next) => onChange(next)}
+            icon={<Dot full />}
+            emptyIcon={<Dot />}
+            getLabelText={(n) => `${label} ${n} of 5`}
+          />
+        )}
+      />
+    </Box>
+  );
+
+  return (
+    <Page title="Record a bake" beside={`${formula.name} v${version.version}`}>
+      <form noValidate onSubmit={(event) => void submit(event)}>
+        {unsafe.map((finding) => (
+          <Alert key={finding.code} severity="error" icon={<Leaf state="fix" />} sx={{ mb: 3 }}>
+            {wordsFor(finding).what}. {wordsFor(finding).change}
+          </Alert>
+        ))}
+        {unsafe.length > 0 && (
+          <TextField
+            fullWidth
+            label="Why it was baked all the same (needed, kept with the bake)"
+            error={errors.reason !== undefined}
+            helperText={errors.reason?.message}
+            {...register('reason', { validate: (text: string) => text.trim().length >= 3 || 'Give the reason in a few words' })}
+            sx={{ mb: 4 }}
+          />
+        )}
+        <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 8, '@media (max-width: 899px)': { gridTemplateColumns: '1fr' } }}>
+          <Box>
+            <Typography variant="h2">Weighed</Typography>
+            <Table size="small">
+              <TableHead>
+                <TableRow>
+                  <TableCell>Ingredient</TableCell>
+                  <TableCell align="right">Planned g</TableCell>
+                  <TableCell align="right">Went in, g</TableCell>
+                </TableRow>
+              </TableHead>
+              <TableBody>
+                {formula.rows.map((row) => {
+                  const name = pantry.ingredients[row.ingredientId]?.name ?? row.ingredientId;
+                  const wrong = errors.weighed?.[row.key];
+                  return (
+                    <TableRow key={row.key}>
+                      <TableCell component="th" scope="row">
+                        {name}
+                        {wrong && (
+                          <Box role="alert" sx={{ color: 'error.main', fontSize: 12.5 }}>
+                            {wrong.message}
+                          </Box>
+                        )}
+                      </TableCell>
+                      <TableCell align="right">{row.amountG.toFixed(1)}</TableCell>
+                      <TableCell align="right">
+                        <TextField
+                          size="small"
+                          error={wrong !== undefined}
+                          slotProps={{
+                            htmlInput: {
+                              'aria-label': `${name} weighed`,
+                              inputMode: 'decimal',
+                              autoComplete: 'off',
+                              style: { textAlign: 'right', width: 80 },
+                            },
+                          }}
+                          {...register(`weighed.${row.key}`, {
+                            validate: (text: string | undefined) => {
+                              if (!text || text.trim() === '') return true;
+                              const value = readNumber(text);
+                              if (value === undefined) return `must be a number, got “${text}”`;
+                              return (value >= 0 && value <= 100000) || 'must be from 0 to 100000 g';
+                            },
+                          })}
+                        />
+                      </TableCell>
+                    </TableRow>
+                  );
+                })}
+              </TableBody>
+            </Table>
+            <Typography variant="h2" sx={{ pt: 6, pb: 2 }}>
+              In the hand
+            </Typography>
+            <Controller
+              control={control}
+              name="felt"
+              render={({ field: { value, onChange } }) => (
+                <ToggleButtonGroup
+                  exclusive
+                  value={value}
+                  onChange={(_, next: HandWord | null) => onChange(next)}
+                  aria-label="Feel of the dough"
+                >
+                  {handWordOrder.map((word) => (
+                    <ToggleButton key={word} value={word}>
+                      {words[word]}
+                    </ToggleButton>
+                  ))}
+                </ToggleButtonGroup>
+              )}
+            />
+          </Box>
+          <Box>
+            <Typography variant="h2">Measured</Typography>
+            {field('rawMm', 'Rolled to', 'mm', planned.rawMm)}
+            {field('bakeMin', 'In the oven', 'min', planned.bakeMin)}
+            {field('rawG', 'Trays’ load before', 'g')}
+            {field('bakedG', 'Trays’ load after', 'g', planned.lost && `${planned.lost} less`)}
+            {field('topTone', 'Tone of the top', 'of 8', planned.tone)}
+            {field('roomC', 'Room', '°C')}
+            <Typography variant="h2" sx={{ pt: 4 }}>
+              Fresh, it was
+            </Typography>
+            {stars('crisp', 'Crisp')}
+            {stars('tender', 'Tender')}
+            {stars('liked', 'Liked')}
+            <TextField
+              label="Note"
+              multiline
+              minRows={2}
+              fullWidth
+              {...register('note', { maxLength: { value: 2000, message: 'at most 2000 letters' } })}
+              slotProps={{ htmlInput: { style: { textAlign: 'left' } } }}
+              sx={{ mt: 3 }}
+            />
+          </Box>
+        </Box>
+        {errors.root && (
+          <Alert severity="error" sx={{ mt: 3 }}>
+            {errors.root.message}
+          </Alert>
+        )}
+        {record.isPending && record.failureReason instanceof ApiError && (
+          <Alert severity="warning" sx={{ mt: 3 }}>
+            The server does not answer. Storing again as soon as it does; keep this page open.
+          </Alert>
+        )}
+        <Box sx={{ display: 'flex', gap: 3, pt: 5 }}>
+          <Button type="submit" variant="contained" disabled={record.isPending}>
+            {record.isPending ? 'Storing' : 'Store this bake'}
+          </Button>
+          <Button variant="outlined" onClick={() => void navigate(-1)}>
+            Leave it
+          </Button>
+        </Box>
+      </form>
+    </Page>
+  );
+}
+
+function Dot({ full = false }: { full?: boolean }) {
+  return (
+    <Box component="svg" viewBox="0 0 20 20" sx={{ width: 26, height: 26, color: 'primary.main' }}>
+      <circle cx="10" cy="10" r="7" fill={full ? 'currentColor' : 'none'} stroke="currentColor" strokeWidth="1.8" />
+    </Box>
+  );
+}

@@ -1,0 +1,40 @@
+import { queryOptions, useMutation, useQueryClient } from '@tanstack/react-query';
+import type { Draft, DraftBody, FormulaDetail, FormulaListItem, FormulaVersion, SavedVersion, VersionBody } from '@north-leaf/contracts';
+import { ApiError, request } from '../../platform/http';
+
+export const formulaKeys = {
+  all: ['formulas'] as const,
+  list: () => [...formulaKeys.all, 'list'] as const,
+  detail: (id: string) => [...formulaKeys.all, id] as const,
+  version: (id: string, version: number) => [...formulaKeys.all, id, 'version', version] as const,
+};
+
+export const formulasQuery = queryOptions({ queryKey: formulaKeys.list(), queryFn: () => request<FormulaListItem[]>('GET', '/formulas') });
+
+export const formulaQuery = (id: string) =>
+  queryOptions({ queryKey: formulaKeys.detail(id), queryFn: () => request<FormulaDetail>('GET', `/formulas/${id}`) });
+
+/** A version never changes: read once. */
+export const versionQuery = (id: string, version: number) =>
+  queryOptions({
+    queryKey: formulaKeys.version(id, version),
+    queryFn: () => request<FormulaVersion>('GET', `/formulas/${id}/versions/${version}`),
+    staleTime: Infinity,
+  });
+
+export const storeDraft = (id: string, body: DraftBody) => request<Draft>('PUT', `/formulas/${id}/draft`, body);
+export const discardDraft = (id: string) => request<void>('DELETE', `/formulas/${id}/draft`);
+
+export type SaveVersion = { readonly formulaId: string; readonly versionId: string; readonly body: VersionBody };
+
+/** Sent again with the same id until the server answers, so that a save cut short is neither lost nor doubled. */
+export function useSaveVersion() {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: ({ formulaId, versionId, body }: SaveVersion) =>
+      request<SavedVersion>('PUT', `/formulas/${formulaId}/versions/${versionId}`, body),
+    retry: (_count, error) => error instanceof ApiError && error.mayRecover,
+    retryDelay: 1500,
+    onSuccess: () => client.invalidateQueries({ queryKey: formulaKeys.all }),
+  });
+}

@@ -1,0 +1,53 @@
+import Box from '@mui/material/Box';
+import { findingsOf } from '@north-leaf/core';
+import { Leaf } from '../../../ui/leaf';
+import { useBoard } from './board';
+
+const allergenWords: Record<string, string> = {
+  milk: 'milk',
+  egg: 'egg',
+  eggs: 'egg',
+  sesame: 'sesame',
+  soy: 'soy',
+  soya: 'soy',
+  peanut: 'peanut',
+  sulphites: 'sulphites',
+  mustard: 'mustard',
+  celery: 'celery',
+  lupin: 'lupin',
+  fish: 'fish',
+  wheat: 'wheat',
+};
+const wordOf = (code: string) => {
+  const [, ...rest] = code.split('.');
+  const tail = rest.join('.').split(':').pop() ?? code;
+  return allergenWords[tail] ?? tail.replaceAll('_', ' ');
+};
+
+/** Gluten proof from the lots really chosen, and the allergens of everything in it. */
+export function AllergenLine() {
+  const { evaluation } = useBoard();
+  const dough = evaluation.dough.state === 'waiting' ? null : evaluation.dough.result;
+  const gluten = findingsOf(evaluation).filter(({ code }) => code.startsWith('gluten.'));
+  const words = (possible: boolean) => [
+    ...new Set((dough?.allergens ?? []).filter((one) => one.possible === possible).map(({ code }) => wordOf(code))),
+  ];
+  const certain = words(false);
+  const maybe = words(true).filter((word) => !certain.includes(word));
+  return (
+    <Box sx={{ display: 'grid', gap: 1, pt: 3, fontSize: 13, lineHeight: '17px' }}>
+      <Box sx={{ display: 'flex', gap: 2, alignItems: 'flex-start' }}>
+        <Leaf state={gluten.length > 0 ? 'fix' : dough ? 'good' : 'waiting'} size={16} />
+        {gluten.length > 0
+          ? gluten.map(({ measured }) => `Gluten: ${measured?.of ?? ''} not proven`).join('; ')
+          : dough
+            ? 'Gluten: all lots that need a report have one'
+            : 'Gluten: waiting'}
+      </Box>
+      <Box sx={{ color: 'text.secondary' }}>
+        {certain.length > 0 ? `Contains ${certain.join(', ')}.` : 'No listed allergen for certain.'}
+        {maybe.length > 0 && ` Depends on the maker: ${maybe.join(', ')}.`} The label in hand and local rules win.
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,465 @@
+import { useMemo, useState } from 'react';
+import AddIcon from '@mui/icons-material/Add';
+import CloseIcon from '@mui/icons-material/Close';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import IconButton from '@mui/material/IconButton';
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import Typography from '@mui/material/Typography';
+import { useTheme } from '@mui/material/styles';
+import type { Dash } from 'plotly.js';
+import { fahrenheitOf, type BakeResult } from '@north-leaf/core';
+import { Choice } from '../../../ui/choice';
+import { FieldRow } from '../../../ui/field-row';
+import { Plot } from '../../../ui/plot';
+import { showDuration } from '../../../ui/quantity';
+import { crustTones } from '../../../ui/theme';
+import { useDraft } from '../draft-store';
+import { stageQuestions } from '../stages';
+import { Fact } from './blend-board';
+import { Board, FormulaField, useBoard, useFormula, useSet, Waiting } from './board';
+
+export function BakeBoard() {
+  return (
+    <Board question={stageQuestions.bake} set={<BakeSettings />}>
+      <BakePicture />
+    </Board>
+  );
+}
+
+function BakeSettings() {
+  const formula = useFormula();
+  const { kitchen, evaluation } = useBoard();
+  const set = useSet();
+  const { edit } = useDraft.getState();
+  const result = evaluation.bake.state === 'waiting' ? null : evaluation.bake.result;
+  const { bake } = formula;
+  return (
+    <Box sx={{ display: 'grid', gap: 1 }}>
+      <FieldRow label={<Typography variant="h2">Oven</Typography>}>
+        <Choice
+          label="Oven"
+          value={bake.ovenId}
+          onChange={(ovenId) => set('/bake/ovenId', ovenId)}
+          options={kitchen.ovens.map(({ id, name, kind }) => ({ value: id, name: `${name}, ${kind}` }))}
+        />
+      </FieldRow>
+      <Box sx={{ fontSize: 13, color: 'text.secondary' }}>
+        {result &&
+          (result.ovenMeasured
+            ? 'Measured: the dial is set so that the air is as wanted.'
+            : 'Never measured: the dial is taken at its word.')}
+      </Box>
+      <Table size="small">
+        <TableHead>
+          <TableRow>
+            <TableCell>Step</TableCell>
+            <TableCell align="right">Want</TableCell>
+            <TableCell align="right">Dial</TableCell>
+            <TableCell align="right">For</TableCell>
+            <TableCell />
+          </TableRow>
+        </TableHead>
+        <TableBody>
+          {bake.steps.map((step, i) => {
+            const dialC = result?.steps[i]?.dialC;
+            return (
+              <TableRow key={i}>
+                <TableCell component="th" scope="row" sx={{ fontWeight: 650 }}>
+                  {step.name}
+                </TableCell>
+                <TableCell align="right">
+                  {step.wantC === null ? (
+                    'off'
+                  ) : (
+                    <FormulaField
+                      path={`/bake/steps/${i}/wantC`}
+                      label={`${step.name} want`}
+                      kind="temperature"
+                      grain={5}
+                      width={60}
+                      hideUnit
+                      digits={0}
+                    />
+                  )}
+                </TableCell>
+                <TableCell align="right" sx={{ whiteSpace: 'nowrap', lineHeight: '15px' }}>
+                  {dialC === null || dialC === undefined ? (
+                    '–'
+                  ) : (
+                    <>
+                      <b>{Math.round(dialC)} °C</b>
+                      <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>{Math.round(fahrenheitOf(dialC))} °F</Box>
+                    </>
+                  )}
+                </TableCell>
+                <TableCell align="right">
+                  <FormulaField path={`/bake/steps/${i}/min`} label={`${step.name} minutes`} kind="minutes" grain={0.5} width={52} />
+                </TableCell>
+                <TableCell sx={{ width: 30 }}>
+                  {bake.steps.length > 1 && (
+                    <IconButton
+                      size="small"
+                      aria-label={`Remove ${step.name}`}
+                      onClick={() => edit(`out:${Date.now()}`, (from) => [{ path: `/bake/steps/${i}`, from: from.bake.steps[i] as never }])}
+                    >
+                      <CloseIcon fontSize="inherit" />
+                    </IconButton>
+                  )}
+                </TableCell>
+              </TableRow>
+            );
+          })}
+        </TableBody>
+      </Table>
+      <Button
+        size="small"
+        startIcon={<AddIcon />}
+        sx={{ justifySelf: 'start', minHeight: 26 }}
+        onClick={() =>
+          edit(`add:${Date.now()}`, (from) => [
+            { path: `/bake/steps/${from.bake.steps.length}`, to: { name: 'Dry on', wantC: 130, min: 5 } },
+          ])
+        }
+      >
+        Add a step
+      </Button>
+      <FieldRow label="Tray">
+        <Choice
+          label="Tray"
+          value={bake.trayId}
+          onChange={(trayId) => set('/bake/trayId', trayId)}
+          options={kitchen.trays.map(({ id, name }) => ({ value: id, name }))}
+        />
+      </FieldRow>
+      <FieldRow label="At once">
+        <Choice
+          label="Trays at once"
+          value={bake.traysAtOnce}
+          onChange={(trays) => set('/bake/traysAtOnce', trays)}
+          options={[
+            { value: 1, name: '1 tray' },
+            { value: 2, name: '2 trays' },
+          ]}
+          width={110}
+        />
+      </FieldRow>
+      <FieldRow label="On the tray">
+        <Choice
+          label="Layer"
+          value={bake.layer}
+          onChange={(layer) => set('/bake/layer', layer)}
+          options={[
+            { value: 'none', name: 'nothing' },
+            { value: 'paper', name: 'paper' },
+            { value: 'mat', name: 'mat' },
+          ]}
+          width={110}
+        />
+      </FieldRow>
+      <FieldRow label="Done when moisture is">
+        <FormulaField path="/bake/done/moistureShare" label="Done at moisture" kind="percent" times={100} grain={0.5} />
+      </FieldRow>
+      <Box sx={{ fontSize: 12.5, color: 'text.secondary', pt: 2 }}>
+        Trays and steam burn: dry cloths, open the door away from you. Stop at golden: acrylamide rises with colour.
+      </Box>
+    </Box>
+  );
+}
+
+const causeWords: Record<string, string> = {
+  oven: 'oven',
+  thickness: 'thickness',
+  water: 'dough water',
+  start: 'start temperature',
+  heat: 'heat transfer',
+  browning: 'browning rate',
+};
+
+function BakePicture() {
+  const { evaluation } = useBoard();
+  const [temperatures, setTemperatures] = useState(false);
+  if (evaluation.bake.state === 'waiting') return <Waiting stage="bake" />;
+  const { result } = evaluation.bake;
+  const { done, end } = result;
+  const cause = result.spreadFrom[0];
+  return (
+    <Box sx={{ display: 'grid', gap: 2 }}>
+      <Box sx={{ fontSize: 13.5 }}>
+        {done ? (
+          <>
+            Dry and golden at <b>{showDuration(done.value)}</b> ± {Math.max(0.5, done.sd).toFixed(1)} min
+            {result.darkMin !== null && <>, too dark from {showDuration(result.darkMin)}</>}.{' '}
+            {cause && (
+              <Box component="span" sx={{ color: 'text.secondary' }}>
+                Most of the spread is {causeWords[cause.cause]}.
+              </Box>
+            )}
+          </>
+        ) : (
+          'Not dry and golden within an hour.'
+        )}
+      </Box>
+      <Slices result={result} />
+      <MoistureCurve result={result} />
+      <ToneStrip result={result} />
+      <Box>
+        <Button size="small" onClick={() => setTemperatures(!temperatures)} aria-expanded={temperatures} sx={{ minHeight: 26 }}>
+          {temperatures ? 'Hide temperatures' : 'Show temperatures'}
+        </Button>
+        {temperatures && <TemperatureCurve result={result} />}
+      </Box>
+      <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(4, 1fr)', gap: 2 }}>
+        <Fact
+          label={`moisture ± ${Math.max(0.1, result.endMoisture.sd * 100).toFixed(1)}`}
+          value={`${(end.moistureShare * 100).toFixed(1)} %`}
+        />
+        <Fact label="tone, top / base" value={`${end.topTone.toFixed(1)} / ${end.baseTone.toFixed(1)}`} />
+        <Fact label={`from ${result.curve.thicknessMm[0]!.toFixed(1)} mm`} value={`${end.thicknessMm.toFixed(1)} mm`} />
+        <Fact label="weight lost" value={`${(end.lossShare * 100).toFixed(1)} %`} />
+      </Box>
+    </Box>
+  );
+}
+
+/** The piece drawn at five moments: height and colour from the model, wetness as dots that fade out. */
+function Slices({ result }: { result: BakeResult }) {
+  const { palette } = useTheme();
+  const { curve, totalMin } = result;
+  const moments = [0, 0.25, 0.5, 0.75, 1].map((part) => part * totalMin);
+  const at = (series: readonly number[], min: number) =>
+    series[Math.min(series.length - 1, Math.round((min / curve.min[curve.min.length - 1]!) * (series.length - 1)))]!;
+  const wettest = curve.moistureShare[0]!;
+  const tallest = Math.max(...curve.thicknessMm);
+  return (
+    <svg
+      viewBox="0 0 470 74"
+      width="100%"
+      role="img"
+      aria-label={`The piece rises from ${curve.thicknessMm[0]!.toFixed(1)} to ${result.end.thicknessMm.toFixed(1)} mm and dries to ${(result.end.moistureShare * 100).toFixed(1)} percent`}
+    >
+      {moments.map((min, i) => {
+        const high = (at(curve.thicknessMm, min) / tallest) * 34;
+        const tone = crustTones[Math.min(7, Math.max(0, Math.round(at(curve.topTone, min) - 1)))]!;
+        const wet = at(curve.moistureShare, min) / wettest;
+        const x = 8 + i * 93;
+        return (
+          <g key={min}>
+            <rect x={x} y={44 - high} width="80" height={high} rx="4" fill={palette.leaf.doughPale} stroke={tone} strokeWidth="3" />
+            {Array.from({ length: Math.round(wet * 24) }, (_, n) => (
+              <circle
+                key={n}
+                cx={x + 8 + (n % 8) * 9}
+                cy={44 - high * (0.25 + 0.25 * Math.floor(n / 8))}
+                r="1.6"
+                fill={palette.make.water}
+                fillOpacity={0.35 + 0.65 * wet}
+              />
+            ))}
+            <text x={x + 40} y="60" textAnchor="middle" fontSize="12" fontWeight="650" fill={palette.text.primary}>
+              {showDuration(Math.round(min * 2) / 2)}
+            </text>
+            <text x={x + 40} y="73" textAnchor="middle" fontSize="11.5" fill={palette.text.secondary}>
+              {(at(curve.moistureShare, min) * 100).toFixed(1)} %
+            </text>
+          </g>
+        );
+      })}
+    </svg>
+  );
+}
+
+function MoistureCurve({ result }: { result: BakeResult }) {
+  const { palette } = useTheme();
+  const { data, layout, columns } = useMemo(() => {
+    const { curve, done, dryBelowShare, totalMin, endMoisture } = result;
+    const y = curve.moistureShare.map((share) => share * 100);
+    // The end's spread is carried along the curve in proportion to how fast it is drying there (a picture of it, not a second model).
+    const slope = y.map((value, i) => Math.abs(value - (y[i - 1] ?? value)));
+    const endIndex = Math.max(
+      1,
+      curve.min.findIndex((min) => min >= totalMin),
+    );
+    const perSlope = slope[endIndex]! > 1e-6 ? (endMoisture.sd * 100) / slope[endIndex]! : 0;
+    const spread = slope.map((s) => Math.min(2.5, Math.max(0.1, s * Math.min(perSlope, 20))));
+    const water = palette.info.main;
+    return {
+      data: [
+        {
+          x: [...curve.min, ...[...curve.min].reverse()],
+          y: [...y.map((v, i) => v + spread[i]!), ...y.map((v, i) => Math.max(0, v - spread[i]!)).reverse()],
+          fill: 'toself' as const,
+          fillcolor: `${water}26`,
+          line: { width: 0 },
+          mode: 'lines' as const,
+          hoverinfo: 'skip' as const,
+        },
+        { x: curve.min as number[], y, mode: 'lines' as const, name: 'moisture %', line: { color: water, width: 2.4 } },
+      ],
+      layout: {
+        margin: { t: 18, r: 12, b: 34, l: 40 },
+        xaxis: { title: { text: 'minutes from door shut', standoff: 4 }, range: [0, curve.min[curve.min.length - 1]!] },
+        yaxis: { ticksuffix: ' %', rangemode: 'tozero' as const },
+        shapes: [
+          ...(done
+            ? [
+                {
+                  type: 'rect' as const,
+                  yref: 'paper' as const,
+                  x0: done.value - done.sd,
+                  x1: done.value + done.sd,
+                  y0: 0,
+                  y1: 1,
+                  fillcolor: palette.leaf.firSoft,
+                  line: { width: 0 },
+                  layer: 'below' as const,
+                },
+              ]
+            : []),
+          {
+            type: 'line' as const,
+            xref: 'paper' as const,
+            x0: 0,
+            x1: 1,
+            y0: dryBelowShare * 100,
+            y1: dryBelowShare * 100,
+            line: { color: palette.primary.main, dash: 'dash' as const, width: 1.5 },
+          },
+          {
+            type: 'line' as const,
+            yref: 'paper' as const,
+            x0: totalMin,
+            x1: totalMin,
+            y0: 0,
+            y1: 1,
+            line: { color: palette.text.primary, dash: 'dot' as const, width: 1.5 },
+          },
+        ],
+        annotations: [
+          ...(done
+            ? [
+                {
+                  x: done.value,
+                  y: 1,
+                  yref: 'paper' as const,
+                  text: 'done',
+                  showarrow: false,
+                  yanchor: 'bottom' as const,
+                  font: { color: palette.primary.main },
+                },
+              ]
+            : []),
+          { x: totalMin, y: 0.86, yref: 'paper' as const, text: ' out', showarrow: false, xanchor: 'left' as const },
+          {
+            x: 0,
+            xref: 'paper' as const,
+            y: dryBelowShare * 100,
+            text: ` want ${(dryBelowShare * 100).toFixed(1)} %`,
+            showarrow: false,
+            xanchor: 'left' as const,
+            yanchor: 'bottom' as const,
+            font: { color: palette.primary.main },
+          },
+        ],
+      },
+      columns: [
+        { name: 'min', values: curve.min },
+        { name: 'moisture %', values: y },
+        { name: 'top tone', values: curve.topTone },
+        { name: 'mm', values: curve.thicknessMm },
+      ],
+    };
+  }, [result, palette]);
+  return (
+    <Plot
+      summary={`Moisture falls to ${(result.end.moistureShare * 100).toFixed(1)} percent at ${showDuration(result.totalMin)}.`}
+      data={data}
+      layout={layout}
+      height={200}
+      columns={columns}
+    />
+  );
+}
+
+/** Crust tone through the bake, in eight numbered steps. */
+function ToneStrip({ result }: { result: BakeResult }) {
+  const { curve } = result;
+  const steps = 16;
+  const row = (name: string, series: readonly number[]) => (
+    <Box sx={{ display: 'grid', gridTemplateColumns: '40px 1fr', alignItems: 'center' }}>
+      <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>{name}</Box>
+      <Box sx={{ display: 'flex', gap: '1.5px' }}>
+        {Array.from({ length: steps }, (_, i) => {
+          const tone = Math.round(series[Math.round(((i + 0.5) / steps) * (series.length - 1))]!);
+          return (
+            <Box
+              key={i}
+              sx={{
+                flex: 1,
+                height: 20,
+                bgcolor: crustTones[tone - 1],
+                color: tone > 4 ? '#FFFFFF' : '#14211E',
+                fontSize: 11.5,
+                textAlign: 'center',
+                lineHeight: '20px',
+              }}
+            >
+              {tone}
+            </Box>
+          );
+        })}
+      </Box>
+    </Box>
+  );
+  return (
+    <Box
+      role="img"
+      aria-label={`Tone of the top ${result.end.topTone.toFixed(1)} and of the base ${result.end.baseTone.toFixed(1)} at the end, of 8`}
+      sx={{ display: 'grid', gap: '3px' }}
+    >
+      {row('top', curve.topTone)}
+      {row('base', curve.baseTone)}
+    </Box>
+  );
+}
+
+function TemperatureCurve({ result }: { result: BakeResult }) {
+  const { palette } = useTheme();
+  const { data, layout, columns } = useMemo(() => {
+    const { curve } = result;
+    const line = (color: string, dash: Dash = 'solid') => ({ color, width: 2.2, dash });
+    const x = curve.min as number[];
+    return {
+      data: [
+        { x, y: curve.airC as number[], name: 'oven air', mode: 'lines' as const, line: line(palette.leaf.heat) },
+        { x, y: curve.topC as number[], name: 'surface', mode: 'lines' as const, line: line(palette.text.primary) },
+        { x, y: curve.middleC as number[], name: 'middle', mode: 'lines' as const, line: line(palette.text.secondary, 'dash') },
+      ],
+      layout: {
+        showlegend: true,
+        legend: { orientation: 'h' as const, y: 1.2 },
+        yaxis: { ticksuffix: ' °C' },
+        xaxis: { title: { text: 'minutes from door shut' } },
+      },
+      columns: [
+        { name: 'min', values: curve.min },
+        { name: 'air °C', values: curve.airC, digits: 0 },
+        { name: 'surface °C', values: curve.topC, digits: 0 },
+        { name: 'middle °C', values: curve.middleC, digits: 0 },
+      ],
+    };
+  }, [result, palette]);
+  return (
+    <Plot
+      summary="Temperatures of oven air, surface and middle through the bake."
+      data={data}
+      layout={layout}
+      height={200}
+      columns={columns}
+    />
+  );
+}

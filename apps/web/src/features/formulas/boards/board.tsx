@@ -1,0 +1,105 @@
+import { createContext, useContext, type ReactNode } from 'react';
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import { useTheme } from '@mui/material/styles';
+import { problemsOf, valueAt, type Evaluation, type Formula, type Kitchen, type Pantry, type QuantityKind } from '@north-leaf/core';
+import { QuantityField } from '../../../ui/quantity-field';
+import { setValue, useDraft } from '../draft-store';
+
+export type BoardContext = { readonly evaluation: Evaluation; readonly kitchen: Kitchen; readonly pantry: Pantry; readonly stale: boolean };
+const Context = createContext<BoardContext | null>(null);
+export const BoardProvider = Context.Provider;
+
+export function useBoard(): BoardContext {
+  const board = useContext(Context);
+  if (!board) throw new Error('a board is drawn outside its formula');
+  return board;
+}
+
+/** Left what is set, centre the picture that teaches. The heading is the board's one question. */
+export function Board({ question, set, children }: { question: string; set: ReactNode; children: ReactNode }) {
+  const { palette } = useTheme();
+  const { stale } = useBoard();
+  return (
+    <>
+      <Box sx={{ p: '12px 16px', borderRight: `1px solid ${palette.divider}`, minWidth: 0 }}>{set}</Box>
+      <Box
+        component="section"
+        aria-labelledby="question"
+        sx={{ p: '12px 16px', borderRight: `1px solid ${palette.divider}`, minWidth: 0, opacity: stale ? 0.75 : 1 }}
+      >
+        <Typography id="question" variant="h2" sx={{ height: 32, lineHeight: '32px' }}>
+          {question}
+        </Typography>
+        {children}
+      </Box>
+    </>
+  );
+}
+
+/** What a centre says while its stage cannot be worked out. */
+export function Waiting({ stage }: { stage: keyof Omit<Evaluation, 'outlook'> }) {
+  const { evaluation } = useBoard();
+  const problem = problemsOf(evaluation)[0];
+  const own = evaluation[stage].state === 'waiting' && (evaluation[stage] as { problem?: unknown }).problem !== undefined;
+  return (
+    <Box role="status" sx={{ py: 8, textAlign: 'center', color: 'text.secondary' }}>
+      {own ? 'This stage cannot be worked out yet.' : 'Waiting for an earlier stage.'}
+      <Box sx={{ color: 'error.main', fontWeight: 650, pt: 1 }}>{problem && `${plainPath(problem.path)}: ${problem.message}`}</Box>
+    </Box>
+  );
+}
+
+const plainPath = (path: string) => path.replace(/\[(\d+)\]/g, (_, n: string) => ` ${Number(n) + 1}`).replaceAll('.', ', ');
+
+/** The problem the core has with a place, by its path in the document. */
+export function useProblem(path: string): string | undefined {
+  const { evaluation, stale } = useBoard();
+  if (stale) return undefined;
+  return problemsOf(evaluation).find((problem) => pointerOf(problem.path) === path)?.message;
+}
+
+/** 'rows[2].amountG' as '/rows/2/amountG'. */
+export const pointerOf = (path: string): string => `/${path.replace(/\[(\d+)\]/g, '.$1').replaceAll('.', '/')}`;
+
+type FieldProps = {
+  readonly path: string;
+  readonly label: string;
+  readonly kind: QuantityKind;
+  /** Shown value over held value: 100 where a share is shown in percent. */ readonly times?: number;
+  readonly grain?: number;
+  readonly width?: number;
+  readonly hideUnit?: boolean;
+  readonly digits?: number;
+};
+
+/** One number of the formula, at its path: value, saved ghost, what is typed, and what the core has against it. */
+export function FormulaField({ path, label, kind, times = 1, ...rest }: FieldProps) {
+  const value = useDraft((state) => valueAt(state.formula, path) as number | undefined);
+  const was = useDraft((state) => valueAt(state.saved, path) as number | undefined);
+  const typed = useDraft((state) => state.typed[path]);
+  const { edit, type } = useDraft.getState();
+  const problem = useProblem(path);
+  if (value === undefined) return null;
+  return (
+    <QuantityField
+      label={label}
+      kind={kind}
+      value={value * times}
+      was={was === undefined ? undefined : was * times}
+      typed={typed}
+      problem={problem}
+      onTyped={(text) => type(path, text)}
+      onChange={(next, visit) => edit(`${path}:${visit}`, setValue(path, next / times))}
+      {...rest}
+    />
+  );
+}
+
+/** Sets one value of the formula as a step of its own. */
+export function useSet(): (path: string, to: Parameters<typeof setValue>[1]) => void {
+  const { edit } = useDraft.getState();
+  return (path, to) => edit(`${path}:${Date.now()}`, setValue(path, to));
+}
+
+export const useFormula = (): Formula => useDraft((state) => state.formula);

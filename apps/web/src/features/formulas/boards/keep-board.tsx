@@ -1,0 +1,203 @@
+import { useMemo } from 'react';
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import { useTheme } from '@mui/material/styles';
+import type { KeepResult } from '@north-leaf/core';
+import { usePreferences } from '../../../platform/preferences';
+import { Choice } from '../../../ui/choice';
+import { FieldRow } from '../../../ui/field-row';
+import { Plot } from '../../../ui/plot';
+import { showQuantity } from '../../../ui/quantity';
+import { stageQuestions } from '../stages';
+import { Fact } from './blend-board';
+import { Board, FormulaField, useBoard, useFormula, useSet, Waiting } from './board';
+import { Waits } from './waits';
+
+export function KeepBoard() {
+  return (
+    <Board question={stageQuestions.keep} set={<KeepSettings />}>
+      <KeepPicture />
+    </Board>
+  );
+}
+
+function KeepSettings() {
+  const formula = useFormula();
+  const { kitchen } = useBoard();
+  const set = useSet();
+  return (
+    <Box sx={{ display: 'grid', gap: 1 }}>
+      <Typography variant="h2" sx={{ height: 32 }}>
+        Cool and pack
+      </Typography>
+      <Waits path="/keep/cool" label="Cool" />
+      <FieldRow label="Pack">
+        <Choice
+          label="Pack"
+          value={formula.keep.pack}
+          onChange={(pack) => set('/keep/pack', pack)}
+          options={[
+            { value: 'openTray', name: 'open tray' },
+            { value: 'paperBag', name: 'paper bag' },
+            { value: 'looseTin', name: 'loose tin' },
+            { value: 'tightTin', name: 'tight tin' },
+            { value: 'sealedPouch', name: 'sealed pouch' },
+          ]}
+        />
+      </FieldRow>
+      <FieldRow label="Pieces a pack">
+        <PlainField path="/keep/piecesPerPack" label="Pieces a pack" />
+      </FieldRow>
+      <FieldRow label="Sell within">
+        <PlainField path="/keep/sellWithinDays" label="Sell within days" /> days
+      </FieldRow>
+      <Box sx={{ fontSize: 13, color: 'text.secondary', pt: 2 }}>
+        Room {kitchen.roomC.toFixed(1)} °C, air {Math.round(kitchen.humidityShare * 100)} % damp.
+      </Box>
+    </Box>
+  );
+}
+
+/** A plain count: read as a percent field without its unit. */
+function PlainField({ path, label }: { path: string; label: string }) {
+  return <FormulaField path={path} label={label} kind="percent" hideUnit digits={0} width={62} />;
+}
+
+const eating = { snaps: 'snaps', bends: 'bends', soft: 'is soft' };
+
+function KeepPicture() {
+  const { evaluation } = useBoard();
+  const units = usePreferences((state) => state.units);
+  const formula = useFormula();
+  if (evaluation.keep.state === 'waiting') return <Waiting stage="keep" />;
+  const { result } = evaluation.keep;
+  return (
+    <Box sx={{ display: 'grid', gap: 3 }}>
+      <Box sx={{ fontSize: 13.5 }}>
+        Packed today it <b>{eating[result.word]}</b>
+        {result.word === 'snaps' && (
+          <>
+            {' '}
+            for{' '}
+            <b>
+              {result.openEnded
+                ? 'over a year'
+                : `${Math.floor(result.crispDays.value)} ± ${Math.max(1, Math.round(result.crispDays.sd))} days`}
+            </b>
+          </>
+        )}
+        ; on an open tray {result.openTrayHours === null ? 'it stays crisp at this humidity' : `${result.openTrayHours.toFixed(0)} h`}.
+      </Box>
+      <UptakeCurve result={result} sellWithinDays={formula.keep.sellWithinDays} />
+      <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(4, 1fr)', gap: 2 }}>
+        <Fact label="water activity, day 0" value={result.waterActivity.toFixed(2)} />
+        <Fact label="soft above, moisture" value={`${(result.softAboveMoistureShare * 100).toFixed(1)} %`} />
+        <Fact label="when packed" value={showQuantity(result.packedAtC, 'temperature', units, 0)} />
+        <Fact label="each, baked" value={showQuantity(result.bakedPieceG, 'mass', units)} />
+      </Box>
+      <Box sx={{ fontSize: 13, color: 'text.secondary' }}>
+        Crispness is a forecast, not a shelf life: date it by your own tests and local rules. How tight your tin is, is a guess until one
+        was weighed over a week.
+      </Box>
+    </Box>
+  );
+}
+
+function UptakeCurve({ result, sellWithinDays }: { result: KeepResult; sellWithinDays: number }) {
+  const { palette } = useTheme();
+  const { data, layout, columns } = useMemo(() => {
+    const { days, activity, moistureShare } = result.curve;
+    const last = Math.max(days[days.length - 1]!, sellWithinDays * 1.1, 1);
+    return {
+      data: [
+        {
+          x: days as number[],
+          y: activity as number[],
+          mode: 'lines' as const,
+          name: 'water activity',
+          line: { color: palette.info.main, width: 2.4 },
+        },
+      ],
+      layout: {
+        xaxis: { title: { text: 'days in the pack' }, range: [0, last] },
+        yaxis: { range: [0, 0.7] },
+        shapes: [
+          {
+            type: 'rect' as const,
+            xref: 'paper' as const,
+            x0: 0,
+            x1: 1,
+            y0: 0,
+            y1: 0.4,
+            fillcolor: palette.leaf.firSoft,
+            line: { width: 0 },
+            layer: 'below' as const,
+          },
+          {
+            type: 'line' as const,
+            xref: 'paper' as const,
+            x0: 0,
+            x1: 1,
+            y0: 0.45,
+            y1: 0.45,
+            line: { color: palette.error.main, dash: 'dash' as const, width: 1.5 },
+          },
+          {
+            type: 'line' as const,
+            yref: 'paper' as const,
+            x0: sellWithinDays,
+            x1: sellWithinDays,
+            y0: 0,
+            y1: 1,
+            line: { color: palette.text.primary, dash: 'dot' as const, width: 1.5 },
+          },
+        ],
+        annotations: [
+          {
+            x: 0,
+            xref: 'paper' as const,
+            y: 0.45,
+            text: ' bends above',
+            showarrow: false,
+            xanchor: 'left' as const,
+            yanchor: 'bottom' as const,
+            font: { color: palette.error.main },
+          },
+          {
+            x: 0,
+            xref: 'paper' as const,
+            y: 0.39,
+            text: ' snaps',
+            showarrow: false,
+            xanchor: 'left' as const,
+            yanchor: 'top' as const,
+            font: { color: palette.primary.main },
+          },
+          {
+            x: sellWithinDays,
+            y: 0.98,
+            yref: 'paper' as const,
+            text: 'last sold ',
+            showarrow: false,
+            xanchor: 'right' as const,
+            yanchor: 'top' as const,
+          },
+        ],
+      },
+      columns: [
+        { name: 'days', values: days },
+        { name: 'activity', values: activity, digits: 2 },
+        { name: 'moisture %', values: moistureShare.map((share) => share * 100) },
+      ],
+    };
+  }, [result, sellWithinDays, palette]);
+  return (
+    <Plot
+      summary={`Water activity rises from ${result.waterActivity.toFixed(2)}; it bends above 0.45.`}
+      data={data}
+      layout={layout}
+      height={290}
+      columns={columns}
+    />
+  );
+}

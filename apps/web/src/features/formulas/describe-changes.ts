@@ -1,0 +1,75 @@
+import { valueAt, type Edit, type Formula, type Pantry } from '@north-leaf/core';
+
+const words: readonly [RegExp, string, string][] = [
+  [/^\/blendG$/, 'Blend', 'g'],
+  [/^\/doughAtC$/, 'Dough', '°C'],
+  [/^\/restMin$/, 'Rest', 'min'],
+  [/^\/holdBackShare$/, 'Hold back', '%'],
+  [/^\/chill\/thicknessMm$/, 'Slab', 'mm'],
+  [/^\/chill\/targetC$/, 'Chill target', '°C'],
+  [/^\/chill\/waits\/\d+\/min$/, 'Chill', 'min'],
+  [/^\/sheet\/parts\/\d+\/thicknessMm$/, 'Thickness', 'mm'],
+  [/^\/sheet\/parts\/\d+\/shape\/widthMm$/, 'Piece width', 'mm'],
+  [/^\/sheet\/parts\/\d+\/shape\/lengthMm$/, 'Piece length', 'mm'],
+  [/^\/sheet\/bandsMm$/, 'Guide bands', 'mm'],
+  [/^\/sheet\/trimMm$/, 'Trim', 'mm'],
+  [/^\/sheet\/reroll$/, 'Roll trim again', ''],
+  [/^\/sheet\/lots$/, 'Sheets', ''],
+  [/^\/bake\/done\/moistureShare$/, 'Done at moisture', '%'],
+  [/^\/keep\/sellWithinDays$/, 'Sell within', 'days'],
+  [/^\/keep\/piecesPerPack$/, 'Pieces a pack', ''],
+  [/^\/keep\/cool\/\d+\/min$/, 'Cool', 'min'],
+  [/^\/keep\/pack$/, 'Pack', ''],
+  [/^\/bake\/ovenId$/, 'Oven', ''],
+  [/^\/bake\/trayId$/, 'Tray', ''],
+  [/^\/bake\/layer$/, 'On the tray', ''],
+];
+
+/**
+ * A change in a baker's words: `Water 204 → 227 g`.
+ * `formula` is the one the edit starts from; it names rows and steps.
+ */
+export function describeEdit({ path, from, to }: Edit, formula: Formula, pantry: Pantry): string {
+  const nameOf = (ingredientId: unknown) =>
+    typeof ingredientId === 'string' ? (pantry.ingredients[ingredientId]?.name ?? ingredientId) : 'row';
+  const row = /^\/rows\/(\d+)(?:\/(\w+))?$/.exec(path);
+  if (row) {
+    if (row[2] === undefined) return addedOrRemoved(nameOf(idOf(to) ?? idOf(from)), from, to);
+    return old2new(nameOf(valueAt(formula, `/rows/${row[1]}/ingredientId`)), from, to, row[2] === 'amountG' ? 'g' : '');
+  }
+  const share = /^\/blend\/rows\/(\d+)(?:\/(\w+))?$/.exec(path);
+  if (share) {
+    if (share[2] === undefined) return addedOrRemoved(nameOf(idOf(to) ?? idOf(from)), from, to);
+    const name = nameOf(valueAt(formula, `/blend/rows/${share[1]}/ingredientId`));
+    return share[2] === 'share'
+      ? old2new(name, from, to, '%')
+      : `${name}: ${share[2] === 'pinned' ? (to ? 'pinned' : 'unpinned') : 'changed'}`;
+  }
+  const step = /^\/bake\/steps\/(\d+)\/(wantC|min)$/.exec(path);
+  if (step) {
+    const name = String(valueAt(formula, `/bake/steps/${step[1]}/name`) ?? 'Step');
+    return step[2] === 'min' ? old2new(name, from, to, 'min') : old2new(`${name} want`, from, to, '°C');
+  }
+  const known = words.find(([pattern]) => pattern.test(path));
+  if (known) return old2new(known[1], from, to, known[2]);
+  return path.slice(1).replaceAll('/', ' ');
+}
+
+/** Several changes in one line, for the "why" of a version. */
+export function describeEdits(edits: readonly Edit[], formula: Formula, pantry: Pantry, most = 4): string {
+  const said = edits.slice(0, most).map((edit) => describeEdit(edit, formula, pantry));
+  const more = edits.length - said.length;
+  return said.join(', ') + (more > 0 ? ` and ${more} more` : '');
+}
+
+function old2new(name: string, from: unknown, to: unknown, unit: string): string {
+  const show = (value: unknown) => {
+    if (typeof value === 'number') return String(Number((unit === '%' ? value * 100 : value).toFixed(1)));
+    return value === undefined ? 'none' : value === null ? 'off' : String(value);
+  };
+  return `${name} ${show(from)} → ${show(to)}${unit ? ` ${unit}` : ''}`;
+}
+
+const addedOrRemoved = (name: string, from: unknown, to: unknown) =>
+  to === undefined ? `${name} taken out` : from === undefined ? `${name} added` : `${name} changed`;
+const idOf = (value: unknown) => (value as { ingredientId?: unknown } | undefined)?.ingredientId;

@@ -1,0 +1,196 @@
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import { useTheme } from '@mui/material/styles';
+import type { Outlook } from '@north-leaf/core';
+
+export type BakedPoint = { readonly number: number; readonly version: number; readonly crisp: number; readonly tender: number };
+type Props = {
+  readonly outlook: Outlook | null;
+  readonly savedOutlook: Outlook | null;
+  readonly version: number;
+  readonly changed: boolean;
+  readonly baked: readonly BakedPoint[];
+  readonly stale: boolean;
+};
+
+const W = 240;
+const H = 172;
+const X0 = 26;
+const Y0 = 6;
+const x = (crisp: number) => X0 + (crisp / 10) * W;
+const y = (tender: number) => Y0 + H - (tender / 10) * H;
+/** 80 % of a normal spread in two directions lies within this many sd. */
+const SD80 = Math.sqrt(-2 * Math.log(0.2));
+const LEAF = 'M0-11C6-5 7 3 0 11-7 3-6-5 0-11Z';
+
+const termWords: Record<string, string> = {
+  fat: 'fat',
+  fatPieces: 'fat pieces',
+  water: 'water',
+  sugar: 'sugar',
+  eggWhite: 'egg white',
+  eggYolk: 'yolk',
+  xanthan: 'xanthan',
+  psyllium: 'husk',
+  protein: 'flour protein',
+  starch: 'starch',
+  fibre: 'fibre',
+  thickness: 'thickness',
+  gas: 'lift',
+  moisture: 'moisture left',
+  crispness: 'dryness',
+};
+
+/** Where it lands between soft and crisp, firm and tender: the draft with its spread, the saved version, the real bakes. */
+export function OutlookField({ outlook, savedOutlook, version, changed, baked, stale }: Props) {
+  const { palette } = useTheme();
+  return (
+    <Box
+      component="section"
+      aria-label="Outlook"
+      aria-busy={stale}
+      data-crisp={outlook?.crisp.value.toFixed(3)}
+      data-tender={outlook?.tender.value.toFixed(3)}
+    >
+      <Box sx={{ display: 'flex', alignItems: 'baseline', justifyContent: 'space-between', height: 32 }}>
+        <Typography variant="h2">Outlook</Typography>
+        <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>model, judgement sizes</Box>
+      </Box>
+      <svg viewBox={`0 0 ${W + X0 + 4} ${H + 28}`} width="100%" aria-hidden="true" style={{ opacity: stale ? 0.6 : 1 }}>
+        <rect x={X0} y={Y0} width={W} height={H} rx="6" fill={palette.leaf.well} stroke={palette.divider} />
+        {[2.5, 5, 7.5].map((at) => (
+          <g key={at} stroke={palette.divider}>
+            <line x1={x(at)} x2={x(at)} y1={Y0} y2={Y0 + H} />
+            <line x1={X0} x2={X0 + W} y1={y(at)} y2={y(at)} />
+          </g>
+        ))}
+        {outlook && <Zone outlook={outlook} />}
+        {baked.map((point) => (
+          <circle
+            key={point.number}
+            cx={x(point.crisp)}
+            cy={y(point.tender)}
+            r="4"
+            fill={palette.background.paper}
+            stroke={palette.text.primary}
+            strokeWidth="1.5"
+          >
+            <title>{`bake ${point.number}, v${point.version}`}</title>
+          </circle>
+        ))}
+        {changed && outlook && savedOutlook && (
+          <>
+            <line
+              x1={x(savedOutlook.crisp.value)}
+              y1={y(savedOutlook.tender.value)}
+              x2={x(outlook.crisp.value)}
+              y2={y(outlook.tender.value)}
+              stroke={palette.primary.main}
+              strokeDasharray="2 3"
+            />
+            <path
+              d={LEAF}
+              transform={`translate(${x(savedOutlook.crisp.value)} ${y(savedOutlook.tender.value)})`}
+              fill={palette.background.paper}
+              stroke={palette.primary.main}
+              strokeWidth="1.5"
+            />
+          </>
+        )}
+        {outlook && (
+          <>
+            <ellipse
+              cx={x(outlook.crisp.value)}
+              cy={y(outlook.tender.value)}
+              rx={(outlook.crisp.sd * SD80 * W) / 10}
+              ry={(outlook.tender.sd * SD80 * H) / 10}
+              fill={palette.primary.main}
+              fillOpacity="0.14"
+              stroke={palette.primary.main}
+              strokeWidth="1"
+              clipPath="inset(0)"
+            />
+            <path d={LEAF} transform={`translate(${x(outlook.crisp.value)} ${y(outlook.tender.value)})`} fill={palette.primary.main} />
+          </>
+        )}
+        <g fontSize="12" fontWeight="600" fill={palette.text.primary}>
+          <text x={X0} y={Y0 + H + 16}>
+            soft
+          </text>
+          <text x={X0 + W} y={Y0 + H + 16} textAnchor="end">
+            crisp
+          </text>
+          <text transform={`translate(16 ${Y0 + 38}) rotate(-90)`}>tender</text>
+          <text transform={`translate(16 ${Y0 + H}) rotate(-90)`}>firm</text>
+        </g>
+      </svg>
+      <Box sx={{ display: 'flex', gap: 4, fontSize: 12.5, color: 'text.secondary', justifyContent: 'center' }}>
+        <span>
+          <LeafKey filled /> {changed ? 'draft' : `v${version}`}
+        </span>
+        {changed && (
+          <span>
+            <LeafKey /> v{version}
+          </span>
+        )}
+        <span>○ {baked.length === 0 ? 'no bakes yet' : `baked (${baked.length})`}</span>
+      </Box>
+      <OutlookWords outlook={outlook} />
+    </Box>
+  );
+}
+
+function Zone({ outlook: { zone } }: { outlook: Outlook }) {
+  const { palette } = useTheme();
+  return (
+    <g>
+      <rect
+        x={x(zone.crisp - zone.halfWidth)}
+        y={y(zone.tender + zone.halfWidth)}
+        width={(2 * zone.halfWidth * W) / 10}
+        height={(2 * zone.halfWidth * H) / 10}
+        rx="10"
+        fill={palette.leaf.firSoft}
+        stroke={palette.primary.main}
+        strokeWidth="1.5"
+        strokeDasharray="5 4"
+      />
+      <text
+        x={x(zone.crisp)}
+        y={y(zone.tender + zone.halfWidth) - 5}
+        textAnchor="middle"
+        fontSize="12"
+        fontWeight="700"
+        fill={palette.primary.main}
+      >
+        Target
+      </text>
+    </g>
+  );
+}
+
+function OutlookWords({ outlook }: { outlook: Outlook | null }) {
+  if (!outlook) return <Box sx={{ fontSize: 13, py: 2 }}>Waiting: a stage above cannot be worked out yet.</Box>;
+  const most = outlook.terms.slice(0, 3).map(({ name, crisp, tender }) => {
+    const [axis, points] = Math.abs(crisp) > Math.abs(tender) ? (['crisp', crisp] as const) : (['tender', tender] as const);
+    return `${termWords[name] ?? name} ${points > 0 ? '+' : '−'}${Math.abs(points).toFixed(1)} ${axis}`;
+  });
+  return (
+    <Box sx={{ fontSize: 12.5, lineHeight: '17px', color: 'text.secondary', pt: 2 }}>
+      <Box component="span" sx={{ color: 'text.primary', fontWeight: 650 }} data-testid="outlook-words">
+        Crisp {outlook.crisp.value.toFixed(1)} ± {outlook.crisp.sd.toFixed(1)}, tender {outlook.tender.value.toFixed(1)} ±{' '}
+        {outlook.tender.sd.toFixed(1)} of 10.
+      </Box>{' '}
+      Moved most by {most.join(', ')}.
+    </Box>
+  );
+}
+
+function LeafKey({ filled = false }: { filled?: boolean }) {
+  const { palette } = useTheme();
+  return (
+    <svg width="10" height="14" viewBox="-8 -12 16 24" aria-hidden="true">
+      <path d={LEAF} fill={filled ? palette.primary.main : 'none'} stroke={palette.primary.main} strokeWidth="1.8" />
+    </svg>
+  );
+}

@@ -1,0 +1,144 @@
+import { useEffect, useRef, useState } from 'react';
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Popover from '@mui/material/Popover';
+import Snackbar from '@mui/material/Snackbar';
+import TextField from '@mui/material/TextField';
+import { useTheme } from '@mui/material/styles';
+import { problemsOf, type Edit, type Evaluation, type Pantry } from '@north-leaf/core';
+import type { FormulaDetail, FormulaVersion } from '@north-leaf/contracts';
+import { ApiError } from '../../platform/http';
+import { useSaveVersion } from './api';
+import { describeEdits } from './describe-changes';
+import { forgetDraft } from './draft-keeping';
+import { useDraft } from './draft-store';
+
+type Props = {
+  readonly detail: FormulaDetail;
+  readonly saved: FormulaVersion;
+  readonly changes: readonly Edit[];
+  readonly pantry: Pantry;
+  readonly evaluation: Evaluation | null;
+  /** Fields holding what cannot be read. */ readonly unread: number;
+};
+
+/** Makes the draft the next version, with a one-line why made from its changes. Safe to press twice and across a server that dies. */
+export function SaveVersionButton({ detail, saved, changes, pantry, evaluation, unread }: Props) {
+  const { palette } = useTheme();
+  const button = useRef<HTMLButtonElement>(null);
+  const [open, setOpen] = useState(false);
+  const [why, setWhy] = useState('');
+  const [said, setSaid] = useState<string | null>(null);
+  const save = useSaveVersion();
+  const next = detail.versions[detail.versions.length - 1]!.version + 1;
+  const problem = evaluation && problemsOf(evaluation)[0];
+  const reason =
+    unread > 0
+      ? 'a field holds what cannot be read as a number'
+      : problem
+        ? `${problem.path} ${problem.message}`
+        : changes.length === 0
+          ? 'nothing has changed'
+          : null;
+
+  const ask = () => {
+    if (save.isPending) return;
+    if (reason) return setSaid(`Not saved: ${reason}.`);
+    save.reset();
+    setWhy(describeEdits(changes, saved.formula, pantry));
+    setOpen(true);
+  };
+  const askNow = useRef(ask);
+  useEffect(() => {
+    askNow.current = ask;
+  });
+  useEffect(() => {
+    const press = (event: KeyboardEvent) => {
+      if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 's') return;
+      event.preventDefault();
+      askNow.current();
+    };
+    window.addEventListener('keydown', press);
+    return () => window.removeEventListener('keydown', press);
+  }, []);
+
+  const send = () => {
+    const { formula, basedOn } = useDraft.getState();
+    save.mutate(
+      { formulaId: detail.id, versionId: crypto.randomUUID(), body: { basedOn, why, formula, setAside: [] } },
+      {
+        onSuccess: async (version) => {
+          await forgetDraft(detail.id);
+          setOpen(false);
+          setSaid(
+            version.beside === null
+              ? `Saved as v${version.version}.`
+              : `Saved as v${version.version}, beside v${version.beside} that was saved meanwhile.`,
+          );
+        },
+      },
+    );
+  };
+
+  const recovering = save.failureReason instanceof ApiError && save.failureReason.mayRecover && save.isPending;
+  return (
+    <>
+      <Button ref={button} variant="contained" onClick={ask} aria-disabled={reason !== null} sx={reason ? { opacity: 0.75 } : {}}>
+        Save as v{next}
+        <Box
+          component="span"
+          sx={{
+            ml: 2,
+            px: 1.5,
+            borderRadius: '5px',
+            border: `1px solid ${palette.primary.contrastText}`,
+            fontSize: 12,
+            lineHeight: '18px',
+          }}
+        >
+          Ctrl S
+        </Box>
+      </Button>
+      <Popover
+        open={open}
+        anchorEl={button.current}
+        onClose={() => !save.isPending && setOpen(false)}
+        anchorOrigin={{ vertical: 'bottom', horizontal: 'right' }}
+        transformOrigin={{ vertical: 'top', horizontal: 'right' }}
+      >
+        <Box
+          component="form"
+          onSubmit={(event) => {
+            event.preventDefault();
+            send();
+          }}
+          sx={{ p: 4, width: 420, display: 'grid', gap: 3 }}
+        >
+          <TextField
+            autoFocus
+            label="Why"
+            value={why}
+            onChange={(event) => setWhy(event.target.value.slice(0, 500))}
+            multiline
+            maxRows={4}
+            onKeyDown={(event) => event.key === 'Enter' && !event.shiftKey && (event.preventDefault(), send())}
+            slotProps={{ htmlInput: { style: { textAlign: 'left', height: 'auto' } } }}
+          />
+          {save.isError && <Alert severity="error">{save.error.message}</Alert>}
+          {recovering && <Alert severity="warning">The server does not answer. Saving again as soon as it does; nothing is lost.</Alert>}
+          <Button type="submit" variant="contained" disabled={save.isPending}>
+            {save.isPending ? 'Saving' : `Save v${next}`}
+          </Button>
+        </Box>
+      </Popover>
+      <Snackbar
+        open={said !== null}
+        autoHideDuration={6000}
+        onClose={() => setSaid(null)}
+        message={said}
+        anchorOrigin={{ vertical: 'bottom', horizontal: 'center' }}
+      />
+    </>
+  );
+}

@@ -1,0 +1,44 @@
+import type { ApiErrorBody, ApiErrorCode, Problem } from '@north-leaf/contracts';
+
+/** Everything that can go wrong between the page and the server. `offline`: no answer came at all. */
+export class ApiError extends Error {
+  constructor(
+    readonly code: ApiErrorCode | 'offline',
+    message: string,
+    readonly problems: readonly Problem[] = [],
+  ) {
+    super(message);
+    this.name = 'ApiError';
+  }
+  /** Nothing is wrong with what was asked: worth asking again. */
+  get mayRecover(): boolean {
+    return this.code === 'offline' || this.code === 'unavailable' || this.code === 'tooMany';
+  }
+}
+
+export async function request<T>(method: 'GET' | 'PUT' | 'POST' | 'DELETE', path: string, body?: unknown): Promise<T> {
+  let response: Response;
+  try {
+    response = await fetch(`/api${path}`, {
+      method,
+      ...(body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
+    });
+  } catch {
+    throw new ApiError('offline', 'The server does not answer. What you typed is safe on this device.');
+  }
+  if (response.status === 204) return undefined as T;
+  const text = await response.text();
+  if (response.ok) return JSON.parse(text) as T;
+  throw errorOf(text, response.status);
+}
+
+function errorOf(text: string, status: number): ApiError {
+  try {
+    const { code, message, problems } = JSON.parse(text) as ApiErrorBody;
+    return new ApiError(code, message, problems);
+  } catch {
+    return status >= 502
+      ? new ApiError('offline', 'The server does not answer.')
+      : new ApiError('internal', 'The server answered in a way that could not be read.');
+  }
+}

@@ -1,0 +1,103 @@
+import BakeryDining from '@mui/icons-material/BakeryDining';
+import Contrast from '@mui/icons-material/Contrast';
+import FormatListBulleted from '@mui/icons-material/FormatListBulleted';
+import Box from '@mui/material/Box';
+import ButtonBase from '@mui/material/ButtonBase';
+import { useTheme } from '@mui/material/styles';
+import type { ReactNode } from 'react';
+import { NavLink, Outlet } from 'react-router';
+import { usePreferences } from './platform/preferences';
+import { sizes } from './ui/theme';
+
+const places: readonly { readonly to: string; readonly name: string; readonly icon: ReactNode }[] = [
+  { to: '/formulas', name: 'Formulas', icon: <FormatListBulleted /> },
+  { to: '/bakes', name: 'Bakes', icon: <BakeryDining /> },
+];
+
+/** The rail of places and the page beside it. */
+export function Shell() {
+  const { palette } = useTheme();
+  const { face, setFace } = usePreferences();
+  const item = {
+    width: 64,
+    minHeight: 54,
+    flexDirection: 'column',
+    borderRadius: '10px',
+    fontSize: 12.5,
+    fontWeight: 600,
+    gap: '2px',
+    color: 'text.primary',
+    textDecoration: 'none',
+    display: 'flex',
+    alignItems: 'center',
+    justifyContent: 'center',
+    '&:hover': { bgcolor: palette.action.hover },
+    '&.active': {
+      bgcolor: palette.leaf.firSoft,
+      color: 'primary.main',
+      fontWeight: 700,
+      boxShadow: `inset 3px 0 0 ${palette.primary.main}`,
+    },
+  } as const;
+  return (
+    <Box sx={{ display: 'flex', minHeight: '100vh', '@media (max-width: 899px)': { flexDirection: 'column-reverse' } }}>
+      <Box
+        component="nav"
+        aria-label="Places"
+        sx={{
+          width: sizes.rail,
+          flex: 'none',
+          bgcolor: 'background.paper',
+          borderRight: `1px solid ${palette.divider}`,
+          display: 'flex',
+          flexDirection: 'column',
+          alignItems: 'center',
+          py: 3,
+          gap: 1.5,
+          position: 'sticky',
+          top: 0,
+          height: '100vh',
+          '@media (max-width: 899px)': {
+            width: '100%',
+            height: 64,
+            flexDirection: 'row',
+            py: 1,
+            top: 'auto',
+            bottom: 0,
+            zIndex: 2,
+            justifyContent: 'space-around',
+          },
+        }}
+      >
+        <Mark colour={palette.primary.main} />
+        {places.map(({ to, name, icon }) => (
+          <Box key={to} component={NavLink} to={to} sx={item}>
+            {icon}
+            {name}
+          </Box>
+        ))}
+        <Box sx={{ flex: 1, '@media (max-width: 899px)': { display: 'none' } }} />
+        <ButtonBase onClick={() => setFace(face === 'light' ? 'early' : 'light')} aria-pressed={face === 'early'} sx={item}>
+          <Contrast />
+          Early
+        </ButtonBase>
+      </Box>
+      <Box sx={{ flex: 1, minWidth: 0 }}>
+        <Outlet />
+      </Box>
+    </Box>
+  );
+}
+
+function Mark({ colour }: { colour: string }) {
+  return (
+    <svg viewBox="0 0 32 44" width="26" height="36" role="img" aria-label="North Leaf" style={{ marginBottom: 12 }}>
+      <g fill={colour}>
+        <path d="M16 1 24 11a24 24 0 0 0-16 0z" />
+        <path d="M6 14a25 25 0 0 1 20 0l2 6a28 28 0 0 0-24 0z" />
+        <path d="M4 23a28 28 0 0 1 24 0l-1 6a26 26 0 0 0-22 0z" />
+        <path d="M6 32a25 25 0 0 1 20 0L16 43z" />
+      </g>
+    </svg>
+  );
+}

@@ -1,0 +1,100 @@
+import { useEffect, useId, useRef, useState } from 'react';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { useTheme } from '@mui/material/styles';
+import type PlotlyType from 'plotly.js';
+
+type Props = {
+  /** One sentence that says what the picture shows. */ readonly summary: string;
+  readonly data: readonly Partial<PlotlyType.PlotData>[];
+  readonly layout: Partial<PlotlyType.Layout>;
+  readonly height: number;
+  /** The same numbers, for who cannot see the picture. */ readonly columns: readonly {
+    readonly name: string;
+    readonly values: readonly number[];
+    readonly digits?: number;
+  }[];
+};
+
+/** A curve chart: loaded only when one is shown, drawn in the theme's type and colours, with its numbers behind a button. */
+export function Plot({ summary, data, layout, height, columns }: Props) {
+  const { palette, typography } = useTheme();
+  const box = useRef<HTMLDivElement>(null);
+  const [numbers, setNumbers] = useState(false);
+  const tableId = useId();
+  useEffect(() => {
+    let gone = false;
+    void import('./plotly').then(({ Plotly }) => {
+      if (gone || !box.current) return;
+      const axis = {
+        gridcolor: palette.divider,
+        linecolor: palette.leaf.edge,
+        zeroline: false,
+        tickfont: { size: 12 },
+        fixedrange: true,
+        automargin: true,
+      };
+      void Plotly.react(
+        box.current,
+        data as PlotlyType.Data[],
+        {
+          height,
+          margin: { t: 24, r: 12, b: 34, l: 40 },
+          paper_bgcolor: 'rgba(0,0,0,0)',
+          plot_bgcolor: 'rgba(0,0,0,0)',
+          font: { family: typography.fontFamily as string, size: 12.5, color: palette.text.primary },
+          showlegend: false,
+          hovermode: 'x unified',
+          ...layout,
+          xaxis: { ...axis, ...layout.xaxis },
+          yaxis: { ...axis, ...layout.yaxis },
+          ...(layout.yaxis2 ? { yaxis2: { ...axis, ...layout.yaxis2 } } : {}),
+        } as Partial<PlotlyType.Layout>,
+        { displayModeBar: false, responsive: true, scrollZoom: false, doubleClick: false },
+      );
+    });
+    return () => {
+      gone = true;
+    };
+  }, [data, layout, height, palette, typography]);
+  return (
+    <Box>
+      <Box ref={box} role="img" aria-label={summary} sx={{ minHeight: height, width: '100%' }} />
+      <Button
+        size="small"
+        onClick={() => setNumbers(!numbers)}
+        aria-expanded={numbers}
+        aria-controls={tableId}
+        sx={{ minHeight: 24, p: 0, fontSize: 12.5 }}
+      >
+        {numbers ? 'Hide numbers' : 'Show numbers'}
+      </Button>
+      {numbers && (
+        <Box id={tableId} tabIndex={0} sx={{ maxHeight: 220, overflow: 'auto', fontSize: 12.5 }}>
+          <table>
+            <thead>
+              <tr>
+                {columns.map(({ name }) => (
+                  <th key={name} style={{ textAlign: 'right', padding: '0 8px' }}>
+                    {name}
+                  </th>
+                ))}
+              </tr>
+            </thead>
+            <tbody>
+              {columns[0]!.values.map((_, i) => (
+                <tr key={i}>
+                  {columns.map(({ name, values, digits = 1 }) => (
+                    <td key={name} style={{ textAlign: 'right', padding: '0 8px' }}>
+                      {values[i]?.toFixed(digits)}
+                    </td>
+                  ))}
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </Box>
+      )}
+    </Box>
+  );
+}

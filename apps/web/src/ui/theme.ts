@@ -1,0 +1,97 @@
+import { createTheme, type Theme } from '@mui/material/styles';
+import tokens from './theme-tokens.json';
+
+export type Face = 'light' | 'early';
+type Leaf = typeof tokens.palette.light.leaf;
+type Make = typeof tokens.palette.light.make;
+
+declare module '@mui/material/styles' {
+  interface Palette {
+    leaf: Leaf;
+    make: Make;
+    onMake: Make;
+  }
+  interface PaletteOptions {
+    leaf?: Leaf;
+    make?: Make;
+    onMake?: Make;
+  }
+}
+
+export const crustTones: readonly string[] = tokens.crustTone;
+export const sizes = tokens.size;
+
+/** The desk theme in one of its two faces. Colours, type and shape come from theme-tokens.json alone. */
+export function northLeafTheme(face: Face): Theme {
+  const palette = tokens.palette[face];
+  const { desk } = tokens.typography;
+  return createTheme({
+    palette: palette as never,
+    shape: { borderRadius: tokens.shape.borderRadius },
+    spacing: tokens.spacing.unit,
+    typography: {
+      fontFamily: tokens.typography.fontFamily,
+      fontSize: 14,
+      h1: { fontSize: desk.h1[0], lineHeight: `${desk.h1[1]}px`, fontWeight: 680, letterSpacing: '-0.2px' },
+      h2: { fontSize: desk.h2[0], lineHeight: `${desk.h2[1]}px`, fontWeight: 680 },
+      h3: { fontSize: desk.h3[0], lineHeight: `${desk.h3[1]}px`, fontWeight: 680 },
+      body1: { fontSize: desk.body[0], lineHeight: `${desk.body[1]}px` },
+      body2: { fontSize: desk.small[0], lineHeight: `${desk.small[1]}px` },
+      caption: { fontSize: desk.caption[0], lineHeight: `${desk.caption[1]}px` },
+      button: { textTransform: 'none', fontWeight: 650, fontSize: 14 },
+    },
+    components: {
+      MuiCssBaseline: {
+        styleOverrides: {
+          body: { fontVariantNumeric: 'tabular-nums' },
+          '*:focus-visible': { outline: `3px solid ${palette.text.primary} !important`, outlineOffset: '2px !important' },
+          '@media (prefers-reduced-motion: reduce)': { '*': { transition: 'none !important', animation: 'none !important' } },
+        },
+      },
+      MuiButtonBase: { defaultProps: { disableRipple: true } },
+      MuiButton: {
+        defaultProps: { disableElevation: true },
+        styleOverrides: {
+          root: { minHeight: 34, padding: '0 14px', borderRadius: 8, '@media (pointer: coarse)': { minHeight: 48 } },
+          outlined: { borderColor: palette.leaf.edge, backgroundColor: palette.background.paper },
+        },
+      },
+      MuiPaper: { defaultProps: { elevation: 0 }, styleOverrides: { root: { backgroundImage: 'none' } } },
+      MuiToggleButton: {
+        styleOverrides: {
+          root: {
+            height: 30,
+            padding: '0 11px',
+            textTransform: 'none',
+            fontSize: 13,
+            fontWeight: 600,
+            borderColor: palette.leaf.edge,
+            color: palette.text.secondary,
+            backgroundColor: palette.background.paper,
+            '@media (pointer: coarse)': { height: 48 },
+            '&.Mui-selected': {
+              backgroundColor: palette.leaf.firSoft,
+              color: palette.primary.main,
+              fontWeight: 700,
+              boxShadow: `inset 0 3px 0 ${palette.primary.main}`,
+            },
+          },
+        },
+      },
+      MuiOutlinedInput: {
+        styleOverrides: {
+          root: { borderRadius: 6 },
+          input: { padding: '4px 8px', height: 22, fontVariantNumeric: 'tabular-nums', '@media (pointer: coarse)': { height: 40 } },
+          notchedOutline: { borderColor: palette.leaf.edge },
+        },
+      },
+      MuiTableCell: {
+        styleOverrides: {
+          root: { padding: '0 6px', height: tokens.size.rowDesk, fontSize: 14, borderColor: palette.divider },
+          head: { color: palette.text.secondary, fontWeight: 600, fontSize: 12.5, borderColor: palette.leaf.edge },
+        },
+      },
+      MuiTooltip: { styleOverrides: { tooltip: { fontSize: 12.5 } } },
+    },
+  });
+}
