@@ -38,9 +38,10 @@ export function databaseOptions(url = config.databaseUrl): DataSourceOptions {
   };
 }
 
-/** A database brought up to date. The caller closes it. */
-export async function openDatabase(url?: string): Promise<DataSource> {
+/** A database brought up to date, emptied first when asked to (tests only). The caller closes it. */
+export async function openDatabase(url?: string, { empty = false } = {}): Promise<DataSource> {
   const database = await new DataSource(databaseOptions(url)).initialize();
+  if (empty) await database.query('DROP SCHEMA public CASCADE; CREATE SCHEMA public');
   await database.runMigrations({ transaction: 'each' });
   return database;
 }

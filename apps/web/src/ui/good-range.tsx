@@ -11,32 +11,37 @@ type Props = {
   readonly text: string;
 };
 
-const WIDTH = 240;
-
 /** A hairline with the draft as a leaf; the good range is the dashed underline, from the model while no bakes speak. */
 export function GoodRange({ label, value, low, high, from, to, text }: Props) {
   const { palette } = useTheme();
-  const at = (v: number) => 4 + ((Math.min(to, Math.max(from, v)) - from) / (to - from)) * (WIDTH - 8);
+  const at = (v: number) => `${((Math.min(to, Math.max(from, v)) - from) / (to - from)) * 100}%`;
   const inside = value >= low && value <= high;
   return (
-    <Box sx={{ display: 'grid', gridTemplateColumns: '130px 1fr 96px', alignItems: 'center', gap: 3, minHeight: 26 }}>
+    <Box sx={{ display: 'grid', gridTemplateColumns: '130px 1fr 84px', alignItems: 'center', gap: 3, minHeight: 28 }}>
       <Box sx={{ fontSize: 13.5 }}>{label}</Box>
-      <svg
-        viewBox={`0 0 ${WIDTH} 22`}
-        width="100%"
-        height="22"
-        preserveAspectRatio="none"
+      <Box
         role="img"
-        aria-label={`${label} ${text}, good from ${low} to ${high}: ${inside ? 'inside' : 'outside'}`}
+        aria-label={`${label} ${text}, ${inside ? 'inside' : 'outside'} its good range`}
+        sx={{ position: 'relative', height: 24, mx: '8px' }}
       >
-        <line x1="4" x2={WIDTH - 4} y1="11" y2="11" stroke={palette.leaf.edge} strokeWidth="1" />
-        <line x1={at(low)} x2={at(high)} y1="18" y2="18" stroke={palette.primary.main} strokeWidth="3" strokeDasharray="6 3" />
-        <path
-          d="M0-9C5-4 6 3 0 9-6 3-5-4 0-9Z"
-          transform={`translate(${at(value)} 11)`}
-          fill={inside ? palette.primary.main : palette.error.main}
+        <Box sx={{ position: 'absolute', left: 0, right: 0, top: 11, borderTop: `1px solid ${palette.leaf.edge}` }} />
+        <Box
+          sx={{
+            position: 'absolute',
+            left: at(low),
+            width: `calc(${at(high)} - ${at(low)})`,
+            top: 19,
+            borderTop: `3px dashed ${palette.primary.main}`,
+          }}
         />
-      </svg>
+        <Box
+          component="svg"
+          viewBox="-8 -11 16 22"
+          sx={{ position: 'absolute', left: at(value), ml: '-8px', top: 0, width: 16, height: 22 }}
+        >
+          <path d="M0-10C5-5 6 3 0 10-6 3-5-5 0-10Z" fill={inside ? palette.primary.main : palette.error.main} />
+        </Box>
+      </Box>
       <Box sx={{ fontSize: 13.5, fontWeight: 650, textAlign: 'right', color: inside ? 'text.primary' : 'error.main' }}>{text}</Box>
     </Box>
   );

@@ -33,6 +33,7 @@ export function Plot({ summary, data, layout, height, columns }: Props) {
         tickfont: { size: 12 },
         fixedrange: true,
         automargin: true,
+        title: { font: { size: 12.5 } },
       };
       void Plotly.react(
         box.current,
@@ -46,7 +47,7 @@ export function Plot({ summary, data, layout, height, columns }: Props) {
           showlegend: false,
           hovermode: 'x unified',
           ...layout,
-          xaxis: { ...axis, ...layout.xaxis },
+          xaxis: { ...axis, ...layout.xaxis, title: { ...axis.title, ...(layout.xaxis?.title as object | undefined) } },
           yaxis: { ...axis, ...layout.yaxis },
           ...(layout.yaxis2 ? { yaxis2: { ...axis, ...layout.yaxis2 } } : {}),
         } as Partial<PlotlyType.Layout>,

@@ -90,6 +90,7 @@ export function QuantityField(props: Props) {
             border: `1.5px solid ${wrong ? palette.error.main : palette.leaf.edge}`,
             borderRadius: '6px',
             bgcolor: wrong ? palette.leaf.fixSoft : changed ? palette.leaf.firSoft : palette.background.paper,
+            '& input:focus-visible': { outline: 'none !important' },
             '& input': { textAlign: 'right', p: 0, fontWeight: 650, fontVariantNumeric: 'tabular-nums' },
             '&.Mui-focused': { borderColor: palette.primary.main, outline: `2px solid ${palette.primary.main}` },
           }}
@@ -99,12 +100,12 @@ export function QuantityField(props: Props) {
             {unit}
           </Box>
         )}
-        {changed && !wrong && (
-          <Box component="span" sx={{ color: 'primary.main', fontSize: 12.5, fontWeight: 650, whiteSpace: 'nowrap' }}>
-            was {showValue(was, kind, units, digits)}
-          </Box>
-        )}
       </Box>
+      {changed && !wrong && (
+        <Box sx={{ color: 'primary.main', fontSize: 12.5, lineHeight: '14px', fontWeight: 650, textAlign: 'right', whiteSpace: 'nowrap' }}>
+          was {showValue(was, kind, units, digits)}
+        </Box>
+      )}
       {wrong && (
         <Box
           id={`${id}-why`}

@@ -48,7 +48,7 @@ export function northLeafTheme(face: Face): Theme {
           '@media (prefers-reduced-motion: reduce)': { '*': { transition: 'none !important', animation: 'none !important' } },
         },
       },
-      MuiButtonBase: { defaultProps: { disableRipple: true } },
+      MuiButtonBase: { defaultProps: { disableRipple: true }, styleOverrides: { root: { fontFamily: 'inherit' } } },
       MuiButton: {
         defaultProps: { disableElevation: true },
         styleOverrides: {

@@ -56,7 +56,7 @@ export function OutlookField({ outlook, savedOutlook, version, changed, baked, s
         <Typography variant="h2">Outlook</Typography>
         <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>model, judgement sizes</Box>
       </Box>
-      <svg viewBox={`0 0 ${W + X0 + 4} ${H + 28}`} width="100%" aria-hidden="true" style={{ opacity: stale ? 0.6 : 1 }}>
+      <svg viewBox={`0 0 ${W + X0 + 10} ${H + 28}`} width="100%" aria-hidden="true" style={{ opacity: stale ? 0.6 : 1 }}>
         <rect x={X0} y={Y0} width={W} height={H} rx="6" fill={palette.leaf.well} stroke={palette.divider} />
         {[2.5, 5, 7.5].map((at) => (
           <g key={at} stroke={palette.divider}>

@@ -12,7 +12,10 @@ const FLOOR = H - 2;
 const tall = (mm: number) => Math.min(34, 8.6 * Math.sqrt(Math.max(0, mm)));
 
 /** A steady scatter: the same dots at every draw. */
-const scatter = (i: number) => ((i * 2654435761) % 4294967296) / 4294967296;
+const scatter = (i: number) => {
+  const wave = Math.sin(i * 12.9898 + 4.1414) * 43758.5453;
+  return wave - Math.floor(wave);
+};
 
 type Props = { readonly formula: Formula; readonly evaluation: Evaluation | null };
 

@@ -39,7 +39,7 @@ export function TheLine({
         onKeyDown={move}
         sx={{
           display: 'grid',
-          gridTemplateColumns: 'repeat(6, 1fr)',
+          gridTemplateColumns: 'repeat(6, minmax(0, 1fr))',
           height: '100%',
           '@media (max-width: 899px)': { gridTemplateColumns: 'repeat(3, 1fr)' },
         }}
@@ -58,7 +58,10 @@ export function TheLine({
               tabIndex={chosen ? 0 : -1}
               onClick={() => onStage(name)}
               sx={{
-                display: 'block',
+                display: 'flex',
+                flexDirection: 'column',
+                alignItems: 'stretch',
+                justifyContent: 'flex-start',
                 textAlign: 'left',
                 px: 4,
                 pt: 2.5,

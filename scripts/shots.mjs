@@ -1,0 +1,66 @@
+// Pictures of each main view, 1280 x 800, from a database of its own with the demo data; `-- NAME...` takes some, `--out DIR` elsewhere.
+import { spawn } from 'node:child_process';
+import { createRequire } from 'node:module';
+import { join, resolve } from 'node:path';
+import { checkNode, ensureBuilt, ensureChromium, ensureInstalled, node, plainFailures, ROOT, say } from './bootstrap.mjs';
+
+process.env.NORTHLEAF_PG_PORT = process.env.NORTHLEAF_TEST_PG_PORT ?? '55433';
+process.env.NORTHLEAF_PG_CLUSTER = 'pg-test';
+process.env.NORTHLEAF_PG_FSYNC ??= 'off';
+const { databaseUrl, startDatabase, stopDatabase } = await import('./db.mjs');
+
+plainFailures();
+checkNode();
+ensureInstalled();
+const executablePath = ensureChromium();
+const args = process.argv.slice(2);
+const outAt = args.indexOf('--out');
+const out = outAt >= 0 ? resolve(args.splice(outAt, 2)[1]) : join(ROOT, 'docs/screenshots');
+const port = 4329;
+const formula = `/formulas/3f3a2a52-8c0c-4b57-9c7e-1f6a5c0e7a11`;
+const water = async (page, text) => {
+  await page.getByLabel('Water grams').fill(text);
+  await page.waitForTimeout(900);
+};
+
+const views = [
+  { name: '01-formulas', path: '/formulas' },
+  { name: '02-blend', path: `${formula}/blend` },
+  { name: '03-dough', path: `${formula}/dough`, act: (page) => water(page, '86') },
+  { name: '04-chill', path: `${formula}/chill` },
+  { name: '05-sheet', path: `${formula}/sheet` },
+  { name: '06-bake', path: `${formula}/bake` },
+  { name: '07-keep', path: `${formula}/keep` },
+  { name: '08-dough-early', path: `${formula}/dough`, face: 'dark', act: (page) => water(page, '86') },
+  { name: '09-bakes', path: '/bakes' },
+  { name: '10-record', path: `/bakes/new?formula=3f3a2a52-8c0c-4b57-9c7e-1f6a5c0e7a11&version=2` },
+];
+
+process.on('exit', stopDatabase);
+await startDatabase(['northleaf_shots']);
+ensureBuilt();
+const env = { ...process.env, DATABASE_URL: databaseUrl('northleaf_shots'), PORT: String(port), LOG_LEVEL: 'error' };
+node(['apps/server/dist/prepare.js', '--empty', '--seed'], { env });
+const server = spawn(process.execPath, ['apps/server/dist/main.js'], { cwd: ROOT, env, stdio: ['ignore', 'pipe', 'inherit'] });
+await new Promise((ready) => server.stdout.once('data', ready));
+const { chromium } = createRequire(join(ROOT, 'e2e/package.json'))('@playwright/test');
+const browser = await chromium.launch({ executablePath, args: ['--disable-dev-shm-usage', '--disable-background-networking'] });
+try {
+  for (const view of views.filter(({ name }) => args.length === 0 || args.some((wanted) => name.includes(wanted)))) {
+    const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, colorScheme: view.face ?? 'light', locale: 'en-GB', timezoneId: 'UTC' });
+    const page = await context.newPage();
+    page.on('console', (message) => message.type() === 'error' && say(`${view.name}: ${message.text()}`));
+    page.on('pageerror', (error) => say(`${view.name}: ${error}`));
+    await page.goto(`http://127.0.0.1:${port}${view.path}`);
+    await page.waitForLoadState('networkidle');
+    await page.waitForTimeout(1200);
+    await view.act?.(page);
+    await page.screenshot({ path: join(out, `${view.name}.png`) });
+    await context.request.delete(`http://127.0.0.1:${port}/api${formula}/draft`);
+    await context.close();
+  }
+} finally {
+  await browser.close();
+  server.kill('SIGTERM');
+  await new Promise((gone) => server.once('exit', gone));
+}
