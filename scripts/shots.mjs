@@ -47,7 +47,12 @@ const { chromium } = createRequire(join(ROOT, 'e2e/package.json'))('@playwright/
 const browser = await chromium.launch({ executablePath, args: ['--disable-dev-shm-usage', '--disable-background-networking'] });
 try {
   for (const view of views.filter(({ name }) => args.length === 0 || args.some((wanted) => name.includes(wanted)))) {
-    const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, colorScheme: view.face ?? 'light', locale: 'en-GB', timezoneId: 'UTC' });
+    const context = await browser.newContext({
+      viewport: { width: 1280, height: 800 },
+      colorScheme: view.face ?? 'light',
+      locale: 'en-GB',
+      timezoneId: 'UTC',
+    });
     const page = await context.newPage();
     page.on('console', (message) => message.type() === 'error' && say(`${view.name}: ${message.text()}`));
     page.on('pageerror', (error) => say(`${view.name}: ${error}`));

@@ -29,7 +29,7 @@ if (wants('check')) add(runChecks());
 if (wants('server') || wants('e2e')) {
   process.on('exit', stopDatabase);
   const workers = Array.from({ length: JEST_WORKERS }, (_, i) => `northleaf_test_${i + 1}`);
-  await startDatabase([...workers, 'northleaf_e2e']);
+  await startDatabase([...workers, 'northleaf_e2e', 'northleaf_e2e_killed']);
 }
 if (projects.length > 0) add(jest());
 if (wants('e2e')) add(playwright());
@@ -63,7 +63,12 @@ function playwright() {
   ensureBuilt();
   const out = join(LOCAL, 'playwright.json');
   rmSync(out, { force: true });
-  const env = { ...process.env, DATABASE_URL: databaseUrl('northleaf_e2e'), PLAYWRIGHT_JSON_OUTPUT_NAME: out };
+  const env = {
+    ...process.env,
+    DATABASE_URL: databaseUrl('northleaf_e2e'),
+    KILLED_DATABASE_URL: databaseUrl('northleaf_e2e_killed'),
+    PLAYWRIGHT_JSON_OUTPUT_NAME: out,
+  };
   const status = sh(process.execPath, [join(ROOT, 'node_modules/@playwright/test/cli.js'), 'test'], { cwd: join(ROOT, 'e2e'), env });
   if (!existsSync(out)) return { passed: 0, failed: 1 };
   const { stats } = JSON.parse(readFileSync(out, 'utf8'));

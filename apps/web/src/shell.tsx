@@ -5,6 +5,7 @@ import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import { useTheme } from '@mui/material/styles';
 import type { ReactNode } from 'react';
+import { SnackbarProvider } from 'notistack';
 import { NavLink, Outlet } from 'react-router';
 import { usePreferences } from './platform/preferences';
 import { sizes } from './ui/theme';
@@ -84,6 +85,7 @@ export function Shell() {
       </Box>
       <Box sx={{ flex: 1, minWidth: 0 }}>
         <Outlet />
+        <SnackbarProvider maxSnack={2} autoHideDuration={6000} />
       </Box>
     </Box>
   );

@@ -60,5 +60,14 @@ type SchemaKeys<T> = {
         : Schema;
 };
 
-/** The schema of a body: no key of T may be missing, none added. The body itself is required. */
-export const bodyOf = <T>(keys: SchemaKeys<T>): ObjectSchema<T> => Joi.object<T>(keys as never).required();
+/**
+ * The schema of a body: no key of T may be missing, none added. Keys are marked required one by one, though `check` would
+ * require them anyway, so that the API's description says so too.
+ */
+export function bodyOf<T>(keys: SchemaKeys<T>): ObjectSchema<T> {
+  const marked = Object.entries<Schema>(keys as Record<string, Schema>).map(([key, schema]) => [
+    key,
+    schema.$_getFlag('presence') === undefined ? schema.required() : schema,
+  ]);
+  return Joi.object<T>(Object.fromEntries(marked)).required();
+}

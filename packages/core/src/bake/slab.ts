@@ -21,6 +21,21 @@ import type { BakeProblem } from './problem.js';
 /** What surrounds the piece at one moment. C, W/m2 K, Pa; `vapour` is kg/m2 s per Pa of potential. */
 export type Surroundings = { airC: number; wallC: number; convection: number; emissivity: number; vapour: number; airPotential: number };
 
+/** The shared tables under names of this file: the innermost loops read them, and not every module system makes an import a plain read. */
+const ATMOSPHERE = ATMOSPHERE_PA;
+const DRIVE = drive;
+const DRIVE_SLOPE = driveSlope;
+const FROM = FROM_C;
+const KNOTS = KELVINS;
+const LIQUID = liquidFactor;
+const LIQUID_SLOPE = liquidSlope;
+const DRIVE_CELLS = POTENTIAL_CELLS;
+const SATURATION = saturation;
+const SATURATION_BEND = saturationBend;
+const SATURATION_SLOPE = saturationSlope;
+const BOILING_SLOPE = slopeAtBoiling;
+const PORE_DIFFUSIVITY = poreDiffusivity;
+
 const WATER_CP = sorbedWaterHeatCapacity.value;
 const STEAM = latentHeatOfSteam.value;
 /** Heat content of vapour: STEAM + STEAM_SLOPE T. */
@@ -108,18 +123,18 @@ export class Slab {
     const rise = p.expansion - 1;
     const solidVK = solidVolume * p.solidConductivity;
     const waterVK = waterVolume * p.waterConductivity;
-    const halfOverVapour = (0.5 * 373) / (poreDiffusivity * p.vapourPath);
+    const halfOverVapour = (0.5 * 373) / (PORE_DIFFUSIVITY * p.vapourPath);
     const halfOverLiquid = 0.5 / liquidDiffusivity.values.at60C;
     for (let i = 0; i < cells; i++) {
       const x = X[i]! < 1e-7 ? 1e-7 : X[i]!;
       const h = H[i]!;
       let k = knot[i]!;
-      while (k > 0 && dryEnthalpy[k]! + x * WATER_CP * (FROM_C + k) > h) k--;
-      while (k < KELVINS - 1 && dryEnthalpy[k + 1]! + x * WATER_CP * (FROM_C + k + 1) <= h) k++;
+      while (k > 0 && dryEnthalpy[k]! + x * WATER_CP * (FROM + k) > h) k--;
+      while (k < KNOTS - 1 && dryEnthalpy[k + 1]! + x * WATER_CP * (FROM + k + 1) <= h) k++;
       knot[i] = k;
       const cp = dryEnthalpy[k + 1]! - dryEnthalpy[k]! + x * WATER_CP;
-      const past = (h - dryEnthalpy[k]! - x * WATER_CP * (FROM_C + k)) / cp;
-      const t = FROM_C + k + past;
+      const past = (h - dryEnthalpy[k]! - x * WATER_CP * (FROM + k)) / cp;
+      const t = FROM + k + past;
       const tX = (-WATER_CP * t) / cp;
       temperature[i] = t;
       capacity[i] = cp;
@@ -146,22 +161,22 @@ export class Slab {
       activity[i] = a;
 
       // Vapour potential and its derivatives by heat and water.
-      const sat = saturation[k]! + past * (saturationSlope[k]! + past * saturationBend[k]!);
-      const satT = (saturationSlope[k]! + 2 * past * saturationBend[k]!) / sat;
+      const sat = SATURATION[k]! + past * (SATURATION_SLOPE[k]! + past * SATURATION_BEND[k]!);
+      const satT = (SATURATION_SLOPE[k]! + 2 * past * SATURATION_BEND[k]!) / sat;
       const y = a * sat;
       let slope: number;
       if (y < 1) {
-        const zy = y * POTENTIAL_CELLS;
+        const zy = y * DRIVE_CELLS;
         const n = Math.floor(zy);
         const part = zy - n;
-        const bend = driveSlope[n + 1]! - driveSlope[n]!;
-        slope = driveSlope[n]! + part * bend;
-        potential[i] = ATMOSPHERE_PA * (drive[n]! + (part * (driveSlope[n]! + 0.5 * part * bend)) / POTENTIAL_CELLS);
+        const bend = DRIVE_SLOPE[n + 1]! - DRIVE_SLOPE[n]!;
+        slope = DRIVE_SLOPE[n]! + part * bend;
+        potential[i] = ATMOSPHERE * (DRIVE[n]! + (part * (DRIVE_SLOPE[n]! + 0.5 * part * bend)) / DRIVE_CELLS);
       } else {
-        slope = slopeAtBoiling;
-        potential[i] = ATMOSPHERE_PA * (drive[POTENTIAL_CELLS]! + (y - 1) * slopeAtBoiling);
+        slope = BOILING_SLOPE;
+        potential[i] = ATMOSPHERE * (DRIVE[DRIVE_CELLS]! + (y - 1) * BOILING_SLOPE);
       }
-      const pa = y * ATMOSPHERE_PA * slope;
+      const pa = y * ATMOSPHERE * slope;
       const pT = pa * (aT + satT);
       dPdH[i] = pT / cp;
       dPdX[i] = pa * aX + pT * tX;
@@ -180,7 +195,7 @@ export class Slab {
       const conductivity = (solid * (2 * solid + VAPOUR_K - 2 * pores * gap)) / (2 * solid + VAPOUR_K + pores * gap);
       heatR[i] = (0.5 * depth) / conductivity;
       vapourR[i] = (depth * halfOverVapour * inverseK) / (pores * Math.sqrt(pores));
-      liquidR[i] = depth * volume * halfOverLiquid * (liquidFactor[k]! + past * liquidSlope[k]!);
+      liquidR[i] = depth * volume * halfOverLiquid * (LIQUID[k]! + past * LIQUID_SLOPE[k]!);
     }
   }
 

@@ -32,6 +32,7 @@ export type Cooling = {
 };
 
 const LONGEST_STEP_S = 20;
+const SHORTEST_STEP_S = 4;
 /** Each exposure opens with four quarter steps of backward Euler: damps the jump at its start (Rannacher). */
 const EULER_STARTS = 4;
 
@@ -56,7 +57,7 @@ export function conduct(input: ConductionInput): Cooling {
   for (const exposure of input.exposures) {
     const whole = exposure.min * 60;
     if (whole <= 0) continue;
-    const longest = Math.min(LONGEST_STEP_S, Math.max(0.5, grid.dx * grid.dx * 4e7));
+    const longest = Math.min(LONGEST_STEP_S, Math.max(SHORTEST_STEP_S, grid.dx * grid.dx * 4e7));
     const steps = Math.max(1, Math.ceil(whole / longest));
     const dt = whole / steps;
     for (let i = 0; i < EULER_STARTS; i++) advance(state, grid, input, exposure, dt / EULER_STARTS, 1);

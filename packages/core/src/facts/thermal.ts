@@ -61,7 +61,7 @@ export const waterVapourPressure = table(
   { a: 23.1964, b: 3816.44, c: -46.13 },
   'ln Pa, K',
   'fromMemory',
-  'Antoine constants of water: below 0.3 % at 100 C, below 1 % from 10 to 170 C',
+  'Antoine constants of water: within 0.3 % at 100 C, within 1.2 % from 10 to 170 C',
 );
 export const sorbedWaterHeatCapacity = fact(4200, 'J/kg K', 'judgement', 'liquid water, held constant in the bake model');
 export const vapourConductivity = fact(0.03, 'W/m K', 'fromMemory', 'moist air near 100 C');

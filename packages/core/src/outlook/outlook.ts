@@ -38,7 +38,7 @@ export function outlookOf(family: Family, stages: Stages): Outlook {
     z: (features[name] - crackerTexture.values[name]) / textureWeights.values[name].step,
   }));
   const terms = steps
-    .map(({ name, weight, z }) => ({ name, crisp: weight.crisp[0] * z, tender: -weight.firm[0] * z }))
+    .map(({ name, weight, z }) => ({ name, crisp: plain(weight.crisp[0] * z), tender: plain(-weight.firm[0] * z) }))
     .filter(({ crisp, tender }) => Math.abs(crisp) > 0.005 || Math.abs(tender) > 0.005)
     .sort((a, b) => Math.abs(b.crisp) + Math.abs(b.tender) - Math.abs(a.crisp) - Math.abs(a.tender));
   const sdOf = (axis: 'crisp' | 'firm') =>
@@ -91,3 +91,5 @@ function moistureSpread({ bake, keep }: Stages): { crisp: number; tender: number
 
 const sum = (terms: Outlook['terms'], axis: 'crisp' | 'tender') => terms.reduce((total, term) => total + term[axis], 0);
 const clip = (points: number) => Math.min(10, Math.max(0, points));
+/** No minus zero: it does not survive JSON. */
+const plain = (points: number) => points + 0;

@@ -1,6 +1,7 @@
 import { queryOptions, useMutation, useQueryClient } from '@tanstack/react-query';
 import type { Draft, DraftBody, FormulaDetail, FormulaListItem, FormulaVersion, SavedVersion, VersionBody } from '@north-leaf/contracts';
 import { ApiError, request } from '../../platform/http';
+import { forgetDraft } from './kept-draft';
 
 export const formulaKeys = {
   all: ['formulas'] as const,
@@ -35,6 +36,9 @@ export function useSaveVersion() {
       request<SavedVersion>('PUT', `/formulas/${formulaId}/versions/${versionId}`, body),
     retry: (_count, error) => error instanceof ApiError && error.mayRecover,
     retryDelay: 1500,
-    onSuccess: () => client.invalidateQueries({ queryKey: formulaKeys.all }),
+    onSuccess: (_version, { formulaId }) => {
+      void forgetDraft(formulaId);
+      void client.invalidateQueries({ queryKey: formulaKeys.all });
+    },
   });
 }

@@ -1,14 +1,10 @@
 import { useEffect, useRef } from 'react';
-import { del, get, set } from 'idb-keyval';
 import type { FormulaDetail, FormulaVersion } from '@north-leaf/contracts';
 import { editsBetween } from '@north-leaf/core';
 import { ApiError } from '../../platform/http';
 import { discardDraft, storeDraft } from './api';
-import { useDraft, type DraftState } from './draft-store';
-
-/** What this browser keeps of a draft: enough to go on without a server, undo steps too. */
-type Kept = Pick<DraftState, 'basedOn' | 'formula' | 'typed' | 'undo' | 'redo' | 'revision'> & { readonly waiting: boolean };
-const keyOf = (formulaId: string) => `draft:${formulaId}`;
+import { useDraft } from './draft-store';
+import { keepDraft, keptDraft, type KeptDraft } from './kept-draft';
 
 const HERE_MS = 120;
 const SERVER_MS = 600;
@@ -16,7 +12,7 @@ const AGAIN_MS = 2000;
 
 /** Opens the draft of a formula: this browser's when it holds changes that never reached the server, else the server's, else the version. */
 export async function openDraft(detail: FormulaDetail, saved: FormulaVersion): Promise<void> {
-  const kept = await get<Kept>(keyOf(detail.id)).catch(() => undefined);
+  const kept = await keptDraft(detail.id);
   const server = detail.draft;
   const same = kept !== undefined && kept.basedOn === saved.version;
   const base = {
@@ -70,8 +66,8 @@ export function useDraftKeeping(formulaId: string): void {
 
 async function keepHere(waiting: boolean): Promise<void> {
   const { formulaId, basedOn, formula, typed, undo, redo, revision } = useDraft.getState();
-  const kept: Kept = { basedOn, formula, typed, undo, redo, revision, waiting };
-  await set(keyOf(formulaId), kept).catch(() => undefined);
+  const kept: KeptDraft = { basedOn, formula, typed, undo, redo, revision, waiting };
+  await keepDraft(formulaId, kept);
 }
 
 let sending = false;
@@ -95,9 +91,6 @@ async function keepOnServer(): Promise<void> {
     sending = false;
   }
 }
-
-/** After a save: nothing of the draft is left, here or there. */
-export const forgetDraft = (formulaId: string): Promise<void> => del(keyOf(formulaId)).catch(() => undefined);
 
 /** Ends a clash: this device's draft goes over the other's, or the other's is taken. */
 export async function settleClash(keep: 'mine' | 'theirs', theirs: FormulaDetail['draft']): Promise<void> {

@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import Box from '@mui/material/Box';
 import Skeleton from '@mui/material/Skeleton';
 import { stageNames, type StageName } from '@north-leaf/core';
+import type { FormulaVersion } from '@north-leaf/contracts';
 import { useNavigate, useParams } from 'react-router';
 import { ErrorPage } from '../../platform/error-page';
 import { kitchenQuery } from '../kitchen/api';
@@ -23,7 +24,7 @@ export function FormulaPage() {
   const saved = version.data;
   const kitchen = useQuery(kitchenQuery);
   const pantry = useQuery(pantryQuery);
-  const [opened, setOpened] = useState<string | null>(null);
+  const [opened, setOpened] = useState<{ readonly id: string; readonly saved: FormulaVersion } | null>(null);
   useDraftKeeping(id);
 
   // A draft is opened once for each version it may begin from; later answers of the server do not disturb what is typed.
@@ -31,7 +32,7 @@ export function FormulaPage() {
   useEffect(() => {
     if (!opening || !saved || !detail.data) return;
     let gone = false;
-    void openDraft(detail.data, saved).then(() => !gone && setOpened(opening));
+    void openDraft(detail.data, saved).then(() => !gone && setOpened({ id, saved }));
     return () => {
       gone = true;
     };
@@ -40,17 +41,18 @@ export function FormulaPage() {
 
   const error = detail.error ?? version.error ?? kitchen.error ?? pantry.error;
   const known = stageNames.includes(stage as StageName) ? (stage as StageName) : 'dough';
-  const isOpen = useDraft((state) => state.formulaId === id) && opened === opening && opened !== null;
+  const isOpen = useDraft((state) => state.formulaId === id);
   const surroundings = useMemo(
     () => (kitchen.data && pantry.data ? { kitchen: kitchen.data, pantry: pantry.data } : null),
     [kitchen.data, pantry.data],
   );
   if (error) return <ErrorPage error={error} />;
-  if (!isOpen || !surroundings || !saved || !detail.data) return <Loading />;
+  // After a save the workspace stays as it is until the next version's draft is open.
+  if (!isOpen || !surroundings || opened?.id !== id || !detail.data) return <Loading />;
   return (
     <Workspace
       detail={detail.data}
-      saved={saved}
+      saved={opened.saved}
       stage={known}
       onStage={(next) => void navigate(`/formulas/${id}/${next}`, { replace: true })}
       {...surroundings}

@@ -3,15 +3,14 @@ import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Popover from '@mui/material/Popover';
-import Snackbar from '@mui/material/Snackbar';
 import TextField from '@mui/material/TextField';
 import { useTheme } from '@mui/material/styles';
 import { problemsOf, type Edit, type Evaluation, type Pantry } from '@north-leaf/core';
 import type { FormulaDetail, FormulaVersion } from '@north-leaf/contracts';
+import { enqueueSnackbar } from 'notistack';
 import { ApiError } from '../../platform/http';
 import { useSaveVersion } from './api';
 import { describeEdits } from './describe-changes';
-import { forgetDraft } from './draft-keeping';
 import { useDraft } from './draft-store';
 
 type Props = {
@@ -26,10 +25,9 @@ type Props = {
 /** Makes the draft the next version, with a one-line why made from its changes. Safe to press twice and across a server that dies. */
 export function SaveVersionButton({ detail, saved, changes, pantry, evaluation, unread }: Props) {
   const { palette } = useTheme();
-  const button = useRef<HTMLButtonElement>(null);
+  const [button, setButton] = useState<HTMLButtonElement | null>(null);
   const [open, setOpen] = useState(false);
   const [why, setWhy] = useState('');
-  const [said, setSaid] = useState<string | null>(null);
   const save = useSaveVersion();
   const next = detail.versions[detail.versions.length - 1]!.version + 1;
   const problem = evaluation && problemsOf(evaluation)[0];
@@ -44,7 +42,7 @@ export function SaveVersionButton({ detail, saved, changes, pantry, evaluation, 
 
   const ask = () => {
     if (save.isPending) return;
-    if (reason) return setSaid(`Not saved: ${reason}.`);
+    if (reason) return void enqueueSnackbar(`Not saved: ${reason}.`);
     save.reset();
     setWhy(describeEdits(changes, saved.formula, pantry));
     setOpen(true);
@@ -68,10 +66,9 @@ export function SaveVersionButton({ detail, saved, changes, pantry, evaluation, 
     save.mutate(
       { formulaId: detail.id, versionId: crypto.randomUUID(), body: { basedOn, why, formula, setAside: [] } },
       {
-        onSuccess: async (version) => {
-          await forgetDraft(detail.id);
+        onSuccess: (version) => {
           setOpen(false);
-          setSaid(
+          enqueueSnackbar(
             version.beside === null
               ? `Saved as v${version.version}.`
               : `Saved as v${version.version}, beside v${version.beside} that was saved meanwhile.`,
@@ -84,7 +81,7 @@ export function SaveVersionButton({ detail, saved, changes, pantry, evaluation, 
   const recovering = save.failureReason instanceof ApiError && save.failureReason.mayRecover && save.isPending;
   return (
     <>
-      <Button ref={button} variant="contained" onClick={ask} aria-disabled={reason !== null} sx={reason ? { opacity: 0.75 } : {}}>
+      <Button ref={setButton} variant="contained" onClick={ask} aria-disabled={reason !== null} sx={reason ? { opacity: 0.75 } : {}}>
         Save as v{next}
         <Box
           component="span"
@@ -102,7 +99,7 @@ export function SaveVersionButton({ detail, saved, changes, pantry, evaluation, 
       </Button>
       <Popover
         open={open}
-        anchorEl={button.current}
+        anchorEl={button}
         onClose={() => !save.isPending && setOpen(false)}
         anchorOrigin={{ vertical: 'bottom', horizontal: 'right' }}
         transformOrigin={{ vertical: 'top', horizontal: 'right' }}
@@ -132,13 +129,6 @@ export function SaveVersionButton({ detail, saved, changes, pantry, evaluation, 
           </Button>
         </Box>
       </Popover>
-      <Snackbar
-        open={said !== null}
-        autoHideDuration={6000}
-        onClose={() => setSaid(null)}
-        message={said}
-        anchorOrigin={{ vertical: 'bottom', horizontal: 'center' }}
-      />
     </>
   );
 }

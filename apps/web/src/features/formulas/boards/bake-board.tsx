@@ -61,7 +61,7 @@ function BakeSettings() {
             <TableCell align="right">Want</TableCell>
             <TableCell align="right">Dial</TableCell>
             <TableCell align="right">For</TableCell>
-            <TableCell />
+            <TableCell component="td" />
           </TableRow>
         </TableHead>
         <TableBody>

@@ -60,7 +60,7 @@ function BlendSettings() {
             <TableCell>Flour, starch, gum</TableCell>
             <TableCell align="right">% of blend</TableCell>
             <TableCell align="right">{unitOf('mass', units)}</TableCell>
-            <TableCell />
+            <TableCell component="td" />
           </TableRow>
         </TableHead>
         <TableBody>

@@ -51,7 +51,7 @@ function DoughSettings() {
             <TableCell>Ingredient</TableCell>
             <TableCell align="right">% of blend</TableCell>
             <TableCell align="right">{unitOf('mass', units)}</TableCell>
-            <TableCell />
+            <TableCell component="td" />
           </TableRow>
         </TableHead>
         <TableBody>
@@ -90,7 +90,7 @@ function DoughSettings() {
       <FieldRow label="Rest before chilling">
         <FormulaField path="/restMin" label="Rest" kind="minutes" grain={5} />
       </FieldRow>
-      <Typography variant="h3" sx={{ pt: 2 }}>
+      <Typography variant="h3" component="h2" sx={{ pt: 2 }}>
         Mix
       </Typography>
       <Box component="ol" sx={{ m: 0, pl: 5, fontSize: 13, lineHeight: '18px', color: 'text.secondary' }}>

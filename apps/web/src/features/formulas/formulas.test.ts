@@ -1,0 +1,97 @@
+import {
+  applyEdits,
+  demoCrackerV1,
+  demoCrackerV2,
+  demoKitchen,
+  demoLots,
+  editsBetween,
+  evaluate,
+  publishedIngredients,
+} from '@north-leaf/core';
+import { describeEdits } from './describe-changes';
+import { edited, moved, setValue, type DraftState } from './draft-store';
+import { pointerOf } from './boards/board';
+import { rulingOf } from './stages';
+
+const pantry = { ingredients: publishedIngredients(), lots: Object.fromEntries(demoLots.map((lot) => [lot.id, lot])) };
+const WATER = '/rows/0/amountG';
+const fresh: DraftState = {
+  formulaId: 'f',
+  basedOn: 2,
+  saved: demoCrackerV2,
+  formula: demoCrackerV2,
+  typed: {},
+  undo: [],
+  redo: [],
+  revision: 0,
+  storing: 'clean',
+  storedAt: null,
+  change: 0,
+};
+const set = (state: DraftState, step: string, grams: number): DraftState => ({ ...state, ...edited(state, step, setValue(WATER, grams)) });
+const waterOf = ({ formula }: DraftState) => formula.rows[0]!.amountG;
+
+describe('the draft', () => {
+  it('makes one undo step of one visit to a field, however many keys it took', () => {
+    const typed = [9, 98, 98.5].reduce((state, grams) => set(state, 'visit-1', grams), fresh);
+    expect(waterOf(typed)).toBe(98.5);
+    expect(typed.undo).toHaveLength(1);
+    expect(waterOf({ ...typed, ...moved(typed, 'undo', 'redo') })).toBe(102);
+  });
+
+  it('forgets a visit that ended where it began', () => {
+    const back = set(set(fresh, 'visit-1', 90), 'visit-1', 102);
+    expect(back.undo).toHaveLength(0);
+  });
+
+  it('undoes and redoes in order, and a new edit ends redo', () => {
+    const two = set(set(fresh, 'a', 90), 'b', 80);
+    const one = { ...two, ...moved(two, 'undo', 'redo') } as DraftState;
+    expect(waterOf(one)).toBe(90);
+    expect(waterOf({ ...one, ...moved(one, 'redo', 'undo') } as DraftState)).toBe(80);
+    expect(set(one, 'c', 70).redo).toHaveLength(0);
+  });
+
+  it('keeps at most 200 steps', () => {
+    const many = Array.from({ length: 230 }, (_, i) => i).reduce((state, i) => set(state, `visit-${i}`, 50 + i * 0.1), fresh);
+    expect(many.undo).toHaveLength(200);
+  });
+
+  it('does nothing where there is nothing to undo', () => expect(moved(fresh, 'undo', 'redo')).toBe(fresh));
+});
+
+describe('changes in a baker’s words', () => {
+  it('name the thing, the old and the new, with a unit', () => {
+    const say = (path: string, from: number, to: number) => describeEdits([{ path, from, to }], demoCrackerV2, pantry);
+    expect(say(WATER, 102, 110)).toBe('Water 102 → 110 g');
+    expect(say('/blend/rows/0/share', 0.56, 0.5)).toBe('Sorghum flour, whole grain 56 → 50 %');
+    expect(say('/bake/steps/1/min', 5, 6.5)).toBe('Dry 5 → 6.5 min');
+    expect(say('/bake/steps/0/wantC', 180, 170)).toBe('Hot start want 180 → 170 °C');
+    expect(say('/sheet/parts/0/thicknessMm', 2.4, 2)).toBe('Thickness 2.4 → 2 mm');
+  });
+
+  it('say what came and went, and how many more there are', () => {
+    const edits = editsBetween(demoCrackerV1, demoCrackerV2);
+    const said = describeEdits(edits, demoCrackerV1, pantry, 2);
+    expect(said).toContain('Water 108 → 102 g');
+    expect(said).toMatch(/and \d more$/);
+    expect(describeEdits([{ path: '/rows/0', from: demoCrackerV2.rows[0] as never }], demoCrackerV2, pantry)).toBe('Water taken out');
+  });
+});
+
+describe('the Line', () => {
+  it('shows one ruling number a stage, in the baker’s units', () => {
+    const evaluation = evaluate(demoCrackerV2, demoKitchen, pantry);
+    expect(rulingOf('dough', evaluation, 'metric').number).toMatch(/^\d+ %$/);
+    expect(rulingOf('sheet', evaluation, 'metric')).toEqual({ number: '2.4', unit: 'mm · 70 pieces' });
+    expect(rulingOf('sheet', evaluation, 'imperial').number).toBe('0.094');
+    expect(rulingOf('bake', evaluation, 'metric').number).toBe('15 min');
+  });
+
+  it('shows a dash where a stage is waiting', () => {
+    const broken = applyEdits(demoCrackerV2, [{ path: '/sheet/parts/0/thicknessMm', from: 2.4, to: 60 }]);
+    expect(rulingOf('keep', evaluate(broken, demoKitchen, pantry), 'metric')).toEqual({ number: '–', unit: '' });
+  });
+
+  it('finds the field of a problem by its path', () => expect(pointerOf('sheet.parts[0].thicknessMm')).toBe('/sheet/parts/0/thicknessMm'));
+});

@@ -1,0 +1,22 @@
+import { expect, type Page } from '@playwright/test';
+
+export const CRACKER = '/formulas/3f3a2a52-8c0c-4b57-9c7e-1f6a5c0e7a11';
+
+/** Collects what the page complains about; a journey ends with none. */
+export function complaints(page: Page, ignore: RegExp = /^$/): string[] {
+  const found: string[] = [];
+  page.on('console', (message) => message.type() === 'error' && !ignore.test(message.text()) && found.push(message.text()));
+  page.on('pageerror', (error) => found.push(String(error)));
+  return found;
+}
+
+export const outlook = (page: Page) => page.getByRole('region', { name: 'Outlook' });
+export const tender = async (page: Page) => Number(await outlook(page).getAttribute('data-tender'));
+export const water = (page: Page) => page.getByLabel('Water grams');
+export const storing = (page: Page) => page.getByTestId('storing');
+
+/** Types a weight of water and waits until the Outlook is about it. */
+export async function pour(page: Page, text: string): Promise<void> {
+  await water(page).fill(text);
+  await expect(outlook(page)).toHaveAttribute('aria-busy', 'false');
+}

@@ -1,0 +1,58 @@
+import { demoCrackerV2 } from '@north-leaf/core';
+import { bakeBodySchema, check, dotted, draftBodySchema, eventsBodySchema, versionBodySchema } from './index.js';
+import type { BakeEvent } from './index.js';
+
+const id = '3f3a2a52-8c0c-4b57-9c7e-1f6a5c0e7a11';
+const event = (what: unknown): BakeEvent => ({ id, at: '2026-11-24T05:12:00Z', what }) as BakeEvent;
+const draft = { basedOn: 2, revision: 0, formula: demoCrackerV2, typed: { '/rows/0/amountG': 'abc' } };
+const bake = { formulaId: id, version: 1, factor: 1, roomC: 22, humidityShare: 0.5, events: [] };
+
+const paths = (checked: ReturnType<typeof check>) => (checked.ok ? [] : checked.problems.map(({ path }) => path));
+
+describe('bodies', () => {
+  it('takes one good example of each', () => {
+    expect(paths(check(draftBodySchema, draft))).toEqual([]);
+    expect(paths(check(versionBodySchema, { basedOn: 1, why: '', formula: demoCrackerV2, setAside: [] }))).toEqual([]);
+    expect(paths(check(bakeBodySchema, { ...bake, events: [event({ kind: 'noted', text: 'good' })] }))).toEqual([]);
+  });
+
+  it('a draft takes any number, however wrong: judging is the core’s', () => {
+    const wrong = { ...demoCrackerV2, blendG: -4e9, sheet: { ...demoCrackerV2.sheet, lots: 0.5 } };
+    expect(paths(check(draftBodySchema, { ...draft, formula: wrong }))).toEqual([]);
+  });
+
+  it.each<[string, unknown, string]>([
+    ['letters for a weight', { ...demoCrackerV2, rows: [{ ...demoCrackerV2.rows[0], amountG: 'ten' }] }, 'formula.rows[0].amountG'],
+    ['a number as text', { ...demoCrackerV2, blendG: '240' }, 'formula.blendG'],
+    ['a missing part', { ...demoCrackerV2, chill: undefined }, 'formula.chill'],
+    ['an unknown word', { ...demoCrackerV2, sheet: { ...demoCrackerV2.sheet, reroll: 'often' } }, 'formula.sheet.reroll'],
+    ['a key nobody knows', { ...demoCrackerV2, secret: 1 }, 'formula.secret'],
+    ['an empty name', { ...demoCrackerV2, name: '' }, 'formula.name'],
+  ])('refuses %s at its place', (_claim, formula, path) => {
+    expect(paths(check(draftBodySchema, { ...draft, formula }))).toContain(path);
+  });
+
+  it('says everything that is wrong at once, and refuses a body that is not there', () => {
+    expect(paths(check(bakeBodySchema, { ...bake, version: 0, factor: -1, roomC: 'hot' }))).toEqual(['version', 'factor', 'roomC']);
+    expect(check(bakeBodySchema, undefined)).toMatchObject({ ok: false });
+    expect(check(bakeBodySchema, null)).toMatchObject({ ok: false });
+  });
+
+  it.each<[string, unknown, boolean]>([
+    ['a weighing', { kind: 'weighed', rowKey: 'r1', addedG: 12.5 }, true],
+    ['a negative weighing', { kind: 'weighed', rowKey: 'r1', addedG: -1 }, false],
+    ['a word of the hand', { kind: 'felt', word: 'rollsClean' }, true],
+    ['a word nobody says', { kind: 'felt', word: 'squishy' }, false],
+    ['a tone', { kind: 'measured', what: 'topTone', value: 4.5 }, true],
+    ['a tone of 9', { kind: 'measured', what: 'topTone', value: 9 }, false],
+    ['a rating', { kind: 'rated', after: 'fresh', crisp: 4 }, true],
+    ['a rating of nothing', { kind: 'rated', after: 'fresh' }, false],
+    ['six dots', { kind: 'rated', after: 3, liked: 6 }, false],
+    ['a kind nobody knows', { kind: 'danced' }, false],
+    ['a confirmation without reason', { kind: 'confirmed', code: 'gluten.notProven', reason: ' ' }, false],
+  ])('an event: %s', (_claim, what, fine) => {
+    expect(check(eventsBodySchema, [event(what)]).ok).toBe(fine);
+  });
+
+  it('writes a path as the formula has it', () => expect(dotted(['rows', 2, 'amountG'])).toBe('rows[2].amountG'));
+});

@@ -1,0 +1,114 @@
+import { applyEdits } from '../document/edits.js';
+import { evaluate, findingsOf } from '../evaluate.js';
+import { findingCodes } from '../findings/finding.js';
+import { wordsFor } from '../findings/words.js';
+import { aFormula, kitchen, pantry, WATER, worked } from './a-formula.js';
+import type { Json } from '../document/edits.js';
+import type { Formula } from '../document/formula.js';
+import type { Finding, FindingCode } from '../findings/finding.js';
+
+const row = (ingredientId: string, amountG: number): Json => ({ key: 'new', ingredientId, amountG, use: 'dough' });
+const blendOf = (shares: Record<string, number>): Json =>
+  Object.entries(shares).map(([ingredientId, share], i) => ({ key: `b${i}`, ingredientId, share }));
+
+/** For every code, a formula that has the finding. */
+const cases: Record<FindingCode, Formula> = {
+  'gluten.contains': aFormula({
+    '/blend/rows': blendOf({ sorghum: 0.6, wheat_ap: 0.1, potato_starch: 0.15, tapioca_starch: 0.142, xanthan: 0.008 }),
+  }),
+  'gluten.notProven': aFormula({
+    '/blend/rows': blendOf({ sorghum: 0.6, quinoa: 0.1, potato_starch: 0.15, tapioca_starch: 0.142, xanthan: 0.008 }),
+  }),
+  'gluten.overLimit': aFormula({
+    '/blend/rows': blendOf({ sorghum: 0.6, millet: 0.1, potato_starch: 0.15, tapioca_starch: 0.142, xanthan: 0.008 }),
+  }),
+  'blend.gritty': aFormula({
+    '/blend/rows': blendOf({ cornmeal_coarse: 0.6, sorghum: 0.1, potato_starch: 0.15, tapioca_starch: 0.142, xanthan: 0.008 }),
+  }),
+  'blend.starchLow': aFormula({ '/blend/rows': blendOf({ sorghum: 0.9, potato_starch: 0.092, xanthan: 0.008 }) }),
+  'blend.starchHigh': aFormula({ '/blend/rows': blendOf({ sorghum: 0.4, potato_starch: 0.296, tapioca_starch: 0.296, xanthan: 0.008 }) }),
+  'blend.oneStarchHigh': aFormula({ '/blend/rows': blendOf({ sorghum: 0.6, potato_starch: 0.392, xanthan: 0.008 }) }),
+  'dough.shortOfWater': aFormula({ [WATER]: 80 }),
+  'dough.tooWet': aFormula({ [WATER]: 130 }),
+  'dough.fatLow': aFormula({ '/rows/1/amountG': 0, '/rows/2/amountG': 0, '/rows/3/amountG': 0 }),
+  'dough.fatHigh': aFormula({ '/rows/1/amountG': 100 }),
+  'dough.saltLow': aFormula({ '/rows/5/amountG': 1 }),
+  'dough.saltHigh': aFormula({ '/rows/5/amountG': 12 }),
+  'dough.sugarHigh': aFormula({ '/rows/4/amountG': 40 }),
+  'dough.binderLow': aFormula({ '/blend/rows': blendOf({ sorghum: 0.7, potato_starch: 0.3 }) }),
+  'dough.binderHigh': aFormula({ '/blend/rows': blendOf({ sorghum: 0.68, potato_starch: 0.29, xanthan: 0.03 }) }),
+  'dough.leavenerHigh': aFormula({ '/rows/6/amountG': 12 }),
+  'dough.tooWarm': aFormula({ '/doughAtC': 29 }),
+  'dough.rawEgg': aFormula({ '/rows/8': row('egg_whole', 25) }),
+  'chill.tooWarm': aFormula({ '/chill/waits/0/min': 4 }),
+  'chill.tooHard': aFormula({ '/chill/waits': [{ placeId: 'freezer', min: 90 }] }),
+  'chill.placeTooWarm': aFormula({ '/chill/targetC': 2 }),
+  'chill.shortBench': aFormula({ '/chill/thicknessMm': 3, '/chill/targetC': 21.8, '/chill/waits/0/min': 1, '/doughAtC': 22 }),
+  'sheet.tooThin': aFormula({ '/sheet/parts/0/thicknessMm': 0.8 }),
+  'sheet.tooThick': aFormula({ '/sheet/parts/0/thicknessMm': 4 }),
+  'sheet.noPiece': aFormula({ '/sheet/parts/0/shape/widthMm': 590, '/sheet/parts/0/shape/lengthMm': 590 }),
+  'sheet.scrapHigh': aFormula({ '/sheet/reroll': 'no', '/sheet/trimMm': 30 }),
+  'sheet.traysShort': aFormula({
+    '/sheet/parts/0/shape/widthMm': 90,
+    '/sheet/parts/0/shape/lengthMm': 140,
+    '/blendG': 2400,
+    [WATER]: 1020,
+  }),
+  'bake.notDry': aFormula({ '/bake/steps/1/min': 1 }),
+  'bake.pale': aFormula({ '/bake/steps': [{ name: 'Slow', wantC: 150, min: 16 }] }),
+  'bake.tooDark': aFormula({ '/bake/steps/1/min': 10 }),
+  'bake.darkBeforeDry': aFormula({ '/sheet/parts/0/thicknessMm': 6, '/bake/steps': [{ name: 'Hot', wantC: 200, min: 15 }] }),
+  'bake.ovenNotMeasured': aFormula({ '/bake/ovenId': 'small-oven' }),
+  'keep.notCrisp': aFormula({ '/bake/steps': [{ name: 'Short', wantC: 180, min: 9 }], '/bake/done/moistureShare': 0.1 }),
+  'keep.softBeforeSold': aFormula(),
+  'keep.packedWarm': aFormula({ '/keep/cool/0/min': 1 }),
+  'keep.mayMould': aFormula({ '/bake/steps': [{ name: 'Short', wantC: 180, min: 4 }] }),
+};
+
+/** Each case is worked out once: a bake takes a while under the test runner. */
+const found = new Map<FindingCode, Finding[]>();
+const findingsFor = (code: FindingCode): Finding[] => {
+  if (!found.has(code)) found.set(code, findingsOf(worked(cases[code])));
+  return found.get(code)!;
+};
+
+describe('every finding', () => {
+  it.each(findingCodes)('%s is found where it should be, in words with numbers', (code) => {
+    const one = findingsFor(code).find((finding) => finding.code === code);
+    expect(one).toBeDefined();
+    const { what, why, change } = wordsFor(one!);
+    expect(`${what} ${why} ${change}`).not.toMatch(/undefined|NaN|null/);
+  });
+
+  // A button that does not end what it was offered for would teach bakers to ignore buttons.
+  it.each(findingCodes)('%s ends when its own change is applied', (code) => {
+    const one = findingsFor(code).find((finding) => finding.code === code)!;
+    if (!one.change) return;
+    const changed = applyEdits(cases[code], one.change.edits);
+    expect(findingsOf(evaluate(changed, kitchen, pantry)).map((finding) => finding.code)).not.toContain(code);
+  });
+
+  it('offers a change for all that one number can mend', () => {
+    const withChange = findingCodes.filter((code) => findingsFor(code).some((finding) => finding.code === code && finding.change));
+    expect(withChange).toEqual(
+      expect.arrayContaining([
+        'dough.shortOfWater',
+        'dough.tooWet',
+        'dough.fatHigh',
+        'chill.tooWarm',
+        'chill.tooHard',
+        'sheet.tooThick',
+        'bake.notDry',
+        'bake.pale',
+        'bake.tooDark',
+        'bake.darkBeforeDry',
+        'keep.packedWarm',
+      ]),
+    );
+  });
+
+  it('is unsafe for gluten and mould only', () => {
+    const unsafe = findingCodes.filter((code) => findingsFor(code).some((finding) => finding.code === code && finding.unsafe));
+    expect(unsafe).toEqual(['gluten.contains', 'gluten.notProven', 'gluten.overLimit', 'keep.mayMould']);
+  });
+});
