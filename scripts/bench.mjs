@@ -1,0 +1,216 @@
+// Figures of speed and size: name, value, unit, goal, what it was compared with. Warms up, repeats, gives medians; exits 0 whatever they say.
+import { spawn } from 'node:child_process';
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import { join } from 'node:path';
+import { gzipSync } from 'node:zlib';
+import { checkNode, ensureBuilt, ensureChromium, ensureInstalled, node, plainFailures, ROOT, say } from './bootstrap.mjs';
+
+process.env.NORTHLEAF_PG_PORT = process.env.NORTHLEAF_TEST_PG_PORT ?? '55433';
+process.env.NORTHLEAF_PG_CLUSTER = 'pg-test';
+process.env.NORTHLEAF_PG_FSYNC ??= 'off';
+const { databaseUrl, startDatabase, stopDatabase } = await import('./db.mjs');
+
+plainFailures();
+checkNode();
+ensureInstalled();
+ensureBuilt();
+const wanted = process.argv.slice(2);
+const wants = (...names) => wanted.length === 0 || names.some((name) => wanted.some((one) => name.includes(one)));
+const line = (name, value, unit, goal, against) => console.log([name, value, unit, goal, against].join('\t'));
+const median = (values) => [...values].sort((a, b) => a - b)[values.length >> 1];
+const quantile = (values, q) => [...values].sort((a, b) => a - b)[Math.min(values.length - 1, Math.floor(q * values.length))];
+const core = (path) => import(join(ROOT, 'packages/core/dist', path));
+
+const { compileBake } = await core('bake/problem.js');
+const { BakeMarch } = await core('bake/march.js');
+const { evaluate, demoCrackerV2, demoKitchen, demoLots, publishedIngredients } = await core('index.js');
+
+/** CPU milliseconds a call, median of rounds: wall time lies on a shared machine. */
+function cpuMs(work, calls, rounds = 9) {
+  for (let i = 0; i < 3 * calls; i++) work();
+  return median(
+    Array.from({ length: rounds }, () => {
+      const from = process.cpuUsage();
+      for (let i = 0; i < calls; i++) work();
+      const { user, system } = process.cpuUsage(from);
+      return (user + system) / 1000 / calls;
+    }),
+  );
+}
+
+const cracker = { water: 0.27, fat: 0.16, starch: 0.4, protein: 0.07, sugar: 0.03, fibre: 0.04, gum: 0, salt: 0.015, ash: 0.015 };
+const cookie = { water: 0.14, fat: 0.21, starch: 0.27, protein: 0.05, sugar: 0.3, fibre: 0.02, gum: 0, salt: 0.005, ash: 0.005 };
+const biscuit = { water: 0.38, fat: 0.14, starch: 0.35, protein: 0.06, sugar: 0.03, fibre: 0.015, gum: 0, salt: 0.01, ash: 0.015 };
+const base = { tray: 'aluminium', layer: 'paper', browningFactor: 1, startC: 20 };
+const bakes = [
+  { ...base, makeUp: cracker, kind: 'crackerLeavened', thicknessMm: 3, settings: [{ airC: 177, min: 17, air: 'static' }] },
+  {
+    ...base,
+    makeUp: cracker,
+    kind: 'crackerLeavened',
+    thicknessMm: 2.4,
+    settings: [
+      { airC: 180, min: 10, air: 'deck' },
+      { airC: 150, min: 5, air: 'deck' },
+    ],
+  },
+  {
+    ...base,
+    makeUp: cookie,
+    kind: 'cookie',
+    thicknessMm: 12,
+    acrossMm: 60,
+    fat: 'butter',
+    settings: [{ airC: 200, min: 11, air: 'static' }],
+  },
+  {
+    ...base,
+    makeUp: biscuit,
+    kind: 'biscuit',
+    thicknessMm: 16,
+    acrossMm: 60,
+    fat: 'butter',
+    settings: [{ airC: 232, min: 16, air: 'static' }],
+  },
+];
+
+if (wants('bake.cpuMs', 'bake.lossErrPct', 'bake.coreErrK')) {
+  const problems = bakes.map(compileBake);
+  const quick = new BakeMarch(24);
+  const fine = new BakeMarch(192);
+  let at = 0;
+  const quickMs = cpuMs(() => quick.run(problems[at++ % problems.length]), 80);
+  const runs = problems.map((problem) => {
+    const a = quick.run(problem).trajectory;
+    const from = process.cpuUsage();
+    const b = fine.run(problem, { toleranceK: 0.02, toleranceX: 8e-5 }).trajectory;
+    const { user, system } = process.cpuUsage(from);
+    const end = (series) => series[series.length - 1];
+    return {
+      loss: (100 * Math.abs(end(a.moistureX) - end(b.moistureX))) / (problem.startX - end(b.moistureX)),
+      core: Math.abs(end(a.middleC) - end(b.middleC)),
+      fineMs: (user + system) / 1000,
+    };
+  });
+  const fineMs = runs.reduce((sum, run) => sum + run.fineMs, 0) / runs.length;
+  line(
+    'bake.cpuMs',
+    quickMs.toFixed(2),
+    'ms',
+    '1.0',
+    `24 cells, mean of 4 bakes; the fine grid takes ${(fineMs / quickMs).toFixed(0)} times as long`,
+  );
+  line(
+    'bake.lossErrPct',
+    Math.max(...runs.map((run) => run.loss)).toFixed(3),
+    '% of water loss',
+    '0.5',
+    'worst of 4 against 192 cells, tolerance 0.02 K',
+  );
+  line('bake.coreErrK', Math.max(...runs.map((run) => run.core)).toFixed(3), 'K', '0.3', 'worst of 4 against 192 cells, tolerance 0.02 K');
+}
+
+const pantry = { ingredients: publishedIngredients(), lots: Object.fromEntries(demoLots.map((lot) => [lot.id, lot])) };
+if (wants('evaluate.lineMs')) {
+  let g = 0;
+  const whole = cpuMs(() => evaluate({ ...demoCrackerV2, blendG: 240 + (g++ % 20) * 0.1 }, demoKitchen, pantry), 12);
+  const problem = compileBake(bakes[1]);
+  const march = new BakeMarch(24);
+  const one = cpuMs(() => march.run(problem), 60);
+  line('evaluate.lineMs', whole.toFixed(1), 'ms CPU', '–', `six stages with spread; ${(whole / one).toFixed(1)} times one bake`);
+}
+
+if (wants('web.shellGzipKb')) {
+  const dist = join(ROOT, 'apps/web/dist');
+  const manifest = JSON.parse(readFileSync(join(dist, '.vite/manifest.json'), 'utf8'));
+  const files = new Set();
+  const add = (key) => {
+    const { file, imports = [], css = [] } = manifest[key];
+    if (files.has(file)) return;
+    files.add(file);
+    css.forEach((one) => files.add(one));
+    imports.forEach(add);
+  };
+  add('index.html');
+  const kb = [...files].reduce((sum, file) => sum + gzipSync(readFileSync(join(dist, file))).length, 0) / 1024;
+  line('web.shellGzipKb', kb.toFixed(0), 'kB', '150', `${files.size} files every page needs first; fonts apart`);
+}
+
+if (wants('edit.outlookP95Ms', 'start.warmS')) {
+  process.on('exit', stopDatabase);
+  await startDatabase(['northleaf_bench']);
+  const port = 4339;
+  const env = { ...process.env, DATABASE_URL: databaseUrl('northleaf_bench'), PORT: String(port), LOG_LEVEL: 'error' };
+  node(['apps/server/dist/prepare.js', '--empty', '--seed'], { env });
+  const server = spawn(process.execPath, ['apps/server/dist/main.js'], { cwd: ROOT, env, stdio: ['ignore', 'pipe', 'inherit'] });
+  await new Promise((ready) => server.stdout.once('data', ready));
+  if (wants('edit.outlookP95Ms')) await measureEdits(port);
+  server.kill('SIGTERM');
+  await new Promise((gone) => server.once('exit', gone));
+  if (wants('start.warmS')) await measureWarmStart();
+}
+
+/** From the input event to the first frame after the Outlook carries that value. */
+async function measureEdits(port) {
+  const { chromium } = createRequire(join(ROOT, 'e2e/package.json'))('@playwright/test');
+  const browser = await chromium.launch({
+    executablePath: ensureChromium(),
+    args: ['--disable-dev-shm-usage', '--disable-background-networking'],
+  });
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  await page.goto(`http://127.0.0.1:${port}/formulas/3f3a2a52-8c0c-4b57-9c7e-1f6a5c0e7a11/dough`);
+  await page.getByLabel('Water grams').waitFor();
+  await page.waitForTimeout(1500);
+  const times = await page.evaluate(async () => {
+    const field = document.querySelector('input[aria-label="Water grams"]');
+    const outlook = document.querySelector('section[aria-label="Outlook"]');
+    const setter = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set;
+    const frame = () => new Promise((next) => requestAnimationFrame(next));
+    const out = [];
+    field.focus();
+    for (let i = 0; i < 220; i++) {
+      const before = outlook.dataset.tender;
+      const grams = 84 + ((i * 7) % 40) + 0.1 * (i % 9);
+      const from = performance.now();
+      setter.call(field, String(grams));
+      field.dispatchEvent(new Event('input', { bubbles: true }));
+      while (outlook.dataset.tender === before && performance.now() - from < 3000) await frame();
+      out.push(performance.now() - from);
+      await new Promise((rest) => setTimeout(rest, 60));
+    }
+    return out.slice(20);
+  });
+  await browser.close();
+  line(
+    'edit.outlookP95Ms',
+    quantile(times, 0.95).toFixed(0),
+    'ms',
+    '100',
+    `${times.length} keystrokes, median ${median(times).toFixed(0)} ms, spread included`,
+  );
+}
+
+/** The demo command a second time, nothing changed, to its first answer. Needs the demo's ports free. */
+async function measureWarmStart() {
+  const once = () =>
+    new Promise((done) => {
+      const from = performance.now();
+      const demo = spawn(process.execPath, ['scripts/demo.mjs'], {
+        cwd: ROOT,
+        env: { ...process.env, PORT: '4340', NORTHLEAF_PG_PORT: '55434', NORTHLEAF_PG_CLUSTER: 'pg-bench' },
+        stdio: ['ignore', 'pipe', 'ignore'],
+      });
+      demo.stdout.on('data', (text) => {
+        if (!String(text).includes('ready')) return;
+        const seconds = (performance.now() - from) / 1000;
+        demo.once('exit', () => done(seconds));
+        demo.kill('SIGINT');
+      });
+      demo.once('exit', (code) => code && done(NaN));
+    });
+  const first = await once();
+  const warm = median([await once(), await once(), await once()]);
+  line('start.warmS', warm.toFixed(1), 's', '10', `median of 3; the first start of a new database took ${first.toFixed(1)} s`);
+  say('bench done');
+}
