@@ -1,13 +1,15 @@
-import { useMemo } from 'react';
+import { lazy, useMemo } from 'react';
 import CssBaseline from '@mui/material/CssBaseline';
 import { ThemeProvider } from '@mui/material/styles';
 import { QueryClientProvider } from '@tanstack/react-query';
 import { createBrowserRouter, Navigate, RouterProvider } from 'react-router';
-import { ErrorPage } from './platform/error-page';
 import { usePreferences } from './platform/preferences';
 import { queryClient } from './platform/query-client';
 import { Shell } from './shell';
 import { northLeafTheme } from './ui/theme';
+
+/** Needed only when something failed. */
+const ErrorPage = lazy(async () => ({ default: (await import('./platform/error-page')).ErrorPage }));
 
 /** Every page is its own piece of code, loaded when it is gone to. */
 const router = createBrowserRouter([

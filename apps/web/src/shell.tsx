@@ -2,10 +2,8 @@ import BakeryDining from '@mui/icons-material/BakeryDining';
 import Contrast from '@mui/icons-material/Contrast';
 import FormatListBulleted from '@mui/icons-material/FormatListBulleted';
 import Box from '@mui/material/Box';
-import ButtonBase from '@mui/material/ButtonBase';
 import { useTheme } from '@mui/material/styles';
-import type { ReactNode } from 'react';
-import { SnackbarProvider } from 'notistack';
+import { lazy, Suspense, type ReactNode } from 'react';
 import { NavLink, Outlet } from 'react-router';
 import { usePreferences } from './platform/preferences';
 import { sizes } from './ui/theme';
@@ -14,6 +12,9 @@ const places: readonly { readonly to: string; readonly name: string; readonly ic
   { to: '/formulas', name: 'Formulas', icon: <FormatListBulleted /> },
   { to: '/bakes', name: 'Bakes', icon: <BakeryDining /> },
 ];
+
+/** Said rarely, so not part of what every page waits for. */
+const Notices = lazy(async () => ({ default: (await import('notistack')).SnackbarProvider }));
 
 /** The rail of places and the page beside it. */
 export function Shell() {
@@ -78,14 +79,23 @@ export function Shell() {
           </Box>
         ))}
         <Box sx={{ flex: 1, '@media (max-width: 899px)': { display: 'none' } }} />
-        <ButtonBase onClick={() => setFace(face === 'light' ? 'early' : 'light')} aria-pressed={face === 'early'} sx={item}>
+        {/* A plain button: the library's own would be part of what every page waits for. */}
+        <Box
+          component="button"
+          type="button"
+          onClick={() => setFace(face === 'light' ? 'early' : 'light')}
+          aria-pressed={face === 'early'}
+          sx={{ ...item, border: 0, bgcolor: 'transparent', font: 'inherit', fontSize: 12.5, fontWeight: 600, cursor: 'pointer' }}
+        >
           <Contrast />
           Early
-        </ButtonBase>
+        </Box>
       </Box>
       <Box sx={{ flex: 1, minWidth: 0 }}>
         <Outlet />
-        <SnackbarProvider maxSnack={2} autoHideDuration={6000} />
+        <Suspense>
+          <Notices maxSnack={2} autoHideDuration={6000} />
+        </Suspense>
       </Box>
     </Box>
   );
