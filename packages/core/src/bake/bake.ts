@@ -57,6 +57,7 @@ export type BakeResult = BakeTimes & {
     readonly topC: readonly number[];
     readonly middleC: readonly number[];
     readonly moistureShare: readonly number[];
+    /** One sd of the moisture at each minute. */ readonly moistureSd: readonly number[];
     readonly topTone: readonly number[];
     readonly baseTone: readonly number[];
     readonly thicknessMm: readonly number[];
@@ -110,7 +111,7 @@ export function bakeStage(
     steps: bake.steps.map(({ name, wantC, min }) => ({ name, wantC, dialC: wantC === null ? null : dialFor(oven, wantC), min })),
     ovenMeasured: oven.readings.length > 0,
     spreadFrom: spread.from,
-    curve: curveOf(look.trajectory, Math.max(totalMin * 1.25, totalMin + 2)),
+    curve: curveOf(look.trajectory, spread.trajectories, Math.max(totalMin * 1.25, totalMin + 2)),
   };
   const doneAt = (wantC: number) => {
     const at = { ...problem, settings: problem.settings.map((setting, i) => (i === 0 ? { ...setting, airC: wantC } : setting)) };
@@ -238,6 +239,7 @@ function spreadOf(
       doneMin: done === null || central.times.doneMin === null ? 0 : done - central.times.doneMin,
       moisture: look.end.moistureShare - central.end.moistureShare,
       tone: look.end.topTone - central.end.topTone,
+      trajectory: look.trajectory,
     };
   });
   const variance = moved.reduce((sum, { doneMin }) => sum + doneMin ** 2, 0);
@@ -245,6 +247,7 @@ function spreadOf(
     doneSd: Math.sqrt(variance),
     moistureSd: Math.sqrt(moved.reduce((sum, { moisture }) => sum + moisture ** 2, 0)),
     toneSd: Math.sqrt(moved.reduce((sum, { tone }) => sum + tone ** 2, 0)),
+    trajectories: moved.map(({ trajectory }) => trajectory),
     from: moved
       .map(({ cause, doneMin }) => ({ cause, share: variance > 0 ? doneMin ** 2 / variance : 0 }))
       .sort((a, b) => b.share - a.share),
@@ -253,19 +256,26 @@ function spreadOf(
 
 const CURVE_POINTS = 80;
 
-function curveOf(trajectory: Trajectory, untilMin: number): BakeResult['curve'] {
+/** The course of a bake for the picture, with the spread of its moisture from the nudged courses, first order. */
+function curveOf(trajectory: Trajectory, nudged: readonly Trajectory[], untilMin: number): BakeResult['curve'] {
   const min = Array.from({ length: CURVE_POINTS + 1 }, (_, i) => (i * untilMin) / CURVE_POINTS);
   const sampled = (series: readonly number[]) => min.map((at) => onCurve(trajectory.min, series, at));
+  const moistureShare = sampled(trajectory.moistureX).map(shareOf);
   return {
     min,
     airC: sampled(trajectory.airC),
     topC: sampled(trajectory.topC),
     middleC: sampled(trajectory.middleC),
-    moistureShare: sampled(trajectory.moistureX).map((x) => x / (1 + x)),
+    moistureShare,
+    moistureSd: moistureShare.map((share, i) =>
+      Math.sqrt(nudged.reduce((sum, other) => sum + (share - shareOf(onCurve(other.min, other.moistureX, min[i]!))) ** 2, 0)),
+    ),
     topTone: sampled(trajectory.browningTop).map((b) => toneOf(lightnessOf(b))),
     baseTone: sampled(trajectory.browningBase).map((b) => toneOf(lightnessOf(b))),
     thicknessMm: sampled(trajectory.thicknessMm),
   };
 }
 
+/** Wet-basis share of kg water per kg dry. */
+const shareOf = (x: number) => x / (1 + x);
 const finite = (value: number): number | null => (Number.isFinite(value) ? value : null);

@@ -14,7 +14,7 @@ import { ErrorPage } from '../../platform/error-page';
 import { usePreferences } from '../../platform/preferences';
 import { Page } from '../../ui/page';
 import { showQuantity } from '../../ui/quantity';
-import { formulasQuery } from '../formulas/api';
+import { formulasQuery, versionQuery } from '../formulas/api';
 import { kitchenQuery } from '../kitchen/api';
 import { bakesQuery, last, measured } from './api';
 
@@ -72,9 +72,11 @@ export function BakesPage() {
 }
 
 function BakeRow({ bake, name, zone }: { bake: Bake; name: string; zone: string }) {
+  const version = useQuery(versionQuery(bake.formulaId, bake.version));
+  const waterKeys = new Set(version.data?.formula.rows.filter(({ ingredientId }) => ingredientId === 'water').map(({ key }) => key));
   const units = usePreferences((state) => state.units);
   const rating = last(bake, (one) => (one.kind === 'rated' && one.after === 'fresh' ? one : undefined));
-  const waterG = last(bake, (one) => (one.kind === 'weighed' && one.rowKey === 'r1' ? one.addedG : undefined));
+  const waterG = last(bake, (one) => (one.kind === 'weighed' && waterKeys.has(one.rowKey) ? one.addedG : undefined));
   const felt = last(bake, (one) => (one.kind === 'felt' ? feltWords[one.word] : undefined));
   const [rawG, bakedG] = [measured(bake, 'rawG'), measured(bake, 'bakedG')];
   const shown = (value: number | undefined, kind: 'mass' | 'length' | 'minutes') =>

@@ -276,16 +276,9 @@ function Slices({ result }: { result: BakeResult }) {
 function MoistureCurve({ result }: { result: BakeResult }) {
   const { palette } = useTheme();
   const { data, layout, columns } = useMemo(() => {
-    const { curve, done, dryBelowShare, totalMin, endMoisture } = result;
+    const { curve, done, dryBelowShare, totalMin } = result;
     const y = curve.moistureShare.map((share) => share * 100);
-    // The end's spread is carried along the curve in proportion to how fast it is drying there (a picture of it, not a second model).
-    const slope = y.map((value, i) => Math.abs(value - (y[i - 1] ?? value)));
-    const endIndex = Math.max(
-      1,
-      curve.min.findIndex((min) => min >= totalMin),
-    );
-    const perSlope = slope[endIndex]! > 1e-6 ? (endMoisture.sd * 100) / slope[endIndex]! : 0;
-    const spread = slope.map((s) => Math.min(2.5, Math.max(0.1, s * Math.min(perSlope, 20))));
+    const spread = curve.moistureSd.map((sd) => sd * 100);
     const water = palette.info.main;
     return {
       data: [
@@ -369,6 +362,7 @@ function MoistureCurve({ result }: { result: BakeResult }) {
       columns: [
         { name: 'min', values: curve.min },
         { name: 'moisture %', values: y },
+        { name: '± points', values: spread },
         { name: 'top tone', values: curve.topTone },
         { name: 'mm', values: curve.thicknessMm },
       ],

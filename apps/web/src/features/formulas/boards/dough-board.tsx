@@ -327,7 +327,7 @@ function WantsAndGets({ result }: { result: DoughResult }) {
             whiteSpace: 'nowrap',
           }}
         >
-          {g / widest > 0.12 && `${name} ${showQuantity(g, 'mass', units, 0)}`}
+          {g / widest > 0.09 && `${name} ${showQuantity(g, 'mass', units, 0)}`}
         </Box>
       ))}
     </Box>
