@@ -198,11 +198,11 @@ function makeDatabase(c, name) {
   const made = run(c.as, join(c.bin, 'createdb'), ['-h', '127.0.0.1', '-p', String(PORT), '-U', USER, name]);
   if (made.status !== 0) throw new Stop(plain(made.stderr));
 }
-function stop() {
+function stop({ quiet = true } = {}) {
   if (!findBin()) return;
   const c = context();
   if (!running(c)) {
-    say('not running');
+    if (!quiet) say('not running');
     return;
   }
   const r = pgctl(c, ['stop', '-w', '-t', '30', '-m', 'fast'], { stdio: ['ignore', 'ignore', 'pipe'] });
@@ -224,14 +224,15 @@ if (process.argv[1] && resolve(process.argv[1]) === fileURLToPath(import.meta.ur
     if (cmd === 'start') {
       await start();
       console.log(databaseUrl());
-    } else if (cmd === 'stop') stop();
+    } else if (cmd === 'stop') stop({ quiet: false });
+    else if (cmd === 'where') console.log(context().data);
     else if (cmd === 'status') {
       const c = context();
       const up = running(c);
       console.log(up ? `running on 127.0.0.1:${up.port}, process ${up.pid}, data in ${c.data}` : 'not running');
       process.exitCode = up ? 0 : 3;
     } else {
-      console.error('usage: node scripts/db.mjs start|stop|status');
+      console.error('usage: node scripts/db.mjs start|stop|status|where');
       process.exitCode = 2;
     }
   } catch (e) {

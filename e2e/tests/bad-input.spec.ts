@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { complaints, CRACKER, outlook, storing, water } from './a-page';
+import { complaints, CRACKER, outlook, storing, water } from './a-page.js';
 
 test.afterEach(async ({ request }) => {
   await request.delete(`/api${CRACKER}/draft`);

@@ -1,6 +1,6 @@
-import AxeBuilder from '@axe-core/playwright';
+import { AxeBuilder } from '@axe-core/playwright';
 import { expect, test } from '@playwright/test';
-import { complaints, CRACKER, pour, storing, tender, water } from './a-page';
+import { complaints, CRACKER, pour, storing, tender, water } from './a-page.js';
 
 test('a baker changes the water, takes the advice, saves, bakes, and finds everything again', async ({ page }) => {
   const errors = complaints(page);

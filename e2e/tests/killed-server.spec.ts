@@ -1,6 +1,6 @@
 import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
 import { expect, test } from '@playwright/test';
-import { CRACKER, storing, water } from './a-page';
+import { CRACKER, storing, water } from './a-page.js';
 
 // A server of its own, on its own database: this journey kills it.
 const PORT = 4321;

@@ -1,0 +1,203 @@
+import { ThemeProvider } from '@mui/material/styles';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { act, render, screen, waitFor, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import {
+  applyEdits,
+  demoCrackerV2,
+  demoKitchen,
+  demoLots,
+  evaluate,
+  publishedIngredients,
+  type Formula,
+  type StageName,
+} from '@north-leaf/core';
+import type { FormulaDetail, FormulaVersion } from '@north-leaf/contracts';
+import { SnackbarProvider } from 'notistack';
+import { MemoryRouter } from 'react-router';
+import { usePreferences } from '../../platform/preferences';
+import { northLeafTheme } from '../../ui/theme';
+import { useDraft } from './draft-store';
+import { Workspace } from './workspace';
+
+const pantry = { ingredients: publishedIngredients(), lots: Object.fromEntries(demoLots.map((lot) => [lot.id, lot])) };
+
+// Neither a worker nor a canvas lives in this page: the same core answers in place, and the chart draws nothing.
+jest.mock('./use-evaluation', () => ({
+  useEvaluation: (formula: Formula, kitchen: never, itsPantry: never) => ({
+    evaluation: evaluate(formula, kitchen, itsPantry),
+    of: formula,
+    failed: false,
+  }),
+}));
+jest.mock('../../ui/plotly', () => ({ Plotly: { react: jest.fn() } }));
+
+const head = { id: 'v2', version: 2, basedOn: 1, why: '', savedAt: '2026-11-01T00:00:00Z' };
+const saved: FormulaVersion = {
+  ...head,
+  formulaId: 'f',
+  coreVersion: '1.0.0',
+  formula: demoCrackerV2,
+  kitchen: demoKitchen,
+  pantry,
+  evaluation: evaluate(demoCrackerV2, demoKitchen, pantry),
+  setAside: [],
+};
+const detail: FormulaDetail = { id: 'f', versions: [{ ...head, id: 'v1', version: 1, basedOn: null }, head], draft: null };
+const answers: { url: string; method: string; body: unknown }[] = [];
+const onStage = jest.fn();
+
+function open(stage: StageName, formula: Formula = demoCrackerV2) {
+  act(() =>
+    useDraft.getState().open({
+      formulaId: 'f',
+      basedOn: 2,
+      saved: demoCrackerV2,
+      formula,
+      typed: {},
+      undo: [],
+      redo: [],
+      revision: 0,
+      storing: 'clean',
+      storedAt: null,
+    }),
+  );
+  return render(
+    <ThemeProvider theme={northLeafTheme('light')}>
+      <QueryClientProvider client={new QueryClient({ defaultOptions: { queries: { retry: false } } })}>
+        <SnackbarProvider />
+        <MemoryRouter>
+          <Workspace detail={detail} saved={saved} stage={stage} onStage={onStage} kitchen={demoKitchen} pantry={pantry} />
+        </MemoryRouter>
+      </QueryClientProvider>
+    </ThemeProvider>,
+  );
+}
+
+beforeEach(() => {
+  usePreferences.setState({ units: 'metric', face: 'light' });
+  answers.length = 0;
+  globalThis.fetch = jest.fn(async (url: string, init: RequestInit = {}) => {
+    const body = init.body ? (JSON.parse(String(init.body)) as unknown) : null;
+    answers.push({ url, method: init.method ?? 'GET', body });
+    const answer = url.includes('/versions/') ? { ...head, id: 'v3', version: 3, basedOn: 2, beside: null } : [];
+    return new Response(JSON.stringify(answer), { status: 200 });
+  }) as unknown as typeof fetch;
+});
+
+const findings = () => screen.getByRole('region', { name: 'Findings' });
+const waterOf = () => useDraft.getState().formula.rows[0]!.amountG;
+
+describe('the workspace', () => {
+  it('shows each stage with its state in words and its ruling number', () => {
+    open('dough');
+    const tabs = screen.getAllByRole('tab');
+    expect(tabs.map((tab) => tab.id)).toEqual(['tab-blend', 'tab-dough', 'tab-chill', 'tab-sheet', 'tab-bake', 'tab-keep']);
+    expect(tabs[1]).toHaveTextContent(/Good.*102 %/);
+    expect(tabs[5]).toHaveTextContent(/Watch.*days/);
+  });
+
+  it.each<[StageName, RegExp]>([
+    ['blend', /What does this blend bring/],
+    ['dough', /How much water will it take today/],
+    ['chill', /Cold enough to roll/],
+    ['sheet', /What comes out of this sheet/],
+    ['bake', /dry before it is dark/],
+    ['keep', /How long will it snap/],
+  ])('the %s board asks one question and every field of it has a name', (stage, question) => {
+    open(stage);
+    expect(screen.getByRole('heading', { name: question })).toBeInTheDocument();
+    for (const field of within(screen.getByRole('tabpanel')).queryAllByRole('textbox')) expect(field).toHaveAccessibleName();
+  });
+
+  it('a finding’s button names old and new, sets it as one undo step, and the finding is gone', async () => {
+    open('dough', applyEdits(demoCrackerV2, [{ path: '/rows/0/amountG', from: 102, to: 86 }]));
+    await userEvent.click(within(findings()).getByRole('button', { name: 'Water 86 → 100 g' }));
+    expect(waterOf()).toBe(100);
+    expect(useDraft.getState().undo).toHaveLength(1);
+    expect(within(findings()).queryByText(/Short of water/)).not.toBeInTheDocument();
+    await userEvent.keyboard('{Control>}z{/Control}');
+    expect(waterOf()).toBe(86);
+  });
+
+  it('Alt A uses the first finding', async () => {
+    open('dough', applyEdits(demoCrackerV2, [{ path: '/rows/0/amountG', from: 102, to: 86 }]));
+    await userEvent.keyboard('{Alt>}a{/Alt}');
+    expect(waterOf()).toBe(100);
+  });
+
+  it('a finding of another stage carries its name and leads there', async () => {
+    open('dough');
+    await userEvent.click(within(findings()).getByRole('button', { name: 'Keep' }));
+    expect(onStage).toHaveBeenCalledWith('keep');
+  });
+
+  it('digits go to a stage, but not while a field has the focus', async () => {
+    open('dough');
+    await userEvent.keyboard('5');
+    expect(onStage).toHaveBeenLastCalledWith('bake');
+    onStage.mockClear();
+    await userEvent.type(screen.getByLabelText('Water grams'), '3');
+    expect(onStage).not.toHaveBeenCalled();
+  });
+
+  it('U shows ounces, ? lists the keys', async () => {
+    open('dough');
+    await userEvent.keyboard('u');
+    expect(usePreferences.getState().units).toBe('imperial');
+    await userEvent.keyboard('?');
+    expect(screen.getByRole('dialog', { name: 'Keys' })).toBeInTheDocument();
+  });
+
+  it('percent and grams move each other', async () => {
+    open('dough');
+    const percent = screen.getByLabelText('Olive oil percent');
+    await userEvent.clear(percent);
+    await userEvent.type(percent, '10');
+    expect(screen.getByLabelText('Olive oil grams')).toHaveValue('24');
+  });
+
+  it('a share of the blend is shared out among the others', async () => {
+    open('blend');
+    const field = screen.getByLabelText('Brown rice flour share');
+    await userEvent.clear(field);
+    await userEvent.type(field, '20');
+    const { rows } = useDraft.getState().formula.blend;
+    expect(rows.reduce((sum, { share }) => sum + share, 0)).toBeCloseTo(1, 9);
+    expect(rows[0]!.share / rows[2]!.share).toBeCloseTo(0.56 / 0.18, 6);
+  });
+
+  it('says at the field what the core has against it, and the Outlook waits', () => {
+    open('sheet', applyEdits(demoCrackerV2, [{ path: '/sheet/parts/0/thicknessMm', from: 2.4, to: 60 }]));
+    expect(screen.getByRole('alert')).toHaveTextContent('Thickness must be from 0.3 to 40 mm, got 60');
+    expect(screen.getByRole('region', { name: 'Outlook' })).toHaveTextContent('Waiting');
+  });
+
+  it('says in words what the Outlook shows', () => {
+    open('dough');
+    expect(screen.getByTestId('outlook-words')).toHaveTextContent(/^Crisp \d\.\d ± \d\.\d, tender \d\.\d ± \d\.\d of 10\.$/);
+  });
+});
+
+describe('saving', () => {
+  it('sends the whole draft with a why made from its changes, and an id of its own', async () => {
+    open('dough', applyEdits(demoCrackerV2, [{ path: '/rows/0/amountG', from: 102, to: 98 }]));
+    await userEvent.keyboard('{Control>}s{/Control}');
+    expect(await screen.findByLabelText('Why')).toHaveValue('Water 102 → 98 g');
+    await userEvent.click(screen.getByRole('button', { name: 'Save v3' }));
+    await waitFor(() => expect(answers.filter(({ method }) => method === 'PUT')).toHaveLength(1));
+    const { url, body } = answers.find(({ method }) => method === 'PUT')!;
+    expect(url).toMatch(/\/api\/formulas\/f\/versions\/[0-9a-f-]{36}$/);
+    expect(body).toMatchObject({ basedOn: 2, why: 'Water 102 → 98 g', formula: { rows: [{ amountG: 98 }, {}, {}, {}, {}, {}, {}, {}] } });
+  });
+
+  it.each<[string, () => Formula]>([
+    ['nothing has changed', () => demoCrackerV2],
+    ['a stage cannot be worked out', () => applyEdits(demoCrackerV2, [{ path: '/rows/0/amountG', from: 102, to: -4 }])],
+  ])('is not offered when %s', async (_claim, formula) => {
+    open('dough', formula());
+    await userEvent.keyboard('{Control>}s{/Control}');
+    expect(screen.queryByLabelText('Why')).not.toBeInTheDocument();
+    expect(answers.filter(({ method }) => method === 'PUT')).toHaveLength(0);
+  });
+});
