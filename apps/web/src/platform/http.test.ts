@@ -1,4 +1,5 @@
-import { ApiError, request } from './http';
+import type { ApiError } from './http';
+import { request } from './http';
 
 const answer = (body: string, status: number) => {
   globalThis.fetch = jest.fn(async () => new Response(status === 204 ? null : body, { status })) as unknown as typeof fetch;

@@ -1,0 +1,75 @@
+import { randomUUID } from 'node:crypto';
+import { demoKitchen } from '@north-leaf/core';
+import type { DataSource } from 'typeorm';
+
+const url = `${process.env['TEST_DATABASE_URL'] ?? 'postgres://northleaf@127.0.0.1:55433/northleaf_test'}_${process.env['JEST_WORKER_ID'] ?? '1'}`;
+process.env['DATABASE_URL'] = url;
+process.env['LOG_LEVEL'] = 'silent';
+
+let database: DataSource;
+const count = async (table: string) => Number((await database.query<{ n: string }[]>(`SELECT count(*) AS n FROM "${table}"`))[0]!.n);
+
+beforeEach(async () => {
+  const { openDatabase } = await import('./database.js');
+  database = await openDatabase(url, { empty: true });
+}, 30_000);
+afterEach(() => database.destroy());
+
+describe('the database', () => {
+  it('is brought up to date once: a second time there is nothing to do', async () => {
+    expect(await database.runMigrations()).toHaveLength(0);
+  });
+
+  it('can be taken back to nothing and up again', async () => {
+    await database.undoLastMigration();
+    const tables = await database.query<{ name: string }[]>(
+      `SELECT table_name AS name FROM information_schema.tables WHERE table_schema = 'public'`,
+    );
+    expect(tables.map(({ name }) => name)).toEqual(['migrations']);
+    expect(await database.runMigrations()).toHaveLength(1);
+  });
+
+  it('every table but the kitchens has a kitchen, and goes when it goes', async () => {
+    const { seedDemo } = await import('./seed.js');
+    await seedDemo(database);
+    const tables = await database.query<{ name: string }[]>(
+      `SELECT table_name AS name FROM information_schema.columns WHERE table_schema = 'public' AND column_name = 'kitchenId' ORDER BY 1`,
+    );
+    expect(tables.map(({ name }) => name)).toEqual([
+      'bake_events',
+      'bakes',
+      'blends',
+      'formula_drafts',
+      'formula_versions',
+      'formulas',
+      'ingredients',
+      'lots',
+    ]);
+  });
+
+  it('is seeded once, whole: a second seed adds nothing', async () => {
+    const { seedDemo } = await import('./seed.js');
+    await seedDemo(database);
+    const before = await Promise.all(['kitchens', 'lots', 'formulas', 'formula_versions', 'bakes', 'bake_events'].map(count));
+    await seedDemo(database);
+    expect(await Promise.all(['kitchens', 'lots', 'formulas', 'formula_versions', 'bakes', 'bake_events'].map(count))).toEqual(before);
+    expect(before.slice(0, 1)).toEqual([1]);
+    expect(before[3]).toBe(2);
+  });
+
+  it('a seed that fails half-way leaves nothing behind', async () => {
+    const { seedDemo } = await import('./seed.js');
+    await database.query('ALTER TABLE "bake_events" ADD CONSTRAINT "never" CHECK (false)');
+    await expect(seedDemo(database)).rejects.toThrow();
+    expect(await count('kitchens')).toBe(0);
+  });
+
+  it('refuses to change a version or an event, and a bake of a version that is not there', async () => {
+    const { seedDemo } = await import('./seed.js');
+    await seedDemo(database);
+    await expect(database.query('UPDATE "bake_events" SET "at" = now()')).rejects.toThrow(/never changed/);
+    await expect(
+      database.query(`INSERT INTO "bakes" VALUES ($1, $2, 99, $3, 42, 1, 20, 0.5, now())`, [randomUUID(), demoKitchen.id, randomUUID()]),
+    ).rejects.toThrow(/bakes_of_version/);
+  });
+});
