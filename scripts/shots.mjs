@@ -32,6 +32,8 @@ const views = [
   { name: '06-bake', path: `${formula}/bake` },
   { name: '07-keep', path: `${formula}/keep` },
   { name: '08-dough-early', path: `${formula}/dough`, face: 'dark', act: (page) => water(page, '86') },
+  { name: '11-phone', path: `${formula}/dough`, width: 390, height: 844 },
+  { name: '12-tablet', path: `${formula}/sheet`, width: 1024, height: 768 },
   { name: '09-bakes', path: '/bakes' },
   { name: '10-record', path: `/bakes/new?formula=3f3a2a52-8c0c-4b57-9c7e-1f6a5c0e7a11&version=2` },
 ];
@@ -48,7 +50,7 @@ const browser = await chromium.launch({ executablePath, args: ['--disable-dev-sh
 try {
   for (const view of views.filter(({ name }) => args.length === 0 || args.some((wanted) => name.includes(wanted)))) {
     const context = await browser.newContext({
-      viewport: { width: 1280, height: 800 },
+      viewport: { width: view.width ?? 1280, height: view.height ?? 800 },
       colorScheme: view.face ?? 'light',
       locale: 'en-GB',
       timezoneId: 'UTC',

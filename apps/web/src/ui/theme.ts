@@ -52,7 +52,7 @@ export function northLeafTheme(face: Face): Theme {
       MuiButton: {
         defaultProps: { disableElevation: true },
         styleOverrides: {
-          root: { minHeight: 34, padding: '0 14px', borderRadius: 8, '@media (pointer: coarse)': { minHeight: 48 } },
+          root: { minHeight: 34, padding: '0 14px', borderRadius: 8, whiteSpace: 'nowrap', '@media (pointer: coarse)': { minHeight: 48 } },
           outlined: { borderColor: palette.leaf.edge, backgroundColor: palette.background.paper },
         },
       },
@@ -63,6 +63,7 @@ export function northLeafTheme(face: Face): Theme {
             height: 30,
             padding: '0 11px',
             textTransform: 'none',
+            whiteSpace: 'nowrap',
             fontSize: 13,
             fontWeight: 600,
             borderColor: palette.leaf.edge,

@@ -13,7 +13,7 @@ export const formulaKeys = {
 export const formulasQuery = queryOptions({ queryKey: formulaKeys.list(), queryFn: () => request<FormulaListItem[]>('GET', '/formulas') });
 
 export const formulaQuery = (id: string) =>
-  queryOptions({ queryKey: formulaKeys.detail(id), queryFn: () => request<FormulaDetail>('GET', `/formulas/${id}`) });
+  queryOptions({ queryKey: formulaKeys.detail(id), queryFn: () => request<FormulaDetail>('GET', `/formulas/${id}`), staleTime: 0 });
 
 /** A version never changes: read once. */
 export const versionQuery = (id: string, version: number) =>
@@ -24,7 +24,6 @@ export const versionQuery = (id: string, version: number) =>
   });
 
 export const storeDraft = (id: string, body: DraftBody) => request<Draft>('PUT', `/formulas/${id}/draft`, body);
-export const discardDraft = (id: string) => request<void>('DELETE', `/formulas/${id}/draft`);
 
 export type SaveVersion = { readonly formulaId: string; readonly versionId: string; readonly body: VersionBody };
 

@@ -1,7 +1,7 @@
 import { act, renderHook } from '@testing-library/react';
 import { demoCrackerV2 } from '@north-leaf/core';
 import type { FormulaDetail, FormulaVersion } from '@north-leaf/contracts';
-import { openDraft, settleClash, useDraftKeeping } from './draft-keeping';
+import { holdDraft, openDraft, releaseDraft, settleClash, useDraftKeeping } from './draft-keeping';
 import { setValue, useDraft } from './draft-store';
 import type { KeptDraft } from './kept-draft';
 
@@ -138,6 +138,35 @@ describe('keeping a draft', () => {
     expect([waterNow(), useDraft.getState().storing]).toEqual([98, 'stored']);
     await act(() => settleClash('theirs', serverDraft(95, 9)));
     expect([waterNow(), useDraft.getState().revision]).toEqual([95, 9]);
+  });
+
+  it('a page that is left sends what still waits', async () => {
+    const { unmount } = await begin();
+    pour(98);
+    unmount();
+    await pass(50);
+    expect(sent.map(({ formula }) => formula.rows[0]!.amountG)).toEqual([98]);
+    expect(kept.get('f')!.formula.rows[0]!.amountG).toBe(98);
+  });
+
+  it('sends what waits before a version is saved, and nothing after it until the next draft is open', async () => {
+    await begin();
+    pour(98);
+    await act(() => holdDraft());
+    expect(sent).toHaveLength(1);
+    pour(97);
+    await pass(3000);
+    expect(sent).toHaveLength(1);
+    releaseDraft();
+    pour(96);
+    await pass(1000);
+    expect(sent).toHaveLength(2);
+  });
+
+  it('a cached answer older than this browser’s own draft does not take its place', async () => {
+    kept.set('f', { ...serverDraft(90, 6), undo: [], redo: [], waiting: false });
+    await openDraft(detailWith(serverDraft(95, 3)), saved);
+    expect([waterNow(), useDraft.getState().revision]).toEqual([90, 6]);
   });
 
   it('does not send what was only opened', async () => {

@@ -1,8 +1,8 @@
-import { useEffect, useRef } from 'react';
+import { useEffect } from 'react';
 import type { FormulaDetail, FormulaVersion } from '@north-leaf/contracts';
 import { editsBetween } from '@north-leaf/core';
 import { ApiError } from '../../platform/http';
-import { discardDraft, storeDraft } from './api';
+import { storeDraft } from './api';
 import { useDraft } from './draft-store';
 import { keepDraft, keptDraft, type KeptDraft } from './kept-draft';
 
@@ -10,11 +10,18 @@ const HERE_MS = 120;
 const SERVER_MS = 600;
 const AGAIN_MS = 2000;
 
-/** Opens the draft of a formula: this browser's when it holds changes that never reached the server, else the server's, else the version. */
+let hereTimer: ReturnType<typeof setTimeout> | undefined;
+let serverTimer: ReturnType<typeof setTimeout> | undefined;
+let sending = false;
+/** While a version is being saved: a draft that arrived after it would outlive it. */
+let held = false;
+
+/** Opens the draft of a formula: this browser's when it knows more than the server's answer, else the server's, else the version. */
 export async function openDraft(detail: FormulaDetail, saved: FormulaVersion): Promise<void> {
   const kept = await keptDraft(detail.id);
   const server = detail.draft;
-  const same = kept !== undefined && kept.basedOn === saved.version;
+  const { open } = useDraft.getState();
+  held = false;
   const base = {
     formulaId: detail.id,
     basedOn: saved.version,
@@ -23,40 +30,44 @@ export async function openDraft(detail: FormulaDetail, saved: FormulaVersion): P
     redo: [],
     storedAt: server?.storedAt ?? null,
   };
-  if (same && kept.waiting) {
-    const clash = (server?.revision ?? 0) > kept.revision;
-    useDraft.getState().open({ ...base, ...kept, storing: clash ? 'clash' : 'hereOnly' });
+  const own = kept !== undefined && kept.basedOn === saved.version ? kept : undefined;
+  const serverRevision = server?.revision ?? 0;
+  if (own?.waiting) {
+    open({ ...base, ...draftOf(own), storing: serverRevision > own.revision ? 'clash' : 'hereOnly' });
     return;
   }
   if (server && server.basedOn === saved.version) {
-    const steps = same && kept.revision === server.revision ? { undo: kept.undo, redo: kept.redo } : {};
-    useDraft
-      .getState()
-      .open({ ...base, formula: server.formula, typed: server.typed, revision: server.revision, storing: 'stored', ...steps });
+    // An answer from the cache may be older than what this browser has stored since.
+    if (own && own.revision >= serverRevision) open({ ...base, ...draftOf(own), storing: 'stored' });
+    else open({ ...base, formula: server.formula, typed: server.typed, revision: serverRevision, storing: 'stored' });
     return;
   }
-  useDraft.getState().open({ ...base, formula: saved.formula, typed: {}, revision: server?.revision ?? 0, storing: 'clean' });
+  open({ ...base, formula: saved.formula, typed: {}, revision: serverRevision, storing: 'clean' });
 }
+
+const draftOf = ({ formula, typed, undo, redo, revision }: KeptDraft) => ({ formula, typed, undo, redo, revision });
 
 /** Keeps every change in this browser at once and on the server within a second; goes on trying while there is no answer. */
 export function useDraftKeeping(formulaId: string): void {
-  const change = useDraft((state) => state.change);
   const storing = useDraft((state) => state.storing);
-  const opened = useDraft((state) => state.formulaId === formulaId);
-  const first = useRef<number | null>(null);
   useEffect(() => {
-    if (!opened) return;
-    if (first.current === null) {
-      first.current = change;
-      if (useDraft.getState().storing !== 'hereOnly') return;
-    } else if (first.current === change) return;
-    const here = setTimeout(() => void keepHere(true), HERE_MS);
-    const server = setTimeout(() => void keepOnServer(), SERVER_MS);
+    const stop = useDraft.subscribe((now, before) => {
+      // A draft that was only opened brings its own formula: nothing has been typed.
+      const edited = now.formula !== before.formula || now.typed !== before.typed;
+      if (now.formulaId !== formulaId || before.formulaId !== formulaId || !edited || now.saved !== before.saved) return;
+      clearTimeout(hereTimer);
+      clearTimeout(serverTimer);
+      hereTimer = setTimeout(() => void keepHere(true), HERE_MS);
+      serverTimer = setTimeout(() => void keepOnServer(), SERVER_MS);
+    });
+    const leave = () => void flushDraft();
+    window.addEventListener('pagehide', leave);
     return () => {
-      clearTimeout(here);
-      clearTimeout(server);
+      stop();
+      window.removeEventListener('pagehide', leave);
+      void flushDraft();
     };
-  }, [change, opened]);
+  }, [formulaId]);
   useEffect(() => {
     if (storing !== 'hereOnly') return;
     const again = setInterval(() => void keepOnServer(), AGAIN_MS);
@@ -64,60 +75,74 @@ export function useDraftKeeping(formulaId: string): void {
   }, [storing]);
 }
 
-async function keepHere(waiting: boolean): Promise<void> {
-  const { formulaId, basedOn, formula, typed, undo, redo, revision } = useDraft.getState();
-  const kept: KeptDraft = { basedOn, formula, typed, undo, redo, revision, waiting };
-  await keepDraft(formulaId, kept);
+/** Sends what is still waiting for its moment, now. */
+export async function flushDraft(): Promise<void> {
+  const waiting = hereTimer !== undefined || serverTimer !== undefined;
+  clearTimers();
+  if (waiting) await Promise.all([keepHere(true), keepOnServer()]);
 }
 
-let sending = false;
+/** Before a version is saved: sends what waits, then keeps the draft still until the next one is opened or the save has failed. */
+export async function holdDraft(): Promise<void> {
+  await flushDraft();
+  held = true;
+}
+export const releaseDraft = (): void => {
+  held = false;
+};
+
+function clearTimers(): void {
+  clearTimeout(hereTimer);
+  clearTimeout(serverTimer);
+  hereTimer = undefined;
+  serverTimer = undefined;
+}
+
+async function keepHere(waiting: boolean): Promise<void> {
+  const { formulaId, basedOn, formula, typed, undo, redo, revision } = useDraft.getState();
+  hereTimer = undefined;
+  await keepDraft(formulaId, { basedOn, formula, typed, undo, redo, revision, waiting });
+}
 
 async function keepOnServer(): Promise<void> {
   const { formulaId, basedOn, formula, typed, revision, change, storing, setStoring } = useDraft.getState();
-  if (sending || storing === 'clash') return;
+  serverTimer = undefined;
+  if (sending || held || storing === 'clash') return;
   sending = true;
-  setStoring({ storing: storing === 'hereOnly' ? 'hereOnly' : 'storing' });
+  if (storing !== 'hereOnly') setStoring({ storing: 'storing' });
+  let again = false;
   try {
     const stored = await storeDraft(formulaId, { basedOn, formula, typed, revision });
     const now = useDraft.getState();
     if (now.formulaId !== formulaId || now.basedOn !== basedOn) return;
+    again = now.change !== change;
     setStoring({ revision: stored.revision, storedAt: stored.storedAt, storing: 'stored' });
-    await keepHere(now.change !== change);
-    if (now.change !== change) setTimeout(() => void keepOnServer(), 50);
+    await keepHere(again);
   } catch (error) {
     const clash = error instanceof ApiError && error.code === 'conflict';
     setStoring({ storing: clash ? 'clash' : 'hereOnly' });
   } finally {
     sending = false;
   }
+  if (again) await keepOnServer();
 }
 
 /** Ends a clash: this device's draft goes over the other's, or the other's is taken. */
 export async function settleClash(keep: 'mine' | 'theirs', theirs: FormulaDetail['draft']): Promise<void> {
-  const { formulaId, setStoring, open, ...state } = useDraft.getState();
+  const { formulaId, basedOn, saved, setStoring, open } = useDraft.getState();
   if (keep === 'mine' || !theirs) {
     setStoring({ revision: theirs?.revision ?? 0, storing: 'hereOnly' });
     await keepOnServer();
     return;
   }
-  open({
-    ...state,
-    formulaId,
-    formula: theirs.formula,
-    typed: theirs.typed,
-    revision: theirs.revision,
-    undo: [],
-    redo: [],
-    storing: 'stored',
-    storedAt: theirs.storedAt,
-  });
+  const { formula, typed, revision, storedAt } = theirs;
+  open({ formulaId, basedOn, saved, formula, typed, revision, undo: [], redo: [], storing: 'stored', storedAt });
   await keepHere(false);
 }
 
 /** Back to the saved version, as one step that can be undone. */
 export async function discardChanges(): Promise<void> {
-  const { formulaId, formula, saved, edit } = useDraft.getState();
+  const { formula, saved, edit } = useDraft.getState();
   edit(`discard-${Date.now()}`, () => editsBetween(formula, saved));
-  await discardDraft(formulaId).catch(() => undefined);
-  useDraft.getState().setStoring({ revision: 0 });
+  await flushDraft();
 }

@@ -97,7 +97,15 @@ function FindingCard({ finding, here, formula, pantry, onApply, onStage, stale }
           size="small"
           disabled={stale}
           onClick={() => onApply(finding)}
-          sx={{ justifySelf: 'start', textAlign: 'left', fontSize: 15, lineHeight: '19px', py: 1, color: 'primary.main' }}
+          sx={{
+            justifySelf: 'start',
+            textAlign: 'left',
+            fontSize: 15,
+            whiteSpace: 'normal',
+            lineHeight: '19px',
+            py: 1,
+            color: 'primary.main',
+          }}
         >
           {describeEdits(finding.change.edits, formula, pantry)}
         </Button>
@@ -115,7 +123,7 @@ function FindingCard({ finding, here, formula, pantry, onApply, onStage, stale }
               </ButtonBase>
             )}
             {what}
-            <Box component="span" sx={{ position: 'absolute', width: 1, height: 1, overflow: 'hidden', clipPath: 'inset(50%)' }}>
+            <Box component="span" sx={{ position: 'absolute', width: '1px', height: '1px', overflow: 'hidden', clipPath: 'inset(50%)' }}>
               {' '}
               {finding.level === 'note' ? 'Note' : stateWords[state]}
             </Box>

@@ -11,6 +11,7 @@ import { enqueueSnackbar } from 'notistack';
 import { ApiError } from '../../platform/http';
 import { useSaveVersion } from './api';
 import { describeEdits } from './describe-changes';
+import { holdDraft, releaseDraft } from './draft-keeping';
 import { useDraft } from './draft-store';
 
 type Props = {
@@ -61,11 +62,13 @@ export function SaveVersionButton({ detail, saved, changes, pantry, evaluation, 
     return () => window.removeEventListener('keydown', press);
   }, []);
 
-  const send = () => {
+  const send = async () => {
+    await holdDraft();
     const { formula, basedOn } = useDraft.getState();
     save.mutate(
       { formulaId: detail.id, versionId: crypto.randomUUID(), body: { basedOn, why, formula, setAside: [] } },
       {
+        onError: releaseDraft,
         onSuccess: (version) => {
           setOpen(false);
           enqueueSnackbar(
@@ -86,6 +89,7 @@ export function SaveVersionButton({ detail, saved, changes, pantry, evaluation, 
         <Box
           component="span"
           sx={{
+            '@media (max-width: 899px)': { display: 'none' },
             ml: 2,
             px: 1.5,
             borderRadius: '5px',
@@ -108,7 +112,7 @@ export function SaveVersionButton({ detail, saved, changes, pantry, evaluation, 
           component="form"
           onSubmit={(event) => {
             event.preventDefault();
-            send();
+            void send();
           }}
           sx={{ p: 4, width: 420, display: 'grid', gap: 3 }}
         >
@@ -119,7 +123,7 @@ export function SaveVersionButton({ detail, saved, changes, pantry, evaluation, 
             onChange={(event) => setWhy(event.target.value.slice(0, 500))}
             multiline
             maxRows={4}
-            onKeyDown={(event) => event.key === 'Enter' && !event.shiftKey && (event.preventDefault(), send())}
+            onKeyDown={(event) => event.key === 'Enter' && !event.shiftKey && (event.preventDefault(), void send())}
             slotProps={{ htmlInput: { style: { textAlign: 'left', height: 'auto' } } }}
           />
           {save.isError && <Alert severity="error">{save.error.message}</Alert>}

@@ -41,7 +41,7 @@ export function TheLine({
           display: 'grid',
           gridTemplateColumns: 'repeat(6, minmax(0, 1fr))',
           height: '100%',
-          '@media (max-width: 899px)': { gridTemplateColumns: 'repeat(3, 1fr)' },
+          '@media (max-width: 899px)': { gridTemplateColumns: 'repeat(2, minmax(0, 1fr))' },
         }}
       >
         {stageNames.map((name) => {
@@ -86,7 +86,10 @@ export function TheLine({
                 >
                   {number}
                 </Box>
-                <Box component="span" sx={{ fontSize: 13.5, fontWeight: 600, color: 'text.secondary' }}>
+                <Box
+                  component="span"
+                  sx={{ fontSize: 13.5, fontWeight: 600, color: 'text.secondary', overflow: 'hidden', textOverflow: 'ellipsis' }}
+                >
                   {unit}
                 </Box>
               </Box>

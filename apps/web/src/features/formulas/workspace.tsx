@@ -85,7 +85,7 @@ export function Workspace({ detail, saved, stage, onStage, kitchen, pantry }: Pr
             Back to v{saved.version}
           </Button>
         )}
-        <Box sx={{ ml: 'auto', display: 'flex', gap: 2, alignItems: 'center' }}>
+        <Box sx={{ ml: 'auto', display: 'flex', flexWrap: 'wrap', gap: 2, alignItems: 'center' }}>
           <Button component={Link} to={`/bakes/new?formula=${detail.id}&version=${saved.version}`} variant="outlined">
             Record a bake
           </Button>
