@@ -17,6 +17,7 @@ export const storing = (page: Page) => page.getByTestId('storing');
 
 /** Types a weight of water and waits until the Outlook is about it. */
 export async function pour(page: Page, text: string): Promise<void> {
+  const before = await outlook(page).getAttribute('data-tender');
   await water(page).fill(text);
-  await expect(outlook(page)).toHaveAttribute('aria-busy', 'false');
+  await expect(outlook(page)).not.toHaveAttribute('data-tender', before ?? '');
 }

@@ -1,52 +1,66 @@
-import { useEffect, useRef, useState } from 'react';
-import { wrap, type Remote } from 'comlink';
+import { useEffect, useState } from 'react';
+import { wrap } from 'comlink';
 import type { Evaluation, Formula, Kitchen, Pantry } from '@north-leaf/core';
+import { useDraft } from './draft-store';
 import type { EvaluationApi } from './evaluation.worker';
 
 export type Evaluated = {
-  /** Of the formula as it is now, or while it is being worked out, of the one before. */ readonly evaluation: Evaluation | null;
-  readonly of: Formula | null;
+  readonly evaluation: Evaluation | null;
+  /** The formula that was worked out. */ readonly of: Formula | null;
+  /** A newer draft has been waiting for its answer long enough to say so. */ readonly stale: boolean;
   /** The core itself failed: a fault of ours. */ readonly failed: boolean;
 };
 
-/** Works a formula out in a worker: typing never waits, and of several waiting changes only the newest is done. */
-export function useEvaluation(formula: Formula, kitchen: Kitchen, pantry: Pantry): Evaluated {
-  const [evaluated, setEvaluated] = useState<Evaluated>({ evaluation: null, of: null, failed: false });
-  const api = useRef<Remote<EvaluationApi> | null>(null);
-  const waiting = useRef<Formula | null>(null);
-  const busy = useRef(false);
+/** Answers within this time replace the last one silently. */
+const SILENT_MS = 150;
+
+/**
+ * Works the draft out in a worker, at every change. Typing never waits: of several waiting changes only the newest is done, and
+ * the page is drawn again when the answer is there, not when the key is pressed.
+ */
+export function useEvaluation(kitchen: Kitchen, pantry: Pantry): Evaluated {
+  const [evaluated, setEvaluated] = useState<Evaluated>({ evaluation: null, of: null, stale: false, failed: false });
 
   useEffect(() => {
     const worker = new Worker(new URL('./evaluation.worker.ts', import.meta.url), { type: 'module', name: 'evaluation' });
-    api.current = wrap<EvaluationApi>(worker);
-    void api.current.surround(kitchen, pantry);
+    const api = wrap<EvaluationApi>(worker);
+    void api.surround(kitchen, pantry);
+    let waiting: Formula | null = null;
+    let busy = false;
+    let gone = false;
+    let late: ReturnType<typeof setTimeout> | undefined;
+
+    const work = async () => {
+      if (busy) return;
+      busy = true;
+      while (waiting && !gone) {
+        const next: Formula = waiting;
+        waiting = null;
+        try {
+          const evaluation = await api.evaluate(next);
+          clearTimeout(late);
+          if (!gone) setEvaluated({ evaluation, of: next, stale: false, failed: false });
+        } catch {
+          if (!gone) setEvaluated((before) => ({ ...before, failed: true }));
+        }
+      }
+      busy = false;
+    };
+    const ask = (formula: Formula) => {
+      waiting = formula;
+      clearTimeout(late);
+      late = setTimeout(() => setEvaluated((before) => ({ ...before, stale: true })), SILENT_MS);
+      void work();
+    };
+    ask(useDraft.getState().formula);
+    const stop = useDraft.subscribe((now, before) => now.formula !== before.formula && ask(now.formula));
     return () => {
-      api.current = null;
-      busy.current = false;
+      gone = true;
+      stop();
+      clearTimeout(late);
       worker.terminate();
     };
   }, [kitchen, pantry]);
-
-  useEffect(() => {
-    waiting.current = formula;
-    const work = async () => {
-      if (busy.current) return;
-      busy.current = true;
-      while (waiting.current && api.current) {
-        const next = waiting.current;
-        const by = api.current;
-        waiting.current = null;
-        try {
-          const evaluation = await by.evaluate(next);
-          if (api.current === by) setEvaluated({ evaluation, of: next, failed: false });
-        } catch {
-          if (api.current === by) setEvaluated((before) => ({ ...before, failed: true }));
-        }
-      }
-      busy.current = false;
-    };
-    void work();
-  }, [formula, kitchen, pantry]);
 
   return evaluated;
 }

@@ -10,6 +10,8 @@ import {
   evaluate,
   publishedIngredients,
   type Formula,
+  type Kitchen,
+  type Pantry,
   type StageName,
 } from '@north-leaf/core';
 import type { FormulaDetail, FormulaVersion } from '@north-leaf/contracts';
@@ -24,11 +26,10 @@ const pantry = { ingredients: publishedIngredients(), lots: Object.fromEntries(d
 
 // Neither a worker nor a canvas lives in this page: the same core answers in place, and the chart draws nothing.
 jest.mock('./use-evaluation', () => ({
-  useEvaluation: (formula: Formula, kitchen: never, itsPantry: never) => ({
-    evaluation: evaluate(formula, kitchen, itsPantry),
-    of: formula,
-    failed: false,
-  }),
+  useEvaluation: (kitchen: Kitchen, itsPantry: Pantry) => {
+    const formula = useDraft((state) => state.formula);
+    return { evaluation: evaluate(formula, kitchen, itsPantry), of: formula, stale: false, failed: false };
+  },
 }));
 jest.mock('../../ui/plotly', () => ({ Plotly: { react: jest.fn() } }));
 

@@ -52,17 +52,20 @@ type Props = {
 /** One formula: the Line, the board of the stage that is looked at, the Outlook and what to change. */
 export function Workspace({ detail, saved, stage, onStage, kitchen, pantry }: Props) {
   const { palette } = useTheme();
-  const formula = useDraft((state) => state.formula);
-  const typed = useDraft((state) => state.typed);
+  const unread = useDraft((state) => Object.keys(state.typed).length);
   const [undoable, redoable] = [useDraft((state) => state.undo.length > 0), useDraft((state) => state.redo.length > 0)];
   const { undoStep, redoStep, edit } = useDraft.getState();
-  const { evaluation, of, failed } = useEvaluation(formula, kitchen, pantry);
+  const { evaluation, of, stale, failed } = useEvaluation(kitchen, pantry);
+  // Everything on this page is about the formula that was worked out; only the fields are ahead of it.
+  const formula = of ?? saved.formula;
   const bakes = useQuery(bakesQuery(detail.id));
   const baked = useMemo(() => bakedPoints(bakes.data ?? []), [bakes.data]);
   const changes = useMemo(() => editsBetween(saved.formula, formula), [saved.formula, formula]);
-  const stale = of !== formula;
-  const apply = (finding: Finding) => finding.change && edit(`finding:${finding.code}:${Date.now()}`, () => finding.change!.edits);
-  const keys = useKeys(onStage, evaluation && !stale ? firstChange(evaluation, stage) : undefined, apply);
+  const apply = (finding: Finding) => {
+    // A finding about an older draft is not applied to a newer one.
+    if (finding.change && useDraft.getState().formula === of) edit(`finding:${finding.code}:${Date.now()}`, () => finding.change!.edits);
+  };
+  const keys = useKeys(onStage, evaluation ? firstChange(evaluation, stage) : undefined, apply);
   const Shown = boards[stage];
   const newest = detail.versions[detail.versions.length - 1]!.version;
   return (
@@ -90,14 +93,7 @@ export function Workspace({ detail, saved, stage, onStage, kitchen, pantry }: Pr
             Record a bake
           </Button>
           <UnitToggle />
-          <SaveVersionButton
-            detail={detail}
-            saved={saved}
-            changes={changes}
-            pantry={pantry}
-            evaluation={stale ? null : evaluation}
-            unread={Object.keys(typed).length}
-          />
+          <SaveVersionButton detail={detail} saved={saved} changes={changes} pantry={pantry} evaluation={evaluation} unread={unread} />
         </Box>
       </Box>
       <StoringStrip formulaId={detail.id} />
@@ -122,7 +118,7 @@ export function Workspace({ detail, saved, stage, onStage, kitchen, pantry }: Pr
         }}
       >
         {evaluation ? (
-          <BoardProvider value={{ evaluation, kitchen, pantry, stale }}>
+          <BoardProvider evaluation={evaluation} stale={stale} kitchen={kitchen} pantry={pantry}>
             <Shown />
           </BoardProvider>
         ) : (
@@ -155,7 +151,7 @@ export function Workspace({ detail, saved, stage, onStage, kitchen, pantry }: Pr
             <FindingsList
               evaluation={evaluation}
               stage={stage}
-              formula={of ?? formula}
+              formula={formula}
               pantry={pantry}
               onApply={apply}
               onStage={onStage}

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import { findingsOf } from '@north-leaf/core';
 import { Leaf } from '../../../ui/leaf';
-import { useBoard } from './board';
+import { useAnswer } from './board';
 
 const allergenWords: Record<string, string> = {
   milk: 'milk',
@@ -26,7 +26,7 @@ const wordOf = (code: string) => {
 
 /** Gluten proof from the lots really chosen, and the allergens of everything in it. */
 export function AllergenLine() {
-  const { evaluation } = useBoard();
+  const { evaluation } = useAnswer();
   const dough = evaluation.dough.state === 'waiting' ? null : evaluation.dough.result;
   const gluten = findingsOf(evaluation).filter(({ code }) => code.startsWith('gluten.'));
   const words = (possible: boolean) => [

@@ -21,7 +21,7 @@ import { crustTones } from '../../../ui/theme';
 import { useDraft } from '../draft-store';
 import { stageQuestions } from '../stages';
 import { Fact } from './blend-board';
-import { Board, FormulaField, useBoard, useFormula, useSet, Waiting } from './board';
+import { Board, FormulaField, useAnswer, useSurroundings, useFormula, useSet, Waiting } from './board';
 
 export function BakeBoard() {
   return (
@@ -33,7 +33,8 @@ export function BakeBoard() {
 
 function BakeSettings() {
   const formula = useFormula();
-  const { kitchen, evaluation } = useBoard();
+  const { kitchen } = useSurroundings();
+  const { evaluation } = useAnswer();
   const set = useSet();
   const { edit } = useDraft.getState();
   const result = evaluation.bake.state === 'waiting' ? null : evaluation.bake.result;
@@ -181,7 +182,7 @@ const causeWords: Record<string, string> = {
 };
 
 function BakePicture() {
-  const { evaluation } = useBoard();
+  const { evaluation } = useAnswer();
   const [temperatures, setTemperatures] = useState(false);
   if (evaluation.bake.state === 'waiting') return <Waiting stage="bake" />;
   const { result } = evaluation.bake;

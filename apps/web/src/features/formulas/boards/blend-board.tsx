@@ -35,7 +35,7 @@ import { showValue, unitOf } from '../../../ui/quantity';
 import { useDraft } from '../draft-store';
 import { stageQuestions } from '../stages';
 import { AllergenLine } from './allergen-line';
-import { Board, FormulaField, useBoard, useFormula, useProblem, useSet, Waiting } from './board';
+import { Board, FormulaField, useAnswer, useSurroundings, useFormula, useProblem, useSet, Waiting } from './board';
 
 export function BlendBoard() {
   return (
@@ -92,7 +92,7 @@ function BlendSettings() {
 
 function ShareRow({ index }: { index: number }) {
   const formula = useFormula();
-  const { pantry } = useBoard();
+  const { pantry } = useSurroundings();
   const units = usePreferences((state) => state.units);
   const saved = useDraft((state) => state.saved.blend.rows.find(({ key }) => key === formula.blend.rows[index]?.key));
   const typed = useDraft((state) => state.typed[`/blend/rows/${index}/share`]);
@@ -166,7 +166,7 @@ function takeOut(formula: Formula, index: number) {
 }
 
 function AddToBlend() {
-  const { pantry } = useBoard();
+  const { pantry } = useSurroundings();
   const formula = useFormula();
   const { edit } = useDraft.getState();
   const used = new Set(formula.blend.rows.map(({ ingredientId }) => ingredientId));
@@ -207,7 +207,7 @@ function AddToBlend() {
 const roleWords: Record<BlendRole, string> = { grain: 'Grain', starch: 'Starch', sticky: 'Sticky starch', gum: 'Gum', other: 'Other' };
 
 function BlendPicture() {
-  const { evaluation } = useBoard();
+  const { evaluation } = useAnswer();
   const formula = useFormula();
   const { palette } = useTheme();
   if (evaluation.blend.state === 'waiting') return <Waiting stage="blend" />;

@@ -1,4 +1,4 @@
-import { createContext, useContext, type ReactNode } from 'react';
+import { createContext, useContext, useMemo, type ReactNode } from 'react';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
@@ -6,28 +6,45 @@ import { problemsOf, valueAt, type Evaluation, type Formula, type Kitchen, type 
 import { QuantityField } from '../../../ui/quantity-field';
 import { setValue, useDraft } from '../draft-store';
 
-export type BoardContext = { readonly evaluation: Evaluation; readonly kitchen: Kitchen; readonly pantry: Pantry; readonly stale: boolean };
-const Context = createContext<BoardContext | null>(null);
-export const BoardProvider = Context.Provider;
+/** What stays while the baker types. */
+export type Surroundings = { readonly kitchen: Kitchen; readonly pantry: Pantry };
+/** What each answer of the core changes. */
+export type Answer = { readonly evaluation: Evaluation; readonly stale: boolean };
+type Problems = readonly { readonly path: string; readonly message: string }[];
 
-export function useBoard(): BoardContext {
-  const board = useContext(Context);
-  if (!board) throw new Error('a board is drawn outside its formula');
-  return board;
+// Three contexts, so that a field is drawn again only when its own value or problem changes, not at every answer.
+const SurroundingsContext = createContext<Surroundings | null>(null);
+const AnswerContext = createContext<Answer | null>(null);
+const ProblemsContext = createContext<Problems>([]);
+
+export function BoardProvider({ kitchen, pantry, evaluation, stale, children }: Surroundings & Answer & { children: ReactNode }) {
+  const surroundings = useMemo(() => ({ kitchen, pantry }), [kitchen, pantry]);
+  const answer = useMemo(() => ({ evaluation, stale }), [evaluation, stale]);
+  const said = JSON.stringify(problemsOf(evaluation));
+  const problems = useMemo(() => JSON.parse(said) as Problems, [said]);
+  return (
+    <SurroundingsContext.Provider value={surroundings}>
+      <ProblemsContext.Provider value={problems}>
+        <AnswerContext.Provider value={answer}>{children}</AnswerContext.Provider>
+      </ProblemsContext.Provider>
+    </SurroundingsContext.Provider>
+  );
 }
+
+function held<T>(value: T | null): T {
+  if (value === null) throw new Error('a board is drawn outside its formula');
+  return value;
+}
+export const useSurroundings = (): Surroundings => held(useContext(SurroundingsContext));
+export const useAnswer = (): Answer => held(useContext(AnswerContext));
 
 /** Left what is set, centre the picture that teaches. The heading is the board's one question. */
 export function Board({ question, set, children }: { question: string; set: ReactNode; children: ReactNode }) {
   const { palette } = useTheme();
-  const { stale } = useBoard();
   return (
     <>
       <Box sx={{ p: '12px 16px', borderRight: `1px solid ${palette.divider}`, minWidth: 0 }}>{set}</Box>
-      <Box
-        component="section"
-        aria-labelledby="question"
-        sx={{ p: '12px 16px', borderRight: `1px solid ${palette.divider}`, minWidth: 0, opacity: stale ? 0.75 : 1 }}
-      >
+      <Box component="section" aria-labelledby="question" sx={{ p: '12px 16px', borderRight: `1px solid ${palette.divider}`, minWidth: 0 }}>
         <Typography id="question" variant="h2" sx={{ height: 32, lineHeight: '32px' }}>
           {question}
         </Typography>
@@ -39,7 +56,7 @@ export function Board({ question, set, children }: { question: string; set: Reac
 
 /** What a centre says while its stage cannot be worked out. */
 export function Waiting({ stage }: { stage: keyof Omit<Evaluation, 'outlook'> }) {
-  const { evaluation } = useBoard();
+  const { evaluation } = useAnswer();
   const problem = problemsOf(evaluation)[0];
   const own = evaluation[stage].state === 'waiting' && (evaluation[stage] as { problem?: unknown }).problem !== undefined;
   return (
@@ -54,9 +71,7 @@ const plainPath = (path: string) => path.replace(/\[(\d+)\]/g, (_, n: string) =>
 
 /** The problem the core has with a place, by its path in the document. */
 export function useProblem(path: string): string | undefined {
-  const { evaluation, stale } = useBoard();
-  if (stale) return undefined;
-  return problemsOf(evaluation).find((problem) => pointerOf(problem.path) === path)?.message;
+  return useContext(ProblemsContext).find((problem) => pointerOf(problem.path) === path)?.message;
 }
 
 /** 'rows[2].amountG' as '/rows/2/amountG'. */

@@ -10,7 +10,7 @@ import { Plot } from '../../../ui/plot';
 import { showDuration, showQuantity } from '../../../ui/quantity';
 import { stageQuestions } from '../stages';
 import { Fact } from './blend-board';
-import { Board, FormulaField, useBoard, useFormula, useSet, Waiting } from './board';
+import { Board, FormulaField, useAnswer, useFormula, useSet, Waiting } from './board';
 import { Waits } from './waits';
 
 export function ChillBoard() {
@@ -58,7 +58,7 @@ function ChillSettings() {
 }
 
 function ChillPicture() {
-  const { evaluation } = useBoard();
+  const { evaluation } = useAnswer();
   const units = usePreferences((state) => state.units);
   if (evaluation.chill.state === 'waiting') return <Waiting stage="chill" />;
   const { result } = evaluation.chill;

@@ -1,3 +1,5 @@
+import { memo } from 'react';
+import { useShallow } from 'zustand/react/shallow';
 import AddIcon from '@mui/icons-material/Add';
 import CloseIcon from '@mui/icons-material/Close';
 import Autocomplete from '@mui/material/Autocomplete';
@@ -20,7 +22,7 @@ import { showQuantity, unitOf } from '../../../ui/quantity';
 import { setValue, useDraft } from '../draft-store';
 import { stageQuestions } from '../stages';
 import { AllergenLine } from './allergen-line';
-import { Board, FormulaField, useBoard, useFormula, Waiting } from './board';
+import { Board, FormulaField, useAnswer, useSurroundings, useFormula, Waiting } from './board';
 
 export const handWords: Record<HandWord, string> = {
   sandy: 'Sandy',
@@ -39,10 +41,10 @@ export function DoughBoard() {
 }
 
 function DoughSettings() {
-  const formula = useFormula();
   const units = usePreferences((state) => state.units);
-  const { evaluation } = useBoard();
-  const dough = evaluation.dough.state === 'waiting' ? null : evaluation.dough.result;
+  const blendName = useDraft((state) => state.formula.blend.name);
+  const mix = useDraft((state) => state.formula.mix);
+  const rowKeys = useDraft(useShallow((state) => state.formula.rows.map(({ key }) => key)));
   return (
     <>
       <Table size="small">
@@ -57,7 +59,7 @@ function DoughSettings() {
         <TableBody>
           <TableRow>
             <TableCell component="th" scope="row">
-              {formula.blend.name}
+              {blendName}
             </TableCell>
             <TableCell align="right">100</TableCell>
             <TableCell align="right">
@@ -65,19 +67,10 @@ function DoughSettings() {
             </TableCell>
             <TableCell />
           </TableRow>
-          {formula.rows.map((row, i) => (
-            <AmountRow key={row.key} index={i} />
+          {rowKeys.map((key, i) => (
+            <AmountRow key={key} index={i} />
           ))}
-          <TableRow>
-            <TableCell sx={{ fontWeight: 650 }}>Dough</TableCell>
-            <TableCell align="right" sx={{ fontWeight: 650 }}>
-              {dough && ((dough.doughG / formula.blendG) * 100).toFixed(1)}
-            </TableCell>
-            <TableCell align="right" sx={{ fontWeight: 650 }}>
-              {dough && showQuantity(dough.doughG, 'mass', units)}
-            </TableCell>
-            <TableCell />
-          </TableRow>
+          <DoughTotal />
         </TableBody>
       </Table>
       <AddRow />
@@ -94,7 +87,7 @@ function DoughSettings() {
         Mix
       </Typography>
       <Box component="ol" sx={{ m: 0, pl: 5, fontSize: 13, lineHeight: '18px', color: 'text.secondary' }}>
-        {formula.mix.map(({ key, does }) => (
+        {mix.map(({ key, does }) => (
           <li key={key}>{does}</li>
         ))}
       </Box>
@@ -103,13 +96,33 @@ function DoughSettings() {
   );
 }
 
-function AmountRow({ index }: { index: number }) {
-  const formula = useFormula();
-  const { pantry } = useBoard();
-  const row = formula.rows[index]!;
-  const saved = useDraft((state) => state.saved.rows.find(({ key }) => key === row.key));
+function DoughTotal() {
+  const units = usePreferences((state) => state.units);
+  const { evaluation } = useAnswer();
+  const dough = evaluation.dough.state === 'waiting' ? null : evaluation.dough.result;
+  const blend = evaluation.blend.state === 'waiting' ? null : evaluation.blend.result;
+  return (
+    <TableRow>
+      <TableCell sx={{ fontWeight: 650 }}>Dough</TableCell>
+      <TableCell align="right" sx={{ fontWeight: 650 }}>
+        {dough && blend && ((dough.doughG / blend.blendG) * 100).toFixed(1)}
+      </TableCell>
+      <TableCell align="right" sx={{ fontWeight: 650 }}>
+        {dough && showQuantity(dough.doughG, 'mass', units)}
+      </TableCell>
+      <TableCell />
+    </TableRow>
+  );
+}
+
+const AmountRow = memo(function AmountRow({ index }: { index: number }) {
+  const row = useDraft((state) => state.formula.rows[index]);
+  const blendG = useDraft((state) => state.formula.blendG);
+  const { pantry } = useSurroundings();
+  const saved = useDraft((state) => state.saved.rows.find(({ key }) => key === row?.key));
   const savedB = useDraft((state) => state.saved.blendG);
   const { edit } = useDraft.getState();
+  if (!row) return null;
   const name = pantry.ingredients[row.ingredientId]?.name ?? row.ingredientId;
   const path = `/rows/${index}/amountG`;
   const use = { dough: '', topping: 'on top', dust: 'for dusting' }[row.use];
@@ -123,7 +136,7 @@ function AmountRow({ index }: { index: number }) {
         <QuantityField
           label={`${name} percent`}
           kind="percent"
-          value={(row.amountG / formula.blendG) * 100}
+          value={(row.amountG / blendG) * 100}
           was={saved && (saved.amountG / savedB) * 100}
           width={58}
           hideUnit
@@ -146,10 +159,10 @@ function AmountRow({ index }: { index: number }) {
       </TableCell>
     </TableRow>
   );
-}
+});
 
 function AddRow() {
-  const { pantry } = useBoard();
+  const { pantry } = useSurroundings();
   const { edit } = useDraft.getState();
   const options = Object.values(pantry.ingredients).filter((one) => !isExcluded(one) && !isProteinType(one) && !isStarch(one));
   return (
@@ -185,7 +198,7 @@ function AddRow() {
 }
 
 function DoughPicture() {
-  const { evaluation } = useBoard();
+  const { evaluation } = useAnswer();
   const formula = useFormula();
   if (evaluation.dough.state === 'waiting') return <Waiting stage="dough" />;
   const { result } = evaluation.dough;

@@ -10,7 +10,7 @@ import { Plot } from '../../../ui/plot';
 import { showQuantity } from '../../../ui/quantity';
 import { stageQuestions } from '../stages';
 import { Fact } from './blend-board';
-import { Board, FormulaField, useBoard, useFormula, useSet, Waiting } from './board';
+import { Board, FormulaField, useAnswer, useSurroundings, useFormula, useSet, Waiting } from './board';
 import { Waits } from './waits';
 
 export function KeepBoard() {
@@ -23,7 +23,7 @@ export function KeepBoard() {
 
 function KeepSettings() {
   const formula = useFormula();
-  const { kitchen } = useBoard();
+  const { kitchen } = useSurroundings();
   const set = useSet();
   return (
     <Box sx={{ display: 'grid', gap: 1 }}>
@@ -66,7 +66,7 @@ function PlainField({ path, label }: { path: string; label: string }) {
 const eating = { snaps: 'snaps', bends: 'bends', soft: 'is soft' };
 
 function KeepPicture() {
-  const { evaluation } = useBoard();
+  const { evaluation } = useAnswer();
   const units = usePreferences((state) => state.units);
   const formula = useFormula();
   if (evaluation.keep.state === 'waiting') return <Waiting stage="keep" />;

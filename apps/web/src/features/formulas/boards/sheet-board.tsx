@@ -9,7 +9,7 @@ import { FieldRow } from '../../../ui/field-row';
 import { showQuantity } from '../../../ui/quantity';
 import { stageQuestions } from '../stages';
 import { Fact } from './blend-board';
-import { Board, FormulaField, useBoard, useFormula, useSet, Waiting } from './board';
+import { Board, FormulaField, useAnswer, useFormula, useSet, Waiting } from './board';
 import { Waits } from './waits';
 
 export function SheetBoard() {
@@ -90,7 +90,7 @@ function SheetSettings() {
 }
 
 function SheetPicture() {
-  const { evaluation } = useBoard();
+  const { evaluation } = useAnswer();
   const formula = useFormula();
   const units = usePreferences((state) => state.units);
   if (evaluation.sheet.state === 'waiting') return <Waiting stage="sheet" />;

@@ -6,12 +6,12 @@ import IconButton from '@mui/material/IconButton';
 import { valueAt, type Wait } from '@north-leaf/core';
 import { Choice } from '../../../ui/choice';
 import { useDraft } from '../draft-store';
-import { FormulaField, useBoard, useFormula, useSet } from './board';
+import { FormulaField, useSurroundings, useFormula, useSet } from './board';
 
 /** Places in turn, with their minutes. */
 export function Waits({ path, label, least = 0 }: { path: string; label: string; least?: number }) {
   const formula = useFormula();
-  const { kitchen } = useBoard();
+  const { kitchen } = useSurroundings();
   const set = useSet();
   const { edit } = useDraft.getState();
   const waits = (valueAt(formula, path) ?? []) as unknown as readonly Wait[];
