@@ -1,3 +1,4 @@
+import { doneTolerance } from '../facts/oven.js';
 import { finding } from '../findings/judge.js';
 import { roundTo } from '../units/rounding.js';
 import type { Edit } from '../document/edits.js';
@@ -7,6 +8,7 @@ import type { BakeResult, BakeTimes } from './bake.js';
 
 const MOST_MIN = 240;
 const HALF_MINUTE = 0.5;
+const slack = doneTolerance.values;
 
 /** What is off at the end of the written steps; `at` gives the times with another temperature in the first step. */
 export function bakeFindings(formula: Formula, bake: BakeResult, at: (wantC: number) => BakeTimes): Finding[] {
@@ -21,11 +23,11 @@ export function bakeFindings(formula: Formula, bake: BakeResult, at: (wantC: num
     );
     return found;
   }
-  if (bake.end.moistureShare > bake.dryBelowShare * 1.1 + 0.002) {
+  if (bake.end.moistureShare > bake.dryBelowShare * slack.moistureShare + slack.moisturePoints) {
     const measured = { path: 'bake.end.moistureShare', value: bake.end.moistureShare, high: bake.dryBelowShare };
-    const level = bake.end.moistureShare > bake.dryBelowShare * 2 ? 'fix' : 'watch';
+    const level = bake.end.moistureShare > bake.dryBelowShare * slack.wetFix ? 'fix' : 'watch';
     found.push(finding('bake.notDry', level, 'bake', measured, lastStepUntil(formula, bake, bake.doneMin ?? bake.dryMin)));
-  } else if (bake.end.topTone < bake.goldenFromTone - 0.25) {
+  } else if (bake.end.topTone < bake.goldenFromTone - slack.paleTones) {
     const measured = { path: 'bake.end.topTone', value: bake.end.topTone, low: bake.goldenFromTone };
     found.push(finding('bake.pale', 'watch', 'bake', measured, lastStepUntil(formula, bake, bake.goldenMin)));
   }
@@ -34,7 +36,13 @@ export function bakeFindings(formula: Formula, bake: BakeResult, at: (wantC: num
     const measured = { path: 'bake.end.topTone', value: darkest, high: bake.darkFromTone };
     const until = bake.doneMin !== null && bake.darkMin !== null ? 0.5 * (bake.doneMin + bake.darkMin) : null;
     found.push(
-      finding('bake.tooDark', darkest > bake.darkFromTone + 1 ? 'fix' : 'watch', 'bake', measured, lastStepUntil(formula, bake, until)),
+      finding(
+        'bake.tooDark',
+        darkest > bake.darkFromTone + slack.darkFixTones ? 'fix' : 'watch',
+        'bake',
+        measured,
+        lastStepUntil(formula, bake, until),
+      ),
     );
   }
   return found;

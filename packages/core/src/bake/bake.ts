@@ -1,5 +1,5 @@
 import { InputError, within } from '../errors.js';
-import { bakeSpread, leavenedFrom } from '../facts/oven.js';
+import { bakeSpread } from '../facts/oven.js';
 import { firstReach, onCurve } from '../math/interpolate.js';
 import { bakeFindings } from './bake-findings.js';
 import { BakeMarch } from './march.js';
@@ -142,7 +142,7 @@ export function bakeSpecOf(formula: Formula, kitchen: Kitchen, dough: DoughResul
   const oven = ovenOf(kitchen, bake.ovenId);
   return {
     makeUp: sheet.makeUp,
-    kind: dough.leavened && dough.percents.leavener >= leavenedFrom.value ? 'crackerLeavened' : 'cracker',
+    kind: dough.leavened ? 'crackerLeavened' : 'cracker',
     thicknessMm: sheet.thicknessMm,
     startC: sheet.pieceC,
     tray: tray.material,

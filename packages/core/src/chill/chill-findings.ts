@@ -1,3 +1,4 @@
+import { shortBenchMin } from '../facts/cold.js';
 import { finding } from '../findings/judge.js';
 import { firstReach } from '../math/interpolate.js';
 import { roundTo } from '../units/rounding.js';
@@ -7,7 +8,6 @@ import type { Family } from '../facts/families.js';
 import type { Finding } from '../findings/finding.js';
 import type { ChillResult, DoughCooling } from './chill.js';
 
-const SHORT_BENCH_MIN = 5;
 const LONGEST_EXTRA_MIN = 240;
 
 /** What is off when the dough leaves the cold; `longer` cools it with the last wait made longer. */
@@ -45,14 +45,14 @@ export function chillFindings(
     const edits = Number.isFinite(extra) && to > wait.min ? [{ path: minPath, from: wait.min, to }] : undefined;
     return [finding('chill.tooWarm', chill.endMiddleC > high ? 'fix' : 'watch', 'chill', measured, edits)];
   }
-  if (chill.benchFromMin > SHORT_BENCH_MIN || chill.endRimC < low - 4) {
+  if (chill.benchFromMin > shortBenchMin.value || chill.endRimC < low - 4) {
     const measured = { path: 'chill.endRimC', value: chill.endRimC, low };
     const enough = chill.toTargetMin === null ? undefined : roundTo(wait.min - (chill.waitMin - chill.toTargetMin), 1, 'up');
     const edits = enough !== undefined && enough > 0 && enough < wait.min ? [{ path: minPath, from: wait.min, to: enough }] : undefined;
     return [finding('chill.tooHard', 'watch', 'chill', measured, edits)];
   }
-  if (chill.benchMin < SHORT_BENCH_MIN) {
-    return [finding('chill.shortBench', 'watch', 'chill', { path: 'chill.benchMin', value: chill.benchMin, low: SHORT_BENCH_MIN })];
+  if (chill.benchMin < shortBenchMin.value) {
+    return [finding('chill.shortBench', 'watch', 'chill', { path: 'chill.benchMin', value: chill.benchMin, low: shortBenchMin.value })];
   }
   return [];
 }

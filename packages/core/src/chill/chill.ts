@@ -1,4 +1,5 @@
 import { InputError, within } from '../errors.js';
+import { benchHorizonMin } from '../facts/cold.js';
 import { firstReach } from '../math/interpolate.js';
 import { coldTable } from '../matter/cold-enthalpy.js';
 import { chillFindings } from './chill-findings.js';
@@ -29,8 +30,6 @@ export type ChillResult = {
   };
   /** Where in the curve the dough leaves the cold, min. */ readonly outMin: number;
 };
-
-export const BENCH_HORIZON_MIN = 60;
 
 /**
  * Stage 3: dough and cold become temperature and workable minutes.
@@ -71,7 +70,7 @@ export function coolDough(formula: Formula, kitchen: Kitchen, dough: DoughResult
     sizeMm: chill.thicknessMm,
     material: coldTable(dough.makeUp),
     startC: dough.doughAtC,
-    exposures: [exposureAt(table, restMin, chill.wrap), ...cold, exposureAt(table, BENCH_HORIZON_MIN, 'none')],
+    exposures: [exposureAt(table, restMin, chill.wrap), ...cold, exposureAt(table, benchHorizonMin.value, 'none')],
     ...(dough.solidFat === null ? {} : { fat: { name: dough.solidFat, shareOfDough: dough.makeUp.fat, melted: dough.fatPieces === 0 } }),
   });
   return { ...cooling, startMin: restMin, outMin: restMin + waitMin };
@@ -109,10 +108,10 @@ function benchWindow({ min, middleC, rimC, outMin }: DoughCooling, out: number, 
   const from = firstReach(at, coldest, low, 'rising');
   const until = firstReach(at, warmest, high, 'rising');
   const openEnded = !Number.isFinite(until);
-  const end = openEnded ? outMin + BENCH_HORIZON_MIN : until;
+  const end = openEnded ? outMin + benchHorizonMin.value : until;
   return {
     benchMin: Number.isFinite(from) ? Math.max(0, end - from) : 0,
-    benchFromMin: Number.isFinite(from) ? from - outMin : BENCH_HORIZON_MIN,
+    benchFromMin: Number.isFinite(from) ? from - outMin : benchHorizonMin.value,
     benchOpenEnded: openEnded,
   };
 }

@@ -1,4 +1,5 @@
 import { InputError, within } from '../errors.js';
+import { leavenedFrom } from '../facts/oven.js';
 import { allergensOf } from '../ingredient/allergens.js';
 import { compositionOf, makeUpOf, mixedComposition, portionOf, sumG } from '../ingredient/mixture.js';
 import { isEgg, isGum, isLeavener, isSalt } from '../ingredient/roles.js';
@@ -107,7 +108,7 @@ export function doughStage(
     composition: mixedComposition(all),
     makeUp: makeUpOf(all),
     outsideMakeUp: sumG(outside) > 0 ? makeUpOf(outside) : null,
-    leavened: percentOf(dough, formula.blendG, ({ ingredient }) => isLeavener(ingredient)) >= 0.5,
+    leavened: percentOf(dough, formula.blendG, ({ ingredient }) => isLeavener(ingredient)) >= leavenedFrom.value,
     soda: dough.some(({ ingredient, amountG }) => ingredient.id === 'baking_soda' && amountG > 0),
     solidFat: mainFat(dough),
     fatPieces: fatPiecesOf(formula.rows),

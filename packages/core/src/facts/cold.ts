@@ -30,3 +30,5 @@ export const mixingRiseC = table(
   'commonPractice',
   'friction warms dough by 1-2 K by hand, 3-6 K in a mixer, 5-10 K in a processor; no source',
 );
+export const shortBenchMin = fact(5, 'min', 'judgement', 'less time than this on the table asks for two halves');
+export const benchHorizonMin = fact(60, 'min', 'judgement', 'how long the table is looked at after the cold');

@@ -33,3 +33,19 @@ export const singleStarchLimit = fact(0.3, 'share of blend', 'commonPractice', '
 export const flourMoistureBasis = fact(0.12, 'share', 'commonPractice', 'moisture that bakers percent and windows assume; no source');
 export const salmonellaNote = fact(71, 'C', 'fromMemory', 'USDA consumer advice for egg dishes (160 F); local rules win');
 export const glutenLimitMgPerKg = fact(20, 'mg/kg', 'published', 'Codex CXS 118-1979; the kitchen own limit may be stricter');
+export const bendIndexRange = table(
+  { low: 0.8, high: 2.2 },
+  'index',
+  'judgement',
+  'gum over its target plus sticky starch over 20 %; below it tears, above it is gummy',
+);
+export const tableMin = fact(10, 'min', 'judgement', 'from the cold to the oven: rolling and cutting');
+export const trayGapMm = fact(6, 'mm', 'commonPractice', 'between pieces on a tray; no source');
+export const sheetProportion = fact(2.2, 'longest over shortest side', 'judgement', 'a longer sheet rolls unevenly');
+export const scrapLimit = fact(0.15, 'share of the dough', 'judgement', 'more than this left over is worth a word');
+export const thicknessFix = table(
+  { low: 0.6, high: 1.6 },
+  'of the family window end',
+  'judgement',
+  'beyond this a thickness is no longer a cracker',
+);

@@ -26,3 +26,4 @@ export const vapourInAir = fact(1.95e-10, 'kg/m s Pa', 'fromMemory', 'water vapo
 export const moistureDiffusivity = fact(1.5e-10, 'm2/s', 'judgement', 'water in a dry baked piece');
 export const keepHorizonDays = fact(365, 'd', 'judgement', 'beyond a year nothing is promised');
 export const packBelowC = fact(28, 'C', 'commonPractice', 'pack once the middle is near room temperature; no source');
+export const packSpread = fact(0.4, 'share of the days', 'judgement', 'how far a real pack strays from its class');

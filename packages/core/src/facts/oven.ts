@@ -100,3 +100,9 @@ export const bakeSpread = table(
   'judgement',
   'how far an unmeasured kitchen strays; refitted by its own bakes later',
 );
+export const doneTolerance = table(
+  { moistureShare: 1.1, moisturePoints: 0.002, wetFix: 2, paleTones: 0.25, darkFixTones: 1 },
+  'factor, share, factor, tones, tones',
+  'judgement',
+  'how far a bake may miss dry and golden before it is said, and before it is a fix',
+);

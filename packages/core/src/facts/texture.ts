@@ -74,3 +74,4 @@ export const crackerTexture = table<Record<TextureFeature, number>>(
   'family targets; mixed gums at half target each, 1.5 mm rolled and twice as thick baked, aw 0.25',
 );
 export const ratingNoise = fact(1, 'rating points', 'judgement', 'two bakes of one formula are rated this far apart');
+export const familyMiddleSd = fact(0.5, 'rating points', 'judgement', 'how far the family own middle may be off before any bake was rated');

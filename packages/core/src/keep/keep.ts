@@ -6,6 +6,7 @@ import {
   mouldFromAw,
   packBelowC,
   packPermeance,
+  packSpread,
   packShelterAir,
   moistureDiffusivity,
   vapourInAir,
@@ -75,7 +76,7 @@ export function keepStage(
   const wetter = uptake({ ...surroundings, startX: Math.min(course.endX, startX + bake.endMoisture.sd), conductance: perDryG });
   const cooling = coolingOf(formula, kitchen, sheet, bake);
   const crispDays = Math.min(course.softAfterDays, keepHorizonDays.value);
-  const sd = Math.hypot(crispDays - Math.min(wetter.softAfterDays, keepHorizonDays.value), PACK_SPREAD * crispDays);
+  const sd = Math.hypot(crispDays - Math.min(wetter.softAfterDays, keepHorizonDays.value), packSpread.value * crispDays);
   const result: KeepResult = {
     waterActivity: activity,
     crispness: crispnessAt(activity),
@@ -90,9 +91,6 @@ export function keepStage(
   };
   return { result, findings: keepFindings(formula, family, result) };
 }
-
-/** How far a real pack strays from its class, share of the days (judgement). */
-const PACK_SPREAD = 0.4;
 
 /** 1 crisp to 0 limp at a water activity. */
 export function crispnessAt(activity: number): number {

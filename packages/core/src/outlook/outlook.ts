@@ -1,4 +1,4 @@
-import { crackerTexture, textureFeatureNames, textureWeights } from '../facts/texture.js';
+import { crackerTexture, familyMiddleSd, textureFeatureNames, textureWeights } from '../facts/texture.js';
 import { crispnessAt } from '../keep/keep.js';
 import type { BakeResult } from '../bake/bake.js';
 import type { BlendResult } from '../blend/blend.js';
@@ -25,7 +25,7 @@ type Stages = { readonly blend: BlendResult; readonly dough: DoughResult; readon
  *
  * tender = 10 - firm. The spread is that of the weights and, through moisture, that of the bake; weights are independent.
  *
- * Units    rating points 0..10 (not clipped inside, shown clipped).
+ * Units    rating points, clipped to 0..10; terms are not.
  * Throws   nothing.
  * Findings none.
  * Source   facts/texture: directions published where said, all sizes judgement until bakes speak.
@@ -42,7 +42,7 @@ export function outlookOf(family: Family, stages: Stages): Outlook {
     .filter(({ crisp, tender }) => Math.abs(crisp) > 0.005 || Math.abs(tender) > 0.005)
     .sort((a, b) => Math.abs(b.crisp) + Math.abs(b.tender) - Math.abs(a.crisp) - Math.abs(a.tender));
   const sdOf = (axis: 'crisp' | 'firm') =>
-    Math.sqrt(BASE_SD ** 2 + steps.reduce((sum, { weight, z }) => sum + (weight[axis][1] * z) ** 2, 0));
+    Math.sqrt(familyMiddleSd.value ** 2 + steps.reduce((sum, { weight, z }) => sum + (weight[axis][1] * z) ** 2, 0));
   const moistureSd = moistureSpread(stages);
   const crispSd = Math.hypot(sdOf('crisp'), moistureSd.crisp);
   const tenderSd = Math.hypot(sdOf('firm'), moistureSd.tender);
@@ -54,9 +54,6 @@ export function outlookOf(family: Family, stages: Stages): Outlook {
     zone: family.zone,
   };
 }
-
-/** How far the family's own middle may be off before any bake was rated (judgement). */
-const BASE_SD = 0.5;
 
 export function textureFeatures({ blend, dough, bake, keep }: Stages): Record<TextureFeature, number> {
   const { percents } = dough;

@@ -1,3 +1,5 @@
+import { sheetProportion } from '../facts/dough.js';
+
 /** How many pieces one sheet gives, and how it is rolled. Lengths in mm. */
 export type SheetLayout = {
   readonly across: number;
@@ -8,9 +10,6 @@ export type SheetLayout = {
   readonly pieceWidthMm: number;
   readonly pieceLengthMm: number;
 };
-
-/** Longest side over shortest that still rolls evenly (judgement). */
-const LONGEST_PROPORTION = 2.2;
 
 /**
  * The sheet that gives most pieces from an area: a whole multiple of the piece plus a trim all round, not too long and thin.
@@ -32,7 +31,7 @@ export function bestLayout(areaMm2: number, widthMm: number, lengthMm: number, t
     if (along < 1) continue;
     const sheetLengthMm = along * lengthMm + 2 * trimMm;
     const layout = { across, along, pieces: across * along, sheetWidthMm, sheetLengthMm, pieceWidthMm: widthMm, pieceLengthMm: lengthMm };
-    if (proportion(layout) > LONGEST_PROPORTION && across * along > 4) continue;
+    if (proportion(layout) > sheetProportion.value && across * along > 4) continue;
     if (!best || layout.pieces > best.pieces || (layout.pieces === best.pieces && proportion(layout) < proportion(best))) best = layout;
   }
   return best ?? { across: 0, along: 0, pieces: 0, sheetWidthMm: 0, sheetLengthMm: 0, pieceWidthMm: widthMm, pieceLengthMm: lengthMm };

@@ -1,5 +1,5 @@
 import { InputError, within } from '../errors.js';
-import { doughDensity } from '../facts/dough.js';
+import { doughDensity, scrapLimit, tableMin, thicknessFix, trayGapMm } from '../facts/dough.js';
 import { finding } from '../findings/judge.js';
 import { mixMakeUps } from '../ingredient/mixture.js';
 import { coldTable } from '../matter/cold-enthalpy.js';
@@ -31,9 +31,6 @@ export type SheetResult = {
   /** Grams in, for the law that none is lost: pieces and scrap. */ readonly massInG: number;
 };
 
-export const TRAY_GAP_MM = 6;
-/** From the cold to the oven: rolling and cutting (judgement). */
-export const TABLE_MIN = 10;
 const MOST_ROLLS = { no: 1, once: 2, tillGone: 4 } as const;
 
 /**
@@ -66,7 +63,7 @@ export function sheetStage(
   const piecesByRoll = rolls(massG / lots, pieceDoughG, part, sheet.trimMm, MOST_ROLLS[sheet.reroll]);
   const pieces = lots * piecesByRoll.reduce((sum, n) => sum + n, 0);
   const scrapG = massG - pieces * pieceDoughG;
-  const piecesPerTray = piecesOnTray(tray.widthMm, tray.lengthMm, widthMm, lengthMm, TRAY_GAP_MM);
+  const piecesPerTray = piecesOnTray(tray.widthMm, tray.lengthMm, widthMm, lengthMm, trayGapMm.value);
   const makeUp = pieceMakeUp(dough);
   const result: SheetResult = {
     pieces,
@@ -124,7 +121,7 @@ function pieceTemperature(formula: Formula, kitchen: Kitchen, makeUp: MakeUp, th
     sizeMm: Math.max(2, thicknessMm),
     material: coldTable(makeUp),
     startC: chill.endMiddleC,
-    exposures: [exposureAt(tableOf(kitchen), TABLE_MIN, 'none'), ...exposuresOf('sheet.waits', formula.sheet.waits, 'none', kitchen)],
+    exposures: [exposureAt(tableOf(kitchen), tableMin.value, 'none'), ...exposuresOf('sheet.waits', formula.sheet.waits, 'none', kitchen)],
     cells: 8,
   });
   return cooling.middleC[cooling.middleC.length - 1]!;
@@ -142,17 +139,23 @@ function sheetFindings(formula: Formula, family: Family, result: SheetResult, tr
   }
   if (thicknessMm > high) {
     found.push(
-      finding('sheet.tooThick', thicknessMm > 1.6 * high ? 'fix' : 'watch', 'sheet', measured, [{ path, from: thicknessMm, to: high }]),
+      finding('sheet.tooThick', thicknessMm > thicknessFix.values.high * high ? 'fix' : 'watch', 'sheet', measured, [
+        { path, from: thicknessMm, to: high },
+      ]),
     );
   }
   if (thicknessMm < low) {
     found.push(
-      finding('sheet.tooThin', thicknessMm < 0.6 * low ? 'fix' : 'watch', 'sheet', measured, [{ path, from: thicknessMm, to: low }]),
+      finding('sheet.tooThin', thicknessMm < thicknessFix.values.low * low ? 'fix' : 'watch', 'sheet', measured, [
+        { path, from: thicknessMm, to: low },
+      ]),
     );
   }
-  if (result.pieces > 0 && result.scrapShare > 0.15) {
+  if (result.pieces > 0 && result.scrapShare > scrapLimit.value) {
     const again = formula.sheet.reroll === 'no' ? [{ path: '/sheet/reroll', from: 'no', to: 'tillGone' }] : undefined;
-    found.push(finding('sheet.scrapHigh', 'watch', 'sheet', { path: 'sheet.scrapShare', value: result.scrapShare, high: 0.15 }, again));
+    found.push(
+      finding('sheet.scrapHigh', 'watch', 'sheet', { path: 'sheet.scrapShare', value: result.scrapShare, high: scrapLimit.value }, again),
+    );
   }
   if (result.traysNeeded > trays) {
     found.push(finding('sheet.traysShort', 'note', 'sheet', { path: 'sheet.traysNeeded', value: result.traysNeeded, high: trays }));

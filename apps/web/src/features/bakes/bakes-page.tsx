@@ -14,12 +14,12 @@ import { ErrorPage } from '../../platform/error-page';
 import { usePreferences } from '../../platform/preferences';
 import { Page } from '../../ui/page';
 import { showQuantity } from '../../ui/quantity';
+import { handWordLabels } from '../../ui/words';
 import { formulasQuery, versionQuery } from '../formulas/api';
 import { kitchenQuery } from '../kitchen/api';
 import { bakesQuery, last, measured } from './api';
 
 const dots = (n: number | undefined) => (n === undefined ? '–' : `${'●'.repeat(n)}${'○'.repeat(5 - n)}`);
-const feltWords = { sandy: 'sandy', cracks: 'cracks', rollsClean: 'rolls clean', tacky: 'tacky', sticks: 'sticks' };
 
 /** Every bake that was recorded, newest first. */
 export function BakesPage() {
@@ -77,7 +77,7 @@ function BakeRow({ bake, name, zone }: { bake: Bake; name: string; zone: string 
   const units = usePreferences((state) => state.units);
   const rating = last(bake, (one) => (one.kind === 'rated' && one.after === 'fresh' ? one : undefined));
   const waterG = last(bake, (one) => (one.kind === 'weighed' && waterKeys.has(one.rowKey) ? one.addedG : undefined));
-  const felt = last(bake, (one) => (one.kind === 'felt' ? feltWords[one.word] : undefined));
+  const felt = last(bake, (one) => (one.kind === 'felt' ? handWordLabels[one.word].toLowerCase() : undefined));
   const [rawG, bakedG] = [measured(bake, 'rawG'), measured(bake, 'bakedG')];
   const shown = (value: number | undefined, kind: 'mass' | 'length' | 'minutes') =>
     value === undefined ? '–' : showQuantity(value, kind, units);

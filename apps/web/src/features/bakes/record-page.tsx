@@ -21,6 +21,7 @@ import { ApiError } from '../../platform/http';
 import { ErrorPage } from '../../platform/error-page';
 import { Leaf } from '../../ui/leaf';
 import { Page } from '../../ui/page';
+import { handWordLabels } from '../../ui/words';
 import { versionQuery } from '../formulas/api';
 import { kitchenQuery } from '../kitchen/api';
 import { useRecordBake } from './api';
@@ -37,8 +38,6 @@ export function RecordPage() {
   if (!version.data || !kitchen.data) return <Page title="Record a bake">Loading</Page>;
   return <Form version={version.data} roomC={kitchen.data.roomC} humidityShare={kitchen.data.humidityShare} />;
 }
-
-const words: Record<HandWord, string> = { sandy: 'Sandy', cracks: 'Cracks', rollsClean: 'Rolls clean', tacky: 'Tacky', sticks: 'Sticks' };
 
 function Form({ version, roomC, humidityShare }: { version: FormulaVersion; roomC: number; humidityShare: number }) {
   const navigate = useNavigate();
@@ -226,7 +225,7 @@ function Form({ version, roomC, humidityShare }: { version: FormulaVersion; room
                 >
                   {handWordOrder.map((word) => (
                     <ToggleButton key={word} value={word}>
-                      {words[word]}
+                      {handWordLabels[word]}
                     </ToggleButton>
                   ))}
                 </ToggleButtonGroup>

@@ -15,8 +15,10 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
 import {
+  bendIndexRange,
   editsBetween,
   families,
+  gritLimit,
   InputError,
   isExcluded,
   isGum,
@@ -281,12 +283,20 @@ function BlendPicture() {
           to={1}
           text={percent(result.proteinTypeShare)}
         />
-        <GoodRange label="Bends (index)" value={result.bendIndex} low={0.8} high={2.2} from={0} to={3} text={result.bendIndex.toFixed(2)} />
+        <GoodRange
+          label="Bends (index)"
+          value={result.bendIndex}
+          low={bendIndexRange.values.low}
+          high={bendIndexRange.values.high}
+          from={0}
+          to={3}
+          text={result.bendIndex.toFixed(2)}
+        />
         <GoodRange
           label="Grit"
           value={result.gritIndex}
           low={0}
-          high={1.2}
+          high={gritLimit.value}
           from={0}
           to={2.5}
           text={`${result.gritIndex.toFixed(2)} of 3`}

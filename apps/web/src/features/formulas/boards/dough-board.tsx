@@ -13,24 +13,28 @@ import TableRow from '@mui/material/TableRow';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
-import { families, handWordOrder, isExcluded, isProteinType, isStarch, roundTo, type DoughResult, type HandWord } from '@north-leaf/core';
+import {
+  binderRatioRange,
+  families,
+  handWordOrder,
+  isExcluded,
+  isProteinType,
+  isStarch,
+  roundTo,
+  spoonWaterG,
+  thirstSpread,
+  type DoughResult,
+} from '@north-leaf/core';
 import { usePreferences } from '../../../platform/preferences';
 import { FieldRow } from '../../../ui/field-row';
 import { GoodRange } from '../../../ui/good-range';
 import { QuantityField } from '../../../ui/quantity-field';
 import { showQuantity, unitOf } from '../../../ui/quantity';
+import { handWordLabels } from '../../../ui/words';
 import { setValue, useDraft } from '../draft-store';
 import { stageQuestions } from '../stages';
 import { AllergenLine } from './allergen-line';
 import { Board, FormulaField, useAnswer, useSurroundings, useFormula, Waiting } from './board';
-
-export const handWords: Record<HandWord, string> = {
-  sandy: 'Sandy',
-  cracks: 'Cracks',
-  rollsClean: 'Rolls clean',
-  tacky: 'Tacky',
-  sticks: 'Sticks',
-};
 
 export function DoughBoard() {
   return (
@@ -234,8 +238,8 @@ function DoughPicture() {
         <GoodRange
           label="Gum, of its need"
           value={result.binderRatio}
-          low={0.6}
-          high={1.2}
+          low={binderRatioRange.values.low}
+          high={binderRatioRange.values.high}
           from={0}
           to={2}
           text={`${Math.round(result.binderRatio * 100)} %`}
@@ -286,7 +290,7 @@ function HandChances({ result }: { result: DoughResult }) {
                   }}
                 />
               </Box>
-              <Box sx={{ fontWeight: word === best ? 700 : 500, fontSize: 13 }}>{handWords[word]}</Box>
+              <Box sx={{ fontWeight: word === best ? 700 : 500, fontSize: 13 }}>{handWordLabels[word]}</Box>
               <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>{Math.round(chance * 100)} in 100</Box>
             </Box>
           );
@@ -309,8 +313,10 @@ function Ladder({ result }: { result: DoughResult }) {
         <Box key={i} aria-hidden sx={{ width: 26, height: 18, borderRadius: '50%', bgcolor: palette.make.water }} />
       ))}
       <Box sx={{ fontSize: 13.5 }}>
-        {result.spoons > 0 ? `hold back ${result.spoons} spoon${result.spoons > 1 ? 's' : ''} of 15 g, then feel it` : 'all at once'}:
-        squeezed it holds with hairline cracks at most, no dry flour, no shine.
+        {result.spoons > 0
+          ? `hold back ${result.spoons} spoon${result.spoons > 1 ? 's' : ''} of ${spoonWaterG.value} g, then feel it`
+          : 'all at once'}
+        : squeezed it holds with hairline cracks at most, no dry flour, no shine.
       </Box>
     </Box>
   );
@@ -370,8 +376,8 @@ function WantsAndGets({ result }: { result: DoughResult }) {
         ])}
       </Box>
       <Box sx={{ fontSize: 12.5, color: 'text.secondary', pt: 1 }}>
-        Wants ± 7 %, an estimate until this blend has been felt. The flours’ own {showQuantity(result.ownWaterG, 'mass', units, 0)} are left
-        out of both.
+        Wants ± {Math.round(thirstSpread.value * 100)} %, an estimate until this blend has been felt. The flours’ own{' '}
+        {showQuantity(result.ownWaterG, 'mass', units, 0)} are left out of both.
       </Box>
     </Box>
   );

@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
-import type { KeepResult } from '@north-leaf/core';
+import { crispLoss, type KeepResult } from '@north-leaf/core';
 import { usePreferences } from '../../../platform/preferences';
 import { Choice } from '../../../ui/choice';
 import { FieldRow } from '../../../ui/field-row';
@@ -107,6 +107,7 @@ function UptakeCurve({ result, sellWithinDays }: { result: KeepResult; sellWithi
   const { palette } = useTheme();
   const { data, layout, columns } = useMemo(() => {
     const { days, activity, moistureShare } = result.curve;
+    const { halfAw, width } = crispLoss.values;
     const last = Math.max(days[days.length - 1]!, sellWithinDays * 1.1, 1);
     return {
       data: [
@@ -128,7 +129,7 @@ function UptakeCurve({ result, sellWithinDays }: { result: KeepResult; sellWithi
             x0: 0,
             x1: 1,
             y0: 0,
-            y1: 0.4,
+            y1: halfAw - width,
             fillcolor: palette.leaf.firSoft,
             line: { width: 0 },
             layer: 'below' as const,
@@ -138,8 +139,8 @@ function UptakeCurve({ result, sellWithinDays }: { result: KeepResult; sellWithi
             xref: 'paper' as const,
             x0: 0,
             x1: 1,
-            y0: 0.45,
-            y1: 0.45,
+            y0: halfAw,
+            y1: halfAw,
             line: { color: palette.error.main, dash: 'dash' as const, width: 1.5 },
           },
           {
@@ -156,7 +157,7 @@ function UptakeCurve({ result, sellWithinDays }: { result: KeepResult; sellWithi
           {
             x: 0,
             xref: 'paper' as const,
-            y: 0.45,
+            y: halfAw,
             text: ' bends above',
             showarrow: false,
             xanchor: 'left' as const,
@@ -166,7 +167,7 @@ function UptakeCurve({ result, sellWithinDays }: { result: KeepResult; sellWithi
           {
             x: 0,
             xref: 'paper' as const,
-            y: 0.39,
+            y: halfAw - width,
             text: ' snaps',
             showarrow: false,
             xanchor: 'left' as const,
@@ -193,7 +194,7 @@ function UptakeCurve({ result, sellWithinDays }: { result: KeepResult; sellWithi
   }, [result, sellWithinDays, palette]);
   return (
     <Plot
-      summary={`Water activity rises from ${result.waterActivity.toFixed(2)}; it bends above 0.45.`}
+      summary={`Water activity rises from ${result.waterActivity.toFixed(2)}; it bends above ${crispLoss.values.halfAw}.`}
       data={data}
       layout={layout}
       height={290}

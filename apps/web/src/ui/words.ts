@@ -1,0 +1,10 @@
+import type { HandWord } from '@north-leaf/core';
+
+/** The hand's words for a dough, as they stand on the screen. */
+export const handWordLabels: Record<HandWord, string> = {
+  sandy: 'Sandy',
+  cracks: 'Cracks',
+  rollsClean: 'Rolls clean',
+  tacky: 'Tacky',
+  sticks: 'Sticks',
+};
