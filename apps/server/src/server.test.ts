@@ -138,6 +138,17 @@ describe('versions', () => {
     expect(stored.body.evaluation.dough.result.pouredWaterG).toBe(100);
   });
 
+  it('with an id of another formula’s version are refused', async () => {
+    const other = randomUUID();
+    await database.query(
+      'INSERT INTO formulas (id, "kitchenId", name, family, "newestVersion") SELECT $1, id, $2, $3, 0 FROM kitchens ORDER BY "createdAt" LIMIT 1',
+      [other, 'Twin', 'cracker_savoury'],
+    );
+    const { body } = await http().get(`/api/formulas/${FORMULA}`);
+    await http().put(`/api/formulas/${other}/versions/${body.versions[0].id}`).send(version(100)).expect(409);
+    await database.query('DELETE FROM formulas WHERE id = $1', [other]);
+  });
+
   it('from an older one are stored beside the newest, and say so', async () => {
     expect((await save(randomUUID(), version(101, 2)).expect(200)).body).toMatchObject({ version: 4, beside: 3 });
   });

@@ -149,7 +149,8 @@ export class FormulasService {
   }
 
   private async savedAlready(formulaId: string, id: string, manager?: EntityManager): Promise<SavedVersion | null> {
-    const found = await (await this.scope.table(FormulaVersionEntity, manager)).findOne({ id, formulaId });
+    const found = await (await this.scope.table(FormulaVersionEntity, manager)).findOne({ id });
+    if (found && found.formulaId !== formulaId) throw new ApiError('conflict', 'This id belongs to a version of another formula.');
     return found && { ...headOf(found), beside: null };
   }
 }

@@ -72,6 +72,12 @@ describe('conduction', () => {
     expect(cooled.solidFatPercent.at(-1)!).toBeLessThan(38);
   });
 
+  it('three days in the freezer take no longer to work out than an afternoon, and end as cold', () => {
+    const days = conduct({ form: 'slab', sizeMm: 4, material: coldTable(butterDough), startC: 22, exposures: [{ ...still, min: 4320 }] });
+    expect(days.min.length).toBeLessThan(1600);
+    expect(days.middleC.at(-1)!).toBeCloseTo(4, 2);
+  });
+
   it('ends at the air’s temperature and never passes it', () => {
     const cooled = conduct({
       form: 'sphere',

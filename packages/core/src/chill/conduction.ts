@@ -33,6 +33,8 @@ export type Cooling = {
 
 const LONGEST_STEP_S = 20;
 const SHORTEST_STEP_S = 4;
+/** Days in the freezer are not worth more steps than this: the scheme is stable at any step. */
+const MOST_STEPS = 1500;
 /** Each exposure opens with four quarter steps of backward Euler: damps the jump at its start (Rannacher). */
 const EULER_STARTS = 4;
 
@@ -58,7 +60,7 @@ export function conduct(input: ConductionInput): Cooling {
     const whole = exposure.min * 60;
     if (whole <= 0) continue;
     const longest = Math.min(LONGEST_STEP_S, Math.max(SHORTEST_STEP_S, grid.dx * grid.dx * 4e7));
-    const steps = Math.max(1, Math.ceil(whole / longest));
+    const steps = Math.min(MOST_STEPS, Math.max(1, Math.ceil(whole / longest)));
     const dt = whole / steps;
     for (let i = 0; i < EULER_STARTS; i++) advance(state, grid, input, exposure, dt / EULER_STARTS, 1);
     seconds += dt;

@@ -48,7 +48,7 @@ export function rulingOf(stage: StageName, evaluation: Evaluation, units: UnitSy
     case 'bake': {
       if (evaluation.bake.state === 'waiting') return none;
       const { totalMin, end } = evaluation.bake.result;
-      return { number: showDuration(totalMin), unit: `to ${(end.moistureShare * 100).toFixed(1)} % moist` };
+      return { number: showDuration(totalMin), unit: `to ${(end.moistureShare * 100).toFixed(1)} % wet` };
     }
     case 'keep': {
       if (evaluation.keep.state === 'waiting') return none;

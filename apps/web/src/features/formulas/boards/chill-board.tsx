@@ -145,12 +145,12 @@ function ChillCurve({ result }: { result: ChillResult }) {
             font: { color: palette.primary.main },
           },
           {
-            x: x[Math.floor(x.length * 0.45)]!,
-            y: middle[Math.floor(x.length * 0.45)]!,
+            x: x[Math.floor(x.length * 0.85)]!,
+            y: middle[Math.floor(x.length * 0.85)]!,
             text: 'middle',
             showarrow: false,
-            yshift: 12,
-            xshift: 24,
+            yshift: -14,
+            xshift: 10,
           },
           {
             x: x[Math.floor(x.length * 0.3)]!,
