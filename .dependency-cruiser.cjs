@@ -15,8 +15,10 @@ const coreOrder = [
   ['outlook'],
   ['demo'],
   ['evaluate.ts'],
+  ['solve'],
+  ['label'],
 ];
-const serverOrder = [['platform'], ['kitchen', 'pantry'], ['blends'], ['formulas'], ['bakes']];
+const serverOrder = [['platform', 'solver'], ['kitchen'], ['pantry'], ['blends'], ['formulas'], ['bakes']];
 const tests = '\\.test\\.tsx?$|/worked/';
 
 /** One rule a layer: it must not reach any later one. */

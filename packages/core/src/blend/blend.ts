@@ -1,16 +1,22 @@
 import { InputError, within } from '../errors.js';
-import { gritLimit, singleStarchLimit } from '../facts/dough.js';
+import { gritLimit, singleStarchLimit, stickyStarchFull } from '../facts/dough.js';
 import { finding } from '../findings/judge.js';
 import { allergensOf } from '../ingredient/allergens.js';
+import { costOf } from '../ingredient/cost.js';
 import { glutenFindings } from '../ingredient/gluten.js';
+import { lotFindings } from '../ingredient/lots.js';
 import { makeUpOf, mixedComposition, portionOf } from '../ingredient/mixture.js';
-import { isGum, isProteinType, isStarch, isStickyStarch } from '../ingredient/roles.js';
+import { isGum, isNut, isProteinType, isStarch, isStickyStarch } from '../ingredient/roles.js';
+import { suitFindings, suitsAskedFor } from '../ingredient/suits.js';
+import { binderRatioOf, gumDoses } from './gums.js';
 import type { Formula } from '../document/formula.js';
 import type { Kitchen } from '../document/kitchen.js';
 import type { Composition, Pantry } from '../document/pantry.js';
 import type { Family } from '../facts/families.js';
 import type { Finding } from '../findings/finding.js';
 import type { Allergen } from '../ingredient/allergens.js';
+import type { GumDose } from './gums.js';
+import type { Ingredient } from '../document/pantry.js';
 import type { Portion } from '../ingredient/mixture.js';
 import type { MakeUp } from '../matter/make-up.js';
 
@@ -22,7 +28,12 @@ export type BlendResult = {
   readonly proteinTypeShare: number;
   readonly starchShare: number;
   readonly stickyStarchShare: number;
+  readonly nutShare: number;
   readonly gumShare: number;
+  /** Each gum against the family's need of it. */ readonly gums: readonly GumDose[];
+  /** All of them together; 1 is the need. */ readonly binderRatio: number;
+  /** Of what has a price, per kg of it; null where nothing has. */ readonly costMinorPerKg: number | null;
+  readonly pricedShare: number;
   /** Gums and sticky starch together as roll-out strength; an index, not a length. */ readonly bendIndex: number;
   readonly gritIndex: number;
   readonly flavourIndex: number;
@@ -31,7 +42,7 @@ export type BlendResult = {
   readonly allergens: readonly Allergen[];
   readonly rows: readonly { readonly key: string; readonly name: string; readonly amountG: number; readonly role: BlendRole }[];
 };
-export type BlendRole = 'grain' | 'starch' | 'sticky' | 'gum' | 'other';
+export type BlendRole = 'grain' | 'starch' | 'sticky' | 'nut' | 'gum' | 'other';
 
 /**
  * Stage 1: flours, starches and gums become one flour.
@@ -40,7 +51,7 @@ export type BlendRole = 'grain' | 'starch' | 'sticky' | 'gum' | 'other';
  *
  * Units    shares 0..1; water hold g/g; grit and flavour 0..3; bend index sum of xanthan equivalents over the family's gum target plus sticky starch over 20 %.
  * Throws   InputError at blend.rows[i] for a share out of 0..1, an unknown ingredient, or shares that do not sum to 1; at blend.rows for an empty blend; at blendG out of 1..100000.
- * Findings gluten.*, blend.gritty, blend.starchLow, blend.starchHigh, blend.oneStarchHigh.
+ * Findings gluten.*, suit.*, lot.*, blend.gritty, blend.starchLow, blend.starchHigh, blend.oneStarchHigh.
  * Source   roles and limits: facts/families, facts/dough.
  */
 export function blendStage(
@@ -51,6 +62,8 @@ export function blendStage(
 ): { result: BlendResult; findings: Finding[] } {
   const portions = blendPortions(formula, pantry);
   const wet = portions.filter(({ ingredient }) => !isGum(ingredient));
+  const gums = gumDoses(portions, family, formula.blendG);
+  const { costMinor, pricedShare } = costOf(portions, pantry);
   const result: BlendResult = {
     blendG: formula.blendG,
     composition: mixedComposition(portions),
@@ -59,8 +72,13 @@ export function blendStage(
     proteinTypeShare: shareOf(portions, ({ ingredient }) => isProteinType(ingredient)),
     starchShare: shareOf(portions, ({ ingredient }) => isStarch(ingredient)),
     stickyStarchShare: shareOf(portions, ({ ingredient }) => isStickyStarch(ingredient)),
+    nutShare: shareOf(portions, ({ ingredient }) => isNut(ingredient)),
     gumShare: shareOf(portions, ({ ingredient }) => isGum(ingredient)),
-    bendIndex: bendIndexOf(portions, family),
+    gums,
+    binderRatio: binderRatioOf(gums),
+    costMinorPerKg: pricedShare > 0 ? (costMinor / (formula.blendG * pricedShare)) * 1000 : null,
+    pricedShare,
+    bendIndex: weighted(portions, ({ ingredient }) => bendOf(ingredient, family), formula.blendG),
     gritIndex: weighted(portions, ({ ingredient }) => ingredient.grit ?? 0, formula.blendG),
     flavourIndex: weighted(portions, ({ ingredient }) => ingredient.flavour ?? 0, formula.blendG),
     ...settingRange(portions),
@@ -74,7 +92,12 @@ export function blendStage(
   };
   return {
     result,
-    findings: [...glutenFindings(portions, kitchen.glutenLimitMgPerKg, 'blend'), ...blendFindings(formula, family, portions, result)],
+    findings: [
+      ...glutenFindings(portions, kitchen.glutenLimitMgPerKg, pantry, 'blend'),
+      ...suitFindings(portions, suitsAskedFor(formula.mustSuit, kitchen), pantry, 'blend'),
+      ...lotFindings(portions, pantry, 'blend'),
+      ...blendFindings(formula, family, portions, result),
+    ],
   };
 }
 
@@ -85,7 +108,8 @@ export function blendPortions(formula: Formula, pantry: Pantry): Portion[] {
   if (rows.length === 0) throw new InputError('blend.rows', 'the blend is empty: add a flour');
   const portions = rows.map((row, i) => {
     const share = within(`blend.rows[${i}].share`, row.share, 0, 1, '(share of the blend)');
-    return portionOf(pantry, `blend.rows[${i}].ingredientId`, row.ingredientId, share * blendG, row.lotId);
+    const at = { at: `/blend/rows/${i}`, lotId: row.lotId };
+    return portionOf(pantry, `blend.rows[${i}].ingredientId`, row.ingredientId, share * blendG, row.lotId, at);
   });
   const total = rows.reduce((sum, { share }) => sum + share, 0);
   if (Math.abs(total - 1) > 0.0005) {
@@ -123,14 +147,13 @@ function blendFindings(formula: Formula, family: Family, portions: readonly Port
   return found;
 }
 
-function bendIndexOf(portions: readonly Portion[], family: Family): number {
+/**
+ * What a gram of an ingredient adds to the roll-out index of a gram of blend: binder strength in cold dough over the family's gum
+ * target, plus sticky starch over 20 %.
+ */
+export function bendOf(ingredient: Ingredient, family: Family): number {
   const xanthanTarget = family.gumPercent['xanthan']?.[1] ?? 1;
-  const totalG = portions.reduce((sum, { amountG }) => sum + amountG, 0);
-  const binderPercent = portions.reduce(
-    (sum, { ingredient, amountG }) => sum + ((ingredient.xanthanPerG ?? 0) * amountG * 100) / totalG,
-    0,
-  );
-  return binderPercent / xanthanTarget + shareOf(portions, ({ ingredient }) => isStickyStarch(ingredient)) / 0.2;
+  return ((ingredient.xanthanPerG ?? 0) * 100) / xanthanTarget + (isStickyStarch(ingredient) ? 1 / stickyStarchFull.value : 0);
 }
 
 function settingRange(portions: readonly Portion[]): { setsFromC: number | null; setsToC: number | null } {
@@ -140,10 +163,11 @@ function settingRange(portions: readonly Portion[]): { setsFromC: number | null;
   return setting.length === 0 ? { setsFromC: null, setsToC: null } : { setsFromC: Math.min(...setting), setsToC: Math.max(...setting) };
 }
 
-function roleOf(ingredient: Portion['ingredient']): BlendRole {
+export function roleOf(ingredient: Portion['ingredient']): BlendRole {
   if (isGum(ingredient)) return 'gum';
   if (isStickyStarch(ingredient)) return 'sticky';
   if (isStarch(ingredient)) return 'starch';
+  if (isNut(ingredient)) return 'nut';
   return isProteinType(ingredient) ? 'grain' : 'other';
 }
 

@@ -7,6 +7,8 @@ export type BlendRow = {
   readonly key: string;
   readonly ingredientId: string;
   readonly share: number;
+  /** Least and most that Find blends may give it. */ readonly minShare?: number;
+  readonly maxShare?: number;
   readonly pinned?: boolean;
   readonly lotId?: string;
 };
@@ -15,6 +17,7 @@ export type Blend = {
   readonly name: string;
   readonly rows: readonly BlendRow[];
   readonly from?: { readonly blendId: string; readonly version: number };
+  /** One standard deviation of each share, in row order, where the shares were read from a label. */ readonly uncertainShare?: readonly number[];
 };
 
 /** Every gram outside the blend is a row, for the batch as written. */
@@ -68,6 +71,7 @@ export type Formula = {
   readonly schema: 1;
   readonly name: string;
   /** An id of facts/families. */ readonly family: string;
+  /** What it has to suit: ids of facts/suits, or 'guest:<id>' of the kitchen. */ readonly mustSuit?: readonly string[];
   readonly aim?: { readonly crisp: number; readonly tender: number };
   readonly blend: Blend;
   /** B: the blend as weighed, gums included. Every baker's percent is of it. */ readonly blendG: number;

@@ -33,6 +33,8 @@ export type Learned = {
   readonly sd: number;
   readonly bakeIds: readonly string[];
 };
+/** What a guest, a customer or a class cannot have. Roles and words, no person's name is needed. */
+export type Guest = { readonly id: string; readonly name: string; readonly suits: readonly string[]; readonly note?: string };
 export type Kitchen = {
   readonly id: string;
   readonly name: string;
@@ -46,4 +48,5 @@ export type Kitchen = {
   readonly places: readonly Place[];
   readonly trays: readonly Tray[];
   readonly learned: readonly Learned[];
+  readonly guests?: readonly Guest[];
 };

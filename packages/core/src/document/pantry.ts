@@ -15,11 +15,47 @@ export type Composition = {
   readonly sodiumShare: number;
 };
 
+/** What it comes from: vegan, vegetarian and religious limits ask. */
+export const origins = ['plant', 'milk', 'egg', 'honey', 'animal', 'mineral', 'microbe'] as const;
+export type Origin = (typeof origins)[number];
+export const ingredientKinds = [
+  'flour_grain',
+  'flour_starchy',
+  'flour_pseudo',
+  'flour_legume',
+  'flour_nut',
+  'flour_tuber',
+  'blend',
+  'starch',
+  'gum',
+  'binder_seed',
+  'fibre',
+  'fat_solid',
+  'fat_liquid',
+  'egg',
+  'liquid',
+  'dairy',
+  'plant_milk',
+  'sugar',
+  'syrup',
+  'salt',
+  'leavener',
+  'acid',
+  'flavour',
+  'inclusion',
+  'filling',
+  'excluded',
+] as const;
+export type IngredientKind = (typeof ingredientKinds)[number];
+
+/** One thing an ingredient is made of: grams of it in a gram of the finished ingredient. Their sum passes 1 where water was driven off. */
+export type IngredientPart = { readonly ingredientId: string; readonly gPerG: number; readonly lotId?: string };
+
 /** Whatever can be weighed. */
 export type Ingredient = {
   readonly id: string;
   readonly name: string;
-  /** flour_grain, starch, gum, fat_liquid, egg, ... */ readonly kind: string;
+  readonly kind: IngredientKind;
   readonly composition: Composition;
   readonly spoonedGPerMl?: number;
   readonly packedGPerMl?: number;
@@ -32,9 +68,22 @@ export type Ingredient = {
   readonly solidFat?: SolidFatName;
   readonly allergens: readonly string[];
   readonly gluten: 'free' | 'needsProof' | 'contains';
+  readonly origin: Origin;
+  /** Its label says lactose-free; it still is of milk. */ readonly lactoseFree?: true;
+  readonly teaspoonG?: number;
+  readonly particleUm?: number;
+  readonly note?: string;
   readonly basis: Basis;
   readonly source: string;
-  /** What this kitchen changed, by field. */ readonly corrected?: Readonly<Record<string, Fact>>;
+  /** What this kitchen changed, by field ('composition.proteinShare', 'waterHoldGPerG'). */ readonly corrected?: Readonly<
+    Record<string, Fact>
+  >;
+  /** A crumb, a filling, a ready blend: what it was made from, and of what. */
+  readonly madeFrom?:
+    | { readonly formulaId: string; readonly version: number }
+    | { readonly blendId: string; readonly version: number }
+    | { readonly preparationId: string };
+  readonly parts?: readonly IngredientPart[];
 };
 
 export type GlutenReport = { readonly mgPerKg: number; readonly below: boolean; readonly method: string; readonly on: string };
@@ -42,13 +91,21 @@ export type Lot = {
   readonly id: string;
   readonly ingredientId: string;
   readonly code: string;
+  readonly supplier?: string;
+  /** Left now; left out where nobody counts it. */ readonly onHandG?: number;
+  /** Calendar days, 2026-11-25. */ readonly bestByOn?: string;
+  readonly openedOn?: string;
+  readonly packG?: number;
+  /** Of one pack, in the smallest coin. */ readonly packCostMinor?: number;
   /** Measured; outranks the ingredient's water share. */ readonly moistureShare?: number;
   /** No report: not proven. */ readonly report?: GlutenReport;
-  readonly setAside?: string;
+  /** Why it is taken without a report: only where no grain is in it. */ readonly acceptedWithoutReport?: string;
+  /** Why it is not used. */ readonly setAside?: string;
 };
 
 /** What a formula may read of the pantry, corrections merged in. */
 export type Pantry = {
   readonly ingredients: Readonly<Record<string, Ingredient>>;
   readonly lots: Readonly<Record<string, Lot>>;
+  /** The day it was read, 2026-11-25: old reports and best-by dates are judged by it. */ readonly on?: string;
 };

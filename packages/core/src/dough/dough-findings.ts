@@ -1,6 +1,8 @@
 import { binderRatioRange } from '../facts/dough.js';
 import { finding } from '../findings/judge.js';
 import { glutenFindings } from '../ingredient/gluten.js';
+import { lotFindings } from '../ingredient/lots.js';
+import { suitFindings, suitsAskedFor } from '../ingredient/suits.js';
 import { isEgg, isLeavener, isPouredWater, isSalt } from '../ingredient/roles.js';
 import { roundTo } from '../units/rounding.js';
 import { rightPourG, waterLimits } from './water.js';
@@ -10,7 +12,7 @@ import type { Formula } from '../document/formula.js';
 import type { Kitchen } from '../document/kitchen.js';
 import type { Family, Window } from '../facts/families.js';
 import type { Finding } from '../findings/finding.js';
-import type { Ingredient } from '../document/pantry.js';
+import type { Ingredient, Pantry } from '../document/pantry.js';
 import type { Portion } from '../ingredient/mixture.js';
 import type { BakersPercents, DoughResult } from './dough.js';
 
@@ -19,6 +21,7 @@ export function doughFindings(
   formula: Formula,
   family: Family,
   kitchen: Kitchen,
+  pantry: Pantry,
   rows: readonly Portion[],
   blend: BlendResult,
   dough: DoughResult,
@@ -26,7 +29,9 @@ export function doughFindings(
   const { percents } = dough;
   const fatRow = (portion: Portion) => portion.ingredient.composition.fatShare > 0.5;
   return [
-    ...glutenFindings(rows, kitchen.glutenLimitMgPerKg, 'dough'),
+    ...glutenFindings(rows, kitchen.glutenLimitMgPerKg, pantry, 'dough'),
+    ...suitFindings(rows, suitsAskedFor(formula.mustSuit, kitchen), pantry, 'dough'),
+    ...lotFindings(rows, pantry, 'dough'),
     ...waterFinding(formula, rows, dough),
     ...windowFinding(
       'dough.fatLow',

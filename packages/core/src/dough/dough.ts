@@ -1,9 +1,11 @@
 import { InputError, within } from '../errors.js';
 import { leavenedFrom } from '../facts/oven.js';
 import { allergensOf } from '../ingredient/allergens.js';
+import { costOf } from '../ingredient/cost.js';
 import { compositionOf, makeUpOf, mixedComposition, portionOf, sumG } from '../ingredient/mixture.js';
 import { isEgg, isGum, isLeavener, isSalt } from '../ingredient/roles.js';
 import { blendPortions } from '../blend/blend.js';
+import { binderRatioOf, gumDoses } from '../blend/gums.js';
 import { doughFindings } from './dough-findings.js';
 import { handWordChances, handWordFor, waterGets, waterLadder, waterWants } from './water.js';
 import type { BlendResult } from '../blend/blend.js';
@@ -14,6 +16,7 @@ import type { SolidFatName } from '../facts/fats.js';
 import type { Family } from '../facts/families.js';
 import type { Finding } from '../findings/finding.js';
 import type { Allergen } from '../ingredient/allergens.js';
+import type { Cost } from '../ingredient/cost.js';
 import type { Portion } from '../ingredient/mixture.js';
 import type { MakeUp } from '../matter/make-up.js';
 import type { HandWord, WaterGets, WaterWants } from './water.js';
@@ -55,6 +58,7 @@ export type DoughResult = WaterGets & {
   readonly psylliumPerBlend: number;
   readonly doughAtC: number;
   readonly allergens: readonly Allergen[];
+  /** Of everything, dust and topping included. */ readonly cost: Cost;
 };
 
 /**
@@ -62,7 +66,7 @@ export type DoughResult = WaterGets & {
  *
  * Units    g; percent of the blend; shares 0..1; C.
  * Throws   InputError at rows[i].amountG out of 0..100000 or above 20 times the blend; at rows[i].ingredientId for one not in the pantry; at holdBackShare out of 0..0.5; at doughAtC out of 0..45; at restMin.
- * Findings gluten.* of the rows and everything in dough-findings.
+ * Findings gluten.*, suit.*, lot.* of the rows and everything in dough-findings.
  * Source   composition of every ingredient; water rule and windows in facts/dough and facts/families.
  */
 export function doughStage(
@@ -104,7 +108,7 @@ export function doughStage(
     handWordChances: handWordChances(getsOverWants),
     ...waterLadder(gets.pouredWaterG, formula.holdBackShare),
     percents: percentsOf(flour, dough, gets, wants, formula.blendG),
-    binderRatio: binderRatioOf([...flour, ...dough], family, formula.blendG),
+    binderRatio: binderRatioOf(gumDoses(all, family, formula.blendG)),
     composition: mixedComposition(all),
     makeUp: makeUpOf(all),
     outsideMakeUp: sumG(outside) > 0 ? makeUpOf(outside) : null,
@@ -118,8 +122,9 @@ export function doughStage(
     psylliumPerBlend: percentOf(all, formula.blendG, ({ ingredient }) => ingredient.id.startsWith('psyllium')) / 100,
     doughAtC: formula.doughAtC,
     allergens: allergensOf([...all, ...outside]),
+    cost: costOf([...all, ...outside], pantry),
   };
-  return { result, findings: doughFindings(formula, family, kitchen, [...dough, ...outside], blend, result) };
+  return { result, findings: doughFindings(formula, family, kitchen, pantry, [...dough, ...outside], blend, result) };
 }
 
 function rowPortion(row: Row, i: number, blendG: number, pantry: Pantry): Portion {
@@ -127,7 +132,7 @@ function rowPortion(row: Row, i: number, blendG: number, pantry: Pantry): Portio
   if (amountG > 20 * blendG) {
     throw new InputError(`rows[${i}].amountG`, `must be at most 20 times the blend (${Math.round(20 * blendG)} g), got ${amountG}`);
   }
-  return portionOf(pantry, `rows[${i}].ingredientId`, row.ingredientId, amountG, row.lotId);
+  return portionOf(pantry, `rows[${i}].ingredientId`, row.ingredientId, amountG, row.lotId, { at: `/rows/${i}`, lotId: row.lotId });
 }
 
 function thirstFactorOf(formula: Formula, kitchen: Kitchen): number {
@@ -153,19 +158,6 @@ function percentsOf(
     salt: percentOf(dough, blendG, ({ ingredient }) => isSalt(ingredient)),
     leavener: percentOf(dough, blendG, ({ ingredient }) => isLeavener(ingredient)),
   };
-}
-
-function binderRatioOf(portions: readonly Portion[], family: Family, blendG: number): number {
-  const doses = new Map<string, number>();
-  for (const { ingredient, amountG } of portions) {
-    if (isGum(ingredient)) doses.set(ingredient.id, (doses.get(ingredient.id) ?? 0) + (amountG / blendG) * 100);
-  }
-  let ratio = 0;
-  for (const [id, percent] of doses) {
-    const target = family.gumPercent[id]?.[1];
-    if (target !== undefined && target > 0) ratio += percent / target;
-  }
-  return ratio;
 }
 
 /** The fat that sets the dough's firmness: the largest row whose solid-fat curve is known. */

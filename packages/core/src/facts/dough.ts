@@ -49,3 +49,9 @@ export const thicknessFix = table(
   'judgement',
   'beyond this a thickness is no longer a cracker',
 );
+export const stickyStarchFull = fact(
+  0.2,
+  'share of blend',
+  'judgement',
+  'sticky starch that counts as much as the whole gum target in the roll-out index',
+);

@@ -10,7 +10,7 @@ export type Window = readonly [low: number, target: number, high: number];
 export type Family = {
   readonly id: string;
   readonly name: string;
-  readonly kind: 'cracker';
+  readonly kind: 'cracker' | 'nutCracker';
   readonly fatPercent: Window;
   readonly waterPercent: Window;
   readonly sugarPercent: Window;

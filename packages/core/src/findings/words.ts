@@ -27,6 +27,36 @@ const words: Record<FindingCode, (finding: Finding) => Words> = {
     why: `Its report says ${f.measured?.value} mg/kg; this kitchen allows ${f.measured?.high}.`,
     change: 'Use another lot or another flour.',
   }),
+  'gluten.reportOld': (f) => ({
+    what: `Old report: ${of(f)}`,
+    why: `It is over ${f.measured?.high} months old; a crop and a mill change in that time.`,
+    change: 'Ask the supplier for a new report of this lot.',
+  }),
+  'suit.broken': (f) => ({
+    what: `Does not suit ${of(f)}`,
+    why: 'It has to suit this guest or label, and every row counts: wash, grease and dust too.',
+    change: 'Swap it. Labels and local rules win.',
+  }),
+  'suit.mayBreak': (f) => ({
+    what: `May not suit ${of(f)}`,
+    why: 'Some makers’ goods hold it or may hold it.',
+    change: 'Read the label in hand; correct the ingredient in the pantry when it is free of it. Local rules win.',
+  }),
+  'lot.setAside': (f) => ({
+    what: `Set aside, and named here: ${of(f)}`,
+    why: 'Somebody set this lot aside for a reason.',
+    change: 'Name another lot, or none.',
+  }),
+  'lot.pastBestBy': (f) => ({
+    what: `Past its best-by day: ${of(f)}`,
+    why: 'Whole-grain and nut flours turn bitter, leaveners lose their lift.',
+    change: 'Smell and taste it, or use another lot.',
+  }),
+  'lot.short': (f) => ({
+    what: `Not enough left: ${of(f)}`,
+    why: `This batch takes ${g(f.measured?.value)}, ${g(f.measured?.high)} is left.`,
+    change: 'Bake less, or bring in more.',
+  }),
   'blend.gritty': (f) => ({
     what: 'The blend is gritty',
     why: `Grit ${(f.measured?.value ?? 0).toFixed(2)}, felt from about ${f.measured?.high}.`,

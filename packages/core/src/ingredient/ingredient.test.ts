@@ -1,7 +1,10 @@
 import { demoLots } from '../demo/seeded-crackers.js';
+import { findingsOf } from '../evaluate.js';
+import { aFormula, kitchen, worked } from '../worked/a-formula.js';
+import { applyEdits } from '../document/edits.js';
 import { allergensOf } from './allergens.js';
-import { glutenFindings } from './gluten.js';
-import { compositionOf, makeUpOf, mixedComposition, mixMakeUps, portionOf } from './mixture.js';
+import { glutenFindings, glutenProof } from './gluten.js';
+import { compositionOf, makeUpOf, mixedComposition, lotsInUse, mixMakeUps, portionOf } from './mixture.js';
 import { publishedIngredients } from './published.js';
 import { isDry, isGum, isLeavener, isProteinType, isStarch, isStickyStarch } from './roles.js';
 import type { Lot, Pantry } from '../document/pantry.js';
@@ -17,6 +20,18 @@ describe('portions', () => {
     expect(portionOf(pantry, '', 'sorghum', 10).lot?.id).toBe('b');
     expect(portionOf(pantry, '', 'sorghum', 10, 'c').lot?.id).toBe('c');
     expect(portionOf(pantry, '', 'millet', 10).lot).toBeUndefined();
+  });
+
+  it('reach for what is open, then what ends first, then what is least; never for an empty bag', () => {
+    const pantry = pantryOf(
+      lot({ id: 'late', code: '1', bestByOn: '2027-09-01' }),
+      lot({ id: 'soon', code: '2', bestByOn: '2027-02-01' }),
+      lot({ id: 'open', code: '3', bestByOn: '2027-08-01', openedOn: '2026-11-01' }),
+      lot({ id: 'empty', code: '0', openedOn: '2026-01-01', onHandG: 0 }),
+    );
+    expect(lotsInUse(pantry, 'sorghum').map(({ id }) => id)).toEqual(['open', 'soon', 'late']);
+    // A lot of another ingredient is not taken by name.
+    expect(portionOf(pantry, '', 'millet', 1, 'open').lot).toBeUndefined();
   });
 
   it('measured moisture outranks the table; the dry parts keep their proportion', () => {
@@ -91,25 +106,47 @@ describe('allergens and gluten', () => {
     ['a lot over the kitchen’s own limit does not', { report: report(12) }, ['gluten.overLimit']],
     ['exactly at the limit is not over it', { report: report(10) }, []],
     ['a lot without a report is not proven', {}, ['gluten.notProven']],
+    ['a report of last year is old', { report: { ...report(5), on: '2025-10-01' } }, ['gluten.reportOld']],
     ['no lot at all is not proven', null, ['gluten.notProven']],
   ])('%s', (_claim, over, codes) => {
-    const pantry = over === null ? pantryOf() : pantryOf(lot(over));
-    const found = glutenFindings([portionOf(pantry, '', 'sorghum', 50)], 10, 'blend');
+    const pantry: Pantry = { ...(over === null ? pantryOf() : pantryOf(lot(over))), on: '2026-11-25' };
+    const found = glutenFindings([portionOf(pantry, '', 'sorghum', 50)], 10, pantry, 'blend');
     expect(found.map(({ code }) => code)).toEqual(codes);
-    expect(found.every(({ unsafe, level }) => unsafe === true && level === 'fix')).toBe(true);
+    for (const { code, unsafe, level } of found) {
+      expect([unsafe, level]).toEqual(code === 'gluten.reportOld' ? [undefined, 'watch'] : [true, 'fix']);
+    }
   });
 
   it('names every ingredient that is not proven, in one finding', () => {
     const pantry = pantryOf();
-    const [found] = glutenFindings([portionOf(pantry, '', 'sorghum', 50), portionOf(pantry, '', 'oat_flour', 50)], 20, 'blend');
+    const [found] = glutenFindings([portionOf(pantry, '', 'sorghum', 50), portionOf(pantry, '', 'oat_flour', 50)], 20, pantry, 'blend');
     expect(found!.measured!.of).toContain('Sorghum');
     expect(found!.measured!.of).toContain('Oat');
   });
 
   it('a plain oil or sugar needs no proof', () => {
-    expect(glutenFindings([portionOf(pantryOf(), '', 'olive_oil', 50), portionOf(pantryOf(), '', 'sugar_white', 50)], 20, 'dough')).toEqual(
-      [],
-    );
+    const pantry = pantryOf();
+    const portions = ['olive_oil', 'sugar_white'].map((id) => portionOf(pantry, '', id, 50));
+    expect(glutenFindings(portions, 20, pantry, 'dough')).toEqual([]);
+  });
+
+  it('offers the lot that is proven, and taking it ends the finding', () => {
+    const lots = [lot({ id: 'open', code: '3', openedOn: '2026-11-01' }), lot({ id: 'good', code: '4', report: report(5) })];
+    const pantry = { ...pantryOf(...lots, ...demoLots.filter(({ ingredientId }) => ingredientId !== 'sorghum')), on: '2026-11-25' };
+    const formula = aFormula();
+    const found = findingsOf(worked(formula, kitchen, pantry)).filter(({ code }) => code === 'gluten.notProven');
+    expect(found).toHaveLength(1);
+    expect(found[0]!.change!.edits).toEqual([{ path: '/blend/rows/0/lotId', to: 'good' }]);
+    const after = findingsOf(worked(applyEdits(formula, found[0]!.change!.edits), kitchen, pantry));
+    expect(after.map(({ code }) => code)).not.toContain('gluten.notProven');
+  });
+
+  it('no grain in it is a word of its own, not a proof, until the kitchen takes it on record', () => {
+    const oil = ingredients['olive_oil']!;
+    expect(glutenProof(oil, undefined, 20, undefined)).toBe('noGrain');
+    const accepted = lot({ ingredientId: 'olive_oil', acceptedWithoutReport: 'pressed here' });
+    expect(glutenProof(oil, accepted, 20, undefined)).toBe('accepted');
+    expect(glutenProof(ingredients['sorghum']!, { ...accepted, ingredientId: 'sorghum' }, 20, undefined)).toBe('noReport');
   });
 
   it('every lot of the demo names an ingredient there is', () => {

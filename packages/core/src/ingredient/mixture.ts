@@ -3,8 +3,15 @@ import { isGum, isSalt } from './roles.js';
 import type { Composition, Ingredient, Lot, Pantry } from '../document/pantry.js';
 import type { MakeUp } from '../matter/make-up.js';
 
+/** Where a portion stands in the formula ('/blend/rows/2'), and the lot its row names. */
+export type RowOfPortion = { readonly at: string; readonly lotId: string | undefined };
 /** An amount of an ingredient, with the lot it comes from when one is known. */
-export type Portion = { readonly ingredient: Ingredient; readonly amountG: number; readonly lot: Lot | undefined };
+export type Portion = {
+  readonly ingredient: Ingredient;
+  readonly amountG: number;
+  readonly lot: Lot | undefined;
+  readonly row?: RowOfPortion;
+};
 
 /**
  * The ingredient and lot a row names.
@@ -14,18 +21,45 @@ export type Portion = { readonly ingredient: Ingredient; readonly amountG: numbe
  * Findings none: proof of gluten is judged by blend and dough.
  * Source   the kitchen's pantry.
  */
-export function portionOf(pantry: Pantry, path: string, ingredientId: string, amountG: number, lotId?: string): Portion {
+export function portionOf(
+  pantry: Pantry,
+  path: string,
+  ingredientId: string,
+  amountG: number,
+  lotId?: string,
+  row?: RowOfPortion,
+): Portion {
   const ingredient = pantry.ingredients[ingredientId];
   if (!ingredient) throw new InputError(path, `is not in the pantry: ${ingredientId}`);
-  return { ingredient, amountG, lot: lotFor(pantry, ingredientId, lotId) };
+  return { ingredient, amountG, lot: lotFor(pantry, ingredientId, lotId), ...(row ? { row } : {}) };
 }
 
-/** The lot named, else the first in use of that ingredient, by code. */
+/** The lot named while it is of that ingredient, else the first of `lotsInUse`. */
 function lotFor(pantry: Pantry, ingredientId: string, lotId: string | undefined): Lot | undefined {
-  if (lotId !== undefined) return pantry.lots[lotId];
+  const named = lotId === undefined ? undefined : pantry.lots[lotId];
+  return named?.ingredientId === ingredientId ? named : lotsInUse(pantry, ingredientId)[0];
+}
+
+/**
+ * The lots of an ingredient that may be reached for, in the order a baker would: opened before closed, then the earliest best-by,
+ * then the least left, then by code. Lots set aside or empty are not among them.
+ *
+ * Units    none.
+ * Throws   nothing.
+ * Findings none.
+ * Source   first expired, first out: common practice, no source.
+ */
+export function lotsInUse(pantry: Pantry, ingredientId: string): Lot[] {
+  const last = '9999-12-31';
   return Object.values(pantry.lots)
-    .filter((lot) => lot.ingredientId === ingredientId && lot.setAside === undefined)
-    .sort((a, b) => a.code.localeCompare(b.code))[0];
+    .filter((lot) => lot.ingredientId === ingredientId && lot.setAside === undefined && !(lot.onHandG !== undefined && lot.onHandG <= 0))
+    .sort(
+      (a, b) =>
+        Number(a.openedOn === undefined) - Number(b.openedOn === undefined) ||
+        (a.bestByOn ?? last).localeCompare(b.bestByOn ?? last) ||
+        Math.sign((a.onHandG ?? Number.MAX_VALUE) - (b.onHandG ?? Number.MAX_VALUE)) ||
+        a.code.localeCompare(b.code, 'en', { numeric: true }),
+    );
 }
 
 /** Composition of a portion: a lot's measured moisture outranks the table, the dry parts keep their proportion. */

@@ -1,9 +1,13 @@
+import { handlingRows } from '../facts/ingredient-handling.js';
 import { ingredientRows } from '../facts/ingredient-table.js';
+import { originOf, originOfKind } from '../facts/origins.js';
+import type { IngredientKind, Origin } from '../document/pantry.js';
 import type { SolidFatName } from '../facts/fats.js';
 import type { IngredientRow } from '../facts/ingredient-table.js';
 import type { Ingredient } from '../document/pantry.js';
 
 const CUP_ML = 236.588;
+const handling = new Map(handlingRows.map((row) => [row[0], row]));
 
 /**
  * Every published ingredient by id, as a kitchen starts with it.
@@ -41,10 +45,11 @@ function ingredientOf(row: IngredientRow): Ingredient {
     length: 9;
   };
   const solidFat = solidFatOf(id, kind);
+  const [, teaspoonG, particleUm, , note] = handling.get(id) ?? [id, null, null, '', ''];
   return {
     id,
     name,
-    kind,
+    kind: kind as IngredientKind,
     composition: {
       waterShare: water!,
       proteinShare: protein!,
@@ -68,6 +73,10 @@ function ingredientOf(row: IngredientRow): Ingredient {
     ...(solidFat === undefined ? {} : { solidFat }),
     allergens,
     gluten,
+    origin: (originOf.values as Readonly<Record<string, Origin>>)[id] ?? originOfKind.values[kind as IngredientKind],
+    ...(teaspoonG === null ? {} : { teaspoonG }),
+    ...(particleUm === null ? {} : { particleUm }),
+    ...(note === '' ? {} : { note }),
     basis,
     source,
   };

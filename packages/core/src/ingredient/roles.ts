@@ -7,6 +7,16 @@ export const isGum = (of: Ingredient): boolean => of.kind === 'gum' || of.kind =
 export const isStarch = (of: Ingredient): boolean => of.kind === 'starch';
 export const isStickyStarch = (of: Ingredient): boolean => stickyStarches.has(of.id);
 export const isProteinType = (of: Ingredient): boolean => proteinTypeKinds.has(of.kind);
+export const isNut = (of: Ingredient): boolean => of.kind === 'flour_nut';
+/** What may stand in a blend: it counts in B. */
+export const isBlendable = (of: Ingredient): boolean =>
+  isProteinType(of) ||
+  isStarch(of) ||
+  isGum(of) ||
+  isNut(of) ||
+  of.kind === 'fibre' ||
+  of.id.startsWith('milk_powder') ||
+  of.id === 'egg_white_dry';
 export const isEgg = (of: Ingredient): boolean => of.kind === 'egg';
 export const isSalt = (of: Ingredient): boolean => of.kind === 'salt';
 export const isLeavener = (of: Ingredient): boolean => of.kind === 'leavener' && of.id !== 'yeast_dry' && of.id !== 'cream_of_tartar';

@@ -1,0 +1,87 @@
+import { gumPairGain, gumPairs, xanthanReplacedBy } from '../facts/binders.js';
+import { isGum } from '../ingredient/roles.js';
+import type { Family, Window } from '../facts/families.js';
+import type { Ingredient } from '../document/pantry.js';
+import type { Portion } from '../ingredient/mixture.js';
+
+/** One gum, or what a bought blend already holds of it. */
+export type GumDose = {
+  readonly ingredientId: string;
+  readonly name: string;
+  readonly amountG: number;
+  /** Grams per 100 g of blend; for a bought blend the xanthan it is reckoned to hold. */ readonly percent: number;
+  /** What the family takes of this gum when it is alone; null where nobody says. */ readonly window: Window | null;
+  /** Dose over that window's target. */ readonly ofNeed: number;
+  /** In a bought blend, not a gum of its own. */ readonly held: boolean;
+};
+
+/**
+ * Each gum against what the family needs of it alone.
+ *
+ * A gum for which the family names no window takes the family's xanthan target times its replacement weight.
+ *
+ * Units    g in; percent is g per 100 g of blend.
+ * Throws   nothing.
+ * Findings none; dough judges the sum.
+ * Source   family windows; replacement weights in facts/binders.
+ *
+ * @example
+ * // 0.4 % xanthan in a savoury cracker (target 0.8): { percent: 0.4, ofNeed: 0.5 }
+ */
+export function gumDoses(portions: readonly Portion[], family: Family, blendG: number): GumDose[] {
+  const doses = new Map<string, GumDose>();
+  for (const { ingredient, amountG } of portions) {
+    const dose = doseOf(ingredient, amountG, family, blendG);
+    if (!dose || amountG <= 0) continue;
+    const held = doses.get(dose.ingredientId);
+    doses.set(
+      dose.ingredientId,
+      held ? { ...dose, amountG: held.amountG + amountG, percent: held.percent + dose.percent, ofNeed: held.ofNeed + dose.ofNeed } : dose,
+    );
+  }
+  return [...doses.values()];
+}
+
+/** Dose over need per gram in 100 g of blend; what the solver sums. */
+export function needPerPercent(ingredient: Ingredient, family: Family): number {
+  return doseOf(ingredient, 1, family, 100)?.ofNeed ?? 0;
+}
+
+/**
+ * All gums together over what the family needs; pairs that are stronger together count for more.
+ *
+ * Units    1 is the family's target.
+ * Throws   nothing.
+ * Findings none.
+ * Source   sum of dose over own target (common practice, no source); pair gain facts/binders.
+ */
+export function binderRatioOf(doses: readonly GumDose[]): number {
+  const of = (id: string) => doses.find(({ ingredientId }) => ingredientId === id)?.ofNeed ?? 0;
+  const sum = doses.reduce((total, { ofNeed }) => total + ofNeed, 0);
+  const gain = gumPairs.values.reduce((total, [a, b]) => total + gumPairGain.value * 2 * Math.min(of(a), of(b)), 0);
+  return sum + gain;
+}
+
+function doseOf(ingredient: Ingredient, amountG: number, family: Family, blendG: number): GumDose | null {
+  const { id, name } = ingredient;
+  const percent = (amountG / blendG) * 100;
+  const xanthanTarget = family.gumPercent['xanthan']?.[1] ?? 0;
+  if (isGum(ingredient)) {
+    const window = family.gumPercent[id] ?? null;
+    const replaces = (xanthanReplacedBy.values as Readonly<Record<string, number>>)[id];
+    const target = window && window[1] > 0 ? window[1] : replaces === undefined ? 0 : xanthanTarget * replaces;
+    return { ingredientId: id, name, amountG, percent, window, ofNeed: target > 0 ? percent / target : 0, held: false };
+  }
+  const heldShare = ingredient.kind === 'blend' ? (ingredient.xanthanPerG ?? 0) : 0;
+  if (heldShare <= 0) return null;
+  const heldPercent = percent * heldShare;
+  return {
+    ingredientId: id,
+    name,
+    amountG,
+    percent: heldPercent,
+    window: null,
+    ofNeed: xanthanTarget > 0 ? heldPercent / xanthanTarget : 0,
+    held: true,
+  };
+}

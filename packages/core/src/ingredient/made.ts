@@ -1,0 +1,147 @@
+import { InputError, within } from '../errors.js';
+import { allergensOf } from './allergens.js';
+import { mixedComposition, portionOf, sumG } from './mixture.js';
+import type { Blend } from '../document/formula.js';
+import type { Composition, Ingredient, Origin, Pantry } from '../document/pantry.js';
+import type { Preparation } from '../document/preparation.js';
+import type { Portion } from './mixture.js';
+
+/**
+ * A preparation as an ingredient: composition, allergens and parts from its rows, less what is boiled off and drained.
+ *
+ * Units    g; the ingredient's own units.
+ * Throws   InputError at rows when there is nothing in it, at boiledOffG when it holds less water than that, at drainedG when
+ *          less is left than is drained, at rows[i] for an ingredient not in the pantry or an amount out of 0..100000.
+ * Findings none: what its rows carry is judged wherever it is used.
+ * Source   masses add. What runs off is water unless another ingredient is named.
+ */
+export function fromPreparation(preparation: Preparation, pantry: Pantry): Ingredient {
+  const { id, name, rows, boiledOffG, drainedG, drainedIngredientId } = preparation;
+  const portions = rows.map(({ ingredientId, amountG, lotId }, i) => {
+    if (ingredientId === id) throw new InputError(`rows[${i}].ingredientId`, 'a preparation cannot be part of itself');
+    return portionOf(pantry, `rows[${i}].ingredientId`, ingredientId, within(`rows[${i}].amountG`, amountG, 0, 100000, 'g'), lotId);
+  });
+  const rawG = sumG(portions);
+  if (rawG <= 0) throw new InputError('rows', 'nothing is in it: add an ingredient');
+  within('boiledOffG', boiledOffG, 0, 100000, 'g');
+  within('drainedG', drainedG, 0, 100000, 'g');
+  const raw = mixedComposition(portions);
+  const runsOff = drainedIngredientId ? portionOf(pantry, 'drainedIngredientId', drainedIngredientId, 1).ingredient.composition : null;
+  const waterLeftG = raw.waterShare * rawG - boiledOffG - drainedG * (runsOff?.waterShare ?? 1);
+  if (boiledOffG > raw.waterShare * rawG + 1e-9) {
+    throw new InputError('boiledOffG', `holds only ${(raw.waterShare * rawG).toFixed(0)} g of water: boil off at most that`);
+  }
+  if (waterLeftG < -1e-9 || rawG - boiledOffG - drainedG <= 0) {
+    throw new InputError('drainedG', `only ${Math.max(0, raw.waterShare * rawG - boiledOffG).toFixed(0)} g of water is left to drain`);
+  }
+  const leftG = rawG - boiledOffG - drainedG;
+  const left = (part: keyof Composition) =>
+    part === 'waterShare' ? waterLeftG / leftG : Math.max(0, raw[part] * rawG - drainedG * (runsOff?.[part] ?? 0)) / leftG;
+  return {
+    id,
+    name,
+    kind: 'filling',
+    composition: shares(left),
+    ...made(portions, leftG),
+    madeFrom: { preparationId: id },
+    source: `made here from ${rows.length} ingredients`,
+  };
+}
+
+/**
+ * A ready blend as an ingredient: weighed by one key, known by its flours.
+ *
+ * Units    the ingredient's own.
+ * Throws   InputError at rows when it is empty or an ingredient is not in the pantry.
+ * Findings none.
+ * Source   shares of mass; water hold and grit add in proportion, an approximation.
+ */
+export function fromBlend(id: string, version: number, blend: Blend, pantry: Pantry): Ingredient {
+  const portions = blend.rows.map(({ ingredientId, share, lotId }, i) =>
+    portionOf(pantry, `rows[${i}].ingredientId`, ingredientId, share, lotId),
+  );
+  const totalG = sumG(portions);
+  if (totalG <= 0) throw new InputError('rows', 'the blend is empty: add a flour');
+  const mixed = mixedComposition(portions);
+  const mean = (of: (one: Ingredient) => number | undefined) =>
+    portions.reduce((sum, { ingredient, amountG }) => sum + (of(ingredient) ?? 0) * amountG, 0) / totalG;
+  const setting = portions.filter(({ ingredient }) => ingredient.setsAtC !== undefined);
+  const spooned = portions.reduce((ml, { ingredient, amountG }) => ml + amountG / (ingredient.spoonedGPerMl ?? 0.55), 0);
+  return {
+    id,
+    name: blend.name,
+    kind: 'blend',
+    composition: mixed,
+    spoonedGPerMl: totalG / spooned,
+    waterHoldGPerG: mean((one) => one.waterHoldGPerG),
+    ...(setting.length > 0 ? { setsAtC: Math.min(...setting.map(({ ingredient }) => ingredient.setsAtC!)) } : {}),
+    xanthanPerG: mean((one) => one.xanthanPerG),
+    grit: mean((one) => one.grit),
+    flavour: mean((one) => one.flavour),
+    ...made(portions, totalG),
+    madeFrom: { blendId: id, version },
+    source: `blended here, version ${version}`,
+  };
+}
+
+/**
+ * A crumb: what a formula's dough is once baked and ground, as an ingredient.
+ *
+ * Units    `moistureShare` of the baked piece, 0..1.
+ * Throws   InputError at moistureShare when it is not below the dough's own.
+ * Findings none.
+ * Source   dry matter stays; only water leaves in the oven.
+ */
+export function fromBake(
+  id: string,
+  name: string,
+  madeFrom: { readonly formulaId: string; readonly version: number },
+  dough: readonly Portion[],
+  moistureShare: number,
+): Ingredient {
+  const raw = mixedComposition(dough);
+  within('moistureShare', moistureShare, 0, raw.waterShare, '(share of water)');
+  const grow = (1 - moistureShare) / (1 - raw.waterShare);
+  return {
+    id,
+    name,
+    kind: 'inclusion',
+    composition: shares((part) => (part === 'waterShare' ? moistureShare : raw[part] * grow)),
+    waterHoldGPerG: 0.5,
+    grit: 2,
+    ...made(dough, sumG(dough) / grow),
+    madeFrom,
+    source: `baked here, version ${madeFrom.version}`,
+  };
+}
+
+const shares = (of: (part: keyof Composition) => number): Composition => ({
+  waterShare: of('waterShare'),
+  proteinShare: of('proteinShare'),
+  fatShare: of('fatShare'),
+  saturatedFatShare: of('saturatedFatShare'),
+  sugarsShare: of('sugarsShare'),
+  starchShare: of('starchShare'),
+  fibreShare: of('fibreShare'),
+  ashShare: of('ashShare'),
+  otherShare: of('otherShare'),
+  sodiumShare: of('sodiumShare'),
+});
+
+/** What all made ingredients carry over from their parts. `leftG`: what the parts weigh in the end. */
+function made(portions: readonly Portion[], leftG: number) {
+  const used = portions.filter(({ amountG }) => amountG > 0);
+  const strictest: readonly Origin[] = ['animal', 'egg', 'milk', 'honey', 'microbe', 'mineral', 'plant'];
+  const glutens = ['contains', 'needsProof', 'free'] as const;
+  return {
+    allergens: allergensOf(used).map(({ code, possible }) => (possible ? `${code}:possible` : code)),
+    gluten: glutens.find((gluten) => used.some(({ ingredient }) => ingredient.gluten === gluten)) ?? ('free' as const),
+    origin: strictest.find((origin) => used.some(({ ingredient }) => ingredient.origin === origin)) ?? ('plant' as const),
+    parts: used.map(({ ingredient, amountG, lot }) => ({
+      ingredientId: ingredient.id,
+      gPerG: amountG / leftG,
+      ...(lot ? { lotId: lot.id } : {}),
+    })),
+    basis: 'measured' as const,
+  };
+}

@@ -1,0 +1,35 @@
+import { portionOf } from './mixture.js';
+import type { Pantry } from '../document/pantry.js';
+import type { Portion } from './mixture.js';
+
+/** A preparation in a preparation in a preparation: deeper than this is a ring. */
+const DEEPEST = 6;
+
+/**
+ * A portion taken apart into what it was made from, down to what was bought; itself where it was bought.
+ *
+ * Units    g.
+ * Throws   nothing; a part that is no longer in the pantry is left whole, a ring is cut.
+ * Findings none.
+ * Source   the parts that every made ingredient carries.
+ */
+export function leavesOf(pantry: Pantry, portion: Portion, depth = 0): Portion[] {
+  const { parts } = portion.ingredient;
+  if (!parts || parts.length === 0 || depth >= DEEPEST) return [portion];
+  return parts.flatMap(({ ingredientId, gPerG, lotId }) => {
+    if (!pantry.ingredients[ingredientId]) return [{ ...portion, amountG: gPerG * portion.amountG }];
+    return leavesOf(pantry, portionOf(pantry, '', ingredientId, gPerG * portion.amountG, lotId), depth + 1);
+  });
+}
+
+/** Every ingredient id that a list of ids reaches through what is made from what. */
+export function reachedIds(ingredients: Pantry['ingredients'], ids: Iterable<string>): Set<string> {
+  const reached = new Set<string>();
+  const todo = [...ids];
+  for (let id = todo.pop(); id !== undefined; id = todo.pop()) {
+    if (reached.has(id)) continue;
+    reached.add(id);
+    todo.push(...(ingredients[id]?.parts ?? []).map(({ ingredientId }) => ingredientId));
+  }
+  return reached;
+}

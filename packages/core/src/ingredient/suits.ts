@@ -1,0 +1,91 @@
+import { mayHoldOrigin } from '../facts/origins.js';
+import { suits, type SuitId } from '../facts/suits.js';
+import { leavesOf } from './parts.js';
+import type { Kitchen } from '../document/kitchen.js';
+import type { Ingredient, Pantry } from '../document/pantry.js';
+import type { Finding, StageName } from '../findings/finding.js';
+import type { Portion } from './mixture.js';
+
+type Rule = {
+  readonly name: string;
+  readonly codes: readonly string[];
+  readonly origins: readonly string[];
+  readonly ids: readonly string[];
+};
+const ruleOf = (id: string): Rule | undefined => suits.values[id as SuitId];
+
+export const isSuitId = (id: string): id is SuitId => id in suits.values;
+export const suitName = (id: string): string => ruleOf(id)?.name ?? id;
+
+/**
+ * The single limits that a formula's list asks for: its own, and those of the guests it names.
+ *
+ * Units    none.
+ * Throws   nothing; a guest or limit that is not known any more is left out.
+ * Findings none.
+ * Source   the kitchen's guests.
+ */
+export function suitsAskedFor(mustSuit: readonly string[] | undefined, kitchen: Pick<Kitchen, 'guests'>): SuitId[] {
+  const asked = (mustSuit ?? []).flatMap((id) =>
+    id.startsWith('guest:') ? (kitchen.guests?.find((guest) => `guest:${guest.id}` === id)?.suits ?? []) : [id],
+  );
+  return [...new Set(asked)].filter(isSuitId);
+}
+
+/**
+ * Whether an ingredient suits a limit: 'no' holds what is refused, 'may' depends on the maker, 'yes' neither.
+ *
+ * Lactose-free is never read as milk-free: a lactose-free milk suits the first and not the second.
+ *
+ * Units    none.
+ * Throws   nothing.
+ * Findings none.
+ * Source   facts/suits and facts/origins; the label in hand and local rules win.
+ *
+ * @example
+ * suitability(ingredients.honey, 'vegan'); // => 'no'
+ */
+export function suitability(ingredient: Ingredient, suit: SuitId): 'yes' | 'may' | 'no' {
+  const rule = ruleOf(suit)!;
+  if (suit === 'lactoseFree' && ingredient.lactoseFree) return 'yes';
+  const refused = (code: string) => rule.codes.some((refuses) => code === refuses || code.startsWith(`${refuses}:`));
+  const sure = ingredient.allergens.filter((code) => !code.endsWith(':possible'));
+  if (rule.ids.includes(ingredient.id) || rule.origins.includes(ingredient.origin) || sure.some(refused)) return 'no';
+  // Lactose goes where milk goes: a maker's possible milk is possible lactose.
+  const codes = suit === 'lactoseFree' ? ['us.milk', 'eu.milk'] : rule.codes;
+  const maybe = ingredient.allergens
+    .filter((code) => code.endsWith(':possible'))
+    .some((code) => codes.some((refuses) => code.startsWith(refuses)));
+  const origin = (mayHoldOrigin.values as Readonly<Record<string, string>>)[ingredient.id];
+  return maybe || (origin !== undefined && rule.origins.includes(origin)) ? 'may' : 'yes';
+}
+
+/**
+ * What stands in a formula against what it has to suit. Every row counts: wash, grease, dust and "may contain" included.
+ *
+ * Units    none.
+ * Throws   nothing.
+ * Findings suit.broken, suit.mayBreak: unsafe, one a limit, naming what breaks it.
+ * Source   facts/suits; every part of a preparation counts as itself.
+ */
+export function suitFindings(portions: readonly Portion[], asked: readonly SuitId[], pantry: Pantry, stage: StageName): Finding[] {
+  const used = portions.filter(({ amountG }) => amountG > 0).flatMap((portion) => leavesOf(pantry, portion));
+  return asked.flatMap((suit) => {
+    const named = (answer: 'no' | 'may') => [
+      ...new Set(used.filter(({ ingredient }) => suitability(ingredient, suit) === answer).map(({ ingredient }) => ingredient.name)),
+    ];
+    const found = (code: 'suit.broken' | 'suit.mayBreak', names: readonly string[]): Finding[] =>
+      names.length === 0
+        ? []
+        : [
+            {
+              code,
+              level: 'fix',
+              unsafe: true,
+              stage,
+              measured: { path: `${stage}.suits.${suit}`, value: names.length, high: 0, of: `${suitName(suit)}: ${names.join(', ')}` },
+            },
+          ];
+    return [...found('suit.broken', named('no')), ...found('suit.mayBreak', named('may'))];
+  });
+}

@@ -1,0 +1,15 @@
+/**
+ * Whole months from one calendar day to another, as they are counted on a calendar.
+ *
+ * Units    days as 2026-11-25; result in months, negative when the second day is earlier.
+ * Throws   nothing; a day that cannot be read gives NaN.
+ * Findings none.
+ * Source   calendar arithmetic.
+ *
+ * @example
+ * monthsBetween('2025-11-26', '2026-11-25'); // => 11
+ */
+export function monthsBetween(fromOn: string, toOn: string): number {
+  const [from, to] = [fromOn, toOn].map((on) => on.split('-').map(Number)) as [number[], number[]];
+  return (to[0]! - from[0]!) * 12 + (to[1]! - from[1]!) - (to[2]! < from[2]! ? 1 : 0);
+}
