@@ -1,7 +1,7 @@
 // Everything, from a fresh clone: check, Jest, Playwright. `-- core` (or contracts, server, web, e2e, check) runs a part.
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
-import { checkNode, ensureBuilt, ensureChromium, ensureInstalled, LOCAL, plainFailures, ROOT, say, sh } from './bootstrap.mjs';
+import { checkNode, ensureBuilt, ensureChromium, ensureInstalled, LOCAL, node, plainFailures, ROOT, say, sh, TSC } from './bootstrap.mjs';
 import { runChecks } from './check.mjs';
 
 // The tests' own cluster: a running demo and its data are never touched.
@@ -31,6 +31,8 @@ if (wants('server') || wants('e2e')) {
   const workers = Array.from({ length: JEST_WORKERS }, (_, i) => `northleaf_test_${i + 1}`);
   await startDatabase([...workers, 'northleaf_e2e', 'northleaf_e2e_killed']);
 }
+// The solver's thread runs the built server.
+if (wants('server') && !wants('check')) node([TSC, '-b', 'tsconfig.build.json']);
 if (projects.length > 0) add(jest());
 if (wants('e2e')) add(playwright());
 console.log(`${total.passed} passed, ${total.failed} failed`);

@@ -3,6 +3,7 @@ import { APP_GUARD } from '@nestjs/core';
 import { ThrottlerGuard, ThrottlerModule } from '@nestjs/throttler';
 import { TypeOrmModule } from '@nestjs/typeorm';
 import { BakesModule } from './bakes/bakes.module.js';
+import { BlendsModule } from './blends/blends.module.js';
 import { databaseOptions } from './database.js';
 import { FormulasModule } from './formulas/formulas.module.js';
 import { KitchenModule } from './kitchen/kitchen.module.js';
@@ -16,6 +17,7 @@ import { PlatformModule } from './platform/platform.module.js';
     PlatformModule,
     KitchenModule,
     PantryModule,
+    BlendsModule,
     FormulasModule,
     BakesModule,
   ],

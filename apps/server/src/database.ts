@@ -8,8 +8,11 @@ import { FormulaVersionEntity } from './formulas/formula-version.entity.js';
 import { FormulaEntity } from './formulas/formula.entity.js';
 import { KitchenEntity } from './kitchen/kitchen.entity.js';
 import { FirstTables1700000000000 } from './migrations/1700000000000-first-tables.js';
+import { Pantry1764000000000 } from './migrations/1764000000000-pantry.js';
 import { IngredientEntity } from './pantry/ingredient.entity.js';
+import { LotUseEntity } from './pantry/lot-use.entity.js';
 import { LotEntity } from './pantry/lot.entity.js';
+import { PreparationEntity } from './pantry/preparation.entity.js';
 import { config } from './platform/config.js';
 
 /** Entities and migrations are named one by one: globs do not work in ES modules. */
@@ -23,6 +26,8 @@ export function databaseOptions(url = config.databaseUrl): DataSourceOptions {
       KitchenEntity,
       IngredientEntity,
       LotEntity,
+      LotUseEntity,
+      PreparationEntity,
       BlendEntity,
       FormulaEntity,
       DraftEntity,
@@ -30,7 +35,7 @@ export function databaseOptions(url = config.databaseUrl): DataSourceOptions {
       BakeEntity,
       BakeEventEntity,
     ],
-    migrations: [FirstTables1700000000000],
+    migrations: [FirstTables1700000000000, Pantry1764000000000],
     uuidExtension: 'pgcrypto',
     installExtensions: false,
     applicationName: 'north-leaf',

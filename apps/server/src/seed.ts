@@ -3,7 +3,8 @@ import {
   demoCrackerV1,
   demoCrackerV2,
   demoKitchen,
-  demoLots,
+  demoPreparation,
+  demoLotsOn,
   evaluate,
   publishedIngredients,
   type Formula,
@@ -16,6 +17,7 @@ import { FormulaEntity } from './formulas/formula.entity.js';
 import { statesOf } from './formulas/formulas.service.js';
 import { KitchenEntity } from './kitchen/kitchen.entity.js';
 import { LotEntity } from './pantry/lot.entity.js';
+import { PreparationEntity } from './pantry/preparation.entity.js';
 import type { Happened } from '@north-leaf/contracts';
 import type { DataSource, EntityManager } from 'typeorm';
 
@@ -23,19 +25,37 @@ const FORMULA_ID = '3f3a2a52-8c0c-4b57-9c7e-1f6a5c0e7a11';
 const BLEND_ID = '7d0e4b6a-21b4-4d0b-8f0a-3c9b8a7f5e22';
 const kitchenId = demoKitchen.id;
 
+/** The demo is told as of the day it is put in, so that its best-by days and reports are never all past. */
+const today = new Intl.DateTimeFormat('en-CA', { timeZone: demoKitchen.zone }).format(new Date());
+const demoLots = demoLotsOn(today);
+
 /** Puts the demo kitchen into an empty database, whole or not at all. */
 export async function seedDemo(database: DataSource): Promise<void> {
   await database.transaction(async (manager) => {
     if ((await manager.count(KitchenEntity)) > 0) return;
     await manager.insert(KitchenEntity, { id: kitchenId, name: demoKitchen.name, document: demoKitchen as never });
     for (const lot of demoLots)
-      await manager.insert(LotEntity, { kitchenId, id: lot.id, ingredientId: lot.ingredientId, document: lot as never });
+      await manager.insert(LotEntity, {
+        kitchenId,
+        id: lot.id,
+        ingredientId: lot.ingredientId,
+        document: lot as never,
+        revision: 1,
+        countedAt: new Date(),
+      });
     await manager.insert(BlendEntity, {
       id: BLEND_ID,
       kitchenId,
       name: demoCrackerV1.blend.name,
       version: 1,
       document: demoCrackerV1.blend as never,
+      savedAt: new Date('2026-10-01T05:50:00Z'),
+    });
+    await manager.insert(PreparationEntity, {
+      kitchenId,
+      id: demoPreparation.id,
+      document: demoPreparation as never,
+      revision: 1,
     });
     await manager.insert(FormulaEntity, {
       id: FORMULA_ID,
@@ -79,6 +99,7 @@ async function insertVersion(
   const pantry = {
     ingredients: Object.fromEntries(Object.entries(publishedIngredients()).filter(([ingredientId]) => ids.has(ingredientId))),
     lots: Object.fromEntries(demoLots.filter(({ ingredientId }) => ids.has(ingredientId)).map((lot) => [lot.id, lot])),
+    on: today,
   };
   const evaluation = evaluate(formula, demoKitchen, pantry);
   await manager.insert(FormulaVersionEntity, {

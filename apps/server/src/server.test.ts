@@ -1,36 +1,17 @@
 import { randomUUID } from 'node:crypto';
-import { Test } from '@nestjs/testing';
-import { getDataSourceToken } from '@nestjs/typeorm';
-import { applyEdits, demoCrackerV2, type Formula } from '@north-leaf/core';
-import request from 'supertest';
-import type { NestExpressApplication } from '@nestjs/platform-express';
-import type { DataSource } from 'typeorm';
-
-// Each worker has a database of its own; the address must stand before the server's config is read.
-process.env['DATABASE_URL'] =
-  `${process.env['TEST_DATABASE_URL'] ?? 'postgres://northleaf@127.0.0.1:55433/northleaf_test'}_${process.env['JEST_WORKER_ID'] ?? '1'}`;
-process.env['LOG_LEVEL'] = 'silent';
+import { applyEdits, coreVersion, demoCrackerV2, type Formula } from '@north-leaf/core';
+import { anApp, type AnApp } from './testing/an-app.js';
 
 const FORMULA = '3f3a2a52-8c0c-4b57-9c7e-1f6a5c0e7a11';
-let app: NestExpressApplication;
-let database: DataSource;
+let app: AnApp['app'];
+let database: AnApp['database'];
+let http: AnApp['http'];
 
 beforeAll(async () => {
-  const { openDatabase } = await import('./database.js');
-  const { seedDemo } = await import('./seed.js');
-  const prepared = await openDatabase(undefined, { empty: true });
-  await seedDemo(prepared);
-  await prepared.destroy();
-  const { AppModule } = await import('./app.module.js');
-  const { configureApp } = await import('./app.js');
-  const built = await Test.createTestingModule({ imports: [AppModule] }).compile();
-  app = configureApp(built.createNestApplication<NestExpressApplication>({ logger: false, bodyParser: false }));
-  await app.init();
-  database = app.get(getDataSourceToken());
+  ({ app, database, http } = await anApp());
 }, 60_000);
 afterAll(async () => app?.close());
 
-const http = () => request(app.getHttpServer());
 const water = (grams: number): Formula => applyEdits(demoCrackerV2, [{ path: '/rows/0/amountG', from: 102, to: grams }]);
 const draft = (revision: number, grams = 90) => ({ basedOn: 2, revision, formula: water(grams), typed: {} });
 const version = (grams: number, basedOn = 2) => ({ basedOn, why: 'test', formula: water(grams), setAside: [] });
@@ -39,7 +20,7 @@ const event = (what: object, id = randomUUID()) => ({ id, at: '2026-11-24T05:12:
 
 describe('reading', () => {
   it('is healthy and says which core it runs', async () => {
-    await http().get('/api/health').expect(200, { status: 'ok', database: 'ok', coreVersion: '1.0.0' });
+    await http().get('/api/health').expect(200, { status: 'ok', database: 'ok', coreVersion });
   });
 
   it('lists the demo cracker with its stages, outlook and bakes', async () => {
@@ -53,7 +34,7 @@ describe('reading', () => {
     const { body } = await http().get(`/api/formulas/${FORMULA}/versions/1`).expect(200);
     expect(body).toMatchObject({
       version: 1,
-      coreVersion: '1.0.0',
+      coreVersion,
       kitchen: { name: 'North Leaf demo bakery' },
       evaluation: { bake: { state: expect.any(String) } },
     });

@@ -1,6 +1,6 @@
 import Joi from 'joi';
 import { bodyOf } from './check.js';
-import type { Evaluation, Formula, Kitchen, Pantry, StageName } from '@north-leaf/core';
+import type { Blend, Evaluation, Formula, Kitchen, Pantry, StageName } from '@north-leaf/core';
 
 const text = (longest: number) => Joi.string().allow('').max(longest);
 const key = () => Joi.string().min(1).max(60);
@@ -9,20 +9,32 @@ const list = (items: Joi.Schema, most: number) => Joi.array().items(items).max(m
 
 const wait = Joi.object({ placeId: key(), min: number() });
 
+export const blendSchema = Joi.object<Blend>({
+  name: text(120),
+  rows: list(
+    Joi.object({
+      key: key(),
+      ingredientId: key(),
+      share: number(),
+      minShare: number().optional(),
+      maxShare: number().optional(),
+      pinned: Joi.boolean().optional(),
+      lotId: key().optional(),
+    }),
+    40,
+  ),
+  from: Joi.object({ blendId: key(), version: number() }).optional(),
+  uncertainShare: list(number(), 40).optional(),
+});
+
 /** The shape of a formula, however wrong its numbers: what a draft may hold. */
 export const formulaSchema: Joi.ObjectSchema<Formula> = bodyOf<Formula>({
   schema: Joi.number().valid(1),
   name: Joi.string().trim().min(1).max(120),
   family: key(),
   aim: Joi.object({ crisp: number(), tender: number() }).optional(),
-  blend: Joi.object({
-    name: text(120),
-    rows: list(
-      Joi.object({ key: key(), ingredientId: key(), share: number(), pinned: Joi.boolean().optional(), lotId: key().optional() }),
-      40,
-    ),
-    from: Joi.object({ blendId: key(), version: number() }).optional(),
-  }),
+  mustSuit: list(key(), 30).optional(),
+  blend: blendSchema,
   blendG: number(),
   rows: list(
     Joi.object({
@@ -109,6 +121,9 @@ export const versionBodySchema: Joi.ObjectSchema<VersionBody> = bodyOf<VersionBo
     .items(Joi.object({ code: Joi.string().max(60), reason: Joi.string().trim().min(1).max(300) }))
     .max(50),
 });
+
+export type CrumbBody = { readonly name: string };
+export const crumbBodySchema: Joi.ObjectSchema<CrumbBody> = bodyOf<CrumbBody>({ name: Joi.string().trim().min(1).max(120) });
 
 export type Draft = DraftBody & { readonly formulaId: string; readonly storedAt: string };
 export type VersionHead = {

@@ -1,7 +1,8 @@
 export { apiErrorCodes, check, dotted } from './check.js';
 export type { ApiErrorBody, ApiErrorCode, Checked, Problem } from './check.js';
-export { draftBodySchema, formulaSchema, versionBodySchema } from './formulas.js';
+export { crumbBodySchema, draftBodySchema, formulaSchema, versionBodySchema } from './formulas.js';
 export type {
+  CrumbBody,
   Draft,
   DraftBody,
   FormulaDetail,
@@ -16,3 +17,18 @@ export type {
 } from './formulas.js';
 export { bakeBodySchema, eventsBodySchema, measuredWhats } from './bakes.js';
 export type { Bake, BakeBody, BakeEvent, Happened, MeasuredWhat } from './bakes.js';
+export { ingredientChangeBodySchema, lotBodySchema, ownIngredientBodySchema, preparationBodySchema } from './pantry.js';
+export type {
+  IngredientChangeBody,
+  LotBody,
+  OwnIngredient,
+  OwnIngredientBody,
+  PantryBook,
+  PreparationBody,
+  Revisions,
+  Stored,
+} from './pantry.js';
+export { glutenLimitBodySchema, guestBodySchema } from './kitchen.js';
+export type { GlutenLimitBody } from './kitchen.js';
+export { blendBodySchema, boxLabelSchema, findBlendsBodySchema, imitateBodySchema } from './blends.js';
+export type { BlendBody, BoxLabel, FindBlendsBody, FoundBlends, ImitateBody, LibraryBlend, ReadLabel } from './blends.js';

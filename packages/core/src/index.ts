@@ -31,6 +31,8 @@ export { correctableFields, withCorrections } from './ingredient/corrections.js'
 export { fromBake, fromBlend, fromPreparation } from './ingredient/made.js';
 export { glutenProof } from './ingredient/gluten.js';
 export { costPerG } from './ingredient/cost.js';
+export { stockUses } from './ingredient/stock.js';
+export type { StockUse } from './ingredient/stock.js';
 export { leavesOf, reachedIds } from './ingredient/parts.js';
 export { lotsInUse, portionOf } from './ingredient/mixture.js';
 export { isSuitId, suitability, suitName, suitsAskedFor } from './ingredient/suits.js';
@@ -38,7 +40,7 @@ export { suits } from './facts/suits.js';
 export { reportMonths } from './facts/gluten.js';
 export { ingredientKinds, origins } from './document/pantry.js';
 export { preparationActs } from './document/preparation.js';
-export { demoKitchen, demoLots, demoCrackerV1, demoCrackerV2 } from './demo/seeded-crackers.js';
+export { demoKitchen, demoLots, demoLotsOn, demoPreparation, demoCrackerV1, demoCrackerV2 } from './demo/seeded-crackers.js';
 export { outlookFromRating } from './outlook/rating.js';
 
 export type { Evaluation } from './evaluate.js';

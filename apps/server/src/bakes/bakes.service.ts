@@ -1,6 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import { In, type EntityManager } from 'typeorm';
 import { FormulasService } from '../formulas/formulas.service.js';
+import { PantryService } from '../pantry/pantry.service.js';
 import { ApiError } from '../platform/errors.js';
 import { KitchenScope } from '../platform/kitchen-scope.js';
 import { BakeEventEntity } from './bake-event.entity.js';
@@ -12,6 +13,7 @@ export class BakesService {
   constructor(
     private readonly scope: KitchenScope,
     private readonly formulas: FormulasService,
+    private readonly pantry: PantryService,
   ) {}
 
   /** Newest first. */
@@ -51,6 +53,7 @@ export class BakesService {
         const startedAt = new Date(body.events[0]?.at ?? Date.now());
         await bakes.insert({ id, number: (last?.number ?? 0) + 1, formulaId, version, factor, roomC, humidityShare, startedAt });
         await this.add(id, body.events, manager);
+        await this.takeStock(id, manager);
       }
       return this.one(id, manager);
     });
@@ -61,8 +64,16 @@ export class BakesService {
     return this.scope.transaction(async (manager) => {
       await this.one(id, manager);
       await this.add(id, events, manager);
+      if (events.some(({ what }) => what.kind === 'weighed')) await this.takeStock(id, manager);
       return (await this.one(id, manager)).events;
     });
+  }
+
+  /** What the bake took from the lots, worked out from its version and what was weighed. */
+  private async takeStock(id: string, manager: EntityManager): Promise<void> {
+    const bake = await this.one(id, manager);
+    const { formula } = await this.formulas.version(bake.formulaId, bake.version);
+    await this.pantry.take(id, formula, bake.factor, weighedOf(bake.events), manager);
   }
 
   private async add(bakeId: string, events: readonly BakeEvent[], manager: EntityManager): Promise<void> {
@@ -116,3 +127,13 @@ function bakeOf(
 
 const likedOf = ({ events }: Bake): number[] =>
   events.flatMap(({ what }) => (what.kind === 'rated' && what.liked !== undefined ? [what.liked] : []));
+
+/** Grams of each row, additions summed; an event that another corrects does not count. */
+function weighedOf(events: readonly BakeEvent[]): Record<string, number> {
+  const corrected = new Set(events.flatMap(({ corrects }) => corrects ?? []));
+  const sums: Record<string, number> = {};
+  for (const { id, what } of events) {
+    if (what.kind === 'weighed' && !corrected.has(id)) sums[what.rowKey] = (sums[what.rowKey] ?? 0) + what.addedG;
+  }
+  return sums;
+}

@@ -1,12 +1,13 @@
 import { Column, Entity, PrimaryColumn } from 'typeorm';
 import type { Blend } from '@north-leaf/core';
 
-/** A library blend; a formula holds its own copy of one. */
+/** A version of a library blend, never changed; a formula holds its own copy of one. */
 @Entity('blends')
 export class BlendEntity {
   @PrimaryColumn('uuid') id: string;
   @Column('uuid') kitchenId: string;
   @Column({ type: 'varchar', length: 120 }) name: string;
-  @Column('integer') version: number;
+  @PrimaryColumn('integer') version: number;
   @Column('jsonb') document: Blend;
+  @Column('timestamptz') savedAt: Date;
 }

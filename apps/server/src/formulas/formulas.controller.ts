@@ -1,9 +1,9 @@
 import { Body, Controller, Delete, Get, HttpCode, Param, ParseIntPipe, ParseUUIDPipe, Put } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
 import { SkipThrottle } from '@nestjs/throttler';
-import { draftBodySchema, versionBodySchema } from '@north-leaf/contracts';
+import { crumbBodySchema, draftBodySchema, versionBodySchema } from '@north-leaf/contracts';
 import { FormulasService } from './formulas.service.js';
-import type { Draft, DraftBody, FormulaDetail, FormulaVersion, SavedVersion, VersionBody } from '@north-leaf/contracts';
+import type { CrumbBody, Draft, DraftBody, FormulaDetail, FormulaVersion, SavedVersion, Stored, VersionBody } from '@north-leaf/contracts';
 
 @ApiTags('formulas')
 @Controller('formulas')
@@ -30,6 +30,15 @@ export class FormulasController {
 
   @Delete(':id/draft') @HttpCode(204) discardDraft(@Param('id', ParseUUIDPipe) id: string): Promise<void> {
     return this.formulas.discardDraft(id);
+  }
+
+  @Put(':id/versions/:version/crumb/:ingredientId') asCrumb(
+    @Param('id', ParseUUIDPipe) id: string,
+    @Param('version', ParseIntPipe) version: number,
+    @Param('ingredientId', ParseUUIDPipe) ingredientId: string,
+    @Body({ schema: crumbBodySchema }) { name }: CrumbBody,
+  ): Promise<Stored> {
+    return this.formulas.asCrumb(id, version, ingredientId, name);
   }
 
   @Put(':id/versions/:versionId') saveVersion(

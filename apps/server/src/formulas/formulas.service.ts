@@ -1,9 +1,10 @@
 import { Injectable } from '@nestjs/common';
-import { coreVersion, evaluate, families, problemsOf, stageNames, type Evaluation } from '@north-leaf/core';
+import { coreVersion, evaluate, families, fromBake, portionOf, problemsOf, stageNames, type Evaluation } from '@north-leaf/core';
 import { KitchenService } from '../kitchen/kitchen.service.js';
 import { PantryService } from '../pantry/pantry.service.js';
 import { ApiError } from '../platform/errors.js';
 import { KitchenScope } from '../platform/kitchen-scope.js';
+import { sameJson } from '../platform/same-json.js';
 import { DraftEntity } from './draft.entity.js';
 import { FormulaVersionEntity } from './formula-version.entity.js';
 import { FormulaEntity } from './formula.entity.js';
@@ -15,6 +16,7 @@ import type {
   FormulaVersion,
   SavedVersion,
   StageStates,
+  Stored,
   VersionBody,
   VersionHead,
 } from '@north-leaf/contracts';
@@ -138,6 +140,22 @@ export class FormulasService {
     });
   }
 
+  /** What a version's dough is once baked and ground, as an ingredient of the pantry. */
+  async asCrumb(formulaId: string, version: number, id: string, name: string): Promise<Stored> {
+    const { formula, pantry, evaluation } = await this.version(formulaId, version);
+    if (evaluation.bake.state === 'waiting') throw new ApiError('invalid', 'This version was never worked out to the end of its bake.');
+    const dough = [
+      ...formula.blend.rows.map(({ ingredientId, share, lotId }) =>
+        portionOf(pantry, 'blend', ingredientId, share * formula.blendG, lotId),
+      ),
+      ...formula.rows
+        .filter(({ use }) => use === 'dough')
+        .map((row) => portionOf(pantry, 'rows', row.ingredientId, row.amountG, row.lotId)),
+    ];
+    const crumb = fromBake(id, name, { formulaId, version }, dough, evaluation.bake.result.end.moistureShare);
+    return this.pantry.storeOwn(id, 0, crumb);
+  }
+
   async hasVersion(formulaId: string, version: number, manager?: EntityManager): Promise<boolean> {
     return (await (await this.scope.table(FormulaVersionEntity, manager)).count({ formulaId, version })) > 0;
   }
@@ -198,13 +216,3 @@ const draftOf = ({ formulaId, basedOn, revision, formula, typed, storedAt }: Omi
   typed,
   storedAt: storedAt.toISOString(),
 });
-
-const sameJson = (a: unknown, b: unknown) => canonical(a) === canonical(b);
-/** The database keeps no order of keys. */
-function canonical(value: unknown): string {
-  return JSON.stringify(value, (_key, held: unknown) =>
-    held !== null && typeof held === 'object' && !Array.isArray(held)
-      ? Object.fromEntries(Object.entries(held).sort(([a], [b]) => (a < b ? -1 : 1)))
-      : held,
-  );
-}

@@ -1,7 +1,10 @@
-import { Controller, Get } from '@nestjs/common';
+import { Body, Controller, Delete, Get, Param, Put } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
+import { glutenLimitBodySchema, guestBodySchema } from '@north-leaf/contracts';
+import { ApiError } from '../platform/errors.js';
 import { KitchenService } from './kitchen.service.js';
-import type { Kitchen } from '@north-leaf/core';
+import type { Guest, Kitchen } from '@north-leaf/core';
+import type { GlutenLimitBody } from '@north-leaf/contracts';
 
 @ApiTags('kitchen')
 @Controller('kitchen')
@@ -10,5 +13,20 @@ export class KitchenController {
 
   @Get() current(): Promise<Kitchen> {
     return this.kitchen.current();
+  }
+
+  @Put('gluten-limit') setGlutenLimit(@Body({ schema: glutenLimitBodySchema }) { mgPerKg }: GlutenLimitBody): Promise<Kitchen> {
+    return this.kitchen.setGlutenLimit(mgPerKg);
+  }
+
+  @Put('guests/:id') storeGuest(@Param('id') id: string, @Body({ schema: guestBodySchema }) guest: Guest): Promise<Kitchen> {
+    if (guest.id !== id)
+      throw new ApiError('invalid', 'id: must be the id of the address', [
+        { path: 'id', code: 'input', message: 'must be the id of the address' },
+      ]);
+    return this.kitchen.storeGuest(guest);
+  }
+  @Delete('guests/:id') removeGuest(@Param('id') id: string): Promise<Kitchen> {
+    return this.kitchen.removeGuest(id);
   }
 }

@@ -1,31 +1,241 @@
 import { Injectable } from '@nestjs/common';
-import { publishedIngredients, type Formula, type Ingredient, type Pantry } from '@north-leaf/core';
-import { KitchenScope } from '../platform/kitchen-scope.js';
-import { IngredientEntity } from './ingredient.entity.js';
+import {
+  fromPreparation,
+  InputError,
+  publishedIngredients,
+  reachedIds,
+  stockUses,
+  withCorrections,
+  type Formula,
+  type Ingredient,
+  type IngredientChange,
+  type Lot,
+  type Pantry,
+  type Preparation,
+} from '@north-leaf/core';
+import { Clock } from '../platform/clock.js';
+import { KitchenService } from '../kitchen/kitchen.service.js';
+import { ApiError } from '../platform/errors.js';
+import { KitchenScope, type OfKitchen, type ScopedTable } from '../platform/kitchen-scope.js';
+import { sameJson } from '../platform/same-json.js';
+import { IngredientEntity, type KitchenIngredient } from './ingredient.entity.js';
+import { LotUseEntity } from './lot-use.entity.js';
 import { LotEntity } from './lot.entity.js';
+import { PreparationEntity } from './preparation.entity.js';
+import type { LotBody, OwnIngredient, PantryBook, Revisions, Stored } from '@north-leaf/contracts';
+import type { EntityManager, EntityTarget, FindOptionsWhere } from 'typeorm';
+
+/** A row that is edited in place, its revision counting every write. */
+type Revised = OfKitchen & { id: string; revision: number };
 
 @Injectable()
 export class PantryService {
-  constructor(private readonly scope: KitchenScope) {}
+  constructor(
+    private readonly scope: KitchenScope,
+    private readonly kitchen: KitchenService,
+    private readonly clock: Clock,
+  ) {}
 
-  /** The published ingredients with this kitchen's corrections and its own, and its lots. */
-  async whole(): Promise<Pantry> {
-    const [changed, lots] = await Promise.all([
-      (await this.scope.table(IngredientEntity)).find(),
-      (await this.scope.table(LotEntity)).find({ order: { id: 'ASC' } }),
+  /** The published ingredients with this kitchen's corrections, its own and its preparations, and its lots as they are now. */
+  async whole(manager?: EntityManager): Promise<PantryBook> {
+    const [{ zone }, written, lotRows, preparationRows, uses] = await Promise.all([
+      this.kitchen.current(),
+      (await this.scope.table(IngredientEntity, manager)).find({ order: { id: 'ASC' } }),
+      (await this.scope.table(LotEntity, manager)).find({ order: { id: 'ASC' } }),
+      (await this.scope.table(PreparationEntity, manager)).find({ order: { id: 'ASC' } }),
+      (await this.scope.table(LotUseEntity, manager)).find(),
     ]);
-    const ingredients: Record<string, Ingredient> = { ...publishedIngredients() };
-    for (const { id, document } of changed) ingredients[id] = { ...ingredients[id], ...document, id } as Ingredient;
-    return { ingredients, lots: Object.fromEntries(lots.map(({ id, document }) => [id, document])) };
+    const published: Record<string, Ingredient> = { ...publishedIngredients() };
+    for (const { id, document } of written) {
+      if ('own' in document) published[id] = document.own;
+      else if (published[id]) published[id] = withCorrections(published[id], document.change);
+    }
+    const lots = Object.fromEntries(lotRows.map((row) => [row.id, lotNow(row, uses)]));
+    const preparations = preparationRows.map(({ document }) => document);
+    const { ingredients, broken } = withPreparations({ ingredients: published, lots }, preparations);
+    return {
+      ingredients,
+      lots,
+      on: this.clock.dayIn(zone),
+      preparations,
+      revisions: { lots: revisionsOf(lotRows), ingredients: revisionsOf(written), preparations: revisionsOf(preparationRows) },
+      broken: Object.fromEntries(Object.entries(broken).map(([id, { path, message }]) => [id, `${path}: ${message}`])),
+    };
   }
 
-  /** Only what a formula names: what is stored with its version. */
+  /** Only what a formula names, and what that is made of: what is stored with its version. */
   async for(formula: Formula): Promise<Pantry> {
-    const { ingredients, lots } = await this.whole();
-    const ids = new Set([...formula.blend.rows, ...formula.rows].map(({ ingredientId }) => ingredientId));
+    const { ingredients, lots, on } = await this.whole();
+    const ids = reachedIds(
+      ingredients,
+      [...formula.blend.rows, ...formula.rows].map(({ ingredientId }) => ingredientId),
+    );
     return {
       ingredients: Object.fromEntries(Object.entries(ingredients).filter(([id]) => ids.has(id))),
       lots: Object.fromEntries(Object.entries(lots).filter(([, { ingredientId }]) => ids.has(ingredientId))),
+      on,
     };
   }
+
+  async storeLot(id: string, { revision, lot, recounted }: LotBody): Promise<Stored> {
+    if (lot.id !== id) throw invalid('lot.id', 'must be the id of the address');
+    const { ingredients } = await this.whole();
+    const ingredient = ingredients[lot.ingredientId];
+    if (!ingredient) throw invalid('lot.ingredientId', 'is not in the pantry');
+    if (lot.acceptedWithoutReport !== undefined && ingredient.gluten !== 'free') {
+      throw invalid('lot.acceptedWithoutReport', `${ingredient.name} needs a report: grain can be in it`);
+    }
+    return this.store(LotEntity, id, revision, (held) => ({
+      ingredientId: lot.ingredientId,
+      // What was not counted anew stays what was counted, whatever the page last showed of it.
+      document: recounted || !held ? lot : withOnHand(lot, held.document.onHandG),
+      countedAt: recounted || !held ? this.clock.now() : held.countedAt,
+    }));
+  }
+
+  async correct(id: string, revision: number, change: IngredientChange): Promise<Stored> {
+    const published = publishedIngredients()[id];
+    if (!published) throw new ApiError('notFound', 'This ingredient is not in the published table; edit it as your own.');
+    withCorrections(published, change);
+    return this.store(IngredientEntity, id, revision, () => ({ document: { change } as KitchenIngredient }));
+  }
+
+  async storeOwn(id: string, revision: number, ingredient: OwnIngredient | Ingredient): Promise<Stored> {
+    if (publishedIngredients()[id]) throw new ApiError('conflict', 'This id belongs to a published ingredient: correct that one.');
+    const c = ingredient.composition;
+    const sum = c.waterShare + c.proteinShare + c.fatShare + c.sugarsShare + c.starchShare + c.fibreShare + c.ashShare + c.otherShare;
+    if (Math.abs(sum - 1) > 0.02) throw invalid('ingredient.composition', `parts must sum to 100 g, they sum to ${(sum * 100).toFixed(1)}`);
+    const own: Ingredient = { basis: 'label', source: 'entered here, from its label', ...ingredient, id };
+    return this.store(IngredientEntity, id, revision, () => ({ document: { own } as KitchenIngredient }));
+  }
+
+  async storePreparation(id: string, revision: number, preparation: Preparation): Promise<Stored> {
+    if (preparation.id !== id) throw invalid('preparation.id', 'must be the id of the address');
+    const book = await this.whole();
+    const others = book.preparations.filter((one) => one.id !== id);
+    // Worked out among the others: what cannot be made, or would be made of itself, is refused here.
+    const { broken } = withPreparations({ ingredients: withoutMade(book.ingredients), lots: book.lots }, [...others, preparation]);
+    if (broken[id] !== undefined) throw invalid(`preparation.${broken[id].path}`, broken[id].message);
+    return this.store(PreparationEntity, id, revision, () => ({ document: preparation }));
+  }
+
+  /** Gone is gone twice as well: a lot, correction or preparation that is not there needs no removing. */
+  async removeLot(id: string): Promise<void> {
+    await (await this.scope.table(LotEntity)).delete({ id });
+  }
+  async removeIngredient(id: string): Promise<void> {
+    await this.refuseWhileUsed(id);
+    await (await this.scope.table(IngredientEntity)).delete({ id });
+  }
+  async removePreparation(id: string): Promise<void> {
+    await this.refuseWhileUsed(id);
+    await (await this.scope.table(PreparationEntity)).delete({ id });
+  }
+
+  /** Writes what a bake took from the lots, over what it was thought to have taken before. */
+  async take(
+    bakeId: string,
+    formula: Formula,
+    factor: number,
+    weighed: Readonly<Record<string, number>>,
+    manager: EntityManager,
+  ): Promise<void> {
+    const table = await this.scope.table(LotUseEntity, manager);
+    // A correction happened when the bake did: a count made since then still stands.
+    const [before] = await table.find({ where: { bakeId }, take: 1 });
+    const at = before?.at ?? this.clock.now();
+    await table.delete({ bakeId });
+    const pantry = await this.whole(manager);
+    // A bake of long ago may name what the pantry has no more: then nothing can be taken.
+    if (![...formula.blend.rows, ...formula.rows].every(({ ingredientId }) => pantry.ingredients[ingredientId])) return;
+    const sums = new Map<string, { rowKey: string; lotId: string; usedG: number }>();
+    for (const use of stockUses(formula, factor, weighed, pantry)) {
+      const key = `${use.rowKey}/${use.lotId}`;
+      sums.set(key, { ...use, usedG: use.usedG + (sums.get(key)?.usedG ?? 0) });
+    }
+    for (const use of sums.values()) await table.insert({ bakeId, at, ...use });
+  }
+
+  /** Only an ingredient that is nowhere a part may go: removing it would leave a preparation without its rows. */
+  private async refuseWhileUsed(id: string): Promise<void> {
+    if (publishedIngredients()[id]) return;
+    const { ingredients } = await this.whole();
+    const user = Object.values(ingredients).find(({ parts }) => parts?.some(({ ingredientId }) => ingredientId === id));
+    if (user) throw new ApiError('conflict', `${user.name} is made of it: take it out there first.`);
+  }
+
+  /**
+   * Writes one row in place. A revision other than the one read means somebody was faster: nothing is written over theirs.
+   * The same content again is an answer that got lost.
+   */
+  private async store<T extends Revised>(
+    entity: EntityTarget<T>,
+    id: string,
+    revision: number,
+    row: (held: T | null) => Omit<T, 'kitchenId' | 'id' | 'revision'>,
+  ): Promise<Stored> {
+    return this.scope.transaction(async (manager) => {
+      const table: ScopedTable<T> = await this.scope.table(entity, manager);
+      // Locks the id itself: a row that is not there yet cannot be locked.
+      await manager.query('SELECT pg_advisory_xact_lock(hashtext($1))', [`pantry:${await this.scope.id()}:${id}`]);
+      const where = { id } as FindOptionsWhere<T>;
+      const held = await table.findOne(where);
+      const next = { ...row(held), id, revision: (held?.revision ?? 0) + 1 };
+      if ((held?.revision ?? 0) !== revision) {
+        const { document } = (held ?? {}) as { document?: unknown };
+        if (held && held.revision === revision + 1 && sameJson(document, (next as { document?: unknown }).document)) {
+          return { id, revision: held.revision };
+        }
+        throw new ApiError('conflict', 'Somebody changed this meanwhile. Your entries are still here: load theirs and compare.');
+      }
+      if (held) await table.update(where, next as never);
+      else await table.insert(next as never);
+      return { id, revision: next.revision };
+    });
+  }
+}
+
+const invalid = (path: string, message: string) => new ApiError('invalid', `${path}: ${message}`, [{ path, code: 'input', message }]);
+const revisionsOf = (rows: readonly { id: string; revision: number }[]): Revisions =>
+  Object.fromEntries(rows.map(({ id, revision }) => [id, revision]));
+
+function withOnHand(lot: Lot, onHandG: number | undefined): Lot {
+  const { onHandG: _shown, ...rest } = lot;
+  return onHandG === undefined ? rest : { ...rest, onHandG };
+}
+
+/** A lot with what the bakes since its last count have left of it. */
+function lotNow({ id, document, countedAt }: LotEntity, uses: readonly LotUseEntity[]): Lot {
+  if (document.onHandG === undefined) return document;
+  const usedG = uses.filter((use) => use.lotId === id && use.at > countedAt).reduce((sum, use) => sum + use.usedG, 0);
+  return { ...document, onHandG: Math.max(0, Number((document.onHandG - usedG).toFixed(3))) };
+}
+
+const withoutMade = (ingredients: Pantry['ingredients']): Pantry['ingredients'] =>
+  Object.fromEntries(Object.entries(ingredients).filter(([, { madeFrom }]) => !(madeFrom && 'preparationId' in madeFrom)));
+
+/** The pantry with every preparation as an ingredient, those that others are made of first; a ring never gets its turn. */
+function withPreparations(
+  pantry: Pantry,
+  preparations: readonly Preparation[],
+): { ingredients: Record<string, Ingredient>; broken: Record<string, { path: string; message: string }> } {
+  const ingredients: Record<string, Ingredient> = { ...pantry.ingredients };
+  const broken: Record<string, { path: string; message: string }> = {};
+  let waiting = [...preparations];
+  for (let moved = true; moved;) {
+    moved = false;
+    for (const preparation of waiting) {
+      try {
+        ingredients[preparation.id] = fromPreparation(preparation, { ...pantry, ingredients });
+        delete broken[preparation.id];
+        moved = true;
+      } catch (error) {
+        if (!(error instanceof InputError)) throw error;
+        broken[preparation.id] = { path: error.path, message: error.message };
+      }
+    }
+    waiting = waiting.filter(({ id }) => broken[id] !== undefined);
+    if (waiting.length === 0) break;
+  }
+  return { ingredients, broken };
 }

@@ -1,6 +1,8 @@
 import type { Formula } from '../document/formula.js';
 import type { Kitchen } from '../document/kitchen.js';
+import { daysAfter } from '../units/days.js';
 import type { Lot } from '../document/pantry.js';
+import type { Preparation } from '../document/preparation.js';
 
 /**
  * The made-up bakery that a first start shows: a two-person gluten-free kitchen on a Thursday. One fixture feeds the
@@ -50,25 +52,57 @@ export const demoKitchen: Kitchen = {
     { id: 'bright-tray', name: 'Bright tray 400 × 300', count: 2, widthMm: 400, lengthMm: 300, material: 'aluminium' },
   ],
   learned: [],
+  guests: [
+    { id: 'thursday-order', name: 'Thursday order', suits: ['vegan'], note: 'Twelve boxes a week' },
+    { id: 'school-fair', name: 'School fair', suits: ['noNuts', 'noPeanut', 'noSesame'] },
+  ],
 };
 
-const report = (mgPerKg: number, on: string) => ({ mgPerKg, below: true, method: 'R5 ELISA', on });
+/** The day the demo is told as of, where nobody says another. */
+export const demoOn = '2026-11-25';
 
-/** Lots in use. Every at-risk ingredient of the demo cracker is proven; millet's is over this kitchen's own limit of 10. */
-export const demoLots: readonly Lot[] = [
-  { id: 'lot-sorghum-8', ingredientId: 'sorghum', code: '8', report: report(5, '2026-09-02') },
-  { id: 'lot-rice-21', ingredientId: 'rice_brown', code: '21', report: report(5, '2026-08-20') },
-  { id: 'lot-tapioca-5', ingredientId: 'tapioca_starch', code: '5', report: report(5, '2026-07-14') },
-  { id: 'lot-potato-17', ingredientId: 'potato_starch', code: '17', report: report(5, '2026-10-11') },
-  { id: 'lot-xanthan-2', ingredientId: 'xanthan', code: '2', report: report(5, '2026-03-30') },
-  { id: 'lot-husk-4', ingredientId: 'psyllium_husk', code: '4', report: report(5, '2026-06-18') },
-  { id: 'lot-sesame-3', ingredientId: 'sesame', code: '3', report: report(5, '2026-09-25') },
-  { id: 'lot-pumpkin-1', ingredientId: 'pumpkin_seeds', code: '1', report: report(5, '2026-09-25') },
-  { id: 'lot-powder-6', ingredientId: 'baking_powder', code: '6', report: report(5, '2026-05-05') },
-  { id: 'lot-millet-2', ingredientId: 'millet', code: '2', report: { mgPerKg: 14, below: false, method: 'R5 ELISA', on: '2026-09-02' } },
-  { id: 'lot-rice-white-12', ingredientId: 'rice_white_fine', code: '12', report: report(5, '2026-08-20') },
-  { id: 'lot-corn-9', ingredientId: 'corn_starch', code: '9', report: report(5, '2026-08-20') },
-];
+type DemoLot = Omit<Lot, 'report' | 'bestByOn' | 'openedOn' | 'id'> & {
+  readonly id: string;
+  /** mg/kg and days ago. */ readonly tested?: readonly [mgPerKg: number, daysAgo: number];
+  /** Days from now. */ readonly bestIn?: number;
+  readonly openedAgo?: number;
+};
+
+/**
+ * Lots of the made-up bakery. Every at-risk ingredient of the demo cracker is proven by the lot in use; husk lot 3 came without a
+ * report, the millet and oat lots are over this kitchen's own limit of 10, butter lot 31 ends today, potato starch lot 17 is open six weeks.
+ */
+const lots: readonly DemoLot[] = [
+  { id: 'lot-sorghum-8', ingredientId: 'sorghum', code: '8', supplier: 'Hill mill', tested: [5, 84], bestIn: 150, openedAgo: 20, onHandG: 6400, packG: 5000, packCostMinor: 1950, moistureShare: 0.103 },
+  { id: 'lot-rice-21', ingredientId: 'rice_brown', code: '21', supplier: 'Hill mill', tested: [5, 97], bestIn: 120, openedAgo: 31, onHandG: 2200, packG: 5000, packCostMinor: 1450 },
+  { id: 'lot-tapioca-5', ingredientId: 'tapioca_starch', code: '5', supplier: 'Starch house', tested: [5, 134], bestIn: 400, openedAgo: 60, onHandG: 2200, packG: 2500, packCostMinor: 700 },
+  { id: 'lot-potato-17', ingredientId: 'potato_starch', code: '17', supplier: 'Starch house', tested: [5, 45], bestIn: 320, openedAgo: 42, onHandG: 640, packG: 2500, packCostMinor: 550, moistureShare: 0.168 },
+  { id: 'lot-xanthan-2', ingredientId: 'xanthan', code: '2', supplier: 'Starch house', tested: [5, 240], bestIn: 500, openedAgo: 200, onHandG: 220, packG: 500, packCostMinor: 725 },
+  { id: 'lot-husk-3', ingredientId: 'psyllium_husk', code: '3', supplier: 'Market', bestIn: 420, onHandG: 410, packG: 500, packCostMinor: 950 },
+  { id: 'lot-husk-4', ingredientId: 'psyllium_husk', code: '4', supplier: 'Starch house', tested: [5, 160], bestIn: 360, openedAgo: 90, onHandG: 1000, packG: 1000, packCostMinor: 1900 },
+  { id: 'lot-sesame-3', ingredientId: 'sesame', code: '3', tested: [5, 61], bestIn: 200, openedAgo: 14, onHandG: 900, packG: 1000, packCostMinor: 640 },
+  { id: 'lot-pumpkin-1', ingredientId: 'pumpkin_seeds', code: '1', tested: [5, 61], bestIn: 180, openedAgo: 14, onHandG: 750, packG: 1000, packCostMinor: 980 },
+  { id: 'lot-powder-6', ingredientId: 'baking_powder', code: '6', tested: [5, 204], bestIn: 90, openedAgo: 70, onHandG: 300, packG: 500, packCostMinor: 420 },
+  { id: 'lot-millet-2', ingredientId: 'millet', code: '2', supplier: 'Hill mill', tested: [14, 84], bestIn: 60, onHandG: 1500, packG: 2500, packCostMinor: 900 },
+  { id: 'lot-oat-2', ingredientId: 'oat_flour', code: '2', supplier: 'Hill mill', tested: [12, 134], bestIn: 80, onHandG: 1800, packG: 2500, packCostMinor: 850 },
+  { id: 'lot-rice-white-12', ingredientId: 'rice_white_fine', code: '12', supplier: 'Hill mill', tested: [5, 97], bestIn: 210, openedAgo: 10, onHandG: 6400, packG: 5000, packCostMinor: 950 },
+  { id: 'lot-corn-9', ingredientId: 'corn_starch', code: '9', supplier: 'Starch house', tested: [5, 97], bestIn: 380, onHandG: 2500, packG: 2500, packCostMinor: 480 },
+  { id: 'lot-buckwheat-8', ingredientId: 'buckwheat', code: '8', supplier: 'Hill mill', tested: [5, 44], bestIn: 130, openedAgo: 8, onHandG: 3100, packG: 5000, packCostMinor: 1550, moistureShare: 0.119 },
+  { id: 'lot-butter-31', ingredientId: 'butter_82', code: '31', supplier: 'Dairy', bestIn: 0, onHandG: 530, packG: 2500, packCostMinor: 2350 },
+  { id: 'lot-oil-4', ingredientId: 'olive_oil', code: '4', bestIn: 260, openedAgo: 25, onHandG: 3200, packG: 5000, packCostMinor: 4200, acceptedWithoutReport: 'Pressed from olives alone; nothing is added' },
+]; // prettier-ignore
+
+/** The demo's lots as they stand on a day. */
+export function demoLotsOn(on: string): Lot[] {
+  return lots.map(({ tested, bestIn, openedAgo, ...lot }) => ({
+    ...lot,
+    ...(tested ? { report: { mgPerKg: tested[0], below: tested[0] <= 5, method: 'R5 ELISA', on: daysAfter(on, -tested[1]) } } : {}),
+    ...(bestIn === undefined ? {} : { bestByOn: daysAfter(on, bestIn) }),
+    ...(openedAgo === undefined ? {} : { openedOn: daysAfter(on, -openedAgo) }),
+  }));
+}
+
+export const demoLots: readonly Lot[] = demoLotsOn(demoOn);
 
 const base: Formula = {
   schema: 1,
@@ -138,4 +172,25 @@ export const demoCrackerV2: Formula = {
   rows: base.rows.map((row) => (row.key === 'r1' ? { ...row, amountG: 102 } : row)),
   sheet: { ...base.sheet, bandsMm: 2.4, parts: [{ ...base.sheet.parts[0]!, thicknessMm: 2.4 }] },
   bake: { ...base.bake, steps: [base.bake.steps[0]!, { name: 'Dry', wantC: 150, min: 5 }] },
+};
+
+/** A glaze of the demo: honey, so not for every guest. */
+export const demoPreparation: Preparation = {
+  schema: 1,
+  id: 'b7a1d6c0-55f1-4c0e-9b52-2f6f7f0f3e31',
+  name: 'Honey and sesame glaze',
+  rows: [
+    { key: 'p1', ingredientId: 'honey', amountG: 60 },
+    { key: 'p2', ingredientId: 'water', amountG: 40 },
+    { key: 'p3', ingredientId: 'sesame', amountG: 20 },
+  ],
+  acts: [
+    { key: 'a1', act: 'warm', min: 4, stopAt: 'thin and clear' },
+    { key: 'a2', act: 'boil', min: 3, stopAt: 'coats a spoon' },
+    { key: 'a3', act: 'stand', min: 10 },
+  ],
+  boiledOffG: 15,
+  drainedG: 0,
+  keepDays: 5,
+  keepAt: 'fridge',
 };

@@ -13,3 +13,8 @@ export function monthsBetween(fromOn: string, toOn: string): number {
   const [from, to] = [fromOn, toOn].map((on) => on.split('-').map(Number)) as [number[], number[]];
   return (to[0]! - from[0]!) * 12 + (to[1]! - from[1]!) - (to[2]! < from[2]! ? 1 : 0);
 }
+
+/** A calendar day some days after another; before it when negative. */
+export function daysAfter(on: string, days: number): string {
+  return new Date(Date.parse(`${on}T00:00:00Z`) + days * 86_400_000).toISOString().slice(0, 10);
+}

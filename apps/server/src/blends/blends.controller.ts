@@ -1,0 +1,52 @@
+import { Body, Controller, Get, HttpCode, Param, ParseIntPipe, ParseUUIDPipe, Post, Put, Query, Res } from '@nestjs/common';
+import { ApiTags } from '@nestjs/swagger';
+import { blendBodySchema, boxLabelSchema, findBlendsBodySchema, imitateBodySchema } from '@north-leaf/contracts';
+import { goneSignal } from '../platform/gone.js';
+import { BlendsService } from './blends.service.js';
+import type { BlendBody, BoxLabel, FindBlendsBody, FoundBlends, ImitateBody, LibraryBlend, ReadLabel, Stored } from '@north-leaf/contracts';
+import type { Response } from 'express';
+
+@ApiTags('blends')
+@Controller('blends')
+export class BlendsController {
+  constructor(private readonly blends: BlendsService) {}
+
+  @Get() list(): Promise<LibraryBlend[]> {
+    return this.blends.list();
+  }
+
+  @Put(':id') save(@Param('id', ParseUUIDPipe) id: string, @Body({ schema: blendBodySchema }) body: BlendBody): Promise<LibraryBlend> {
+    return this.blends.save(id, body);
+  }
+
+  /** `revision` of the ingredient that was read; none for the first. */
+  @Put(':id/versions/:version/as-ingredient') asIngredient(
+    @Param('id', ParseUUIDPipe) id: string,
+    @Param('version', ParseIntPipe) version: number,
+    @Query('revision', new ParseIntPipe({ optional: true })) revision = 0,
+  ): Promise<Stored> {
+    return this.blends.asIngredient(id, version, revision);
+  }
+
+  /** Stopped as soon as whoever asked has gone. */
+  @Post('find') @HttpCode(200) find(
+    @Body({ schema: findBlendsBodySchema }) body: FindBlendsBody,
+    @Res({ passthrough: true }) response: Response,
+  ): Promise<FoundBlends> {
+    return this.blends.find(body, goneSignal(response));
+  }
+
+  @Post('read-label') @HttpCode(200) readLabel(
+    @Body({ schema: boxLabelSchema }) body: BoxLabel,
+    @Res({ passthrough: true }) response: Response,
+  ): Promise<ReadLabel> {
+    return this.blends.readLabel(body, goneSignal(response));
+  }
+
+  @Post('imitate') @HttpCode(200) imitate(
+    @Body({ schema: imitateBodySchema }) body: ImitateBody,
+    @Res({ passthrough: true }) response: Response,
+  ): Promise<FoundBlends> {
+    return this.blends.imitate(body, goneSignal(response));
+  }
+}

@@ -1,0 +1,52 @@
+import {
+  blendSpecFor,
+  decodeLabelLoosely,
+  families,
+  findBlends,
+  imitationOf,
+  roundTo,
+  type BlendAnswer,
+  type BlendSearch,
+  type Formula,
+  type Kitchen,
+  type Label,
+  type LabelReading,
+  type LeftOut,
+  type LinearEngine,
+  type Pantry,
+} from '@north-leaf/core';
+
+type Surroundings = { readonly formula: Formula; readonly kitchen: Kitchen; readonly pantry: Pantry; readonly search: BlendSearch };
+/** What may be asked of the solver, and what each answers. */
+export type SolverJob =
+  | ({ readonly kind: 'findBlends' } & Surroundings)
+  | { readonly kind: 'readLabel'; readonly label: Label }
+  | ({ readonly kind: 'imitate'; readonly label: Label } & Surroundings);
+export type SolverAnswer<J extends SolverJob> = J extends { kind: 'readLabel' }
+  ? LabelReading
+  : { readonly answer: BlendAnswer; readonly leftOut: readonly LeftOut[] };
+
+const MOST_ANSWERS = 3;
+
+/** Does a job with an engine; blocks until it is done. */
+export function doJob(job: SolverJob, engine: LinearEngine): SolverAnswer<SolverJob> {
+  if (job.kind === 'readLabel') return decodeLabelLoosely(job.label, engine);
+  const { formula, kitchen, pantry, search } = job;
+  const { spec, leftOut } = blendSpecFor(formula, families[formula.family]!, kitchen, pantry, search);
+  const stepG = kitchen.scaleStepG;
+  const batch = { batchG: Math.max(stepG, roundTo(formula.blendG, stepG)), stepG };
+  if (job.kind === 'findBlends') return { answer: findBlends(spec, engine, { most: MOST_ANSWERS, batch }), leftOut };
+  const reading = decodeLabelLoosely(job.label, engine);
+  if (reading.status !== 'read') return { answer: { status: 'gaveUp' }, leftOut };
+  // What the box holds is known by the same measures as what is looked for, whether it may be used here or not.
+  const everything = blendSpecFor(
+    { ...formula, blend: { ...formula.blend, rows: [] } },
+    families[formula.family]!,
+    { ...kitchen, guests: [] },
+    { ...pantry, lots: {} },
+    { ...search, goals: [], reach: 'all' },
+  );
+  const brings = new Map(everything.spec.items.map((item) => [item.id, item]));
+  const box = job.label.items.map(({ id }) => brings.get(id) ?? { id, brings: {} });
+  return { answer: findBlends(imitationOf(spec, box, reading.samples), engine, { most: MOST_ANSWERS, batch }), leftOut };
+}

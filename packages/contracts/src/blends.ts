@@ -1,0 +1,75 @@
+import Joi from 'joi';
+import { labelNutrients } from '@north-leaf/core';
+import { bodyOf } from './check.js';
+import { blendSchema, formulaSchema } from './formulas.js';
+import type { Blend, BlendAnswer, BlendSearch, Formula, LabelPanelRow, LabelReading, LabelRule, LeftOut } from '@north-leaf/core';
+
+const searchSchema = bodyOf<BlendSearch>({
+  goals: Joi.array()
+    .items(
+      Joi.object({
+        key: Joi.string().min(1).max(80),
+        way: Joi.valid('atLeast', 'atMost'),
+        value: Joi.number().min(0).max(1e6),
+        strength: Joi.valid('must', 'want', 'nice'),
+      }),
+    )
+    .max(20),
+  mostFlours: Joi.number().integer().min(1).max(12),
+  reach: Joi.valid('here', 'all'),
+});
+
+export type FindBlendsBody = { readonly formula: Formula; readonly search: BlendSearch };
+export const findBlendsBodySchema: Joi.ObjectSchema<FindBlendsBody> = bodyOf<FindBlendsBody>({
+  formula: formulaSchema,
+  search: searchSchema,
+});
+export type FoundBlends = { readonly answer: BlendAnswer; readonly leftOut: readonly LeftOut[] };
+
+export type BoxLabel = {
+  readonly items: readonly { readonly ingredientId: string; readonly declaredShare?: number; readonly inTail?: true }[];
+  readonly panel: readonly LabelPanelRow[];
+  readonly rule: LabelRule;
+  readonly basisG: number;
+  readonly tolerance: number;
+};
+export const boxLabelSchema: Joi.ObjectSchema<BoxLabel> = bodyOf<BoxLabel>({
+  items: Joi.array()
+    .items(
+      Joi.object({
+        ingredientId: Joi.string().min(1).max(60),
+        declaredShare: Joi.number().min(0).max(1).optional(),
+        inTail: Joi.valid(true).optional(),
+      }),
+    )
+    .min(1)
+    .max(20),
+  panel: Joi.array()
+    .items(
+      Joi.object({
+        nutrient: Joi.valid(...labelNutrients),
+        printed: Joi.number().min(0).max(100000),
+        lessThan: Joi.valid(true).optional(),
+      }),
+    )
+    .max(9),
+  rule: Joi.valid('us', 'eu'),
+  basisG: Joi.number().min(1).max(1000),
+  tolerance: Joi.number().min(0).max(0.5),
+});
+/** Without the samples: a browser has no use for them. */
+export type ReadLabel = Exclude<LabelReading, { status: 'read' }> | Omit<Extract<LabelReading, { status: 'read' }>, 'samples'>;
+
+export type ImitateBody = FindBlendsBody & { readonly label: BoxLabel };
+export const imitateBodySchema: Joi.ObjectSchema<ImitateBody> = bodyOf<ImitateBody>({
+  formula: formulaSchema,
+  search: searchSchema,
+  label: boxLabelSchema,
+});
+
+export type BlendBody = { readonly basedOn: number | null; readonly blend: Blend };
+export const blendBodySchema: Joi.ObjectSchema<BlendBody> = bodyOf<BlendBody>({
+  basedOn: Joi.number().integer().min(1).allow(null),
+  blend: blendSchema.required(),
+});
+export type LibraryBlend = { readonly id: string; readonly version: number; readonly savedAt: string; readonly blend: Blend };

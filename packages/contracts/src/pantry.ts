@@ -1,0 +1,162 @@
+import Joi from 'joi';
+import { ingredientKinds, origins, preparationActs } from '@north-leaf/core';
+import { bodyOf } from './check.js';
+import type { Ingredient, IngredientChange, Lot, Pantry, Preparation } from '@north-leaf/core';
+
+const id = () => Joi.string().min(1).max(60);
+const words = (longest: number) => Joi.string().trim().min(1).max(longest);
+const grams = () => Joi.number().min(0).max(1e7);
+/** A calendar day that exists: 2026-02-30 does not. */
+const day = () =>
+  Joi.string()
+    .pattern(/^\d{4}-\d{2}-\d{2}$/)
+    .custom((value: string, helpers) => {
+      const read = new Date(`${value}T00:00:00Z`);
+      return Number.isNaN(read.getTime()) || read.toISOString().slice(0, 10) !== value ? helpers.error('date.base') : value;
+    })
+    .messages({ 'string.pattern.base': '{#label} must be a day like 2026-11-25', 'date.base': '{#label} is not a day of the calendar' });
+const revision = () => Joi.number().integer().min(0);
+
+const lotSchema = bodyOf<Lot>({
+  id: id(),
+  ingredientId: id(),
+  code: words(40),
+  supplier: words(120).optional(),
+  onHandG: grams().optional(),
+  bestByOn: day().optional(),
+  openedOn: day().optional(),
+  packG: Joi.number().greater(0).max(1e7).optional(),
+  packCostMinor: Joi.number().min(0).max(1e9).optional(),
+  moistureShare: Joi.number().min(0).max(0.6).optional(),
+  report: Joi.object({
+    mgPerKg: Joi.number().min(0).max(100000),
+    below: Joi.boolean(),
+    method: words(80),
+    on: day(),
+  }).optional(),
+  acceptedWithoutReport: words(300).optional(),
+  setAside: words(300).optional(),
+});
+
+export type LotBody = { readonly revision: number; readonly lot: Lot; readonly recounted: boolean };
+/** `revision` is the one that was read, 0 for a new lot; `recounted` says that onHandG was counted, not carried along. */
+export const lotBodySchema: Joi.ObjectSchema<LotBody> = bodyOf<LotBody>({ revision: revision(), lot: lotSchema, recounted: Joi.boolean() });
+
+const factSchema = Joi.object({
+  value: Joi.number(),
+  unit: words(40),
+  basis: Joi.valid('label', 'measured', 'judgement'),
+  source: words(200),
+});
+const allergenCode = () => Joi.string().pattern(/^(us|eu)\.[a-z_]+(:[a-z_]+){0,2}$/);
+
+export type IngredientChangeBody = { readonly revision: number; readonly change: IngredientChange };
+export const ingredientChangeBodySchema: Joi.ObjectSchema<IngredientChangeBody> = bodyOf<IngredientChangeBody>({
+  revision: revision(),
+  change: Joi.object({
+    corrected: Joi.object().pattern(Joi.string().max(60), factSchema).max(40),
+    allergens: Joi.array().items(allergenCode()).max(60).optional(),
+    lactoseFree: Joi.valid(true).optional(),
+  }),
+});
+
+/** What a kitchen says of an ingredient of its own; the rest is the server's. */
+export type OwnIngredient = Pick<
+  Ingredient,
+  | 'name'
+  | 'kind'
+  | 'composition'
+  | 'allergens'
+  | 'gluten'
+  | 'origin'
+  | 'spoonedGPerMl'
+  | 'pieceG'
+  | 'waterHoldGPerG'
+  | 'setsAtC'
+  | 'xanthanPerG'
+  | 'grit'
+  | 'flavour'
+  | 'lactoseFree'
+>;
+export type OwnIngredientBody = { readonly revision: number; readonly ingredient: OwnIngredient };
+const part = () => Joi.number().min(0).max(1);
+export const ownIngredientBodySchema: Joi.ObjectSchema<OwnIngredientBody> = bodyOf<OwnIngredientBody>({
+  revision: revision(),
+  ingredient: bodyOf<OwnIngredient>({
+    name: words(120),
+    kind: Joi.valid(...ingredientKinds.filter((kind) => kind !== 'excluded')),
+    composition: Joi.object({
+      waterShare: part(),
+      proteinShare: part(),
+      fatShare: part(),
+      saturatedFatShare: part(),
+      sugarsShare: part(),
+      starchShare: part(),
+      fibreShare: part(),
+      ashShare: part(),
+      otherShare: part(),
+      sodiumShare: part(),
+    }),
+    allergens: Joi.array().items(allergenCode()).max(60),
+    gluten: Joi.valid('free', 'needsProof'),
+    origin: Joi.valid(...origins),
+    spoonedGPerMl: Joi.number().min(0.05).max(3).optional(),
+    pieceG: Joi.number().greater(0).max(10000).optional(),
+    waterHoldGPerG: Joi.number().min(0).max(40).optional(),
+    setsAtC: Joi.number().min(40).max(110).optional(),
+    xanthanPerG: Joi.number().min(0).max(2).optional(),
+    grit: Joi.number().min(0).max(3).optional(),
+    flavour: Joi.number().min(0).max(3).optional(),
+    lactoseFree: Joi.valid(true).optional(),
+  }),
+});
+
+export type PreparationBody = { readonly revision: number; readonly preparation: Preparation };
+export const preparationBodySchema: Joi.ObjectSchema<PreparationBody> = bodyOf<PreparationBody>({
+  revision: revision(),
+  preparation: bodyOf<Preparation>({
+    schema: Joi.number().valid(1),
+    id: id(),
+    name: words(120),
+    rows: Joi.array()
+      .items(
+        Joi.object({
+          key: id(),
+          ingredientId: id(),
+          amountG: Joi.number().unsafe(),
+          entered: Joi.string().allow('').max(60).optional(),
+          lotId: id().optional(),
+        }),
+      )
+      .max(60),
+    acts: Joi.array()
+      .items(
+        Joi.object({
+          key: id(),
+          act: Joi.valid(...preparationActs),
+          min: Joi.number().min(0).max(20000).optional(),
+          stopAt: Joi.string().allow('').max(200).optional(),
+        }),
+      )
+      .max(30),
+    boiledOffG: Joi.number().unsafe(),
+    drainedG: Joi.number().unsafe(),
+    drainedIngredientId: id().optional(),
+    keepDays: Joi.number().min(0).max(730),
+    keepAt: Joi.valid('room', 'fridge', 'freezer'),
+  }),
+});
+
+export type Revisions = Readonly<Record<string, number>>;
+/** The whole pantry as a kitchen sees it: what evaluation reads, and what editing it needs. */
+export type PantryBook = Pantry & {
+  readonly on: string;
+  readonly preparations: readonly Preparation[];
+  /** Of lots, changed or own ingredients and preparations, by id; what has none was never written. */ readonly revisions: {
+    readonly lots: Revisions;
+    readonly ingredients: Revisions;
+    readonly preparations: Revisions;
+  };
+  /** Preparations that cannot be worked out, and why: {id: message}. */ readonly broken: Readonly<Record<string, string>>;
+};
+export type Stored = { readonly id: string; readonly revision: number };

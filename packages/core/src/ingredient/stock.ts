@@ -1,0 +1,45 @@
+import { lotsInUse, portionOf } from './mixture.js';
+import { leavesOf } from './parts.js';
+import type { Formula } from '../document/formula.js';
+import type { Pantry } from '../document/pantry.js';
+
+/** What a bake took from a lot for one row ('b2' of the blend, 'r1' of the rows). */
+export type StockUse = { readonly rowKey: string; readonly lotId: string; readonly usedG: number };
+
+/**
+ * What a bake takes from the lots of a pantry: what was weighed, else what was planned.
+ *
+ * The lot that the row names first, else in the order a baker reaches; what one lot cannot give, the next does. The last one takes
+ * what is left over, however little it was thought to hold. A preparation takes from the lots of its parts.
+ *
+ * Units    g.
+ * Throws   InputError where the pantry no longer has an ingredient.
+ * Findings none.
+ * Source   first expired, first out: common practice, no source.
+ */
+export function stockUses(formula: Formula, factor: number, weighed: Readonly<Record<string, number>>, pantry: Pantry): StockUse[] {
+  const wanted = [
+    ...formula.blend.rows.map(({ key, ingredientId, share, lotId }) => ({
+      key,
+      ingredientId,
+      lotId,
+      amountG: share * formula.blendG * factor,
+    })),
+    ...formula.rows.map(({ key, ingredientId, amountG, lotId }) => ({ key, ingredientId, lotId, amountG: amountG * factor })),
+  ];
+  const left = new Map(Object.values(pantry.lots).map(({ id, onHandG }) => [id, onHandG ?? Infinity]));
+  return wanted.flatMap(({ key, ingredientId, lotId, amountG }) => {
+    const portion = portionOf(pantry, ingredientId, ingredientId, weighed[key] ?? amountG, lotId);
+    return leavesOf(pantry, portion).flatMap(({ ingredient, lot, amountG: leafG }) => {
+      const lots = [...(lot ? [lot] : []), ...lotsInUse(pantry, ingredient.id).filter(({ id }) => id !== lot?.id)];
+      let rest = leafG;
+      return lots.flatMap(({ id }, i): StockUse[] => {
+        const usedG = i === lots.length - 1 ? rest : Math.min(rest, Math.max(0, left.get(id)!));
+        if (usedG <= 0) return [];
+        rest -= usedG;
+        left.set(id, left.get(id)! - usedG);
+        return [{ rowKey: key, lotId: id, usedG }];
+      });
+    });
+  });
+}
