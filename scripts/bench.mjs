@@ -4,6 +4,7 @@ import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
+import { benchBlends, benchLabels } from './bench-blends.mjs';
 import { checkNode, ensureBuilt, ensureChromium, ensureInstalled, node, plainFailures, ROOT, say } from './bootstrap.mjs';
 
 process.env.NORTHLEAF_PG_PORT = process.env.NORTHLEAF_TEST_PG_PORT ?? '55433';
@@ -120,6 +121,9 @@ if (wants('evaluate.lineMs')) {
   const one = cpuMs(() => march.run(problem), 60);
   line('evaluate.lineMs', whole.toFixed(1), 'ms CPU', '–', `six stages with spread; ${(whole / one).toFixed(1)} times one bake`);
 }
+
+if (wants('blend.sameOptimumPct', 'blend.medianMs', 'blend.p95Ms')) await benchBlends(line);
+if (wants('label.truthPct', 'label.band90Pct', 'label.maePoints', 'label.medianMs')) await benchLabels(line);
 
 if (wants('web.shellGzipKb')) {
   const dist = join(ROOT, 'apps/web/dist');

@@ -34,6 +34,52 @@ const views = [
   { name: '08-dough-early', path: `${formula}/dough`, face: 'dark', act: (page) => water(page, '86') },
   { name: '11-phone', path: `${formula}/dough`, width: 390, height: 844 },
   { name: '12-tablet', path: `${formula}/sheet`, width: 1024, height: 768 },
+  {
+    name: '13-answers',
+    path: `${formula}/blend`,
+    act: async (page) => {
+      await page.getByRole('button', { name: 'Find blends' }).click();
+      await page.getByRole('button', { name: 'Use answer 1' }).waitFor();
+      await page.waitForTimeout(400);
+      await page.getByRole('button', { name: 'Use answer 1' }).scrollIntoViewIfNeeded();
+      await page.waitForTimeout(300);
+    },
+  },
+  { name: '14-lots', path: '/pantry/lots' },
+  {
+    name: '15-ingredient',
+    path: '/pantry/ingredients',
+    act: async (page) => {
+      await page.getByLabel('Find an ingredient').fill('sorgh');
+      await page.getByRole('button', { name: 'Sorghum flour' }).click();
+      await page.waitForTimeout(500);
+    },
+  },
+  {
+    name: '16-label',
+    path: `${formula}/blend`,
+    act: async (page) => {
+      await page.getByRole('button', { name: 'More about this blend' }).click();
+      await page.getByRole('menuitem', { name: 'Read a label' }).click();
+      await page
+        .getByLabel('Ingredient list, as printed')
+        .fill('White rice flour, potato starch, tapioca flour, contains 2% or less of: xanthan gum');
+      for (const yes of await page.getByRole('button', { name: 'Yes' }).all()) await yes.click();
+      for (const [label, value] of [
+        ['Protein, g', '1'],
+        ['Fat, g', '0'],
+        ['Carbohydrate, g', '25'],
+        ['Energy, kcal', '110'],
+      ]) {
+        await page.getByLabel(label, { exact: true }).fill(value);
+      }
+      await page.getByRole('button', { name: 'Work it out' }).click();
+      await page.getByText('Most likely').waitFor();
+      await page.waitForTimeout(400);
+    },
+  },
+  { name: '17-preparations', path: '/pantry/preparations' },
+  { name: '18-guests', path: '/pantry/guests' },
   { name: '09-bakes', path: '/bakes' },
   { name: '10-record', path: `/bakes/new?formula=3f3a2a52-8c0c-4b57-9c7e-1f6a5c0e7a11&version=2` },
 ];

@@ -80,6 +80,7 @@ test('blend, oven, thickness and units move all that follows', async ({ page }) 
   await expect(page.getByText('Much Tapioca starch (= tapioca flour)')).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByText('Much Tapioca starch (= tapioca flour)')).toBeHidden();
+  await page.getByRole('button', { name: 'Open Psyllium husk, whole' }).click();
   await page.getByRole('button', { name: 'Take out Psyllium husk, whole' }).click();
   await expect(page.getByText('Psyllium husk, whole')).toBeHidden();
   await page.getByRole('combobox', { name: 'Add to the blend' }).fill('millet');

@@ -1,5 +1,6 @@
 import BakeryDining from '@mui/icons-material/BakeryDining';
 import Contrast from '@mui/icons-material/Contrast';
+import KitchenIcon from '@mui/icons-material/KitchenOutlined';
 import FormatListBulleted from '@mui/icons-material/FormatListBulleted';
 import Box from '@mui/material/Box';
 import { useTheme } from '@mui/material/styles';
@@ -11,6 +12,7 @@ import { sizes } from './ui/theme';
 const places: readonly { readonly to: string; readonly name: string; readonly icon: ReactNode }[] = [
   { to: '/formulas', name: 'Formulas', icon: <FormatListBulleted /> },
   { to: '/bakes', name: 'Bakes', icon: <BakeryDining /> },
+  { to: '/pantry', name: 'Pantry', icon: <KitchenIcon /> },
 ];
 
 /** Said rarely, so not part of what every page waits for. */

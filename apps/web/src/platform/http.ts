@@ -16,14 +16,21 @@ export class ApiError extends Error {
   }
 }
 
-export async function request<T>(method: 'GET' | 'PUT' | 'POST' | 'DELETE', path: string, body?: unknown): Promise<T> {
+export async function request<T>(
+  method: 'GET' | 'PUT' | 'POST' | 'DELETE',
+  path: string,
+  body?: unknown,
+  signal?: AbortSignal,
+): Promise<T> {
   let response: Response;
   try {
     response = await fetch(`/api${path}`, {
       method,
+      ...(signal ? { signal } : {}),
       ...(body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
     });
-  } catch {
+  } catch (error) {
+    if (signal?.aborted) throw error;
     throw new ApiError('offline', 'The server does not answer. What you typed is safe on this device.');
   }
   if (response.status === 204) return undefined as T;

@@ -8,12 +8,14 @@ export function Choice<T extends string | number>({
   options,
   onChange,
   width = 190,
+  placeholder = 'choose',
 }: {
   label: string;
   value: T;
   options: readonly { readonly value: T; readonly name: string }[];
   onChange: (value: T) => void;
   width?: number;
+  placeholder?: string;
 }) {
   const known = options.some((option) => option.value === value);
   return (
@@ -23,7 +25,7 @@ export function Choice<T extends string | number>({
       onChange={(event) => onChange(event.target.value as T)}
       inputProps={{ 'aria-label': label }}
       displayEmpty
-      renderValue={(held) => options.find((option) => option.value === held)?.name ?? 'choose'}
+      renderValue={(held) => options.find((option) => option.value === held)?.name ?? placeholder}
       sx={{ width, height: 30, fontSize: 14, '& .MuiSelect-select': { py: 0 } }}
     >
       {options.map((option) => (

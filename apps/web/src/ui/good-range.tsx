@@ -9,15 +9,16 @@ type Props = {
   readonly from: number;
   readonly to: number;
   readonly text: string;
+  /** Where an answer that is looked at would put it. */ readonly then?: number | undefined;
 };
 
 /** A hairline with the draft as a leaf; the good range is the dashed underline, from the model while no bakes speak. */
-export function GoodRange({ label, value, low, high, from, to, text }: Props) {
+export function GoodRange({ label, value, low, high, from, to, text, then }: Props) {
   const { palette } = useTheme();
   const at = (v: number) => `${((Math.min(to, Math.max(from, v)) - from) / (to - from)) * 100}%`;
   const inside = value >= low && value <= high;
   return (
-    <Box sx={{ display: 'grid', gridTemplateColumns: '130px 1fr 84px', alignItems: 'center', gap: 3, minHeight: 28 }}>
+    <Box sx={{ display: 'grid', gridTemplateColumns: '118px 1fr 104px', alignItems: 'center', gap: 3, minHeight: 28 }}>
       <Box sx={{ fontSize: 13.5 }}>{label}</Box>
       <Box
         role="img"
@@ -34,6 +35,11 @@ export function GoodRange({ label, value, low, high, from, to, text }: Props) {
             borderTop: `3px dashed ${palette.primary.main}`,
           }}
         />
+        {then !== undefined && (
+          <Box
+            sx={{ position: 'absolute', left: at(then), ml: '-2px', top: 2, height: 18, borderLeft: `4px solid ${palette.primary.main}` }}
+          />
+        )}
         <Box
           component="svg"
           viewBox="-8 -11 16 22"

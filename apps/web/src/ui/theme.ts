@@ -86,6 +86,8 @@ export function northLeafTheme(face: Face): Theme {
           notchedOutline: { borderColor: palette.leaf.edge },
         },
       },
+      // The field is lower than the library's own: its label, while it stands in the field, moves up with it.
+      MuiInputLabel: { styleOverrides: { sizeSmall: { '&:not(.MuiInputLabel-shrink)': { transform: 'translate(10px, 5px) scale(1)' } } } },
       MuiTableCell: {
         styleOverrides: {
           root: { padding: '0 6px', height: tokens.size.rowDesk, fontSize: 14, borderColor: palette.divider },

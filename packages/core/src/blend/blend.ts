@@ -9,7 +9,7 @@ import { makeUpOf, mixedComposition, portionOf } from '../ingredient/mixture.js'
 import { isGum, isNut, isProteinType, isStarch, isStickyStarch } from '../ingredient/roles.js';
 import { suitFindings, suitsAskedFor } from '../ingredient/suits.js';
 import { binderRatioOf, gumDoses } from './gums.js';
-import type { Formula } from '../document/formula.js';
+import type { Blend, Formula } from '../document/formula.js';
 import type { Kitchen } from '../document/kitchen.js';
 import type { Composition, Pantry } from '../document/pantry.js';
 import type { Family } from '../facts/families.js';
@@ -61,35 +61,7 @@ export function blendStage(
   pantry: Pantry,
 ): { result: BlendResult; findings: Finding[] } {
   const portions = blendPortions(formula, pantry);
-  const wet = portions.filter(({ ingredient }) => !isGum(ingredient));
-  const gums = gumDoses(portions, family, formula.blendG);
-  const { costMinor, pricedShare } = costOf(portions, pantry);
-  const result: BlendResult = {
-    blendG: formula.blendG,
-    composition: mixedComposition(portions),
-    makeUp: makeUpOf(portions),
-    waterHoldGPerG: weighted(wet, ({ ingredient }) => ingredient.waterHoldGPerG ?? 0, formula.blendG),
-    proteinTypeShare: shareOf(portions, ({ ingredient }) => isProteinType(ingredient)),
-    starchShare: shareOf(portions, ({ ingredient }) => isStarch(ingredient)),
-    stickyStarchShare: shareOf(portions, ({ ingredient }) => isStickyStarch(ingredient)),
-    nutShare: shareOf(portions, ({ ingredient }) => isNut(ingredient)),
-    gumShare: shareOf(portions, ({ ingredient }) => isGum(ingredient)),
-    gums,
-    binderRatio: binderRatioOf(gums),
-    costMinorPerKg: pricedShare > 0 ? (costMinor / (formula.blendG * pricedShare)) * 1000 : null,
-    pricedShare,
-    bendIndex: weighted(portions, ({ ingredient }) => bendOf(ingredient, family), formula.blendG),
-    gritIndex: weighted(portions, ({ ingredient }) => ingredient.grit ?? 0, formula.blendG),
-    flavourIndex: weighted(portions, ({ ingredient }) => ingredient.flavour ?? 0, formula.blendG),
-    ...settingRange(portions),
-    allergens: allergensOf(portions),
-    rows: portions.map(({ ingredient, amountG }, i) => ({
-      key: formula.blend.rows[i]!.key,
-      name: ingredient.name,
-      amountG,
-      role: roleOf(ingredient),
-    })),
-  };
+  const result = behaviourOf(formula.blend.rows, formula.blendG, portions, family, pantry);
   return {
     result,
     findings: [
@@ -101,8 +73,57 @@ export function blendStage(
   };
 }
 
+/**
+ * How a blend of no formula would behave in a family, for comparing; or why it cannot be worked out.
+ *
+ * Units, Source as blendStage; for 100 g of it.
+ * Throws   nothing.
+ * Findings none.
+ */
+export function blendBehaviour(blend: Blend, family: Family, pantry: Pantry): BlendResult | { readonly problem: string } {
+  try {
+    const portions = blendPortions({ blend, blendG: 100 }, pantry);
+    return behaviourOf(blend.rows, 100, portions, family, pantry);
+  } catch (error) {
+    if (error instanceof InputError) return { problem: `${error.path}: ${error.message}` };
+    throw error;
+  }
+}
+
+function behaviourOf(rows: Blend['rows'], blendG: number, portions: readonly Portion[], family: Family, pantry: Pantry): BlendResult {
+  const wet = portions.filter(({ ingredient }) => !isGum(ingredient));
+  const gums = gumDoses(portions, family, blendG);
+  const { costMinor, pricedShare } = costOf(portions, pantry);
+  return {
+    blendG,
+    composition: mixedComposition(portions),
+    makeUp: makeUpOf(portions),
+    waterHoldGPerG: weighted(wet, ({ ingredient }) => ingredient.waterHoldGPerG ?? 0, blendG),
+    proteinTypeShare: shareOf(portions, ({ ingredient }) => isProteinType(ingredient)),
+    starchShare: shareOf(portions, ({ ingredient }) => isStarch(ingredient)),
+    stickyStarchShare: shareOf(portions, ({ ingredient }) => isStickyStarch(ingredient)),
+    nutShare: shareOf(portions, ({ ingredient }) => isNut(ingredient)),
+    gumShare: shareOf(portions, ({ ingredient }) => isGum(ingredient)),
+    gums,
+    binderRatio: binderRatioOf(gums),
+    costMinorPerKg: pricedShare > 0 ? (costMinor / (blendG * pricedShare)) * 1000 : null,
+    pricedShare,
+    bendIndex: weighted(portions, ({ ingredient }) => bendOf(ingredient, family), blendG),
+    gritIndex: weighted(portions, ({ ingredient }) => ingredient.grit ?? 0, blendG),
+    flavourIndex: weighted(portions, ({ ingredient }) => ingredient.flavour ?? 0, blendG),
+    ...settingRange(portions),
+    allergens: allergensOf(portions),
+    rows: portions.map(({ ingredient, amountG }, i) => ({
+      key: rows[i]!.key,
+      name: ingredient.name,
+      amountG,
+      role: roleOf(ingredient),
+    })),
+  };
+}
+
 /** The rows of the blend as portions, checked. */
-export function blendPortions(formula: Formula, pantry: Pantry): Portion[] {
+export function blendPortions(formula: Pick<Formula, 'blend' | 'blendG'>, pantry: Pantry): Portion[] {
   const { rows } = formula.blend;
   const blendG = within('blendG', formula.blendG, 1, 100000, 'g');
   if (rows.length === 0) throw new InputError('blend.rows', 'the blend is empty: add a flour');

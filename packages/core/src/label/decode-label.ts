@@ -61,9 +61,9 @@ export function decodeLabel(label: Label, engine: LinearEngine, seed = 1): Label
   }));
   const centre = centreOf(columns, rows, engine);
   if (!centre) return { status: 'doesNotFit', off: whatIsOff(label, columns, rows, engine) };
-  const ranges = columns.map((_, i) => rangeOf(columns, rows, i, engine));
-  const widths = ranges.map(([lo, hi]) => hi - lo);
-  const draws = centre.radius < 1e-7 ? [centre.at] : hitAndRun(columns, rows, centre.at, widths, seed);
+  const ends = columns.map((_, i) => endsOf(columns, rows, i, engine));
+  const ranges = ends.map(([least, most], i) => [least[i]!, most[i]!] as const);
+  const draws = centre.radius < 1e-7 ? [centre.at] : hitAndRun(columns, rows, centre.at, ends.flat(), seed);
   const estimate = columns.map((_, i) => draws.reduce((sum, draw) => sum + draw[i]!, 0) / draws.length);
   const every = Math.max(1, Math.floor(draws.length / KEPT));
   return {
@@ -154,25 +154,29 @@ function centreOf(
   return answer.status === 'optimal' ? { at: answer.values.slice(0, n), radius: answer.values[n]! } : null;
 }
 
-function rangeOf(
+/** The blends that hold least and most of one ingredient. */
+function endsOf(
   columns: readonly LinearColumn[],
   rows: readonly LinearRow[],
   which: number,
   engine: LinearEngine,
-): readonly [number, number] {
+): readonly [readonly number[], readonly number[]] {
   const end = (sign: 1 | -1) => {
     const answer = engine({ columns: columns.map((column, i) => (i === which ? { ...column, cost: sign } : column)), rows });
-    return answer.status === 'optimal' ? answer.values[which]! : NaN;
+    return answer.status === 'optimal' ? answer.values : columns.map(() => NaN);
   };
   return [end(1), end(-1)];
 }
 
-/** Steps in random directions of the plane, each to a place drawn evenly between the walls it would meet. */
+/**
+ * Steps in random directions of the plane, each to a place drawn evenly between the walls it would meet. Every other direction joins
+ * corners of the polytope: where it is long and thin, directions drawn evenly would hardly move along it.
+ */
 function hitAndRun(
   columns: readonly LinearColumn[],
   rows: readonly LinearRow[],
   from: readonly number[],
-  widths: readonly number[],
+  corners: readonly (readonly number[])[],
   seed: number,
 ): number[][] {
   const n = columns.length;
@@ -181,13 +185,26 @@ function hitAndRun(
     ...rows.filter(({ lo, hi }) => lo !== hi).map(({ lo, hi, terms }) => ({ lo, hi, of: vectorOf(terms, n) })),
     ...columns.map(({ lo, hi }, i) => ({ lo, hi, of: vectorOf([[i, 1]], n) })),
   ];
+  const middle = columns.map((_, i) => corners.reduce((sum, corner) => sum + corner[i]!, 0) / corners.length);
+  const widths = columns.map((_, i) => Math.max(...corners.map((corner) => corner[i]!)) - Math.min(...corners.map((corner) => corner[i]!)));
   const totalWidth = widths.reduce((sum, width) => sum + width, 0);
+  const alongCorners = () => {
+    const along = columns.map(() => 0);
+    for (const corner of corners) {
+      const weight = normalFrom(next);
+      for (let i = 0; i < n; i++) along[i]! += weight * (corner[i]! - middle[i]!);
+    }
+    return along;
+  };
+  const alongWidths = () => {
+    const along = widths.map((width) => normalFrom(next) * width);
+    const sum = along.reduce((total, value) => total + value, 0);
+    return along.map((value, i) => value - (sum * widths[i]!) / totalWidth);
+  };
   let at = [...from];
   const draws: number[][] = [];
   for (let k = 0; k < DRAWS; k++) {
-    const along = widths.map((width) => normalFrom(next) * width);
-    const sum = along.reduce((total, value) => total + value, 0);
-    for (let i = 0; i < n; i++) along[i] = along[i]! - (sum * widths[i]!) / totalWidth;
+    const along = k % 2 === 0 ? alongCorners() : alongWidths();
     let [back, ahead] = [-Infinity, Infinity];
     for (const { lo, hi, of } of walls) {
       let speed = 0;

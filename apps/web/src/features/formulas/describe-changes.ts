@@ -35,12 +35,16 @@ export function describeEdit({ path, from, to }: Edit, formula: Formula, pantry:
   const row = /^\/rows\/(\d+)(?:\/(\w+))?$/.exec(path);
   if (row) {
     if (row[2] === undefined) return addedOrRemoved(nameOf(idOf(to) ?? idOf(from)), from, to);
-    return old2new(nameOf(valueAt(formula, `/rows/${row[1]}/ingredientId`)), from, to, row[2] === 'amountG' ? 'g' : '');
+    const name = nameOf(valueAt(formula, `/rows/${row[1]}/ingredientId`));
+    if (row[2] === 'lotId') return lotChange(name, from, to, pantry);
+    return old2new(name, from, to, row[2] === 'amountG' ? 'g' : '');
   }
   const share = /^\/blend\/rows\/(\d+)(?:\/(\w+))?$/.exec(path);
   if (share) {
     if (share[2] === undefined) return addedOrRemoved(nameOf(idOf(to) ?? idOf(from)), from, to);
     const name = nameOf(valueAt(formula, `/blend/rows/${share[1]}/ingredientId`));
+    if (share[2] === 'lotId') return lotChange(name, from, to, pantry);
+    if (share[2] === 'ingredientId') return `${nameOf(from)} → ${nameOf(to)}`;
     return share[2] === 'share'
       ? old2new(name, from, to, '%')
       : `${name}: ${share[2] === 'pinned' ? (to ? 'pinned' : 'unpinned') : 'changed'}`;
@@ -50,6 +54,7 @@ export function describeEdit({ path, from, to }: Edit, formula: Formula, pantry:
     const name = String(valueAt(formula, `/bake/steps/${step[1]}/name`) ?? 'Step');
     return step[2] === 'min' ? old2new(name, from, to, 'min') : old2new(`${name} want`, from, to, '°C');
   }
+  if (path.startsWith('/mustSuit')) return 'What it must suit';
   const known = words.find(([pattern]) => pattern.test(path));
   if (known) return old2new(known[1], from, to, known[2]);
   return path.slice(1).replaceAll('/', ' ');
@@ -68,6 +73,11 @@ function old2new(name: string, from: unknown, to: unknown, unit: string): string
     return value === undefined ? 'none' : value === null ? 'off' : String(value);
   };
   return `${name} ${show(from)} → ${show(to)}${unit ? ` ${unit}` : ''}`;
+}
+
+function lotChange(name: string, from: unknown, to: unknown, pantry: Pantry): string {
+  const lot = (id: unknown) => (typeof id === 'string' ? `lot ${pantry.lots[id]?.code ?? id}` : 'the lot in use');
+  return from === undefined ? `${name}: use ${lot(to)}` : `${name}: ${lot(from)} → ${lot(to)}`;
 }
 
 const addedOrRemoved = (name: string, from: unknown, to: unknown) =>

@@ -101,6 +101,7 @@ function Grains({ formula, evaluation }: Props) {
     starch: palette.make.starch,
     sticky: palette.leaf.edge,
     gum: palette.make.fibre,
+    nut: palette.make.fat,
     other: palette.make.protein,
   };
   const { rows } = evaluation.blend.result;

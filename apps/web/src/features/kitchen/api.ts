@@ -1,5 +1,23 @@
-import { queryOptions } from '@tanstack/react-query';
-import type { Kitchen } from '@north-leaf/core';
+import { queryOptions, useMutation, useQueryClient } from '@tanstack/react-query';
+import type { Guest, Kitchen } from '@north-leaf/core';
 import { request } from '../../platform/http';
 
 export const kitchenQuery = queryOptions({ queryKey: ['kitchen'], queryFn: () => request<Kitchen>('GET', '/kitchen'), staleTime: 60_000 });
+
+export type KitchenChange =
+  | { readonly kind: 'glutenLimit'; readonly mgPerKg: number }
+  | { readonly kind: 'guest'; readonly guest: Guest }
+  | { readonly kind: 'removeGuest'; readonly id: string };
+
+export function useKitchenChange() {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: (change: KitchenChange) =>
+      change.kind === 'glutenLimit'
+        ? request<Kitchen>('PUT', '/kitchen/gluten-limit', { mgPerKg: change.mgPerKg })
+        : change.kind === 'guest'
+          ? request<Kitchen>('PUT', `/kitchen/guests/${change.guest.id}`, change.guest)
+          : request<Kitchen>('DELETE', `/kitchen/guests/${change.id}`),
+    onSuccess: (kitchen) => client.setQueryData(kitchenQuery.queryKey, kitchen),
+  });
+}

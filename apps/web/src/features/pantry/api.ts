@@ -1,5 +1,104 @@
-import { queryOptions } from '@tanstack/react-query';
-import type { Pantry } from '@north-leaf/core';
-import { request } from '../../platform/http';
+import { queryOptions, useMutation, useQueryClient } from '@tanstack/react-query';
+import {
+  confusions,
+  findIngredients,
+  type Ingredient,
+  type IngredientChange,
+  type Lot,
+  type Pantry,
+  type Preparation,
+} from '@north-leaf/core';
+import type { OwnIngredient, PantryBook, Stored } from '@north-leaf/contracts';
+import { ApiError, request } from '../../platform/http';
+import type { SearchOption } from '../../ui/search-field';
 
-export const pantryQuery = queryOptions({ queryKey: ['pantry'], queryFn: () => request<Pantry>('GET', '/pantry'), staleTime: 60_000 });
+/** The faces of the pantry; blends are a feature of their own and stand among them. */
+export const pantryTabs = [
+  { to: '/pantry/lots', name: 'Lots' },
+  { to: '/pantry/ingredients', name: 'Ingredients' },
+  { to: '/pantry/preparations', name: 'Preparations' },
+  { to: '/pantry/blends', name: 'Blends' },
+  { to: '/pantry/guests', name: 'Guests' },
+] as const;
+
+export const pantryKeys = { all: ['pantry'] as const };
+export const pantryQuery = queryOptions({
+  queryKey: pantryKeys.all,
+  queryFn: () => request<PantryBook>('GET', '/pantry'),
+  staleTime: 60_000,
+});
+
+/** One change of the pantry. `revision` is the one that was read. */
+export type PantryChange =
+  | { readonly kind: 'lot'; readonly lot: Lot; readonly revision: number; readonly recounted: boolean }
+  | { readonly kind: 'removeLot'; readonly id: string }
+  | { readonly kind: 'correct'; readonly id: string; readonly change: IngredientChange; readonly revision: number }
+  | { readonly kind: 'own'; readonly id: string; readonly ingredient: OwnIngredient; readonly revision: number }
+  | { readonly kind: 'removeIngredient'; readonly id: string }
+  | { readonly kind: 'preparation'; readonly preparation: Preparation; readonly revision: number }
+  | { readonly kind: 'removePreparation'; readonly id: string };
+
+function send(change: PantryChange): Promise<Stored | undefined> {
+  switch (change.kind) {
+    case 'lot': {
+      const { lot, revision, recounted } = change;
+      return request('PUT', `/pantry/lots/${lot.id}`, { lot, revision, recounted });
+    }
+    case 'removeLot':
+      return request('DELETE', `/pantry/lots/${change.id}`);
+    case 'correct':
+      return request('PUT', `/pantry/ingredients/${change.id}/change`, { revision: change.revision, change: change.change });
+    case 'own':
+      return request('PUT', `/pantry/ingredients/${change.id}/own`, { revision: change.revision, ingredient: change.ingredient });
+    case 'removeIngredient':
+      return request('DELETE', `/pantry/ingredients/${change.id}`);
+    case 'preparation':
+      return request('PUT', `/pantry/preparations/${change.preparation.id}`, {
+        revision: change.revision,
+        preparation: change.preparation,
+      });
+    case 'removePreparation':
+      return request('DELETE', `/pantry/preparations/${change.id}`);
+  }
+}
+
+/** Sent again until the server answers: the same revision twice is stored once. */
+export function usePantryChange() {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: send,
+    retry: (count, error) => error instanceof ApiError && error.mayRecover && count < 20,
+    retryDelay: 1500,
+    onSuccess: () => client.invalidateQueries({ queryKey: pantryKeys.all }),
+  });
+}
+
+/** Ingredients of a pantry as a search field asks for them; what is easily confused asks. */
+export const ingredientOptions =
+  (ingredients: Pantry['ingredients'], allow: (one: Ingredient) => boolean) =>
+  (typed: string): SearchOption[] => {
+    const option = (one: Ingredient, beside: string | undefined, asks: boolean, why: string): SearchOption => {
+      const alike = confusions.find(({ ids }) => ids.includes(one.id));
+      const among = (alike?.ids ?? [one.id])
+        .map((id) => ingredients[id])
+        .filter((other): other is Ingredient => other !== undefined && allow(other));
+      return {
+        id: one.id,
+        name: one.name,
+        ...(beside ? { beside } : {}),
+        ...(asks && among.length > 0 ? { asks: { why: why || alike?.ask || 'This name is used for more than one thing.', among } } : {}),
+      };
+    };
+    if (typed.trim() === '') {
+      return Object.values(ingredients)
+        .filter(allow)
+        .map((one) => {
+          const alike = confusions.find(({ ids }) => ids.includes(one.id));
+          return option(one, undefined, alike !== undefined, alike?.ask ?? '');
+        });
+    }
+    return findIngredients(ingredients, typed).flatMap(({ id, as, locale, asks, why }) => {
+      const one = ingredients[id];
+      return one && allow(one) ? [option(one, as && (locale ? `${as} (${locale})` : as), asks, why)] : [];
+    });
+  };

@@ -18,10 +18,17 @@ const allergenWords: Record<string, string> = {
   fish: 'fish',
   wheat: 'wheat',
 };
-const wordOf = (code: string) => {
+export const allergenWord = (code: string): string => {
   const [, ...rest] = code.split('.');
   const tail = rest.join('.').split(':').pop() ?? code;
   return allergenWords[tail] ?? tail.replaceAll('_', ' ');
+};
+
+const glutenWords: Record<string, string> = {
+  'gluten.contains': 'Contains gluten',
+  'gluten.notProven': 'Gluten not proven',
+  'gluten.overLimit': 'Over your gluten limit',
+  'gluten.reportOld': 'Old gluten report',
 };
 
 /** Gluten proof from the lots really chosen, and the allergens of everything in it. */
@@ -30,19 +37,24 @@ export function AllergenLine() {
   const dough = evaluation.dough.state === 'waiting' ? null : evaluation.dough.result;
   const gluten = findingsOf(evaluation).filter(({ code }) => code.startsWith('gluten.'));
   const words = (possible: boolean) => [
-    ...new Set((dough?.allergens ?? []).filter((one) => one.possible === possible).map(({ code }) => wordOf(code))),
+    ...new Set((dough?.allergens ?? []).filter((one) => one.possible === possible).map(({ code }) => allergenWord(code))),
   ];
   const certain = words(false);
   const maybe = words(true).filter((word) => !certain.includes(word));
   return (
     <Box sx={{ display: 'grid', gap: 1, pt: 3, fontSize: 13, lineHeight: '17px' }}>
       <Box sx={{ display: 'flex', gap: 2, alignItems: 'flex-start' }}>
-        <Leaf state={gluten.length > 0 ? 'fix' : dough ? 'good' : 'waiting'} size={16} />
-        {gluten.length > 0
-          ? gluten.map(({ measured }) => `Gluten: ${measured?.of ?? ''} not proven`).join('; ')
-          : dough
-            ? 'Gluten: all lots that need a report have one'
-            : 'Gluten: waiting'}
+        <Leaf
+          state={gluten.some(({ level }) => level === 'fix') ? 'fix' : gluten.length > 0 ? 'watch' : dough ? 'good' : 'waiting'}
+          size={16}
+        />
+        <span>
+          {gluten.length > 0
+            ? gluten.map(({ code, measured }) => `${glutenWords[code] ?? 'Gluten'}: ${measured?.of ?? ''}`).join('; ')
+            : dough
+              ? 'Gluten: all lots that need a report have one'
+              : 'Gluten: waiting'}
+        </span>
       </Box>
       <Box sx={{ color: 'text.secondary' }}>
         {certain.length > 0 ? `Contains ${certain.join(', ')}.` : 'No listed allergen for certain.'}

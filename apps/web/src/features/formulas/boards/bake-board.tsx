@@ -20,7 +20,7 @@ import { showDuration } from '../../../ui/quantity';
 import { crustTones } from '../../../ui/theme';
 import { useDraft } from '../draft-store';
 import { stageQuestions } from '../stages';
-import { Fact } from './blend-board';
+import { Fact } from '../../../ui/fact-tile';
 import { Board, FormulaField, useAnswer, useSurroundings, useFormula, useSet, Waiting } from './board';
 
 export function BakeBoard() {

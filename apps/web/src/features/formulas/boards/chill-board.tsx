@@ -9,7 +9,7 @@ import { FieldRow } from '../../../ui/field-row';
 import { Plot } from '../../../ui/plot';
 import { showDuration, showQuantity } from '../../../ui/quantity';
 import { stageQuestions } from '../stages';
-import { Fact } from './blend-board';
+import { Fact } from '../../../ui/fact-tile';
 import { Board, FormulaField, useAnswer, useFormula, useSet, Waiting } from './board';
 import { Waits } from './waits';
 

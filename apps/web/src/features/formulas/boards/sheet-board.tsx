@@ -8,7 +8,7 @@ import { usePreferences } from '../../../platform/preferences';
 import { FieldRow } from '../../../ui/field-row';
 import { showQuantity } from '../../../ui/quantity';
 import { stageQuestions } from '../stages';
-import { Fact } from './blend-board';
+import { Fact } from '../../../ui/fact-tile';
 import { Board, FormulaField, useAnswer, useFormula, useSet, Waiting } from './board';
 import { Waits } from './waits';
 

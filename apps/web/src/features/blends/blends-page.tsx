@@ -1,0 +1,198 @@
+import { useState } from 'react';
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
+import Skeleton from '@mui/material/Skeleton';
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import Typography from '@mui/material/Typography';
+import { blendBehaviour, families, type BlendResult, type Kitchen } from '@north-leaf/core';
+import type { LibraryBlend, PantryBook } from '@north-leaf/contracts';
+import { useQuery } from '@tanstack/react-query';
+import { enqueueSnackbar } from 'notistack';
+import { ErrorPage } from '../../platform/error-page';
+import { Choice } from '../../ui/choice';
+import { showMoney } from '../../ui/money';
+import { Page } from '../../ui/page';
+import { PlaceTabs } from '../../ui/place-tabs';
+import { kitchenQuery } from '../kitchen/api';
+import { pantryQuery, pantryTabs } from '../pantry/api';
+import { blendsQuery, useReadyBlend } from './api';
+
+/** The library: blends kept from formulas and labels, any two side by side, any of them a ready blend of the pantry. */
+export function BlendsPage() {
+  const blends = useQuery(blendsQuery);
+  const pantry = useQuery(pantryQuery);
+  const kitchen = useQuery(kitchenQuery);
+  const ready = useReadyBlend();
+  const [picked, setPicked] = useState<readonly string[]>([]);
+  const [family, setFamily] = useState(Object.keys(families)[0]!);
+  const error = blends.error ?? pantry.error ?? kitchen.error;
+  if (error) return <ErrorPage error={error} />;
+  const loaded = blends.data && pantry.data && kitchen.data;
+  const two = (blends.data ?? []).filter(({ id }) => picked.includes(id));
+  return (
+    <Page
+      title="Pantry"
+      beside={blends.data ? `${blends.data.length} blends` : ' '}
+      actions={<PlaceTabs label="Pantry" tabs={pantryTabs} />}
+    >
+      {!loaded && [0, 1, 2].map((row) => <Skeleton key={row} height={56} />)}
+      {loaded && (
+        <Table size="small">
+          <TableHead>
+            <TableRow>
+              <TableCell>Side by side</TableCell>
+              <TableCell>Blend</TableCell>
+              <TableCell>Made of</TableCell>
+              <TableCell align="right">Kept</TableCell>
+              <TableCell>As an ingredient</TableCell>
+            </TableRow>
+          </TableHead>
+          <TableBody>
+            {blends.data.map((one) => (
+              <TableRow key={one.id} sx={{ height: 50 }}>
+                <TableCell sx={{ width: 96 }}>
+                  <Checkbox
+                    checked={picked.includes(one.id)}
+                    onChange={(_, on) => setPicked(on ? [...picked.slice(-1), one.id] : picked.filter((id) => id !== one.id))}
+                    slotProps={{ input: { 'aria-label': `Compare ${one.blend.name}` } }}
+                  />
+                </TableCell>
+                <TableCell component="th" scope="row" sx={{ fontWeight: 650 }}>
+                  {one.blend.name}
+                  <Box sx={{ fontSize: 12.5, color: 'text.secondary', fontWeight: 400 }}>
+                    version {one.version}
+                    {one.blend.uncertainShare && ', read from a label'}
+                  </Box>
+                </TableCell>
+                <TableCell sx={{ fontSize: 13 }}>{madeOf(one, pantry.data)}</TableCell>
+                <TableCell align="right">{new Date(one.savedAt).toLocaleDateString('en-GB', { day: 'numeric', month: 'short' })}</TableCell>
+                <TableCell>
+                  {pantry.data.ingredients[one.id] ? (
+                    <Box sx={{ fontSize: 13, color: 'text.secondary' }}>in the pantry</Box>
+                  ) : (
+                    <Button
+                      size="small"
+                      variant="outlined"
+                      disabled={ready.isPending}
+                      onClick={() =>
+                        ready.mutate(
+                          { id: one.id, version: one.version, revision: 0 },
+                          { onSuccess: () => void enqueueSnackbar(`${one.blend.name} can be weighed by one key now.`) },
+                        )
+                      }
+                    >
+                      Keep it ready
+                    </Button>
+                  )}
+                </TableCell>
+              </TableRow>
+            ))}
+          </TableBody>
+        </Table>
+      )}
+      {ready.error && <Alert severity="error">{ready.error.message}</Alert>}
+      {loaded && blends.data.length === 0 && (
+        <Box sx={{ py: 8, textAlign: 'center' }}>
+          Blends belong here: keep one from a formula’s Blend board, or read it from a box there.
+        </Box>
+      )}
+      {loaded && two.length > 0 && (
+        <Box sx={{ pt: 5 }}>
+          <Box sx={{ display: 'flex', gap: 3, alignItems: 'center', pb: 2 }}>
+            <Typography variant="h2">{two.length === 2 ? 'Side by side' : 'Choose another to compare'}</Typography>
+            <Choice
+              label="For which family"
+              value={family}
+              options={Object.values(families).map(({ id, name }) => ({ value: id, name }))}
+              onChange={setFamily}
+              width={260}
+            />
+          </Box>
+          <SideBySide blends={two} family={family} pantry={pantry.data} kitchen={kitchen.data} />
+        </Box>
+      )}
+    </Page>
+  );
+}
+
+const madeOf = ({ blend }: LibraryBlend, pantry: PantryBook) =>
+  blend.rows
+    .map(
+      ({ ingredientId, share }) =>
+        `${pantry.ingredients[ingredientId]?.name ?? ingredientId} ${(share * 100).toFixed(share < 0.02 ? 1 : 0)}`,
+    )
+    .join(', ');
+
+const percent = (share: number) => `${(share * 100).toFixed(1)} %`;
+/** Name of each behaviour, and how its number reads. */
+const measures: readonly (readonly [name: string, show: (of: BlendResult, kitchen: Kitchen) => string])[] = [
+  ['Water hold', ({ waterHoldGPerG }) => `${waterHoldGPerG.toFixed(2)} g/g`],
+  ['Bends (index)', ({ bendIndex }) => bendIndex.toFixed(2)],
+  ['Binds, of the need', ({ binderRatio }) => percent(binderRatio)],
+  ['Grain and pulse', ({ proteinTypeShare }) => percent(proteinTypeShare)],
+  ['Starch', ({ starchShare }) => percent(starchShare)],
+  ['of it sticky', ({ stickyStarchShare }) => percent(stickyStarchShare)],
+  ['Nut', ({ nutShare }) => percent(nutShare)],
+  ['Protein', ({ composition }) => percent(composition.proteinShare)],
+  ['Fibre', ({ composition }) => percent(composition.fibreShare)],
+  ['Fat', ({ composition }) => percent(composition.fatShare)],
+  ['Grit, 0 to 3', ({ gritIndex }) => gritIndex.toFixed(2)],
+  ['Taste, 0 to 3', ({ flavourIndex }) => flavourIndex.toFixed(2)],
+  ['Starches set', ({ setsFromC, setsToC }) => (setsFromC === null ? '–' : `${setsFromC} to ${setsToC} °C`)],
+  ['Per kg', ({ costMinorPerKg }, { currency }) => (costMinorPerKg === null ? '–' : showMoney(costMinorPerKg, currency))],
+];
+
+type SideProps = {
+  readonly blends: readonly LibraryBlend[];
+  readonly family: string;
+  readonly pantry: PantryBook;
+  readonly kitchen: Kitchen;
+};
+function SideBySide({ blends, family, pantry, kitchen }: SideProps) {
+  const results = blends.map(({ blend }) => blendBehaviour(blend, families[family]!, pantry));
+  const failed = results.find((result) => 'problem' in result);
+  if (failed && 'problem' in failed) return <Alert severity="warning">{failed.problem}</Alert>;
+  const both = results as readonly BlendResult[];
+  return (
+    <Table size="small" sx={{ maxWidth: 760 }}>
+      <TableHead>
+        <TableRow>
+          <TableCell component="td" />
+          {blends.map(({ id, blend }) => (
+            <TableCell key={id} align="right">
+              {blend.name}
+            </TableCell>
+          ))}
+        </TableRow>
+      </TableHead>
+      <TableBody>
+        {measures.map(([name, show]) => {
+          const said = both.map((result) => show(result, kitchen));
+          const differ = said.length === 2 && said[0] !== said[1];
+          return (
+            <TableRow key={name}>
+              <TableCell component="th" scope="row">
+                {name}
+              </TableCell>
+              {said.map((text, i) => (
+                <TableCell
+                  key={blends[i]!.id}
+                  align="right"
+                  sx={differ ? { fontWeight: 700, textDecoration: 'underline', textDecorationThickness: 2 } : {}}
+                >
+                  {text}
+                </TableCell>
+              ))}
+            </TableRow>
+          );
+        })}
+      </TableBody>
+    </Table>
+  );
+}

@@ -1,0 +1,132 @@
+import { useState } from 'react';
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useTheme } from '@mui/material/styles';
+import { suits, type Guest, type Kitchen } from '@north-leaf/core';
+import type { PantryBook } from '@north-leaf/contracts';
+import { useKitchenChange } from '../kitchen/api';
+import { tell } from './pantry-undo';
+
+/** For whom the kitchen bakes, and what they cannot have. A formula that names a guest keeps to it, row by row. */
+export function GuestsList({ kitchen }: { book: PantryBook; kitchen: Kitchen }) {
+  const [open, setOpen] = useState<Guest | null>(null);
+  const { palette } = useTheme();
+  const change = useKitchenChange();
+  const guests = kitchen.guests ?? [];
+  const store = (guest: Guest, said: string) => change.mutate({ kind: 'guest', guest }, { onSuccess: () => (setOpen(null), tell(said)) });
+  return (
+    <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 8, '@media (max-width: 899px)': { gridTemplateColumns: '1fr' } }}>
+      <Box>
+        <Typography variant="h2">Guests, customers, orders</Typography>
+        {guests.map((guest) => (
+          <Box key={guest.id} sx={{ borderBottom: `1px solid ${palette.divider}`, py: 2, display: 'flex', gap: 3, alignItems: 'center' }}>
+            <Box sx={{ flex: 1 }}>
+              <Box sx={{ fontWeight: 680 }}>{guest.name}</Box>
+              <Box sx={{ fontSize: 13.5 }}>
+                {guest.suits.map((id) => suits.values[id as keyof typeof suits.values]?.name ?? id).join(', ') || 'no limits yet'}
+              </Box>
+              {guest.note && <Box sx={{ fontSize: 13, color: 'text.secondary' }}>{guest.note}</Box>}
+            </Box>
+            <Button variant="outlined" size="small" onClick={() => setOpen(guest)}>
+              Change
+            </Button>
+            <Button
+              size="small"
+              color="error"
+              onClick={() => change.mutate({ kind: 'removeGuest', id: guest.id }, { onSuccess: () => tell(`${guest.name} removed.`) })}
+            >
+              Remove
+            </Button>
+          </Box>
+        ))}
+        {guests.length === 0 && (
+          <Box sx={{ py: 5 }}>Whoever cannot have something belongs here. A role or an order will do; no name is needed.</Box>
+        )}
+        <Button variant="contained" sx={{ mt: 3 }} onClick={() => setOpen({ id: crypto.randomUUID(), name: '', suits: [] })}>
+          Add a guest
+        </Button>
+      </Box>
+      {open && <GuestForm key={open.id} guest={open} failed={change.error?.message} onStore={store} onClose={() => setOpen(null)} />}
+    </Box>
+  );
+}
+
+type FormProps = {
+  readonly guest: Guest;
+  readonly failed: string | undefined;
+  readonly onStore: (guest: Guest, said: string) => void;
+  readonly onClose: () => void;
+};
+function GuestForm({ guest, failed, onStore, onClose }: FormProps) {
+  const [name, setName] = useState(guest.name);
+  const [note, setNote] = useState(guest.note ?? '');
+  const [limits, setLimits] = useState<readonly string[]>(guest.suits);
+  const [asked, setAsked] = useState(false);
+  const missing = name.trim() === '';
+  return (
+    <Box
+      component="form"
+      noValidate
+      onSubmit={(event) => {
+        event.preventDefault();
+        setAsked(true);
+        if (!missing)
+          onStore(
+            { id: guest.id, name: name.trim(), suits: limits, ...(note.trim() ? { note: note.trim() } : {}) },
+            `${name.trim()} stored.`,
+          );
+      }}
+      sx={{ display: 'grid', gap: 3, alignContent: 'start' }}
+    >
+      <Typography variant="h2">What they cannot have</Typography>
+      <TextField
+        size="small"
+        label="Guest, order or label"
+        value={name}
+        onChange={(event) => setName(event.target.value)}
+        error={asked && missing}
+        helperText={asked && missing ? 'Give it a name: “Thursday order” will do' : undefined}
+        slotProps={{ htmlInput: { maxLength: 120 } }}
+      />
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2 }}>
+        {Object.entries(suits.values).map(([id, { name: word }]) => {
+          const on = limits.includes(id);
+          return (
+            <Button
+              key={id}
+              size="small"
+              variant={on ? 'contained' : 'outlined'}
+              aria-pressed={on}
+              onClick={() => setLimits(on ? limits.filter((one) => one !== id) : [...limits, id])}
+            >
+              {word}
+            </Button>
+          );
+        })}
+      </Box>
+      <TextField
+        size="small"
+        label="Note"
+        value={note}
+        onChange={(event) => setNote(event.target.value)}
+        slotProps={{ htmlInput: { maxLength: 500 } }}
+      />
+      <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>
+        Lactose-free is not milk-free. Honey and gelatine are not vegan. “May contain” counts as not suiting until a label says otherwise.
+        An allergy is for the guest and their doctor to judge; ask, and follow local rules.
+      </Box>
+      {failed && <Alert severity="error">{failed}</Alert>}
+      <Box sx={{ display: 'flex', gap: 3 }}>
+        <Button type="submit" variant="contained">
+          Store
+        </Button>
+        <Button variant="outlined" onClick={onClose}>
+          Leave it
+        </Button>
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,58 @@
+import { demoLots, publishedIngredients } from '@north-leaf/core';
+import type { PantryBook } from '@north-leaf/contracts';
+import type { PantryChange } from './api';
+import { inverseOf, withRevision } from './pantry-undo';
+
+const lot = demoLots[0]!;
+const corrected = { 'composition.proteinShare': { value: 0.1, unit: 'share', basis: 'label' as const, source: 'bag' } };
+const preparation = {
+  schema: 1 as const,
+  id: 'p1',
+  name: 'Glaze',
+  rows: [],
+  acts: [],
+  boiledOffG: 0,
+  drainedG: 0,
+  keepDays: 1,
+  keepAt: 'room' as const,
+};
+const book: PantryBook = {
+  ingredients: { ...publishedIngredients(), teff: { ...publishedIngredients()['teff']!, corrected } },
+  lots: { [lot.id]: lot },
+  on: '2026-11-25',
+  preparations: [preparation],
+  revisions: { lots: { [lot.id]: 4 }, ingredients: { teff: 2 }, preparations: { p1: 1 } },
+  broken: {},
+};
+
+describe('taking a change of the pantry back', () => {
+  it.each<[string, PantryChange, Partial<PantryChange> | null]>([
+    [
+      'a changed lot is put as it was',
+      { kind: 'lot', lot: { ...lot, code: '9' }, revision: 4, recounted: false },
+      { kind: 'lot', lot, recounted: false },
+    ],
+    ['a new lot is removed', { kind: 'lot', lot: { ...lot, id: 'new' }, revision: 0, recounted: true }, { kind: 'removeLot', id: 'new' }],
+    ['a removed lot comes back, counted', { kind: 'removeLot', id: lot.id }, { kind: 'lot', lot, recounted: true }],
+    [
+      'a first correction goes back to the table',
+      { kind: 'correct', id: 'sorghum', change: { corrected }, revision: 0 },
+      { kind: 'removeIngredient', id: 'sorghum' },
+    ],
+    [
+      'a second correction goes back to the first',
+      { kind: 'correct', id: 'teff', change: { corrected: {} }, revision: 2 },
+      { kind: 'correct', id: 'teff', change: expect.objectContaining({ corrected }) },
+    ],
+    ['a removed preparation comes back', { kind: 'removePreparation', id: 'p1' }, { kind: 'preparation', preparation }],
+    ['what was never there needs nothing', { kind: 'removeLot', id: 'nowhere' }, null],
+  ])('%s', (_claim, change, back) => {
+    if (back === null) expect(inverseOf(change, book)).toBeNull();
+    else expect(inverseOf(change, book)).toMatchObject(back);
+  });
+  it('is sent with the revision there is now', () => {
+    expect(withRevision(inverseOf({ kind: 'lot', lot: { ...lot, code: '9' }, revision: 4, recounted: false }, book)!, book)).toMatchObject({
+      revision: 4,
+    });
+  });
+});

@@ -1,0 +1,99 @@
+import { enqueueSnackbar } from 'notistack';
+import { create } from 'zustand';
+import type { PantryBook } from '@north-leaf/contracts';
+import type { PantryChange } from './api';
+
+type Step = { readonly name: string; readonly change: PantryChange };
+type UndoState = { readonly steps: readonly Step[]; readonly push: (step: Step) => void; readonly pop: () => Step | undefined };
+
+/** The changes that would take back what was last done in the pantry, newest last. */
+export const usePantryUndo = create<UndoState>()((set, get) => ({
+  steps: [],
+  push: (step) => set(({ steps }) => ({ steps: [...steps, step].slice(-50) })),
+  pop: () => {
+    const step = get().steps[get().steps.length - 1];
+    set(({ steps }) => ({ steps: steps.slice(0, -1) }));
+    return step;
+  },
+}));
+
+/**
+ * The change that takes another back, from the pantry as it was before. `revision` is filled in when it is sent: others may have
+ * written since.
+ */
+export function inverseOf(change: PantryChange, before: PantryBook): PantryChange | null {
+  switch (change.kind) {
+    case 'lot': {
+      const lot = before.lots[change.lot.id];
+      return lot ? { kind: 'lot', lot, revision: 0, recounted: change.recounted } : { kind: 'removeLot', id: change.lot.id };
+    }
+    case 'removeLot': {
+      const lot = before.lots[change.id];
+      return lot ? { kind: 'lot', lot, revision: 0, recounted: true } : null;
+    }
+    case 'correct':
+    case 'removeIngredient': {
+      const one = before.ingredients[change.id];
+      if (!one) return null;
+      if (before.revisions.ingredients[change.id] === undefined) return { kind: 'removeIngredient', id: change.id };
+      if (one.corrected) {
+        return {
+          kind: 'correct',
+          id: change.id,
+          revision: 0,
+          change: { corrected: one.corrected, allergens: one.allergens, ...(one.lactoseFree ? { lactoseFree: true } : {}) },
+        };
+      }
+      const {
+        name,
+        kind,
+        composition,
+        allergens,
+        gluten,
+        origin,
+        spoonedGPerMl,
+        pieceG,
+        waterHoldGPerG,
+        setsAtC,
+        xanthanPerG,
+        grit,
+        flavour,
+      } = one;
+      const known = Object.fromEntries(
+        Object.entries({ spoonedGPerMl, pieceG, waterHoldGPerG, setsAtC, xanthanPerG, grit, flavour }).filter(
+          ([, value]) => value !== undefined,
+        ),
+      );
+      if (gluten === 'contains') return null;
+      return { kind: 'own', id: change.id, revision: 0, ingredient: { name, kind, composition, allergens, gluten, origin, ...known } };
+    }
+    case 'own':
+      return before.ingredients[change.id]
+        ? inverseOf({ kind: 'removeIngredient', id: change.id }, before)
+        : { kind: 'removeIngredient', id: change.id };
+    case 'preparation':
+    case 'removePreparation': {
+      const id = change.kind === 'preparation' ? change.preparation.id : change.id;
+      const preparation = before.preparations.find((one) => one.id === id);
+      return preparation ? { kind: 'preparation', preparation, revision: 0 } : { kind: 'removePreparation', id };
+    }
+  }
+}
+
+/** A change with the revision that the pantry has now. */
+export function withRevision(change: PantryChange, now: PantryBook): PantryChange {
+  switch (change.kind) {
+    case 'lot':
+      return { ...change, revision: now.revisions.lots[change.lot.id] ?? 0 };
+    case 'correct':
+    case 'own':
+      return { ...change, revision: now.revisions.ingredients[change.id] ?? 0 };
+    case 'preparation':
+      return { ...change, revision: now.revisions.preparations[change.preparation.id] ?? 0 };
+    default:
+      return change;
+  }
+}
+
+export const tell = (message: string, variant: 'success' | 'error' = 'success') =>
+  enqueueSnackbar(message, variant === 'error' ? { variant } : {});

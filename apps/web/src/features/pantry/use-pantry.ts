@@ -1,0 +1,49 @@
+import { useCallback, useEffect } from 'react';
+import { useQueryClient } from '@tanstack/react-query';
+import type { PantryBook } from '@north-leaf/contracts';
+import { pantryQuery, usePantryChange, type PantryChange } from './api';
+import { inverseOf, tell, usePantryUndo, withRevision } from './pantry-undo';
+
+/** Does a change of the pantry and remembers what takes it back. Rejects with the ApiError, so that a form can show it at its fields. */
+export function useDoInPantry(): (name: string, change: PantryChange) => Promise<void> {
+  const client = useQueryClient();
+  const { mutateAsync } = usePantryChange();
+  const { push } = usePantryUndo.getState();
+  return useCallback(
+    async (name, change) => {
+      const before = client.getQueryData(pantryQuery.queryKey) as PantryBook;
+      await mutateAsync(change);
+      const back = inverseOf(change, before);
+      if (back) push({ name, change: back });
+      tell(back ? `${name}. Ctrl Z takes it back.` : `${name}.`);
+    },
+    [client, mutateAsync, push],
+  );
+}
+
+/** Takes the last change of the pantry back; by Ctrl Z while no field has the focus. */
+export function usePantryUndoKey(): { readonly undo: () => void; readonly undoable: boolean } {
+  const client = useQueryClient();
+  const { mutateAsync } = usePantryChange();
+  const undoable = usePantryUndo((state) => state.steps.length > 0);
+  const undo = useCallback(() => {
+    const step = usePantryUndo.getState().pop();
+    if (!step) return;
+    const now = client.getQueryData(pantryQuery.queryKey) as PantryBook;
+    mutateAsync(withRevision(step.change, now)).then(
+      () => tell(`Taken back: ${step.name}.`),
+      (error: Error) => tell(`Not taken back: ${error.message}`, 'error'),
+    );
+  }, [client, mutateAsync]);
+  useEffect(() => {
+    const press = (event: KeyboardEvent) => {
+      const typing = event.target instanceof HTMLElement && event.target.matches('input, textarea, [contenteditable]');
+      if (typing || !(event.ctrlKey || event.metaKey) || event.shiftKey || event.key.toLowerCase() !== 'z') return;
+      event.preventDefault();
+      undo();
+    };
+    window.addEventListener('keydown', press);
+    return () => window.removeEventListener('keydown', press);
+  }, [undo]);
+  return { undo, undoable };
+}
