@@ -21,7 +21,7 @@ export default tseslint.config(
   { files: ['apps/web/**/*.{ts,tsx}'], ...hooks.configs.flat['recommended-latest'] },
   {
     files: ['packages/core/src/**/*.ts'],
-    ignores: ['**/*.test.ts'],
+    ignores: ['**/*.test.ts', '**/worked/**'],
     rules: {
       'no-restricted-imports': [
         'error',

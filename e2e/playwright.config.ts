@@ -10,8 +10,8 @@ export default defineConfig({
   retries: 0,
   forbidOnly: process.env['CI'] !== undefined,
   reporter: [['list'], ['json']],
-  timeout: 45_000,
-  expect: { timeout: 8_000 },
+  timeout: 90_000,
+  expect: { timeout: 12_000 },
   use: {
     baseURL: `http://127.0.0.1:${port}`,
     trace: 'retain-on-failure',

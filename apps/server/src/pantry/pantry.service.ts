@@ -38,13 +38,12 @@ export class PantryService {
 
   /** The published ingredients with this kitchen's corrections, its own and its preparations, and its lots as they are now. */
   async whole(manager?: EntityManager): Promise<PantryBook> {
-    const [{ zone }, written, lotRows, preparationRows, uses] = await Promise.all([
-      this.kitchen.current(),
-      (await this.scope.table(IngredientEntity, manager)).find({ order: { id: 'ASC' } }),
-      (await this.scope.table(LotEntity, manager)).find({ order: { id: 'ASC' } }),
-      (await this.scope.table(PreparationEntity, manager)).find({ order: { id: 'ASC' } }),
-      (await this.scope.table(LotUseEntity, manager)).find(),
-    ]);
+    const { zone } = await this.kitchen.current();
+    // One after the other: a transaction has one connection.
+    const written = await (await this.scope.table(IngredientEntity, manager)).find({ order: { id: 'ASC' } });
+    const lotRows = await (await this.scope.table(LotEntity, manager)).find({ order: { id: 'ASC' } });
+    const preparationRows = await (await this.scope.table(PreparationEntity, manager)).find({ order: { id: 'ASC' } });
+    const uses = await (await this.scope.table(LotUseEntity, manager)).find();
     const published: Record<string, Ingredient> = { ...publishedIngredients() };
     for (const { id, document } of written) {
       if ('own' in document) published[id] = document.own;

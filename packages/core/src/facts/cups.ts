@@ -1,4 +1,4 @@
-import { fact, table } from './fact.js';
+import { table } from './fact.js';
 
 export const cupMl = table(
   { us: 236.588, metric: 250, japan: 200 } as const,

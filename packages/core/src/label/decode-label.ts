@@ -233,23 +233,21 @@ const vectorOf = (terms: LinearRow['terms'], n: number): number[] => {
   return vector;
 };
 
-/** The least that the panel would have to change by, row by row, for anything to fit. */
+/** The least that the panel would have to change by, nutrient by nutrient, for anything to fit: positive where it prints more than any can give. */
 function whatIsOff(label: Label, columns: readonly LinearColumn[], rows: readonly LinearRow[], engine: LinearEngine) {
-  const slacks: LinearColumn[] = [];
+  const slacks: { readonly nutrient: LabelNutrient; readonly sign: 1 | -1; readonly column: LinearColumn }[] = [];
   const loose = rows.map((row) => {
-    const [nutrient, side] = row.name.split(' ');
-    if (!label.panel.some((one) => one.nutrient === nutrient)) return row;
+    const [name, side] = row.name.split(' ');
+    const printed = label.panel.find(({ nutrient }) => nutrient === name);
+    if (!printed) return row;
     const scale = Math.max(1, Math.abs(Number.isFinite(row.hi) ? row.hi : row.lo));
-    slacks.push({ name: nutrient!, cost: 1 / scale, lo: 0, hi: Infinity });
-    return { ...row, terms: [...row.terms, [columns.length + slacks.length - 1, side === 'to' ? -1 : 1] as const] };
+    const sign = side === 'to' ? -1 : 1;
+    slacks.push({ nutrient: printed.nutrient, sign, column: { name: `gives ${row.name}`, cost: 1 / scale, lo: 0, hi: Infinity } });
+    return { ...row, terms: [...row.terms, [columns.length + slacks.length - 1, sign] as const] };
   });
-  const answer = engine({ columns: [...columns, ...slacks], rows: loose });
+  const answer = engine({ columns: [...columns, ...slacks.map(({ column }) => column)], rows: loose });
   if (answer.status !== 'optimal') return [];
-  return slacks.flatMap(({ name }, i) => {
-    const gives = answer.values[columns.length + i]!;
-    const side = loose
-      .filter(({ name: row }) => label.panel.some(({ nutrient }) => row.startsWith(`${nutrient} `)))
-      [i]!.name.endsWith(' to');
-    return gives > 1e-6 ? [{ nutrient: name as LabelNutrient, per100G: side ? -gives : gives }] : [];
-  });
+  return slacks
+    .map(({ nutrient, sign }, i) => ({ nutrient, per100G: sign * answer.values[columns.length + i]! }))
+    .filter(({ per100G }) => Math.abs(per100G) > 1e-6);
 }

@@ -6,7 +6,7 @@ import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { Controller, useForm } from 'react-hook-form';
+import { Controller, useForm, useWatch } from 'react-hook-form';
 import type { Kitchen, Lot } from '@north-leaf/core';
 import type { PantryBook } from '@north-leaf/contracts';
 import { ApiError } from '../../platform/http';
@@ -25,8 +25,9 @@ export function LotForm({ book, kitchen, lot, onClose }: Props) {
   const [ingredientId, setIngredientId] = useState(lot?.ingredientId ?? '');
   const [id] = useState(() => lot?.id ?? crypto.randomUUID());
   const form = useForm<Form>({ defaultValues: lot ? formOfLot(lot) : emptyLot });
-  const { register, control, handleSubmit, formState, setError, watch } = form;
+  const { register, control, handleSubmit, formState, setError } = form;
   const { errors, isSubmitting, dirtyFields } = formState;
+  const asideOn = useWatch({ control, name: 'asideOn' });
   const ingredient = book.ingredients[ingredientId];
   const title = lot ? `${ingredient?.name ?? lot.ingredientId}, lot ${lot.code}` : 'A new lot';
   const revision = book.revisions.lots[id] ?? 0;
@@ -142,7 +143,7 @@ export function LotForm({ book, kitchen, lot, onClose }: Props) {
             />
           )}
         />
-        {watch('asideOn') && text('setAside', 'Set aside, because', 'smells, past its day, report in doubt')}
+        {asideOn && text('setAside', 'Set aside, because', 'smells, past its day, report in doubt')}
         {errors.root && <Alert severity="error">{errors.root.message}</Alert>}
         <Box sx={{ display: 'flex', gap: 3 }}>
           <Button type="submit" variant="contained" disabled={isSubmitting}>

@@ -19,7 +19,7 @@ import { usePreferences } from '../../../platform/preferences';
 import { showQuantity } from '../../../ui/quantity';
 import { useBlendSearch } from '../blend-search';
 import { useDraft } from '../draft-store';
-import { newKey } from './blend-rows';
+import { newKey } from './new-key';
 import { useSurroundings } from './board';
 import { goalWords, shownGoal } from './goal-words';
 

@@ -28,7 +28,7 @@ import { Choice } from '../../../ui/choice';
 import { SearchField } from '../../../ui/search-field';
 import { ingredientOptions } from '../../pantry/api';
 import { useDraft } from '../draft-store';
-import { newKey } from './blend-rows';
+import { newKey } from './new-key';
 import { useSurroundings } from './board';
 
 const units = [
@@ -69,6 +69,7 @@ export function BlendFromAmountsDialog({ onClose }: { onClose: () => void }) {
   }, [lines, pantry]);
   const { blend, problem } = read;
   const spread = blend?.sdShares.some((sd) => sd > 0) ?? false;
+  const gramsOf = (i: number) => blend?.grams[i]?.toFixed(0) ?? '–';
   const use = () => {
     if (!blend) return;
     const stem = newKey();
@@ -162,7 +163,7 @@ export function BlendFromAmountsDialog({ onClose }: { onClose: () => void }) {
                         '–'
                       )}
                     </TableCell>
-                    <TableCell align="right">{blend?.grams[i] == null ? '–' : blend.grams[i].toFixed(0)}</TableCell>
+                    <TableCell align="right">{gramsOf(i)}</TableCell>
                     <TableCell align="right">
                       {blend ? `${(blend.shares[i]! * 100).toFixed(1)} %` : '–'}
                       {blend && blend.sdShares[i]! > 0 && (

@@ -24,6 +24,7 @@ import { ingredientOptions } from '../../pantry/api';
 import { useDraft } from '../draft-store';
 import { FormulaField, useFormula, useProblem, useSurroundings } from './board';
 import { BlendRowDetails } from './blend-row-details';
+import { newKey } from './new-key';
 
 const FromAmounts = lazy(async () => ({ default: (await import('./blend-from-amounts')).BlendFromAmountsDialog }));
 const LabelReader = lazy(async () => ({ default: (await import('./label-reader')).LabelReader }));
@@ -115,16 +116,9 @@ export function BlendRows() {
   );
 }
 
-/** Keys are never used again within a formula. */
-export const newKey = (): string =>
-  `b${Date.now().toString(36)}${Math.floor(performance.now() * 1000)
-    .toString(36)
-    .slice(-4)}`;
-
 function ShareRow({ index, open, onOpen }: { index: number; open: boolean; onOpen: () => void }) {
   const formula = useFormula();
   const { pantry } = useSurroundings();
-  const units = usePreferences((state) => state.units);
   const row = formula.blend.rows[index]!;
   const saved = useDraft((state) => state.saved.blend.rows.find(({ key }) => key === row.key));
   const path = `/blend/rows/${index}/share`;

@@ -33,7 +33,7 @@ import { imitateBlend, readLabel, useSaveBlend } from '../../blends/api';
 import { ingredientOptions } from '../../pantry/api';
 import { runSearch, useBlendSearch } from '../blend-search';
 import { useDraft } from '../draft-store';
-import { newKey } from './blend-rows';
+import { newKey } from './new-key';
 import { useSurroundings } from './board';
 
 const nutrientWords: Record<LabelNutrient, string> = {
