@@ -9,7 +9,22 @@ ensureInstalled();
 node([TSC, '-b', 'tsconfig.build.json']);
 const core = (path) => import(join(ROOT, 'packages/core/dist', path));
 
-const groups = ['thermal', 'sorption', 'fats', 'cold', 'dough', 'oven', 'keeping', 'texture'];
+const groups = [
+  'thermal',
+  'sorption',
+  'fats',
+  'cold',
+  'dough',
+  'binders',
+  'blend-limits',
+  'cups',
+  'gluten',
+  'origins',
+  'suits',
+  'oven',
+  'keeping',
+  'texture',
+];
 const lines = [
   '# Facts',
   '',

@@ -3,6 +3,7 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { checkNode, ensureInstalled, node, plainFailures, ROOT, TSC } from './bootstrap.mjs';
+import { validateComposition } from './validate-composition.mjs';
 
 plainFailures();
 checkNode();
@@ -96,12 +97,13 @@ for (const [atC, pascal] of [
 ]) {
   line(`vapour-pressure-${atC}`, off(vapourPressurePa(atC), pascal), '%', '1.2', 'steam tables, IAPWS-95 saturation, from memory');
 }
+await validateComposition(line);
 writeFileSync(
   join(ROOT, 'docs/validation.md'),
   [
     '# Validation',
     '',
-    'Made by `npm run validate`. Bake references share the model’s equations: they prove the numerics, not the physics. Predictions against practice come with the oven work.',
+    'Made by `npm run validate`. Bake references share the model’s equations: they prove the numerics, not the physics. Predictions against practice come with the oven work. Composition: `wheat_ap` is there for reading other recipes only.',
     '',
     '| case | off by | unit | allowed | compared with |',
     '| --- | --- | --- | --- | --- |',

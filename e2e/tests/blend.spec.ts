@@ -7,7 +7,10 @@ const menu = async (page: Page, item: string) => {
   await page.getByRole('menuitem', { name: item }).click();
 };
 
-test.afterEach(async ({ request }) => {
+test.afterEach(async ({ page, request }) => {
+  // A page that is left sends its draft: only after that is there nothing left to come.
+  await page.goto('/bakes');
+  await page.waitForLoadState('networkidle');
   await request.delete(`/api${CRACKER}/draft`);
 });
 

@@ -9,12 +9,12 @@ const grams = () => Joi.number().min(0).max(1e7);
 /** A calendar day that exists: 2026-02-30 does not. */
 const day = () =>
   Joi.string()
-    .pattern(/^\d{4}-\d{2}-\d{2}$/)
     .custom((value: string, helpers) => {
+      if (!/^\d{4}-\d{2}-\d{2}$/.test(value)) return helpers.error('day.written');
       const read = new Date(`${value}T00:00:00Z`);
-      return Number.isNaN(read.getTime()) || read.toISOString().slice(0, 10) !== value ? helpers.error('date.base') : value;
+      return Number.isNaN(read.getTime()) || read.toISOString().slice(0, 10) !== value ? helpers.error('day.none') : value;
     })
-    .messages({ 'string.pattern.base': '{#label} must be a day like 2026-11-25', 'date.base': '{#label} is not a day of the calendar' });
+    .messages({ 'day.written': '{#label} must be a day like 2026-11-25', 'day.none': '{#label} is not a day of the calendar' });
 const revision = () => Joi.number().integer().min(0);
 
 const lotSchema = bodyOf<Lot>({

@@ -4,8 +4,8 @@ import { useTheme } from '@mui/material/styles';
 type Props = {
   readonly label: string;
   readonly value: number;
-  readonly low: number;
-  readonly high: number;
+  /** Both left out: nobody says what is good. */ readonly low?: number;
+  readonly high?: number;
   readonly from: number;
   readonly to: number;
   readonly text: string;
@@ -16,25 +16,28 @@ type Props = {
 export function GoodRange({ label, value, low, high, from, to, text, then }: Props) {
   const { palette } = useTheme();
   const at = (v: number) => `${((Math.min(to, Math.max(from, v)) - from) / (to - from)) * 100}%`;
-  const inside = value >= low && value <= high;
+  const ranged = low !== undefined && high !== undefined;
+  const inside = !ranged || (value >= low && value <= high);
   return (
     <Box sx={{ display: 'grid', gridTemplateColumns: '118px 1fr 104px', alignItems: 'center', gap: 3, minHeight: 28 }}>
       <Box sx={{ fontSize: 13.5 }}>{label}</Box>
       <Box
         role="img"
-        aria-label={`${label} ${text}, ${inside ? 'inside' : 'outside'} its good range`}
+        aria-label={`${label} ${text}${ranged ? `, ${inside ? 'inside' : 'outside'} its good range` : ''}`}
         sx={{ position: 'relative', height: 24, mx: '8px' }}
       >
         <Box sx={{ position: 'absolute', left: 0, right: 0, top: 11, borderTop: `1px solid ${palette.leaf.edge}` }} />
-        <Box
-          sx={{
-            position: 'absolute',
-            left: at(low),
-            width: `calc(${at(high)} - ${at(low)})`,
-            top: 19,
-            borderTop: `3px dashed ${palette.primary.main}`,
-          }}
-        />
+        {ranged && (
+          <Box
+            sx={{
+              position: 'absolute',
+              left: at(low),
+              width: `calc(${at(high)} - ${at(low)})`,
+              top: 19,
+              borderTop: `3px dashed ${palette.primary.main}`,
+            }}
+          />
+        )}
         {then !== undefined && (
           <Box
             sx={{ position: 'absolute', left: at(then), ml: '-2px', top: 2, height: 18, borderLeft: `4px solid ${palette.primary.main}` }}

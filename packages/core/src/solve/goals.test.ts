@@ -73,9 +73,30 @@ describe('a blend found for a baker', () => {
     expect(find(search([])).leftOut).toContainEqual({ id: 'millet', why: 'overLimit' });
     const { spec, leftOut } = find(search([], { reach: 'here' }));
     expect(spec.items.map(({ id }) => id).sort()).toEqual(
-      ['corn_starch', 'potato_starch', 'psyllium_husk', 'rice_brown', 'rice_white_fine', 'sorghum', 'tapioca_starch', 'xanthan'].sort(),
+      [
+        'buckwheat',
+        'corn_starch',
+        'potato_starch',
+        'psyllium_husk',
+        'rice_brown',
+        'rice_white_fine',
+        'sorghum',
+        'tapioca_starch',
+        'xanthan',
+      ].sort(),
     );
     expect(leftOut).toContainEqual({ id: 'teff', why: 'notHere' });
+  });
+
+  it('from here uses no more of a flour than the shelf holds', () => {
+    const lots = Object.fromEntries(
+      Object.entries(pantry.lots).map(([id, lot]) => [id, id === 'lot-sorghum-8' ? { ...lot, onHandG: 60 } : lot]),
+    );
+    const { spec } = blendSpecFor(aFormula(), cracker, kitchen, { ...pantry, lots }, search([], { reach: 'here' }));
+    expect(spec.items.find(({ id }) => id === 'sorghum')!.hi).toBeCloseTo(60 / 240, 9);
+    const answer = findBlends(spec, engine);
+    if (answer.status !== 'found') throw new Error(answer.status);
+    expect(answer.answers[0]!.shares['sorghum'] ?? 0).toBeLessThanOrEqual(0.25 + 1e-6);
   });
 
   it('keeps pins, limits and the number of flours', () => {

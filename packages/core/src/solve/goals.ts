@@ -64,7 +64,7 @@ export function blendSpecFor(
     if (!isBlendable(ingredient) || isExcluded(ingredient)) continue;
     const row = rowOf.get(ingredient.id);
     const why = whyNot(ingredient, row, kitchen, pantry, suits, reach, asksCost);
-    if (why === null) items.push(itemOf(ingredient, row, family, pantry));
+    if (why === null) items.push(itemOf(ingredient, row, family, pantry, reach === 'here' ? formula.blendG : null));
     else {
       if (row?.pinned) throw new InputError('blend.rows', `${ingredient.name} is pinned and may not be used (${whyWords[why]}): unpin it`);
       leftOut.push({ id: ingredient.id, why });
@@ -135,7 +135,8 @@ function whyNot(
   return null;
 }
 
-function itemOf(ingredient: Ingredient, row: BlendRow | undefined, family: Family, pantry: Pantry): BlendItem {
+/** `batchG` where no more may be used than is on the shelf. */
+function itemOf(ingredient: Ingredient, row: BlendRow | undefined, family: Family, pantry: Pantry, batchG: number | null): BlendItem {
   const gum = isGum(ingredient);
   const most = (mostOfBlend.values as Readonly<Record<string, number>>)[ingredient.id];
   const cap = gum
@@ -145,7 +146,10 @@ function itemOf(ingredient: Ingredient, row: BlendRow | undefined, family: Famil
   const { lot } = portionOf(pantry, '', ingredient.id, 1, row?.lotId);
   const perG = costPerG(lot);
   const pinned = row?.pinned === true;
-  const hi = pinned ? row.share : (row?.maxShare ?? Math.max(cap, Math.min(row?.share ?? 0, 1)));
+  const lots = lotsInUse(pantry, ingredient.id);
+  const shelfG = lots.reduce((sum, { onHandG }) => sum + (onHandG ?? Infinity), 0);
+  const shelf = batchG === null || lots.length === 0 ? 1 : shelfG / batchG;
+  const hi = pinned ? row.share : Math.min(shelf, row?.maxShare ?? Math.max(cap, Math.min(row?.share ?? 0, 1)));
   const lo = pinned ? row.share : Math.min(hi, row?.minShare && row.minShare > 0 ? row.minShare : least);
   const c = ingredient.composition;
   return {

@@ -52,6 +52,12 @@ const estimates = new Set([
 ]);
 const sources = ['label', 'measured'] as const;
 
+const glutenWords: Record<Ingredient['gluten'], string> = {
+  needsProof: 'every lot needs a report, grain can be in it',
+  free: 'no grain in it by nature; that is a belief, not a proof',
+  contains: 'contains gluten, never for a bake here',
+};
+
 type Typed = { readonly text: string; readonly basis: (typeof sources)[number] };
 
 /** All that is known of one ingredient, each value with where it comes from; any of it can be corrected from a label in hand. */
@@ -121,6 +127,7 @@ export function IngredientSheet({ book, ingredient, onClose }: { book: PantryBoo
       <Box sx={{ display: 'grid', gap: 3 }}>
         <Box sx={{ fontSize: 13.5, color: 'text.secondary' }}>
           {kindWords[ingredient.kind]} · of {originWords[ingredient.origin]} · {doesWhat(ingredient).join(', ') || 'no role of its own'}
+          <Box>Gluten: {glutenWords[ingredient.gluten]}.</Box>
           {ingredient.note && <Box sx={{ color: 'text.primary', pt: 2 }}>{ingredient.note}.</Box>}
         </Box>
         <Table size="small" aria-label="What is known">

@@ -13,6 +13,7 @@ import TextField from '@mui/material/TextField';
 import { findIngredients, isExcluded, type Ingredient, type Kitchen } from '@north-leaf/core';
 import type { PantryBook } from '@north-leaf/contracts';
 import { Choice } from '../../ui/choice';
+import { CrumbForm } from './crumb-form';
 import { IngredientSheet } from './ingredient-sheet';
 import { OwnIngredientForm } from './own-ingredient-form';
 import { allergenWords, basisWords, kindWords } from './words';
@@ -25,7 +26,7 @@ export function IngredientsList({ book }: { book: PantryBook; kitchen: Kitchen }
   const [typed, setTyped] = useState('');
   const [shelf, setShelf] = useState<(typeof shelves)[number]>('all');
   const [open, setOpen] = useState<string | null>(null);
-  const [adding, setAdding] = useState(false);
+  const [adding, setAdding] = useState<'own' | 'crumb' | null>(null);
   const rows = useMemo(() => rowsOf(book, typed, shelf), [book, typed, shelf]);
   const one = open === null ? undefined : book.ingredients[open];
   return (
@@ -50,7 +51,10 @@ export function IngredientsList({ book }: { book: PantryBook; kitchen: Kitchen }
           width={160}
         />
         <Box sx={{ color: 'text.secondary', fontSize: 13.5 }}>{rows.length} shown</Box>
-        <Button variant="contained" startIcon={<AddIcon />} onClick={() => setAdding(true)} sx={{ ml: 'auto' }}>
+        <Button variant="outlined" onClick={() => setAdding('crumb')} sx={{ ml: 'auto' }}>
+          Add a crumb
+        </Button>
+        <Button variant="contained" startIcon={<AddIcon />} onClick={() => setAdding('own')}>
           Add our own
         </Button>
       </Box>
@@ -79,7 +83,8 @@ export function IngredientsList({ book }: { book: PantryBook; kitchen: Kitchen }
       </Box>
       {rows.length === 0 && <Box sx={{ py: 8, textAlign: 'center' }}>Nothing by that name here. Add it as your own, from its label.</Box>}
       {one && <IngredientSheet key={one.id} book={book} ingredient={one} onClose={() => setOpen(null)} />}
-      {adding && <OwnIngredientForm onClose={() => setAdding(false)} />}
+      {adding === 'own' && <OwnIngredientForm onClose={() => setAdding(null)} />}
+      {adding === 'crumb' && <CrumbForm onClose={() => setAdding(null)} />}
     </>
   );
 }

@@ -73,6 +73,7 @@ type OneProps = {
 };
 function OneAnswer({ answer, number, of, pantry, what }: OneProps) {
   const units = usePreferences((state) => state.units);
+  const { kitchen } = useSurroundings();
   const { edit } = useDraft.getState();
   const { out, in: putIn } = outAndIn(of.blend, answer.shares, 1e-6);
   const nameOf = (id: string) => pantry.ingredients[id]?.name ?? id;
@@ -97,6 +98,8 @@ function OneAnswer({ answer, number, of, pantry, what }: OneProps) {
       </Box>
     </Box>
   );
+  // Under five steps of the scale a reading is more than a tenth out.
+  const tooFine = Object.entries(answer.grams ?? {}).filter(([, g]) => g < 5 * kitchen.scaleStepG);
   const use = () =>
     edit(`answer:${Date.now()}`, (from) => {
       let n = 0;

@@ -124,8 +124,8 @@ function wordFor(role: BlendRole, share: number): string {
 type Strip = {
   readonly label: string;
   readonly value: number;
-  readonly low: number;
-  readonly high: number;
+  readonly low?: number;
+  readonly high?: number;
   readonly from: number;
   readonly to: number;
   readonly key: string;

@@ -1,8 +1,6 @@
 import { memo } from 'react';
 import { useShallow } from 'zustand/react/shallow';
-import AddIcon from '@mui/icons-material/Add';
 import CloseIcon from '@mui/icons-material/Close';
-import Autocomplete from '@mui/material/Autocomplete';
 import Box from '@mui/material/Box';
 import IconButton from '@mui/material/IconButton';
 import Table from '@mui/material/Table';
@@ -10,7 +8,6 @@ import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
 import {
@@ -29,7 +26,9 @@ import { usePreferences } from '../../../platform/preferences';
 import { FieldRow } from '../../../ui/field-row';
 import { GoodRange } from '../../../ui/good-range';
 import { QuantityField } from '../../../ui/quantity-field';
+import { SearchField } from '../../../ui/search-field';
 import { showQuantity, unitOf } from '../../../ui/quantity';
+import { ingredientOptions } from '../../pantry/api';
 import { handWordLabels } from '../../../ui/words';
 import { setValue, useDraft } from '../draft-store';
 import { stageQuestions } from '../stages';
@@ -168,36 +167,22 @@ const AmountRow = memo(function AmountRow({ index }: { index: number }) {
 function AddRow() {
   const { pantry } = useSurroundings();
   const { edit } = useDraft.getState();
-  const options = Object.values(pantry.ingredients).filter((one) => !isExcluded(one) && !isProteinType(one) && !isStarch(one));
   return (
-    <Autocomplete
-      size="small"
-      value={null}
-      blurOnSelect
-      options={options}
-      getOptionLabel={({ name }) => name}
-      onChange={(_, chosen) => {
-        if (!chosen) return;
-        edit(`add:${Date.now()}`, (from) => [
-          {
-            path: `/rows/${from.rows.length}`,
-            to: { key: `r${Date.now().toString(36)}`, ingredientId: chosen.id, amountG: roundTo(from.blendG * 0.02, 0.1), use: 'dough' },
-          },
-        ]);
-      }}
-      renderInput={(params) => (
-        <TextField
-          {...params}
-          placeholder="Add an ingredient"
-          slotProps={{
-            ...params.slotProps,
-            htmlInput: { ...params.slotProps?.htmlInput, 'aria-label': 'Add an ingredient' },
-            input: { ...params.slotProps?.input, startAdornment: <AddIcon fontSize="small" /> },
-          }}
-        />
-      )}
-      sx={{ my: 2 }}
-    />
+    <Box sx={{ my: 2 }}>
+      <SearchField
+        label="Add an ingredient"
+        placeholder="Add an ingredient"
+        find={ingredientOptions(pantry.ingredients, (one) => !isExcluded(one) && !isProteinType(one) && !isStarch(one))}
+        onChoose={(ingredientId) =>
+          edit(`add:${Date.now()}`, (from) => [
+            {
+              path: `/rows/${from.rows.length}`,
+              to: { key: `r${Date.now().toString(36)}`, ingredientId, amountG: roundTo(from.blendG * 0.02, 0.1), use: 'dough' },
+            },
+          ])
+        }
+      />
+    </Box>
   );
 }
 

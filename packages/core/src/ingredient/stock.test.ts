@@ -1,0 +1,53 @@
+import { aFormula, pantry } from '../worked/a-formula.js';
+import { fromPreparation } from './made.js';
+import { stockUses } from './stock.js';
+import { demoPreparation } from '../demo/seeded-crackers.js';
+import type { Lot, Pantry } from '../document/pantry.js';
+
+const withLots = (...lots: Lot[]): Pantry => ({ ...pantry, lots: Object.fromEntries(lots.map((lot) => [lot.id, lot])) });
+const lot = (id: string, over: Partial<Lot> = {}): Lot => ({ id, ingredientId: 'sorghum', code: id, ...over });
+const sum = (uses: readonly { usedG: number }[]) => uses.reduce((total, { usedG }) => total + usedG, 0);
+
+describe('what a bake takes from the shelf', () => {
+  it('what was planned, times the batch (hand sum: 240 x 0.56 x 1.5 = 201.6 g)', () => {
+    expect(stockUses(aFormula(), 1.5, {}, withLots(lot('a')))).toEqual([{ rowKey: 'b1', lotId: 'a', usedG: expect.closeTo(201.6, 9) }]);
+  });
+  it('what was weighed, where it was', () => {
+    expect(stockUses(aFormula(), 1, { b1: 120 }, withLots(lot('a')))).toEqual([{ rowKey: 'b1', lotId: 'a', usedG: 120 }]);
+    expect(stockUses(aFormula(), 1, { b1: 0 }, withLots(lot('a')))).toEqual([]);
+  });
+  it('the open lot first, the next where it ends; the last gives what is left over however little it was thought to hold', () => {
+    const uses = stockUses(
+      aFormula(),
+      1,
+      {},
+      withLots(lot('closed', { onHandG: 50 }), lot('open', { openedOn: '2026-11-01', onHandG: 40 })),
+    );
+    expect(uses.map(({ lotId, usedG }) => [lotId, Math.round(usedG * 10) / 10])).toEqual([
+      ['open', 40],
+      ['closed', 94.4],
+    ]);
+    expect(sum(uses)).toBeCloseTo(134.4, 9);
+  });
+  it('the lot that a row names before all others, and none where the kitchen has none', () => {
+    const named = aFormula({ '/blend/rows/0/lotId': 'b' });
+    expect(stockUses(named, 1, {}, withLots(lot('a', { openedOn: '2026-01-01' }), lot('b')))[0]!.lotId).toBe('b');
+    expect(stockUses(aFormula(), 1, {}, withLots())).toEqual([]);
+  });
+  it('two rows of one ingredient share what is there', () => {
+    const formula = aFormula({ '/rows/8': { key: 'r9', ingredientId: 'sorghum', amountG: 10, use: 'topping' } });
+    const uses = stockUses(formula, 1, {}, withLots(lot('a', { onHandG: 140, openedOn: '2026-01-01' }), lot('b')));
+    expect(uses.filter(({ lotId }) => lotId === 'a').reduce((total, { usedG }) => total + usedG, 0)).toBeCloseTo(140, 9);
+    expect(sum(uses)).toBeCloseTo(144.4, 9);
+  });
+  it('of a preparation, from the lots of what it was made of (hand sum: 10 g of glaze holds 20/105 of sesame)', () => {
+    const sesame = lot('s', { ingredientId: 'sesame' });
+    const within = withLots(sesame);
+    const made: Pantry = {
+      ...within,
+      ingredients: { ...within.ingredients, [demoPreparation.id]: fromPreparation(demoPreparation, within) },
+    };
+    const formula = aFormula({ '/rows/2': { key: 'r3', ingredientId: demoPreparation.id, amountG: 10, use: 'topping' } });
+    expect(stockUses(formula, 1, {}, made)).toEqual([{ rowKey: 'r3', lotId: 's', usedG: expect.closeTo((10 * 20) / 105, 9) }]);
+  });
+});
