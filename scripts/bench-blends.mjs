@@ -62,7 +62,7 @@ export async function benchBlends(line, count = 200) {
   const { fast, reference } = await engines();
   const next = seeded(20261125);
   const between = (lo, hi) => lo + (hi - lo) * next();
-  const specs = Array.from({ length: count }, () => ({
+  const specs = Array.from({ length: count }, (_, i) => ({
     items: pantry.map(({ id, comp, cost, minUse, maxUse }) => ({
       id,
       brings: Object.fromEntries(Object.entries({ ...comp, cost }).map(([key, value]) => [key, value * between(0.92, 1.08)])),
@@ -70,7 +70,10 @@ export async function benchBlends(line, count = 200) {
       hi: maxUse,
     })),
     wishes: [
-      { key: 'protein', lo: between(6, 11), hi: between(11, 12), step: 1, weight: 3 },
+      // Every tenth asks for more protein than its other limits allow.
+      i % 10 === 0
+        ? { key: 'protein', lo: between(12, 14), hard: true, step: 1, weight: 3 }
+        : { key: 'protein', lo: between(6, 11), hi: between(11, 12), step: 1, weight: 3 },
       { key: 'starch', lo: between(60, 70), hi: 72, step: 5, weight: 1 },
       { key: 'fibre', lo: 3, hi: 6, step: 2, weight: 1 },
       { key: 'fat', hi: between(2, 4), step: 1, weight: 1 },

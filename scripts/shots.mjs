@@ -80,6 +80,30 @@ const views = [
   },
   { name: '17-preparations', path: '/pantry/preparations' },
   { name: '18-guests', path: '/pantry/guests' },
+  {
+    name: '19-blends',
+    path: '/pantry/blends',
+    act: async (page) => {
+      await page.request.put(`http://127.0.0.1:${port}/api/blends/2b0f6c1e-7c1c-4f6d-9f5e-1d2c3b4a5f60`, {
+        data: {
+          basedOn: null,
+          blend: {
+            name: 'Pale and tender',
+            rows: [
+              { key: 'a', ingredientId: 'rice_white_fine', share: 0.5 },
+              { key: 'b', ingredientId: 'corn_starch', share: 0.25 },
+              { key: 'c', ingredientId: 'potato_starch', share: 0.24 },
+              { key: 'd', ingredientId: 'xanthan', share: 0.01 },
+            ],
+          },
+        },
+      });
+      await page.reload();
+      await page.getByLabel('Compare Pale and tender').check();
+      await page.getByLabel('Compare Sorghum crisp').check();
+      await page.waitForTimeout(300);
+    },
+  },
   { name: '09-bakes', path: '/bakes' },
   { name: '10-record', path: `/bakes/new?formula=3f3a2a52-8c0c-4b57-9c7e-1f6a5c0e7a11&version=2` },
 ];

@@ -19,7 +19,7 @@ export function Page({
       <Box sx={{ minHeight: 52, display: 'flex', alignItems: 'center', gap: 3, flexWrap: 'wrap' }}>
         <Typography variant="h1">{title}</Typography>
         <Box sx={{ color: 'text.secondary', fontSize: 13.5 }}>{beside}</Box>
-        <Box sx={{ ml: 'auto', display: 'flex', gap: 2, alignItems: 'center' }}>{actions}</Box>
+        <Box sx={{ ml: 'auto', display: 'flex', flexWrap: 'wrap', gap: 2, alignItems: 'center' }}>{actions}</Box>
       </Box>
       <Box sx={{ bgcolor: 'background.paper', borderRadius: '12px', p: 4 }}>{children}</Box>
     </Box>

@@ -9,7 +9,7 @@ export function PlaceTabs({ label, tabs }: { label: string; tabs: readonly { rea
     <Box
       component="nav"
       aria-label={label}
-      sx={{ display: 'flex', border: `1px solid ${palette.leaf.edge}`, borderRadius: '8px', overflow: 'hidden' }}
+      sx={{ display: 'flex', border: `1px solid ${palette.leaf.edge}`, borderRadius: '8px', overflowX: 'auto', maxWidth: '100%' }}
     >
       {tabs.map(({ to, name }) => (
         <Box

@@ -1,6 +1,7 @@
 import { blendModel } from './blend-model.js';
 import { broughtBy } from './blend-spec.js';
 import { explainConflict } from './explain.js';
+import { keepLimits } from './keep-limits.js';
 import { wholeSteps } from './whole-steps.js';
 import type { BlendModel } from './blend-model.js';
 import type { BlendSpec } from './blend-spec.js';
@@ -14,6 +15,7 @@ export type FoundBlend = {
   /** Weighted steps its wishes are missed by; the tie-break left out. */ readonly missed: number;
   /** The model's own cost, tie-break included. */ readonly cost: number;
   /** False where the engine gave up: it fits, but better ones may exist. */ readonly proven: boolean;
+  /** Limits that no whole steps of this scale can keep. */ readonly brokenBySteps: readonly string[];
 };
 export type BlendAnswer =
   | { readonly status: 'found'; readonly answers: readonly FoundBlend[] }
@@ -72,7 +74,9 @@ function findOne(
   const raw = ids.map((id) => Math.max(0, values[built.shareOf.get(id)!]!)).map((share) => (share < 1e-7 ? 0 : share));
   const sum = raw.reduce((total, share) => total + share, 0);
   const exact = raw.map((share) => share / sum);
-  const grams = batch ? wholeSteps(exact, batch.batchG, batch.stepG) : null;
+  const whole = batch ? wholeSteps(exact, batch.batchG, batch.stepG) : null;
+  const kept = whole && keepLimits(spec, Object.fromEntries(ids.map((id, i) => [id, whole[i]!])), batch!.batchG, batch!.stepG);
+  const grams = kept && ids.map((id) => kept.grams[id]!);
   const final = grams ? grams.map((g) => g / batch!.batchG) : exact;
   const used = ids.map((id, i) => [id, final[i]!] as const).filter(([, share]) => share > 0);
   const shares = Object.fromEntries(used);
@@ -89,6 +93,7 @@ function findOne(
       }, 0),
     cost: answer.status === 'optimal' ? answer.cost : NaN,
     proven: answer.status === 'optimal',
+    brokenBySteps: kept?.broken ?? [],
   };
 }
 

@@ -26,18 +26,27 @@ describe('a blend found for a baker', () => {
   it('keeps what it must, in whole steps, and evaluates to what it promised', () => {
     const { answer } = find(search([must('bend', 'atLeast', 1.95), must('flavour', 'atMost', 0.7)]));
     if (answer.status !== 'found') throw new Error(answer.status);
-    for (const { shares, grams, brings } of answer.answers) {
+    for (const { shares, grams, brings, brokenBySteps } of answer.answers) {
+      expect(brokenBySteps).toEqual([]);
       expect(Object.values(grams!).reduce((sum, g) => sum + g, 0)).toBeCloseTo(240, 6);
       const rows = rowsOfAnswer(aFormula().blend, shares, () => `n${Math.random()}`);
       const formula = { ...aFormula(), blend: { ...aFormula().blend, rows } };
       const blend = resultOf(worked(formula), 'blend');
       expect(blend.bendIndex).toBeCloseTo(brings['bend']!, 6);
       expect(blend.flavourIndex).toBeCloseTo(brings['flavour']!, 6);
-      // Whole steps move a limit by a hair at most.
-      expect(blend.bendIndex).toBeGreaterThan(1.95 - 0.01);
-      expect(blend.flavourIndex).toBeLessThan(0.71);
+      // Rounding to the scale never breaks a limit where another step can keep it.
+      expect(blend.bendIndex).toBeGreaterThanOrEqual(1.95 - 1e-9);
+      expect(blend.flavourIndex).toBeLessThanOrEqual(0.7 + 1e-9);
       expect(findingsOf(worked(formula)).map(({ code }) => code)).not.toContain('dough.binderLow');
     }
+  });
+
+  it('says so where the scale is too coarse to keep a limit', () => {
+    const { spec } = find(search([must('bend', 'atLeast', 2.05), must('bend', 'atMost', 2.051)]));
+    const answer = findBlends(spec, engine, { batch: { batchG: 240, stepG: 5 } });
+    if (answer.status !== 'found') throw new Error(answer.status);
+    expect(answer.answers[0]!.brokenBySteps).toContain('bend');
+    expect(Object.values(answer.answers[0]!.grams!).every((g) => g % 5 === 0)).toBe(true);
   });
 
   it('gives answers that are genuinely different: each leaves out a main flour of every earlier one', () => {

@@ -76,7 +76,7 @@ function old2new(name: string, from: unknown, to: unknown, unit: string): string
 }
 
 function lotChange(name: string, from: unknown, to: unknown, pantry: Pantry): string {
-  const lot = (id: unknown) => (typeof id === 'string' ? `lot ${pantry.lots[id]?.code ?? id}` : 'the lot in use');
+  const lot = (id: unknown) => (typeof id === 'string' ? `lot ${pantry.lots[id]?.code ?? id}` : 'the lot first in line');
   return from === undefined ? `${name}: use ${lot(to)}` : `${name}: ${lot(from)} → ${lot(to)}`;
 }
 

@@ -118,17 +118,19 @@ function OneAnswer({ answer, number, of, pantry, what }: OneProps) {
           Use answer {number}
         </Button>
         <Box sx={{ fontSize: 13, color: 'text.secondary' }}>
-          {answer.missed < 0.005
-            ? what === 'imitated'
-              ? 'Behaves like the box in all that was measured.'
-              : 'Every wish is met.'
-            : `Misses its wishes by ${answer.missed.toFixed(1)} noticeable steps, weighted.`}
+          {saysOf(answer, what)}
           {!answer.proven && ' Better ones may exist: the search was cut short.'} Whole steps of your scale. Hold and grit add by mass: an
           approximation.
         </Box>
       </Box>
     </Box>
   );
+}
+
+function saysOf({ missed, brokenBySteps }: FoundBlend, what: OneProps['what']): string {
+  if (brokenBySteps.length > 0) return 'Your scale’s steps are too coarse to keep every limit: a larger batch or a finer scale would.';
+  if (missed >= 0.005) return `Misses its wishes by ${missed.toFixed(1)} noticeable steps, weighted.`;
+  return what === 'imitated' ? 'Behaves like the box in all that was measured.' : 'Every wish is met.';
 }
 
 /** Which wishes clash, and how far each alone would have to give. */

@@ -46,7 +46,7 @@ export function BlendPicture() {
       <Box
         sx={{
           display: 'grid',
-          gridTemplateColumns: '1fr 1fr 1fr 1.45fr 1fr',
+          gridTemplateColumns: '1.2fr 0.95fr 0.95fr 1.5fr 1fr',
           gap: 2,
           '@media (max-width: 899px)': { gridTemplateColumns: 'repeat(2, 1fr)' },
         }}
@@ -176,7 +176,15 @@ function Gums({ result }: { result: BlendResult }) {
       {result.gums.map(({ ingredientId, name, percent: dose, window, ofNeed, held }) => (
         <Box
           key={ingredientId}
-          sx={{ display: 'grid', gridTemplateColumns: '150px 1fr 200px', gap: 3, alignItems: 'center', minHeight: 26, fontSize: 13.5 }}
+          sx={{
+            display: 'grid',
+            gridTemplateColumns: '150px 1fr 200px',
+            '@media (max-width: 899px)': { gridTemplateColumns: '1fr 60px', '& > :last-child': { gridColumn: '1 / -1' } },
+            gap: 3,
+            alignItems: 'center',
+            minHeight: 26,
+            fontSize: 13.5,
+          }}
         >
           <span>{held ? `${name}, holds` : name}</span>
           <Box sx={{ position: 'relative', height: 12, borderBottom: `1px solid ${palette.leaf.edge}` }}>

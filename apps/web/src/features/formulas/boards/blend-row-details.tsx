@@ -75,7 +75,7 @@ export function BlendRowDetails({ index }: { index: number }) {
             <Choice
               label={`Lot of ${ingredient.name}`}
               value={row.lotId ?? ''}
-              options={[{ value: '', name: 'the lot in use' }, ...lots.map((lot) => ({ value: lot.id, name: lotName(lot) }))]}
+              options={[{ value: '', name: 'the lot first in line' }, ...lots.map((lot) => ({ value: lot.id, name: lotName(lot) }))]}
               onChange={(lotId) => set(`/blend/rows/${index}/lotId`, lotId === '' ? undefined : lotId)}
               width={220}
             />

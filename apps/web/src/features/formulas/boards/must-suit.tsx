@@ -24,7 +24,11 @@ export function MustSuit() {
         getOptionLabel={name}
         onChange={(_, chosen) => set('/mustSuit', chosen.length === 0 ? undefined : chosen)}
         renderInput={(params) => (
-          <TextField {...params} label="Must suit" placeholder={formula.mustSuit?.length ? '' : 'vegan, no nuts, a guest'} />
+          <TextField
+            {...params}
+            placeholder={formula.mustSuit?.length ? '' : 'Must suit: vegan, no nuts, a guest'}
+            slotProps={{ ...params.slotProps, htmlInput: { ...params.slotProps?.htmlInput, 'aria-label': 'Must suit' } }}
+          />
         )}
       />
     </Box>
