@@ -73,10 +73,10 @@ type DemoLot = Omit<Lot, 'report' | 'bestByOn' | 'openedOn' | 'id'> & {
  * report, the millet and oat lots are over this kitchen's own limit of 10, butter lot 31 ends today, potato starch lot 17 is open six weeks.
  */
 const lots: readonly DemoLot[] = [
-  { id: 'lot-sorghum-8', ingredientId: 'sorghum', code: '8', supplier: 'Hill mill', tested: [5, 84], bestIn: 150, openedAgo: 20, onHandG: 6400, packG: 5000, packCostMinor: 1950, moistureShare: 0.103 },
+  { id: 'lot-sorghum-8', ingredientId: 'sorghum', code: '8', supplier: 'Hill mill', tested: [5, 84], bestIn: 150, openedAgo: 20, onHandG: 6400, packG: 5000, packCostMinor: 1950 },
   { id: 'lot-rice-21', ingredientId: 'rice_brown', code: '21', supplier: 'Hill mill', tested: [5, 97], bestIn: 120, openedAgo: 31, onHandG: 2200, packG: 5000, packCostMinor: 1450 },
   { id: 'lot-tapioca-5', ingredientId: 'tapioca_starch', code: '5', supplier: 'Starch house', tested: [5, 134], bestIn: 400, openedAgo: 60, onHandG: 2200, packG: 2500, packCostMinor: 700 },
-  { id: 'lot-potato-17', ingredientId: 'potato_starch', code: '17', supplier: 'Starch house', tested: [5, 45], bestIn: 320, openedAgo: 42, onHandG: 640, packG: 2500, packCostMinor: 550, moistureShare: 0.168 },
+  { id: 'lot-potato-17', ingredientId: 'potato_starch', code: '17', supplier: 'Starch house', tested: [5, 45], bestIn: 320, openedAgo: 42, onHandG: 640, packG: 2500, packCostMinor: 550 },
   { id: 'lot-xanthan-2', ingredientId: 'xanthan', code: '2', supplier: 'Starch house', tested: [5, 240], bestIn: 500, openedAgo: 200, onHandG: 220, packG: 500, packCostMinor: 725 },
   { id: 'lot-husk-3', ingredientId: 'psyllium_husk', code: '3', supplier: 'Market', bestIn: 420, onHandG: 410, packG: 500, packCostMinor: 950 },
   { id: 'lot-husk-4', ingredientId: 'psyllium_husk', code: '4', supplier: 'Starch house', tested: [5, 160], bestIn: 360, openedAgo: 90, onHandG: 1000, packG: 1000, packCostMinor: 1900 },

@@ -7,7 +7,6 @@ import Skeleton from '@mui/material/Skeleton';
 import TextField from '@mui/material/TextField';
 import { useQuery } from '@tanstack/react-query';
 import { useParams } from 'react-router';
-import { ApiError } from '../../platform/http';
 import { ErrorPage } from '../../platform/error-page';
 import { Page } from '../../ui/page';
 import { PlaceTabs } from '../../ui/place-tabs';
@@ -78,12 +77,10 @@ function GlutenLimit({ limit }: { limit: number }) {
   const wrong = text.trim() === '' || !Number.isFinite(value) || value < 0 || value > 20;
   const set = () => {
     if (wrong || value === limit) return;
-    change.mutate(
-      { kind: 'glutenLimit', mgPerKg: value },
-      {
-        onSuccess: () => tell(`You accept up to ${value} mg/kg.`),
-        onError: (error) => tell(error instanceof ApiError ? error.message : String(error), 'error'),
-      },
+    // Not the callbacks of this field: it is drawn anew with its new limit before they would run.
+    change.mutateAsync({ kind: 'glutenLimit', mgPerKg: value }).then(
+      () => tell(`You accept up to ${value} mg/kg.`),
+      (error: Error) => tell(error.message, 'error'),
     );
   };
   return (

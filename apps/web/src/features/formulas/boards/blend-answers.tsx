@@ -119,8 +119,9 @@ function OneAnswer({ answer, number, of, pantry, what }: OneProps) {
         </Button>
         <Box sx={{ fontSize: 13, color: 'text.secondary' }}>
           {saysOf(answer, what)}
-          {!answer.proven && ' Better ones may exist: the search was cut short.'} Whole steps of your scale. Hold and grit add by mass: an
-          approximation.
+          {!answer.proven && ' Better ones may exist: the search was cut short.'} Whole steps of your scale.{' '}
+          {tooFine.length > 0 && `On a finer scale: ${tooFine.map(([id, g]) => `${nameOf(id)} ${g} g`).join(', ')}. `} Hold and grit add by
+          mass: an approximation.
         </Box>
       </Box>
     </Box>

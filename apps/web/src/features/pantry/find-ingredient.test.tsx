@@ -1,8 +1,8 @@
 import { render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { publishedIngredients } from '@north-leaf/core';
-import { ingredientOptions } from '../features/pantry/api';
-import { SearchField } from './search-field';
+import { ingredientOptions } from './api';
+import { SearchField } from '../../ui/search-field';
 
 const find = ingredientOptions(publishedIngredients(), (one) => one.kind !== 'excluded');
 const field = () => {
