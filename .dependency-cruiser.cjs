@@ -6,6 +6,7 @@ const coreOrder = [
   ['units', 'facts', 'math', 'document', 'findings', 'errors.ts'],
   ['matter'],
   ['ingredient'],
+  ['entry'],
   ['blend'],
   ['dough'],
   ['chill'],

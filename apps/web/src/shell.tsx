@@ -16,7 +16,7 @@ const places: readonly { readonly to: string; readonly name: string; readonly ic
 ];
 
 /** Said rarely, so not part of what every page waits for. */
-const Notices = lazy(async () => ({ default: (await import('notistack')).SnackbarProvider }));
+const Notices = lazy(async () => ({ default: (await import('./platform/notices-shown')).NoticesShown }));
 
 /** The rail of places and the page beside it. */
 export function Shell() {
@@ -96,7 +96,7 @@ export function Shell() {
       <Box sx={{ flex: 1, minWidth: 0 }}>
         <Outlet />
         <Suspense>
-          <Notices maxSnack={2} autoHideDuration={6000} />
+          <Notices />
         </Suspense>
       </Box>
     </Box>

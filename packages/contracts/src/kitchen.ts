@@ -15,3 +15,8 @@ export const guestBodySchema: Joi.ObjectSchema<Guest> = bodyOf<Guest>({
     .max(30),
   note: Joi.string().allow('').max(500).optional(),
 });
+
+export type MeasureBody = { readonly value: number };
+/** What this kitchen means by a vague measure: ml of a glass, drizzle, splash or drop, g of the others. */
+export const measureBodySchema: Joi.ObjectSchema<MeasureBody> = bodyOf<MeasureBody>({ value: Joi.number().greater(0).max(2000) });
+export const vagueMeasureNames = ['glass', 'pinch', 'dash', 'handful', 'knob', 'drizzle', 'drop', 'splash'] as const;

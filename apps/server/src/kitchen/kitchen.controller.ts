@@ -1,10 +1,10 @@
 import { Body, Controller, Delete, Get, Param, Put } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
-import { glutenLimitBodySchema, guestBodySchema } from '@north-leaf/contracts';
+import { glutenLimitBodySchema, guestBodySchema, measureBodySchema, vagueMeasureNames } from '@north-leaf/contracts';
 import { ApiError } from '../platform/errors.js';
 import { KitchenService } from './kitchen.service.js';
 import type { Guest, Kitchen } from '@north-leaf/core';
-import type { GlutenLimitBody } from '@north-leaf/contracts';
+import type { GlutenLimitBody, MeasureBody } from '@north-leaf/contracts';
 
 @ApiTags('kitchen')
 @Controller('kitchen')
@@ -17,6 +17,14 @@ export class KitchenController {
 
   @Put('gluten-limit') setGlutenLimit(@Body({ schema: glutenLimitBodySchema }) { mgPerKg }: GlutenLimitBody): Promise<Kitchen> {
     return this.kitchen.setGlutenLimit(mgPerKg);
+  }
+
+  @Put('measures/:name') setMeasure(
+    @Param('name') name: string,
+    @Body({ schema: measureBodySchema }) { value }: MeasureBody,
+  ): Promise<Kitchen> {
+    if (!(vagueMeasureNames as readonly string[]).includes(name)) throw new ApiError('notFound', 'There is no such measure.');
+    return this.kitchen.setMeasure(name, value);
   }
 
   @Put('guests/:id') storeGuest(@Param('id') id: string, @Body({ schema: guestBodySchema }) guest: Guest): Promise<Kitchen> {

@@ -34,6 +34,10 @@ export class KitchenService {
     return this.change((kitchen) => ({ ...kitchen, guests: (kitchen.guests ?? []).filter((guest) => guest.id !== id) }));
   }
 
+  setMeasure(name: string, value: number): Promise<Kitchen> {
+    return this.change((kitchen) => ({ ...kitchen, measures: { ...kitchen.measures, [name]: value } }));
+  }
+
   /** One change at a time, of the kitchen as it stands, so that two of different things both hold. */
   private async change(to: (kitchen: Kitchen) => Kitchen): Promise<Kitchen> {
     const id = await this.scope.id();

@@ -2,7 +2,7 @@ import { useId, useRef, useState, type KeyboardEvent } from 'react';
 import Box from '@mui/material/Box';
 import InputBase from '@mui/material/InputBase';
 import { useTheme } from '@mui/material/styles';
-import { readQuantity, roundTo, type QuantityKind } from '@north-leaf/core';
+import { readQuantity, roundTo, type QuantityKind, type ReadQuantity } from '@north-leaf/core';
 import { usePreferences } from '../platform/preferences';
 import { showValue, unitOf } from './quantity';
 
@@ -10,8 +10,8 @@ type Props = {
   readonly label: string;
   readonly kind: QuantityKind;
   /** In the core's unit. */ readonly value: number;
-  /** Told at every keystroke that can be read; `step` is the same for one visit of the field. */
-  readonly onChange: (value: number, step: string) => void;
+  /** Told at every keystroke that can be read; `step` is the same for one visit of the field, `text` what was typed (null: stepped). */
+  readonly onChange: (value: number, step: string, text: string | null) => void;
   /** What was typed and cannot be read, kept with the draft; null when it can. */ readonly typed?: string | undefined;
   readonly onTyped?: (text: string | null) => void;
   /** The saved value, shown while it differs. */ readonly was?: number | undefined;
@@ -20,6 +20,7 @@ type Props = {
   readonly width?: number;
   readonly hideUnit?: boolean;
   readonly digits?: number;
+  /** Reads more than a plain quantity: cups, sticks, half an egg. */ readonly read?: (typed: string) => ReadQuantity;
 };
 
 let visits = 0;
@@ -29,7 +30,7 @@ let visits = 0;
  * the reason beneath. Up and Down step it, Shift ten times, Alt a tenth.
  */
 export function QuantityField(props: Props) {
-  const { label, kind, value, onChange, typed, onTyped, was, problem, grain = 1, width = 74, hideUnit = false, digits } = props;
+  const { label, kind, value, onChange, typed, onTyped, was, problem, grain = 1, width = 74, hideUnit = false, digits, read } = props;
   const units = usePreferences((state) => state.units);
   const { palette } = useTheme();
   const visit = useRef('');
@@ -37,17 +38,18 @@ export function QuantityField(props: Props) {
   const [reason, setReason] = useState<string | null>(null);
   const id = useId();
   const unit = unitOf(kind, units);
+  const reads = (text: string): ReadQuantity => (read ?? ((one: string) => readQuantity(one, kind, unit)))(text);
   const shown = text ?? typed ?? showValue(value, kind, units, digits);
-  const unread = typed === undefined ? null : readQuantity(typed, kind, unit);
+  const unread = typed === undefined ? null : reads(typed);
   const wrong = reason ?? (unread && !unread.ok ? unread.reason : null) ?? problem ?? null;
   const changed = was !== undefined && Math.abs(was - value) > 1e-9;
 
   const type = (next: string) => {
     setText(next);
-    const read = readQuantity(next, kind, unit);
-    setReason(read.ok ? null : read.reason);
-    onTyped?.(read.ok ? null : next);
-    if (read.ok) onChange(read.value, visit.current);
+    const found = reads(next);
+    setReason(found.ok ? null : found.reason);
+    onTyped?.(found.ok ? null : next);
+    if (found.ok) onChange(found.value, visit.current, next);
   };
   const nudge = (event: KeyboardEvent) => {
     if (event.key !== 'ArrowUp' && event.key !== 'ArrowDown') return;
@@ -57,7 +59,7 @@ export function QuantityField(props: Props) {
     setText(null);
     setReason(null);
     onTyped?.(null);
-    onChange(next, visit.current);
+    onChange(next, visit.current, null);
   };
 
   return (

@@ -49,4 +49,5 @@ export type Kitchen = {
   readonly trays: readonly Tray[];
   readonly learned: readonly Learned[];
   readonly guests?: readonly Guest[];
+  /** What is meant here by a glass (ml), a pinch (g) and the like; asked once. */ readonly measures?: Readonly<Record<string, number>>;
 };

@@ -1,6 +1,7 @@
 import * as binders from './binders.js';
 import * as blendLimits from './blend-limits.js';
 import * as cups from './cups.js';
+import * as measures from './measures.js';
 import * as gluten from './gluten.js';
 import * as origins from './origins.js';
 import * as suits from './suits.js';
@@ -19,6 +20,7 @@ const facts: Named[] = Object.entries({
   binders,
   blendLimits,
   cups,
+  measures,
   gluten,
   origins,
   suits,

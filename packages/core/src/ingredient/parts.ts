@@ -33,3 +33,12 @@ export function reachedIds(ingredients: Pantry['ingredients'], ids: Iterable<str
   }
   return reached;
 }
+
+/** Grams of everything bought that goes into several portions, by ingredient. */
+export function leafAmounts(pantry: Pantry, portions: readonly Portion[]): Map<string, number> {
+  const sums = new Map<string, number>();
+  for (const { ingredient, amountG } of portions.flatMap((portion) => leavesOf(pantry, portion))) {
+    sums.set(ingredient.id, (sums.get(ingredient.id) ?? 0) + amountG);
+  }
+  return sums;
+}

@@ -88,13 +88,15 @@ export function findIngredients(ingredients: Readonly<Record<string, Ingredient>
   return [...best.values()].sort((a, b) => b.rank - a.rank || a.id.localeCompare(b.id)).map(({ rank: _rank, ...found }) => found);
 }
 
-/** 4 the same, 3 begins so, 2 a word begins so, 1.5 every word of it is there; 0 not at all. */
+/** 4 the same, 3 begins so, 2 a word begins so, 1.5 to 1.9 every word of it is there; 0 not at all. */
 function rankOf(name: string, wanted: string): number {
   if (name === wanted) return 4;
   if (name.startsWith(wanted)) return 3;
   const words = name.split(' ');
   if (words.some((word) => word.startsWith(wanted))) return 2;
-  return wanted.split(' ').every((part) => words.some((word) => word.startsWith(part))) ? 1.5 : 0;
+  const parts = wanted.split(' ');
+  // Of two names that hold all the words, the one with fewer others is meant.
+  return parts.every((part) => words.some((word) => word.startsWith(part))) ? 1.5 + 0.4 * Math.min(1, parts.length / words.length) : 0;
 }
 
 const plain = (text: string) =>

@@ -61,7 +61,7 @@ export function sheetStage(
   const pieceDoughG = (doughDensity.value * widthMm * lengthMm * part.thicknessMm) / 1000;
   const layout = bestLayout(areaMm2, widthMm, lengthMm, sheet.trimMm);
   const piecesByRoll = rolls(massG / lots, pieceDoughG, part, sheet.trimMm, MOST_ROLLS[sheet.reroll]);
-  const pieces = lots * piecesByRoll.reduce((sum, n) => sum + n, 0);
+  const pieces = piecesFromMass(formula, massG);
   const scrapG = massG - pieces * pieceDoughG;
   const piecesPerTray = piecesOnTray(tray.widthMm, tray.lengthMm, widthMm, lengthMm, trayGapMm.value);
   const makeUp = pieceMakeUp(dough);
@@ -90,6 +90,23 @@ function onePart(formula: Formula): Part {
   within('sheet.parts[0].shape.widthMm', part.shape.widthMm, 5, 600, 'mm');
   within('sheet.parts[0].shape.lengthMm', part.shape.lengthMm, 5, 600, 'mm');
   return part;
+}
+
+/**
+ * Pieces that a mass of dough gives, over all lots and rollings.
+ *
+ * Units    g.
+ * Throws   InputError at sheet.parts when there is none.
+ * Findings none.
+ * Source   as sheetStage.
+ */
+export function piecesFromMass(formula: Formula, massG: number): number {
+  const { sheet } = formula;
+  const part = onePart(formula);
+  const { widthMm, lengthMm } = part.shape;
+  const pieceDoughG = (doughDensity.value * widthMm * lengthMm * part.thicknessMm) / 1000;
+  const byRoll = rolls(massG / sheet.lots, pieceDoughG, part, sheet.trimMm, MOST_ROLLS[sheet.reroll]);
+  return sheet.lots * byRoll.reduce((sum, n) => sum + n, 0);
 }
 
 /** Pieces of one lot, rolling by rolling, until scraps are too small or may not be rolled again. */

@@ -13,7 +13,7 @@ import Typography from '@mui/material/Typography';
 import { blendBehaviour, families, type BlendResult, type Kitchen } from '@north-leaf/core';
 import type { LibraryBlend, PantryBook } from '@north-leaf/contracts';
 import { useQuery } from '@tanstack/react-query';
-import { enqueueSnackbar } from 'notistack';
+import { notify } from '../../platform/notices';
 import { ErrorPage } from '../../platform/error-page';
 import { Choice } from '../../ui/choice';
 import { showMoney } from '../../ui/money';
@@ -83,7 +83,7 @@ export function BlendsPage() {
                       onClick={() =>
                         ready.mutate(
                           { id: one.id, version: one.version, revision: 0 },
-                          { onSuccess: () => void enqueueSnackbar(`${one.blend.name} can be weighed by one key now.`) },
+                          { onSuccess: () => void notify(`${one.blend.name} can be weighed by one key now.`) },
                         )
                       }
                     >

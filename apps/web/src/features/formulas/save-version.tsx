@@ -7,7 +7,7 @@ import TextField from '@mui/material/TextField';
 import { useTheme } from '@mui/material/styles';
 import { problemsOf, type Edit, type Evaluation, type Pantry } from '@north-leaf/core';
 import type { FormulaDetail, FormulaVersion } from '@north-leaf/contracts';
-import { enqueueSnackbar } from 'notistack';
+import { notify } from '../../platform/notices';
 import { ApiError } from '../../platform/http';
 import { useSaveVersion } from './api';
 import { describeEdits } from './describe-changes';
@@ -43,7 +43,7 @@ export function SaveVersionButton({ detail, saved, changes, pantry, evaluation, 
 
   const ask = () => {
     if (save.isPending) return;
-    if (reason) return void enqueueSnackbar(`Not saved: ${reason}.`);
+    if (reason) return void notify(`Not saved: ${reason}.`);
     save.reset();
     setWhy(describeEdits(changes, saved.formula, pantry));
     setOpen(true);
@@ -71,7 +71,7 @@ export function SaveVersionButton({ detail, saved, changes, pantry, evaluation, 
         onError: releaseDraft,
         onSuccess: (version) => {
           setOpen(false);
-          enqueueSnackbar(
+          notify(
             version.beside === null
               ? `Saved as v${version.version}.`
               : `Saved as v${version.version}, beside v${version.beside} that was saved meanwhile.`,

@@ -7,7 +7,8 @@ export const kitchenQuery = queryOptions({ queryKey: ['kitchen'], queryFn: () =>
 export type KitchenChange =
   | { readonly kind: 'glutenLimit'; readonly mgPerKg: number }
   | { readonly kind: 'guest'; readonly guest: Guest }
-  | { readonly kind: 'removeGuest'; readonly id: string };
+  | { readonly kind: 'removeGuest'; readonly id: string }
+  | { readonly kind: 'measure'; readonly name: string; readonly value: number };
 
 export function useKitchenChange() {
   const client = useQueryClient();
@@ -17,7 +18,9 @@ export function useKitchenChange() {
         ? request<Kitchen>('PUT', '/kitchen/gluten-limit', { mgPerKg: change.mgPerKg })
         : change.kind === 'guest'
           ? request<Kitchen>('PUT', `/kitchen/guests/${change.guest.id}`, change.guest)
-          : request<Kitchen>('DELETE', `/kitchen/guests/${change.id}`),
+          : change.kind === 'measure'
+            ? request<Kitchen>('PUT', `/kitchen/measures/${change.name}`, { value: change.value })
+            : request<Kitchen>('DELETE', `/kitchen/guests/${change.id}`),
     onSuccess: (kitchen) => client.setQueryData(kitchenQuery.queryKey, kitchen),
   });
 }

@@ -10,7 +10,8 @@ import { Choice } from '../../ui/choice';
 import { SideSheet } from '../../ui/side-sheet';
 import { formulasQuery } from '../formulas/api';
 import { pantryKeys } from './api';
-import { tell, usePantryUndo } from './pantry-undo';
+import { notify } from '../../platform/notices';
+import { usePantryUndo } from './pantry-undo';
 
 /** What a formula's newest version is once baked and ground, kept as an ingredient with everything that went into it. */
 export function CrumbForm({ onClose }: { onClose: () => void }) {
@@ -25,7 +26,7 @@ export function CrumbForm({ onClose }: { onClose: () => void }) {
     onSuccess: async ({ id }, { called }) => {
       await client.invalidateQueries({ queryKey: pantryKeys.all });
       usePantryUndo.getState().push({ name: `${called} added`, change: { kind: 'removeIngredient', id } });
-      tell(`${called} added. Ctrl Z takes it back.`);
+      notify(`${called} added. Ctrl Z takes it back.`);
       onClose();
     },
   });

@@ -14,7 +14,7 @@ export function GlutenMark({ proof, lot, on }: { proof: GlutenProof; lot: Lot | 
   const said: Record<GlutenProof, string> = {
     proven: report ? `${report.below ? '< ' : ''}${report.mgPerKg}` : '',
     old: report ? `${report.below ? '< ' : ''}${report.mgPerKg}, old report` : '',
-    over: report ? `${report.mgPerKg}, over your limit` : '',
+    over: report ? (report.below ? `< ${report.mgPerKg}, not shown to be under yours` : `${report.mgPerKg}, over your limit`) : '',
     noReport: 'no report',
     noGrain: 'no grain in it, no report',
     accepted: 'accepted without report',

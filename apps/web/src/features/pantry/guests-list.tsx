@@ -8,7 +8,7 @@ import { useTheme } from '@mui/material/styles';
 import { suits, type Guest, type Kitchen } from '@north-leaf/core';
 import type { PantryBook } from '@north-leaf/contracts';
 import { useKitchenChange } from '../kitchen/api';
-import { tell } from './pantry-undo';
+import { notify } from '../../platform/notices';
 
 /** For whom the kitchen bakes, and what they cannot have. A formula that names a guest keeps to it, row by row. */
 export function GuestsList({ kitchen }: { book: PantryBook; kitchen: Kitchen }) {
@@ -16,7 +16,7 @@ export function GuestsList({ kitchen }: { book: PantryBook; kitchen: Kitchen }) 
   const { palette } = useTheme();
   const change = useKitchenChange();
   const guests = kitchen.guests ?? [];
-  const store = (guest: Guest, said: string) => change.mutate({ kind: 'guest', guest }, { onSuccess: () => (setOpen(null), tell(said)) });
+  const store = (guest: Guest, said: string) => change.mutate({ kind: 'guest', guest }, { onSuccess: () => (setOpen(null), notify(said)) });
   return (
     <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 8, '@media (max-width: 899px)': { gridTemplateColumns: '1fr' } }}>
       <Box>
@@ -36,7 +36,7 @@ export function GuestsList({ kitchen }: { book: PantryBook; kitchen: Kitchen }) 
             <Button
               size="small"
               color="error"
-              onClick={() => change.mutate({ kind: 'removeGuest', id: guest.id }, { onSuccess: () => tell(`${guest.name} removed.`) })}
+              onClick={() => change.mutate({ kind: 'removeGuest', id: guest.id }, { onSuccess: () => notify(`${guest.name} removed.`) })}
             >
               Remove
             </Button>

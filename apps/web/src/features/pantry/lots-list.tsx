@@ -119,7 +119,7 @@ export function LotsList({ book, kitchen }: { book: PantryBook; kitchen: Kitchen
                       : lot.onHandG === 0
                         ? 'empty'
                         : first
-                          ? 'in use'
+                          ? 'first in line'
                           : 'waits its turn'}
                     {lot.openedOn && lot.setAside === undefined && `, open since ${showDay(lot.openedOn, book.on)}`}
                   </TableCell>

@@ -12,7 +12,7 @@ import { Page } from '../../ui/page';
 import { PlaceTabs } from '../../ui/place-tabs';
 import { kitchenQuery, useKitchenChange } from '../kitchen/api';
 import { pantryQuery, pantryTabs } from './api';
-import { tell } from './pantry-undo';
+import { notify } from '../../platform/notices';
 import { usePantryUndoKey } from './use-pantry';
 
 const faces = {
@@ -79,8 +79,8 @@ function GlutenLimit({ limit }: { limit: number }) {
     if (wrong || value === limit) return;
     // Not the callbacks of this field: it is drawn anew with its new limit before they would run.
     change.mutateAsync({ kind: 'glutenLimit', mgPerKg: value }).then(
-      () => tell(`You accept up to ${value} mg/kg.`),
-      (error: Error) => tell(error.message, 'error'),
+      () => notify(`You accept up to ${value} mg/kg.`),
+      (error: Error) => notify(error.message, 'error'),
     );
   };
   return (
@@ -95,7 +95,6 @@ function GlutenLimit({ limit }: { limit: number }) {
         size="small"
         value={text}
         onChange={(event) => setText(event.target.value)}
-        onBlur={set}
         error={wrong}
         helperText={wrong ? 'from 0 to 20' : undefined}
         slotProps={{

@@ -1,4 +1,3 @@
-import { enqueueSnackbar } from 'notistack';
 import { create } from 'zustand';
 import type { PantryBook } from '@north-leaf/contracts';
 import type { PantryChange } from './api';
@@ -94,6 +93,3 @@ export function withRevision(change: PantryChange, now: PantryBook): PantryChang
       return change;
   }
 }
-
-export const tell = (message: string, variant: 'success' | 'error' = 'success') =>
-  enqueueSnackbar(message, variant === 'error' ? { variant } : {});

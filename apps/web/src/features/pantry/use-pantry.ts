@@ -2,7 +2,8 @@ import { useCallback, useEffect } from 'react';
 import { useQueryClient } from '@tanstack/react-query';
 import type { PantryBook } from '@north-leaf/contracts';
 import { pantryQuery, usePantryChange, type PantryChange } from './api';
-import { inverseOf, tell, usePantryUndo, withRevision } from './pantry-undo';
+import { notify } from '../../platform/notices';
+import { inverseOf, usePantryUndo, withRevision } from './pantry-undo';
 
 /** Does a change of the pantry and remembers what takes it back. Rejects with the ApiError, so that a form can show it at its fields. */
 export function useDoInPantry(): (name: string, change: PantryChange) => Promise<void> {
@@ -15,7 +16,7 @@ export function useDoInPantry(): (name: string, change: PantryChange) => Promise
       await mutateAsync(change);
       const back = inverseOf(change, before);
       if (back) push({ name, change: back });
-      tell(back ? `${name}. Ctrl Z takes it back.` : `${name}.`);
+      notify(back ? `${name}. Ctrl Z takes it back.` : `${name}.`);
     },
     [client, mutateAsync, push],
   );
@@ -31,8 +32,8 @@ export function usePantryUndoKey(): { readonly undo: () => void; readonly undoab
     if (!step) return;
     const now = client.getQueryData(pantryQuery.queryKey) as PantryBook;
     mutateAsync(withRevision(step.change, now)).then(
-      () => tell(`Taken back: ${step.name}.`),
-      (error: Error) => tell(`Not taken back: ${error.message}`, 'error'),
+      () => notify(`Taken back: ${step.name}.`),
+      (error: Error) => notify(`Not taken back: ${error.message}`, 'error'),
     );
   }, [client, mutateAsync]);
   useEffect(() => {

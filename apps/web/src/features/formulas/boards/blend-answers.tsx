@@ -93,9 +93,6 @@ function OneAnswer({ answer, number, of, pantry, what }: OneProps) {
           </Box>
         </Box>
       ))}
-      <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>
-        {changes.length > 0 && `together ${(changes.reduce((sum, one) => sum + one.byShare, 0) * 100).toFixed(2)} % of the blend`}
-      </Box>
     </Box>
   );
   // Under five steps of the scale a reading is more than a tenth out.
@@ -112,6 +109,9 @@ function OneAnswer({ answer, number, of, pantry, what }: OneProps) {
       <Box sx={{ display: 'flex', gap: 6, flexWrap: 'wrap' }}>
         {side('Take out', out, '−')}
         {side('Put in', putIn, '+')}
+      </Box>
+      <Box sx={{ fontSize: 12.5, color: 'text.secondary', pt: 1 }}>
+        Each side is {(putIn.reduce((sum, { byShare }) => sum + byShare, 0) * 100).toFixed(2)} % of the blend.
       </Box>
       <Box sx={{ display: 'flex', gap: 3, alignItems: 'center', pt: 3, flexWrap: 'wrap' }}>
         <Button variant="contained" onClick={use}>

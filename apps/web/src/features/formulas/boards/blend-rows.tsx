@@ -18,7 +18,7 @@ import { FieldRow } from '../../../ui/field-row';
 import { QuantityField } from '../../../ui/quantity-field';
 import { SearchField } from '../../../ui/search-field';
 import { showValue, unitOf } from '../../../ui/quantity';
-import { enqueueSnackbar } from 'notistack';
+import { notify } from '../../../platform/notices';
 import { useSaveBlend } from '../../blends/api';
 import { ingredientOptions } from '../../pantry/api';
 import { useDraft } from '../draft-store';
@@ -44,8 +44,8 @@ export function BlendRows() {
     keep.mutate(
       { id: formula.blend.from?.blendId ?? crypto.randomUUID(), blend: formula.blend },
       {
-        onSuccess: ({ blend, version }) => void enqueueSnackbar(`${blend.name}, version ${version}, is in the library.`),
-        onError: (error) => void enqueueSnackbar(`Not kept: ${error.message}`, { variant: 'error' }),
+        onSuccess: ({ blend, version }) => void notify(`${blend.name}, version ${version}, is in the library.`),
+        onError: (error) => void notify(`Not kept: ${error.message}`, 'error'),
       },
     );
   const used = new Set(formula.blend.rows.map(({ ingredientId }) => ingredientId));

@@ -1,7 +1,8 @@
-import { memo } from 'react';
+import { lazy, memo, Suspense, useState } from 'react';
 import { useShallow } from 'zustand/react/shallow';
 import CloseIcon from '@mui/icons-material/Close';
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import IconButton from '@mui/material/IconButton';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
@@ -17,10 +18,13 @@ import {
   isExcluded,
   isProteinType,
   isStarch,
+  recipeOf,
   roundTo,
   spoonWaterG,
   thirstSpread,
   type DoughResult,
+  type Formula,
+  type Pantry,
 } from '@north-leaf/core';
 import { usePreferences } from '../../../platform/preferences';
 import { FieldRow } from '../../../ui/field-row';
@@ -33,7 +37,10 @@ import { handWordLabels } from '../../../ui/words';
 import { setValue, useDraft } from '../draft-store';
 import { stageQuestions } from '../stages';
 import { AllergenLine } from './allergen-line';
-import { Board, FormulaField, useAnswer, useSurroundings, useFormula, Waiting } from './board';
+import { Board, FormulaField, useAnswer, useProblem, useSurroundings, useFormula, Waiting } from './board';
+import { readMass, weighed } from './typed-amount';
+
+const PasteList = lazy(async () => ({ default: (await import('./paste-list')).PasteList }));
 
 export function DoughBoard() {
   return (
@@ -47,6 +54,8 @@ function DoughSettings() {
   const units = usePreferences((state) => state.units);
   const blendName = useDraft((state) => state.formula.blend.name);
   const mix = useDraft((state) => state.formula.mix);
+  const [pasting, setPasting] = useState(false);
+  const { pantry } = useSurroundings();
   const rowKeys = useDraft(useShallow((state) => state.formula.rows.map(({ key }) => key)));
   return (
     <>
@@ -77,6 +86,20 @@ function DoughSettings() {
         </TableBody>
       </Table>
       <AddRow />
+      <Box sx={{ display: 'flex', gap: 2, pb: 2 }}>
+        <Button size="small" variant="outlined" onClick={() => setPasting(true)}>
+          Paste a list
+        </Button>
+        <Button
+          size="small"
+          variant="outlined"
+          onClick={() => takeAlong(useDraft.getState().formula, pantry)}
+          title="As a schema.org Recipe, in grams"
+        >
+          Take it along
+        </Button>
+      </Box>
+      <Suspense>{pasting && <PasteList onClose={() => setPasting(false)} />}</Suspense>
       <FieldRow label="Hold back, of the water">
         <FormulaField path="/holdBackShare" label="Hold back" kind="percent" times={100} grain={5} />
       </FieldRow>
@@ -97,6 +120,19 @@ function DoughSettings() {
       <AllergenLine />
     </>
   );
+}
+
+/** The formula as a file that other programs read. */
+function takeAlong(formula: Formula, pantry: Pantry): void {
+  const file = new Blob([JSON.stringify(recipeOf(formula, pantry), null, 2)], { type: 'application/ld+json' });
+  const link = document.createElement('a');
+  link.href = URL.createObjectURL(file);
+  link.download = `${formula.name
+    .toLowerCase()
+    .replace(/[^\p{L}\p{N}]+/gu, '-')
+    .replace(/^-|-$/g, '')}.json`;
+  link.click();
+  URL.revokeObjectURL(link.href);
 }
 
 function DoughTotal() {
@@ -121,10 +157,13 @@ function DoughTotal() {
 const AmountRow = memo(function AmountRow({ index }: { index: number }) {
   const row = useDraft((state) => state.formula.rows[index]);
   const blendG = useDraft((state) => state.formula.blendG);
-  const { pantry } = useSurroundings();
+  const { kitchen, pantry } = useSurroundings();
+  const units = usePreferences((state) => state.units);
+  const typed = useDraft((state) => state.typed[`/rows/${index}/amountG`]);
+  const problem = useProblem(`/rows/${index}/amountG`);
   const saved = useDraft((state) => state.saved.rows.find(({ key }) => key === row?.key));
   const savedB = useDraft((state) => state.saved.blendG);
-  const { edit } = useDraft.getState();
+  const { edit, type } = useDraft.getState();
   if (!row) return null;
   const name = pantry.ingredients[row.ingredientId]?.name ?? row.ingredientId;
   const path = `/rows/${index}/amountG`;
@@ -133,7 +172,9 @@ const AmountRow = memo(function AmountRow({ index }: { index: number }) {
     <TableRow>
       <TableCell component="th" scope="row" sx={{ lineHeight: '16px' }}>
         {name}
-        {use && <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>{use}</Box>}
+        {(use || row.entered) && (
+          <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>{[use, row.entered && `“${row.entered}”`].filter(Boolean).join(' · ')}</Box>
+        )}
       </TableCell>
       <TableCell align="right">
         <QuantityField
@@ -149,7 +190,20 @@ const AmountRow = memo(function AmountRow({ index }: { index: number }) {
         />
       </TableCell>
       <TableCell align="right">
-        <FormulaField path={path} label={`${name} grams`} kind="mass" grain={1} width={66} hideUnit />
+        <QuantityField
+          label={`${name} grams`}
+          kind="mass"
+          value={row.amountG}
+          was={saved?.amountG}
+          typed={typed}
+          problem={problem}
+          onTyped={(text) => type(path, text)}
+          read={(text) => readMass(text, unitOf('mass', units), pantry.ingredients[row.ingredientId], kitchen.measures)}
+          onChange={(amountG, visit, text) => edit(`${path}:${visit}`, (from) => weighed(from, index, amountG, text))}
+          grain={1}
+          width={66}
+          hideUnit
+        />
       </TableCell>
       <TableCell sx={{ width: 30 }}>
         <IconButton

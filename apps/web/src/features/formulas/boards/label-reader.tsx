@@ -26,7 +26,7 @@ import {
   type LabelRule,
 } from '@north-leaf/core';
 import type { BoxLabel, ReadLabel } from '@north-leaf/contracts';
-import { enqueueSnackbar } from 'notistack';
+import { notify } from '../../../platform/notices';
 import { ApiError } from '../../../platform/http';
 import { SearchField } from '../../../ui/search-field';
 import { imitateBlend, readLabel, useSaveBlend } from '../../blends/api';
@@ -320,7 +320,7 @@ export function LabelReader({ onClose }: { onClose: () => void }) {
               save.mutate(
                 { id: crypto.randomUUID(), blend: made },
                 {
-                  onSuccess: ({ blend: kept }) => void enqueueSnackbar(`${kept.name} is in the library.`),
+                  onSuccess: ({ blend: kept }) => void notify(`${kept.name} is in the library.`),
                   onError: (error) => setProblem({ path: '', message: error.message }),
                 },
               );

@@ -1,0 +1,49 @@
+import { isGum, isLeavener, isSalt } from '../ingredient/roles.js';
+import type { Pantry } from '../document/pantry.js';
+import type { Family } from '../facts/families.js';
+import type { ReadLine } from './read-line.js';
+
+/** Something about a list that looks like a slip of the hand: asked about, never mended silently. */
+export type Slip = {
+  readonly line: number;
+  readonly kind: 'noAmount' | 'unknown' | 'doubled' | 'saltForSugar' | 'spoonForSpoon' | 'tooMuchGum' | 'noWeight' | 'gluten';
+  /** What it would be more likely, where that is a number. */ readonly likelyG?: number;
+};
+/** Over this many times the most that the family takes, a hand has slipped rather than a taste. Judgement. */
+const FAR = 2.5;
+
+/**
+ * What looks like a slip in a list: salt for sugar, a tablespoon for a teaspoon, ten times too much gum, a line that stands twice.
+ *
+ * Units    g; amounts are judged against the list's own flours and the family's windows.
+ * Throws   nothing.
+ * Findings none: these are questions about what was written, not judgements of the dough.
+ * Source   slips that bakers tell of: common practice, no source; windows in facts/families.
+ */
+export function slipsIn(lines: readonly ReadLine[], family: Family, ingredients: Pantry['ingredients']): Slip[] {
+  const massOf = ({ mass }: ReadLine) => mass?.massG ?? 0;
+  const flourG = lines.reduce((sum, line) => {
+    const kind = line.ingredientId ? (ingredients[line.ingredientId]?.kind ?? '') : '';
+    return kind.startsWith('flour_') || kind === 'starch' || kind === 'blend' ? sum + massOf(line) : sum;
+  }, 0);
+  const percent = (line: ReadLine) => (flourG > 0 ? (massOf(line) / flourG) * 100 : 0);
+  return lines.flatMap((line, i): Slip[] => {
+    const one = line.ingredientId ? ingredients[line.ingredientId] : undefined;
+    if (!one) return [{ line: i, kind: 'unknown' }];
+    if (one.gluten === 'contains') return [{ line: i, kind: 'gluten' }];
+    if (!line.amount) return [{ line: i, kind: 'noAmount' }];
+    if (!line.mass) return [{ line: i, kind: 'noWeight' }];
+    const slips: Slip[] = [];
+    if (lines.some((other, k) => k < i && other.ingredientId === one.id)) slips.push({ line: i, kind: 'doubled' });
+    if (isSalt(one) && percent(line) > FAR * family.saltPercent[2]) slips.push({ line: i, kind: 'saltForSugar' });
+    const spoon = line.amount.measure?.kind === 'volume' && line.amount.measure.of.startsWith('tablespoon');
+    if (isLeavener(one) && percent(line) > FAR * family.leavenerPercent[2]) {
+      slips.push({ line: i, kind: 'spoonForSpoon', ...(spoon ? { likelyG: massOf(line) / 3 } : {}) });
+    }
+    const most = family.gumPercent[one.id]?.[2];
+    if (isGum(one) && most !== undefined && percent(line) > FAR * most) {
+      slips.push({ line: i, kind: 'tooMuchGum', likelyG: massOf(line) / (spoon ? 3 : 10) });
+    }
+    return slips;
+  });
+}

@@ -1,0 +1,106 @@
+import { InputError } from '../errors.js';
+import { leafAmounts } from '../ingredient/parts.js';
+import { isEgg, isLeavener } from '../ingredient/roles.js';
+import { portionOf, lotsInUse } from '../ingredient/mixture.js';
+import { piecesFromMass } from '../sheet/sheet.js';
+import type { Formula } from '../document/formula.js';
+import type { Pantry } from '../document/pantry.js';
+
+/** No batch is a thousandth or a thousand of another: a slip of the hand is. */
+const MOST_FACTOR = 1000;
+/** Past this factor a leavener is better cut by a tenth: common practice, no source. */
+const LEAVENER_FACTOR = 4;
+
+/**
+ * A formula made larger or smaller: every gram times the factor, nothing else.
+ *
+ * Units    g.
+ * Throws   InputError at factor unless above 1/1000 and at most 1000.
+ * Findings none; scaleCautions says what a person should know.
+ * Source   arithmetic. Thickness, chill and oven are of the piece, not of the batch.
+ */
+export function scaled(formula: Formula, factor: number): Formula {
+  if (!(factor >= 1 / MOST_FACTOR && factor <= MOST_FACTOR))
+    throw new InputError('factor', `must be from 0.001 to ${MOST_FACTOR}, got ${factor}`);
+  return {
+    ...formula,
+    blendG: formula.blendG * factor,
+    // What was typed spoke of the batch as it was.
+    rows: formula.rows.map(({ entered: _entered, ...row }) => ({ ...row, amountG: row.amountG * factor })),
+  };
+}
+
+/**
+ * The least factor that gives a number of pieces, scraps and trim counted.
+ *
+ * Units    pieces; massG is dough and dust of the formula as it stands.
+ * Throws   InputError at pieces unless a whole number from 1 to 100000, or where no piece comes out of any dough.
+ * Findings none.
+ * Source   the sheet's own counting: pieces do not grow evenly with the dough.
+ */
+export function factorForPieces(formula: Formula, massG: number, pieces: number): number {
+  if (!Number.isInteger(pieces) || pieces < 1 || pieces > 100000)
+    throw new InputError('pieces', `must be a whole number from 1 to 100000, got ${pieces}`);
+  const now = piecesFromMass(formula, massG);
+  const enough = (factor: number) => piecesFromMass(formula, massG * factor) >= pieces;
+  let high = now > 0 ? pieces / now : 1;
+  for (let tries = 0; !enough(high); tries++) {
+    if (tries > 60) throw new InputError('pieces', 'cannot be reached: the piece is larger than its sheet can be');
+    high *= 1.15;
+  }
+  let low = high / 4;
+  for (let step = 0; step < 40; step++) {
+    const middle = (low + high) / 2;
+    if (enough(middle)) high = middle;
+    else low = middle;
+  }
+  return high;
+}
+
+/** How much of a batch the counted lots allow, and what ends first; null where nothing that is used is counted. */
+export function factorForShelf(formula: Formula, pantry: Pantry): { readonly factor: number; readonly endsFirst: string } | null {
+  const wanted = leafAmounts(pantry, [
+    ...formula.blend.rows.map(({ ingredientId, share, lotId }) =>
+      portionOf(pantry, 'blend.rows', ingredientId, share * formula.blendG, lotId),
+    ),
+    ...formula.rows.map(({ ingredientId, amountG, lotId }) => portionOf(pantry, 'rows', ingredientId, amountG, lotId)),
+  ]);
+  const limits = [...wanted].flatMap(([id, amountG]) => {
+    const lots = lotsInUse(pantry, id);
+    if (amountG <= 0 || lots.length === 0 || lots.some(({ onHandG }) => onHandG === undefined)) return [];
+    return [{ factor: lots.reduce((sum, { onHandG }) => sum + onHandG!, 0) / amountG, endsFirst: pantry.ingredients[id]!.name }];
+  });
+  return limits.length === 0 ? null : limits.reduce((least, one) => (one.factor < least.factor ? one : least));
+}
+
+export type ScaleCaution =
+  | { readonly kind: 'tooFine'; readonly name: string; readonly amountG: number }
+  | { readonly kind: 'egg'; readonly name: string; readonly amountG: number; readonly pieces: number }
+  | { readonly kind: 'leavener'; readonly name: string; readonly amountG: number };
+
+/**
+ * What a person should know of a scaled batch: what the scale cannot weigh, eggs in parts, much leavener.
+ *
+ * Units    g; pieces of egg.
+ * Throws   nothing.
+ * Findings none.
+ * Source   under five steps of a scale a reading is more than a tenth out (arithmetic); egg sizes and the tenth less leavener past
+ *          four times: common practice, no source.
+ */
+export function scaleCautions(scaledFormula: Formula, factor: number, scaleStepG: number, pantry: Pantry): ScaleCaution[] {
+  const rows = [
+    ...scaledFormula.blend.rows.map(({ ingredientId, share }) => ({ ingredientId, amountG: share * scaledFormula.blendG })),
+    ...scaledFormula.rows,
+  ];
+  return rows.flatMap(({ ingredientId, amountG }): ScaleCaution[] => {
+    const one = pantry.ingredients[ingredientId];
+    if (!one || amountG <= 0) return [];
+    const { name } = one;
+    const pieces = isEgg(one) && one.pieceG !== undefined ? amountG / one.pieceG : null;
+    return [
+      ...(amountG < 5 * scaleStepG ? [{ kind: 'tooFine' as const, name, amountG }] : []),
+      ...(pieces !== null && Math.abs(pieces - Math.round(pieces)) > 0.05 ? [{ kind: 'egg' as const, name, amountG, pieces }] : []),
+      ...(isLeavener(one) && factor > LEAVENER_FACTOR ? [{ kind: 'leavener' as const, name, amountG }] : []),
+    ];
+  });
+}
