@@ -54,7 +54,8 @@ export function factorForPieces(formula: Formula, massG: number, pieces: number)
     if (enough(middle)) high = middle;
     else low = middle;
   }
-  return high;
+  // A hair more: a sum of many scaled grams may end a last digit short.
+  return high * (1 + 1e-6);
 }
 
 /** How much of a batch the counted lots allow, and what ends first; null where nothing that is used is counted. */
