@@ -29,7 +29,8 @@ describe('a blend found for a baker', () => {
     for (const { shares, grams, brings, brokenBySteps } of answer.answers) {
       expect(brokenBySteps).toEqual([]);
       expect(Object.values(grams!).reduce((sum, g) => sum + g, 0)).toBeCloseTo(240, 6);
-      const rows = rowsOfAnswer(aFormula().blend, shares, () => `n${Math.random()}`);
+      let n = 0;
+      const rows = rowsOfAnswer(aFormula().blend, shares, () => `n${n++}`);
       const formula = { ...aFormula(), blend: { ...aFormula().blend, rows } };
       const blend = resultOf(worked(formula), 'blend');
       expect(blend.bendIndex).toBeCloseTo(brings['bend']!, 6);
