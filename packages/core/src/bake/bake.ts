@@ -10,6 +10,7 @@ import type { Formula } from '../document/formula.js';
 import type { Kitchen, Oven } from '../document/kitchen.js';
 import type { DoughResult } from '../dough/dough.js';
 import type { Family } from '../facts/families.js';
+import type { BakeKind } from '../facts/oven.js';
 import type { Estimate, Finding } from '../findings/finding.js';
 import type { SheetResult } from '../sheet/sheet.js';
 import type { Trajectory } from './march.js';
@@ -91,7 +92,7 @@ export function bakeStage(
   const { bake } = formula;
   checkSteps(formula);
   const oven = ovenOf(kitchen, bake.ovenId);
-  const spec = bakeSpecOf(formula, kitchen, dough, sheet);
+  const spec = bakeSpecOf(formula, family, kitchen, dough, sheet);
   const problem = compileBake(spec);
   const march = new BakeMarch(24);
   const limits = limitsOf(formula, family);
@@ -135,14 +136,14 @@ export function limitsOf(formula: Formula, family: Family): BakeLimits {
 }
 
 /** The piece, oven and tray of a formula as a bake. */
-export function bakeSpecOf(formula: Formula, kitchen: Kitchen, dough: DoughResult, sheet: SheetResult): BakeSpec {
+export function bakeSpecOf(formula: Formula, family: Family, kitchen: Kitchen, dough: DoughResult, sheet: SheetResult): BakeSpec {
   const { bake } = formula;
   const tray = kitchen.trays.find(({ id }) => id === bake.trayId);
   if (!tray) throw new InputError('bake.trayId', 'is not a tray of this kitchen');
   const oven = ovenOf(kitchen, bake.ovenId);
   return {
     makeUp: sheet.makeUp,
-    kind: dough.leavened ? 'crackerLeavened' : 'cracker',
+    kind: bakeKindOf(family, dough),
     thicknessMm: sheet.thicknessMm,
     startC: sheet.pieceC,
     tray: tray.material,
@@ -153,6 +154,10 @@ export function bakeSpecOf(formula: Formula, kitchen: Kitchen, dough: DoughResul
     settings: bake.steps.map(({ wantC, min }) => ({ airC: wantC ?? OFF_C, min, air: oven.kind })),
   };
 }
+
+/** A leavened cracker rises as one, whatever its family. */
+const bakeKindOf = (family: Family, { leavened }: DoughResult): BakeKind =>
+  family.bakesAs === 'cracker' || family.bakesAs === 'crackerLeavened' ? (leavened ? 'crackerLeavened' : 'cracker') : family.bakesAs;
 
 function checkSteps({ bake }: Formula): void {
   if (bake.steps.length === 0) throw new InputError('bake.steps', 'needs at least one step with a temperature');

@@ -1,4 +1,4 @@
-import { flourMoistureBasis, gumWaterShare, handWords, rightWater, spoonWaterG, thirstSpread } from '../facts/dough.js';
+import { flourMoistureBasis, handWords, rightWater, spoonWaterG, thirstSpread } from '../facts/dough.js';
 import { isDry, isGum, isPouredWater, isStarch } from '../ingredient/roles.js';
 import { compositionOf } from '../ingredient/mixture.js';
 import type { Family } from '../facts/families.js';
@@ -31,7 +31,7 @@ export type WaterGets = {
  * Units    g.
  * Throws   nothing.
  * Findings none.
- * Source   wants = k A B + f x dose x water hold (facts/families waterFactor, facts/dough gumWaterShare); estimates, moved by bakes.
+ * Source   wants = k A B + f x dose x water hold (facts/families waterFactor and gumWaterShare); estimates, moved by bakes.
  *
  * @example
  * // 100 g sorghum (0.68 g/g), savoury cracker (0.62): 42.2 g
@@ -47,7 +47,7 @@ export function waterWants(blend: readonly Portion[], gums: readonly Portion[], 
   );
   const flourG = sum(flours, hold) - starchG;
   const allGums = [...blend.filter(({ ingredient }) => isGum(ingredient)), ...gums];
-  const gumG = sum(allGums, ({ amountG, ingredient }) => gumWaterShare.value * amountG * (ingredient.waterHoldGPerG ?? 0));
+  const gumG = sum(allGums, ({ amountG, ingredient }) => family.gumWaterShare * amountG * (ingredient.waterHoldGPerG ?? 0));
   const moistureG = sum(
     flours,
     ({ amountG, lot }) => -amountG * ((lot?.moistureShare ?? flourMoistureBasis.value) - flourMoistureBasis.value),

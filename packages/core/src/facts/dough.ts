@@ -1,6 +1,5 @@
 import { fact, table } from './fact.js';
 
-export const gumWaterShare = fact(0.3, 'share of the gum full water hold', 'judgement', 'water-poor doughs: pastry, cookies, crackers');
 export const rightWater = table(
   { watchLow: 0.94, fixLow: 0.84, watchHigh: 1.08, fixHigh: 1.22 },
   'gets over wants',

@@ -1,7 +1,13 @@
+import { familyRows } from './family-table.js';
 import type { Basis } from './fact.js';
+import type { BakeKind } from './oven.js';
 
 /** Lowest, aimed at, highest. */
 export type Window = readonly [low: number, target: number, high: number];
+
+/** How fat usually goes in: the first of several schools, each a choice with a reason. */
+export const schools = ['cutIn', 'rub', 'cream', 'melt', 'oil', 'allInOne'] as const;
+export type School = (typeof schools)[number];
 
 /**
  * What a family of products needs: the windows its findings judge by. Percent is grams per 100 g of blend.
@@ -10,23 +16,34 @@ export type Window = readonly [low: number, target: number, high: number];
 export type Family = {
   readonly id: string;
   readonly name: string;
-  readonly kind: 'cracker' | 'nutCracker';
+  readonly kind: 'pastry' | 'laminated' | 'cookie' | 'cracker' | 'quick';
+  /** What the blend is made of; nuts and crumb count in B only here. */ readonly base: 'flour' | 'nut' | 'crumb';
+  readonly school: School;
+  /** Which lift and vapour path the oven model takes. */ readonly bakesAs: BakeKind;
   readonly fatPercent: Window;
   readonly waterPercent: Window;
   readonly sugarPercent: Window;
   readonly eggPercent: Window;
   readonly saltPercent: Window;
-  readonly leavenerPercent: Window;
+  /** Baking powder and soda together. */ readonly leavenerPercent: Window;
+  readonly sodaPercent?: Window;
+  readonly yeastPercent?: Window;
+  /** Ground nuts beside the blend. */ readonly nutPercent?: Window;
   /** Window of each gum when it is alone; several are summed as dose over target. */
   readonly gumPercent: Readonly<Record<string, Window>>;
   readonly proteinTypePercent: Window;
   readonly starchPercent: Window;
   /** Grams of water a gram of blend takes, over its cold water hold (k of the water rule). */
   readonly waterFactor: number;
+  /** Share of its full water hold that a gum takes here (f of the water rule). */ readonly gumWaterShare: number;
+  readonly ingredientsC: Window;
   readonly doughMaxC: number;
-  readonly rollC: Window;
+  /** Whether it goes under a pin; scooped, pressed and poured doughs do not. */ readonly rolled: boolean;
+  /** Rolls between these; for what is not rolled, can be scooped or pressed between these. */ readonly rollC: Window;
   readonly chillMin: Window;
+  /** Pieces of fat when they go in; none where it is creamed, melted or oil. */ readonly fatPieceMm?: Window;
   readonly thicknessMm: Window;
+  /** One piece, where it is weighed and not cut. */ readonly pieceG?: Window;
   readonly ovenC: Window;
   readonly bakeMin: Window;
   readonly dockPitchMm: Window;
@@ -39,41 +56,4 @@ export type Family = {
   readonly source: string;
 };
 
-const crackerSavoury: Family = {
-  id: 'cracker_savoury',
-  name: 'Savoury starch or seed cracker',
-  kind: 'cracker',
-  fatPercent: [10, 18, 36],
-  waterPercent: [35, 48, 65],
-  sugarPercent: [0, 2, 6],
-  eggPercent: [0, 5, 15],
-  saltPercent: [1.2, 1.8, 2.5],
-  leavenerPercent: [0, 1.5, 3],
-  gumPercent: {
-    xanthan: [0.3, 0.8, 1.5],
-    guar: [0.5, 1, 2],
-    psyllium_husk: [1, 3, 5],
-    psyllium_powder: [1, 3, 5],
-    hpmc: [0, 0.3, 1],
-    flax_meal: [0, 5, 15],
-  },
-  proteinTypePercent: [50, 68, 85],
-  starchPercent: [15, 32, 50],
-  waterFactor: 0.62,
-  doughMaxC: 25,
-  rollC: [14, 18, 22],
-  chillMin: [15, 30, 60],
-  thicknessMm: [1, 1.5, 2.5],
-  ovenC: [170, 185, 210],
-  bakeMin: [10, 15, 22],
-  dockPitchMm: [8, 12, 18],
-  lightness: [58, 65, 71],
-  finalMoisturePercent: [1.5, 2.5, 4],
-  finalAw: [0.1, 0.25, 0.38],
-  zone: { crisp: 8.5, tender: 5, halfWidth: 1 },
-  basis: 'fromMemory',
-  source:
-    'bakery textbooks (biscuit, cookie and pastry technology handbooks), from memory; water factor, leavener from 0 and Outlook zone are our judgement',
-};
-
-export const families: Readonly<Record<string, Family>> = { cracker_savoury: crackerSavoury };
+export const families: Readonly<Record<string, Family>> = Object.fromEntries(familyRows.map((family) => [family.id, family]));

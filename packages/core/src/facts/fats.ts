@@ -2,11 +2,15 @@ import { fact, table } from './fact.js';
 
 /** Temperature knots (C) and percent solid at each. */
 export type SolidFatCurve = { readonly atC: readonly number[]; readonly solidPercent: readonly number[] };
-export type SolidFatName = 'butter' | 'palmShortening' | 'liquidOil';
+export type SolidFatName = 'butter' | 'laminatingButter' | 'lard' | 'palmShortening' | 'coconut' | 'plantBlock' | 'liquidOil';
 
 export const solidFatCurves = table<Record<SolidFatName, SolidFatCurve>>(
   {
     butter: { atC: [-20, 0, 5, 10, 15, 20, 25, 30, 35, 38], solidPercent: [75, 62, 56, 48, 36, 20, 11, 5, 1, 0] },
+    laminatingButter: { atC: [-20, 0, 5, 10, 15, 20, 25, 30, 35, 39], solidPercent: [80, 70, 64, 56, 44, 27, 15, 8, 2, 0] },
+    lard: { atC: [-20, 0, 5, 10, 15, 20, 25, 30, 35, 40, 45], solidPercent: [60, 40, 35, 29, 25, 21, 15, 7, 4, 2, 0] },
+    coconut: { atC: [-20, 0, 5, 10, 15, 20, 22, 24, 26, 28], solidPercent: [97, 94, 90, 80, 62, 34, 20, 8, 1, 0] },
+    plantBlock: { atC: [-20, 0, 5, 10, 15, 20, 25, 30, 35, 40], solidPercent: [75, 60, 53, 46, 37, 25, 14, 7, 3, 0] },
     palmShortening: {
       atC: [-20, 0, 5, 10, 15, 20, 25, 30, 35, 40, 45, 50],
       solidPercent: [75, 60, 54, 46, 36, 26, 18, 12, 8, 5, 2, 0],
@@ -30,4 +34,10 @@ export const firmnessBands = table(
   'percent of the fat that is solid',
   'judgement',
   'fitted to common chilling practice; explains readiness, which is judged by the family roll window',
+);
+export const fatWorkBands = table(
+  { pieces: [30, 75], rubbed: [20, 55], creamed: [14, 30], laminate: [26, 43], melted: [0, 5] },
+  'percent of the fat that is solid when it goes in',
+  'judgement',
+  'tied to common practice: butter is cut in cold from the fridge, rubbed below 18 C, creamed at 17 to 21 C, folded at 12 to 18 C',
 );

@@ -38,7 +38,8 @@ export const layerResistance = table<Record<TrayLayer, number>>(
   'paper or mat between tray and dough',
 );
 
-export type BakeKind = 'cracker' | 'crackerLeavened' | 'shortbread' | 'cookie' | 'biscuit';
+export type BakeKind =
+  'cracker' | 'crackerLeavened' | 'nutCracker' | 'shortbread' | 'cookie' | 'pieShell' | 'biscuit' | 'laminated' | 'croissant';
 export type BakeKindFacts = {
   /** Largest thickness over raw thickness. */ readonly expansion: number;
   /** Vapour path factor: how open the crumb is to steam. */ readonly vapourPath: number;
@@ -48,9 +49,13 @@ export const bakeKinds = table<Record<BakeKind, BakeKindFacts>>(
   {
     crackerLeavened: { expansion: 2, vapourPath: 1, firstPores: 0.06 },
     cracker: { expansion: 1.35, vapourPath: 1, firstPores: 0.05 },
+    nutCracker: { expansion: 1.1, vapourPath: 0.6, firstPores: 0.05 },
     shortbread: { expansion: 1.15, vapourPath: 0.5, firstPores: 0.08 },
     cookie: { expansion: 1.3, vapourPath: 0.2, firstPores: 0.12 },
+    pieShell: { expansion: 1.1, vapourPath: 0.3, firstPores: 0.04 },
     biscuit: { expansion: 1.9, vapourPath: 0.12, firstPores: 0.1 },
+    laminated: { expansion: 1.8, vapourPath: 0.4, firstPores: 0.15 },
+    croissant: { expansion: 1.25, vapourPath: 0.1, firstPores: 0.55 },
   },
   'ratio, -, share',
   'judgement',

@@ -50,28 +50,12 @@ export const textureWeights = table<Record<TextureFeature, TextureWeight>>(
   'directions of fat, water, sugar, xanthan, protein, starch and gas are published (shortening and cellular-solid literature, from memory); all sizes are judgement until the kitchen own ratings move them',
 );
 
-/** The target formula of the savoury cracker, as texture features: its Outlook is the middle of the zone. */
-export const crackerTexture = table<Record<TextureFeature, number>>(
-  {
-    fat: 0.18,
-    fatPieces: 0,
-    water: 0.48,
-    sugar: 0.02,
-    eggWhite: 0.033,
-    eggYolk: 0.017,
-    xanthan: 0.004,
-    psyllium: 0.01,
-    protein: 0.065,
-    starch: 0.32,
-    fibre: 0.055,
-    thickness: 3,
-    gas: 0.67,
-    moisture: 0.025,
-    crispness: 0.98,
-  },
-  'as the weights',
+/** What stands behind a family's own middle where its windows do not say. */
+export const middleBlend = table(
+  { proteinOfGrain: 0.095, proteinOfNut: 0.2, fibreOfGrain: 0.08, fibreOfNut: 0.1, eggWhiteShare: 0.67, ownMoisture: 0.12 },
+  'share',
   'judgement',
-  'family targets; mixed gums at half target each, 1.5 mm rolled and twice as thick baked, aw 0.25',
+  'a middling mix of grain flours and ground nuts; two thirds of a shelled egg are white (USDA SR Legacy egg sizes, from memory)',
 );
 export const ratingNoise = fact(1, 'rating points', 'judgement', 'two bakes of one formula are rated this far apart');
 export const familyMiddleSd = fact(0.5, 'rating points', 'judgement', 'how far the family own middle may be off before any bake was rated');

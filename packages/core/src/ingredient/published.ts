@@ -82,9 +82,20 @@ function ingredientOf(row: IngredientRow): Ingredient {
   };
 }
 
+/** Which solid-fat curve a published fat follows. */
+const curveOf: Readonly<Record<string, SolidFatName>> = {
+  butter_unsalted: 'butter',
+  butter_salted: 'butter',
+  butter_82: 'butter',
+  ghee: 'butter',
+  butter_lam: 'laminatingButter',
+  lard: 'lard',
+  shortening: 'palmShortening',
+  coconut_oil: 'coconut',
+  block_plant: 'plantBlock',
+  block_plant75: 'plantBlock',
+};
+
 function solidFatOf(id: string, kind: string): SolidFatName | undefined {
-  if (id.startsWith('butter')) return 'butter';
-  if (id === 'shortening') return 'palmShortening';
-  if (kind === 'fat_liquid') return 'liquidOil';
-  return undefined;
+  return curveOf[id] ?? (kind === 'fat_liquid' ? 'liquidOil' : undefined);
 }

@@ -177,7 +177,9 @@ function wordFor(crispness: number, activity: number): EatingWord {
 function keepFindings(formula: Formula, family: Family, result: KeepResult): Finding[] {
   const found: Finding[] = [];
   const { keep } = formula;
-  if (result.waterActivity > mouldFromAw.value) {
+  // What is meant to be moist and eaten at once is not spoilt for being moist.
+  const eatenFresh = family.finalAw[1] > mouldFromAw.value && result.waterActivity <= family.finalAw[2] && keep.sellWithinDays <= 1;
+  if (result.waterActivity > mouldFromAw.value && !eatenFresh) {
     const high = result.waterActivity > microbesFromAw.value ? microbesFromAw.value : mouldFromAw.value;
     found.push({
       ...finding('keep.mayMould', 'fix', 'keep', { path: 'keep.waterActivity', value: result.waterActivity, high }),
@@ -185,7 +187,8 @@ function keepFindings(formula: Formula, family: Family, result: KeepResult): Fin
     });
     return found;
   }
-  if (result.crispness < 0.7) {
+  const meantToSnap = crispnessAt(family.finalAw[1]) >= 0.7;
+  if (meantToSnap && result.crispness < 0.7) {
     found.push(
       finding('keep.notCrisp', result.crispness < 0.3 ? 'fix' : 'watch', 'keep', {
         path: 'keep.waterActivity',
@@ -193,7 +196,7 @@ function keepFindings(formula: Formula, family: Family, result: KeepResult): Fin
         high: family.finalAw[2],
       }),
     );
-  } else if (result.crispDays.value < keep.sellWithinDays) {
+  } else if (meantToSnap && result.crispDays.value < keep.sellWithinDays) {
     const to = roundTo(result.crispDays.value, 1, 'down');
     found.push(
       finding('keep.softBeforeSold', 'watch', 'keep', { path: 'keep.crispDays', value: result.crispDays.value, low: keep.sellWithinDays }, [

@@ -1,5 +1,6 @@
-import { crackerTexture, familyMiddleSd, textureFeatureNames, textureWeights } from '../facts/texture.js';
+import { familyMiddleSd, textureFeatureNames, textureWeights } from '../facts/texture.js';
 import { crispnessAt } from '../keep/keep.js';
+import { middleOf } from './middle.js';
 import type { BakeResult } from '../bake/bake.js';
 import type { BlendResult } from '../blend/blend.js';
 import type { DoughResult } from '../dough/dough.js';
@@ -32,10 +33,11 @@ type Stages = { readonly blend: BlendResult; readonly dough: DoughResult; readon
  */
 export function outlookOf(family: Family, stages: Stages): Outlook {
   const features = textureFeatures(stages);
+  const middle = middleOf(family);
   const steps = textureFeatureNames.map((name) => ({
     name,
     weight: textureWeights.values[name],
-    z: (features[name] - crackerTexture.values[name]) / textureWeights.values[name].step,
+    z: (features[name] - middle[name]) / textureWeights.values[name].step,
   }));
   const terms = steps
     .map(({ name, weight, z }) => ({ name, crisp: plain(weight.crisp[0] * z), tender: plain(-weight.firm[0] * z) }))

@@ -96,7 +96,7 @@ export function blendSpecFor(
           lo: low,
           hi: high,
         },
-        ...(nuts.length > 0 && family.kind !== 'nutCracker'
+        ...(nuts.length > 0 && family.base !== 'nut'
           ? [{ name: 'nuts', ids: nuts.map(({ id }) => id), lo: 0, hi: nutsOfBlend.value }]
           : []),
       ],
