@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import { fatStates, mixActs, mixTools, rowUses } from '@north-leaf/core';
 import { bodyOf } from './check.js';
 import type { Blend, Evaluation, Formula, Kitchen, Pantry, StageName } from '@north-leaf/core';
 
@@ -36,20 +37,36 @@ export const formulaSchema: Joi.ObjectSchema<Formula> = bodyOf<Formula>({
   mustSuit: list(key(), 30).optional(),
   blend: blendSchema,
   blendG: number(),
+  blendEntered: Joi.object({ text: text(400), g: number() }).optional(),
+  doughOf: Joi.object({ formulaId: Joi.string().guid(), version: Joi.number().integer().min(1) }).optional(),
   rows: list(
     Joi.object({
       key: key(),
       ingredientId: key(),
       amountG: number(),
-      use: Joi.valid('dough', 'topping', 'dust'),
+      use: Joi.valid(...rowUses),
       entered: text(60).optional(),
       pinned: Joi.boolean().optional(),
       lotId: key().optional(),
-      fat: Joi.object({ state: Joi.valid('pieces', 'rubbed', 'creamed', 'melted'), pieceMm: number().optional() }).optional(),
+      atC: number().optional(),
+      soakMin: number().optional(),
+      fat: Joi.object({ state: Joi.valid(...fatStates), pieceMm: number().optional() }).optional(),
     }),
     80,
   ),
-  mix: list(Joi.object({ key: key(), does: text(300) }), 40),
+  mix: list(
+    Joi.object({
+      key: key(),
+      act: Joi.valid(...mixActs).optional(),
+      of: list(Joi.object({ rowKey: key(), share: number() }), 80).optional(),
+      tool: Joi.valid(...mixTools).optional(),
+      min: number().optional(),
+      pulses: number().optional(),
+      stopAt: text(120).optional(),
+      does: text(300).optional(),
+    }).or('act', 'does'),
+    40,
+  ),
   doughAtC: number(),
   restMin: number(),
   holdBackShare: number(),

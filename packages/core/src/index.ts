@@ -1,7 +1,13 @@
 export { evaluate, coreVersion, problemsOf, findingsOf } from './evaluate.js';
 export { InputError, within } from './errors.js';
 export { applyEdits, editsBetween, EditRefused, inverseOf, valueAt } from './document/edits.js';
-export { families } from './facts/families.js';
+export { families, schools } from './facts/families.js';
+export { stopSigns } from './facts/mixing.js';
+export { BLEND, fatStates, mixActs, mixTools, rowUses } from './document/formula.js';
+export { actWords, mixWords, toolWords } from './entry/mix-words.js';
+export { defaultMix, isMixStructured, mixedShares, mixWith } from './dough/mix.js';
+export { flourMoistureAt } from './dough/water.js';
+export { piecesFromMass } from './sheet/sheet.js';
 export { crispLoss } from './facts/keeping.js';
 export { stageNames, findingCodes, worstFirst } from './findings/finding.js';
 export { wordsFor } from './findings/words.js';
@@ -57,7 +63,24 @@ export { outlookFromRating } from './outlook/rating.js';
 
 export type { Evaluation } from './evaluate.js';
 export type { Edit, Json } from './document/edits.js';
-export type { BakeSettings, BakeStep, Blend, BlendRow, Chill, Formula, Keep, MixStep, Part, Row, Sheet, Wait } from './document/formula.js';
+export type {
+  BakeSettings,
+  BakeStep,
+  Blend,
+  BlendRow,
+  Chill,
+  FatState,
+  Formula,
+  Keep,
+  MixAct,
+  MixStep,
+  MixTool,
+  Part,
+  Row,
+  RowUse,
+  Sheet,
+  Wait,
+} from './document/formula.js';
 export type { Guest, Kitchen, Learned, Oven, Place, Tray } from './document/kitchen.js';
 export type { Composition, GlutenReport, Ingredient, IngredientKind, IngredientPart, Lot, Origin, Pantry } from './document/pantry.js';
 export type { Preparation, PreparationAct, PreparationRow } from './document/preparation.js';
@@ -78,14 +101,17 @@ export type { FoundIngredient } from './ingredient/search.js';
 export type { CupFilling } from './units/volume.js';
 export type { SuitId } from './facts/suits.js';
 export type { Basis, Fact, FactTable } from './facts/fact.js';
-export type { Family, Window } from './facts/families.js';
+export type { Family, School, Window } from './facts/families.js';
 export type { Pack } from './facts/keeping.js';
 export type { TrayLayer } from './facts/oven.js';
 export type { Wrap } from './facts/cold.js';
 export type { Estimate, Finding, FindingCode, Level, Stage, StageName } from './findings/finding.js';
 export type { BlendResult, BlendRole } from './blend/blend.js';
 export type { DoughResult } from './dough/dough.js';
-export type { HandWord } from './dough/water.js';
+export type { HandWord, SpreadOfWater } from './dough/water.js';
+export type { Binder } from './dough/binders.js';
+export type { WorkedFat } from './dough/fat.js';
+export type { DoughTemperature } from './dough/temperature.js';
 export type { ChillResult } from './chill/chill.js';
 export type { SheetResult } from './sheet/sheet.js';
 export type { SheetLayout } from './sheet/layout.js';

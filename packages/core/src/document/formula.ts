@@ -20,22 +20,44 @@ export type Blend = {
   /** One standard deviation of each share, in row order, where the shares were read from a label. */ readonly uncertainShare?: readonly number[];
 };
 
+export const rowUses = ['dough', 'wash', 'topping', 'dust'] as const;
+export type RowUse = (typeof rowUses)[number];
+export const fatStates = ['pieces', 'rubbed', 'creamed', 'melted'] as const;
+export type FatState = (typeof fatStates)[number];
+
 /** Every gram outside the blend is a row, for the batch as written. */
 export type Row = {
   readonly key: string;
   readonly ingredientId: string;
   readonly amountG: number;
-  readonly use: 'dough' | 'topping' | 'dust';
+  readonly use: RowUse;
   /** As typed, '1 stick'. */ readonly entered?: string;
   readonly pinned?: boolean;
   readonly lotId?: string;
-  readonly fat?: { readonly state: 'pieces' | 'rubbed' | 'creamed' | 'melted'; readonly pieceMm?: number };
+  /** How warm it goes in; left out: as its place in the kitchen is. */ readonly atC?: number;
+  readonly fat?: { readonly state: FatState; readonly pieceMm?: number };
+  /** A gum or seed that swells in formula water before it meets the flour. */ readonly soakMin?: number;
 };
 
 /** The one way to wait anywhere: chilling, firming, cooling. */
 export type Wait = { readonly placeId: string; readonly min: number };
-/** What to do when mixing, in order; a plain list of steps. */
-export type MixStep = { readonly key: string; readonly does: string };
+export const mixActs = ['soak', 'warm', 'melt', 'whisk', 'cutIn', 'rub', 'cream', 'beat', 'pour', 'foldIn', 'knead', 'stand'] as const;
+export type MixAct = (typeof mixActs)[number];
+export const mixTools = ['hand', 'whisk', 'mixer', 'processor', 'pan'] as const;
+export type MixTool = (typeof mixTools)[number];
+/** In place of a row's key: the whole blend. */
+export const BLEND = 'blend';
+/** One step of mixing, in order: what is done to which rows (or a share of one), with what, until when. */
+export type MixStep = {
+  readonly key: string;
+  /** Left out: a step in the baker's own words. */ readonly act?: MixAct;
+  readonly of?: readonly { readonly rowKey: string; readonly share: number }[];
+  readonly tool?: MixTool;
+  readonly min?: number;
+  readonly pulses?: number;
+  /** The sign to stop at: an id of facts/mixing, or own words. */ readonly stopAt?: string;
+  readonly does?: string;
+};
 export type Chill = {
   readonly form: 'slab' | 'ball';
   readonly thicknessMm: number;
@@ -72,9 +94,13 @@ export type Formula = {
   readonly name: string;
   /** An id of facts/families. */ readonly family: string;
   /** What it has to suit: ids of facts/suits, or 'guest:<id>' of the kitchen. */ readonly mustSuit?: readonly string[];
+  /** Blend, dough rows, mix and chill are a copy of that version's: one dough, several goods. */
+  readonly doughOf?: { readonly formulaId: string; readonly version: number };
   readonly aim?: { readonly crisp: number; readonly tender: number };
   readonly blend: Blend;
   /** B: the blend as weighed, gums included. Every baker's percent is of it. */ readonly blendG: number;
+  /** The flours as they were typed, '; ' between lines; true as long as the blend weighs `g`. */
+  readonly blendEntered?: { readonly text: string; readonly g: number };
   readonly rows: readonly Row[];
   readonly mix: readonly MixStep[];
   readonly doughAtC: number;

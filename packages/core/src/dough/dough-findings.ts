@@ -1,20 +1,34 @@
-import { binderRatioRange } from '../facts/dough.js';
+import { ammoniaMostMm, binderRatioRange, gritLimit, pieceOverSheet, scaleSteps, syrupLimit } from '../facts/dough.js';
+import { leavening, soaking, standing } from '../facts/mixing.js';
 import { finding } from '../findings/judge.js';
 import { glutenFindings } from '../ingredient/gluten.js';
 import { lotFindings } from '../ingredient/lots.js';
 import { suitFindings, suitsAskedFor } from '../ingredient/suits.js';
-import { isEgg, isLeavener, isPouredWater, isSalt } from '../ingredient/roles.js';
+import { isEgg, isLeavener, isNut, isPouredWater, isSalt } from '../ingredient/roles.js';
 import { roundTo } from '../units/rounding.js';
+import { mixWith } from './mix.js';
 import { rightPourG, waterLimits } from './water.js';
+import { editsBetween } from '../document/edits.js';
 import type { BlendResult } from '../blend/blend.js';
 import type { Edit } from '../document/edits.js';
-import type { Formula } from '../document/formula.js';
+import type { Formula, Row } from '../document/formula.js';
 import type { Kitchen } from '../document/kitchen.js';
 import type { Family, Window } from '../facts/families.js';
-import type { Finding } from '../findings/finding.js';
+import type { Finding, FindingCode } from '../findings/finding.js';
 import type { Ingredient, Pantry } from '../document/pantry.js';
 import type { Portion } from '../ingredient/mixture.js';
 import type { BakersPercents, DoughResult } from './dough.js';
+
+/** What a dough is judged from. */
+type Judged = {
+  readonly formula: Formula;
+  readonly family: Family;
+  readonly kitchen: Kitchen;
+  readonly pantry: Pantry;
+  readonly dough: DoughResult;
+  /** Rows of use dough with their place in the formula. */ readonly rows: readonly DoughRow[];
+};
+type DoughRow = { readonly index: number; readonly row: Row; readonly portion: Portion };
 
 /** Everything worth saying about a dough before it is chilled. Grams advised are whole steps of the kitchen's scale. */
 export function doughFindings(
@@ -22,143 +36,334 @@ export function doughFindings(
   family: Family,
   kitchen: Kitchen,
   pantry: Pantry,
-  rows: readonly Portion[],
+  portions: readonly Portion[],
   blend: BlendResult,
   dough: DoughResult,
 ): Finding[] {
-  const { percents } = dough;
-  const fatRow = (portion: Portion) => portion.ingredient.composition.fatShare > 0.5;
+  const rows = formula.rows.flatMap((row, index) => (row.use === 'dough' ? [{ index, row, portion: portions[index]! }] : []));
+  const judged: Judged = { formula, family, kitchen, pantry, dough, rows };
   return [
-    ...glutenFindings(rows, kitchen.glutenLimitMgPerKg, pantry, 'dough'),
-    ...suitFindings(rows, suitsAskedFor(formula.mustSuit, kitchen), pantry, 'dough'),
-    ...lotFindings(rows, pantry, 'dough'),
-    ...waterFinding(formula, rows, dough),
+    ...glutenFindings(portions, kitchen.glutenLimitMgPerKg, pantry, 'dough'),
+    ...suitFindings(portions, suitsAskedFor(formula.mustSuit, kitchen), pantry, 'dough'),
+    ...lotFindings(portions, pantry, 'dough'),
+    ...waterFindings(judged),
+    ...windowFindings(judged),
+    ...binderFindings(judged, blend),
+    ...fatFindings(judged),
+    ...leavenerFindings(judged),
+    ...sweetAndSalty(judged),
+    ...handlingFindings(judged),
+    ...mixFindings(judged),
+    ...warmthFindings(judged),
+  ];
+}
+
+function waterFindings({ formula, dough, rows }: Judged): Finding[] {
+  const { watchLow, fixLow, watchHigh, fixHigh } = waterLimits;
+  const ratio = dough.getsOverWants;
+  const found: Finding[] = [];
+  if (ratio < watchLow || ratio > watchHigh) {
+    const measured = { path: 'dough.getsG', value: dough.getsG, low: watchLow * dough.wantsG, high: watchHigh * dough.wantsG };
+    const level = ratio < fixLow || ratio > fixHigh ? 'fix' : 'watch';
+    const edits = setRow(rows, byRole(isPouredWater), roundTo(rightPourG(dough.wantsG, dough.broughtWaterG), 1));
+    found.push(finding(ratio < watchLow ? 'dough.shortOfWater' : 'dough.tooWet', level, 'dough', measured, edits));
+  }
+  if (dough.pouredWaterG > 40 && formula.holdBackShare < 0.05) {
+    found.push(
+      finding('dough.noHoldBack', 'note', 'dough', { path: 'dough.spoons', value: dough.spoons }, [
+        { path: '/holdBackShare', from: formula.holdBackShare, to: 0.2 },
+      ]),
+    );
+  }
+  return found;
+}
+
+/** Each percent against its window: outside is watch; half the window's width further out is fix. */
+function windowFindings(judged: Judged): Finding[] {
+  const { family } = judged;
+  const fatRow = ({ ingredient }: Portion) => ingredient.composition.fatShare > 0.5 && !isNut(ingredient);
+  const sugarRow = ({ ingredient }: Portion) => ingredient.kind === 'sugar';
+  const powder = ({ ingredient }: Portion) => ingredient.id === 'baking_powder';
+  const yeast = ({ ingredient }: Portion) => ingredient.id === 'yeast_dry';
+  return [
+    ...windowFinding(judged, 'dough.fatLow', 'dough.fatHigh', 'fat', family.fatPercent, fatRow),
+    ...windowFinding(judged, 'dough.saltLow', 'dough.saltHigh', 'salt', family.saltPercent, byRole(isSalt)),
+    ...windowFinding(judged, 'dough.sugarLow', 'dough.sugarHigh', 'sugar', family.sugarPercent, sugarRow),
+    ...windowFinding(judged, 'dough.eggLow', 'dough.eggHigh', 'egg', family.eggPercent, byRole(isEgg)),
     ...windowFinding(
-      'dough.fatLow',
-      'dough.fatHigh',
-      'fat',
-      family.fatPercent,
-      percents,
-      changeTo(formula, rows, fatRow, 'fat', family.fatPercent, percents),
-    ),
-    ...windowFinding(
-      'dough.saltLow',
-      'dough.saltHigh',
-      'salt',
-      family.saltPercent,
-      percents,
-      changeTo(formula, rows, byRole(isSalt), 'salt', family.saltPercent, percents),
-    ),
-    ...windowFinding(null, 'dough.sugarHigh', 'sugar', family.sugarPercent, percents, undefined),
-    ...windowFinding(
-      null,
+      judged,
+      'dough.leavenerLow',
       'dough.leavenerHigh',
       'leavener',
       family.leavenerPercent,
-      percents,
-      changeTo(formula, rows, byRole(isLeavener), 'leavener', family.leavenerPercent, percents),
+      anyOf(powder, byRole(isLeavener)),
     ),
-    ...binderFinding(blend, dough),
-    ...warmFinding(formula, family),
-    ...eggFinding(rows),
+    ...(family.nutPercent ? windowFinding(judged, 'dough.nutsLow', 'dough.nutsHigh', 'nuts', family.nutPercent, byRole(isNut)) : []),
+    ...(family.yeastPercent ? windowFinding(judged, 'dough.yeastLow', 'dough.yeastHigh', 'yeast', family.yeastPercent, yeast) : []),
   ];
 }
 
-function waterFinding(formula: Formula, rows: readonly Portion[], dough: DoughResult): Finding[] {
-  const { watchLow, fixLow, watchHigh, fixHigh } = waterLimits;
-  const ratio = dough.getsOverWants;
-  if (ratio >= watchLow && ratio <= watchHigh) return [];
-  const pourG = roundTo(rightPourG(dough.wantsG, dough.broughtWaterG), 1);
-  const edits = setRow(formula, rows, byRole(isPouredWater), pourG);
-  const measured = { path: 'dough.getsG', value: dough.getsG, low: watchLow * dough.wantsG, high: watchHigh * dough.wantsG };
-  const short = ratio < watchLow;
-  const level = ratio < fixLow || ratio > fixHigh ? 'fix' : 'watch';
-  return [finding(short ? 'dough.shortOfWater' : 'dough.tooWet', level, 'dough', measured, edits)];
-}
-
-type WindowCode = 'dough.fatLow' | 'dough.fatHigh' | 'dough.saltLow' | 'dough.saltHigh' | 'dough.sugarHigh' | 'dough.leavenerHigh';
-
-/** Outside its window is watch; half the window's width further out is fix. */
 function windowFinding(
-  low: WindowCode | null,
-  high: WindowCode,
+  judged: Judged,
+  lowCode: FindingCode,
+  highCode: FindingCode,
   name: keyof BakersPercents,
   window: Window,
-  percents: BakersPercents,
-  edits: readonly Edit[] | undefined,
+  is: (portion: Portion) => boolean,
 ): Finding[] {
+  const { percents } = judged.dough;
   const value = percents[name];
-  const [from, , to] = window;
-  const measured = { path: `dough.percents.${name}`, value, low: from, high: to };
-  const far = (to - from) / 2;
-  if (value > to + 1e-9) return [finding(high, value > to + far ? 'fix' : 'watch', 'dough', measured, edits)];
-  if (low !== null && value < from - 1e-9) return [finding(low, value < from - far ? 'fix' : 'watch', 'dough', measured, edits)];
-  return [];
+  const [low, , high] = window;
+  const far = Math.max(0.1, (high - low) / 2);
+  const over = value > high + 1e-9;
+  if (!over && value >= low - 1e-9) return [];
+  const level = (over ? value > high + far : value < low - far) ? 'fix' : 'watch';
+  const measured = { path: `dough.percents.${name}`, value, low, high };
+  return [finding(over ? highCode : lowCode, level, 'dough', measured, changeTo(judged, is, name, window))];
 }
 
 /** Sets the first row of that role so that the percent lands just inside its window, a little towards the target. */
-function changeTo(
-  formula: Formula,
-  rows: readonly Portion[],
-  is: (portion: Portion) => boolean,
-  name: keyof BakersPercents,
-  window: Window,
-  percents: BakersPercents,
-): readonly Edit[] | undefined {
-  const value = percents[name];
+function changeTo({ formula, rows, dough }: Judged, is: (portion: Portion) => boolean, name: keyof BakersPercents, window: Window) {
+  const value = dough.percents[name];
   const [low, target, high] = window;
   const goal = value > high ? high - 0.2 * (high - target) : low + 0.2 * (target - low);
-  const portion = rowsOf(formula, rows).find((row) => is(row.portion));
-  if (!portion) return undefined;
-  const strength = name === 'fat' ? portion.portion.ingredient.composition.fatShare : 1;
-  const amountG = portion.portion.amountG + ((goal - value) / 100) * (formula.blendG / strength);
-  if (amountG <= 0) return undefined;
-  return setRow(formula, rows, is, roundTo(amountG, 0.1));
+  const found = rows.find((row) => is(row.portion));
+  if (!found) return undefined;
+  const { composition } = found.portion.ingredient;
+  const strength = name === 'fat' ? composition.fatShare : name === 'sugar' ? composition.sugarsShare : 1;
+  const amountG = found.portion.amountG + ((goal - value) / 100) * (formula.blendG / strength);
+  if (amountG < 0) return undefined;
+  return setRow(rows, is, roundTo(amountG, 0.1));
 }
 
-function setRow(
-  formula: Formula,
-  rows: readonly Portion[],
-  is: (portion: Portion) => boolean,
-  amountG: number,
-): readonly Edit[] | undefined {
-  const at = rowsOf(formula, rows).find((row) => is(row.portion));
-  if (!at) return undefined;
-  const { index } = at;
-  const from = formula.rows[index]!.amountG;
-  return from === amountG ? undefined : [{ path: `/rows/${index}/amountG`, from, to: amountG }];
+function setRow(rows: readonly DoughRow[], is: (portion: Portion) => boolean, amountG: number): readonly Edit[] | undefined {
+  const at = rows.find((row) => is(row.portion));
+  if (!at || at.row.amountG === amountG) return undefined;
+  return [{ path: `/rows/${at.index}/amountG`, from: at.row.amountG, to: amountG }];
 }
 
-/** Rows of the dough beside their place in the formula; `rows` lists the dough's first, in order, then topping and dust. */
-function rowsOf(formula: Formula, rows: readonly Portion[]): { index: number; portion: Portion }[] {
-  const indices = formula.rows.flatMap((row, index) => (row.use === 'dough' ? [index] : []));
-  return indices.map((index, i) => ({ index, portion: rows[i]! }));
-}
-
-function binderFinding(blend: BlendResult, dough: DoughResult): Finding[] {
+function binderFindings({ dough, rows }: Judged, blend: BlendResult): Finding[] {
+  const found: Finding[] = [];
   const { low, high } = binderRatioRange.values;
   // Sticky starch binds the cold sheet too: a fifth of the blend counts as a whole gum target.
   const ratio = dough.binderRatio + blend.stickyStarchShare / 0.2 / 2;
-  if (ratio < low) {
-    return [finding('dough.binderLow', ratio < low / 2 ? 'fix' : 'watch', 'dough', { path: 'dough.binderRatio', value: ratio, low })];
+  if (dough.needsBinder && ratio < low) {
+    found.push(finding('dough.binderLow', ratio < low / 2 ? 'fix' : 'watch', 'dough', { path: 'dough.binderRatio', value: ratio, low }));
+  } else if (dough.binderRatio > high) {
+    found.push(finding('dough.binderHigh', 'watch', 'dough', { path: 'dough.binderRatio', value: dough.binderRatio, high }));
   }
-  if (dough.binderRatio > high)
-    return [finding('dough.binderHigh', 'watch', 'dough', { path: 'dough.binderRatio', value: dough.binderRatio, high })];
-  return [];
+  const dry = rows.find(({ row, portion }) => row.soakMin === undefined && row.amountG > 0 && swells(portion.ingredient));
+  if (dry) {
+    found.push(
+      finding('dough.dryGel', 'note', 'dough', { path: 'dough.binders', value: dry.row.amountG, of: dry.portion.ingredient.name }, [
+        { path: `/rows/${dry.index}/soakMin`, to: soaking.values.minutes },
+      ]),
+    );
+  }
+  return found;
 }
 
-function warmFinding(formula: Formula, family: Family): Finding[] {
-  if (formula.doughAtC <= family.doughMaxC) return [];
-  return [
-    finding('dough.tooWarm', 'watch', 'dough', { path: 'dough.doughAtC', value: formula.doughAtC, high: family.doughMaxC }, [
-      { path: '/doughAtC', from: formula.doughAtC, to: family.doughMaxC - 1 },
-    ]),
-  ];
+/** Judges each fat by how solid it goes in, and pieces by the sheet they end in. */
+function fatFindings({ formula, family, dough, rows }: Judged): Finding[] {
+  const found: Finding[] = [];
+  const sheetMm = formula.sheet.parts[0]?.thicknessMm ?? 0;
+  for (const fat of dough.fats) {
+    const at = rows.find(({ row }) => row.key === fat.rowKey)!;
+    const { ingredient } = at.portion;
+    const path = `/rows/${at.index}`;
+    const say = (
+      code: FindingCode,
+      level: 'note' | 'watch',
+      measured: { value: number; low?: number; high?: number },
+      edits?: readonly Edit[],
+    ) => found.push(finding(code, level, 'dough', { path: 'dough.fats', of: fat.name, ...measured }, edits));
+    if (ingredient.solidFat === 'liquidOil' && fat.state !== 'melted') {
+      say('dough.oilInPieces', 'watch', { value: 0 }, [{ path: `${path}/fat/state`, from: fat.state, to: 'melted' }]);
+    }
+    if (fat.solidPercent !== null && fat.band && fat.state !== 'melted') {
+      const [low, high] = fat.band;
+      // A degree inside, so that the mend is not the edge.
+      const setTo = (toC: number) => [{ path: `${path}/atC`, ...(at.row.atC === undefined ? {} : { from: at.row.atC }), to: toC }];
+      if (fat.solidPercent < low)
+        say('dough.fatTooSoft', 'watch', { value: fat.solidPercent, low }, fat.bandC ? setTo(fat.bandC[1] - 1) : undefined);
+      if (fat.solidPercent > high)
+        say('dough.fatTooHard', 'watch', { value: fat.solidPercent, high }, fat.bandC ? setTo(fat.bandC[0] + 1) : undefined);
+    }
+    if (fat.pieceMm !== null) {
+      const most = Math.floor(pieceOverSheet.value * sheetMm);
+      const least = family.fatPieceMm?.[0] ?? 0;
+      const toMm = (to: number) => [{ path: `${path}/fat/pieceMm`, from: fat.pieceMm!, to }];
+      if (family.rolled && most >= 1 && fat.pieceMm > most)
+        say('dough.fatPiecesThick', 'watch', { value: fat.pieceMm, high: most }, toMm(most));
+      else if (fat.pieceMm < Math.min(least, most))
+        say('dough.fatPiecesSmall', 'note', { value: fat.pieceMm, low: Math.min(least, most) }, toMm(Math.min(least, most)));
+    }
+    const { fatShare } = ingredient.composition;
+    if (family.rolled && ingredient.kind === 'fat_solid' && fatShare < 0.7) say('dough.spreadFat', 'watch', { value: fatShare });
+  }
+  return found;
 }
 
-function eggFinding(rows: readonly Portion[]): Finding[] {
-  const eggG = rows.filter(({ ingredient }) => isEgg(ingredient)).reduce((sum, { amountG }) => sum + amountG, 0);
-  return eggG > 0 ? [finding('dough.rawEgg', 'note', 'dough', { path: 'dough.eggG', value: eggG })] : [];
+function leavenerFindings({ formula, dough, rows }: Judged): Finding[] {
+  const found: Finding[] = [];
+  const freePercent = (dough.sodaBalance.freeG / formula.blendG) * 100;
+  const limit = leavening.values.freeSodaPercent;
+  if (freePercent > limit + 1e-9) {
+    const toG = roundTo(dough.sodaBalance.neutralisedG + (0.8 * limit * formula.blendG) / 100, 0.1, 'down');
+    const edits = setRow(rows, ({ ingredient }) => ingredient.id === 'baking_soda', toG);
+    found.push(
+      finding(
+        'dough.freeSoda',
+        freePercent > 3 * limit ? 'fix' : 'watch',
+        'dough',
+        { path: 'dough.sodaBalance.freeG', value: freePercent, high: limit },
+        edits,
+      ),
+    );
+  }
+  const ammonia = rows.find(({ portion }) => portion.ingredient.id === 'baking_ammonia' && portion.amountG > 0);
+  const thickMm = formula.sheet.parts[0]?.thicknessMm ?? 0;
+  if (ammonia && thickMm > ammoniaMostMm.value) {
+    const to = { ...ammonia.row, ingredientId: 'baking_powder', amountG: roundTo(ammonia.row.amountG * 2, 0.1) };
+    found.push(
+      finding('dough.ammonia', 'watch', 'dough', { path: 'sheet.thicknessMm', value: thickMm, high: ammoniaMostMm.value }, [
+        { path: `/rows/${ammonia.index}`, from: ammonia.row as never, to: to as never },
+      ]),
+    );
+  }
+  return found;
 }
 
+function sweetAndSalty({ formula, family, dough, rows }: Judged): Finding[] {
+  const found: Finding[] = [];
+  const meantCrisp = family.zone.crisp >= 6.5;
+  if (meantCrisp && dough.percents.sugar > 3 && dough.syrupShare > syrupLimit.value) {
+    found.push(finding('dough.syrupHigh', 'watch', 'dough', { path: 'dough.syrupShare', value: dough.syrupShare, high: syrupLimit.value }));
+  }
+  const high = family.saltPercent[2] * 1.5;
+  if (dough.percents.salt <= family.saltPercent[2] && dough.saltInAllPercent > high) {
+    const overG = ((dough.saltInAllPercent - 0.98 * high) / 100) * formula.blendG;
+    const salt = rows.find(({ portion }) => isSalt(portion.ingredient));
+    const toG = salt && roundTo(salt.row.amountG - overG, 0.1, 'down');
+    const edits = toG !== undefined && toG >= 0 ? setRow(rows, byRole(isSalt), toG) : undefined;
+    found.push(
+      finding('dough.saltHidden', 'watch', 'dough', { path: 'dough.saltInAllPercent', value: dough.saltInAllPercent, high }, edits),
+    );
+  }
+  return found;
+}
+
+/** Weighing, standing, raw egg. */
+function handlingFindings({ formula, kitchen, dough, rows }: Judged): Finding[] {
+  const found: Finding[] = [];
+  const twice = rows.find(({ row }, i) => rows.some((other, k) => k < i && other.row.ingredientId === row.ingredientId));
+  if (twice) {
+    const first = rows.find(({ row }) => row.ingredientId === twice.row.ingredientId)!;
+    const togetherG = first.row.amountG + twice.row.amountG;
+    found.push(
+      finding('dough.rowTwice', 'watch', 'dough', { path: 'dough.rows', value: togetherG, of: twice.portion.ingredient.name }, [
+        { path: `/rows/${first.index}/amountG`, from: first.row.amountG, to: Number(togetherG.toFixed(3)) },
+        { path: `/rows/${twice.index}`, from: twice.row as never },
+      ]),
+    );
+  }
+  const least = scaleSteps.value * kitchen.scaleStepG;
+  const tooFine = rows.find(({ row }) => row.amountG > 0 && row.amountG < least - 1e-9);
+  if (tooFine) {
+    found.push(
+      finding('dough.belowScale', 'note', 'dough', {
+        path: 'dough.rows',
+        value: tooFine.row.amountG,
+        low: least,
+        of: tooFine.portion.ingredient.name,
+      }),
+    );
+  }
+  const { fullMin, warmMostMin } = standing.values;
+  if (dough.gritFelt > gritLimit.value && dough.gritFelt - dough.gritRested > 0.2) {
+    found.push(
+      finding('dough.restForGrit', 'note', 'dough', { path: 'dough.gritFelt', value: dough.gritFelt, high: gritLimit.value }, [
+        { path: '/restMin', from: formula.restMin, to: formula.restMin + Math.max(0, fullMin - dough.standingMin) },
+      ]),
+    );
+  }
+  if (dough.standingMin > warmMostMin) {
+    const to = Math.max(0, warmMostMin - (dough.standingMin - formula.restMin));
+    found.push({
+      ...finding('dough.stoodLong', 'fix', 'dough', { path: 'dough.standingMin', value: dough.standingMin, high: warmMostMin }, [
+        { path: '/restMin', from: formula.restMin, to },
+      ]),
+      unsafe: true,
+    });
+  }
+  const eggG = rows.filter(({ portion }) => isEgg(portion.ingredient)).reduce((sum, { row }) => sum + row.amountG, 0);
+  if (eggG > 0) found.push(finding('dough.rawEgg', 'note', 'dough', { path: 'dough.eggG', value: eggG }));
+  return found;
+}
+
+/** What the order of mixing forgets, or puts in twice. */
+function mixFindings({ formula, pantry, dough }: Judged): Finding[] {
+  const found: Finding[] = [];
+  const forgotten = dough.mixGaps.find(({ share }) => share < 1);
+  if (forgotten) {
+    const mix = forgotten.share === 0 ? mixWith(formula, forgotten.rowKey, pantry) : null;
+    found.push(
+      finding(
+        'dough.mixForgets',
+        'watch',
+        'dough',
+        { path: 'dough.mixGaps', value: forgotten.share, of: forgotten.name },
+        mix ? editsBetween(formula.mix, mix, '/mix') : undefined,
+      ),
+    );
+  }
+  const twice = dough.mixGaps.find(({ share }) => share > 1);
+  if (twice) {
+    // Keeps what the earlier steps take; the last that names it takes what is left.
+    const last = formula.mix.reduce((at, { of }, i) => ((of ?? []).some(({ rowKey }) => rowKey === twice.rowKey) ? i : at), -1);
+    const mix = formula.mix.map((step, i) => {
+      if (i !== last || !step.of) return step;
+      const left = step.of.find(({ rowKey }) => rowKey === twice.rowKey)!.share - (twice.share - 1);
+      const of = step.of.flatMap((one) => (one.rowKey !== twice.rowKey ? [one] : left > 0.005 ? [{ ...one, share: left }] : []));
+      return { ...step, of };
+    });
+    found.push(
+      finding(
+        'dough.mixTwice',
+        'watch',
+        'dough',
+        { path: 'dough.mixGaps', value: twice.share, of: twice.name },
+        editsBetween(formula.mix, mix, '/mix'),
+      ),
+    );
+  }
+  return found;
+}
+
+function warmthFindings({ formula, family, dough }: Judged): Finding[] {
+  const found: Finding[] = [];
+  if (formula.doughAtC > family.doughMaxC) {
+    found.push(
+      finding('dough.tooWarm', 'watch', 'dough', { path: 'dough.doughAtC', value: formula.doughAtC, high: family.doughMaxC }, [
+        { path: '/doughAtC', from: formula.doughAtC, to: family.doughMaxC - 1 },
+      ]),
+    );
+  }
+  const { temperature } = dough;
+  if (temperature && !temperature.feasible && Math.abs(temperature.reachedC - temperature.wantedC) > 1) {
+    const { chillInstead, reachedC, wantedC } = temperature;
+    const to = Math.min(family.doughMaxC, Math.round(reachedC * 2) / 2);
+    const edits = chillInstead === null && Math.abs(to - reachedC) <= 1 ? [{ path: '/doughAtC', from: formula.doughAtC, to }] : undefined;
+    const of = chillInstead ? `${chillInstead.name.toLowerCase()} to ${chillInstead.toC} °C` : '';
+    found.push(finding('dough.waterNotCold', 'watch', 'dough', { path: 'dough.temperature', value: reachedC, high: wantedC, of }, edits));
+  }
+  return found;
+}
+
+const swells = (one: Ingredient) => one.kind === 'binder_seed' || one.id.startsWith('psyllium');
 const byRole = (is: (ingredient: Ingredient) => boolean) => (portion: Portion) => is(portion.ingredient);
+/** The first that is found, in order of wish. */
+const anyOf =
+  (...wishes: readonly ((portion: Portion) => boolean)[]) =>
+  (portion: Portion) =>
+    wishes.some((wish) => wish(portion));

@@ -1,16 +1,25 @@
+import { BLEND } from '../document/formula.js';
+import { readAmount } from '../entry/read-amount.js';
 import { InputError, within } from '../errors.js';
+import { saltPerSodium } from '../facts/dough.js';
+import { standing } from '../facts/mixing.js';
 import { leavenedFrom } from '../facts/oven.js';
 import { allergensOf } from '../ingredient/allergens.js';
 import { costOf } from '../ingredient/cost.js';
 import { compositionOf, makeUpOf, mixedComposition, portionOf, sumG } from '../ingredient/mixture.js';
-import { isEgg, isGum, isLeavener, isSalt } from '../ingredient/roles.js';
+import { isEgg, isGum, isLeavener, isNut, isSalt } from '../ingredient/roles.js';
 import { blendPortions } from '../blend/blend.js';
 import { binderRatioOf, gumDoses } from '../blend/gums.js';
 import { doughFindings } from './dough-findings.js';
-import { handWordChances, handWordFor, waterGets, waterLadder, waterWants } from './water.js';
+import { bindersOf } from './binders.js';
+import { workedFats } from './fat.js';
+import { sodaBalance } from './leavening.js';
+import { gritAfterStanding, isMixStructured, mixedShares, standingMin } from './mix.js';
+import { doughTemperature } from './temperature.js';
+import { handWordChances, handWordFor, spreadOfWater, waterGets, waterLadder, waterWants } from './water.js';
 import type { BlendResult } from '../blend/blend.js';
 import type { Formula, Row } from '../document/formula.js';
-import type { Kitchen } from '../document/kitchen.js';
+import type { Kitchen, Learned } from '../document/kitchen.js';
 import type { Composition, Pantry } from '../document/pantry.js';
 import type { SolidFatName } from '../facts/fats.js';
 import type { Family } from '../facts/families.js';
@@ -19,7 +28,11 @@ import type { Allergen } from '../ingredient/allergens.js';
 import type { Cost } from '../ingredient/cost.js';
 import type { Portion } from '../ingredient/mixture.js';
 import type { MakeUp } from '../matter/make-up.js';
-import type { HandWord, WaterGets, WaterWants } from './water.js';
+import type { HandWord, SpreadOfWater, WaterGets, WaterWants } from './water.js';
+import type { Binder } from './binders.js';
+import type { WorkedFat } from './fat.js';
+import type { SodaBalance } from './leavening.js';
+import type { DoughTemperature } from './temperature.js';
 
 /** Percent of the blend, by the words of the family windows. */
 export type BakersPercents = {
@@ -29,6 +42,9 @@ export type BakersPercents = {
   readonly egg: number;
   readonly salt: number;
   readonly leavener: number;
+  readonly soda: number;
+  readonly yeast: number;
+  /** Ground nuts beside the blend. */ readonly nuts: number;
 };
 
 export type DoughResult = WaterGets & {
@@ -41,10 +57,27 @@ export type DoughResult = WaterGets & {
   readonly getsOverWants: number;
   readonly handWord: HandWord;
   readonly handWordChances: Readonly<Record<HandWord, number>>;
+  /** How far the right water may be off, by cause, one sd; and all of it. */ readonly waterSpread: readonly SpreadOfWater[];
+  readonly wantsSdG: number;
   readonly pourG: number;
   readonly spoons: number;
   readonly percents: BakersPercents;
   /** Sum over gums of dose over the family's target for that gum alone. */ readonly binderRatio: number;
+  /** Whether this family is held by gum or husk at all. */ readonly needsBinder: boolean;
+  readonly binders: readonly Binder[];
+  readonly fats: readonly WorkedFat[];
+  /** How cold to pour; null without poured water. */ readonly temperature: DoughTemperature | null;
+  readonly sodaBalance: SodaBalance;
+  /** Of the sugars, what comes in syrup and honey. */ readonly syrupShare: number;
+  /** All sodium as salt, percent of the blend. */ readonly saltInAllPercent: number;
+  /** Grit that is left after the dough has stood. */ readonly gritFelt: number;
+  /** And what would be left after a full rest. */ readonly gritRested: number;
+  readonly standingMin: number;
+  /** Rows that the mix leaves out, or puts in more than once. */ readonly mixGaps: readonly {
+    readonly rowKey: string;
+    readonly name: string;
+    readonly share: number;
+  }[];
   readonly composition: Composition;
   /** Of the dough, topping and dust apart. */ readonly makeUp: MakeUp;
   /** Of topping and dust together; null when there is none. */ readonly outsideMakeUp: MakeUp | null;
@@ -85,10 +118,23 @@ export function doughStage(
   const outside = rows.filter(({ row }) => row.use !== 'dough').map(({ portion }) => portion);
   const gums = dough.filter(({ ingredient }) => isGum(ingredient));
   const gets = waterGets(flour, dough);
-  const wants = waterWants(flour, gums, family, thirstFactorOf(formula, kitchen));
+  const thirst = thirstOf(formula, kitchen);
+  const wants = waterWants(flour, gums, family, thirst?.value ?? 1, kitchen.humidityShare);
   if (wants.wantsG <= 0) throw new InputError('blend.rows', 'nothing in the blend takes up water: add a flour or a starch');
   const getsOverWants = gets.getsG / wants.wantsG;
   const all = [...flour, ...dough];
+  const spread = spreadOfWater(
+    flour,
+    rows.filter(({ row }) => row.use === 'dough').map(({ row, portion }) => ({ portion, by: enteredBy(row.entered) })),
+    wants,
+    thirst?.sd,
+    formula.blendEntered !== undefined &&
+      Math.abs(formula.blendEntered.g - formula.blendG) < 0.01 &&
+      formula.blendEntered.text.split('; ').some((line) => enteredBy(line) === 'cup'),
+  );
+  const wantsSdG = Math.sqrt(spread.reduce((sum, { sdG }) => sum + sdG ** 2, 0));
+  const doughRows = rows.filter(({ row }) => row.use === 'dough');
+  const standMin = standingMin(formula);
   const egg = (which: string) => dough.filter(({ ingredient }) => ingredient.id === which).reduce((g, p) => g + p.amountG, 0);
   const result: DoughResult = {
     ...gets,
@@ -105,10 +151,31 @@ export function doughStage(
     wantsG: wants.wantsG,
     getsOverWants,
     handWord: handWordFor(getsOverWants),
-    handWordChances: handWordChances(getsOverWants),
+    handWordChances: handWordChances(getsOverWants, Math.max(0.01, wantsSdG / wants.wantsG)),
+    waterSpread: spread,
+    wantsSdG,
     ...waterLadder(gets.pouredWaterG, formula.holdBackShare),
     percents: percentsOf(flour, dough, gets, wants, formula.blendG),
     binderRatio: binderRatioOf(gumDoses(all, family, formula.blendG)),
+    needsBinder: Object.values(family.gumPercent).some(([, target]) => target > 0),
+    binders: bindersOf(all, family, formula.blendG),
+    fats: workedFats(rows, kitchen),
+    temperature: doughTemperature(
+      formula,
+      kitchen,
+      flour,
+      doughRows.map(({ row, portion }) => ({ key: row.key, atC: row.atC, portion })),
+    ),
+    sodaBalance: sodaBalance(dough),
+    syrupShare: syrupShareOf(dough),
+    saltInAllPercent:
+      ((all.reduce((sum, portion) => sum + portion.amountG * compositionOf(portion).sodiumShare, 0) * saltPerSodium.value) /
+        formula.blendG) *
+      100,
+    gritFelt: gritAfterStanding(flour, standMin),
+    gritRested: gritAfterStanding(flour, Math.max(standMin, standing.values.fullMin)),
+    standingMin: standMin,
+    mixGaps: mixGapsOf(formula, doughRows),
     composition: mixedComposition(all),
     makeUp: makeUpOf(all),
     outsideMakeUp: sumG(outside) > 0 ? makeUpOf(outside) : null,
@@ -124,7 +191,18 @@ export function doughStage(
     allergens: allergensOf([...all, ...outside]),
     cost: costOf([...all, ...outside], pantry),
   };
-  return { result, findings: doughFindings(formula, family, kitchen, pantry, [...dough, ...outside], blend, result) };
+  return {
+    result,
+    findings: doughFindings(
+      formula,
+      family,
+      kitchen,
+      pantry,
+      rows.map(({ portion }) => portion),
+      blend,
+      result,
+    ),
+  };
 }
 
 function rowPortion(row: Row, i: number, blendG: number, pantry: Pantry): Portion {
@@ -135,8 +213,32 @@ function rowPortion(row: Row, i: number, blendG: number, pantry: Pantry): Portio
   return portionOf(pantry, `rows[${i}].ingredientId`, row.ingredientId, amountG, row.lotId, { at: `/rows/${i}`, lotId: row.lotId });
 }
 
-function thirstFactorOf(formula: Formula, kitchen: Kitchen): number {
-  return kitchen.learned.find(({ what, about }) => what === 'thirstFactor' && about === formula.blend.name)?.value ?? 1;
+const thirstOf = (formula: Formula, kitchen: Kitchen): Learned | undefined =>
+  kitchen.learned.find(({ what, about }) => what === 'thirstFactor' && about === formula.blend.name);
+
+/** How a row was measured, from the words it was typed in. */
+function enteredBy(entered: string | undefined): 'weight' | 'cup' | 'piece' {
+  const measure = entered === undefined ? undefined : readAmount(entered)?.measure;
+  if (measure === undefined) return 'weight';
+  return measure === null ? 'piece' : measure.kind === 'volume' ? 'cup' : 'weight';
+}
+
+function syrupShareOf(dough: readonly Portion[]): number {
+  const sugars = (of: readonly Portion[]) => of.reduce((sum, portion) => sum + portion.amountG * compositionOf(portion).sugarsShare, 0);
+  const all = sugars(dough);
+  return all > 0 ? sugars(dough.filter(({ ingredient }) => ingredient.kind === 'syrup')) / all : 0;
+}
+
+/** What a structured mix forgets or puts in twice. */
+function mixGapsOf(formula: Formula, rows: readonly { readonly row: Row; readonly portion: Portion }[]): DoughResult['mixGaps'] {
+  if (!isMixStructured(formula)) return [];
+  const shares = mixedShares(formula);
+  return [
+    { rowKey: BLEND, name: 'the blend', share: shares.get(BLEND) ?? 0 },
+    ...rows
+      .filter(({ row }) => row.amountG > 0)
+      .map(({ row, portion }) => ({ rowKey: row.key, name: portion.ingredient.name, share: shares.get(row.key) ?? 0 })),
+  ].filter(({ share }) => Math.abs(share - 1) > 0.005);
 }
 
 /** Water is compared with its window after the gums' own term is taken off. */
@@ -157,6 +259,9 @@ function percentsOf(
     egg: percentOf(dough, blendG, ({ ingredient }) => isEgg(ingredient)),
     salt: percentOf(dough, blendG, ({ ingredient }) => isSalt(ingredient)),
     leavener: percentOf(dough, blendG, ({ ingredient }) => isLeavener(ingredient)),
+    soda: percentOf(dough, blendG, ({ ingredient }) => ingredient.id === 'baking_soda'),
+    yeast: percentOf(dough, blendG, ({ ingredient }) => ingredient.id === 'yeast_dry'),
+    nuts: percentOf(dough, blendG, ({ ingredient }) => isNut(ingredient)),
   };
 }
 

@@ -1,4 +1,4 @@
-import { flourMoistureBasis, handWords, rightWater, spoonWaterG, thirstSpread } from '../facts/dough.js';
+import { flourIsotherm, flourMoistureBasis, handWords, rightWater, spoonWaterG, thirstSpread, waterSpread } from '../facts/dough.js';
 import { isDry, isGum, isPouredWater, isStarch } from '../ingredient/roles.js';
 import { compositionOf } from '../ingredient/mixture.js';
 import type { Family } from '../facts/families.js';
@@ -26,7 +26,7 @@ export type WaterGets = {
 /**
  * Water a blend wants: family factor x cold water hold of flours and starches, plus what gums take.
  *
- * Measured moisture of a lot away from 12 % shows as its own plus or minus. Learned thirst scales the whole.
+ * Moisture away from 12 %, measured or reckoned from the room's air, shows as its own plus or minus. Learned thirst scales the whole.
  *
  * Units    g.
  * Throws   nothing.
@@ -36,7 +36,13 @@ export type WaterGets = {
  * @example
  * // 100 g sorghum (0.68 g/g), savoury cracker (0.62): 42.2 g
  */
-export function waterWants(blend: readonly Portion[], gums: readonly Portion[], family: Family, thirstFactor: number): WaterWants {
+export function waterWants(
+  blend: readonly Portion[],
+  gums: readonly Portion[],
+  family: Family,
+  thirstFactor: number,
+  humidityShare?: number,
+): WaterWants {
   const flours = blend.filter(({ ingredient }) => !isGum(ingredient));
   const hold = (portion: Portion) => family.waterFactor * portion.amountG * (portion.ingredient.waterHoldGPerG ?? 0) * thirstFactor;
   const sum = (portions: readonly Portion[], of: (portion: Portion) => number) =>
@@ -48,11 +54,72 @@ export function waterWants(blend: readonly Portion[], gums: readonly Portion[], 
   const flourG = sum(flours, hold) - starchG;
   const allGums = [...blend.filter(({ ingredient }) => isGum(ingredient)), ...gums];
   const gumG = sum(allGums, ({ amountG, ingredient }) => family.gumWaterShare * amountG * (ingredient.waterHoldGPerG ?? 0));
-  const moistureG = sum(
-    flours,
-    ({ amountG, lot }) => -amountG * ((lot?.moistureShare ?? flourMoistureBasis.value) - flourMoistureBasis.value),
-  );
+  const moistureG = sum(flours, (portion) => -portion.amountG * (moistureOf(portion, humidityShare) - flourMoistureBasis.value));
   return { flourG, starchG, gumG, moistureG, wantsG: flourG + starchG + gumG + moistureG };
+}
+
+/**
+ * Moisture a flour comes to in air of a humidity, if it lies open long enough.
+ *
+ * Units    humidity 0..1; share of the flour's mass.
+ * Throws   nothing.
+ * Findings none.
+ * Source   GAB, facts/dough flourIsotherm (from memory).
+ *
+ * @example
+ * flourMoistureAt(0.5); // => 0.103
+ */
+export function flourMoistureAt(humidityShare: number): number {
+  const { m0, c, k } = flourIsotherm.values;
+  const a = Math.min(0.95, Math.max(0.02, humidityShare));
+  const dry = (m0 * c * k * a) / ((1 - k * a) * (1 - k * a + c * k * a));
+  return dry / (1 + dry);
+}
+
+/** A measured lot is what it is; an open bag, or one nobody speaks of, is half way to the room's air; a closed one is as sold. */
+function moistureOf({ lot }: Portion, humidityShare: number | undefined): number {
+  const asSold = flourMoistureBasis.value;
+  if (lot?.moistureShare !== undefined) return lot.moistureShare;
+  if (humidityShare === undefined || (lot && lot.openedOn === undefined)) return asSold;
+  return asSold + flourIsotherm.values.openShare * (flourMoistureAt(humidityShare) - asSold);
+}
+
+export type SpreadOfWater = { readonly cause: 'thirst' | 'moisture' | 'egg' | 'cup'; readonly sdG: number };
+
+/**
+ * How far the right water may be off, and why: each thing it hangs on, one standard deviation, largest first.
+ *
+ * Units    g.
+ * Throws   nothing.
+ * Findings none.
+ * Source   facts/dough waterSpread (judgement); a learned thirst brings its own spread. Causes are independent.
+ */
+export function spreadOfWater(
+  blend: readonly Portion[],
+  rows: readonly { readonly portion: Portion; readonly by: 'weight' | 'cup' | 'piece' }[],
+  wants: WaterWants,
+  thirstSd: number | undefined,
+  blendByCup: boolean,
+): SpreadOfWater[] {
+  const sd = waterSpread.values;
+  const flours = blend.filter(({ ingredient }) => !isGum(ingredient));
+  const moisture = Math.sqrt(
+    flours.reduce(
+      (sum, { amountG, lot }) => sum + (amountG * (lot?.moistureShare === undefined ? sd.moisture : sd.moistureMeasured)) ** 2,
+      0,
+    ),
+  );
+  const waterBy = (by: 'cup' | 'piece') =>
+    Math.sqrt(
+      rows.filter((row) => row.by === by).reduce((sum, { portion }) => sum + (portion.amountG * compositionOf(portion).waterShare) ** 2, 0),
+    );
+  const causes: SpreadOfWater[] = [
+    { cause: 'thirst', sdG: (thirstSd ?? sd.thirst) * (wants.flourG + wants.starchG) },
+    { cause: 'moisture', sdG: moisture },
+    { cause: 'egg', sdG: sd.egg * waterBy('piece') },
+    { cause: 'cup', sdG: sd.cup * Math.hypot(waterBy('cup'), blendByCup ? wants.flourG + wants.starchG : 0) },
+  ];
+  return causes.filter(({ sdG }) => sdG > 0.05).sort((a, b) => b.sdG - a.sdG);
 }
 
 /**

@@ -48,9 +48,21 @@ export function formulaFromList(
   }
   const before = new Map(formula.blend.rows.map((row) => [row.ingredientId, row]));
   const { uncertainShare: _old, from: _from, ...blend } = formula.blend;
+  const roundG = Number(blendG.toFixed(2));
   return {
     ...formula,
-    blendG: Number(blendG.toFixed(2)),
+    blendG: roundG,
+    ...(how === 'instead'
+      ? {
+          blendEntered: {
+            text: flours
+              .map(({ written }) => written)
+              .join('; ')
+              .slice(0, 300),
+            g: roundG,
+          },
+        }
+      : {}),
     blend: {
       ...blend,
       rows: together.map(({ ingredientId, massG }) => ({

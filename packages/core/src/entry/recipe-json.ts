@@ -1,3 +1,4 @@
+import { mixWords } from './mix-words.js';
 import type { Formula } from '../document/formula.js';
 import type { Pantry } from '../document/pantry.js';
 
@@ -39,7 +40,7 @@ export function recipeOf(formula: Formula, pantry: Pantry): Readonly<Record<stri
           `${line(amountG, ingredientId)}${use === 'dust' ? ', for dusting' : use === 'topping' ? ', on top' : ''}`,
       ),
     ],
-    recipeInstructions: formula.mix.map(({ does }) => ({ '@type': 'HowToStep', text: does })),
+    recipeInstructions: formula.mix.map((step) => ({ '@type': 'HowToStep', text: mixWords(step, formula, pantry) })),
   };
 }
 

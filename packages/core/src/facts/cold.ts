@@ -24,11 +24,5 @@ export const wrapResistance = table<Record<Wrap, number>>(
   'judgement',
   'thin still air caught under the wrap',
 );
-export const mixingRiseC = table(
-  { hand: 2, mixer: 4, processor: 7 },
-  'K',
-  'commonPractice',
-  'friction warms dough by 1-2 K by hand, 3-6 K in a mixer, 5-10 K in a processor; no source',
-);
 export const shortBenchMin = fact(5, 'min', 'judgement', 'less time than this on the table asks for two halves');
 export const benchHorizonMin = fact(60, 'min', 'judgement', 'how long the table is looked at after the cold');

@@ -7,6 +7,18 @@ export const rightWater = table(
   'about one and two and a half spoons in 100 g of wanted water; moved by the kitchen own bakes later',
 );
 export const thirstSpread = fact(0.07, 'share of wanted water', 'judgement', 'flour lots, room air and the estimate of k together');
+export const waterSpread = table(
+  { thirst: 0.06, moisture: 0.01, moistureMeasured: 0.003, egg: 0.05, cup: 0.09, feel: 0.04 },
+  'one standard deviation: share of wanted water, share of the flour twice, share of the egg, share of a cup, share of wanted water',
+  'judgement',
+  'how far each thing strays that a dough’s water hangs on; a blend that was felt, a weighed egg and a measured lot each take their part away',
+);
+export const flourIsotherm = table(
+  { m0: 0.078, c: 15, k: 0.77, openShare: 0.5 },
+  'kg water per kg dry; share of the way to the room’s air',
+  'fromMemory',
+  'GAB of cereal flour near 25 C, typical of published fits, from memory; an open bag reaches half way in days (judgement)',
+);
 export const handWords = table(
   { sandy: 0.82, cracks: 0.94, rollsClean: 1.08, tacky: 1.22 },
   'upper end, gets over wants',
@@ -54,3 +66,13 @@ export const stickyStarchFull = fact(
   'judgement',
   'sticky starch that counts as much as the whole gum target in the roll-out index',
 );
+export const saltPerSodium = fact(2.54, 'g salt per g sodium', 'published', 'IUPAC molar masses: 58.44 g NaCl over 22.99 g Na');
+export const pieceOverSheet = fact(2.5, 'fat piece over sheet', 'commonPractice', 'larger pieces leave holes when they melt; no source');
+export const ammoniaMostMm = fact(
+  8,
+  'mm',
+  'commonPractice',
+  'ammonium bicarbonate is for thin dry goods, its gas stays in thick ones; no source',
+);
+export const scaleSteps = fact(5, 'steps of the scale', 'judgement', 'under five steps a reading is more than a tenth out');
+export const syrupLimit = fact(0.4, 'share of the sugars', 'commonPractice', 'over 40 % of the sugar as syrup loses crispness; no source');

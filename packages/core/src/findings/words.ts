@@ -107,6 +107,46 @@ const words: Record<FindingCode, (finding: Finding) => Words> = {
     why: `${pc(f.measured?.value)}, up to ${pc(f.measured?.high)}.`,
     change: 'Take salt out; check that grams are grams.',
   }),
+  'dough.sugarLow': (f) => ({
+    what: 'Little sugar for this family',
+    why: `${pc(f.measured?.value)} sugar, from ${pc(f.measured?.low)}: it stays pale and bakes less crisp.`,
+    change: 'Add sugar.',
+  }),
+  'dough.eggLow': (f) => ({
+    what: 'Little egg for this family',
+    why: `${pc(f.measured?.value)} of the blend, from ${pc(f.measured?.low)}: it crumbles once baked.`,
+    change: 'Add beaten egg and take its water off, or swap in a gel.',
+  }),
+  'dough.eggHigh': (f) => ({
+    what: 'Much egg for this family',
+    why: `${pc(f.measured?.value)} of the blend, up to ${pc(f.measured?.high)}: it bakes cakey and tough.`,
+    change: 'Take some egg out; half an egg is half of it beaten.',
+  }),
+  'dough.nutsLow': (f) => ({
+    what: 'Few nuts for this family',
+    why: `${pc(f.measured?.value)} of the blend, from ${pc(f.measured?.low)}: it eats dry.`,
+    change: 'Add ground nuts.',
+  }),
+  'dough.nutsHigh': (f) => ({
+    what: 'Many nuts for this family',
+    why: `${pc(f.measured?.value)} of the blend, up to ${pc(f.measured?.high)}: greasy, and it breaks when lifted.`,
+    change: 'Take some ground nuts out.',
+  }),
+  'dough.yeastLow': (f) => ({
+    what: 'Little yeast',
+    why: `${pc(f.measured?.value)} dried yeast, from ${pc(f.measured?.low)}: it proves slowly, or not at all.`,
+    change: 'Add yeast.',
+  }),
+  'dough.yeastHigh': (f) => ({
+    what: 'Much yeast',
+    why: `${pc(f.measured?.value)} dried yeast, up to ${pc(f.measured?.high)}: it tastes of yeast and falls.`,
+    change: 'Take some yeast out.',
+  }),
+  'dough.leavenerLow': (f) => ({
+    what: 'Little leavener',
+    why: `${pc(f.measured?.value)}, from ${pc(f.measured?.low)}: it stays flat and dense.`,
+    change: 'Add baking powder.',
+  }),
   'dough.sugarHigh': (f) => ({
     what: 'Sweet for this family',
     why: `${pc(f.measured?.value)} sugar, up to ${pc(f.measured?.high)}: it browns early and softens sooner.`,
@@ -126,6 +166,101 @@ const words: Record<FindingCode, (finding: Finding) => Words> = {
     what: 'Much gum',
     why: `Gums reach ${percent(f.measured?.value, 0)} of what this family needs, up to ${percent(f.measured?.high, 0)}: elastic and gummy, browns badly.`,
     change: 'Take some gum out of the blend.',
+  }),
+  'dough.freeSoda': (f) => ({
+    what: 'Soda with no acid to meet it',
+    why: `${pc(f.measured?.value)} of the blend is left free, from ${pc(f.measured?.high)} it tastes of soap and browns early.`,
+    change: 'Less soda, or an acid: cream of tartar, buttermilk, lemon.',
+  }),
+  'dough.syrupHigh': (f) => ({
+    what: 'Much of the sugar is syrup',
+    why: `${percent(f.measured?.value, 0)} of it, up to ${percent(f.measured?.high, 0)} stays crisp: syrup draws water.`,
+    change: 'Swap part of the syrup for sugar; its water is held.',
+  }),
+  'dough.saltHidden': (f) => ({
+    what: 'More salt than it looks',
+    why: `Butter, cheese or leavener bring it to ${pc(f.measured?.value)} of salt in all, up to ${pc(f.measured?.high)}.`,
+    change: 'Take that much salt out, or use unsalted butter.',
+  }),
+  'dough.fatTooSoft': (f) => ({
+    what: `${of(f)} is too soft for how it goes in`,
+    why: `${Math.round(f.measured?.value ?? 0)} % of it is solid, from ${Math.round(f.measured?.low ?? 0)} %: it smears and coats the flour.`,
+    change: 'Chill it before it goes in.',
+  }),
+  'dough.fatTooHard': (f) => ({
+    what: `${of(f)} is too hard for how it goes in`,
+    why: `${Math.round(f.measured?.value ?? 0)} % of it is solid, up to ${Math.round(f.measured?.high ?? 0)} %: it takes no air, or stays in lumps.`,
+    change: 'Let it stand until it is as warm as it has to be.',
+  }),
+  'dough.fatPiecesThick': (f) => ({
+    what: `${of(f)}: pieces thicker than the sheet carries`,
+    why: `${f.measured?.value} mm in this sheet, up to ${(f.measured?.high ?? 0).toFixed(0)} mm: they melt to holes.`,
+    change: 'Cut it smaller; it stays flaky.',
+  }),
+  'dough.fatPiecesSmall': (f) => ({
+    what: `${of(f)}: pieces small for this family`,
+    why: `${f.measured?.value} mm, from ${f.measured?.low} mm: it bakes short, not flaky.`,
+    change: 'Stop cutting sooner, or choose rubbed in and mean it.',
+  }),
+  'dough.spreadFat': (f) => ({
+    what: `${of(f)} in a dough that is rolled`,
+    why: `${percent(f.measured?.value, 0)} fat and soft when cold: it never firms, and the sheet sticks.`,
+    change: 'Swap it for butter, shortening or a block; its water is held.',
+  }),
+  'dough.oilInPieces': (f) => ({
+    what: `${of(f)} cannot be cut in or creamed`,
+    why: 'It is liquid at any temperature of a kitchen: no flake, no air.',
+    change: 'Let it go in as oil, or swap it for a solid fat.',
+  }),
+  'dough.dryGel': (f) => ({
+    what: `${of(f)} goes in dry`,
+    why: 'Husk, flax and chia that meet the flour dry lump, and go on drinking while you roll.',
+    change: 'Soak it in part of the water first.',
+  }),
+  'dough.rowTwice': (f) => ({
+    what: `${of(f)} stands here twice`,
+    why: `Together ${g(f.measured?.value)}. It may be a line entered twice.`,
+    change: 'Put it into one row, or take one out.',
+  }),
+  'dough.belowScale': (f) => ({
+    what: `${of(f)} is less than your scale tells`,
+    why: `${(f.measured?.value ?? 0).toFixed(2)} g; below ${(f.measured?.low ?? 0).toFixed(1)} g a reading may be a tenth out or more.`,
+    change: 'Make a larger batch, or weigh ten times as much with flour and use a tenth.',
+  }),
+  'dough.noHoldBack': () => ({
+    what: 'No water held back',
+    why: 'The right water is not known to the spoon: what is poured cannot be taken out.',
+    change: 'Hold two spoons back and feel it.',
+  }),
+  'dough.restForGrit': (f) => ({
+    what: 'A rest would take the grit away',
+    why: `Grit ${(f.measured?.value ?? 0).toFixed(2)} is felt, from about ${f.measured?.high}; fine flour softens in half an hour.`,
+    change: 'Rest it before chilling.',
+  }),
+  'dough.stoodLong': (f) => ({
+    what: 'Stands warm for long',
+    why: `${minutes(f.measured?.value)} before it is cold, at most ${minutes(f.measured?.high)}: germs grow in wet starch, and some outlive the oven.`,
+    change: 'Rest it shorter, or in the cold. Local rules win.',
+  }),
+  'dough.waterNotCold': (f) => ({
+    what: 'Water alone cannot bring it there',
+    why: `It ends at ${c(f.measured?.value)}, wanted ${c(f.measured?.high)}, with the coldest or warmest water there is.`,
+    change: of(f) ? `Chill ${of(f)}.` : 'Warm the blend, or want a colder dough.',
+  }),
+  'dough.mixForgets': (f) => ({
+    what: `No step puts in ${of(f)}`,
+    why: `The mix puts in ${percent(f.measured?.value, 0)} of it.`,
+    change: 'Give it a step.',
+  }),
+  'dough.mixTwice': (f) => ({
+    what: `The mix puts in more ${of(f)} than there is`,
+    why: `${percent(f.measured?.value, 0)} of it over all steps.`,
+    change: 'Take it out of a step.',
+  }),
+  'dough.ammonia': (f) => ({
+    what: 'Baker’s ammonia in a thick or moist bake',
+    why: `Its gas leaves thin dry goods only, up to ${f.measured?.high} mm; it also raises acrylamide.`,
+    change: 'Use baking powder.',
   }),
   'dough.tooWarm': (f) => ({
     what: 'Dough ends warm',

@@ -1,0 +1,72 @@
+import { xanthanReplacedBy } from '../facts/binders.js';
+import { eggBinding } from '../facts/mixing.js';
+import { gumDoses } from '../blend/gums.js';
+import { isEgg } from '../ingredient/roles.js';
+import type { Family, Window } from '../facts/families.js';
+import type { Portion } from '../ingredient/mixture.js';
+
+/** One thing that binds, in the cold sheet and once baked. */
+export type Binder = {
+  readonly ingredientId: string;
+  readonly name: string;
+  readonly amountG: number;
+  readonly percent: number;
+  /** What the family takes of it alone; null where nobody says. */ readonly window: Window | null;
+  /** Dose over need in the cold sheet; 0 for egg. */ readonly ofNeed: number;
+  /** Grams of xanthan it stands for, cold; null where nobody says. */ readonly asXanthanG: number | null;
+  /** Grams of xanthan it stands for once baked. */ readonly bakedAsXanthanG: number;
+  /** Water it takes up here. */ readonly gelWaterG: number;
+};
+
+/**
+ * What binds a dough: gums, seeds and egg, each with its strength and the water it takes.
+ *
+ * Gums bind cold and baked alike; egg sets in the oven and binds almost nothing in the raw sheet.
+ *
+ * Units    g; percent of the blend.
+ * Throws   nothing.
+ * Findings none: dough-findings judges them.
+ * Source   facts/binders xanthanReplacedBy; facts/mixing eggBinding; water by the family's gumWaterShare (estimates).
+ */
+export function bindersOf(portions: readonly Portion[], family: Family, blendG: number): Binder[] {
+  const replaces = xanthanReplacedBy.values as Readonly<Record<string, number>>;
+  const gums = gumDoses(portions, family, blendG).map(({ ingredientId, name, amountG, percent, window, ofNeed, held }): Binder => {
+    const dosedG = (percent * blendG) / 100;
+    const per = held ? 1 : replaces[ingredientId];
+    const asXanthanG = per === undefined ? null : dosedG / per;
+    const one = portions.find(({ ingredient }) => ingredient.id === ingredientId)!.ingredient;
+    return {
+      ingredientId,
+      name,
+      amountG,
+      percent,
+      window,
+      ofNeed,
+      asXanthanG,
+      bakedAsXanthanG: asXanthanG ?? 0,
+      gelWaterG: held ? 0 : family.gumWaterShare * amountG * (one.waterHoldGPerG ?? 0),
+    };
+  });
+  const eggs = portions
+    .filter(({ ingredient, amountG }) => isEgg(ingredient) && amountG > 0)
+    .map(({ ingredient, amountG }): Binder => ({
+      ingredientId: ingredient.id,
+      name: ingredient.name,
+      amountG,
+      percent: (amountG / blendG) * 100,
+      window: family.eggPercent,
+      ofNeed: 0,
+      asXanthanG: 0,
+      bakedAsXanthanG: amountG * wholeEggG(ingredient.id) * eggBinding.values.perG,
+      gelWaterG: 0,
+    }));
+  return [...gums, ...eggs];
+}
+
+/** Grams of whole egg that a gram of a part of it sets like: dried white is eight times the white. */
+function wholeEggG(id: string): number {
+  const { whiteShare, yolkShare } = eggBinding.values;
+  if (id === 'egg_white') return whiteShare / 0.67;
+  if (id === 'egg_yolk') return yolkShare / 0.33;
+  return id === 'egg_white_dry' ? (8 * whiteShare) / 0.67 : 1;
+}

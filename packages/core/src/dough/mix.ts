@@ -1,0 +1,158 @@
+import { soaking, standing } from '../facts/mixing.js';
+import { BLEND } from '../document/formula.js';
+import { isEgg, isGum, isLeavener, isSalt } from '../ingredient/roles.js';
+import type { Formula, MixAct, MixStep, Row } from '../document/formula.js';
+import type { Family, School } from '../facts/families.js';
+import type { Ingredient, Pantry } from '../document/pantry.js';
+
+/**
+ * The order in which a dough of a family goes together, made from its own rows: every gram in one step, and only once.
+ *
+ * Units    min.
+ * Throws   nothing; rows that fit nowhere go in last but one.
+ * Findings none.
+ * Source   the family's school of mixing (facts/families): common practice, no source. Other schools are as good a choice.
+ */
+export function defaultMix(
+  formula: Pick<Formula, 'rows'>,
+  family: Pick<Family, 'school' | 'rolled'>,
+  pantry: Pantry,
+  newKey: () => string,
+): MixStep[] {
+  const rows = formula.rows.filter(({ use }) => use === 'dough');
+  const taken = new Set<string>();
+  const take = (is: (one: Ingredient, row: Row) => boolean) =>
+    rows.filter((row) => {
+      const one = pantry.ingredients[row.ingredientId];
+      if (!one || taken.has(row.key) || !is(one, row)) return false;
+      taken.add(row.key);
+      return true;
+    });
+  const soaked = take((one, row) => row.soakMin !== undefined || (isGum(one) && one.kind === 'binder_seed'));
+  const dry = take(
+    (one) =>
+      isSalt(one) ||
+      isLeavener(one) ||
+      isGum(one) ||
+      one.kind === 'flour_nut' ||
+      (one.kind === 'flavour' && one.composition.waterShare < 0.2),
+  );
+  const sugar = take((one) => one.kind === 'sugar');
+  const fat = take((one) => one.kind === 'fat_solid' || one.kind === 'fat_liquid');
+  const egg = take((one) => isEgg(one));
+  const wet = take((one) => one.composition.waterShare > 0.3 || one.kind === 'syrup');
+  const rest = take(() => true);
+  const step = (act: MixAct, of: readonly Row[], more: Omit<MixStep, 'key' | 'act' | 'of'> = {}, withBlend = false): MixStep[] =>
+    of.length === 0 && !withBlend && act !== 'knead' && act !== 'stand'
+      ? []
+      : [
+          {
+            key: newKey(),
+            act,
+            of: [...(withBlend ? [{ rowKey: BLEND, share: 1 }] : []), ...of.map(({ key }) => ({ rowKey: key, share: 1 }))],
+            ...more,
+          },
+        ];
+  const [soak, water] = soakIn(step('soak', soaked, { min: soaking.values.minutes, stopAt: 'gel' }), soaked, wet);
+  const whisk = (of: readonly Row[]) => step('whisk', of, { tool: 'whisk', stopAt: 'even' }, true);
+  const pour = step('pour', [...egg, ...wet], { tool: 'hand', min: 1, stopAt: 'noDryFlour' }).map(water);
+  const fold = step('foldIn', rest, { tool: 'hand' });
+  const end = family.rolled ? step('knead', [], { tool: 'hand', stopAt: 'holds' }) : step('stand', [], { min: 5, stopAt: 'thicker' });
+  const bySchool: Readonly<Record<School, () => MixStep[]>> = {
+    cutIn: () => [...soak, ...whisk([...dry, ...sugar]), ...step('cutIn', fat, { tool: 'hand', stopAt: 'pea' }), ...pour, ...fold, ...end],
+    rub: () => [...soak, ...whisk([...dry, ...sugar]), ...step('rub', fat, { tool: 'hand', stopAt: 'crumbs' }), ...pour, ...fold, ...end],
+    cream: () => [
+      ...soak,
+      ...step('cream', [...fat, ...sugar], { tool: 'mixer', min: 3, stopAt: 'pale' }),
+      ...step('beat', [...egg, ...wet], { tool: 'mixer', min: 1, stopAt: 'smooth' }).map(water),
+      ...whisk(dry).map((one) => ({ ...one, act: 'beat' as const, tool: 'mixer' as const, stopAt: 'noDryFlour' })),
+      ...fold,
+      ...end,
+    ],
+    melt: () => [
+      ...soak,
+      ...step('melt', fat, { tool: 'pan', stopAt: 'liquid' }),
+      ...whisk([...dry, ...sugar]),
+      ...pour.map((one) => (fat.length > 0 ? { ...one, does: 'with the melted fat' } : one)),
+      ...fold,
+      ...end,
+    ],
+    oil: () => [...soak, ...whisk([...dry, ...sugar]), ...step('rub', fat, { tool: 'hand', stopAt: 'sand' }), ...fold, ...pour, ...end],
+    allInOne: () => [
+      ...soak,
+      ...step('beat', [...dry, ...sugar, ...fat], { tool: 'mixer', min: 1, stopAt: 'crumbs' }, true),
+      ...pour,
+      ...fold,
+      ...end,
+    ],
+  };
+  return bySchool[family.school]();
+}
+
+/** What soaks takes its water from the wettest row; the step that pours that row then pours the rest. */
+function soakIn(soak: readonly MixStep[], soaked: readonly Row[], wet: readonly Row[]): [readonly MixStep[], (step: MixStep) => MixStep] {
+  const source = [...wet].sort((a, b) => b.amountG - a.amountG)[0];
+  if (soak.length === 0 || !source || source.amountG <= 0) return [soak, (step) => step];
+  const wantedG = soaked.reduce((sum, { amountG }) => sum + amountG, 0) * soaking.values.waterPerGum;
+  const share = Math.min(0.6, Math.ceil((wantedG / source.amountG) * 20) / 20);
+  return [
+    soak.map((step) => ({ ...step, of: [...(step.of ?? []), { rowKey: source.key, share }] })),
+    (step) => ({
+      ...step,
+      ...(step.of ? { of: step.of.map((one) => (one.rowKey === source.key ? { ...one, share: 1 - share } : one)) } : {}),
+    }),
+  ];
+}
+
+/** Rows of the dough and how much of each the mix puts in; the blend is 'blend'. Own-words steps take nothing. */
+export function mixedShares(formula: Pick<Formula, 'rows' | 'mix'>): ReadonlyMap<string, number> {
+  const shares = new Map<string, number>([
+    [BLEND, 0],
+    ...formula.rows.filter(({ use }) => use === 'dough').map(({ key }) => [key, 0] as const),
+  ]);
+  for (const { of } of formula.mix) {
+    for (const { rowKey, share } of of ?? []) shares.set(rowKey, (shares.get(rowKey) ?? 0) + share);
+  }
+  return shares;
+}
+
+/** Whether the mix names what goes in: one in own words only is not judged. */
+export const isMixStructured = ({ mix }: Pick<Formula, 'mix'>): boolean => mix.some(({ act }) => act !== undefined);
+
+/** The mix with a row put into the step where its like goes, else the last that takes anything; the blend into the first. */
+export function mixWith(formula: Formula, rowKey: string, pantry: Pantry): readonly MixStep[] {
+  const of = (key: string) => pantry.ingredients[formula.rows.find((row) => row.key === key)?.ingredientId ?? ''];
+  const kind = of(rowKey)?.kind;
+  const takes = formula.mix.map(({ of: parts }, i) => ({ i, parts: parts ?? [] })).filter(({ parts }) => parts.length > 0);
+  const alike = kind === undefined ? undefined : takes.find(({ parts }) => parts.some((part) => of(part.rowKey)?.kind === kind));
+  const like = alike ?? (rowKey === BLEND ? takes[0] : takes[takes.length - 1]);
+  if (!like) return formula.mix;
+  return formula.mix.map((step, i) => (i === like.i ? { ...step, of: [...like.parts, { rowKey, share: 1 }] } : step));
+}
+
+/** Minutes that the wet dough stands before it is cold: stands of the mix and the rest before chilling. */
+export const standingMin = ({ mix, restMin }: Pick<Formula, 'mix' | 'restMin'>): number =>
+  restMin + mix.reduce((sum, { act, min }) => sum + (act === 'stand' ? (min ?? 0) : 0), 0);
+
+/**
+ * Grit that is felt after the dough has stood: fine particles soften, coarse ones do not.
+ *
+ * Units    grit 0..3; um; min.
+ * Throws   nothing.
+ * Findings none.
+ * Source   facts/mixing standing (judgement).
+ */
+export function gritAfterStanding(
+  blend: readonly { readonly ingredient: Ingredient; readonly amountG: number }[],
+  minutes: number,
+): number {
+  const { fullMin, gritStep, fineUm, coarseUm } = standing.values;
+  const totalG = blend.reduce((sum, { amountG }) => sum + amountG, 0);
+  if (totalG <= 0) return 0;
+  const softened = Math.min(1, minutes / fullMin) * gritStep;
+  return blend.reduce((sum, { ingredient, amountG }) => {
+    const size = ingredient.particleUm ?? fineUm;
+    const softens = Math.min(1, Math.max(0, (coarseUm - size) / (coarseUm - fineUm)));
+    return sum + (amountG / totalG) * Math.max(0, (ingredient.grit ?? 0) - softened * softens);
+  }, 0);
+}

@@ -1,0 +1,72 @@
+import { table } from './fact.js';
+import type { MixTool } from '../document/formula.js';
+
+/** The sign to stop at. `mm` is how large it is, to be drawn at true size; null where it is not a size. */
+export type StopSign = { readonly words: string; readonly mm: number | null };
+export const stopSigns = table<Readonly<Record<string, StopSign>>>(
+  {
+    sand: { words: 'like sand', mm: 1 },
+    crumbs: { words: 'like crumbs', mm: 3 },
+    pea: { words: 'pieces like a pea', mm: 8 },
+    bean: { words: 'pieces like a bean', mm: 14 },
+    even: { words: 'one even colour', mm: null },
+    pale: { words: 'pale, no grain of sugar left to see', mm: null },
+    smooth: { words: 'smooth', mm: null },
+    noDryFlour: { words: 'no dry flour at the bottom', mm: null },
+    holds: { words: 'a squeezed lump holds, hairline cracks at most', mm: null },
+    gel: { words: 'a gel that stands on the spoon', mm: null },
+    liquid: { words: 'just liquid, not hot', mm: null },
+    thicker: { words: 'thicker, no longer gritty between the fingers', mm: null },
+  },
+  'mm',
+  'commonPractice',
+  'what bakers stop at; a pea is about 8 mm, a bean about 14 mm, no source',
+);
+export const toolRiseC = table<Readonly<Record<MixTool, number>>>(
+  { hand: 2, whisk: 2, mixer: 4, processor: 7, pan: 0 },
+  'K',
+  'commonPractice',
+  'friction warms dough by 1-2 K by hand, 3-6 K in a mixer, 5-10 K in a processor; no source',
+);
+export const soaking = table(
+  { minutes: 10, lowMin: 5, waterPerGum: 8, waterPerSeed: 6 },
+  'min, min, g/g, g/g',
+  'commonPractice',
+  'psyllium, flax and chia swell in part of the water for 5 to 15 min; no source',
+);
+export const standing = table(
+  { fullMin: 45, gritStep: 1, fineUm: 150, coarseUm: 400, warmMostMin: 240 },
+  'min, grit steps, um, um, min',
+  'judgement',
+  'a rest of 30 to 60 min takes about one step of felt grit from particles under 150 um and none over 400 um; wet starch doughs stand warm 4 h at most (Bacillus cereus, food-safety advice from memory; local rules win)',
+);
+export const eggBinding = table(
+  { perG: 0.02, whiteShare: 0.6, yolkShare: 0.4 },
+  'g xanthan per g whole egg, once baked',
+  'judgement',
+  'an egg of 50 g sets like about 1 g of xanthan in the oven and binds almost nothing in the raw sheet',
+);
+export const leavening = table(
+  { powderSodaShare: 0.28, freeSodaPercent: 0.3 },
+  'share, percent of blend',
+  'commonPractice',
+  'free soda over 0.3 % of the blend tastes of soap and browns, no source; baking powder brings its own acid',
+);
+/** g of each that neutralise 1 g of soda. */
+export const sodaNeutralisedBy = table<Readonly<Record<string, number>>>(
+  {
+    cream_of_tartar: 2.2,
+    buttermilk: 120,
+    yogurt: 105,
+    yogurt_greek: 105,
+    sour_cream: 105,
+    lemon_juice: 16,
+    acid_vinegar: 14,
+    molasses: 67,
+    honey: 420,
+    cocoa: 45,
+  },
+  'g per g of soda',
+  'fromMemory',
+  'baking handbooks and acid arithmetic (5 % citric or acetic acid), from memory; middle of the ranges given',
+);
