@@ -37,6 +37,8 @@ export { blendSpecFor, goalKeys, outAndIn, rowsOfAnswer } from './solve/goals.js
 export { factorForPieces, factorForShelf, scaleCautions, scaled } from './solve/scale.js';
 export type { ScaleCaution } from './solve/scale.js';
 export { swapFlour } from './solve/swap-flour.js';
+export { swapChoices, swapRow } from './solve/swap-row.js';
+export type { RowSwap } from './solve/swap-row.js';
 export { decodeLabel, decodeLabelLoosely } from './label/decode-label.js';
 export { labelItemOf, readIngredientList } from './label/box.js';
 export { imitationOf } from './label/imitate.js';
