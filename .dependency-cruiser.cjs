@@ -9,6 +9,7 @@ const coreOrder = [
   ['entry'],
   ['blend'],
   ['dough'],
+  ['learn'],
   ['chill'],
   ['sheet'],
   ['bake'],

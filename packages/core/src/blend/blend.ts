@@ -152,7 +152,8 @@ function blendFindings(formula: Formula, family: Family, portions: readonly Port
   const measured = { path: 'blend.starchShare', value: result.starchShare, low: low / 100, high: high / 100 };
   if (starchPercent < low) found.push(finding('blend.starchLow', 'watch', 'blend', measured));
   if (starchPercent > high) found.push(finding('blend.starchHigh', 'watch', 'blend', measured));
-  for (const { ingredient, amountG } of portions) {
+  // A family of starch alone is meant to be so.
+  for (const { ingredient, amountG } of low > 60 ? [] : portions) {
     const share = amountG / formula.blendG;
     if (isStarch(ingredient) && share > singleStarchLimit.value + 1e-9) {
       found.push(

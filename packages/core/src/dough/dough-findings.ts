@@ -7,7 +7,7 @@ import { suitFindings, suitsAskedFor } from '../ingredient/suits.js';
 import { isEgg, isLeavener, isNut, isPouredWater, isSalt } from '../ingredient/roles.js';
 import { roundTo } from '../units/rounding.js';
 import { mixWith } from './mix.js';
-import { rightPourG, waterLimits } from './water.js';
+import { rightPourG, waterLimitsOf } from './water.js';
 import { editsBetween } from '../document/edits.js';
 import type { BlendResult } from '../blend/blend.js';
 import type { Edit } from '../document/edits.js';
@@ -58,8 +58,8 @@ export function doughFindings(
   ];
 }
 
-function waterFindings({ formula, dough, rows }: Judged): Finding[] {
-  const { watchLow, fixLow, watchHigh, fixHigh } = waterLimits;
+function waterFindings({ formula, family, dough, rows }: Judged): Finding[] {
+  const { watchLow, fixLow, watchHigh, fixHigh } = waterLimitsOf(family);
   const ratio = dough.getsOverWants;
   const found: Finding[] = [];
   if (ratio < watchLow || ratio > watchHigh) {
@@ -204,10 +204,11 @@ function fatFindings({ formula, family, dough, rows }: Judged): Finding[] {
   return found;
 }
 
-function leavenerFindings({ formula, dough, rows }: Judged): Finding[] {
+function leavenerFindings({ formula, family, dough, rows }: Judged): Finding[] {
   const found: Finding[] = [];
   const freePercent = (dough.sodaBalance.freeG / formula.blendG) * 100;
-  const limit = leavening.values.freeSodaPercent;
+  // Cookies and crackers are given some soda of their own for colour and spread.
+  const limit = Math.max(leavening.values.freeSodaPercent, family.sodaPercent?.[1] ?? 0);
   if (freePercent > limit + 1e-9) {
     const toG = roundTo(dough.sodaBalance.neutralisedG + (0.8 * limit * formula.blendG) / 100, 0.1, 'down');
     const edits = setRow(rows, ({ ingredient }) => ingredient.id === 'baking_soda', toG);

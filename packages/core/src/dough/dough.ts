@@ -63,13 +63,13 @@ export type DoughResult = WaterGets & {
   readonly spoons: number;
   readonly percents: BakersPercents;
   /** Sum over gums of dose over the family's target for that gum alone. */ readonly binderRatio: number;
-  /** Whether this family is held by gum or husk at all. */ readonly needsBinder: boolean;
+  /** Whether this family cannot do without gum or husk; in the others none is a choice. */ readonly needsBinder: boolean;
   readonly binders: readonly Binder[];
   readonly fats: readonly WorkedFat[];
   /** How cold to pour; null without poured water. */ readonly temperature: DoughTemperature | null;
   readonly sodaBalance: SodaBalance;
   /** Of the sugars, what comes in syrup and honey. */ readonly syrupShare: number;
-  /** All sodium as salt, percent of the blend. */ readonly saltInAllPercent: number;
+  /** All sodium but that of leaveners as salt, percent of the blend. */ readonly saltInAllPercent: number;
   /** Grit that is left after the dough has stood. */ readonly gritFelt: number;
   /** And what would be left after a full rest. */ readonly gritRested: number;
   readonly standingMin: number;
@@ -155,9 +155,9 @@ export function doughStage(
     waterSpread: spread,
     wantsSdG,
     ...waterLadder(gets.pouredWaterG, formula.holdBackShare),
-    percents: percentsOf(flour, dough, gets, wants, formula.blendG),
+    percents: percentsOf(flour, dough, gets, wants, formula.blendG, family),
     binderRatio: binderRatioOf(gumDoses(all, family, formula.blendG)),
-    needsBinder: Object.values(family.gumPercent).some(([, target]) => target > 0),
+    needsBinder: Object.values(family.gumPercent).some(([low]) => low > 0),
     binders: bindersOf(all, family, formula.blendG),
     fats: workedFats(rows, kitchen),
     temperature: doughTemperature(
@@ -168,10 +168,7 @@ export function doughStage(
     ),
     sodaBalance: sodaBalance(dough),
     syrupShare: syrupShareOf(dough),
-    saltInAllPercent:
-      ((all.reduce((sum, portion) => sum + portion.amountG * compositionOf(portion).sodiumShare, 0) * saltPerSodium.value) /
-        formula.blendG) *
-      100,
+    saltInAllPercent: (tastedSodiumG(all) * saltPerSodium.value * 100) / formula.blendG,
     gritFelt: gritAfterStanding(flour, standMin),
     gritRested: gritAfterStanding(flour, Math.max(standMin, standing.values.fullMin)),
     standingMin: standMin,
@@ -229,6 +226,10 @@ function syrupShareOf(dough: readonly Portion[]): number {
   return all > 0 ? sugars(dough.filter(({ ingredient }) => ingredient.kind === 'syrup')) / all : 0;
 }
 
+/** Sodium that tastes of salt: a leavener's does not. */
+const tastedSodiumG = (portions: readonly Portion[]) =>
+  portions.reduce((sum, portion) => sum + (isLeavener(portion.ingredient) ? 0 : portion.amountG * compositionOf(portion).sodiumShare), 0);
+
 /** What a structured mix forgets or puts in twice. */
 function mixGapsOf(formula: Formula, rows: readonly { readonly row: Row; readonly portion: Portion }[]): DoughResult['mixGaps'] {
   if (!isMixStructured(formula)) return [];
@@ -248,6 +249,7 @@ function percentsOf(
   gets: WaterGets,
   wants: WaterWants,
   blendG: number,
+  family: Family,
 ): BakersPercents {
   const all = [...flour, ...dough];
   const part = (name: 'fatShare' | 'sugarsShare', of: readonly Portion[]) =>
@@ -255,7 +257,8 @@ function percentsOf(
   return {
     fat: part('fatShare', all),
     water: ((gets.getsG - wants.gumG) / blendG) * 100,
-    sugar: part('sugarsShare', dough),
+    // Nuts and crumb bring sugar of their own, and their families' windows count it.
+    sugar: part('sugarsShare', family.base === 'flour' ? dough : all),
     egg: percentOf(dough, blendG, ({ ingredient }) => isEgg(ingredient)),
     salt: percentOf(dough, blendG, ({ ingredient }) => isSalt(ingredient)),
     leavener: percentOf(dough, blendG, ({ ingredient }) => isLeavener(ingredient)),

@@ -12,6 +12,8 @@ import type { Portion } from '../ingredient/mixture.js';
 const WATER_HEAT = 4180;
 const COLDEST_TAP_C = 1;
 const HOTTEST_C = 60;
+/** Share of the dough from which poured water is a means at all. */
+const LEAST_SHARE = 0.05;
 const COLD_KINDS = new Set(['fat_solid', 'egg', 'dairy', 'plant_milk']);
 
 /** Something that goes in, for a heat balance. */
@@ -79,7 +81,9 @@ export function doughTemperature(
 ): DoughTemperature | null {
   const water = rows.filter(({ portion }) => isPouredWater(portion.ingredient));
   const waterG = water.reduce((sum, { portion }) => sum + portion.amountG, 0);
-  if (waterG <= 0) return null;
+  const doughG = [...flour, ...rows.map(({ portion }) => portion)].reduce((sum, { amountG }) => sum + amountG, 0);
+  // A spoon of water moves nothing.
+  if (waterG < LEAST_SHARE * doughG || waterG <= 0) return null;
   const tool = hottestTool(formula);
   const frictionK = toolRiseC.values[tool];
   const parts = [

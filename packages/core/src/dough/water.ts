@@ -1,6 +1,7 @@
 import { flourIsotherm, flourMoistureBasis, handWords, rightWater, spoonWaterG, thirstSpread, waterSpread } from '../facts/dough.js';
 import { isDry, isGum, isPouredWater, isStarch } from '../ingredient/roles.js';
 import { compositionOf } from '../ingredient/mixture.js';
+import { normalBelow } from '../math/normal.js';
 import type { Family } from '../facts/families.js';
 import type { Portion } from '../ingredient/mixture.js';
 
@@ -180,12 +181,19 @@ export function rightPourG(wantsG: number, broughtWaterG: number): number {
   return Math.max(0, wantsG - broughtWaterG);
 }
 
-export const waterLimits = rightWater.values;
-
-/** Normal distribution function; Abramowitz & Stegun 26.2.17, absolute error below 7.5e-8 (published). */
-function normalBelow(z: number): number {
-  const t = 1 / (1 + 0.2316419 * Math.abs(z));
-  const poly = t * (0.31938153 + t * (-0.356563782 + t * (1.781477937 + t * (-1.821255978 + t * 1.330274429))));
-  const upper = (Math.exp((-z * z) / 2) / Math.sqrt(2 * Math.PI)) * poly;
-  return z >= 0 ? 1 - upper : upper;
+/**
+ * How far gets may be off wants before it is said, and before it is a fix. Where fat and sugar carry the dough, as in cookies and quick
+ * goods, the family's own water window says how loose it is: half of it is watched.
+ */
+export function waterLimitsOf(family: Family): { watchLow: number; fixLow: number; watchHigh: number; fixHigh: number } {
+  const limits = rightWater.values;
+  if (family.kind !== 'cookie' && family.kind !== 'quick' && family.base !== 'crumb') return limits;
+  const [low, target, high] = family.waterPercent;
+  const [under, over] = [(target - low) / target, (high - target) / target];
+  return {
+    watchLow: Math.min(limits.watchLow, 1 - under / 2),
+    fixLow: Math.min(limits.fixLow, 1 - under),
+    watchHigh: Math.max(limits.watchHigh, 1 + over / 2),
+    fixHigh: Math.max(limits.fixHigh, 1 + over),
+  };
 }

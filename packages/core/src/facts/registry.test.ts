@@ -9,6 +9,8 @@ import * as cold from './cold.js';
 import * as dough from './dough.js';
 import * as fats from './fats.js';
 import * as keeping from './keeping.js';
+import * as mixing from './mixing.js';
+import * as swaps from './swaps.js';
 import * as oven from './oven.js';
 import * as sorption from './sorption.js';
 import * as texture from './texture.js';
@@ -28,6 +30,8 @@ const facts: Named[] = Object.entries({
   dough,
   fats,
   keeping,
+  mixing,
+  swaps,
   oven,
   sorption,
   texture,

@@ -8,6 +8,9 @@ export const isStarch = (of: Ingredient): boolean => of.kind === 'starch';
 export const isStickyStarch = (of: Ingredient): boolean => stickyStarches.has(of.id);
 export const isProteinType = (of: Ingredient): boolean => proteinTypeKinds.has(of.kind);
 export const isNut = (of: Ingredient): boolean => of.kind === 'flour_nut';
+/** Ground crackers or cookies: the base of a crumb crust. */
+export const isCrumb = (of: Ingredient): boolean =>
+  of.id === 'cracker_crumb_gf' || (of.madeFrom !== undefined && 'formulaId' in of.madeFrom);
 /** What may stand in a blend: it counts in B. */
 export const isBlendable = (of: Ingredient): boolean =>
   isProteinType(of) ||
@@ -16,7 +19,8 @@ export const isBlendable = (of: Ingredient): boolean =>
   isNut(of) ||
   of.kind === 'fibre' ||
   of.id.startsWith('milk_powder') ||
-  of.id === 'egg_white_dry';
+  of.id === 'egg_white_dry' ||
+  isCrumb(of);
 export const isEgg = (of: Ingredient): boolean => of.kind === 'egg';
 export const isSalt = (of: Ingredient): boolean => of.kind === 'salt';
 export const isLeavener = (of: Ingredient): boolean => of.kind === 'leavener' && of.id !== 'yeast_dry' && of.id !== 'cream_of_tartar';

@@ -78,7 +78,7 @@ const cases: Record<FindingCode, Formula> = {
   'dough.leavenerLow': aFormula({ '/family': 'biscuit_rubbed' }),
   'dough.freeSoda': aFormula({ '/rows/8': row('baking_soda', 3) }),
   'dough.syrupHigh': aFormula({ '/rows/8': row('honey', 12) }),
-  'dough.saltHidden': aFormula({ '/rows/8': row('hard_cheese', 150) }),
+  'dough.saltHidden': aFormula({ '/rows/8': row('hard_cheese', 260) }),
   'dough.fatTooSoft': aFormula({ '/rows/8': fat('butter_unsalted', { state: 'pieces', pieceMm: 5 }, 24) }),
   'dough.fatTooHard': aFormula({ '/rows/8': fat('butter_unsalted', { state: 'creamed' }, 6) }),
   'dough.fatPiecesThick': aFormula({ '/rows/8': fat('butter_unsalted', { state: 'pieces', pieceMm: 10 }, 6) }),

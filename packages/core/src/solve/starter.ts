@@ -1,0 +1,190 @@
+import { applyEdits } from '../document/edits.js';
+import { InputError } from '../errors.js';
+import { evaluate, findingsOf } from '../evaluate.js';
+import { blendPortions } from '../blend/blend.js';
+import { defaultMix } from '../dough/mix.js';
+import { rightPourG, waterGets, waterWants } from '../dough/water.js';
+import { doughDensity, holdBackShare } from '../facts/dough.js';
+import { compositionOf, portionOf } from '../ingredient/mixture.js';
+import { roundTo } from '../units/rounding.js';
+import type { BlendRow, Formula, Row } from '../document/formula.js';
+import type { Kitchen } from '../document/kitchen.js';
+import type { Pantry } from '../document/pantry.js';
+import type { Family } from '../facts/families.js';
+
+const BLEND_G = 300;
+/** Ids that a first formula may name: the pantry that works it out has to hold them. */
+const grains = ['rice_brown', 'sorghum'] as const;
+const starches = ['tapioca_starch', 'potato_starch'] as const;
+const crumb = 'cracker_crumb_gf';
+
+/**
+ * A first formula of a family: what stands in the middle of its windows, in this kitchen. A place to start from, not a recipe of anybody.
+ *
+ * Units    g, C, min, mm.
+ * Throws   InputError at bake where the kitchen has no oven or tray.
+ * Findings none; the formula is judged like any other.
+ * Source   targets of facts/families; water by the water rule; flours, starches and the size of a piece are our choice.
+ */
+export function starterFormula(family: Family, name: string, kitchen: Kitchen, pantry: Pantry, newKey: () => string): Formula {
+  const oven = kitchen.ovens[0];
+  const tray = kitchen.trays[0];
+  if (!oven || !tray) throw new InputError('bake', 'needs an oven and a tray in this kitchen');
+  const blend = { name: `${family.name} blend`, rows: blendOf(family, newKey) };
+  const rows = rowsOf(family, { blend, blendG: BLEND_G }, kitchen, pantry, newKey);
+  const cold = kitchen.places.find(({ kind }) => kind === 'fridge');
+  const bench = kitchen.places.find(({ kind }) => kind === 'bench');
+  const chilled = family.chillMin[1] > 0 && cold !== undefined;
+  const place = chilled ? cold : (bench ?? cold);
+  const crisp = family.zone.crisp >= 6.5;
+  const first: Formula = {
+    schema: 1,
+    name,
+    family: family.id,
+    blend,
+    blendG: BLEND_G,
+    rows,
+    mix: defaultMix({ rows }, family, pantry, newKey),
+    doughAtC: Math.round(Math.min(family.doughMaxC - 1, 22)),
+    restMin: family.rolled ? 5 : 0,
+    holdBackShare: holdBackShare.value,
+    chill: {
+      form: 'slab',
+      thicknessMm: 20,
+      wrap: 'film',
+      targetC: chilled ? family.rollC[1] : Math.max(family.rollC[1], Math.ceil((place?.atC ?? 22) + 1)),
+      waits: place ? [{ placeId: place.id, min: Math.max(5, family.chillMin[1]) }] : [],
+    },
+    sheet: {
+      parts: [{ key: newKey(), perPiece: 1, thicknessMm: family.thicknessMm[1], shape: shapeOf(family) }],
+      trimMm: family.rolled ? 6 : 0,
+      reroll: family.rolled ? 'once' : 'tillGone',
+      lots: 1,
+      waits: [],
+    },
+    bake: {
+      ovenId: oven.id,
+      trayId: tray.id,
+      traysAtOnce: 1,
+      layer: 'paper',
+      steps: [{ name: 'Bake', wantC: family.ovenC[1], min: family.bakeMin[1] }],
+      done: {},
+    },
+    keep: {
+      cool: [{ placeId: kitchen.places.find(({ kind }) => kind === 'rack')?.id ?? place?.id ?? '', min: 45 }],
+      pack: crisp ? 'tightTin' : 'paperBag',
+      piecesPerPack: 12,
+      sellWithinDays: crisp ? 7 : 1,
+    },
+  };
+  return settled(first, kitchen, pantry);
+}
+
+/** Rounds of mending: more than this and the findings pull against each other. */
+const MOST_ROUNDS = 8;
+
+/**
+ * A formula after what its own findings offer is done, stage after stage, until none offers anything or they go in circles.
+ *
+ * Units    none.
+ * Throws   nothing.
+ * Findings the ones that no edit mends stay.
+ * Source   the findings' own changes.
+ */
+export function settled(formula: Formula, kitchen: Kitchen, pantry: Pantry): Formula {
+  const done = new Set<string>();
+  let now = formula;
+  for (let round = 0; round < MOST_ROUNDS; round++) {
+    const next = findingsOf(evaluate(now, kitchen, pantry)).find(({ change }) => change && !done.has(JSON.stringify(change.edits)));
+    if (!next?.change) return now;
+    done.add(JSON.stringify(next.change.edits));
+    now = applyEdits(now, next.change.edits);
+  }
+  return now;
+}
+
+/** Two grains and two starches in even parts, the family's gum and husk at half their target each. */
+function blendOf(family: Family, newKey: () => string): BlendRow[] {
+  const row = (ingredientId: string, share: number): BlendRow => ({ key: newKey(), ingredientId, share });
+  if (family.base === 'crumb') return [row(crumb, 1)];
+  const [xanthan, husk] = ['xanthan', 'psyllium_husk'].map((id) => (family.gumPercent[id]?.[1] ?? 0) / 100) as [number, number];
+  const both = xanthan > 0 && husk > 0 ? 2 : 1;
+  const gums: readonly (readonly [string, number])[] = [
+    ['xanthan', xanthan / both],
+    ['psyllium_husk', husk / both],
+  ];
+  const left = 1 - gums.reduce((sum, [, share]) => sum + share, 0);
+  const starch = Math.min(left, family.starchPercent[1] / 100);
+  const flours: readonly string[] = family.base === 'nut' ? ['almond_blanched'] : grains;
+  // A family of starch alone takes maize beside potato: tapioca would make it stretch.
+  const pair: readonly string[] = starch > 0.7 ? ['corn_starch', 'potato_starch'] : starches;
+  return [
+    ...flours.map((id) => [id, (left - starch) / flours.length] as const),
+    ...pair.map((id) => [id, starch / pair.length] as const),
+    ...gums,
+  ]
+    .filter(([, share]) => share > 1e-6)
+    .map(([id, share]) => row(id, share));
+}
+
+/** Every row at its target; the fat fills what flour, nuts and egg leave of the family's fat, the water what they leave of its water. */
+function rowsOf(family: Family, blend: Pick<Formula, 'blend' | 'blendG'>, kitchen: Kitchen, pantry: Pantry, newKey: () => string): Row[] {
+  const grams = (percent: number) => roundTo((percent * blend.blendG) / 100, 0.1);
+  const row = (ingredientId: string, amountG: number, more: Partial<Row> = {}): Row => ({
+    key: newKey(),
+    ingredientId,
+    amountG,
+    use: 'dough',
+    ...more,
+  });
+  const soda = family.sodaPercent?.[1] ?? 0;
+  const flours = blendPortions(blend, pantry);
+  const fatOf = (portions: readonly { readonly ingredientId: string; readonly amountG: number }[]) =>
+    portions.reduce((sum, { ingredientId, amountG }) => sum + amountG * (pantry.ingredients[ingredientId]?.composition.fatShare ?? 0), 0);
+  const blendFatG = flours.reduce((sum, portion) => sum + portion.amountG * compositionOf(portion).fatShare, 0);
+  const blendSugarG =
+    family.base === 'flour' ? 0 : flours.reduce((sum, portion) => sum + portion.amountG * compositionOf(portion).sugarsShare, 0);
+  const others: Row[] = [
+    row('peanut_butter', family.id === 'cookie_nut_butter' ? grams(130) : 0),
+    row('hazelnut', grams(family.nutPercent?.[1] ?? 0)),
+    row('egg_whole', grams(family.eggPercent[1])),
+    row('salt_fine', grams(family.saltPercent[1])),
+    row('baking_powder', grams(family.leavenerPercent[1] - soda)),
+    row('baking_soda', grams(soda)),
+    row('yeast_dry', grams(family.yeastPercent?.[1] ?? 0)),
+  ].filter(({ amountG }) => amountG > 0);
+  const broughtSugarG = others.reduce(
+    (sum, one) => sum + one.amountG * (pantry.ingredients[one.ingredientId]?.composition.sugarsShare ?? 0),
+    0,
+  );
+  const sugar = row('sugar_white', roundTo(Math.max(0, (family.sugarPercent[1] * blend.blendG) / 100 - broughtSugarG - blendSugarG), 0.1));
+  const fatId = family.school === 'oil' ? 'olive_oil' : family.kind === 'laminated' ? 'butter_lam' : 'butter_unsalted';
+  const leftG = (family.fatPercent[1] * blend.blendG) / 100 - blendFatG - fatOf(others);
+  const fat = row(fatId, roundTo(Math.max(0, leftG / (pantry.ingredients[fatId]?.composition.fatShare ?? 1)), 0.1), {
+    fat: fatState(family),
+  });
+  const dry = [...others, sugar, fat].filter(({ amountG }) => amountG > 0);
+  const portions = dry.map(({ ingredientId, amountG }, i) => portionOf(pantry, `rows[${i}].ingredientId`, ingredientId, amountG));
+  const { wantsG } = waterWants(flours, [], family, 1, kitchen.humidityShare);
+  const pourG = roundTo(rightPourG(wantsG, waterGets(flours, portions).broughtWaterG), 1);
+  return [...(pourG > 0 ? [row('water', pourG)] : []), ...dry];
+}
+
+function fatState(family: Family): NonNullable<Row['fat']> {
+  if (family.school === 'cutIn') return { state: 'pieces', pieceMm: family.fatPieceMm?.[1] ?? 6 };
+  if (family.school === 'rub') return { state: 'rubbed' };
+  return { state: family.school === 'cream' ? 'creamed' : family.school === 'allInOne' ? 'rubbed' : 'melted' };
+}
+
+/** A square of the family's piece where it is weighed, else of a size that a hand cuts. */
+function shapeOf(family: Family): Formula['sheet']['parts'][number]['shape'] {
+  const side = family.pieceG
+    ? Math.sqrt((family.pieceG[1] * 1000) / (doughDensity.value * family.thicknessMm[1]))
+    : family.kind === 'cracker'
+      ? 45
+      : family.kind === 'pastry'
+        ? 110
+        : 60;
+  const widthMm = roundTo(Math.min(200, Math.max(20, side)), 1);
+  return { kind: 'rectangle', widthMm, lengthMm: widthMm };
+}
