@@ -17,6 +17,7 @@ const groups = [
   'dough',
   'mixing',
   'swaps',
+  'wheat',
   'measures',
   'binders',
   'blend-limits',

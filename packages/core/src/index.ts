@@ -38,6 +38,9 @@ export { blendSpecFor, goalKeys, outAndIn, rowsOfAnswer } from './solve/goals.js
 export { factorForPieces, factorForShelf, scaleCautions, scaled } from './solve/scale.js';
 export type { ScaleCaution } from './solve/scale.js';
 export { starterFormula } from './solve/starter.js';
+export { trialFromWheat, wheatStepCodes } from './solve/from-wheat.js';
+export type { WheatPlan, WheatStep, WheatStepCode } from './solve/from-wheat.js';
+export { isStillDoughOf, withDoughOf, withOwnDough } from './solve/dough-of.js';
 export { swapFlour } from './solve/swap-flour.js';
 export { swapChoices, swapRow } from './solve/swap-row.js';
 export type { RowSwap } from './solve/swap-row.js';

@@ -11,6 +11,7 @@ import * as fats from './fats.js';
 import * as keeping from './keeping.js';
 import * as mixing from './mixing.js';
 import * as swaps from './swaps.js';
+import * as wheat from './wheat.js';
 import * as oven from './oven.js';
 import * as sorption from './sorption.js';
 import * as texture from './texture.js';
@@ -32,6 +33,7 @@ const facts: Named[] = Object.entries({
   keeping,
   mixing,
   swaps,
+  wheat,
   oven,
   sorption,
   texture,
