@@ -139,6 +139,14 @@ export const versionBodySchema: Joi.ObjectSchema<VersionBody> = bodyOf<VersionBo
     .max(50),
 });
 
+/** A formula and the id of its first version, both made by whoever makes it. */
+export type NewFormulaBody = { readonly versionId: string; readonly why: string; readonly formula: Formula };
+export const newFormulaBodySchema: Joi.ObjectSchema<NewFormulaBody> = bodyOf<NewFormulaBody>({
+  versionId: Joi.string().guid(),
+  why: Joi.string().allow('').max(500),
+  formula: formulaSchema,
+});
+
 export type CrumbBody = { readonly name: string };
 export const crumbBodySchema: Joi.ObjectSchema<CrumbBody> = bodyOf<CrumbBody>({ name: Joi.string().trim().min(1).max(120) });
 
@@ -181,4 +189,9 @@ export type FormulaListItem = {
   readonly bakes: number;
   readonly liked: number | null;
   readonly draftStoredAt: string | null;
+  /** Whose dough it takes, and how much dough it needs, g. */ readonly doughOf: {
+    readonly formulaId: string;
+    readonly version: number;
+  } | null;
+  readonly doughG: number | null;
 };

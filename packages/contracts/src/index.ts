@@ -1,6 +1,6 @@
 export { apiErrorCodes, check, dotted } from './check.js';
 export type { ApiErrorBody, ApiErrorCode, Checked, Problem } from './check.js';
-export { crumbBodySchema, draftBodySchema, formulaSchema, versionBodySchema } from './formulas.js';
+export { crumbBodySchema, draftBodySchema, formulaSchema, newFormulaBodySchema, versionBodySchema } from './formulas.js';
 export type {
   CrumbBody,
   Draft,
@@ -8,6 +8,7 @@ export type {
   FormulaDetail,
   FormulaListItem,
   FormulaVersion,
+  NewFormulaBody,
   SavedVersion,
   SetAside,
   StageStates,

@@ -1,9 +1,19 @@
 import { Body, Controller, Delete, Get, HttpCode, Param, ParseIntPipe, ParseUUIDPipe, Put } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
 import { SkipThrottle } from '@nestjs/throttler';
-import { crumbBodySchema, draftBodySchema, versionBodySchema } from '@north-leaf/contracts';
+import { crumbBodySchema, draftBodySchema, newFormulaBodySchema, versionBodySchema } from '@north-leaf/contracts';
 import { FormulasService } from './formulas.service.js';
-import type { CrumbBody, Draft, DraftBody, FormulaDetail, FormulaVersion, SavedVersion, Stored, VersionBody } from '@north-leaf/contracts';
+import type {
+  CrumbBody,
+  Draft,
+  DraftBody,
+  FormulaDetail,
+  FormulaVersion,
+  NewFormulaBody,
+  SavedVersion,
+  Stored,
+  VersionBody,
+} from '@north-leaf/contracts';
 
 @ApiTags('formulas')
 @Controller('formulas')
@@ -19,6 +29,13 @@ export class FormulasController {
     @Param('version', ParseIntPipe) version: number,
   ): Promise<FormulaVersion> {
     return this.formulas.version(id, version);
+  }
+
+  @Put(':id') create(
+    @Param('id', ParseUUIDPipe) id: string,
+    @Body({ schema: newFormulaBodySchema }) body: NewFormulaBody,
+  ): Promise<SavedVersion> {
+    return this.formulas.create(id, body);
   }
 
   /** Stored every second while a baker types, so no limit on how often. */

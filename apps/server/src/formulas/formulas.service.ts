@@ -1,5 +1,15 @@
 import { Injectable } from '@nestjs/common';
-import { coreVersion, evaluate, families, fromBake, portionOf, problemsOf, stageNames, type Evaluation } from '@north-leaf/core';
+import {
+  coreVersion,
+  evaluate,
+  families,
+  fromBake,
+  portionOf,
+  problemsOf,
+  stageNames,
+  type Evaluation,
+  type Formula,
+} from '@north-leaf/core';
 import { KitchenService } from '../kitchen/kitchen.service.js';
 import { PantryService } from '../pantry/pantry.service.js';
 import { ApiError } from '../platform/errors.js';
@@ -14,6 +24,7 @@ import type {
   FormulaDetail,
   FormulaListItem,
   FormulaVersion,
+  NewFormulaBody,
   SavedVersion,
   StageStates,
   Stored,
@@ -99,6 +110,19 @@ export class FormulasService {
     await (await this.scope.table(DraftEntity)).delete({ formulaId });
   }
 
+  /** A new formula with its first version; sent again with the same ids it is still one. */
+  async create(id: string, body: NewFormulaBody): Promise<SavedVersion> {
+    await this.scope.transaction(async (manager) => {
+      const formulas = await this.scope.table(FormulaEntity, manager);
+      // Two of the same at once: the lock lets the second find the first.
+      await manager.query('SELECT pg_advisory_xact_lock(hashtext($1))', [`formula:${id}`]);
+      if (await formulas.findOne({ id })) return;
+      await this.checked(body.formula);
+      await formulas.insert({ id, name: body.formula.name, family: body.formula.family, newestVersion: 0, createdAt: new Date() });
+    });
+    return this.saveVersion(id, body.versionId, { basedOn: null, why: body.why, formula: body.formula, setAside: [] });
+  }
+
   /**
    * Works the formula out again and keeps input, everything read and the result together, never to be changed.
    * The same id again gives the same answer; an older `basedOn` is stored beside the newest, never over it.
@@ -107,10 +131,7 @@ export class FormulasService {
     await this.one(formulaId);
     const again = await this.savedAlready(formulaId, versionId);
     if (again) return again;
-    const [kitchen, pantry] = await Promise.all([this.kitchen.current(), this.pantry.for(body.formula)]);
-    const evaluation = evaluate(body.formula, kitchen, pantry);
-    const problems = problemsOf(evaluation).map(({ path, message }) => ({ path, code: 'input', message }));
-    if (problems.length > 0) throw new ApiError('invalid', `${problems[0]!.path}: ${problems[0]!.message}`, problems);
+    const { kitchen, pantry, evaluation } = await this.checked(body.formula);
     return this.scope.transaction(async (manager) => {
       const formulas = await this.scope.table(FormulaEntity, manager);
       const formula = await formulas.findOneLocked({ id: formulaId });
@@ -166,6 +187,15 @@ export class FormulasService {
     return found;
   }
 
+  /** The formula worked out with the kitchen and pantry of now; refused where a stage cannot be. */
+  private async checked(formula: Formula) {
+    const [kitchen, pantry] = await Promise.all([this.kitchen.current(), this.pantry.for(formula)]);
+    const evaluation = evaluate(formula, kitchen, pantry);
+    const problems = problemsOf(evaluation).map(({ path, message }) => ({ path, code: 'input', message }));
+    if (problems.length > 0) throw new ApiError('invalid', `${problems[0]!.path}: ${problems[0]!.message}`, problems);
+    return { kitchen, pantry, evaluation };
+  }
+
   private async savedAlready(formulaId: string, id: string, manager?: EntityManager): Promise<SavedVersion | null> {
     const found = await (await this.scope.table(FormulaVersionEntity, manager)).findOne({ id });
     if (found && found.formulaId !== formulaId) throw new ApiError('conflict', 'This id belongs to a version of another formula.');
@@ -191,6 +221,8 @@ function listed(formula: FormulaEntity, newest: FormulaVersionEntity, draftStore
     pieces: cut && cut.pieces,
     pieceG: cut && cut.pieceG,
     draftStoredAt: draftStoredAt && draftStoredAt.toISOString(),
+    doughOf: newest.formula.doughOf ?? null,
+    doughG: newest.evaluation.dough.state === 'waiting' ? null : newest.evaluation.dough.result.doughG,
   };
 }
 

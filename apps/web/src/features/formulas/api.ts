@@ -1,5 +1,14 @@
 import { queryOptions, useMutation, useQueryClient } from '@tanstack/react-query';
-import type { Draft, DraftBody, FormulaDetail, FormulaListItem, FormulaVersion, SavedVersion, VersionBody } from '@north-leaf/contracts';
+import type {
+  Draft,
+  DraftBody,
+  FormulaDetail,
+  FormulaListItem,
+  FormulaVersion,
+  NewFormulaBody,
+  SavedVersion,
+  VersionBody,
+} from '@north-leaf/contracts';
 import { ApiError, request } from '../../platform/http';
 import { forgetDraft } from './kept-draft';
 
@@ -39,5 +48,17 @@ export function useSaveVersion() {
       void forgetDraft(formulaId);
       void client.invalidateQueries({ queryKey: formulaKeys.all });
     },
+  });
+}
+
+export type NewFormula = { readonly id: string; readonly body: NewFormulaBody };
+/** A new formula with its first version; the same ids again are the same formula. */
+export function useCreateFormula() {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: ({ id, body }: NewFormula) => request<SavedVersion>('PUT', `/formulas/${id}`, body),
+    retry: (_count, error) => error instanceof ApiError && error.mayRecover,
+    retryDelay: 1500,
+    onSuccess: () => void client.invalidateQueries({ queryKey: formulaKeys.all }),
   });
 }

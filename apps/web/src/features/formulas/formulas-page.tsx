@@ -1,4 +1,6 @@
+import { lazy, Suspense, useState } from 'react';
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import Skeleton from '@mui/material/Skeleton';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
@@ -16,16 +18,34 @@ import { Leaf, stateWords, type LeafState } from '../../ui/leaf';
 import { Page } from '../../ui/page';
 import { showQuantity } from '../../ui/quantity';
 import { UnitToggle } from '../../ui/unit-toggle';
+import { kitchenQuery } from '../kitchen/api';
+import { pantryQuery } from '../pantry/api';
 import { formulasQuery } from './api';
 import { stageLabels } from './stages';
+
+const NewFormula = lazy(async () => ({ default: (await import('./new-formula')).NewFormula }));
 
 /** All formulas: the state of each stage, where it lands, how it was liked. */
 export function FormulasPage() {
   const formulas = useQuery(formulasQuery);
-  if (formulas.isError) return <ErrorPage error={formulas.error} />;
+  const kitchen = useQuery(kitchenQuery);
+  const pantry = useQuery(pantryQuery);
+  const [making, setMaking] = useState(false);
   const list = formulas.data ?? [];
+  if (formulas.isError) return <ErrorPage error={formulas.error} />;
   return (
-    <Page title="Formulas" beside={formulas.data ? `${list.length} in use` : ' '} actions={<UnitToggle />}>
+    <Page
+      title="Formulas"
+      beside={formulas.data ? `${list.length} in use` : ' '}
+      actions={
+        <Box sx={{ display: 'flex', gap: 2 }}>
+          <UnitToggle />
+          <Button variant="contained" disabled={!kitchen.data || !pantry.data} onClick={() => setMaking(true)}>
+            New formula
+          </Button>
+        </Box>
+      }
+    >
       <Table size="small">
         <TableHead>
           <TableRow>
@@ -56,8 +76,13 @@ export function FormulasPage() {
         </TableBody>
       </Table>
       {formulas.data && list.length === 0 && (
-        <Box sx={{ py: 8, textAlign: 'center' }}>Your formulas belong here. Start the demo to see one.</Box>
+        <Box sx={{ py: 8, textAlign: 'center' }}>Your formulas belong here. Make the first one: New formula, above.</Box>
       )}
+      <Suspense>
+        {making && kitchen.data && pantry.data && (
+          <NewFormula kitchen={kitchen.data} pantry={pantry.data} onClose={() => setMaking(false)} />
+        )}
+      </Suspense>
       <Box sx={{ display: 'flex', gap: 5, pt: 3 }} aria-label="Key">
         {(Object.keys(stateWords) as LeafState[]).slice(0, 3).map((state) => (
           <Leaf key={state} state={state} label />

@@ -1,5 +1,3 @@
-/** A key for a new row: never used again within a formula, so made of time and not of a count. */
-export const newKey = (): string =>
-  `b${Date.now().toString(36)}${Math.floor(performance.now() * 1000)
-    .toString(36)
-    .slice(-4)}`;
+let made = 0;
+/** A key for a new row: never used again within a formula, so made of time, and of a count for those made in one moment. */
+export const newKey = (): string => `b${Date.now().toString(36)}${(made++).toString(36)}`;

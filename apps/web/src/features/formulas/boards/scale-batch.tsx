@@ -1,0 +1,192 @@
+import { useState, type FormEvent } from 'react';
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Dialog from '@mui/material/Dialog';
+import DialogActions from '@mui/material/DialogActions';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import TextField from '@mui/material/TextField';
+import {
+  editsBetween,
+  factorForPieces,
+  factorForShelf,
+  InputError,
+  piecesFromMass,
+  readQuantity,
+  scaleCautions,
+  scaled,
+  type ScaleCaution,
+} from '@north-leaf/core';
+import { usePreferences } from '../../../platform/preferences';
+import { Choice } from '../../../ui/choice';
+import { showQuantity, unitOf } from '../../../ui/quantity';
+import { useDraft } from '../draft-store';
+import { useAnswer, useFormula, useSurroundings } from './board';
+import { newKey } from './new-key';
+
+type Way = 'times' | 'pieces' | 'mass' | 'loads' | 'shelf';
+const ways: readonly { readonly value: Way; readonly name: string }[] = [
+  { value: 'times', name: 'so many times' },
+  { value: 'pieces', name: 'so many pieces' },
+  { value: 'mass', name: 'so much dough' },
+  { value: 'loads', name: 'so many oven loads' },
+  { value: 'shelf', name: 'what the shelf has' },
+];
+const labels: Record<Exclude<Way, 'shelf'>, string> = { times: 'Times', pieces: 'Pieces', mass: 'Dough', loads: 'Oven loads' };
+
+const cautionWords = (caution: ScaleCaution): string => {
+  const grams = `${caution.amountG.toFixed(caution.amountG < 1 ? 2 : 1)} g`;
+  if (caution.kind === 'tooFine')
+    return `${caution.name}, ${grams}: less than your scale tells. Weigh ten times as much with flour, use a tenth.`;
+  if (caution.kind === 'egg')
+    return `${caution.name}: ${caution.pieces.toFixed(2)} of a piece. Beat it, weigh ${grams}, keep the rest cold for 2 days.`;
+  return `${caution.name}: in a batch this large a tenth less lifts as much (common practice).`;
+};
+
+/** The batch made larger or smaller, by whatever the baker counts in. Thickness, chill and oven are of the piece, so they stay. */
+export function ScaleBatch({ onClose }: { onClose: () => void }) {
+  const formula = useFormula();
+  const { kitchen, pantry } = useSurroundings();
+  const { evaluation } = useAnswer();
+  const units = usePreferences((state) => state.units);
+  const [way, setWay] = useState<Way>('times');
+  const [text, setText] = useState('2');
+  const dough = evaluation.dough.state === 'waiting' ? null : evaluation.dough.result;
+  const sheet = evaluation.sheet.state === 'waiting' ? null : evaluation.sheet.result;
+  const massG = dough ? dough.doughG + dough.dustG : 0;
+  const shelf = way === 'shelf' ? factorForShelf(formula, pantry) : null;
+
+  const worked = ((): { factor: number } | { problem: string } => {
+    if (way === 'shelf') return shelf ? { factor: shelf.factor } : { problem: 'Nothing that goes in is counted on the shelf.' };
+    const read = readQuantity(text, way === 'mass' ? 'mass' : 'percent', way === 'mass' ? unitOf('mass', units) : '%');
+    if (!read.ok) return { problem: `${labels[way]} ${read.reason}` };
+    try {
+      if (way === 'times') return { factor: checked(read.value) };
+      if (way === 'mass')
+        return dough && dough.doughG > 0
+          ? { factor: checked(read.value / dough.doughG) }
+          : { problem: 'The dough cannot be worked out yet.' };
+      if (!sheet) return { problem: 'The sheet cannot be worked out yet.' };
+      const perLoad = sheet.piecesPerTray * formula.bake.traysAtOnce;
+      return { factor: factorForPieces(formula, massG, way === 'loads' ? Math.round(read.value * perLoad) : read.value) };
+    } catch (error) {
+      if (error instanceof InputError) return { problem: `${labels[way]} ${error.message}` };
+      throw error;
+    }
+    function checked(factor: number): number {
+      scaled(formula, factor);
+      return factor;
+    }
+  })();
+  const factor = 'factor' in worked ? worked.factor : null;
+  const next = factor === null ? null : scaled(formula, factor);
+  const cautions = next && factor !== null ? scaleCautions(next, factor, kitchen.scaleStepG, pantry) : [];
+  const pieces = (of: number) => (sheet && massG > 0 ? piecesFromMass(formula, massG * of) : null);
+
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    if (factor === null) return;
+    useDraft.getState().edit(`scale:${newKey()}`, (from) => editsBetween(from, scaled(from, factor)));
+    onClose();
+  };
+  return (
+    <Dialog open onClose={onClose} maxWidth="sm" fullWidth aria-labelledby="scale-batch">
+      <Box component="form" noValidate onSubmit={submit} sx={{ display: 'contents' }}>
+        <DialogTitle id="scale-batch">Another size of batch</DialogTitle>
+        <DialogContent sx={{ display: 'grid', gap: 3 }}>
+          <Box sx={{ display: 'flex', gap: 3, alignItems: 'center', pt: 1 }}>
+            <Choice
+              label="Scale to"
+              value={way}
+              options={ways}
+              onChange={(to) => (setWay(to), setText(to === 'times' ? '2' : ''))}
+              width={190}
+            />
+            {way !== 'shelf' && (
+              <TextField
+                autoFocus
+                size="small"
+                label={labels[way]}
+                value={text}
+                error={'problem' in worked && text.trim() !== ''}
+                onChange={(event) => setText(event.target.value)}
+                onFocus={(event) => event.target.select()}
+                slotProps={{ htmlInput: { inputMode: 'decimal', autoComplete: 'off' } }}
+                sx={{ width: 140 }}
+              />
+            )}
+            {way === 'mass' && <span>{unitOf('mass', units)}</span>}
+            {way === 'times' &&
+              ['1/2', '2', '3'].map((one) => (
+                <Button key={one} size="small" variant="outlined" onClick={() => setText(one)}>
+                  × {one === '1/2' ? '½' : one}
+                </Button>
+              ))}
+          </Box>
+          {'problem' in worked && (text.trim() !== '' || way === 'shelf') && <Alert severity="error">{worked.problem}</Alert>}
+          {shelf && <Box sx={{ fontSize: 13.5 }}>{shelf.endsFirst} ends first.</Box>}
+          {next && factor !== null && (
+            <Table size="small">
+              <TableHead>
+                <TableRow>
+                  <TableCell>× {Number(factor.toFixed(3))}</TableCell>
+                  <TableCell align="right">Now</TableCell>
+                  <TableCell align="right">Then</TableCell>
+                </TableRow>
+              </TableHead>
+              <TableBody>
+                {[
+                  { key: 'blend', name: formula.blend.name, from: formula.blendG, to: next.blendG },
+                  ...formula.rows.map(({ key, ingredientId, amountG }, i) => ({
+                    key,
+                    name: pantry.ingredients[ingredientId]?.name ?? ingredientId,
+                    from: amountG,
+                    to: next.rows[i]!.amountG,
+                  })),
+                ].map(({ key, name, from, to }) => (
+                  <TableRow key={key}>
+                    <TableCell>{name}</TableCell>
+                    <TableCell align="right">{showQuantity(from, 'mass', units)}</TableCell>
+                    <TableCell align="right" sx={{ fontWeight: 650 }}>
+                      {showQuantity(to, 'mass', units, to < 1 ? 2 : undefined)}
+                    </TableCell>
+                  </TableRow>
+                ))}
+                <TableRow>
+                  <TableCell sx={{ fontWeight: 650 }}>Pieces</TableCell>
+                  <TableCell align="right">{pieces(1) ?? '–'}</TableCell>
+                  <TableCell align="right" sx={{ fontWeight: 650 }}>
+                    {pieces(factor) ?? '–'}
+                    {sheet &&
+                      sheet.piecesPerTray > 0 &&
+                      pieces(factor) !== null &&
+                      ` on ${Math.ceil(pieces(factor)! / sheet.piecesPerTray)} trays`}
+                  </TableCell>
+                </TableRow>
+              </TableBody>
+            </Table>
+          )}
+          {cautions.length > 0 && (
+            <Alert severity="warning">
+              {cautions.map((caution) => (
+                <Box key={`${caution.kind} ${caution.name}`}>{cautionWords(caution)}</Box>
+              ))}
+            </Alert>
+          )}
+        </DialogContent>
+        <DialogActions sx={{ p: 4, gap: 2 }}>
+          <Button onClick={onClose}>Leave it</Button>
+          <Button type="submit" variant="contained" disabled={factor === null}>
+            Make it this size
+          </Button>
+        </DialogActions>
+      </Box>
+    </Dialog>
+  );
+}
