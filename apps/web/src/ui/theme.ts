@@ -44,6 +44,8 @@ export function northLeafTheme(face: Face): Theme {
       MuiCssBaseline: {
         styleOverrides: {
           body: { fontVariantNumeric: 'tabular-nums' },
+          // An outlined field shows its focus by its border already.
+          '.MuiOutlinedInput-root .MuiOutlinedInput-input:focus-visible': { outline: 'none !important' },
           '*:focus-visible': { outline: `3px solid ${palette.text.primary} !important`, outlineOffset: '2px !important' },
           '@media (prefers-reduced-motion: reduce)': { '*': { transition: 'none !important', animation: 'none !important' } },
         },

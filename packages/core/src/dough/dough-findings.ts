@@ -351,10 +351,11 @@ function warmthFindings({ formula, family, dough }: Judged): Finding[] {
     );
   }
   const { temperature } = dough;
-  if (temperature && !temperature.feasible && Math.abs(temperature.reachedC - temperature.wantedC) > 1) {
+  if (temperature && !temperature.feasible && temperature.reachedC - temperature.wantedC > 1) {
     const { chillInstead, reachedC, wantedC } = temperature;
-    const to = Math.min(family.doughMaxC, Math.round(reachedC * 2) / 2);
-    const edits = chillInstead === null && Math.abs(to - reachedC) <= 1 ? [{ path: '/doughAtC', from: formula.doughAtC, to }] : undefined;
+    const to = Math.ceil(reachedC);
+    // Where the family bears a warmer dough, that is one button; else something has to be chilled.
+    const edits = to <= family.doughMaxC ? [{ path: '/doughAtC', from: formula.doughAtC, to }] : undefined;
     const of = chillInstead ? `${chillInstead.name.toLowerCase()} to ${chillInstead.toC} °C` : '';
     found.push(finding('dough.waterNotCold', 'watch', 'dough', { path: 'dough.temperature', value: reachedC, high: wantedC, of }, edits));
   }

@@ -180,7 +180,7 @@ describe('order of mixing', () => {
     });
     expect(mix.find(({ act }) => act === 'pour')!.of).toEqual([{ rowKey: 'w', share: 0.5 }]);
     expect(mixWords(mix[0]!, { rows, blend: aFormula().blend }, pantry)).toBe(
-      'Soak psyllium husk, whole and half of the water, 10 min, until a gel that stands on the spoon',
+      'Soak psyllium husk and half of the water, 10 min, until a gel that stands on the spoon',
     );
   });
 

@@ -60,6 +60,7 @@ export type DoughTemperature = LiquidTemperature & {
   readonly iceG: number;
   readonly frictionK: number;
   readonly tool: MixTool;
+  /** It would take water warmer than the room: water as it is will do, and the dough ends colder than it may. */ readonly asItIs: boolean;
   /** Where it ends with the liquid as cold, or as warm, as can be; the wanted temperature where it is feasible. */ readonly reachedC: number;
   /** What to chill where the liquid alone cannot do it: the part that carries most heat, and how cold it would have to be. */
   readonly chillInstead: { readonly name: string; readonly rowKey: string | null; readonly toC: number } | null;
@@ -97,10 +98,14 @@ export function doughTemperature(
       })),
   ];
   const wantedC = formula.doughAtC;
-  const liquid = liquidTemperature(parts, waterG / 1000, wantedC, frictionK);
-  const reachedC = liquid.feasible ? wantedC : endOf(parts, waterG / 1000, liquid, frictionK);
+  const needed = liquidTemperature(parts, waterG / 1000, wantedC, frictionK);
+  // A cold dough may end colder than it has to; nobody warms water for one. Yeast alone wants warmth.
+  const asItIs = needed.atC > kitchen.roomC && !rows.some(({ portion }) => portion.ingredient.id === 'yeast_dry');
+  const liquid = asItIs ? { atC: kitchen.roomC, iceShare: 0, feasible: true } : needed;
+  const reachedC = liquid.feasible && !asItIs ? wantedC : endOf(parts, waterG / 1000, liquid, frictionK);
   return {
     ...liquid,
+    asItIs,
     wantedC,
     waterG,
     iceG: liquid.iceShare * waterG,

@@ -39,7 +39,7 @@ export function mixWords(step: MixStep, formula: Pick<Formula, 'rows' | 'blend'>
   if (!step.act) return step.does ?? '';
   const names = (step.of ?? []).flatMap(({ rowKey, share }) => {
     const id = formula.rows.find(({ key }) => key === rowKey)?.ingredientId;
-    const name = rowKey === BLEND ? 'the blend' : id === undefined ? undefined : pantry.ingredients[id]?.name.toLowerCase();
+    const name = rowKey === BLEND ? 'the blend' : id === undefined ? undefined : shortName(pantry.ingredients[id]?.name);
     return name === undefined ? [] : [share < 0.999 ? `${shareWords(share)} of the ${name.replace(/^the /, '')}` : name];
   });
   const what = names.length > 1 ? `${names.slice(0, -1).join(', ')} and ${names[names.length - 1]}` : names.join('');
@@ -51,6 +51,9 @@ export function mixWords(step: MixStep, formula: Pick<Formula, 'rows' | 'blend'>
     .filter(Boolean)
     .join(' ');
 }
+
+/** 'Sugar, granulated white' is sugar when it is told of. */
+const shortName = (name: string | undefined) => name?.split(/[,(]/)[0]!.trim().toLowerCase();
 
 function shareWords(share: number): string {
   const known: readonly (readonly [number, string])[] = [

@@ -36,7 +36,7 @@ export const firmnessBands = table(
   'fitted to common chilling practice; explains readiness, which is judged by the family roll window',
 );
 export const fatWorkBands = table(
-  { pieces: [30, 75], rubbed: [20, 55], creamed: [14, 30], laminate: [26, 43], melted: [0, 5] },
+  { pieces: [30, 75], rubbed: [20, 60], creamed: [14, 30], laminate: [26, 43], melted: [0, 5] },
   'percent of the fat that is solid when it goes in',
   'judgement',
   'tied to common practice: butter is cut in cold from the fridge, rubbed below 18 C, creamed at 17 to 21 C, folded at 12 to 18 C',

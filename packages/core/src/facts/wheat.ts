@@ -2,7 +2,6 @@ import { table } from './fact.js';
 
 export const fromWheat = table(
   {
-    wheatHold: 0.6,
     quickShare: 0.93,
     pastryPoints: 3,
     cookiePoints: 3,
@@ -13,7 +12,7 @@ export const fromWheat = table(
     restMin: 30,
     trialShare: 0.25,
   },
-  'g/g, share, points of blend, points, times, percent of blend, percent, percent, min, share',
+  'share, points of blend, points, times, percent of blend, percent, percent, min, share',
   'fromMemory',
-  'gluten-free baking handbooks and practice, from memory: blend at the wheat’s mass (90 to 95 % in cake-like goods), water by water hold against wheat’s 0.60, powder a fifth more, a rest of 30 min, a quarter batch first',
+  'gluten-free baking handbooks and practice, from memory: blend at the wheat’s mass (90 to 95 % in cake-like goods), water by the family’s rule, powder a fifth more, a rest of 30 min, a quarter batch first',
 );

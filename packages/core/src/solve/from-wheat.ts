@@ -9,7 +9,7 @@ import { compositionOf, portionOf } from '../ingredient/mixture.js';
 import { isExcluded, isGum, isLeavener, isPouredWater, isSalt } from '../ingredient/roles.js';
 import { roundTo } from '../units/rounding.js';
 import { scaled } from './scale.js';
-import { starterFormula } from './starter.js';
+import { fatBySchool, starterFormula } from './starter.js';
 import type { Formula, Row } from '../document/formula.js';
 import type { Kitchen } from '../document/kitchen.js';
 import type { Pantry } from '../document/pantry.js';
@@ -55,22 +55,26 @@ export function trialFromWheat(
   const gumless = starter.blend.rows.filter(({ ingredientId }) => !isGum(pantry.ingredients[ingredientId]!));
   const total = gumless.reduce((sum, { share }) => sum + share, 0);
   // As it would be with wheat: its water and fat are what the steps start from.
-  const asWheat: Formula = formulaFromList(
-    {
-      ...starter,
-      rows: starter.rows.filter(({ use }) => use !== 'dough'),
-      blend: { ...starter.blend, rows: gumless.map((row) => ({ ...row, share: row.share / total })) },
-      blendG: wheatG,
-    },
-    others.filter(({ ingredientId }) => !isFlourLike(pantry, ingredientId)),
+  const asWheat = withSchool(
+    formulaFromList(
+      {
+        ...starter,
+        rows: starter.rows.filter(({ use }) => use !== 'dough'),
+        blend: { ...starter.blend, rows: gumless.map((row) => ({ ...row, share: row.share / total })) },
+        blendG: wheatG,
+      },
+      others.filter(({ ingredientId }) => !isFlourLike(pantry, ingredientId)),
+      pantry,
+      newKey,
+      'instead',
+    ),
+    family,
     pantry,
-    newKey,
-    'instead',
   );
   const work: Readonly<Record<WheatStepCode, (now: Formula) => Formula>> = {
     blend: (now) => ({ ...now, blendG: roundTo(wheatG * (family.kind === 'quick' ? fromWheat.values.quickShare : 1), 1) }),
     binder: (now) => withGum(now, starter, pantry),
-    water: (now) => withWater(now, wheatG, family, pantry, newKey),
+    water: (now) => withWater(now, family, pantry, newKey),
     fat: (now) => withFat(now, family, pantry),
     leavener: (now) => withLeavener(now, pantry),
     flavour: (now) => withFlavour(now, family, pantry),
@@ -88,6 +92,14 @@ export function trialFromWheat(
   return { formula: { ...formula, mix: defaultMix(formula, family, pantry, newKey) }, steps, wheatG };
 }
 
+/** Solid fat goes in the way the family usually has it. */
+function withSchool(formula: Formula, family: Family, pantry: Pantry): Formula {
+  const rows = formula.rows.map((row) =>
+    pantry.ingredients[row.ingredientId]?.kind === 'fat_solid' ? { ...row, fat: fatBySchool(family) } : row,
+  );
+  return { ...formula, rows };
+}
+
 const isFlourLike = (pantry: Pantry, id: string) => {
   const one = pantry.ingredients[id];
   return one !== undefined && (one.kind.startsWith('flour_') || one.kind === 'starch') && one.kind !== 'flour_nut';
@@ -102,11 +114,8 @@ function withGum(now: Formula, starter: Formula, pantry: Pantry): Formula {
   return { ...now, blend: { ...now.blend, rows: [...now.blend.rows.map((row) => ({ ...row, share: row.share * left })), ...gums] } };
 }
 
-/**
- * Water by two estimates, in the middle between them: the wheat dough's own by how thirsty the blend is against wheat, and the family's
- * water rule; plus what the gums take, kept inside the family's window.
- */
-function withWater(now: Formula, wheatG: number, family: Family, pantry: Pantry, newKey: () => string): Formula {
+/** Water as this family's rule and this blend's hold have it, gum on top, kept inside the family's window: what the board will judge it by. */
+function withWater(now: Formula, family: Family, pantry: Pantry, newKey: () => string): Formula {
   const flours = blendPortions(now, pantry);
   const rows = now.rows
     .filter(({ use }) => use === 'dough')
@@ -118,11 +127,8 @@ function withWater(now: Formula, wheatG: number, family: Family, pantry: Pantry,
   const gumG = flours
     .filter(({ ingredient }) => isGum(ingredient))
     .reduce((sum, { ingredient, amountG }) => sum + family.gumWaterShare * amountG * (ingredient.waterHoldGPerG ?? 0), 0);
-  const thirst = hold / now.blendG / fromWheat.values.wheatHold;
   const [low, , high] = family.waterPercent;
-  const byWheat = (getsG / wheatG) * 100 * thirst;
-  const byRule = ((family.waterFactor * hold) / now.blendG) * 100;
-  const percent = Math.min(high, Math.max(low, (byWheat + byRule) / 2));
+  const percent = Math.min(high, Math.max(low, ((family.waterFactor * hold) / now.blendG) * 100));
   const moreG = (percent * now.blendG) / 100 + gumG - getsG;
   const at = now.rows.findIndex(({ ingredientId, use }) => use === 'dough' && isPouredWater(pantry.ingredients[ingredientId]!));
   if (at < 0) {

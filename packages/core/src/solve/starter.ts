@@ -161,7 +161,7 @@ function rowsOf(family: Family, blend: Pick<Formula, 'blend' | 'blendG'>, kitche
   const fatId = family.school === 'oil' ? 'olive_oil' : family.kind === 'laminated' ? 'butter_lam' : 'butter_unsalted';
   const leftG = (family.fatPercent[1] * blend.blendG) / 100 - blendFatG - fatOf(others);
   const fat = row(fatId, roundTo(Math.max(0, leftG / (pantry.ingredients[fatId]?.composition.fatShare ?? 1)), 0.1), {
-    fat: fatState(family),
+    fat: fatBySchool(family),
   });
   const dry = [...others, sugar, fat].filter(({ amountG }) => amountG > 0);
   const portions = dry.map(({ ingredientId, amountG }, i) => portionOf(pantry, `rows[${i}].ingredientId`, ingredientId, amountG));
@@ -170,7 +170,8 @@ function rowsOf(family: Family, blend: Pick<Formula, 'blend' | 'blendG'>, kitche
   return [...(pourG > 0 ? [row('water', pourG)] : []), ...dry];
 }
 
-function fatState(family: Family): NonNullable<Row['fat']> {
+/** How a solid fat goes in by the family's school. */
+export function fatBySchool(family: Family): NonNullable<Row['fat']> {
   if (family.school === 'cutIn') return { state: 'pieces', pieceMm: family.fatPieceMm?.[1] ?? 6 };
   if (family.school === 'rub') return { state: 'rubbed' };
   return { state: family.school === 'cream' ? 'creamed' : family.school === 'allInOne' ? 'rubbed' : 'melted' };

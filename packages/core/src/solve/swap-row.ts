@@ -33,6 +33,8 @@ export type RowSwap = {
 
 /** A difference under this is let go: no scale shows it. */
 const SHOWN_G = 0.02;
+/** Moves under this are not told of. */
+const SHOWN_MOVE_G = 0.05;
 /** A trace of salt or sugar up to this is let go where no row of its kind is there to take it. */
 const TRACE_G = 1;
 const heldNames = ['sodium', 'sugars', 'fat', 'water'] as const;
@@ -109,7 +111,7 @@ export function swapRow(
     held: heldNames.filter((name) => Math.abs(after[name] - before[name]) < 0.1),
     alsoMoves: rows.flatMap((one, i) => {
       const byG = one.amountG - (formula.rows[i]?.amountG ?? 0);
-      return i === index || Math.abs(byG) < 0.005 ? [] : [{ name: pantry.ingredients[one.ingredientId]!.name, byG }];
+      return i === index || Math.abs(byG) < SHOWN_MOVE_G ? [] : [{ name: pantry.ingredients[one.ingredientId]!.name, byG }];
     }),
     notes: notesOf(row, from, to, family),
     allergensNew: without(is, was),

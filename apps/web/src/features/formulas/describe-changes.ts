@@ -1,7 +1,8 @@
-import { valueAt, type Edit, type Formula, type Pantry } from '@north-leaf/core';
+import { editsBetween, valueAt, type Edit, type Formula, type Pantry } from '@north-leaf/core';
 
 const words: readonly [RegExp, string, string][] = [
   [/^\/blendG$/, 'Blend', 'g'],
+  [/^\/family$/, 'Family', ''],
   [/^\/doughAtC$/, 'Dough', '°C'],
   [/^\/restMin$/, 'Rest', 'min'],
   [/^\/holdBackShare$/, 'Hold back', '%'],
@@ -32,12 +33,13 @@ const words: readonly [RegExp, string, string][] = [
 export function describeEdit({ path, from, to }: Edit, formula: Formula, pantry: Pantry): string {
   const nameOf = (ingredientId: unknown) =>
     typeof ingredientId === 'string' ? (pantry.ingredients[ingredientId]?.name ?? ingredientId) : 'row';
-  const row = /^\/rows\/(\d+)(?:\/(\w+))?$/.exec(path);
+  const row = /^\/rows\/(\d+)(?:\/(\w+))?(?:\/\w+)?$/.exec(path);
   if (row) {
     if (row[2] === undefined) return addedOrRemoved(nameOf(idOf(to) ?? idOf(from)), from, to);
     const name = nameOf(valueAt(formula, `/rows/${row[1]}/ingredientId`));
     if (row[2] === 'lotId') return lotChange(name, from, to, pantry);
-    return old2new(name, from, to, row[2] === 'amountG' ? 'g' : '');
+    const unit = { amountG: 'g', atC: '°C', soakMin: 'min' }[row[2]!] ?? '';
+    return row[2] === 'fat' ? `${name}: goes in otherwise` : old2new(name, from, to, unit);
   }
   const share = /^\/blend\/rows\/(\d+)(?:\/(\w+))?$/.exec(path);
   if (share) {
@@ -54,10 +56,22 @@ export function describeEdit({ path, from, to }: Edit, formula: Formula, pantry:
     const name = String(valueAt(formula, `/bake/steps/${step[1]}/name`) ?? 'Step');
     return step[2] === 'min' ? old2new(name, from, to, 'min') : old2new(`${name} want`, from, to, '°C');
   }
+  if (path.startsWith('/mix')) return 'Order of mixing';
+  if (path === '/doughOf') return to === undefined ? 'A dough of its own' : 'The dough of another formula';
+  if (path.startsWith('/blendEntered')) return 'As typed';
   if (path.startsWith('/mustSuit')) return 'What it must suit';
   const known = words.find(([pattern]) => pattern.test(path));
   if (known) return old2new(known[1], from, to, known[2]);
   return path.slice(1).replaceAll('/', ' ');
+}
+
+/** The changes a baker would count: the order of mixing is one, however many steps moved. */
+export function countedChanges(saved: Formula, now: Formula): Edit[] {
+  const edits = editsBetween(saved, now);
+  const other = edits.filter(({ path }) => !path.startsWith('/mix/') && !path.startsWith('/blendEntered'));
+  return edits.some(({ path }) => path.startsWith('/mix/'))
+    ? [...other, { path: '/mix', from: saved.mix as never, to: now.mix as never }]
+    : other;
 }
 
 /** Several changes in one line, for the "why" of a version. */

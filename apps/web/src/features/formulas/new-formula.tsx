@@ -38,7 +38,7 @@ const stepWords: Readonly<Record<WheatStepCode, { readonly what: string; readonl
   binder: { what: 'Gum and husk in place of gluten', why: 'What held the sheet is gone; half of what the family needs of each.' },
   water: {
     what: 'Water by this blend’s thirst',
-    why: 'Half way between the wheat dough’s water by water hold and the family’s rule; gum takes its own on top.',
+    why: 'As this blend holds it and the family’s rule has it; butter and egg bring part, gum takes its own on top.',
   },
   fat: { what: 'Fat', why: 'Starch sheds fat and looks greasy: pastry takes 3 points less, a lean cookie 3 more.' },
   leavener: { what: 'Leavener', why: 'A fifth more powder lifts a dough that holds gas badly; soda only what its acid takes up.' },

@@ -1,4 +1,10 @@
+import { useState } from 'react';
 import Box from '@mui/material/Box';
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
 import type { Outlook } from '@north-leaf/core';
@@ -170,10 +176,11 @@ function Zone({ outlook: { zone } }: { outlook: Outlook }) {
 }
 
 function OutlookWords({ outlook }: { outlook: Outlook | null }) {
+  const [all, setAll] = useState(false);
   if (!outlook) return <Box sx={{ fontSize: 13, py: 2 }}>Waiting: a stage above cannot be worked out yet.</Box>;
   const most = outlook.terms.slice(0, 3).map(({ name, crisp, tender }) => {
     const [axis, points] = Math.abs(crisp) > Math.abs(tender) ? (['crisp', crisp] as const) : (['tender', tender] as const);
-    return `${termWords[name] ?? name} ${points > 0 ? '+' : '−'}${Math.abs(points).toFixed(1)} ${axis}`;
+    return `${termWords[name] ?? name} ${signed(points)} ${axis}`;
   });
   return (
     <Box sx={{ fontSize: 12.5, lineHeight: '17px', color: 'text.secondary', pt: 2 }}>
@@ -181,10 +188,51 @@ function OutlookWords({ outlook }: { outlook: Outlook | null }) {
         Crisp {outlook.crisp.value.toFixed(1)} ± {outlook.crisp.sd.toFixed(1)}, tender {outlook.tender.value.toFixed(1)} ±{' '}
         {outlook.tender.sd.toFixed(1)} of 10.
       </Box>{' '}
-      Moved most by {most.join(', ')}.
+      Moved most by {most.join(', ')}.{' '}
+      <Box component="button" type="button" aria-expanded={all} onClick={() => setAll(!all)} sx={plainButton}>
+        {all ? 'Less' : 'Term by term'}
+      </Box>
+      {all && <Terms outlook={outlook} />}
     </Box>
   );
 }
+const plainButton = {
+  border: 0,
+  p: 0,
+  bgcolor: 'transparent',
+  font: 'inherit',
+  fontWeight: 650,
+  color: 'primary.main',
+  cursor: 'pointer',
+  '@media (pointer: coarse)': { minHeight: 48 },
+} as const;
+
+/** What each thing adds to the middle of the family's zone, in rating points; the sums are where the leaf stands. */
+function Terms({ outlook }: { outlook: Outlook }) {
+  const row = (name: string, crisp: string, tender: string, bold = false) => (
+    <TableRow key={name}>
+      <TableCell sx={{ fontSize: 12.5, py: 0.5, fontWeight: bold ? 650 : 400 }}>{name}</TableCell>
+      <TableCell align="right" sx={{ fontSize: 12.5, py: 0.5, fontWeight: bold ? 650 : 400 }}>
+        {crisp}
+      </TableCell>
+      <TableCell align="right" sx={{ fontSize: 12.5, py: 0.5, fontWeight: bold ? 650 : 400 }}>
+        {tender}
+      </TableCell>
+    </TableRow>
+  );
+  return (
+    <Table size="small" aria-label="Outlook term by term" sx={{ mt: 1 }}>
+      <TableHead>{row('', 'crisp', 'tender')}</TableHead>
+      <TableBody>
+        {row('middle of the family', outlook.zone.crisp.toFixed(1), outlook.zone.tender.toFixed(1))}
+        {outlook.terms.map(({ name, crisp, tender }) => row(termWords[name] ?? name, signed(crisp), signed(tender)))}
+        {row('lands at, 0 to 10', outlook.crisp.value.toFixed(1), outlook.tender.value.toFixed(1), true)}
+      </TableBody>
+    </Table>
+  );
+}
+
+const signed = (points: number) => `${points < 0 ? '−' : '+'}${Math.abs(points).toFixed(1)}`;
 
 function LeafKey({ filled = false }: { filled?: boolean }) {
   const { palette } = useTheme();

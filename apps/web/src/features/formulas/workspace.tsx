@@ -7,7 +7,7 @@ import Button from '@mui/material/Button';
 import IconButton from '@mui/material/IconButton';
 import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
-import { editsBetween, stageNames, type Finding, type Kitchen, type Pantry, type StageName } from '@north-leaf/core';
+import { stageNames, type Finding, type Kitchen, type Pantry, type StageName } from '@north-leaf/core';
 import type { FormulaDetail, FormulaVersion } from '@north-leaf/contracts';
 import { Link } from 'react-router';
 import { usePreferences } from '../../platform/preferences';
@@ -21,6 +21,7 @@ import { ChillBoard } from './boards/chill-board';
 import { DoughBoard } from './boards/dough-board';
 import { KeepBoard } from './boards/keep-board';
 import { SheetBoard } from './boards/sheet-board';
+import { countedChanges } from './describe-changes';
 import { discardChanges } from './draft-keeping';
 import { useDraft } from './draft-store';
 import { FindingsList } from './findings-list';
@@ -60,7 +61,7 @@ export function Workspace({ detail, saved, stage, onStage, kitchen, pantry }: Pr
   const formula = of ?? saved.formula;
   const bakes = useQuery(bakesQuery(detail.id));
   const baked = useMemo(() => bakedPoints(bakes.data ?? []), [bakes.data]);
-  const changes = useMemo(() => editsBetween(saved.formula, formula), [saved.formula, formula]);
+  const changes = useMemo(() => countedChanges(saved.formula, formula), [saved.formula, formula]);
   const apply = (finding: Finding) => {
     // A finding about an older draft is not applied to a newer one.
     if (finding.change && useDraft.getState().formula === of) edit(`finding:${finding.code}:${Date.now()}`, () => finding.change!.edits);

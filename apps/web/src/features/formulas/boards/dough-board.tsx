@@ -61,7 +61,9 @@ function DoughSettings() {
         <TableHead>
           <TableRow>
             <TableCell>Ingredient</TableCell>
-            <TableCell align="right">% of blend</TableCell>
+            <TableCell align="right" sx={{ whiteSpace: 'nowrap' }}>
+              % of blend
+            </TableCell>
             <TableCell align="right">{unitOf('mass', units)}</TableCell>
             <TableCell component="td" />
           </TableRow>

@@ -246,7 +246,12 @@ function Ladder({ result }: { result: DoughResult }) {
       </Box>
       {temperature && (
         <Box sx={{ fontSize: 13.5, pt: 1 }} data-testid="water-temperature">
-          {temperature.feasible ? (
+          {temperature.asItIs ? (
+            <>
+              <b>As it is</b>: the dough ends at about {showQuantity(temperature.reachedC, 'temperature', units, 0)}, no warmer than the{' '}
+              {showQuantity(temperature.wantedC, 'temperature', units, 0)} it may
+            </>
+          ) : temperature.feasible ? (
             <>
               <b>At {showQuantity(temperature.atC, 'temperature', units, 0)}</b>
               {temperature.iceG > 0.5 && `, ${showQuantity(temperature.iceG, 'mass', units, 0)} of it as ice`}, for a dough at{' '}
@@ -257,7 +262,8 @@ function Ladder({ result }: { result: DoughResult }) {
           )}
           <Box component="span" sx={{ color: 'text.secondary' }}>
             {' '}
-            · mixing warms it by about {temperature.frictionK} K
+            · mixing warms it by about{' '}
+            {units === 'metric' ? `${temperature.frictionK} °C` : `${Math.round(temperature.frictionK * 1.8)} °F`}
           </Box>
         </Box>
       )}

@@ -61,9 +61,9 @@ export function useListReading({ kitchen, pantry, family, wheat = false }: Readi
   const read = useMemo(() => {
     const own = measures ?? {};
     return readList(lines, pantry.ingredients, { filling, own }).map((line) =>
-      withChoice(line, chosen[line.written], pantry, filling, own),
+      withChoice(line, chosen[line.written] ?? (wheat ? wheatOf(line, pantry) : undefined), pantry, filling, own),
     );
-  }, [lines, pantry, filling, chosen, measures]);
+  }, [lines, pantry, filling, chosen, measures, wheat]);
   const slips = useMemo(
     () => slipsIn(read, family, pantry.ingredients).filter(({ kind }) => !(wheat && kind === 'gluten')),
     [read, family, pantry, wheat],
@@ -164,6 +164,10 @@ export function ListReader({ reading, placeholder }: { reading: ListReading; pla
     </>
   );
 }
+
+/** In a wheat formula a bare flour is wheat; nobody need be asked. */
+const wheatOf = (line: ReadLine, pantry: Pantry): string | undefined =>
+  line.asks ? line.candidates.find((id) => pantry.ingredients[id]?.gluten === 'contains') : undefined;
 
 /** A line with the ingredient that the baker said it is. */
 function withChoice(

@@ -56,7 +56,7 @@ export function MixSteps() {
           <Box
             key={step.key}
             component="li"
-            sx={{ display: 'grid', gridTemplateColumns: '20px 1fr auto', gap: 2, fontSize: 13.5, alignItems: 'start' }}
+            sx={{ display: 'grid', gridTemplateColumns: '20px 1fr auto', gap: 2, fontSize: 13.5, alignItems: 'center' }}
           >
             <Box sx={{ color: 'text.secondary', fontVariantNumeric: 'tabular-nums' }}>{i + 1}</Box>
             <Box>

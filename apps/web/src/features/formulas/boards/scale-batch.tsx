@@ -40,6 +40,8 @@ const ways: readonly { readonly value: Way; readonly name: string }[] = [
 ];
 const labels: Record<Exclude<Way, 'shelf'>, string> = { times: 'Times', pieces: 'Pieces', mass: 'Dough', loads: 'Oven loads' };
 
+const trays = (n: number) => `${n} ${n === 1 ? 'tray' : 'trays'}`;
+
 const cautionWords = (caution: ScaleCaution): string => {
   const grams = `${caution.amountG.toFixed(caution.amountG < 1 ? 2 : 1)} g`;
   if (caution.kind === 'tooFine')
@@ -99,8 +101,8 @@ export function ScaleBatch({ onClose }: { onClose: () => void }) {
     <Dialog open onClose={onClose} maxWidth="sm" fullWidth aria-labelledby="scale-batch">
       <Box component="form" noValidate onSubmit={submit} sx={{ display: 'contents' }}>
         <DialogTitle id="scale-batch">Another size of batch</DialogTitle>
-        <DialogContent sx={{ display: 'grid', gap: 3 }}>
-          <Box sx={{ display: 'flex', gap: 3, alignItems: 'center', pt: 1 }}>
+        <DialogContent sx={{ display: 'grid', gap: 3, gridTemplateColumns: 'minmax(0, 1fr)' }}>
+          <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', pt: 1, flexWrap: 'wrap' }}>
             <Choice
               label="Scale to"
               value={way}
@@ -166,7 +168,7 @@ export function ScaleBatch({ onClose }: { onClose: () => void }) {
                     {sheet &&
                       sheet.piecesPerTray > 0 &&
                       pieces(factor) !== null &&
-                      ` on ${Math.ceil(pieces(factor)! / sheet.piecesPerTray)} trays`}
+                      ` on ${trays(Math.ceil(pieces(factor)! / sheet.piecesPerTray))}`}
                   </TableCell>
                 </TableRow>
               </TableBody>
