@@ -7,7 +7,10 @@ import {
   demoLotsOn,
   evaluate,
   publishedIngredients,
+  thirstOfBlend,
   type Formula,
+  type Learned,
+  type Pantry,
 } from '@north-leaf/core';
 import { BakeEventEntity } from './bakes/bake-event.entity.js';
 import { BakeEntity } from './bakes/bake.entity.js';
@@ -33,7 +36,8 @@ const demoLots = demoLotsOn(today);
 export async function seedDemo(database: DataSource): Promise<void> {
   await database.transaction(async (manager) => {
     if ((await manager.count(KitchenEntity)) > 0) return;
-    await manager.insert(KitchenEntity, { id: kitchenId, name: demoKitchen.name, document: demoKitchen as never });
+    const kitchen = { ...demoKitchen, learned: learnedOfDemo() };
+    await manager.insert(KitchenEntity, { id: kitchenId, name: demoKitchen.name, document: kitchen as never });
     for (const lot of demoLots)
       await manager.insert(LotEntity, {
         kitchenId,
@@ -86,6 +90,40 @@ export async function seedDemo(database: DataSource): Promise<void> {
   });
 }
 
+/** The part of the demo's pantry that a formula reads. */
+function pantryOf(formula: Formula): Pantry {
+  const ids = new Set([...formula.blend.rows, ...formula.rows].map(({ ingredientId }) => ingredientId));
+  return {
+    ingredients: Object.fromEntries(Object.entries(publishedIngredients()).filter(([ingredientId]) => ids.has(ingredientId))),
+    lots: Object.fromEntries(demoLots.filter(({ ingredientId }) => ids.has(ingredientId)).map((lot) => [lot.id, lot])),
+    on: today,
+  };
+}
+
+/** What the demo's three bakes taught of the blend: as it would be learned, had they been recorded one by one. */
+function learnedOfDemo(): Learned[] {
+  const doughs = demoBakes.flatMap(({ number, version, humidityShare, what }) => {
+    const felt = what.find((one) => one.kind === 'felt');
+    const formula = version === 1 ? demoCrackerV1 : demoCrackerV2;
+    const weighed = Object.fromEntries(what.flatMap((one) => (one.kind === 'weighed' ? [[one.rowKey, one.addedG] as const] : [])));
+    if (felt?.kind !== 'felt') return [];
+    return [
+      {
+        bakeId: bakeIdOf(number),
+        formula,
+        kitchen: demoKitchen,
+        pantry: pantryOf(formula),
+        factor: 1,
+        weighed,
+        humidityShare,
+        word: felt.word,
+      },
+    ];
+  });
+  const thirst = thirstOfBlend(demoCrackerV1.blend.name, doughs);
+  return thirst ? [thirst] : [];
+}
+
 async function insertVersion(
   manager: EntityManager,
   version: number,
@@ -95,12 +133,7 @@ async function insertVersion(
   why: string,
   savedAt: string,
 ): Promise<void> {
-  const ids = new Set([...formula.blend.rows, ...formula.rows].map(({ ingredientId }) => ingredientId));
-  const pantry = {
-    ingredients: Object.fromEntries(Object.entries(publishedIngredients()).filter(([ingredientId]) => ids.has(ingredientId))),
-    lots: Object.fromEntries(demoLots.filter(({ ingredientId }) => ids.has(ingredientId)).map((lot) => [lot.id, lot])),
-    on: today,
-  };
+  const pantry = pantryOf(formula);
   const evaluation = evaluate(formula, demoKitchen, pantry);
   await manager.insert(FormulaVersionEntity, {
     id,
@@ -179,8 +212,10 @@ const demoBakes: readonly DemoBake[] = [
   },
 ];
 
+const bakeIdOf = (number: number) => `c0ffee00-0000-4000-8000-00000000000${number}`;
+
 async function insertBake(manager: EntityManager, { number, version, day, roomC, humidityShare, what }: DemoBake): Promise<void> {
-  const id = `c0ffee00-0000-4000-8000-00000000000${number}`;
+  const id = bakeIdOf(number);
   const startedAt = new Date(`${day}T05:15:00Z`);
   await manager.insert(BakeEntity, { id, kitchenId, number, formulaId: FORMULA_ID, version, factor: 1, roomC, humidityShare, startedAt });
   for (const [i, one] of what.entries()) {

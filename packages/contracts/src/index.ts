@@ -29,7 +29,7 @@ export type {
   Revisions,
   Stored,
 } from './pantry.js';
-export { glutenLimitBodySchema, guestBodySchema, measureBodySchema, vagueMeasureNames } from './kitchen.js';
-export type { GlutenLimitBody, MeasureBody } from './kitchen.js';
+export { airBodySchema, glutenLimitBodySchema, guestBodySchema, measureBodySchema, vagueMeasureNames } from './kitchen.js';
+export type { AirBody, GlutenLimitBody, MeasureBody } from './kitchen.js';
 export { blendBodySchema, boxLabelSchema, findBlendsBodySchema, imitateBodySchema } from './blends.js';
 export type { BlendBody, BoxLabel, FindBlendsBody, FoundBlends, ImitateBody, LibraryBlend, ReadLabel } from './blends.js';

@@ -16,6 +16,13 @@ export const guestBodySchema: Joi.ObjectSchema<Guest> = bodyOf<Guest>({
   note: Joi.string().allow('').max(500).optional(),
 });
 
+export type AirBody = { readonly humidityShare: number; readonly roomC: number };
+/** The kitchen's air today: flour is as damp as it, dough as warm. */
+export const airBodySchema: Joi.ObjectSchema<AirBody> = bodyOf<AirBody>({
+  humidityShare: Joi.number().min(0.05).max(0.98),
+  roomC: Joi.number().min(0).max(45),
+});
+
 export type MeasureBody = { readonly value: number };
 /** What this kitchen means by a vague measure: ml of a glass, drizzle, splash or drop, g of the others. */
 export const measureBodySchema: Joi.ObjectSchema<MeasureBody> = bodyOf<MeasureBody>({ value: Joi.number().greater(0).max(2000) });

@@ -7,6 +7,8 @@ export { BLEND, fatStates, mixActs, mixTools, rowUses } from './document/formula
 export { actWords, mixWords, toolWords } from './entry/mix-words.js';
 export { defaultMix, isMixStructured, mixedShares, mixWith } from './dough/mix.js';
 export { learnedThirst } from './learn/thirst.js';
+export { thirstOfBlend } from './learn/felt.js';
+export type { FeltDough } from './learn/felt.js';
 export { storedC } from './dough/temperature.js';
 export { flourMoistureAt } from './dough/water.js';
 export { piecesFromMass } from './sheet/sheet.js';

@@ -1,12 +1,14 @@
 import { Injectable } from '@nestjs/common';
 import { In, type EntityManager } from 'typeorm';
+import { thirstOfBlend, type FeltDough, type HandWord } from '@north-leaf/core';
 import { FormulasService } from '../formulas/formulas.service.js';
+import { KitchenService } from '../kitchen/kitchen.service.js';
 import { PantryService } from '../pantry/pantry.service.js';
 import { ApiError } from '../platform/errors.js';
 import { KitchenScope } from '../platform/kitchen-scope.js';
 import { BakeEventEntity } from './bake-event.entity.js';
 import { BakeEntity } from './bake.entity.js';
-import type { Bake, BakeBody, BakeEvent, FormulaListItem } from '@north-leaf/contracts';
+import type { Bake, BakeBody, BakeEvent, FormulaListItem, FormulaVersion } from '@north-leaf/contracts';
 
 @Injectable()
 export class BakesService {
@@ -14,6 +16,7 @@ export class BakesService {
     private readonly scope: KitchenScope,
     private readonly formulas: FormulasService,
     private readonly pantry: PantryService,
+    private readonly kitchen: KitchenService,
   ) {}
 
   /** Newest first. */
@@ -54,6 +57,7 @@ export class BakesService {
         await bakes.insert({ id, number: (last?.number ?? 0) + 1, formulaId, version, factor, roomC, humidityShare, startedAt });
         await this.add(id, body.events, manager);
         await this.takeStock(id, manager);
+        if (body.events.some(isFelt)) await this.learnThirst(body, manager);
       }
       return this.one(id, manager);
     });
@@ -62,8 +66,11 @@ export class BakesService {
   /** Each event once, in any order; the answer lists what is stored. */
   async addEvents(id: string, events: readonly BakeEvent[]): Promise<readonly BakeEvent[]> {
     return this.scope.transaction(async (manager) => {
-      await this.one(id, manager);
+      const bake = await this.one(id, manager);
       await this.add(id, events, manager);
+      // A correction may take a hand's word back as well as give one.
+      if (events.some((event) => isFelt(event) || event.corrects !== undefined || event.what.kind === 'weighed'))
+        await this.learnThirst(bake, manager);
       if (events.some(({ what }) => what.kind === 'weighed')) await this.takeStock(id, manager);
       return (await this.one(id, manager)).events;
     });
@@ -74,6 +81,30 @@ export class BakesService {
     const bake = await this.one(id, manager);
     const { formula } = await this.formulas.version(bake.formulaId, bake.version);
     await this.pantry.take(id, formula, bake.factor, weighedOf(bake.events), manager);
+  }
+
+  /** Works the thirst of a blend out anew, from every bake of it in which a hand judged the dough. */
+  private async learnThirst({ formulaId, version }: Pick<Bake, 'formulaId' | 'version'>, manager: EntityManager): Promise<void> {
+    const { name } = (await this.formulas.version(formulaId, version)).formula.blend;
+    const bakes = await (await this.scope.table(BakeEntity, manager)).find({ order: { number: 'ASC' } });
+    const events = await this.eventsOf(
+      bakes.map(({ id }) => id),
+      manager,
+    );
+    const versions = new Map<string, FormulaVersion>();
+    const doughs: FeltDough[] = [];
+    for (const bake of bakes.map((one) => bakeOf(one, events))) {
+      const word = feltIn(bake.events);
+      if (!word) continue;
+      const which = `${bake.formulaId} ${bake.version}`;
+      const known = versions.get(which) ?? (await this.formulas.version(bake.formulaId, bake.version));
+      versions.set(which, known);
+      const { formula, kitchen, pantry } = known;
+      if (formula.blend.name !== name) continue;
+      const { id: bakeId, factor, humidityShare } = bake;
+      doughs.push({ bakeId, formula, kitchen, pantry, factor, humidityShare, weighed: weighedOf(bake.events), word });
+    }
+    await this.kitchen.setLearned('thirstFactor', name, thirstOfBlend(name, doughs), manager);
   }
 
   private async add(bakeId: string, events: readonly BakeEvent[], manager: EntityManager): Promise<void> {
@@ -127,6 +158,14 @@ function bakeOf(
 
 const likedOf = ({ events }: Bake): number[] =>
   events.flatMap(({ what }) => (what.kind === 'rated' && what.liked !== undefined ? [what.liked] : []));
+
+const isFelt = ({ what }: BakeEvent) => what.kind === 'felt';
+
+/** The last word of the hand that nobody took back. */
+function feltIn(events: readonly BakeEvent[]): HandWord | null {
+  const corrected = new Set(events.flatMap(({ corrects }) => corrects ?? []));
+  return events.reduce<HandWord | null>((word, { id, what }) => (what.kind === 'felt' && !corrected.has(id) ? what.word : word), null);
+}
 
 /** Grams of each row, additions summed; an event that another corrects does not count. */
 function weighedOf(events: readonly BakeEvent[]): Record<string, number> {

@@ -1,10 +1,10 @@
 import { Body, Controller, Delete, Get, Param, Put } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
-import { glutenLimitBodySchema, guestBodySchema, measureBodySchema, vagueMeasureNames } from '@north-leaf/contracts';
+import { airBodySchema, glutenLimitBodySchema, guestBodySchema, measureBodySchema, vagueMeasureNames } from '@north-leaf/contracts';
 import { ApiError } from '../platform/errors.js';
 import { KitchenService } from './kitchen.service.js';
 import type { Guest, Kitchen } from '@north-leaf/core';
-import type { GlutenLimitBody, MeasureBody } from '@north-leaf/contracts';
+import type { AirBody, GlutenLimitBody, MeasureBody } from '@north-leaf/contracts';
 
 @ApiTags('kitchen')
 @Controller('kitchen')
@@ -17,6 +17,10 @@ export class KitchenController {
 
   @Put('gluten-limit') setGlutenLimit(@Body({ schema: glutenLimitBodySchema }) { mgPerKg }: GlutenLimitBody): Promise<Kitchen> {
     return this.kitchen.setGlutenLimit(mgPerKg);
+  }
+
+  @Put('air') setAir(@Body({ schema: airBodySchema }) air: AirBody): Promise<Kitchen> {
+    return this.kitchen.setAir(air);
   }
 
   @Put('measures/:name') setMeasure(

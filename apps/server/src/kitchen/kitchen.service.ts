@@ -1,9 +1,10 @@
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
-import { Repository } from 'typeorm';
+import { Repository, type EntityManager } from 'typeorm';
 import { KitchenScope } from '../platform/kitchen-scope.js';
 import { KitchenEntity } from './kitchen.entity.js';
-import type { Guest, Kitchen } from '@north-leaf/core';
+import type { AirBody } from '@north-leaf/contracts';
+import type { Guest, Kitchen, Learned } from '@north-leaf/core';
 
 @Injectable()
 export class KitchenService {
@@ -19,6 +20,16 @@ export class KitchenService {
 
   setGlutenLimit(mgPerKg: number): Promise<Kitchen> {
     return this.change((kitchen) => ({ ...kitchen, glutenLimitMgPerKg: mgPerKg }));
+  }
+
+  /** Today's air; benches and racks stand in it, so they are as warm. */
+  setAir({ humidityShare, roomC }: AirBody): Promise<Kitchen> {
+    return this.change((kitchen) => ({
+      ...kitchen,
+      humidityShare,
+      roomC,
+      places: kitchen.places.map((place) => (place.kind === 'bench' || place.kind === 'rack' ? { ...place, atC: roomC } : place)),
+    }));
   }
 
   /** Adds a guest or writes over the one of the same id. */
@@ -38,14 +49,24 @@ export class KitchenService {
     return this.change((kitchen) => ({ ...kitchen, measures: { ...kitchen.measures, [name]: value } }));
   }
 
+  /** What was learned of one thing, in place of what was known of it; null forgets it. */
+  setLearned(what: Learned['what'], about: string, learned: Learned | null, manager: EntityManager): Promise<Kitchen> {
+    return this.changeIn(manager, (kitchen) => ({
+      ...kitchen,
+      learned: [...kitchen.learned.filter((one) => one.what !== what || one.about !== about), ...(learned ? [learned] : [])],
+    }));
+  }
+
   /** One change at a time, of the kitchen as it stands, so that two of different things both hold. */
   private async change(to: (kitchen: Kitchen) => Kitchen): Promise<Kitchen> {
+    return this.kitchens.manager.transaction((manager) => this.changeIn(manager, to));
+  }
+
+  private async changeIn(manager: EntityManager, to: (kitchen: Kitchen) => Kitchen): Promise<Kitchen> {
     const id = await this.scope.id();
-    return this.kitchens.manager.transaction(async (manager) => {
-      const row = await manager.findOneOrFail(KitchenEntity, { where: { id }, lock: { mode: 'pessimistic_write' } });
-      const document = to(row.document);
-      await manager.update(KitchenEntity, { id }, { document: document as never });
-      return document;
-    });
+    const row = await manager.findOneOrFail(KitchenEntity, { where: { id }, lock: { mode: 'pessimistic_write' } });
+    const document = to(row.document);
+    await manager.update(KitchenEntity, { id }, { document: document as never });
+    return document;
   }
 }

@@ -22,6 +22,8 @@ export function useRecordBake() {
       await Promise.all([
         client.invalidateQueries({ queryKey: bakeKeys.all }),
         client.invalidateQueries({ queryKey: ['formulas', 'list'] }),
+        // A hand's word may have taught the kitchen something.
+        client.invalidateQueries({ queryKey: ['kitchen'] }),
       ]);
     },
   });

@@ -16,6 +16,7 @@ import { showQuantity, unitOf } from '../../../ui/quantity';
 import { ingredientOptions } from '../../pantry/api';
 import { useDraft } from '../draft-store';
 import { stageQuestions } from '../stages';
+import { AirToday } from './air-today';
 import { AllergenLine } from './allergen-line';
 import { Board, FormulaField, useAnswer, useSet, useSurroundings } from './board';
 import { DoughOf } from './dough-of';
@@ -116,6 +117,7 @@ function DoughSettings() {
       <FieldRow label="Rest before chilling">
         <FormulaField path="/restMin" label="Rest" kind="minutes" grain={5} />
       </FieldRow>
+      <AirToday />
       <DoughOf />
       <AllergenLine />
     </>

@@ -15,7 +15,7 @@ import { usePreferences } from '../../../platform/preferences';
 import { GoodRange } from '../../../ui/good-range';
 import { showQuantity } from '../../../ui/quantity';
 import { handWordLabels } from '../../../ui/words';
-import { useAnswer, useFormula, Waiting } from './board';
+import { useAnswer, useFormula, useSurroundings, Waiting } from './board';
 import { MixSteps } from './mix-steps';
 
 /** What the dough is: its water today, its balance against the family, its fat, what binds it, and the order it goes together in. */
@@ -344,8 +344,23 @@ function WantsAndGets({ result }: { result: DoughResult }) {
         own {showQuantity(result.ownWaterG, 'mass', units, 0)} are left out of both
         {Math.abs(wants.moistureG) >= 0.5 &&
           `; today’s flour is ${wants.moistureG < 0 ? 'damp' : 'dry'}: ${wants.moistureG < 0 ? '−' : '+'}${showQuantity(Math.abs(wants.moistureG), 'mass', units)}`}
-        .
+        .<Learned />
       </Box>
     </Box>
+  );
+}
+
+/** What hands have taught of this blend, and from how many bakes. */
+function Learned() {
+  const { kitchen } = useSurroundings();
+  const { blend } = useFormula();
+  const learned = kitchen.learned.find(({ what, about }) => what === 'thirstFactor' && about === blend.name);
+  if (!learned) return <> Say at a bake how the dough felt, and this blend’s thirst is learned.</>;
+  return (
+    <>
+      {' '}
+      Learned from {learned.bakeIds.length} {learned.bakeIds.length === 1 ? 'bake that was' : 'bakes that were'} felt: this blend takes{' '}
+      {learned.value.toFixed(2)} ± {learned.sd.toFixed(2)} times what the rule says.
+    </>
   );
 }

@@ -1,0 +1,124 @@
+import { randomUUID } from 'node:crypto';
+import { demoCrackerV2, demoKitchen, families, publishedIngredients, starterFormula, trialFromWheat, type Formula } from '@north-leaf/core';
+import { anApp, type AnApp } from '../testing/an-app.js';
+
+const CRACKER = '3f3a2a52-8c0c-4b57-9c7e-1f6a5c0e7a11';
+let app: AnApp['app'];
+let http: AnApp['http'];
+beforeAll(async () => {
+  ({ app, http } = await anApp());
+}, 60_000);
+afterAll(async () => app?.close());
+
+const pantry = { ingredients: publishedIngredients(), lots: {} };
+let n = 0;
+const newKey = () => `k${n++}`;
+const starter = (family = 'tartlet') => starterFormula(families[family]!, 'Six tartlets', demoKitchen, pantry, newKey);
+const body = (formula: Formula, versionId = randomUUID()) => ({ versionId, why: 'test', formula });
+
+describe('a new formula', () => {
+  it('is stored with its first version, once, however often it is sent', async () => {
+    const [id, versionId] = [randomUUID(), randomUUID()];
+    const sent = body(starter(), versionId);
+    const [first, again] = await Promise.all([http().put(`/api/formulas/${id}`).send(sent), http().put(`/api/formulas/${id}`).send(sent)]);
+    expect([first!.status, again!.status]).toEqual([200, 200]);
+    expect((await http().put(`/api/formulas/${id}`).send(sent).expect(200)).body).toMatchObject({ id: versionId, version: 1 });
+    const { body: detail } = await http().get(`/api/formulas/${id}`).expect(200);
+    expect(detail.versions).toHaveLength(1);
+    const { body: list } = await http().get('/api/formulas').expect(200);
+    expect(list.find((one: { id: string }) => one.id === id)).toMatchObject({
+      name: 'Six tartlets',
+      familyName: 'Closed tartlet',
+      doughOf: null,
+      doughG: expect.any(Number),
+    });
+  });
+
+  it('may begin as a trial from wheat', async () => {
+    const list = [
+      { ingredientId: 'wheat_ap', massG: 300, written: '300 g flour' },
+      { ingredientId: 'butter_unsalted', massG: 180, written: '180 g butter' },
+      { ingredientId: 'salt_fine', massG: 4, written: '4 g salt' },
+    ];
+    const { formula } = trialFromWheat(list, families['short_savoury']!, 'First trial', demoKitchen, pantry, newKey);
+    await http().put(`/api/formulas/${randomUUID()}`).send(body(formula)).expect(200);
+  });
+
+  it.each<[string, Formula, RegExp]>([
+    ['no name', { ...starter(), name: ' ' }, /formula\.name/],
+    ['an unknown family', { ...starter(), family: 'moon' }, /family/],
+    ['an act nobody does', { ...starter(), mix: [{ key: 'm', act: 'juggle' as never, of: [] }] }, /mix/],
+    [
+      'a wheat flour in its blend',
+      { ...starter(), blend: { name: 'x', rows: [{ key: 'b', ingredientId: 'nowhere', share: 1 }] } },
+      /blend\.rows/,
+    ],
+  ])('with %s is refused and leaves nothing behind', async (_name, formula, where) => {
+    const id = randomUUID();
+    const { body: answer } = await http().put(`/api/formulas/${id}`).send(body(formula)).expect(400);
+    expect(`${answer.message} ${JSON.stringify(answer.problems ?? [])}`).toMatch(where);
+    await http().get(`/api/formulas/${id}`).expect(404);
+  });
+});
+
+describe('the hand teaches the kitchen', () => {
+  const record = (word: string, waterG: number, id = randomUUID()) =>
+    http()
+      .put(`/api/bakes/${id}`)
+      .send({
+        formulaId: CRACKER,
+        version: 2,
+        factor: 1,
+        roomC: 22,
+        humidityShare: 0.6,
+        events: [
+          { id: randomUUID(), at: '2026-11-24T05:12:00.000Z', what: { kind: 'weighed', rowKey: 'r1', addedG: waterG } },
+          { id: randomUUID(), at: '2026-11-24T05:20:00.000Z', what: { kind: 'felt', word } },
+        ],
+      });
+  const thirst = async () => {
+    const { body: kitchen } = await http().get('/api/kitchen').expect(200);
+    return kitchen.learned.find(({ about }: { about: string }) => about === demoCrackerV2.blend.name);
+  };
+
+  it('a dough that cracks makes its blend thirstier, and names the bakes it knows it from', async () => {
+    const before = await thirst();
+    expect(before.bakeIds).toHaveLength(3);
+    for (let i = 0; i < 3; i++) await record('cracks', 104).expect(200);
+    const after = await thirst();
+    expect(after.value).toBeGreaterThan(before.value);
+    expect(after.sd).toBeLessThan(before.sd);
+    expect(after.bakeIds).toHaveLength(6);
+  });
+
+  it('a word taken back is forgotten', async () => {
+    const id = randomUUID();
+    const before = await thirst();
+    const { body: bake } = await record('sticks', 100, id).expect(200);
+    expect((await thirst()).value).toBeLessThan(before.value);
+    const felt = bake.events.find(({ what }: { what: { kind: string } }) => what.kind === 'felt');
+    const note = {
+      id: randomUUID(),
+      at: '2026-11-24T06:00:00.000Z',
+      corrects: felt.id,
+      what: { kind: 'noted', text: 'That was the other bowl.' },
+    };
+    await http()
+      .post(`/api/bakes/${id}/events`)
+      .send([note])
+      .expect((answer) => expect(answer.status).toBeLessThan(300));
+    expect((await thirst()).value).toBeCloseTo(before.value, 6);
+  });
+});
+
+describe('the air of today', () => {
+  it('is stored, benches as warm as the room', async () => {
+    const { body: kitchen } = await http().put('/api/kitchen/air').send({ humidityShare: 0.8, roomC: 27 }).expect(200);
+    expect(kitchen).toMatchObject({ humidityShare: 0.8, roomC: 27 });
+    expect(kitchen.places.find(({ kind }: { kind: string }) => kind === 'bench').atC).toBe(27);
+    expect(kitchen.places.find(({ kind }: { kind: string }) => kind === 'fridge').atC).toBeLessThan(8);
+  });
+  it.each([{ humidityShare: 1.4, roomC: 22 }, { humidityShare: 0.5, roomC: 80 }, { humidityShare: 0.5 }])('refuses %j', (air) =>
+    http().put('/api/kitchen/air').send(air).expect(400),
+  );
+});
