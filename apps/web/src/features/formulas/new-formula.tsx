@@ -185,7 +185,7 @@ function WheatSteps({
       {plan.steps.map(({ code, moves, skipped }, i) => (
         <Box
           key={code}
-          sx={{ display: 'grid', gridTemplateColumns: '40px 1fr', alignItems: 'start', fontSize: 13.5, opacity: skipped ? 0.6 : 1 }}
+          sx={{ display: 'grid', gridTemplateColumns: '40px 1fr', alignItems: 'start', fontSize: 13.5 }}
         >
           <Checkbox
             size="small"
