@@ -110,7 +110,9 @@ test('six tartlets: the batch is scaled by pieces, with what the scale cannot we
   await expect(page.getByRole('tab', { name: /Sheet/ })).toContainText('6 pieces');
   await page.getByRole('combobox', { name: 'Family' }).click();
   await page.getByRole('option', { name: 'Galette crust' }).click();
-  await page.getByRole('button', { name: 'As this family usually goes' }).click();
+  await page.getByRole('combobox', { name: 'School of mixing' }).click();
+  await page.getByRole('option', { name: 'Creamed: tender, even' }).click();
+  await expect(page.getByRole('region', { name: 'Order of mixing' })).toContainText('Cream butter');
   await undo(page, 3);
   await expect(page.getByLabel('Blend', { exact: true })).toHaveValue('300');
   await expect(page.getByRole('combobox', { name: 'Family' })).toContainText('Closed tartlet');

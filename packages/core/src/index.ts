@@ -5,7 +5,7 @@ export { families, schools } from './facts/families.js';
 export { stopSigns } from './facts/mixing.js';
 export { BLEND, fatStates, mixActs, mixTools, rowUses } from './document/formula.js';
 export { actWords, mixWords, toolWords } from './entry/mix-words.js';
-export { defaultMix, isMixStructured, mixedShares, mixWith } from './dough/mix.js';
+export { defaultMix, isMixStructured, mixedBySchool, mixedShares, mixWith } from './dough/mix.js';
 export { learnedThirst } from './learn/thirst.js';
 export { thirstOfBlend } from './learn/felt.js';
 export type { FeltDough } from './learn/felt.js';

@@ -4,10 +4,11 @@ import { finding } from '../findings/judge.js';
 import { glutenFindings } from '../ingredient/gluten.js';
 import { lotFindings } from '../ingredient/lots.js';
 import { suitFindings, suitsAskedFor } from '../ingredient/suits.js';
+import { compositionOf } from '../ingredient/mixture.js';
 import { isEgg, isLeavener, isNut, isPouredWater, isSalt } from '../ingredient/roles.js';
 import { roundTo } from '../units/rounding.js';
 import { mixWith } from './mix.js';
-import { rightPourG, waterLimitsOf } from './water.js';
+import { waterLimitsOf } from './water.js';
 import { editsBetween } from '../document/edits.js';
 import type { BlendResult } from '../blend/blend.js';
 import type { Edit } from '../document/edits.js';
@@ -65,7 +66,7 @@ function waterFindings({ formula, family, dough, rows }: Judged): Finding[] {
   if (ratio < watchLow || ratio > watchHigh) {
     const measured = { path: 'dough.getsG', value: dough.getsG, low: watchLow * dough.wantsG, high: watchHigh * dough.wantsG };
     const level = ratio < fixLow || ratio > fixHigh ? 'fix' : 'watch';
-    const edits = setRow(rows, byRole(isPouredWater), roundTo(rightPourG(dough.wantsG, dough.broughtWaterG), 1));
+    const edits = rightWaterEdits(dough, rows, watchLow, watchHigh);
     found.push(finding(ratio < watchLow ? 'dough.shortOfWater' : 'dough.tooWet', level, 'dough', measured, edits));
   }
   if (dough.pouredWaterG > 40 && formula.holdBackShare < 0.05) {
@@ -76,6 +77,20 @@ function waterFindings({ formula, family, dough, rows }: Judged): Finding[] {
     );
   }
   return found;
+}
+
+/**
+ * Sets the poured water right; where none is poured, the wettest other liquid. None where that alone cannot do it: egg or fat bring too much.
+ */
+function rightWaterEdits(dough: DoughResult, rows: readonly DoughRow[], low: number, high: number): readonly Edit[] | undefined {
+  const poured = rows.find(({ portion }) => isPouredWater(portion.ingredient));
+  const liquid = poured ?? rows.find(({ portion }) => portion.ingredient.kind === 'dairy' || portion.ingredient.kind === 'plant_milk');
+  if (!liquid) return undefined;
+  const waterShare = compositionOf(liquid.portion).waterShare;
+  const ownG = liquid.row.amountG * waterShare;
+  const toG = roundTo(Math.max(0, liquid.row.amountG + (dough.wantsG - dough.getsG) / waterShare), 1);
+  const ratio = (dough.getsG - ownG + toG * waterShare) / dough.wantsG;
+  return ratio < low || ratio > high ? undefined : setRow(rows, ({ ingredient }) => ingredient === liquid.portion.ingredient, toG);
 }
 
 /** Each percent against its window: outside is watch; half the window's width further out is fix. */

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { applyEdits } from '../document/edits.js';
 import { BLEND } from '../document/formula.js';
-import { families } from '../facts/families.js';
+import { families, schools } from '../facts/families.js';
 import { learnedThirst } from '../learn/thirst.js';
 import { mixWords } from '../entry/mix-words.js';
 import { portionOf } from '../ingredient/mixture.js';
@@ -12,7 +12,7 @@ import { bindersOf } from './binders.js';
 import { doughStage } from './dough.js';
 import { bandTemperatures } from './fat.js';
 import { sodaBalance } from './leavening.js';
-import { defaultMix, gritAfterStanding, isMixStructured, mixedShares, mixWith } from './mix.js';
+import { defaultMix, gritAfterStanding, isMixStructured, mixedBySchool, mixedShares, mixWith } from './mix.js';
 import { liquidTemperature } from './temperature.js';
 import { flourMoistureAt, waterWants } from './water.js';
 import type { Formula, Row } from '../document/formula.js';
@@ -182,6 +182,18 @@ describe('order of mixing', () => {
     expect(mixWords(mix[0]!, { rows, blend: aFormula().blend }, pantry)).toBe(
       'Soak psyllium husk and half of the water, 10 min, until a gel that stands on the spoon',
     );
+  });
+
+  it('another school moves how fat goes in and the order, never a gram', () => {
+    const before = starterFormula(families['galette']!, 'Trial', kitchen, { ...pantry, lots: {} }, keys());
+    for (const school of schools) {
+      const after = mixedBySchool(before, families['galette']!, school, pantry, keys());
+      expect(after.rows.map(({ amountG }) => amountG)).toEqual(before.rows.map(({ amountG }) => amountG));
+      for (const [, share] of mixedShares(after)) expect(share).toBeCloseTo(1, 9);
+    }
+    const creamed = mixedBySchool(before, families['galette']!, 'cream', pantry, keys());
+    expect(creamed.rows.find(({ fat }) => fat)).toMatchObject({ fat: { state: 'creamed' }, atC: 19 });
+    expect(creamed.mix[0]!.act).toBe('cream');
   });
 
   it('a step in own words stays as it is and is not judged', () => {

@@ -89,6 +89,34 @@ export function defaultMix(
   return bySchool[family.school]();
 }
 
+/** How a solid fat goes in by a school of mixing; oil stays oil. */
+export function fatOfSchool(school: School, pieceMm = 6): NonNullable<Row['fat']> {
+  if (school === 'cutIn') return { state: 'pieces', pieceMm };
+  if (school === 'rub' || school === 'allInOne') return { state: 'rubbed' };
+  return { state: school === 'cream' ? 'creamed' : 'melted' };
+}
+
+/**
+ * A formula mixed by another school: how its fats go in, and the order that goes with it. Grams stay.
+ *
+ * Units    mm.
+ * Throws   nothing.
+ * Findings none: a fat too soft or too hard for it is found like any other.
+ * Source   schools of mixing: common practice, no source.
+ */
+export function mixedBySchool(formula: Formula, family: Family, school: School, pantry: Pantry, newKey: () => string): Formula {
+  const rows = formula.rows.map((row): Row => {
+    const kind = pantry.ingredients[row.ingredientId]?.kind;
+    if (row.use !== 'dough' || !row.fat || kind !== 'fat_solid') return row;
+    // How warm it was set to go in belonged to the other school.
+    const { atC: _at, ...rest } = row;
+    return { ...rest, fat: fatOfSchool(school, family.fatPieceMm?.[1]), ...(school === 'cream' ? { atC: CREAMED_AT_C } : {}) };
+  });
+  return { ...formula, rows, mix: defaultMix({ rows }, { school, rolled: family.rolled }, pantry, newKey) };
+}
+/** Butter creams at 17 to 21 C: common practice, no source. */
+const CREAMED_AT_C = 19;
+
 /** What soaks takes its water from the wettest row; the step that pours that row then pours the rest. */
 function soakIn(soak: readonly MixStep[], soaked: readonly Row[], wet: readonly Row[]): [readonly MixStep[], (step: MixStep) => MixStep] {
   const source = [...wet].sort((a, b) => b.amountG - a.amountG)[0];

@@ -8,8 +8,8 @@ export const rightWater = table(
 );
 export const thirstSpread = fact(0.07, 'share of wanted water', 'judgement', 'flour lots, room air and the estimate of k together');
 export const waterSpread = table(
-  { thirst: 0.06, moisture: 0.01, moistureMeasured: 0.003, egg: 0.05, cup: 0.09, feel: 0.04 },
-  'one standard deviation: share of wanted water, share of the flour twice, share of the egg, share of a cup, share of wanted water',
+  { thirst: 0.06, moisture: 0.01, moistureMeasured: 0.003, egg: 0.05, cup: 0.09, feel: 0.04, lapse: 0.03 },
+  'one standard deviation: share of wanted water, share of the flour twice, share of the egg, share of a cup, share of wanted water; share of words that are slips',
   'judgement',
   'how far each thing strays that a dough’s water hangs on; a blend that was felt, a weighed egg and a measured lot each take their part away',
 );

@@ -8,12 +8,13 @@ export type Felt = { readonly getsOverWants: number; readonly word: HandWord };
 const LOW = 0.6;
 const HIGH = 1.6;
 const STEPS = 400;
+const WORDS = 5;
 
 /**
  * How thirsty a blend is against the rule, from what hands said of its doughs.
  *
  * The prior is the rule itself with its spread; each word says that the true ratio of water in to water wanted lies in that word's band,
- * blurred by how far two hands differ.
+ * blurred by how far two hands differ; now and then a word is a slip and says nothing.
  *
  * Units    factor on the water that flours and starches want; 1 is the rule.
  * Throws   nothing; nothing felt gives the prior.
@@ -24,11 +25,14 @@ const STEPS = 400;
  * learnedThirst([{ getsOverWants: 1, word: 'cracks' }]); // => { value: above 1, sd: below the prior's }
  */
 export function learnedThirst(felt: readonly Felt[]): { readonly value: number; readonly sd: number } {
-  const { thirst, feel } = waterSpread.values;
+  const { thirst, feel, lapse } = waterSpread.values;
   const at = Array.from({ length: STEPS + 1 }, (_, i) => LOW + ((HIGH - LOW) * i) / STEPS);
   const weight = at.map((factor) => {
     const prior = -0.5 * ((factor - 1) / thirst) ** 2;
-    return felt.reduce((log, one) => log + Math.log(Math.max(1e-9, chanceOf(one.word, one.getsOverWants / factor, feel))), prior);
+    return felt.reduce(
+      (log, one) => log + Math.log(lapse / WORDS + (1 - lapse) * Math.max(0, chanceOf(one.word, one.getsOverWants / factor, feel))),
+      prior,
+    );
   });
   const most = Math.max(...weight);
   const chance = weight.map((log) => Math.exp(log - most));

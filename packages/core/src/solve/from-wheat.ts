@@ -1,6 +1,6 @@
 import { blendPortions } from '../blend/blend.js';
 import { sodaBalance } from '../dough/leavening.js';
-import { defaultMix } from '../dough/mix.js';
+import { mixedBySchool } from '../dough/mix.js';
 import { waterGets } from '../dough/water.js';
 import { formulaFromList } from '../entry/formula-from-list.js';
 import { InputError } from '../errors.js';
@@ -9,7 +9,7 @@ import { compositionOf, portionOf } from '../ingredient/mixture.js';
 import { isExcluded, isGum, isLeavener, isPouredWater, isSalt } from '../ingredient/roles.js';
 import { roundTo } from '../units/rounding.js';
 import { scaled } from './scale.js';
-import { fatBySchool, starterFormula } from './starter.js';
+import { starterFormula } from './starter.js';
 import type { Formula, Row } from '../document/formula.js';
 import type { Kitchen } from '../document/kitchen.js';
 import type { Pantry } from '../document/pantry.js';
@@ -55,21 +55,17 @@ export function trialFromWheat(
   const gumless = starter.blend.rows.filter(({ ingredientId }) => !isGum(pantry.ingredients[ingredientId]!));
   const total = gumless.reduce((sum, { share }) => sum + share, 0);
   // As it would be with wheat: its water and fat are what the steps start from.
-  const asWheat = withSchool(
-    formulaFromList(
-      {
-        ...starter,
-        rows: starter.rows.filter(({ use }) => use !== 'dough'),
-        blend: { ...starter.blend, rows: gumless.map((row) => ({ ...row, share: row.share / total })) },
-        blendG: wheatG,
-      },
-      others.filter(({ ingredientId }) => !isFlourLike(pantry, ingredientId)),
-      pantry,
-      newKey,
-      'instead',
-    ),
-    family,
+  const asWheat = formulaFromList(
+    {
+      ...starter,
+      rows: starter.rows.filter(({ use }) => use !== 'dough'),
+      blend: { ...starter.blend, rows: gumless.map((row) => ({ ...row, share: row.share / total })) },
+      blendG: wheatG,
+    },
+    others.filter(({ ingredientId }) => !isFlourLike(pantry, ingredientId)),
     pantry,
+    newKey,
+    'instead',
   );
   const work: Readonly<Record<WheatStepCode, (now: Formula) => Formula>> = {
     blend: (now) => ({ ...now, blendG: roundTo(wheatG * (family.kind === 'quick' ? fromWheat.values.quickShare : 1), 1) }),
@@ -89,15 +85,7 @@ export function trialFromWheat(
     formula = next;
     return { code, moves, skipped };
   });
-  return { formula: { ...formula, mix: defaultMix(formula, family, pantry, newKey) }, steps, wheatG };
-}
-
-/** Solid fat goes in the way the family usually has it. */
-function withSchool(formula: Formula, family: Family, pantry: Pantry): Formula {
-  const rows = formula.rows.map((row) =>
-    pantry.ingredients[row.ingredientId]?.kind === 'fat_solid' ? { ...row, fat: fatBySchool(family) } : row,
-  );
-  return { ...formula, rows };
+  return { formula: mixedBySchool(formula, family, family.school, pantry, newKey), steps, wheatG };
 }
 
 const isFlourLike = (pantry: Pantry, id: string) => {

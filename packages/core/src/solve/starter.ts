@@ -2,7 +2,7 @@ import { applyEdits } from '../document/edits.js';
 import { InputError } from '../errors.js';
 import { evaluate, findingsOf } from '../evaluate.js';
 import { blendPortions } from '../blend/blend.js';
-import { defaultMix } from '../dough/mix.js';
+import { defaultMix, fatOfSchool } from '../dough/mix.js';
 import { rightPourG, waterGets, waterWants } from '../dough/water.js';
 import { doughDensity, holdBackShare } from '../facts/dough.js';
 import { compositionOf, portionOf } from '../ingredient/mixture.js';
@@ -161,20 +161,13 @@ function rowsOf(family: Family, blend: Pick<Formula, 'blend' | 'blendG'>, kitche
   const fatId = family.school === 'oil' ? 'olive_oil' : family.kind === 'laminated' ? 'butter_lam' : 'butter_unsalted';
   const leftG = (family.fatPercent[1] * blend.blendG) / 100 - blendFatG - fatOf(others);
   const fat = row(fatId, roundTo(Math.max(0, leftG / (pantry.ingredients[fatId]?.composition.fatShare ?? 1)), 0.1), {
-    fat: fatBySchool(family),
+    fat: fatOfSchool(family.school, family.fatPieceMm?.[1]),
   });
   const dry = [...others, sugar, fat].filter(({ amountG }) => amountG > 0);
   const portions = dry.map(({ ingredientId, amountG }, i) => portionOf(pantry, `rows[${i}].ingredientId`, ingredientId, amountG));
   const { wantsG } = waterWants(flours, [], family, 1, kitchen.humidityShare);
   const pourG = roundTo(rightPourG(wantsG, waterGets(flours, portions).broughtWaterG), 1);
   return [...(pourG > 0 ? [row('water', pourG)] : []), ...dry];
-}
-
-/** How a solid fat goes in by the family's school. */
-export function fatBySchool(family: Family): NonNullable<Row['fat']> {
-  if (family.school === 'cutIn') return { state: 'pieces', pieceMm: family.fatPieceMm?.[1] ?? 6 };
-  if (family.school === 'rub') return { state: 'rubbed' };
-  return { state: family.school === 'cream' ? 'creamed' : family.school === 'allInOne' ? 'rubbed' : 'melted' };
 }
 
 /** A square of the family's piece where it is weighed, else of a size that a hand cuts. */

@@ -183,10 +183,7 @@ function WheatSteps({
   return (
     <Box component="section" aria-label="From wheat, step by step" sx={{ gridColumn: '1 / -1', display: 'grid', gap: 1 }}>
       {plan.steps.map(({ code, moves, skipped }, i) => (
-        <Box
-          key={code}
-          sx={{ display: 'grid', gridTemplateColumns: '40px 1fr', alignItems: 'start', fontSize: 13.5 }}
-        >
+        <Box key={code} sx={{ display: 'grid', gridTemplateColumns: '40px 1fr', alignItems: 'start', fontSize: 13.5 }}>
           <Checkbox
             size="small"
             checked={!without.has(code)}

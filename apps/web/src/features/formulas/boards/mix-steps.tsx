@@ -11,17 +11,19 @@ import { useTheme } from '@mui/material/styles';
 import {
   actWords,
   BLEND,
-  defaultMix,
   editsBetween,
   families,
   mixActs,
+  mixedBySchool,
   mixTools,
   mixWords,
+  schools,
   stopSigns,
   toolWords,
   type MixAct,
   type MixStep,
   type MixTool,
+  type School,
 } from '@north-leaf/core';
 import { Choice } from '../../../ui/choice';
 import { QuantityField } from '../../../ui/quantity-field';
@@ -32,6 +34,7 @@ import { newKey } from './new-key';
 /** The order in which things go in: part of the formula. Each step in a sentence, with its sign at true size; opened, it can be changed. */
 export function MixSteps() {
   const formula = useFormula();
+  const family = families[formula.family]!;
   const { pantry } = useSurroundings();
   const [open, setOpen] = useState<string | null>(null);
   const setMix = (make: (mix: readonly MixStep[]) => readonly MixStep[], step = `mix:${newKey()}`) =>
@@ -47,9 +50,22 @@ export function MixSteps() {
     <Box component="section" aria-label="Order of mixing">
       <Box sx={{ display: 'flex', justifyContent: 'space-between', alignItems: 'center', pb: 1 }}>
         <Typography variant="h3">Order of mixing</Typography>
-        <Button size="small" onClick={() => setMix(() => defaultMix(formula, families[formula.family]!, pantry, newKey))}>
-          As this family usually goes
-        </Button>
+        <Choice
+          label="School of mixing"
+          value=""
+          options={schools.map((value) => ({
+            value: value as School | '',
+            name: `${schoolWords[value]}${value === family.school ? ', as this family usually goes' : ''}`,
+          }))}
+          onChange={(school) =>
+            school !== '' &&
+            useDraft
+              .getState()
+              .edit(`school:${newKey()}`, (from) => editsBetween(from, mixedBySchool(from, family, school, pantry, newKey)))
+          }
+          width={210}
+          placeholder="begin anew, by a school"
+        />
       </Box>
       <Box component="ol" sx={{ m: 0, p: 0, listStyle: 'none', display: 'grid', gap: 1 }}>
         {formula.mix.map((step, i) => (
@@ -108,6 +124,16 @@ export function MixSteps() {
     </Box>
   );
 }
+
+/** Schools are choices, each with its reason; none is the one right way. */
+const schoolWords: Readonly<Record<School, string>> = {
+  cutIn: 'Cut in cold: flaky',
+  rub: 'Rubbed in: short, some flake',
+  cream: 'Creamed: tender, even',
+  melt: 'Melted: shortest, quick',
+  oil: 'Oil: no chilling, no flake',
+  allInOne: 'All in one: quick, even',
+};
 
 /** A pea is 8 mm on the screen too: CSS millimetres, as true as the screen is. */
 function Sign({ id }: { id: string | undefined }) {
