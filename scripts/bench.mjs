@@ -141,7 +141,7 @@ if (wants('web.shellGzipKb')) {
   line('web.shellGzipKb', kb.toFixed(0), 'kB', '150', `${files.size} files every page needs first; fonts apart`);
 }
 
-if (wants('edit.outlookP95Ms', 'start.warmS')) {
+if (wants('edit.outlookP95Ms', 'edit.doughP95Ms', 'start.warmS')) {
   process.on('exit', stopDatabase);
   await startDatabase(['northleaf_bench']);
   const port = 4339;
@@ -149,13 +149,13 @@ if (wants('edit.outlookP95Ms', 'start.warmS')) {
   node(['apps/server/dist/prepare.js', '--empty', '--seed'], { env });
   const server = spawn(process.execPath, ['apps/server/dist/main.js'], { cwd: ROOT, env, stdio: ['ignore', 'pipe', 'inherit'] });
   await new Promise((ready) => server.stdout.once('data', ready));
-  if (wants('edit.outlookP95Ms')) await measureEdits(port);
+  if (wants('edit.outlookP95Ms', 'edit.doughP95Ms')) await measureEdits(port);
   server.kill('SIGTERM');
   await new Promise((gone) => server.once('exit', gone));
   if (wants('start.warmS')) await measureWarmStart();
 }
 
-/** From the input event to the first frame after the Outlook carries that value. */
+/** From the input event to the first frame after the dough board, and after the Outlook, carries that value. */
 async function measureEdits(port) {
   const { chromium } = createRequire(join(ROOT, 'e2e/package.json'))('@playwright/test');
   const browser = await chromium.launch({
@@ -166,26 +166,42 @@ async function measureEdits(port) {
   await page.goto(`http://127.0.0.1:${port}/formulas/3f3a2a52-8c0c-4b57-9c7e-1f6a5c0e7a11/dough`);
   await page.getByLabel('Water grams').waitFor();
   await page.waitForTimeout(1500);
-  const times = await page.evaluate(async () => {
+  const { times, dough } = await page.evaluate(async () => {
     const field = document.querySelector('input[aria-label="Water grams"]');
     const outlook = document.querySelector('section[aria-label="Outlook"]');
     const setter = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set;
     const frame = () => new Promise((next) => requestAnimationFrame(next));
+    const gets = document.querySelector('[data-gets]');
     const out = [];
+    const dough = [];
     field.focus();
     for (let i = 0; i < 220; i++) {
       const before = outlook.dataset.tender;
+      const water = gets.dataset.gets;
       const grams = 84 + ((i * 7) % 40) + 0.1 * (i % 9);
       const from = performance.now();
       setter.call(field, String(grams));
       field.dispatchEvent(new Event('input', { bubbles: true }));
-      while (outlook.dataset.tender === before && performance.now() - from < 3000) await frame();
-      out.push(performance.now() - from);
+      let doughAt = 0;
+      while (outlook.dataset.tender === before && performance.now() - from < 3000) {
+        await frame();
+        if (doughAt === 0 && gets.dataset.gets !== water) doughAt = performance.now() - from;
+      }
+      const all = performance.now() - from;
+      out.push(all);
+      dough.push(doughAt || all);
       await new Promise((rest) => setTimeout(rest, 60));
     }
-    return out.slice(20);
+    return { times: out.slice(20), dough: dough.slice(20) };
   });
   await browser.close();
+  line(
+    'edit.doughP95Ms',
+    quantile(dough, 0.95).toFixed(0),
+    'ms',
+    '50',
+    `${dough.length} keystrokes, median ${median(dough).toFixed(0)} ms; the whole Line takes ${(quantile(times, 0.95) / quantile(dough, 0.95)).toFixed(1)} times as long`,
+  );
   line(
     'edit.outlookP95Ms',
     quantile(times, 0.95).toFixed(0),

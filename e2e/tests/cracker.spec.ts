@@ -12,7 +12,7 @@ test('a baker changes the water, takes the advice, saves, bakes, and finds every
 
   await pour(page, '86');
   expect(await tender(page)).not.toBe(before);
-  await expect(page.getByTestId('ruling-dough')).toHaveText('86 %');
+  await expect(page.getByTestId('ruling-dough')).toHaveText('88 %');
   await expect(page.getByText('Short of water: edges will crack')).toBeVisible();
 
   await page.getByRole('button', { name: 'Water 86 → 100 g' }).click();

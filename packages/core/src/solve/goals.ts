@@ -6,7 +6,7 @@ import { binderRatioRange, gritLimit, singleStarchLimit } from '../facts/dough.j
 import { costPerG } from '../ingredient/cost.js';
 import { glutenProof } from '../ingredient/gluten.js';
 import { lotsInUse, portionOf } from '../ingredient/mixture.js';
-import { isBlendable, isExcluded, isGum, isNut, isProteinType, isStarch } from '../ingredient/roles.js';
+import { isBlendable, isCrumb, isExcluded, isGum, isNut, isProteinType, isStarch } from '../ingredient/roles.js';
 import { suitability, suitsAskedFor } from '../ingredient/suits.js';
 import { broughtBy } from './blend-spec.js';
 import type { Blend, BlendRow, Formula } from '../document/formula.js';
@@ -63,6 +63,8 @@ export function blendSpecFor(
   for (const ingredient of Object.values(pantry.ingredients)) {
     if (!isBlendable(ingredient) || isExcluded(ingredient)) continue;
     const row = rowOf.get(ingredient.id);
+    // Ground crackers are the flour of a crumb crust only; elsewhere they stand where a baker put them.
+    if (isCrumb(ingredient) && family.base !== 'crumb' && !row) continue;
     const why = whyNot(ingredient, row, kitchen, pantry, suits, reach, asksCost);
     if (why === null) items.push(itemOf(ingredient, row, family, pantry, reach === 'here' ? formula.blendG : null));
     else {

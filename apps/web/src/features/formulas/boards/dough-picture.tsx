@@ -26,7 +26,9 @@ export function DoughPicture() {
   const { result } = evaluation.dough;
   return (
     <Box sx={{ display: 'grid', gap: 4 }}>
-      <HandChances result={result} />
+      <Box data-gets={result.getsG.toFixed(2)} data-testid="water-in">
+        <HandChances result={result} />
+      </Box>
       <Ladder result={result} />
       <WantsAndGets result={result} />
       <Balance result={result} family={families[family]!} />
