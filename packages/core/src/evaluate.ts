@@ -15,6 +15,7 @@ import type { Formula } from './document/formula.js';
 import type { Kitchen } from './document/kitchen.js';
 import type { Pantry } from './document/pantry.js';
 import type { DoughResult } from './dough/dough.js';
+import type { Family } from './facts/families.js';
 import type { Finding, Stage } from './findings/finding.js';
 import type { KeepResult } from './keep/keep.js';
 import type { Outlook } from './outlook/outlook.js';
@@ -31,7 +32,7 @@ export type Evaluation = {
 };
 
 /** A formula's meaning changes only with this number; every stored version keeps the one it was worked out with. */
-export const coreVersion = '1.1.0';
+export const coreVersion = '1.2.0';
 
 /**
  * Works a formula out, all the way down the Line.
@@ -43,22 +44,8 @@ export const coreVersion = '1.1.0';
  */
 export function evaluate(formula: Formula, kitchen: Kitchen, pantry: Pantry): Evaluation {
   const family = families[formula.family];
-  let failed = false;
-  /** Runs a stage unless an earlier one failed. */
-  const stage = <R>(work: () => { result: R; findings: Finding[] }): Stage<R> => {
-    if (failed) return { state: 'waiting' };
-    try {
-      if (!family) throw new InputError('family', 'is not a family that North Leaf knows');
-      const { result, findings } = work();
-      return { state: stateOf(findings), result, findings: worstFirst(findings) };
-    } catch (error) {
-      if (!(error instanceof InputError)) throw error;
-      failed = true;
-      return { state: 'waiting', problem: { path: error.path, message: error.message } };
-    }
-  };
-  const blend = stage(() => blendStage(formula, family!, kitchen, pantry));
-  const dough = stage(() => doughStage(formula, family!, kitchen, pantry, resultOf(blend)));
+  const stage = stageRunner(family);
+  const { blend, dough } = blendAndDough(formula, kitchen, pantry, stage);
   const chill = stage(() => chillStage(formula, family!, kitchen, resultOf(dough)));
   const sheet = stage(() => sheetStage(formula, family!, kitchen, resultOf(dough), resultOf(chill)));
   const bake = stage(() => bakeStage(formula, family!, kitchen, resultOf(dough), resultOf(sheet)));
@@ -73,6 +60,35 @@ export function evaluate(formula: Formula, kitchen: Kitchen, pantry: Pantry): Ev
           keep: keep.result,
         });
   return { blend, dough, chill, sheet, bake, keep, outlook };
+}
+
+/** The first two stages alone: what a baker at the bowl waits for, a hundredth of the work of all six. */
+export function evaluateDough(formula: Formula, kitchen: Kitchen, pantry: Pantry): Pick<Evaluation, 'blend' | 'dough'> {
+  return blendAndDough(formula, kitchen, pantry, stageRunner(families[formula.family]));
+}
+
+function blendAndDough(formula: Formula, kitchen: Kitchen, pantry: Pantry, stage: StageRunner): Pick<Evaluation, 'blend' | 'dough'> {
+  const family = families[formula.family];
+  const blend = stage(() => blendStage(formula, family!, kitchen, pantry));
+  return { blend, dough: stage(() => doughStage(formula, family!, kitchen, pantry, resultOf(blend))) };
+}
+
+type StageRunner = <R>(work: () => { result: R; findings: Finding[] }) => Stage<R>;
+/** Runs a stage unless an earlier one failed. */
+function stageRunner(family: Family | undefined): StageRunner {
+  let failed = false;
+  return (work) => {
+    if (failed) return { state: 'waiting' };
+    try {
+      if (!family) throw new InputError('family', 'is not a family that North Leaf knows');
+      const { result, findings } = work();
+      return { state: stateOf(findings), result, findings: worstFirst(findings) };
+    } catch (error) {
+      if (!(error instanceof InputError)) throw error;
+      failed = true;
+      return { state: 'waiting', problem: { path: error.path, message: error.message } };
+    }
+  };
 }
 
 /** Problems of every stage that could not be worked out. */

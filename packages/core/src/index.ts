@@ -1,4 +1,4 @@
-export { evaluate, coreVersion, problemsOf, findingsOf } from './evaluate.js';
+export { evaluate, evaluateDough, coreVersion, problemsOf, findingsOf } from './evaluate.js';
 export { InputError, within } from './errors.js';
 export { applyEdits, editsBetween, EditRefused, inverseOf, valueAt } from './document/edits.js';
 export { families, schools } from './facts/families.js';

@@ -179,7 +179,7 @@ describe('order of mixing', () => {
       ],
     });
     expect(mix.find(({ act }) => act === 'pour')!.of).toEqual([{ rowKey: 'w', share: 0.5 }]);
-    expect(mixWords(mix[0]!, { rows, blend: aFormula().blend }, pantry)).toBe(
+    expect(mixWords(mix[0]!, { rows }, pantry)).toBe(
       'Soak psyllium husk and half of the water, 10 min, until a gel that stands on the spoon',
     );
   });

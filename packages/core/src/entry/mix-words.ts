@@ -1,6 +1,6 @@
 import { stopSigns } from '../facts/mixing.js';
 import { BLEND } from '../document/formula.js';
-import type { Formula, MixAct, MixStep, MixTool } from '../document/formula.js';
+import type { MixAct, MixStep, MixTool, Row } from '../document/formula.js';
 import type { Pantry } from '../document/pantry.js';
 
 /** What an act is called where it is told. */
@@ -35,7 +35,7 @@ export const toolWords: Readonly<Record<MixTool, string>> = {
  * Findings none.
  * Source   none.
  */
-export function mixWords(step: MixStep, formula: Pick<Formula, 'rows' | 'blend'>, pantry: Pantry): string {
+export function mixWords(step: MixStep, formula: { readonly rows: readonly Pick<Row, 'key' | 'ingredientId'>[] }, pantry: Pantry): string {
   if (!step.act) return step.does ?? '';
   const names = (step.of ?? []).flatMap(({ rowKey, share }) => {
     const id = formula.rows.find(({ key }) => key === rowKey)?.ingredientId;

@@ -1,4 +1,4 @@
-import { evaluate, type Evaluation, type Formula, type Kitchen, type Pantry } from '@north-leaf/core';
+import { evaluate, evaluateDough, type Evaluation, type Formula, type Kitchen, type Pantry } from '@north-leaf/core';
 import { expose } from 'comlink';
 
 let kitchen: Kitchen;
@@ -9,6 +9,10 @@ const api = {
   surround(itsKitchen: Kitchen, itsPantry: Pantry): void {
     kitchen = itsKitchen;
     pantry = itsPantry;
+  },
+  /** The first two stages, in a moment: they are asked for together with the whole, and answered first. */
+  evaluateDough(formula: Formula): Pick<Evaluation, 'blend' | 'dough'> {
+    return evaluateDough(formula, kitchen, pantry);
   },
   evaluate(formula: Formula): Evaluation {
     return evaluate(formula, kitchen, pantry);

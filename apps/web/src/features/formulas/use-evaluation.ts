@@ -1,5 +1,6 @@
 import { useEffect, useState } from 'react';
 import { wrap } from 'comlink';
+import { create } from 'zustand';
 import type { Evaluation, Formula, Kitchen, Pantry } from '@north-leaf/core';
 import { useDraft } from './draft-store';
 import type { EvaluationApi } from './evaluation.worker';
@@ -10,6 +11,9 @@ export type Evaluated = {
   /** A newer draft has been waiting for its answer long enough to say so. */ readonly stale: boolean;
   /** The core itself failed: a fault of ours. */ readonly failed: boolean;
 };
+
+/** The dough of the newest draft that was answered: ahead of the whole by what the later stages take. Null before the first answer. */
+export const useEarlyDough = create<{ readonly dough: Evaluation['dough'] | null }>()(() => ({ dough: null }));
 
 /** Answers within this time replace the last one silently. */
 const SILENT_MS = 150;
@@ -37,7 +41,9 @@ export function useEvaluation(kitchen: Kitchen, pantry: Pantry): Evaluated {
         const next: Formula = waiting;
         waiting = null;
         try {
-          const evaluation = await api.evaluate(next);
+          // Both are asked for at once: the worker answers the dough while this page is free to draw it.
+          const early = api.evaluateDough(next).then(({ dough }) => !gone && useEarlyDough.setState({ dough }));
+          const [evaluation] = await Promise.all([api.evaluate(next), early]);
           clearTimeout(late);
           if (!gone) setEvaluated({ evaluation, of: next, stale: false, failed: false });
         } catch {
@@ -56,6 +62,7 @@ export function useEvaluation(kitchen: Kitchen, pantry: Pantry): Evaluated {
     const stop = useDraft.subscribe((now, before) => now.formula !== before.formula && ask(now.formula));
     return () => {
       gone = true;
+      useEarlyDough.setState({ dough: null });
       stop();
       clearTimeout(late);
       worker.terminate();

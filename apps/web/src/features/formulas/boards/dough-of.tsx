@@ -16,15 +16,15 @@ import { newKey } from './new-key';
 
 /** One dough, several goods: where this dough is from, or which goods take it and how much they need together. */
 export function DoughOf() {
-  const formula = useFormula();
+  const doughOf = useDraft((state) => state.formula.doughOf);
   const formulaId = useDraft((state) => state.formulaId);
   const list = useQuery(formulasQuery);
   const others = (list.data ?? []).filter(({ id }) => id !== formulaId);
-  const goods = others.filter(({ doughOf }) => doughOf?.formulaId === formulaId);
-  if (formula.doughOf) return <TakenFrom from={formula.doughOf} />;
+  const goods = others.filter((one) => one.doughOf?.formulaId === formulaId);
+  if (doughOf) return <TakenFrom from={doughOf} />;
   if (goods.length > 0) return <Needed goods={goods.map(({ id, name, doughG }) => ({ id, name, doughG: doughG ?? 0 }))} />;
   // A dough that follows another cannot be followed in turn: every good names the first.
-  const sources = others.filter(({ doughOf }) => doughOf === null);
+  const sources = others.filter((one) => one.doughOf === null);
   return sources.length === 0 ? null : <Take sources={sources} />;
 }
 

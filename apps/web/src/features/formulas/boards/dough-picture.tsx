@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
@@ -15,15 +16,22 @@ import { usePreferences } from '../../../platform/preferences';
 import { GoodRange } from '../../../ui/good-range';
 import { showQuantity } from '../../../ui/quantity';
 import { handWordLabels } from '../../../ui/words';
-import { useAnswer, useFormula, useSurroundings, Waiting } from './board';
+import { useDraft } from '../draft-store';
+import { useEarlyDough } from '../use-evaluation';
+import { useAnswer, useSurroundings, Waiting } from './board';
 import { MixSteps } from './mix-steps';
 
 /** What the dough is: its water today, its balance against the family, its fat, what binds it, and the order it goes together in. */
 export function DoughPicture() {
   const { evaluation } = useAnswer();
-  const { family } = useFormula();
-  if (evaluation.dough.state === 'waiting') return <Waiting stage="dough" />;
-  const { result } = evaluation.dough;
+  const family = useDraft((state) => state.formula.family);
+  const early = useEarlyDough((state) => state.dough);
+  const dough = early ?? evaluation.dough;
+  return dough.state === 'waiting' ? <Waiting stage="dough" /> : <Figures result={dough.result} family={families[family]!} />;
+}
+
+/** Drawn when the dough is answered, not again when the rest of the Line is. */
+const Figures = memo(function Figures({ result, family }: { result: DoughResult; family: Family }) {
   return (
     <Box sx={{ display: 'grid', gap: 4 }}>
       <Box data-gets={result.getsG.toFixed(2)} data-testid="water-in">
@@ -31,13 +39,13 @@ export function DoughPicture() {
       </Box>
       <Ladder result={result} />
       <WantsAndGets result={result} />
-      <Balance result={result} family={families[family]!} />
+      <Balance result={result} family={family} />
       <Fats result={result} />
       <Binders result={result} />
       <MixSteps />
     </Box>
   );
-}
+});
 
 type Percent = { readonly name: keyof BakersPercents; readonly label: string; readonly window: Family['fatPercent'] | undefined };
 
@@ -355,8 +363,8 @@ function WantsAndGets({ result }: { result: DoughResult }) {
 /** What hands have taught of this blend, and from how many bakes. */
 function Learned() {
   const { kitchen } = useSurroundings();
-  const { blend } = useFormula();
-  const learned = kitchen.learned.find(({ what, about }) => what === 'thirstFactor' && about === blend.name);
+  const blendName = useDraft((state) => state.formula.blend.name);
+  const learned = kitchen.learned.find(({ what, about }) => what === 'thirstFactor' && about === blendName);
   if (!learned) return <> Say at a bake how the dough felt, and this blend’s thirst is learned.</>;
   return (
     <>

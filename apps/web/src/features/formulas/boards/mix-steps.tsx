@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { memo, useMemo, useState } from 'react';
 import ArrowDownwardIcon from '@mui/icons-material/ArrowDownward';
 import ArrowUpwardIcon from '@mui/icons-material/ArrowUpward';
 import Box from '@mui/material/Box';
@@ -23,18 +23,21 @@ import {
   type MixAct,
   type MixStep,
   type MixTool,
+  type Row,
   type School,
 } from '@north-leaf/core';
 import { Choice } from '../../../ui/choice';
 import { QuantityField } from '../../../ui/quantity-field';
 import { useDraft } from '../draft-store';
-import { useFormula, useSurroundings } from './board';
+import { useSurroundings } from './board';
 import { newKey } from './new-key';
 
 /** The order in which things go in: part of the formula. Each step in a sentence, with its sign at true size; opened, it can be changed. */
-export function MixSteps() {
-  const formula = useFormula();
-  const family = families[formula.family]!;
+export const MixSteps = memo(function MixSteps() {
+  // Grams do not matter here: a keystroke in an amount draws none of it again.
+  const mix = useDraft((state) => state.formula.mix);
+  const family = families[useDraft((state) => state.formula.family)]!;
+  const rows = useMixable();
   const { pantry } = useSurroundings();
   const [open, setOpen] = useState<string | null>(null);
   const setMix = (make: (mix: readonly MixStep[]) => readonly MixStep[], step = `mix:${newKey()}`) =>
@@ -68,7 +71,7 @@ export function MixSteps() {
         />
       </Box>
       <Box component="ol" sx={{ m: 0, p: 0, listStyle: 'none', display: 'grid', gap: 1 }}>
-        {formula.mix.map((step, i) => (
+        {mix.map((step, i) => (
           <Box
             key={step.key}
             component="li"
@@ -76,7 +79,7 @@ export function MixSteps() {
           >
             <Box sx={{ color: 'text.secondary', fontVariantNumeric: 'tabular-nums' }}>{i + 1}</Box>
             <Box>
-              {mixWords(step, formula, pantry)}
+              {mixWords(step, { rows }, pantry)}
               <Sign id={step.stopAt} />
               {open === step.key && (
                 <StepFields
@@ -89,12 +92,7 @@ export function MixSteps() {
               <IconButton size="small" aria-label={`Step ${i + 1} earlier`} disabled={i === 0} onClick={() => moved(i, -1)}>
                 <ArrowUpwardIcon fontSize="inherit" />
               </IconButton>
-              <IconButton
-                size="small"
-                aria-label={`Step ${i + 1} later`}
-                disabled={i === formula.mix.length - 1}
-                onClick={() => moved(i, 1)}
-              >
+              <IconButton size="small" aria-label={`Step ${i + 1} later`} disabled={i === mix.length - 1} onClick={() => moved(i, 1)}>
                 <ArrowDownwardIcon fontSize="inherit" />
               </IconButton>
               <Button
@@ -109,7 +107,7 @@ export function MixSteps() {
           </Box>
         ))}
       </Box>
-      {formula.mix.length === 0 && <Box sx={{ fontSize: 13.5, color: 'text.secondary' }}>No order is written down yet.</Box>}
+      {mix.length === 0 && <Box sx={{ fontSize: 13.5, color: 'text.secondary' }}>No order is written down yet.</Box>}
       <Button
         size="small"
         sx={{ mt: 1 }}
@@ -123,6 +121,13 @@ export function MixSteps() {
       </Button>
     </Box>
   );
+});
+
+type Mixable = readonly Pick<Row, 'key' | 'ingredientId' | 'use'>[];
+/** The rows by name only: the same as long as none comes, goes or is swapped. */
+function useMixable(): Mixable {
+  const said = useDraft((state) => JSON.stringify(state.formula.rows.map(({ key, ingredientId, use }) => ({ key, ingredientId, use }))));
+  return useMemo(() => JSON.parse(said) as Mixable, [said]);
 }
 
 /** Schools are choices, each with its reason; none is the one right way. */
@@ -161,12 +166,12 @@ function Sign({ id }: { id: string | undefined }) {
 
 type Change = (next: MixStep, step?: string) => void;
 function StepFields({ step, onChange }: { step: MixStep; onChange: Change }) {
-  const formula = useFormula();
+  const mixable = useMixable();
   const { pantry } = useSurroundings();
   const takes = step.of ?? [];
   const rows = [
     { key: BLEND, name: 'The blend' },
-    ...formula.rows
+    ...mixable
       .filter(({ use }) => use === 'dough')
       .map(({ key, ingredientId }) => ({ key, name: pantry.ingredients[ingredientId]?.name ?? ingredientId })),
   ];
