@@ -1,8 +1,7 @@
-import { editsBetween, valueAt, type Edit, type Formula, type Pantry } from '@north-leaf/core';
+import { editsBetween, families, valueAt, type Edit, type Formula, type Pantry } from '@north-leaf/core';
 
 const words: readonly [RegExp, string, string][] = [
   [/^\/blendG$/, 'Blend', 'g'],
-  [/^\/family$/, 'Family', ''],
   [/^\/doughAtC$/, 'Dough', '°C'],
   [/^\/restMin$/, 'Rest', 'min'],
   [/^\/holdBackShare$/, 'Hold back', '%'],
@@ -56,6 +55,7 @@ export function describeEdit({ path, from, to }: Edit, formula: Formula, pantry:
     const name = String(valueAt(formula, `/bake/steps/${step[1]}/name`) ?? 'Step');
     return step[2] === 'min' ? old2new(name, from, to, 'min') : old2new(`${name} want`, from, to, '°C');
   }
+  if (path === '/family') return `Family ${familyName(from)} → ${familyName(to)}`;
   if (path.startsWith('/mix')) return 'Order of mixing';
   if (path === '/doughOf') return to === undefined ? 'A dough of its own' : 'The dough of another formula';
   if (path.startsWith('/blendEntered')) return 'As typed';
@@ -88,6 +88,8 @@ function old2new(name: string, from: unknown, to: unknown, unit: string): string
   };
   return `${name} ${show(from)} → ${show(to)}${unit ? ` ${unit}` : ''}`;
 }
+
+const familyName = (id: unknown) => families[String(id)]?.name ?? String(id);
 
 function lotChange(name: string, from: unknown, to: unknown, pantry: Pantry): string {
   const lot = (id: unknown) => (typeof id === 'string' ? `lot ${pantry.lots[id]?.code ?? id}` : 'the lot first in line');

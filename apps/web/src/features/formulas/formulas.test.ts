@@ -6,9 +6,12 @@ import {
   demoLots,
   editsBetween,
   evaluate,
+  families,
+  mixedBySchool,
   publishedIngredients,
+  type Edit,
 } from '@north-leaf/core';
-import { describeEdits } from './describe-changes';
+import { countedChanges, describeEdits } from './describe-changes';
 import { edited, moved, setValue, type DraftState } from './draft-store';
 import { pointerOf } from './boards/board';
 import { rulingOf } from './stages';
@@ -77,6 +80,26 @@ describe('changes in a baker’s words', () => {
     expect(said).toMatch(/and \d more$/);
     expect(describeEdits([{ path: '/rows/0', from: demoCrackerV2.rows[0] as never }], demoCrackerV2, pantry)).toBe('Water taken out');
   });
+});
+
+describe('changes of the dough in words', () => {
+  let made = 0;
+  const mixed = mixedBySchool(demoCrackerV2, families['cracker_savoury']!, 'rub', pantry, () => `k${made++}`);
+
+  it('count the order of mixing as one, however many steps moved', () => {
+    const counted = countedChanges(demoCrackerV2, mixed);
+    expect(counted.map(({ path }) => path)).toEqual(['/mix']);
+    expect(describeEdits(counted, demoCrackerV2, pantry)).toBe('Order of mixing');
+  });
+
+  it.each<[string, Edit, string]>([
+    ['a family', { path: '/family', from: 'cracker_savoury', to: 'galette' }, 'Family Savoury starch or seed cracker → Galette crust'],
+    ['how warm', { path: '/rows/1/atC', from: 20, to: 12 }, 'Olive oil 20 → 12 °C'],
+    ['how long soaked', { path: '/rows/2/soakMin', to: 10 }, 'Sesame seeds none → 10 min'],
+    ['how a fat goes in', { path: '/rows/1/fat/state', from: 'melted', to: 'creamed' }, 'Olive oil: goes in otherwise'],
+    ['whose dough', { path: '/doughOf', to: { formulaId: 'f', version: 1 } }, 'The dough of another formula'],
+    ['a dough let go', { path: '/doughOf', from: { formulaId: 'f', version: 1 } }, 'A dough of its own'],
+  ])('tell of %s', (_claim, edit, said) => expect(describeEdits([edit], demoCrackerV2, pantry)).toBe(said));
 });
 
 describe('the Line', () => {

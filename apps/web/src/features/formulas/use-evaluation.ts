@@ -1,8 +1,8 @@
 import { useEffect, useState } from 'react';
 import { wrap } from 'comlink';
-import { create } from 'zustand';
 import type { Evaluation, Formula, Kitchen, Pantry } from '@north-leaf/core';
 import { useDraft } from './draft-store';
+import { useEarlyDough } from './early-dough';
 import type { EvaluationApi } from './evaluation.worker';
 
 export type Evaluated = {
@@ -11,9 +11,6 @@ export type Evaluated = {
   /** A newer draft has been waiting for its answer long enough to say so. */ readonly stale: boolean;
   /** The core itself failed: a fault of ours. */ readonly failed: boolean;
 };
-
-/** The dough of the newest draft that was answered: ahead of the whole by what the later stages take. Null before the first answer. */
-export const useEarlyDough = create<{ readonly dough: Evaluation['dough'] | null }>()(() => ({ dough: null }));
 
 /** Answers within this time replace the last one silently. */
 const SILENT_MS = 150;

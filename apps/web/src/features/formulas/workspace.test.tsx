@@ -202,3 +202,73 @@ describe('saving', () => {
     expect(answers.filter(({ method }) => method === 'PUT')).toHaveLength(0);
   });
 });
+
+describe('the dough board', () => {
+  const choose = async (label: string, option: string | RegExp) => {
+    await userEvent.click(screen.getByRole('combobox', { name: label }));
+    await userEvent.click(await screen.findByRole('option', { name: option }));
+  };
+  const rowOf = (id: string) => useDraft.getState().formula.rows.find(({ ingredientId }) => ingredientId === id);
+
+  it('another family moves the windows, as one undo step', async () => {
+    open('dough');
+    await choose('Family', 'Shortbread');
+    expect(useDraft.getState()).toMatchObject({ formula: { family: 'shortbread' }, undo: [{}] });
+    expect(within(findings()).getByText('Lean for this family')).toBeInTheDocument();
+  });
+
+  it('a row opens to how its fat goes in, with the reason, and to a swap that shows what it holds', async () => {
+    open('dough', applyEdits(demoCrackerV2, [{ path: '/family', from: 'cracker_savoury', to: 'press_in_oil' }]));
+    await userEvent.click(screen.getByRole('button', { name: 'More about Olive oil' }));
+    expect(screen.getByText(/Coats all the flour/)).toBeInTheDocument();
+    await choose('Swap Olive oil for', 'Butter, unsalted');
+    const answer = screen.getByText('Olive oil → Butter, unsalted').parentElement!;
+    expect(answer).toHaveTextContent(/30 g → 3[67][.\d]* g; water −6\.[\d]+ g/);
+    await userEvent.click(within(answer).getByRole('button', { name: 'Swap' }));
+    expect(rowOf('olive_oil')).toBeUndefined();
+    expect(rowOf('butter_unsalted')).toMatchObject({ fat: { state: 'melted' } });
+    expect(useDraft.getState().undo).toHaveLength(1);
+  });
+
+  it('scales by dough and by what the shelf has, and says what ends first', async () => {
+    open('dough');
+    await userEvent.click(screen.getByRole('button', { name: 'Scale' }));
+    const dialog = await screen.findByRole('dialog', { name: 'Another size of batch' });
+    await choose('Scale to', 'so much dough');
+    await userEvent.type(within(dialog).getByLabelText('Dough'), '827.8');
+    expect(within(dialog).getByText('× 2')).toBeInTheDocument();
+    await choose('Scale to', 'what the shelf has');
+    expect(within(dialog).getByText(/ends first/)).toBeInTheDocument();
+    await userEvent.click(within(dialog).getByRole('button', { name: 'Make it this size' }));
+    expect(useDraft.getState().formula.blendG).toBeGreaterThan(240);
+    expect(useDraft.getState().undo).toHaveLength(1);
+  });
+
+  it('says how cold to pour, and with which tool it warms', () => {
+    open('dough');
+    expect(screen.getByTestId('water-temperature')).toHaveTextContent(/^At \d+ °C.*mixing warms it by about 2 °C$/);
+  });
+
+  it('a step of the mix is added, taken, and the last one taken out again', async () => {
+    open('dough');
+    await userEvent.click(screen.getByRole('button', { name: 'Add a step' }));
+    const steps = useDraft.getState().formula.mix;
+    expect(steps[steps.length - 1]).toMatchObject({ act: 'foldIn', of: [] });
+    await userEvent.click(screen.getByRole('checkbox', { name: 'Sesame seeds in this step' }));
+    expect(screen.getByText('Fold in sesame seeds')).toBeInTheDocument();
+    await userEvent.click(screen.getByRole('button', { name: 'Take this step out' }));
+    expect(useDraft.getState().formula.mix).toEqual(demoCrackerV2.mix);
+  });
+
+  it('tells the Outlook term by term, and the sum is where it lands', async () => {
+    open('dough');
+    await userEvent.click(screen.getByRole('button', { name: 'Term by term' }));
+    const rows = within(screen.getByRole('table', { name: 'Outlook term by term' }))
+      .getAllByRole('row')
+      .slice(1);
+    const tender = rows.map((row) => Number(within(row).getAllByRole('cell')[2]!.textContent!.replace('−', '-')));
+    const sum = tender.slice(0, -1).reduce((total, points) => total + points, 0);
+    // Each term is shown to a tenth: the sum may be out by half a tenth a term.
+    expect(Math.abs(sum - tender[tender.length - 1]!)).toBeLessThan(0.05 * rows.length);
+  });
+});

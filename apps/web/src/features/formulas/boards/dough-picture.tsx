@@ -17,7 +17,7 @@ import { GoodRange } from '../../../ui/good-range';
 import { showQuantity } from '../../../ui/quantity';
 import { handWordLabels } from '../../../ui/words';
 import { useDraft } from '../draft-store';
-import { useEarlyDough } from '../use-evaluation';
+import { useEarlyDough } from '../early-dough';
 import { useAnswer, useSurroundings, Waiting } from './board';
 import { MixSteps } from './mix-steps';
 
