@@ -1,3 +1,4 @@
+import { xanthanReplacedBy } from './binders.js';
 import { fact, table } from './fact.js';
 
 /** What a group of ingredients is swapped by. `fat`, `sugars`, `sodium`: that much of it is held; `mass`: gram for gram; `strength`: by the table's factor. */
@@ -42,19 +43,7 @@ export const swapGroups = table<readonly SwapGroup[]>(
     {
       name: 'gum',
       by: 'strength',
-      of: {
-        xanthan: 1,
-        guar: 1.4,
-        psyllium_husk: 4,
-        psyllium_powder: 3.3,
-        hpmc: 2,
-        cmc: 1.4,
-        tara_gum: 2,
-        lbg: 5,
-        citrus_fibre: 8,
-        flax_meal: 20,
-        chia_meal: 12,
-      },
+      of: xanthanReplacedBy.values,
     },
   ],
   'g for g of the first of the group',

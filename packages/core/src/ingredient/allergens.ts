@@ -25,3 +25,14 @@ export function allergensOf(portions: readonly Portion[]): Allergen[] {
     .map(([code, depends]) => ({ code, possible: depends }))
     .sort((a, b) => Number(a.possible) - Number(b.possible) || a.code.localeCompare(b.code));
 }
+
+/** What a change brings and takes away: new where it was not, or was only possible; gone the other way round. */
+export function allergenChange(
+  before: readonly Portion[],
+  after: readonly Portion[],
+): { readonly brought: Allergen[]; readonly gone: Allergen[] } {
+  const [was, is] = [allergensOf(before), allergensOf(after)];
+  const without = (list: readonly Allergen[], others: readonly Allergen[]) =>
+    list.filter(({ code, possible }) => !others.some((other) => other.code === code && other.possible === possible));
+  return { brought: without(is, was), gone: without(was, is) };
+}

@@ -4,7 +4,7 @@ import { withShare } from '../blend/rebalance.js';
 import { binderRatioOf, gumDoses, needPerPercent } from '../blend/gums.js';
 import { waterWants } from '../dough/water.js';
 import { editsBetween } from '../document/edits.js';
-import { allergensOf } from '../ingredient/allergens.js';
+import { allergenChange } from '../ingredient/allergens.js';
 import { portionOf } from '../ingredient/mixture.js';
 import { isExcluded, isGum, isPouredWater } from '../ingredient/roles.js';
 import { suitability, suitName, suitsAskedFor } from '../ingredient/suits.js';
@@ -63,9 +63,7 @@ export function swapFlour(formula: Formula, family: Family, kitchen: Kitchen, pa
   const poured = formula.rows[pourAt]?.amountG ?? 0;
   const pourByG = pourAt < 0 ? 0 : Math.max(-poured, roundTo(after - before, kitchen.scaleStepG));
   const rows = formula.rows.map((one, i) => (i === pourAt ? { ...one, amountG: roundTo(one.amountG + pourByG, 0.01) } : one));
-  const [was, is] = [formula, swapped].map((one) => allergensOf(blendPortions(one, pantry))) as [Allergen[], Allergen[]];
-  const without = (list: readonly Allergen[], others: readonly Allergen[]) =>
-    list.filter(({ code, possible }) => !others.some((other) => other.code === code && other.possible === possible));
+  const { brought, gone } = allergenChange(blendPortions(formula, pantry), blendPortions(swapped, pantry));
   return {
     edits: editsBetween(formula, { ...swapped, rows }),
     wantsBeforeG: before,
@@ -73,8 +71,8 @@ export function swapFlour(formula: Formula, family: Family, kitchen: Kitchen, pa
     pourByG,
     bindBefore,
     bindAfter,
-    allergensNew: without(is, was),
-    allergensGone: without(was, is),
+    allergensNew: brought,
+    allergensGone: gone,
     breaks: suitsAskedFor(formula.mustSuit, kitchen)
       .filter((suit) => suitability(to, suit) !== 'yes')
       .map(suitName),

@@ -2,7 +2,7 @@ import { editsBetween } from '../document/edits.js';
 import { InputError } from '../errors.js';
 import { soaking } from '../facts/mixing.js';
 import { eggIsStructure, swapGroups } from '../facts/swaps.js';
-import { allergensOf } from '../ingredient/allergens.js';
+import { allergenChange } from '../ingredient/allergens.js';
 import { compositionOf, portionOf } from '../ingredient/mixture.js';
 import { isEgg, isExcluded, isPouredWater, isSalt } from '../ingredient/roles.js';
 import { suitability, suitName, suitsAskedFor } from '../ingredient/suits.js';
@@ -97,11 +97,8 @@ export function swapRow(
   const rows = outside ? swappedRows : withTotalsHeld(once, before, index, path, pantry, newKey);
   const after = totalsOf(rows, pantry);
   const swapped = { ...formula, rows, mix: formula.mix };
-  const [was, is] = [formula.rows, rows].map((list) =>
-    allergensOf(list.map(({ ingredientId, amountG }) => portionOf(pantry, path, ingredientId, amountG))),
-  ) as [Allergen[], Allergen[]];
-  const without = (list: readonly Allergen[], others: readonly Allergen[]) =>
-    list.filter(({ code, possible }) => !others.some((other) => other.code === code && other.possible === possible));
+  const portionsOf = (list: readonly Row[]) => list.map(({ ingredientId, amountG }) => portionOf(pantry, path, ingredientId, amountG));
+  const { brought, gone } = allergenChange(portionsOf(formula.rows), portionsOf(rows));
   return {
     edits: editsBetween(formula, swapped),
     fromG: row.amountG,
@@ -114,8 +111,8 @@ export function swapRow(
       return i === index || Math.abs(byG) < SHOWN_MOVE_G ? [] : [{ name: pantry.ingredients[one.ingredientId]!.name, byG }];
     }),
     notes: notesOf(row, from, to, family),
-    allergensNew: without(is, was),
-    allergensGone: without(was, is),
+    allergensNew: brought,
+    allergensGone: gone,
     breaks: suitsAskedFor(formula.mustSuit, kitchen)
       .filter((suit) => suitability(to, suit) !== 'yes')
       .map(suitName),

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import Alert from '@mui/material/Alert';
+import { FormEnd } from '../../ui/form-end';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
@@ -118,15 +118,7 @@ function GuestForm({ guest, failed, onStore, onClose }: FormProps) {
         Lactose-free is not milk-free. Honey and gelatine are not vegan. “May contain” counts as not suiting until a label says otherwise.
         An allergy is for the guest and their doctor to judge; ask, and follow local rules.
       </Box>
-      {failed && <Alert severity="error">{failed}</Alert>}
-      <Box sx={{ display: 'flex', gap: 3 }}>
-        <Button type="submit" variant="contained">
-          Store
-        </Button>
-        <Button variant="outlined" onClick={onClose}>
-          Leave it
-        </Button>
-      </Box>
+      <FormEnd failed={failed} onLeave={onClose} />
     </Box>
   );
 }

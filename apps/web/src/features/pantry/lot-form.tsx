@@ -1,7 +1,5 @@
 import { useState } from 'react';
-import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import TextField from '@mui/material/TextField';
@@ -11,6 +9,7 @@ import type { Kitchen, Lot } from '@north-leaf/core';
 import type { PantryBook } from '@north-leaf/contracts';
 import { ApiError } from '../../platform/http';
 import { DayField } from '../../ui/day-field';
+import { FormEnd } from '../../ui/form-end';
 import { SearchField } from '../../ui/search-field';
 import { SideSheet } from '../../ui/side-sheet';
 import { ingredientOptions } from './api';
@@ -144,20 +143,7 @@ export function LotForm({ book, kitchen, lot, onClose }: Props) {
           )}
         />
         {asideOn && text('setAside', 'Set aside, because', 'smells, past its day, report in doubt')}
-        {errors.root && <Alert severity="error">{errors.root.message}</Alert>}
-        <Box sx={{ display: 'flex', gap: 3 }}>
-          <Button type="submit" variant="contained" disabled={isSubmitting}>
-            {isSubmitting ? 'Storing' : 'Store'}
-          </Button>
-          <Button variant="outlined" onClick={onClose}>
-            Leave it
-          </Button>
-          {lot && (
-            <Button color="error" onClick={() => void remove()} sx={{ ml: 'auto' }}>
-              Remove
-            </Button>
-          )}
-        </Box>
+        <FormEnd failed={errors.root?.message} busy={isSubmitting} onLeave={onClose} onRemove={lot ? () => void remove() : undefined} />
       </Box>
     </SideSheet>
   );

@@ -1,5 +1,4 @@
 import { useState } from 'react';
-import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
@@ -8,6 +7,7 @@ import Typography from '@mui/material/Typography';
 import { Controller, useForm } from 'react-hook-form';
 import { ingredientKinds, origins, type IngredientKind, type Origin } from '@north-leaf/core';
 import { ApiError } from '../../platform/http';
+import { FormEnd } from '../../ui/form-end';
 import { SideSheet } from '../../ui/side-sheet';
 import { numberOf } from './lot-of-form';
 import { kindWords, labelAllergens, originWords } from './words';
@@ -170,15 +170,7 @@ export function OwnIngredientForm({ onClose }: { onClose: () => void }) {
             );
           })}
         </Box>
-        {errors.root && <Alert severity="error">{errors.root.message}</Alert>}
-        <Box sx={{ display: 'flex', gap: 3 }}>
-          <Button type="submit" variant="contained" disabled={isSubmitting}>
-            {isSubmitting ? 'Storing' : 'Store'}
-          </Button>
-          <Button variant="outlined" onClick={onClose}>
-            Leave it
-          </Button>
-        </Box>
+        <FormEnd failed={errors.root?.message} busy={isSubmitting} onLeave={onClose} />
       </Box>
     </SideSheet>
   );

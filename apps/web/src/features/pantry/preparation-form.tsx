@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import CloseIcon from '@mui/icons-material/Close';
-import Alert from '@mui/material/Alert';
+import { FormEnd } from '../../ui/form-end';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import IconButton from '@mui/material/IconButton';
@@ -223,20 +223,13 @@ export function PreparationForm({ book, preparation, onClose }: { book: PantryBo
         <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>
           With egg or dairy: 5 °C or colder, and only as long as local rules allow. Hot sugar and jam burn at 100 to 110 °C.
         </Box>
-        {failed && <Alert severity="error">{failed}</Alert>}
-        <Box sx={{ display: 'flex', gap: 3 }}>
-          <Button variant="contained" disabled={busy} onClick={() => void store()}>
-            {busy ? 'Storing' : 'Store'}
-          </Button>
-          <Button variant="outlined" onClick={onClose}>
-            Leave it
-          </Button>
-          {revision > 0 && (
-            <Button color="error" sx={{ ml: 'auto' }} onClick={() => void remove()}>
-              Remove
-            </Button>
-          )}
-        </Box>
+        <FormEnd
+          failed={failed}
+          busy={busy}
+          onStore={() => void store()}
+          onLeave={onClose}
+          onRemove={revision > 0 ? () => void remove() : undefined}
+        />
       </Box>
     </SideSheet>
   );
