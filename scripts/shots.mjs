@@ -26,14 +26,29 @@ const water = async (page, text) => {
 const views = [
   { name: '01-formulas', path: '/formulas' },
   { name: '02-blend', path: `${formula}/blend` },
-  { name: '03-dough', path: `${formula}/dough`, act: (page) => water(page, '86') },
+  { name: '03-dough', path: `${formula}/dough`, act: (page) => water(page, '84') },
   { name: '04-chill', path: `${formula}/chill` },
   { name: '05-sheet', path: `${formula}/sheet` },
   { name: '06-bake', path: `${formula}/bake` },
   { name: '07-keep', path: `${formula}/keep` },
   { name: '08-dough-early', path: `${formula}/dough`, face: 'dark', act: (page) => water(page, '86') },
   { name: '11-phone', path: `${formula}/dough`, width: 390, height: 844 },
-  { name: '12-tablet', path: `${formula}/sheet`, width: 1024, height: 768 },
+  {
+    name: '12-from-wheat',
+    path: '/formulas',
+    act: async (page) => {
+      await page.getByRole('button', { name: 'New formula' }).click();
+      await page.getByLabel('Name').fill('Plain crust');
+      await page.getByRole('button', { name: 'A wheat formula' }).click();
+      await page
+        .getByLabel('Ingredients, a line each')
+        .fill('2 cups all-purpose flour\n1 stick butter, cold\n1/4 cup ice water\n1/2 tsp salt');
+      await page.getByRole('button', { name: 'Butter, unsalted' }).click();
+      await page.waitForTimeout(600);
+      await page.getByText('3. Water by this').scrollIntoViewIfNeeded();
+      await page.waitForTimeout(300);
+    },
+  },
   {
     name: '13-answers',
     path: `${formula}/blend`,

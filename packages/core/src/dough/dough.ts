@@ -1,7 +1,7 @@
 import { BLEND } from '../document/formula.js';
 import { readAmount } from '../entry/read-amount.js';
 import { InputError, within } from '../errors.js';
-import { saltPerSodium } from '../facts/dough.js';
+import { saltPerSodium, waterSpread } from '../facts/dough.js';
 import { standing } from '../facts/mixing.js';
 import { leavenedFrom } from '../facts/oven.js';
 import { allergensOf } from '../ingredient/allergens.js';
@@ -151,7 +151,8 @@ export function doughStage(
     wantsG: wants.wantsG,
     getsOverWants,
     handWord: handWordFor(getsOverWants),
-    handWordChances: handWordChances(getsOverWants, Math.max(0.01, wantsSdG / wants.wantsG)),
+    // Two hands differ too: what is felt strays further than what is wanted.
+    handWordChances: handWordChances(getsOverWants, Math.hypot(wantsSdG / wants.wantsG, waterSpread.values.feel)),
     waterSpread: spread,
     wantsSdG,
     ...waterLadder(gets.pouredWaterG, formula.holdBackShare),
