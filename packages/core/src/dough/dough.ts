@@ -49,7 +49,7 @@ export type BakersPercents = {
 
 export type DoughResult = WaterGets & {
   readonly doughG: number;
-  readonly toppingG: number;
+  /** Topping and wash. */ readonly toppingG: number;
   readonly dustG: number;
   readonly rows: readonly { readonly key: string; readonly name: string; readonly amountG: number; readonly percent: number }[];
   readonly wants: WaterWants;
@@ -139,7 +139,7 @@ export function doughStage(
   const result: DoughResult = {
     ...gets,
     doughG: sumG(all),
-    toppingG: sumG(rows.filter(({ row }) => row.use === 'topping').map(({ portion }) => portion)),
+    toppingG: sumG(rows.filter(({ row }) => row.use === 'topping' || row.use === 'wash').map(({ portion }) => portion)),
     dustG: sumG(rows.filter(({ row }) => row.use === 'dust').map(({ portion }) => portion)),
     rows: rows.map(({ row, portion }) => ({
       key: row.key,

@@ -1,5 +1,5 @@
 import { mixWords } from './mix-words.js';
-import type { Formula } from '../document/formula.js';
+import type { Formula, RowUse } from '../document/formula.js';
 import type { Pantry } from '../document/pantry.js';
 
 /**
@@ -35,14 +35,13 @@ export function recipeOf(formula: Formula, pantry: Pantry): Readonly<Record<stri
     name: formula.name,
     recipeIngredient: [
       ...formula.blend.rows.map(({ share, ingredientId }) => line(share * formula.blendG, ingredientId)),
-      ...formula.rows.map(
-        ({ amountG, ingredientId, use }) =>
-          `${line(amountG, ingredientId)}${use === 'dust' ? ', for dusting' : use === 'topping' ? ', on top' : ''}`,
-      ),
+      ...formula.rows.map(({ amountG, ingredientId, use }) => `${line(amountG, ingredientId)}${useWords[use]}`),
     ],
     recipeInstructions: formula.mix.map((step) => ({ '@type': 'HowToStep', text: mixWords(step, formula, pantry) })),
   };
 }
+
+const useWords: Readonly<Record<RowUse, string>> = { dough: '', wash: ', as a wash', topping: ', on top', dust: ', for dusting' };
 
 function parsed(text: string): unknown {
   const body = /<script[^>]*ld\+json[^>]*>([\s\S]*?)<\/script>/i.exec(text)?.[1] ?? text;

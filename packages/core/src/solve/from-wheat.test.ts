@@ -27,6 +27,10 @@ describe('from wheat', () => {
     expect(ids.filter((id) => id.startsWith('wheat'))).toEqual([]);
   });
 
+  it('counts starch beside the wheat as flour, and loses none of it', () => {
+    expect(plan([...pie, line('corn_starch', 40)], 'pie_flaky', ['trial']).formula.blendG).toBe(340);
+  });
+
   it('ends in a quarter batch that can be weighed', () => {
     const found = plan();
     expect(found.formula.blendG).toBe(75);

@@ -47,9 +47,12 @@ export function trialFromWheat(
     const one = pantry.ingredients[ingredientId];
     return one !== undefined && isExcluded(one);
   };
-  const wheatG = list.filter(isWheat).reduce((sum, { massG }) => sum + massG, 0);
-  if (wheatG <= 0) throw new InputError('list', 'names no wheat flour: paste it into a formula as it is');
-  const others = list.filter((one) => !isWheat(one));
+  // Starch or another flour beside the wheat is part of what the blend stands in for.
+  const isFlour = (one: ListedAmount) => isWheat(one) || isFlourLike(pantry, one.ingredientId);
+  const wheatG = list.filter(isFlour).reduce((sum, { massG }) => sum + massG, 0);
+  if (!list.some((one) => isWheat(one) && one.massG > 0))
+    throw new InputError('list', 'names no wheat flour: paste it into a formula as it is');
+  const others = list.filter((one) => !isFlour(one));
   if (others.length === 0) throw new InputError('list', 'names nothing but flour');
   const starter = starterFormula(family, name, kitchen, pantry, newKey);
   const gumless = starter.blend.rows.filter(({ ingredientId }) => !isGum(pantry.ingredients[ingredientId]!));
@@ -62,7 +65,7 @@ export function trialFromWheat(
       blend: { ...starter.blend, rows: gumless.map((row) => ({ ...row, share: row.share / total })) },
       blendG: wheatG,
     },
-    others.filter(({ ingredientId }) => !isFlourLike(pantry, ingredientId)),
+    others,
     pantry,
     newKey,
     'instead',
@@ -193,7 +196,7 @@ function changed(formula: Formula, index: number, amountG: number, step: number)
 function movesOf(code: WheatStepCode, from: Formula, to: Formula, wheatG: number, pantry: Pantry): WheatStep['moves'] {
   if (code === 'blend')
     return [
-      { name: 'Wheat flour', fromG: wheatG, toG: 0 },
+      { name: 'Wheat and other flours', fromG: wheatG, toG: 0 },
       { name: to.blend.name, fromG: 0, toG: to.blendG },
     ];
   if (code === 'trial') return to.blendG === from.blendG ? [] : [{ name: 'The whole batch', fromG: massOf(from), toG: massOf(to) }];

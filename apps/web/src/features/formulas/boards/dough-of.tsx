@@ -4,6 +4,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { editsBetween, isStillDoughOf, scaled, withDoughOf, withOwnDough } from '@north-leaf/core';
+import type { FormulaVersion } from '@north-leaf/contracts';
 import { Link } from 'react-router';
 import { notify } from '../../../platform/notices';
 import { usePreferences } from '../../../platform/preferences';
@@ -70,7 +71,12 @@ function TakenFrom({ from }: { from: { readonly formulaId: string; readonly vers
   const changed = source.data && !isStillDoughOf(formula, source.data.formula);
   const { edit } = useDraft.getState();
   const follow = async (version: number) => {
-    const next = await client.fetchQuery(versionQuery(from.formulaId, version));
+    let next: FormulaVersion;
+    try {
+      next = await client.fetchQuery(versionQuery(from.formulaId, version));
+    } catch (error) {
+      return notify(`Not taken: ${(error as Error).message}`, 'error');
+    }
     edit(`doughOf:${newKey()}`, (now) => {
       const taken = withDoughOf(now, next.formula, { formulaId: from.formulaId, version });
       return editsBetween(now, scaled(taken, now.blendG / taken.blendG));
