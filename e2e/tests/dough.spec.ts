@@ -135,6 +135,8 @@ test('the order of mixing is part of the formula: a forgotten row is found, a st
   await page.getByRole('option', { name: 'in the processor' }).click();
   await expect(mix).toContainText('in the processor');
   await expect(page.getByTestId('water-temperature')).toContainText('7 °C');
+  await page.getByLabel('Rest', { exact: true }).fill('40');
+  await expect(page.getByTestId('standing')).toContainText('Stands 40 min');
   await mix.getByRole('button', { name: 'Step 2 earlier' }).click();
   await expect(mix.getByRole('listitem').first()).toContainText('Cut in');
   expect(errors).toEqual([]);

@@ -70,6 +70,7 @@ export type DoughResult = WaterGets & {
   readonly sodaBalance: SodaBalance;
   /** Of the sugars, what comes in syrup and honey. */ readonly syrupShare: number;
   /** All sodium but that of leaveners as salt, percent of the blend. */ readonly saltInAllPercent: number;
+  /** Grit of the flours as they are. */ readonly gritRaw: number;
   /** Grit that is left after the dough has stood. */ readonly gritFelt: number;
   /** And what would be left after a full rest. */ readonly gritRested: number;
   readonly standingMin: number;
@@ -170,6 +171,7 @@ export function doughStage(
     sodaBalance: sodaBalance(dough),
     syrupShare: syrupShareOf(dough),
     saltInAllPercent: (tastedSodiumG(all) * saltPerSodium.value * 100) / formula.blendG,
+    gritRaw: gritAfterStanding(flour, 0),
     gritFelt: gritAfterStanding(flour, standMin),
     gritRested: gritAfterStanding(flour, Math.max(standMin, standing.values.fullMin)),
     standingMin: standMin,

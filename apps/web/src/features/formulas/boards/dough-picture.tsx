@@ -5,6 +5,7 @@ import { useTheme } from '@mui/material/styles';
 import {
   binderRatioRange,
   families,
+  gritLimit,
   handWordOrder,
   spoonWaterG,
   type BakersPercents,
@@ -42,10 +43,24 @@ const Figures = memo(function Figures({ result, family }: { result: DoughResult;
       <Balance result={result} family={family} />
       <Fats result={result} />
       <Binders result={result} />
-      <MixSteps />
+      <Box>
+        <MixSteps />
+        <Standing result={result} />
+      </Box>
     </Box>
   );
 });
+
+/** What the wet dough's standing does: softens fine grit, lets starch and husk drink. */
+function Standing({ result: { standingMin, gritRaw, gritFelt } }: { result: DoughResult }) {
+  return (
+    <Box sx={{ fontSize: 12.5, color: 'text.secondary', pt: 2 }} data-testid="standing">
+      {standingMin > 0
+        ? `Stands ${Math.round(standingMin)} min before it is cold: grit ${gritRaw.toFixed(1)} → ${gritFelt.toFixed(1)}, felt from about ${gritLimit.value}; starch and husk drink, so it thickens.`
+        : 'It does not stand before it is cold: grit and thickness stay as mixed.'}
+    </Box>
+  );
+}
 
 type Percent = { readonly name: keyof BakersPercents; readonly label: string; readonly window: Family['fatPercent'] | undefined };
 
