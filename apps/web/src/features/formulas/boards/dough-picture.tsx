@@ -13,7 +13,7 @@ import {
   type Family,
   type SpreadOfWater,
 } from '@north-leaf/core';
-import { usePreferences } from '../../../platform/preferences';
+import { usePreferences, type UnitSystem } from '../../../platform/preferences';
 import { GoodRange } from '../../../ui/good-range';
 import { showQuantity } from '../../../ui/quantity';
 import { handWordLabels } from '../../../ui/words';
@@ -116,6 +116,9 @@ function Balance({ result, family }: { result: DoughResult; family: Family }) {
   );
 }
 
+/** Whole grams, tenths of an ounce. */
+const wholeIn = (units: UnitSystem) => (units === 'metric' ? 0 : 1);
+
 const stateWords = { pieces: 'in pieces', rubbed: 'rubbed in', creamed: 'creamed', melted: 'melted or poured' } as const;
 const stateEffects = {
   pieces: 'pieces melt to gaps: flake, and a firmer bite',
@@ -179,10 +182,10 @@ function Binders({ result }: { result: DoughResult }) {
           </Box>,
           <Box key={`${ingredientId}x`} sx={cell}>
             {asXanthanG === 0 && bakedAsXanthanG > 0
-              ? `${bakedAsXanthanG.toFixed(1)} g, baked`
+              ? `${showQuantity(bakedAsXanthanG, 'mass', units)}, baked`
               : asXanthanG === null
                 ? '–'
-                : `${asXanthanG.toFixed(1)} g`}
+                : showQuantity(asXanthanG, 'mass', units)}
           </Box>,
           <Box key={`${ingredientId}w`} sx={cell}>
             {gelWaterG > 0.05 ? showQuantity(gelWaterG, 'mass', units) : '–'}
@@ -190,7 +193,8 @@ function Binders({ result }: { result: DoughResult }) {
         ])}
       </Box>
       <Box sx={{ fontSize: 12.5, color: 'text.secondary', pt: 1 }}>
-        Once baked it is held as by {baked.toFixed(1)} g of xanthan. Egg sets in the oven and binds almost nothing in the raw sheet.
+        Once baked it is held as by {showQuantity(baked, 'mass', units)} of xanthan. Egg sets in the oven and binds almost nothing in the
+        raw sheet.
       </Box>
     </Box>
   );
@@ -258,7 +262,7 @@ function Ladder({ result }: { result: DoughResult }) {
     <Box component="section" aria-label="Water ladder">
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, flexWrap: 'wrap' }}>
         <Box sx={{ bgcolor: palette.make.water, color: palette.onMake.water, borderRadius: '6px', px: 4, py: 1, fontWeight: 650 }}>
-          Pour {showQuantity(result.pourG, 'mass', units, units === 'metric' ? 0 : 1)}
+          Pour {showQuantity(result.pourG, 'mass', units, wholeIn(units))}
         </Box>
         {Array.from({ length: result.spoons }, (_, i) => (
           <Box key={i} aria-hidden sx={{ width: 26, height: 18, borderRadius: '50%', bgcolor: palette.make.water }} />
@@ -279,7 +283,7 @@ function Ladder({ result }: { result: DoughResult }) {
           ) : temperature.feasible ? (
             <>
               <b>At {showQuantity(temperature.atC, 'temperature', units, 0)}</b>
-              {temperature.iceG > 0.5 && `, ${showQuantity(temperature.iceG, 'mass', units, 0)} of it as ice`}, for a dough at{' '}
+              {temperature.iceG > 0.5 && `, ${showQuantity(temperature.iceG, 'mass', units, wholeIn(units))} of it as ice`}, for a dough at{' '}
               {showQuantity(temperature.wantedC, 'temperature', units, 0)}
             </>
           ) : (
@@ -334,7 +338,7 @@ function WantsAndGets({ result }: { result: DoughResult }) {
             whiteSpace: 'nowrap',
           }}
         >
-          {g / widest > 0.09 && `${name} ${showQuantity(g, 'mass', units, 0)}`}
+          {g / widest > 0.09 && `${name} ${showQuantity(g, 'mass', units, wholeIn(units))}`}
         </Box>
       ))}
     </Box>
@@ -345,7 +349,9 @@ function WantsAndGets({ result }: { result: DoughResult }) {
       <Box sx={{ display: 'flex', justifyContent: 'space-between', pb: 1 }}>
         <Typography variant="h3">Water wanted and water in</Typography>
         <Box sx={{ fontWeight: 650, fontSize: 13.5 }}>
-          {Math.abs(missing) < 1 ? 'as wanted' : `${showQuantity(Math.abs(missing), 'mass', units, 0)} ${missing > 0 ? 'short' : 'over'}`}
+          {Math.abs(missing) < 1
+            ? 'as wanted'
+            : `${showQuantity(Math.abs(missing), 'mass', units, wholeIn(units))} ${missing > 0 ? 'short' : 'over'}`}
         </Box>
       </Box>
       <Box sx={{ display: 'grid', gridTemplateColumns: '52px 1fr', gap: 1.5, alignItems: 'center' }}>
@@ -364,9 +370,9 @@ function WantsAndGets({ result }: { result: DoughResult }) {
         ])}
       </Box>
       <Box sx={{ fontSize: 12.5, color: 'text.secondary', pt: 1 }}>
-        Wants ± {showQuantity(result.wantsSdG, 'mass', units, units === 'metric' ? 0 : 1)}:{' '}
+        Wants ± {showQuantity(result.wantsSdG, 'mass', units, wholeIn(units))}:{' '}
         {result.waterSpread.map(({ cause, sdG }) => `${spreadWords[cause]} ${showQuantity(sdG, 'mass', units)}`).join(', ')}. The flours’
-        own {showQuantity(result.ownWaterG, 'mass', units, 0)} are left out of both
+        own {showQuantity(result.ownWaterG, 'mass', units, wholeIn(units))} are left out of both
         {Math.abs(wants.moistureG) >= 0.5 &&
           `; today’s flour is ${wants.moistureG < 0 ? 'damp' : 'dry'}: ${wants.moistureG < 0 ? '−' : '+'}${showQuantity(Math.abs(wants.moistureG), 'mass', units)}`}
         .<Learned />
