@@ -38,7 +38,7 @@ export { costAt, fits } from './math/linear-model.js';
 export { blendFromAmounts } from './blend/from-amounts.js';
 export { findBlends } from './solve/find-blend.js';
 export { blendSpecFor, goalKeys, outAndIn, rowsOfAnswer } from './solve/goals.js';
-export { factorForPieces, factorForShelf, scaleCautions, scaled } from './solve/scale.js';
+export { factorForPan, factorForPieces, factorForShelf, scaleCautions, scaled } from './solve/scale.js';
 export type { ScaleCaution } from './solve/scale.js';
 export { settled, starterFormula } from './solve/starter.js';
 export { trialFromWheat, wheatStepCodes } from './solve/from-wheat.js';

@@ -1,11 +1,21 @@
 import fc from 'fast-check';
 import { aFormula, kitchen, pantry, resultOf, worked } from '../worked/a-formula.js';
-import { factorForPieces, factorForShelf, scaleCautions, scaled } from './scale.js';
+import { factorForPan, factorForPieces, factorForShelf, scaleCautions, scaled } from './scale.js';
 
 const massOf = (formula = aFormula()) => {
   const { doughG, dustG } = resultOf(worked(formula), 'dough');
   return doughG + dustG;
 };
+
+describe('from pan to pan', () => {
+  it('a flat disc goes by the square of its width, a wall adds its strip (area of disc and cylinder)', () => {
+    expect(factorForPan(230, 180, 0)).toBeCloseTo((180 / 230) ** 2, 9);
+    // 23 cm with 3 cm wall: 415.5 + 216.8 = 632.2 cm2; 18 cm: 254.5 + 169.6 = 424.1 cm2.
+    expect(factorForPan(230, 180, 30)).toBeCloseTo(424.1 / 632.2, 3);
+    expect(factorForPan(180, 230, 30) * factorForPan(230, 180, 30)).toBeCloseTo(1, 12);
+    expect(() => factorForPan(0, 180, 0)).toThrow(/from 20 to 600 mm/);
+  });
+});
 
 describe('a batch made larger or smaller', () => {
   it('by k and then by 1/k is the batch it was', () => {

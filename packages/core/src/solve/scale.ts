@@ -1,4 +1,4 @@
-import { InputError } from '../errors.js';
+import { InputError, within } from '../errors.js';
 import { leafAmounts } from '../ingredient/parts.js';
 import { isEgg, isLeavener } from '../ingredient/roles.js';
 import { portionOf, lotsInUse } from '../ingredient/mixture.js';
@@ -56,6 +56,25 @@ export function factorForPieces(formula: Formula, massG: number, pieces: number)
   }
   // A hair more: a sum of many scaled grams may end a last digit short.
   return high * (1 + 1e-6);
+}
+
+/**
+ * The factor from one round pan to another, bottom and wall lined at the same thickness.
+ *
+ * Units    mm across, mm of wall.
+ * Throws   InputError at pan.fromMm or pan.toMm out of 20..600, pan.wallMm out of 0..150.
+ * Findings none.
+ * Source   area of a disc and its wall: pi d^2/4 + pi d h.
+ *
+ * @example
+ * factorForPan(230, 180, 0); // => 0.612
+ */
+export function factorForPan(fromMm: number, toMm: number, wallMm: number): number {
+  within('pan.fromMm', fromMm, 20, 600, 'mm');
+  within('pan.toMm', toMm, 20, 600, 'mm');
+  within('pan.wallMm', wallMm, 0, 150, 'mm');
+  const area = (acrossMm: number) => Math.PI * acrossMm * (acrossMm / 4 + wallMm);
+  return area(toMm) / area(fromMm);
 }
 
 /** How much of a batch the counted lots allow, and what ends first; null where nothing that is used is counted. */

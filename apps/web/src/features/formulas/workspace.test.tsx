@@ -237,6 +237,10 @@ describe('the dough board', () => {
     await choose('Scale to', 'so much dough');
     await userEvent.type(within(dialog).getByLabelText('Dough'), '827.8');
     expect(within(dialog).getByText('× 2')).toBeInTheDocument();
+    await choose('Scale to', 'another round pan');
+    await userEvent.type(within(dialog).getByLabelText('From'), '23 cm');
+    await userEvent.type(within(dialog).getByLabelText('To'), '18 cm');
+    expect(within(dialog).getByText('× 0.612')).toBeInTheDocument();
     await choose('Scale to', 'what the shelf has');
     expect(within(dialog).getByText(/ends first/)).toBeInTheDocument();
     await userEvent.click(within(dialog).getByRole('button', { name: 'Make it this size' }));

@@ -14,6 +14,7 @@ import TableRow from '@mui/material/TableRow';
 import TextField from '@mui/material/TextField';
 import {
   editsBetween,
+  factorForPan,
   factorForPieces,
   factorForShelf,
   InputError,
@@ -30,15 +31,32 @@ import { useDraft } from '../draft-store';
 import { useAnswer, useFormula, useSurroundings } from './board';
 import { newKey } from './new-key';
 
-type Way = 'times' | 'pieces' | 'mass' | 'loads' | 'shelf';
+type Way = 'times' | 'pieces' | 'mass' | 'pan' | 'loads' | 'shelf';
 const ways: readonly { readonly value: Way; readonly name: string }[] = [
   { value: 'times', name: 'so many times' },
   { value: 'pieces', name: 'so many pieces' },
   { value: 'mass', name: 'so much dough' },
+  { value: 'pan', name: 'another round pan' },
   { value: 'loads', name: 'so many oven loads' },
   { value: 'shelf', name: 'what the shelf has' },
 ];
-const labels: Record<Exclude<Way, 'shelf'>, string> = { times: 'Times', pieces: 'Pieces', mass: 'Dough', loads: 'Oven loads' };
+const labels: Record<Exclude<Way, 'shelf' | 'pan'>, string> = { times: 'Times', pieces: 'Pieces', mass: 'Dough', loads: 'Oven loads' };
+
+const panLabels = { from: 'From', to: 'To', wall: 'Wall' } as const;
+/** Nothing is said while both pans are not typed yet. */
+function panFactor(pan: Readonly<Record<keyof typeof panLabels, string>>, unit: string): { factor: number } | { problem: string } {
+  if (pan.from.trim() === '' || pan.to.trim() === '') return { problem: '' };
+  const [from, to, wall] = [pan.from, pan.to, pan.wall.trim() === '' ? '0' : pan.wall].map((text) => readQuantity(text, 'length', unit));
+  if (!from!.ok) return { problem: `From ${from!.reason}` };
+  if (!to!.ok) return { problem: `To ${to!.reason}` };
+  if (!wall!.ok) return { problem: `Wall ${wall!.reason}` };
+  try {
+    return { factor: factorForPan(from!.value, to!.value, wall!.value) };
+  } catch (error) {
+    if (error instanceof InputError) return { problem: `A pan ${error.message}` };
+    throw error;
+  }
+}
 
 const trays = (n: number) => `${n} ${n === 1 ? 'tray' : 'trays'}`;
 
@@ -62,10 +80,12 @@ export function ScaleBatch({ onClose }: { onClose: () => void }) {
   const dough = evaluation.dough.state === 'waiting' ? null : evaluation.dough.result;
   const sheet = evaluation.sheet.state === 'waiting' ? null : evaluation.sheet.result;
   const massG = dough ? dough.doughG + dough.dustG : 0;
+  const [pan, setPan] = useState({ from: '', to: '', wall: '' });
   const shelf = way === 'shelf' ? factorForShelf(formula, pantry) : null;
 
   const worked = ((): { factor: number } | { problem: string } => {
     if (way === 'shelf') return shelf ? { factor: shelf.factor } : { problem: 'Nothing that goes in is counted on the shelf.' };
+    if (way === 'pan') return panFactor(pan, unitOf('length', units));
     const read = readQuantity(text, way === 'mass' ? 'mass' : 'percent', way === 'mass' ? unitOf('mass', units) : '%');
     if (!read.ok) return { problem: `${labels[way]} ${read.reason}` };
     try {
@@ -110,7 +130,20 @@ export function ScaleBatch({ onClose }: { onClose: () => void }) {
               onChange={(to) => (setWay(to), setText(to === 'times' ? '2' : ''))}
               width={190}
             />
-            {way !== 'shelf' && (
+            {way === 'pan' &&
+              (['from', 'to', 'wall'] as const).map((name) => (
+                <TextField
+                  key={name}
+                  size="small"
+                  label={panLabels[name]}
+                  placeholder={unitOf('length', units)}
+                  value={pan[name]}
+                  onChange={(event) => setPan({ ...pan, [name]: event.target.value })}
+                  slotProps={{ htmlInput: { inputMode: 'decimal', autoComplete: 'off' } }}
+                  sx={{ width: 92 }}
+                />
+              ))}
+            {way !== 'shelf' && way !== 'pan' && (
               <TextField
                 autoFocus
                 size="small"
@@ -131,7 +164,9 @@ export function ScaleBatch({ onClose }: { onClose: () => void }) {
                 </Button>
               ))}
           </Box>
-          {'problem' in worked && (text.trim() !== '' || way === 'shelf') && <Alert severity="error">{worked.problem}</Alert>}
+          {'problem' in worked && worked.problem !== '' && (text.trim() !== '' || way === 'shelf' || way === 'pan') && (
+            <Alert severity="error">{worked.problem}</Alert>
+          )}
           {shelf && <Box sx={{ fontSize: 13.5 }}>{shelf.endsFirst} ends first.</Box>}
           {next && factor !== null && (
             <Table size="small">
