@@ -122,7 +122,7 @@ export function ScaleBatch({ onClose }: { onClose: () => void }) {
       <Box component="form" noValidate onSubmit={submit} sx={{ display: 'contents' }}>
         <DialogTitle id="scale-batch">Another size of batch</DialogTitle>
         <DialogContent sx={{ display: 'grid', gap: 3, gridTemplateColumns: 'minmax(0, 1fr)' }}>
-          <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', pt: 1, flexWrap: 'wrap' }}>
+          <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', pt: 2, flexWrap: 'wrap' }}>
             <Choice
               label="Scale to"
               value={way}
