@@ -89,7 +89,7 @@ if (wants('bake.cpuMs', 'bake.lossErrPct', 'bake.coreErrK')) {
     const { user, system } = process.cpuUsage(from);
     const end = (series) => series[series.length - 1];
     return {
-      loss: (100 * Math.abs(end(a.moistureX) - end(b.moistureX))) / (problem.startX - end(b.moistureX)),
+      loss: (100 * Math.abs(end(a.moistureX) - end(b.moistureX))) / (problem.layers[problem.main].startX - end(b.moistureX)),
       core: Math.abs(end(a.middleC) - end(b.middleC)),
       fineMs: (user + system) / 1000,
     };

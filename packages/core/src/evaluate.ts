@@ -9,6 +9,7 @@ import { keepStage } from './keep/keep.js';
 import { outlookOf } from './outlook/outlook.js';
 import { sheetStage } from './sheet/sheet.js';
 import type { BakeResult } from './bake/bake.js';
+import type { BakeProblem } from './bake/problem.js';
 import type { BlendResult } from './blend/blend.js';
 import type { ChillResult } from './chill/chill.js';
 import type { Formula } from './document/formula.js';
@@ -32,7 +33,7 @@ export type Evaluation = {
 };
 
 /** A formula's meaning changes only with this number; every stored version keeps the one it was worked out with. */
-export const coreVersion = '1.2.0';
+export const coreVersion = '1.3.0';
 
 /**
  * Works a formula out, all the way down the Line.
@@ -48,8 +49,13 @@ export function evaluate(formula: Formula, kitchen: Kitchen, pantry: Pantry): Ev
   const { blend, dough } = blendAndDough(formula, kitchen, pantry, stage);
   const chill = stage(() => chillStage(formula, family!, kitchen, resultOf(dough)));
   const sheet = stage(() => sheetStage(formula, family!, kitchen, resultOf(dough), resultOf(chill)));
-  const bake = stage(() => bakeStage(formula, family!, kitchen, resultOf(dough), resultOf(sheet)));
-  const keep = stage(() => keepStage(formula, family!, kitchen, resultOf(sheet), resultOf(bake)));
+  let problem: BakeProblem;
+  const bake = stage(() => {
+    const baked = bakeStage(formula, family!, kitchen, resultOf(dough), resultOf(sheet));
+    ({ problem } = baked);
+    return baked;
+  });
+  const keep = stage(() => keepStage(formula, family!, kitchen, resultOf(sheet), resultOf(bake), problem));
   const outlook =
     keep.state === 'waiting'
       ? null

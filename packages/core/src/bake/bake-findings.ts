@@ -1,20 +1,37 @@
-import { doneTolerance } from '../facts/oven.js';
+import { doneTolerance, eggCoreC } from '../facts/oven.js';
 import { finding } from '../findings/judge.js';
 import { roundTo } from '../units/rounding.js';
 import type { Edit } from '../document/edits.js';
 import type { Formula } from '../document/formula.js';
+import type { Family } from '../facts/families.js';
 import type { Finding } from '../findings/finding.js';
-import type { BakeResult, BakeTimes } from './bake.js';
+import type { BakeResult } from './bake.js';
+import type { BakeTimes } from './doneness.js';
 
 const MOST_MIN = 240;
 const HALF_MINUTE = 0.5;
 const slack = doneTolerance.values;
 
 /** What is off at the end of the written steps; `at` gives the times with another temperature in the first step. */
-export function bakeFindings(formula: Formula, bake: BakeResult, at: (wantC: number) => BakeTimes): Finding[] {
+export function bakeFindings(
+  formula: Formula,
+  family: Family,
+  bake: BakeResult,
+  withEgg: boolean,
+  at: (wantC: number) => BakeTimes,
+): Finding[] {
   const found: Finding[] = [];
   if (!bake.ovenMeasured) {
     found.push(finding('bake.ovenNotMeasured', 'note', 'bake', { path: 'bake.ovenMeasured', value: 0 }));
+  }
+  const last = formula.bake.steps.length - 1;
+  if (formula.bake.steps[last]!.weighted) {
+    const measured = { path: 'bake.end.moistureShare', value: bake.end.moistureShare };
+    found.push(finding('bake.weightsLeftOn', 'watch', 'bake', measured, weightsOff(formula)));
+  }
+  if (withEgg && bake.end.coldestC < eggCoreC.value) {
+    const measured = { path: 'bake.end.coldestC', value: bake.end.coldestC, low: eggCoreC.value };
+    found.push({ ...finding('bake.eggNotSafe', 'fix', 'bake', measured, lastStepUntil(formula, bake, bake.throughMin)), unsafe: true });
   }
   const darkFirst = bake.darkMin !== null && bake.doneMin !== null && bake.darkMin <= bake.doneMin;
   if (darkFirst) {
@@ -23,10 +40,14 @@ export function bakeFindings(formula: Formula, bake: BakeResult, at: (wantC: num
     );
     return found;
   }
-  if (bake.end.moistureShare > bake.dryBelowShare * slack.moistureShare + slack.moisturePoints) {
+  if (bake.coreC !== null && bake.end.coldestC < bake.coreC - slack.coreC) {
+    const measured = { path: 'bake.end.coldestC', value: bake.end.coldestC, low: bake.coreC };
+    const level = bake.end.coldestC < bake.coreC - slack.rawFixC ? 'fix' : 'watch';
+    found.push(finding('bake.notThrough', level, 'bake', measured, longerOrHotter(formula, family, bake, bake.throughMin)));
+  } else if (bake.mustDry && bake.end.moistureShare > bake.dryBelowShare * slack.moistureShare + slack.moisturePoints) {
     const measured = { path: 'bake.end.moistureShare', value: bake.end.moistureShare, high: bake.dryBelowShare };
     const level = bake.end.moistureShare > bake.dryBelowShare * slack.wetFix ? 'fix' : 'watch';
-    found.push(finding('bake.notDry', level, 'bake', measured, lastStepUntil(formula, bake, bake.doneMin ?? bake.dryMin)));
+    found.push(finding('bake.notDry', level, 'bake', measured, longerOrHotter(formula, family, bake, bake.doneMin ?? bake.dryMin)));
   } else if (bake.end.topTone < bake.goldenFromTone - slack.paleTones) {
     const measured = { path: 'bake.end.topTone', value: bake.end.topTone, low: bake.goldenFromTone };
     found.push(finding('bake.pale', 'watch', 'bake', measured, lastStepUntil(formula, bake, bake.goldenMin)));
@@ -46,6 +67,24 @@ export function bakeFindings(formula: Formula, bake: BakeResult, at: (wantC: num
     );
   }
   return found;
+}
+
+/** Longer, where that gets there; else as hot as the family is baked, when it is not yet. */
+function longerOrHotter(formula: Formula, { ovenC }: Family, bake: BakeResult, untilMin: number | null): Edit[] | undefined {
+  if (untilMin !== null) return lastStepUntil(formula, bake, untilMin);
+  const from = formula.bake.steps[0]!.wantC!;
+  return from < ovenC[1] ? [{ path: '/bake/steps/0/wantC', from, to: ovenC[1] }] : undefined;
+}
+
+/** A last step without weights: half of its minutes, so that the base dries. */
+function weightsOff({ bake: { steps } }: Formula): Edit[] {
+  const last = steps.length - 1;
+  const { weighted: _, ...step } = steps[last]!;
+  const half = Math.max(HALF_MINUTE, roundTo(step.min / 2, HALF_MINUTE));
+  return [
+    { path: `/bake/steps/${last}/min`, from: step.min, to: half },
+    { path: `/bake/steps/${steps.length}`, to: { ...step, name: 'Without weights', min: half } },
+  ];
 }
 
 /** Sets the last step's minutes so that the whole bake ends at `untilMin`; half minutes, never less than one. */

@@ -1,6 +1,6 @@
 /**
  * 2 x 2 block tridiagonal matrix M - g J, factored once and solved twice a step.
- * Rows are cells (heat, water) and last the tray (heat only). Blocks are four arrays each.
+ * Rows from `first` on: what lies on the piece (heat only), cells (heat, water) and last the tray (heat only). Blocks are four arrays each.
  */
 export class BlockTridiagonal {
   readonly d11: Float64Array;
@@ -43,14 +43,14 @@ export class BlockTridiagonal {
   }
 
   /** Overwrites the Jacobian J held in the blocks by the factors of diag(mass) - g J. */
-  factor(mass: Float64Array, size: number, g: number): void {
+  factor(mass: Float64Array, size: number, g: number, first = 0): void {
     const { d11, d12, d21, d22, u11, u12, u21, u22, l11, l12, l21, l22 } = this;
-    for (let i = 0; i < size; i++) {
+    for (let i = first; i < size; i++) {
       let a = mass[i]! - g * d11[i]!;
       let b = -g * d12[i]!;
       let c = -g * d21[i]!;
       let d = mass[i]! - g * d22[i]!;
-      if (i > 0) {
+      if (i > first) {
         const m11 = -g * l11[i]!,
           m12 = -g * l12[i]!,
           m21 = -g * l21[i]!,
@@ -91,12 +91,12 @@ export class BlockTridiagonal {
   }
 
   /** Solves for heat and water with the factors of the last `factor`. */
-  solve(heat: Float64Array, water: Float64Array, outHeat: Float64Array, outWater: Float64Array, size: number): void {
+  solve(heat: Float64Array, water: Float64Array, outHeat: Float64Array, outWater: Float64Array, size: number, first = 0): void {
     const { d11, d12, d21, d22, u11, u12, u21, u22, l11, l12, l21, l22 } = this;
-    for (let i = 0; i < size; i++) {
+    for (let i = first; i < size; i++) {
       let a = heat[i]!;
       let b = water[i]!;
-      if (i > 0) {
+      if (i > first) {
         const h = outHeat[i - 1]!,
           x = outWater[i - 1]!;
         a -= l11[i]! * h + l12[i]! * x;
@@ -105,7 +105,7 @@ export class BlockTridiagonal {
       outHeat[i] = d11[i]! * a + d12[i]! * b;
       outWater[i] = d21[i]! * a + d22[i]! * b;
     }
-    for (let i = size - 2; i >= 0; i--) {
+    for (let i = size - 2; i >= first; i--) {
       const h = outHeat[i + 1]!,
         x = outWater[i + 1]!;
       outHeat[i] = outHeat[i]! - (u11[i]! * h + u12[i]! * x);

@@ -7,7 +7,7 @@ import { sorbedWaterHeatCapacity } from '../facts/thermal.js';
 import type { BakeProblem, SettingNumbers } from './problem.js';
 import type { Surroundings } from './slab.js';
 
-/** One entry a time step. Browning 0 raw to 1 black; moisture kg water per kg dry, mean of the piece. */
+/** One entry a time step. Browning 0 raw to 1 black; moisture kg water per kg dry, mean of the main layer; middle its middle; coldest of all. */
 export type Trajectory = {
   readonly min: number[];
   readonly airC: number[];
@@ -64,14 +64,24 @@ export class BakeMarch {
   private readonly kX: Float64Array;
   private readonly lH: Float64Array;
   private readonly lX: Float64Array;
-  private readonly around: Surroundings = { airC: 0, wallC: 0, convection: 0, emissivity: 0, vapour: 0, airPotential: 0 };
+  private readonly around: Surroundings = {
+    airC: 0,
+    wallC: 0,
+    convection: 0,
+    emissivity: 0,
+    vapour: 0,
+    airPotential: 0,
+    covered: false,
+    lifted: false,
+    intake: true,
+  };
   private dosesTop = 0;
   private dosesBase = 0;
   steps = 0;
   rejected = 0;
 
   constructor(readonly cells = 24) {
-    const a = () => new Float64Array(cells + 1);
+    const a = () => new Float64Array(cells + 2);
     this.slab = new Slab(cells);
     this.H = a();
     this.X = a();
@@ -87,55 +97,56 @@ export class BakeMarch {
 
   run(p: BakeProblem, options: MarchOptions = {}): { trajectory: Trajectory; balance: Balance } {
     const { slab, H, X, H1, X1, fH, fX, kH, kX, lH, lX, around, cells } = this;
-    const size = cells + 1;
+    const size = cells + 2;
     const { mass } = slab;
     const toleranceK = options.toleranceK ?? 0.8;
     const toleranceX = options.toleranceX ?? 3e-3;
     const so = emptyTrajectory();
     this.start(p, options.clustering ?? 2.4);
-    const before = this.totals();
+    const { covered } = p.settings[0]!;
+    const before = this.totals(covered);
     let waterOut = 0;
     let heatIn = 0;
     let heatTakenIn = 0;
     let t = 0;
     let dt = 0.5;
-    let airC = p.settings[0]!.airC - p.airDipC;
+    let airC = p.settings[0]!.airC;
     for (let g = 0; g < p.settings.length; g++) {
       const setting = p.settings[g]!;
       const from = t;
       const until = t + setting.seconds;
-      const airFrom = airC;
-      const lag = g === 0 ? p.airRecoverS : p.airStepS;
-      const airAt = (at: number) => setting.airC + (airFrom - setting.airC) * Math.exp(-(at - from) / lag);
+      const airFrom = (setting.airFromC ?? airC) - setting.airDropC;
+      const airAt = (at: number) => setting.airC + (airFrom - setting.airC) * Math.exp(-(at - from) / setting.lagS);
       const surround = (at: number) => {
         airC = airAt(at);
         around.airC = airC;
-        around.wallC = g === 0 ? setting.airC : airC;
+        around.wallC = setting.wallC ?? airC;
       };
-      enter(around, setting, p.airVapourPa);
+      enter(around, setting);
+      const first = setting.covered ? 0 : 1;
       dt = Math.min(dt, g === 0 ? 0.5 : 2);
       surround(t);
       slab.rates(p, H, X, fH, fX, around, true);
       if (g === 0) this.note(so, p, t, airC);
-      let rateTop = this.browningRate(p, slab.topC, slab.activity[0]!);
-      let rateBase = this.browningRate(p, slab.bottomC, slab.activity[cells - 1]!);
+      let rateTop = this.browningRate(p, slab.topC, slab.activity[1]!);
+      let rateBase = this.browningRate(p, slab.bottomC, slab.activity[cells]!);
       let [out0, net0, in0] = [slab.vapourOut, slab.heatIn - slab.vapourHeatOut, slab.heatIn];
       while (t < until - 1e-9) {
         if (t + dt > until) dt = until - t;
         else if (t + 2 * dt > until) dt = 0.5 * (until - t);
-        slab.jacobian.factor(mass, size, GAMMA * dt);
-        slab.jacobian.solve(fH, fX, kH, kX, size);
-        for (let i = 0; i < size; i++) {
+        slab.jacobian.factor(mass, size, GAMMA * dt, first);
+        slab.jacobian.solve(fH, fX, kH, kX, size, first);
+        for (let i = first; i < size; i++) {
           H1[i] = H[i]! + dt * kH[i]!;
           X1[i] = X[i]! + dt * kX[i]!;
         }
         surround(t + dt);
         slab.rates(p, H1, X1, fH, fX, around, false);
-        for (let i = 0; i < size; i++) {
+        for (let i = first; i < size; i++) {
           fH[i] = fH[i]! - 2 * mass[i]! * kH[i]!;
           fX[i] = fX[i]! - 2 * mass[i]! * kX[i]!;
         }
-        slab.jacobian.solve(fH, fX, lH, lX, size);
+        slab.jacobian.solve(fH, fX, lH, lX, size, first);
         const error = this.stepError(dt, toleranceK, toleranceX);
         if (!(error <= 1) && dt > SHORTEST_STEP_S) {
           dt *= error > 0 ? Math.max(0.2, 0.85 / Math.sqrt(error)) : 0.2;
@@ -145,7 +156,7 @@ export class BakeMarch {
           continue;
         }
         if (Number.isNaN(error)) throw new Error('the bake lost its numbers');
-        for (let i = 0; i < size; i++) {
+        for (let i = first; i < size; i++) {
           H[i] = H[i]! + dt * (1.5 * kH[i]! + 0.5 * lH[i]!);
           X[i] = X[i]! + dt * (1.5 * kX[i]! + 0.5 * lX[i]!);
         }
@@ -153,8 +164,8 @@ export class BakeMarch {
         this.steps++;
         surround(t);
         slab.rates(p, H, X, fH, fX, around, true);
-        const nowTop = this.browningRate(p, slab.topC, slab.activity[0]!);
-        const nowBase = this.browningRate(p, slab.bottomC, slab.activity[cells - 1]!);
+        const nowTop = this.browningRate(p, slab.topC, slab.activity[1]!);
+        const nowBase = this.browningRate(p, slab.bottomC, slab.activity[cells]!);
         this.dosesTop += 0.5 * dt * (rateTop + nowTop);
         this.dosesBase += 0.5 * dt * (rateBase + nowBase);
         [rateTop, rateBase] = [nowTop, nowBase];
@@ -165,33 +176,30 @@ export class BakeMarch {
         [out0, net0, in0] = [slab.vapourOut, net1, slab.heatIn];
         this.note(so, p, t, airC);
         if (options.enough?.(so)) {
-          const after = this.totals();
+          const after = this.totals(covered);
           return { trajectory: so, balance: balanceOf(before, after, waterOut, heatIn, heatTakenIn) };
         }
         dt = Math.min(LONGEST_STEP_S, dt * Math.min(2.5, Math.max(0.3, 0.85 / Math.sqrt(Math.max(error, 1e-4)))));
       }
     }
-    return { trajectory: so, balance: balanceOf(before, this.totals(), waterOut, heatIn, heatTakenIn) };
+    return { trajectory: so, balance: balanceOf(before, this.totals(covered), waterOut, heatIn, heatTakenIn) };
   }
 
-  /** Cells crowd at both faces, where temperature and moisture are steep. */
   private start(p: BakeProblem, clustering: number): void {
-    const { slab, H, X, cells } = this;
-    const edge = Math.tanh(clustering);
-    let before = 0;
-    for (let i = 0; i < cells; i++) {
-      const to = 0.5 * (1 + Math.tanh(clustering * ((2 * (i + 1)) / cells - 1)) / edge);
-      slab.mass[i] = p.dryMass * (to - before);
-      before = to;
-    }
-    const k = Math.max(0, Math.min(KELVINS - 1, Math.floor(p.startC - FROM_C)));
-    const table = p.dryEnthalpy;
-    const heat = table[k]! + (table[k + 1]! - table[k]!) * (p.startC - FROM_C - k) + p.startX * sorbedWaterHeatCapacity.value * p.startC;
-    H.fill(heat);
-    X.fill(p.startX);
-    slab.mass[cells] = p.trayCapacity;
-    H[cells] = p.trayStartC ?? p.settings[0]!.airC;
-    X[cells] = 0;
+    const { slab, H, X, H1, X1, cells } = this;
+    slab.layOut(p, clustering);
+    p.layers.forEach(({ startC, startX, dryEnthalpy: table }, n) => {
+      const k = Math.max(0, Math.min(KELVINS - 1, Math.floor(startC - FROM_C)));
+      const heat = table[k]! + (table[k + 1]! - table[k]!) * (startC - FROM_C - k) + startX * sorbedWaterHeatCapacity.value * startC;
+      H.fill(heat, slab.firstOf(n), slab.lastOf(n) + 1);
+      X.fill(startX, slab.firstOf(n), slab.lastOf(n) + 1);
+    });
+    H[0] = p.layers[0]!.startC;
+    X[0] = 0;
+    H1[0] = H[0];
+    X1[0] = 0;
+    H[cells + 1] = p.trayStartC ?? p.settings[0]!.airC;
+    X[cells + 1] = 0;
     this.dosesTop = 0;
     this.dosesBase = 0;
     this.steps = 0;
@@ -202,7 +210,7 @@ export class BakeMarch {
     const { kH, kX, lH, lX, cells } = this;
     const { capacity } = this.slab;
     let worst = 0;
-    for (let i = 0; i < cells; i++) {
+    for (let i = 1; i <= cells; i++) {
       const heat = Math.abs((0.5 * dt * (kH[i]! + lH[i]!)) / (capacity[i]! * toleranceK));
       const water = Math.abs((0.5 * dt * (kX[i]! + lX[i]!)) / toleranceX);
       // Written so that a NaN is caught instead of passing a comparison.
@@ -227,28 +235,31 @@ export class BakeMarch {
     let water = 0;
     let depth = 0;
     let coldest = Infinity;
-    for (let i = 0; i < cells; i++) {
-      water += mass[i]! * X[i]!;
+    for (let i = 1; i <= cells; i++) {
       depth += thickness[i]!;
       if (temperature[i]! < coldest) coldest = temperature[i]!;
     }
-    const half = cells >> 1;
+    const from = slab.firstOf(p.main);
+    const to = slab.lastOf(p.main);
+    for (let i = from; i <= to; i++) water += mass[i]! * X[i]!;
+    const half = (from + to) >> 1;
     so.min.push(t / 60);
     so.airC.push(airC);
     so.topC.push(slab.topC);
-    so.middleC.push(0.5 * (temperature[half - 1]! + temperature[half]!));
+    so.middleC.push(0.5 * (temperature[half]! + temperature[half + 1]!));
     so.coldestC.push(coldest);
-    so.moistureX.push(water / p.dryMass);
+    so.moistureX.push(water / p.layers[p.main]!.dryMass);
     so.browningTop.push(1 - Math.exp(-this.dosesTop));
     so.browningBase.push(1 - Math.exp(-this.dosesBase));
     so.thicknessMm.push(depth * 1000);
   }
 
-  private totals(): { water: number; heat: number } {
+  /** Sums over the piece, its tray and what lies on it as long as it does. */
+  private totals(covered: boolean): { water: number; heat: number } {
     const { slab, H, X, cells } = this;
     let water = 0;
-    let heat = slab.mass[cells]! * H[cells]!;
-    for (let i = 0; i < cells; i++) {
+    let heat = slab.mass[cells + 1]! * H[cells + 1]! + (covered ? slab.mass[0]! * H[0]! : 0);
+    for (let i = 1; i <= cells; i++) {
       water += slab.mass[i]! * X[i]!;
       heat += slab.mass[i]! * H[i]!;
     }
@@ -256,13 +267,16 @@ export class BakeMarch {
   }
 }
 
-function enter(around: Surroundings, setting: SettingNumbers, airVapourPa: number): void {
+function enter(around: Surroundings, setting: SettingNumbers): void {
+  around.covered = setting.covered;
+  around.lifted = setting.lifted;
+  around.intake = !setting.outside;
   around.convection = setting.convection;
   around.emissivity = setting.emissivity;
   const filmK = 0.5 * (setting.airC + 90) + 273.15;
   const airDensity = 353 / filmK;
   around.vapour = ((setting.convection / (airDensity * 1015 * LEWIS_TO_TWO_THIRDS)) * waterMolarMass) / (gasConstant * filmK);
-  around.airPotential = vapourPotentialPa(airVapourPa / ATMOSPHERE_PA);
+  around.airPotential = vapourPotentialPa(setting.airVapourPa / ATMOSPHERE_PA);
 }
 
 const balanceOf = (

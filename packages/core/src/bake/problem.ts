@@ -3,13 +3,18 @@ import { fatLatentHeat } from '../facts/fats.js';
 import {
   bakeKinds,
   browningWeights,
+  cover,
   doorDip,
-  edgeHeatShare,
+  edgeShare,
+  kitchenConvection,
+  layerEmissivity,
   layerResistance,
   ovenConvection,
   ovenVapourPressure,
   productEmissivity,
+  recessedConvection,
   settingRange,
+  trayFin,
   trayHeat,
   twoTrayFactors,
   vapourDiffusivity,
@@ -29,34 +34,62 @@ import type { Isotherm } from '../matter/isotherm.js';
 import type { MakeUp } from '../matter/make-up.js';
 
 /** One setting of the oven: true air temperature and minutes. */
-export type OvenSetting = { readonly airC: number; readonly min: number; readonly air: 'static' | 'deck' | 'fan' };
+export type OvenSetting = {
+  readonly airC: number;
+  readonly min: number;
+  readonly air: 'static' | 'deck' | 'fan';
+  /** Weights on paper lie on the piece. */ readonly covered?: boolean;
+  /** Minutes the tray stands in the kitchen before this setting: weights off, a tray turned. */ readonly handlingMin?: number;
+};
 
-/** What one bake is about. */
-export type BakeSpec = {
+/** One layer of what is baked: the dough, or what lies on or in it. */
+export type LayerSpec = {
   readonly makeUp: MakeUp;
   readonly kind: BakeKind;
   /** Replaces single facts of the kind. */ readonly kindFacts?: Partial<BakeKindFacts>;
   readonly thicknessMm: number;
-  /** Round pieces take heat through their side; 0 leaves it out. */ readonly acrossMm?: number;
   readonly startC: number;
+  readonly fat?: SolidFatName | null;
+};
+
+/** What one bake is about: a piece of dough on a tray, perhaps under other layers. */
+export type BakeSpec = LayerSpec & {
+  /** Layers above the dough, the top one first. */ readonly above?: readonly LayerSpec[];
+  /** Round pieces pass heat and vapour through their side; 0 leaves it out. */ readonly acrossMm?: number;
+  /** Centre to centre of neighbours on the tray; left out: they touch, or the pan is full. */ readonly pitchMm?: number;
+  /** The piece lies deep in a pan: less air gets to it. */ readonly recessed?: boolean;
   readonly tray: TrayMaterial;
+  /** A tray that comes hot from the bake before. */ readonly trayStartC?: number;
   readonly layer: TrayLayer;
   readonly traysAtOnce?: 1 | 2;
-  readonly fat?: SolidFatName | null;
   readonly browningFactor: number;
+  /** What this oven's heat transfer is over that of its kind; 1 where nothing was weighed. */ readonly heatFactor?: number;
+  /** The oven is lit with the tray in it: its air at first, and how fast it heats. */
+  readonly coldStart?: { readonly airC: number; readonly recoverS: number };
   readonly settings: readonly OvenSetting[];
 };
 
-export type SettingNumbers = { seconds: number; airC: number; convection: number; readonly emissivity: number };
+/** `airFromC` null: the air goes on from where it was; `wallC` null: walls follow the air. `outside`: on the table. */
+export type SettingNumbers = {
+  seconds: number;
+  airC: number;
+  airFromC: number | null;
+  readonly airDropC: number;
+  readonly lagS: number;
+  wallC: number | null;
+  convection: number;
+  readonly emissivity: number;
+  readonly airVapourPa: number;
+  readonly covered: boolean;
+  readonly outside: boolean;
+  /** On a rack, off its tray. */ readonly lifted: boolean;
+};
 
-/**
- * A bake as numbers, SI: made once for a formula, then run or nudged and run again. Mutable on purpose: the spread
- * runs nudge single numbers instead of compiling the isotherm anew.
- */
-export type BakeProblem = {
-  /** kg water per kg dry at the start. */ startX: number;
-  startC: number;
-  /** kg dry matter per m2. */ dryMass: number;
+/** A layer as numbers, SI, per kg of its dry matter. */
+export type Layer = {
+  /** kg water per kg dry at the start. */ readonly startX: number;
+  readonly startC: number;
+  /** kg dry matter per m2. */ readonly dryMass: number;
   /** m3 per kg dry, raw: solids, one kg of water, and the dough with its first pores. */
   readonly solidVolume: number;
   readonly waterVolume: number;
@@ -67,22 +100,33 @@ export type BakeProblem = {
   readonly setFromC: number;
   readonly setToC: number;
   readonly vapourPath: number;
+  /** Factors on the liquid's path and on conduction: a juicy filling moves. */ readonly liquidPath: number;
+  readonly stir: number;
   readonly isotherm: Isotherm;
   /** Net sorption heat over the gas constant (K) at the isotherm's knots. */ readonly sorptionK: Float64Array;
   /** J per kg dry of solids, fat melting and ice, one entry a kelvin from FROM_C. */ readonly dryEnthalpy: Float64Array;
+};
+
+/** A bake as numbers, SI: made once for a formula, then run, or nudged and run again without a new isotherm. */
+export type BakeProblem = {
+  /** Top first. */ readonly layers: readonly Layer[];
+  /** Which layer is the dough. */ readonly main: number;
   readonly trayCapacity: number;
   /** null: the tray is as hot as the oven. */ readonly trayStartC: number | null;
   readonly trayEmissivity: number;
+  /** Of the tray's bare upper side, with its paper. */ readonly bareEmissivity: number;
   readonly trayContact: number;
+  /** Bare tray that feeds a piece, over the piece's own area, times the share of its heat that arrives. */ readonly fin: number;
   readonly vent: number;
-  readonly airDipC: number;
-  readonly airRecoverS: number;
-  readonly airStepS: number;
+  readonly coverCapacity: number;
+  readonly coverContact: number;
+  readonly coverVent: number;
+  readonly recess: number;
   readonly acrossM: number;
-  readonly edgeShare: number;
-  readonly airVapourPa: number;
-  browningFactor: number;
-  readonly settings: SettingNumbers[];
+  /** Heat and vapour through the side, of what a cylinder would pass. */ readonly edgeShare: number;
+  readonly edgeVent: number;
+  readonly browningFactor: number;
+  readonly settings: readonly SettingNumbers[];
 };
 
 const ROOM_TRAY_C = 20;
@@ -97,6 +141,32 @@ const ROOM_TRAY_C = 20;
  */
 export function compileBake(spec: BakeSpec): BakeProblem {
   if (spec.settings.length === 0) throw new InputError('bake.steps', 'needs at least one step with a temperature');
+  const tray = trayHeat.values[spec.tray];
+  const above = spec.above ?? [];
+  const fin = finOf(spec);
+  return {
+    layers: [...above, spec].map(compileLayer),
+    main: above.length,
+    trayCapacity: tray.heatCapacity * (1 + fin),
+    trayStartC: tray.preheated ? null : (spec.trayStartC ?? ROOM_TRAY_C),
+    trayEmissivity: tray.emissivity,
+    bareEmissivity: spec.layer === 'none' ? tray.emissivity : layerEmissivity.value,
+    trayContact: 1 / (1 / tray.contact + layerResistance.values[spec.layer]),
+    fin,
+    vent: tray.vent,
+    coverCapacity: cover.values.heatCapacity,
+    coverContact: cover.values.contact,
+    coverVent: cover.values.vent,
+    recess: spec.recessed ? recessedConvection.value : 1,
+    acrossM: (spec.acrossMm ?? 0) / 1000,
+    edgeShare: edgeShare.value,
+    edgeVent: edgeShare.value,
+    browningFactor: spec.browningFactor,
+    settings: settingsOf(spec),
+  };
+}
+
+function compileLayer(spec: LayerSpec): Layer {
   const dry = perDry(spec.makeUp);
   const startX = dry.water;
   const solids = thermalProperties({ ...dry, water: 0 }, 80);
@@ -106,7 +176,6 @@ export function compileBake(spec: BakeSpec): BakeProblem {
   const waterVolume = 1 / 998;
   const rawVolume = (solidVolume + startX * waterVolume) / (1 - kind.firstPores);
   const isotherm = tabulateIsotherm(solidsOf(dry), Math.max(1.2, startX * 1.15));
-  const tray = trayHeat.values[spec.tray];
   return {
     startX,
     startC: spec.startC,
@@ -120,23 +189,88 @@ export function compileBake(spec: BakeSpec): BakeProblem {
     setFromC: settingRange.values.fromC,
     setToC: settingRange.values.toC,
     vapourPath: kind.vapourPath,
+    liquidPath: kind.liquidPath ?? 1,
+    stir: kind.stir ?? 1,
     isotherm,
     sorptionK: sorptionKelvins(isotherm, 1 - dry.fat),
     dryEnthalpy: dryEnthalpyTable(spec, dry),
-    trayCapacity: tray.heatCapacity,
-    trayStartC: tray.preheated ? null : ROOM_TRAY_C,
-    trayEmissivity: tray.emissivity,
-    trayContact: 1 / (1 / tray.contact + layerResistance.values[spec.layer]),
-    vent: tray.vent,
-    airDipC: doorDip.values.dropC,
-    airRecoverS: doorDip.values.recoverS,
-    airStepS: doorDip.values.stepS,
-    acrossM: (spec.acrossMm ?? 0) / 1000,
-    edgeShare: edgeHeatShare.value,
-    airVapourPa: ovenVapourPressure.value,
-    browningFactor: spec.browningFactor,
-    settings: spec.settings.map((setting) => settingNumbers(setting, spec.traysAtOnce ?? 1)),
   };
+}
+
+/**
+ * The same bake with one uncertain number moved.
+ *
+ * Units    K on the oven; shares and points as named.
+ * Throws   nothing.
+ * Findings none.
+ * Source   what each spread means: facts/oven bakeSpread.
+ */
+export function nudged(p: BakeProblem, by: BakeNudge): BakeProblem {
+  const { ovenC = 0, thicknessShare = 0, waterOfDough = 0, startC = 0, heatLog = 0, browningLog = 0 } = by;
+  const wetter = (x: number) => {
+    const share = Math.min(0.95, Math.max(0.01, x / (1 + x) + waterOfDough));
+    return share / (1 - share);
+  };
+  const plus = (c: number | null) => (c === null ? null : c + ovenC);
+  const heat = Math.exp(heatLog);
+  return {
+    ...p,
+    layers: p.layers.map((layer, n) =>
+      n === p.main
+        ? {
+            ...layer,
+            dryMass: layer.dryMass * Math.max(0.5, 1 + thicknessShare),
+            startX: wetter(layer.startX),
+            startC: layer.startC + startC,
+          }
+        : layer,
+    ),
+    settings: p.settings.map((setting) =>
+      setting.outside
+        ? setting
+        : {
+            ...setting,
+            airC: setting.airC + ovenC,
+            airFromC: plus(setting.airFromC),
+            wallC: plus(setting.wallC),
+            convection: setting.convection * heat,
+          },
+    ),
+    browningFactor: p.browningFactor * Math.exp(browningLog),
+  };
+}
+/** The same bake with its first setting at another temperature. */
+export function atFirstC(p: BakeProblem, wantC: number): BakeProblem {
+  const byC = wantC - p.settings[0]!.airC;
+  return {
+    ...p,
+    settings: p.settings.map((setting, i) =>
+      i === 0
+        ? {
+            ...setting,
+            airC: wantC,
+            airFromC: setting.airFromC === null ? null : setting.airFromC + byC,
+            wallC: setting.wallC === null ? null : setting.wallC + byC,
+          }
+        : setting,
+    ),
+  };
+}
+
+export type BakeNudge = {
+  readonly ovenC?: number;
+  readonly thicknessShare?: number;
+  readonly waterOfDough?: number;
+  readonly startC?: number;
+  readonly heatLog?: number;
+  readonly browningLog?: number;
+};
+
+/** Bare tray a piece draws on, as a share of its own area: half the way to its neighbours, as far as the tray carries heat. */
+function finOf({ pitchMm, acrossMm, tray }: BakeSpec): number {
+  if (!pitchMm || !acrossMm || trayHeat.values[tray].preheated) return 0;
+  const gapMm = Math.min(Math.max(0, pitchMm - acrossMm), trayFin.values.farthestMm);
+  return trayFin.values.share * ((1 + gapMm / acrossMm) ** 2 - 1);
 }
 
 /**
@@ -147,22 +281,64 @@ export function compileBake(spec: BakeSpec): BakeProblem {
  * Findings none.
  * Source   facts/oven browningWeights, judgement.
  */
-export function browningFactorOf(makeUp: MakeUp, soda: boolean): number {
-  const { base, sugar, protein, soda: sodaFactor } = browningWeights.values;
+export function browningFactorOf(makeUp: MakeUp, { soda = false, wash = false, reducingShare = 0 }: Browners): number {
+  const weights = browningWeights.values;
   const dry = 1 - makeUp.water;
-  return (base + (sugar * makeUp.sugar) / dry + (protein * makeUp.protein) / dry) * (soda ? sodaFactor : 1);
+  const rate = weights.base + (weights.sugar * makeUp.sugar + weights.protein * makeUp.protein) / dry + weights.reducing * reducingShare;
+  return rate * (soda ? weights.soda : 1) * (wash ? weights.wash : 1);
 }
+/** What else browns: soda, a wash of egg or milk, reducing sugars (share of the dry matter). */
+export type Browners = { readonly soda?: boolean; readonly wash?: boolean; readonly reducingShare?: number };
 
 /** Vapour conductance of open pores at 373 K over the vapour path, kg/m s Pa. */
 export const poreDiffusivity = vapourDiffusivity.value;
 
-function settingNumbers({ airC, min, air }: OvenSetting, traysAtOnce: 1 | 2): SettingNumbers {
+/** The settings with what the door does: the first dip, the lag of a change, and the minutes on the table between two. */
+function settingsOf({ settings, traysAtOnce = 1, heatFactor = 1, coldStart }: BakeSpec): SettingNumbers[] {
   const shade = traysAtOnce === 2 ? twoTrayFactors.values : { convection: 1, radiation: 1 };
+  const { dropC, recoverS, stepS, handlingDropC } = doorDip.values;
+  return settings.flatMap(({ airC, min, air, covered = false, handlingMin = 0 }, i) => {
+    const before = settings[i - 1];
+    const handled = handlingMin > 0 && before !== undefined;
+    const inside: SettingNumbers = {
+      seconds: min * 60,
+      airC,
+      airFromC: i === 0 ? (coldStart?.airC ?? airC - dropC) : handled ? airC - handlingDropC : null,
+      airDropC: 0,
+      lagS: i === 0 ? (coldStart?.recoverS ?? recoverS) : handled ? recoverS : stepS,
+      wallC: i === 0 ? (coldStart ? null : airC) : handled ? 0.5 * (airC + before.airC) : null,
+      convection: ovenConvection.values[air] * shade.convection * heatFactor,
+      emissivity: productEmissivity.value * shade.radiation,
+      airVapourPa: ovenVapourPressure.value,
+      covered,
+      outside: false,
+      lifted: false,
+    };
+    return handled ? [outOfOven(handlingMin), inside] : [inside];
+  });
+}
+
+/** Where a piece stands when it is not in the oven. */
+export type Outside = { readonly airC: number; readonly vapourPa: number; readonly convection: number; readonly lifted: boolean };
+
+/** Minutes out of the oven: on a table in the kitchen, unless said where. */
+export function outOfOven(
+  min: number,
+  { airC, vapourPa, convection, lifted }: Outside = { airC: 25, vapourPa: 1500, convection: kitchenConvection.value, lifted: false },
+): SettingNumbers {
   return {
     seconds: min * 60,
     airC,
-    convection: ovenConvection.values[air] * shade.convection,
-    emissivity: productEmissivity.value * shade.radiation,
+    airFromC: airC,
+    airDropC: 0,
+    lagS: 1,
+    wallC: airC,
+    convection,
+    emissivity: productEmissivity.value,
+    airVapourPa: vapourPa,
+    covered: false,
+    outside: true,
+    lifted,
   };
 }
 
@@ -175,7 +351,7 @@ function sorptionKelvins(isotherm: Isotherm, nonFat: number): Float64Array {
 }
 
 /** Heat of the dry matter with what its fat and ice take to melt; heat capacity is held above 150 C. */
-function dryEnthalpyTable({ makeUp, fat }: BakeSpec, dry: MakeUp): Float64Array {
+function dryEnthalpyTable({ makeUp, fat }: LayerSpec, dry: MakeUp): Float64Array {
   const { firstIceC, iceShareAt } = freezing(makeUp);
   const solids = { ...dry, water: 0 };
   const capacityAt = (atC: number) => thermalProperties(solids, Math.min(150, atC)).heatCapacity;

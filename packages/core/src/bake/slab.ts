@@ -16,10 +16,20 @@ import {
   saturationSlope,
   slopeAtBoiling,
 } from './steam-tables.js';
-import type { BakeProblem } from './problem.js';
+import type { BakeProblem, Layer } from './problem.js';
 
 /** What surrounds the piece at one moment. C, W/m2 K, Pa; `vapour` is kg/m2 s per Pa of potential. */
-export type Surroundings = { airC: number; wallC: number; convection: number; emissivity: number; vapour: number; airPotential: number };
+export type Surroundings = {
+  airC: number;
+  wallC: number;
+  convection: number;
+  emissivity: number;
+  vapour: number;
+  airPotential: number;
+  covered: boolean;
+  /** The piece lies on a rack: its base sees the air, not the tray. */ lifted: boolean;
+  /** Vapour may go in as well as out; while a piece cools it only leaves: what it takes up is the pack's doing. */ intake: boolean;
+};
 
 /** The shared tables under names of this file: the innermost loops read them, and not every module system makes an import a plain read. */
 const ATMOSPHERE = ATMOSPHERE_PA;
@@ -47,10 +57,12 @@ const VAPOUR_K = vapourConductivity.value;
 
 /**
  * The piece in the oven, cut into cells through its thickness, on a tray. Unknowns of a cell are heat H (J per kg dry)
- * and water X (kg per kg dry); dry mass stays in its cell, so a rising piece needs no moving mesh. Cell 0 is the top,
- * cell `cells - 1` the bottom, entry `cells` the tray (H is its temperature, X unused).
+ * and water X (kg per kg dry); dry mass stays in its cell, so a rising piece needs no moving mesh. Cells run from 1 at
+ * the top to `cells` at the bottom; entry 0 is what lies on the piece (weights, a lid) and entry `cells + 1` the tray,
+ * both with their temperature in H and no water.
  *
  * Between cells: heat by conduction, vapour by its potential through the pores, liquid by its gradient, and the heat both carry.
+ * Layers of unlike matter (crust, filling) pass heat and vapour to each other, no liquid: fat in the crust bars it while it bakes.
  */
 export class Slab {
   readonly mass: Float64Array;
@@ -73,10 +85,12 @@ export class Slab {
   private readonly heatR: Float64Array;
   private readonly vapourR: Float64Array;
   private readonly liquidR: Float64Array;
+  /** 1 where liquid passes to the next cell, 0 at the face of two layers. */ private readonly wicks: Float64Array;
   private readonly knot: Int32Array;
+  /** Last cell of each layer. */ private lasts: number[] = [];
 
   constructor(readonly cells: number) {
-    const a = () => new Float64Array(cells + 1);
+    const a = () => new Float64Array(cells + 2);
     this.mass = a();
     this.temperature = a();
     this.activity = a();
@@ -89,8 +103,38 @@ export class Slab {
     this.heatR = a();
     this.vapourR = a();
     this.liquidR = a();
-    this.knot = new Int32Array(cells + 1);
-    this.jacobian = new BlockTridiagonal(cells + 1);
+    this.wicks = a();
+    this.knot = new Int32Array(cells + 2);
+    this.jacobian = new BlockTridiagonal(cells + 2);
+  }
+
+  /** Shares the cells out among the layers; they crowd at every face, where temperature and moisture are steep. */
+  layOut(p: BakeProblem, clustering: number): void {
+    const { cells, mass, wicks } = this;
+    const { layers } = p;
+    const edge = Math.tanh(clustering);
+    wicks.fill(1);
+    this.lasts = layers.map((_, n) => Math.round((cells * (n + 1)) / layers.length));
+    layers.forEach(({ dryMass }, n) => {
+      const from = this.firstOf(n);
+      const count = this.lasts[n]! - from + 1;
+      let before = 0;
+      for (let i = 1; i <= count; i++) {
+        const to = 0.5 * (1 + Math.tanh(clustering * ((2 * i) / count - 1)) / edge);
+        mass[from + i - 1] = dryMass * (to - before);
+        before = to;
+      }
+      if (n < layers.length - 1) wicks[this.lasts[n]!] = 0;
+    });
+    mass[0] = p.coverCapacity;
+    mass[cells + 1] = p.trayCapacity;
+  }
+
+  firstOf(layer: number): number {
+    return layer === 0 ? 1 : this.lasts[layer - 1]! + 1;
+  }
+  lastOf(layer: number): number {
+    return this.lasts[layer]!;
   }
 
   /** Rates of change times mass, of heat and water; with the Jacobian when asked for. */
@@ -103,19 +147,22 @@ export class Slab {
     around: Surroundings,
     withJacobian: boolean,
   ): void {
-    this.properties(p, H, X);
+    const { layers } = p;
+    for (let n = 0; n < layers.length; n++) this.properties(layers[n]!, H, X, this.firstOf(n), this.lasts[n]!);
     dH.fill(0);
     dX.fill(0);
-    if (withJacobian) this.jacobian.clear(this.cells + 1);
+    if (withJacobian) this.jacobian.clear(this.cells + 2);
     this.betweenCells(X, dH, dX, withJacobian);
-    this.topFace(dH, dX, around, withJacobian);
-    this.bottomFace(p, H, dH, dX, around, withJacobian);
-    if (p.acrossM > 0) this.side(p, dH, around, withJacobian);
+    if (around.covered) this.coveredFace(p, H, dH, dX, around, withJacobian);
+    else this.topFace(p, dH, dX, around, withJacobian);
+    if (around.lifted) this.liftedFace(dH, dX, around, withJacobian);
+    else this.bottomFace(p, H, dH, dX, around, withJacobian);
+    if (p.acrossM > 0) this.side(p, dH, dX, around, withJacobian);
   }
 
   /** Temperature, vapour potential, thickness and half-cell resistances of every cell, with the derivatives the Jacobian needs. */
-  private properties(p: BakeProblem, H: Float64Array, X: Float64Array): void {
-    const { cells, mass, temperature, capacity, activity, thickness, dTdX, potential, dPdH, dPdX, heatR, vapourR, liquidR, knot } = this;
+  private properties(p: Layer, H: Float64Array, X: Float64Array, from: number, to: number): void {
+    const { mass, temperature, capacity, activity, thickness, dTdX, potential, dPdH, dPdX, heatR, vapourR, liquidR, knot } = this;
     const { dryEnthalpy, isotherm, sorptionK, solidVolume, waterVolume, rawVolume, setFromC } = p;
     const { logRatio, cells: knots } = isotherm;
     const perU = 1 / isotherm.stepU;
@@ -124,8 +171,9 @@ export class Slab {
     const solidVK = solidVolume * p.solidConductivity;
     const waterVK = waterVolume * p.waterConductivity;
     const halfOverVapour = (0.5 * 373) / (PORE_DIFFUSIVITY * p.vapourPath);
-    const halfOverLiquid = 0.5 / liquidDiffusivity.values.at60C;
-    for (let i = 0; i < cells; i++) {
+    const halfOverLiquid = 0.5 / (liquidDiffusivity.values.at60C * p.liquidPath);
+    const { stir } = p;
+    for (let i = from; i <= to; i++) {
       const x = X[i]! < 1e-7 ? 1e-7 : X[i]!;
       const h = H[i]!;
       let k = knot[i]!;
@@ -193,20 +241,20 @@ export class Slab {
       const solid = (solidVK + x * waterVK) / dense;
       const gap = solid - VAPOUR_K;
       const conductivity = (solid * (2 * solid + VAPOUR_K - 2 * pores * gap)) / (2 * solid + VAPOUR_K + pores * gap);
-      heatR[i] = (0.5 * depth) / conductivity;
+      heatR[i] = (0.5 * depth) / (conductivity * stir);
       vapourR[i] = (depth * halfOverVapour * inverseK) / (pores * Math.sqrt(pores));
       liquidR[i] = depth * volume * halfOverLiquid * (LIQUID[k]! + past * LIQUID_SLOPE[k]!);
     }
   }
 
   private betweenCells(X: Float64Array, dH: Float64Array, dX: Float64Array, withJacobian: boolean): void {
-    const { cells, temperature, capacity, dTdX, potential, dPdH, dPdX, heatR, vapourR, liquidR } = this;
+    const { cells, temperature, capacity, dTdX, potential, dPdH, dPdX, heatR, vapourR, liquidR, wicks } = this;
     const { d11, d12, d21, d22, u11, u12, u21, u22, l11, l12, l21, l22 } = this.jacobian;
-    for (let i = 0; i < cells - 1; i++) {
+    for (let i = 1; i < cells; i++) {
       const n = i + 1;
       const k = 1 / (heatR[i]! + heatR[n]!);
       const v = 1 / (vapourR[i]! + vapourR[n]!);
-      const l = 1 / (liquidR[i]! + liquidR[n]!);
+      const l = wicks[i]! / (liquidR[i]! + liquidR[n]!);
       const mean = 0.5 * (temperature[i]! + temperature[n]!);
       const vapourHeat = STEAM + STEAM_SLOPE * mean;
       const liquidHeat = WATER_CP * mean;
@@ -247,33 +295,84 @@ export class Slab {
     }
   }
 
-  private topFace(dH: Float64Array, dX: Float64Array, around: Surroundings, withJacobian: boolean): void {
+  private topFace(p: BakeProblem, dH: Float64Array, dX: Float64Array, around: Surroundings, withJacobian: boolean): void {
     const { temperature, capacity, dTdX, potential, dPdH, dPdX, heatR } = this;
-    const t = temperature[0]!;
+    const t = temperature[1]!;
+    const convection = around.convection * p.recess;
     const radiation = radiant(around.emissivity, around.wallC, t);
-    const h = around.convection + radiation;
-    const effective = (around.convection * around.airC + radiation * around.wallC) / h;
-    const g = 1 / (1 / h + heatR[0]!);
+    const h = convection + radiation;
+    const effective = (convection * around.airC + radiation * around.wallC) / h;
+    const g = 1 / (1 / h + heatR[1]!);
     const heat = g * (effective - t);
-    const vapour = around.vapour * (potential[0]! - around.airPotential);
+    const escape = passing(around, around.vapour * p.recess, potential[1]!);
+    const vapour = escape * (potential[1]! - around.airPotential);
     const vapourHeat = STEAM + STEAM_SLOPE * t;
-    dH[0] = dH[0]! + heat - vapourHeat * vapour;
-    dX[0] = dX[0]! - vapour;
-    this.topC = t + heat * heatR[0]!;
+    dH[1] = dH[1]! + heat - vapourHeat * vapour;
+    dX[1] = dX[1]! - vapour;
+    this.topC = t + heat * heatR[1]!;
     this.heatIn = heat;
     this.vapourOut = vapour;
     this.vapourHeatOut = vapourHeat * vapour;
     if (!withJacobian) return;
     const { d11, d12, d21, d22 } = this.jacobian;
-    const byH = around.vapour * dPdH[0]!;
-    const byX = around.vapour * dPdX[0]!;
-    d11[0] = d11[0]! - (g / capacity[0]! + vapourHeat * byH);
-    d12[0] = d12[0]! - (g * dTdX[0]! + vapourHeat * byX);
-    d21[0] = d21[0]! - byH;
-    d22[0] = d22[0]! - byX;
+    const byH = escape * dPdH[1]!;
+    const byX = escape * dPdX[1]!;
+    d11[1] = d11[1]! - (g / capacity[1]! + vapourHeat * byH);
+    d12[1] = d12[1]! - (g * dTdX[1]! + vapourHeat * byX);
+    d21[1] = d21[1]! - byH;
+    d22[1] = d22[1]! - byX;
   }
 
-  /** The tray takes heat from below and gives it to the piece; a part of the vapour escapes under the piece. */
+  /** Weights on paper: they take the oven's heat, pass it on by contact, and let little vapour by. */
+  private coveredFace(
+    p: BakeProblem,
+    H: Float64Array,
+    dH: Float64Array,
+    dX: Float64Array,
+    around: Surroundings,
+    withJacobian: boolean,
+  ): void {
+    const { temperature, capacity, dTdX, potential, dPdH, dPdX, heatR } = this;
+    const t = temperature[1]!;
+    const cover = H[0]!;
+    const radiation = radiant(around.emissivity, around.wallC, cover);
+    const h = around.convection + radiation;
+    const intoCover = around.convection * (around.airC - cover) + radiation * (around.wallC - cover);
+    const g = 1 / (1 / p.coverContact + heatR[1]!);
+    const heat = g * (cover - t);
+    const escape = potential[1]! > around.airPotential ? around.vapour * p.coverVent : 0;
+    const vapour = escape * (potential[1]! - around.airPotential);
+    const vapourHeat = STEAM + STEAM_SLOPE * t;
+    dH[0] = intoCover - heat;
+    dH[1] = dH[1]! + heat - vapourHeat * vapour;
+    dX[1] = dX[1]! - vapour;
+    this.topC = t + heat * heatR[1]!;
+    this.heatIn = intoCover;
+    this.vapourOut = vapour;
+    this.vapourHeatOut = vapourHeat * vapour;
+    if (!withJacobian) return;
+    const { d11, d12, d21, d22, u11, u12, u21, u22, l11, l12, l21, l22 } = this.jacobian;
+    const byH = escape * dPdH[1]!;
+    const byX = escape * dPdX[1]!;
+    d11[1] = d11[1]! - (g / capacity[1]! + vapourHeat * byH);
+    d12[1] = d12[1]! - (g * dTdX[1]! + vapourHeat * byX);
+    d21[1] = d21[1]! - byH;
+    d22[1] = d22[1]! - byX;
+    d11[0] = d11[0]! - (h + g);
+    u11[0] = g / capacity[1]!;
+    u12[0] = g * dTdX[1]!;
+    u21[0] = 0;
+    u22[0] = 0;
+    l11[1] = g;
+    l12[1] = 0;
+    l21[1] = 0;
+    l22[1] = 0;
+  }
+
+  /**
+   * The tray takes heat from below and gives it to the piece; what lies bare between the pieces takes heat on both
+   * sides and carries it in, as a fin. A part of the vapour escapes under the piece.
+   */
   private bottomFace(
     p: BakeProblem,
     H: Float64Array,
@@ -283,63 +382,113 @@ export class Slab {
     withJacobian: boolean,
   ): void {
     const { cells, temperature, capacity, dTdX, potential, dPdH, dPdX, heatR } = this;
-    const last = cells - 1;
-    const tray = H[cells]!;
-    const t = temperature[last]!;
-    const radiation = radiant(p.trayEmissivity, around.wallC, tray);
-    const g = 1 / (1 / p.trayContact + heatR[last]!);
+    const at = cells + 1;
+    const tray = H[at]!;
+    const t = temperature[cells]!;
+    const oneSide = radiant(1, around.wallC, tray);
+    const radiation = oneSide * (p.trayEmissivity + p.fin * (p.trayEmissivity + p.bareEmissivity));
+    const convection = around.convection * (1 + 2 * p.fin);
+    const g = 1 / (1 / p.trayContact + heatR[cells]!);
     const intoPiece = g * (tray - t);
-    const intoTray = around.convection * (around.airC - tray) + radiation * (around.wallC - tray);
-    const escape = around.vapour * p.vent;
-    const vapour = escape * (potential[last]! - around.airPotential);
+    const intoTray = convection * (around.airC - tray) + radiation * (around.wallC - tray);
+    const escape = passing(around, around.vapour * p.vent, potential[cells]!);
+    const vapour = escape * (potential[cells]! - around.airPotential);
     const vapourHeat = STEAM + STEAM_SLOPE * t;
-    dH[cells] = dH[cells]! + intoTray - intoPiece;
-    dH[last] = dH[last]! + intoPiece - vapourHeat * vapour;
-    dX[last] = dX[last]! - vapour;
-    this.bottomC = t + intoPiece * heatR[last]!;
+    dH[at] = dH[at]! + intoTray - intoPiece;
+    dH[cells] = dH[cells]! + intoPiece - vapourHeat * vapour;
+    dX[cells] = dX[cells]! - vapour;
+    this.bottomC = t + intoPiece * heatR[cells]!;
     this.heatIn += intoTray;
     this.vapourOut += vapour;
     this.vapourHeatOut += vapourHeat * vapour;
     if (!withJacobian) return;
     const { d11, d12, d21, d22, u11, u12, u21, u22, l11, l12, l21, l22 } = this.jacobian;
-    const byH = escape * dPdH[last]!;
-    const byX = escape * dPdX[last]!;
-    d11[last] = d11[last]! - (g / capacity[last]! + vapourHeat * byH);
-    d12[last] = d12[last]! - (g * dTdX[last]! + vapourHeat * byX);
-    d21[last] = d21[last]! - byH;
-    d22[last] = d22[last]! - byX;
-    u11[last] = g;
-    u12[last] = 0;
-    u21[last] = 0;
-    u22[last] = 0;
-    l11[cells] = g / capacity[last]!;
-    l12[cells] = g * dTdX[last]!;
-    l21[cells] = 0;
-    l22[cells] = 0;
-    d11[cells] = d11[cells]! - (around.convection + radiation + g);
+    const byH = escape * dPdH[cells]!;
+    const byX = escape * dPdX[cells]!;
+    d11[cells] = d11[cells]! - (g / capacity[cells]! + vapourHeat * byH);
+    d12[cells] = d12[cells]! - (g * dTdX[cells]! + vapourHeat * byX);
+    d21[cells] = d21[cells]! - byH;
+    d22[cells] = d22[cells]! - byX;
+    u11[cells] = g;
+    u12[cells] = 0;
+    u21[cells] = 0;
+    u22[cells] = 0;
+    l11[at] = g / capacity[cells]!;
+    l12[at] = g * dTdX[cells]!;
+    l21[at] = 0;
+    l22[at] = 0;
+    d11[at] = d11[at]! - (convection + radiation + g);
   }
 
-  /** Heat through the side of a round piece, a share of what a cylinder would take. */
-  private side(p: BakeProblem, dH: Float64Array, around: Surroundings, withJacobian: boolean): void {
-    const { cells, temperature, capacity, dTdX, thickness, heatR } = this;
-    const radiation = radiant(around.emissivity, around.wallC, temperature[0]!);
+  /** On a rack the base gives heat and vapour to the air as the top does. */
+  private liftedFace(dH: Float64Array, dX: Float64Array, around: Surroundings, withJacobian: boolean): void {
+    const { cells, temperature, capacity, dTdX, potential, dPdH, dPdX, heatR } = this;
+    const t = temperature[cells]!;
+    const radiation = radiant(around.emissivity, around.wallC, t);
     const h = around.convection + radiation;
     const effective = (around.convection * around.airC + radiation * around.wallC) / h;
-    const middle = cells >> 1;
+    const g = 1 / (1 / h + heatR[cells]!);
+    const heat = g * (effective - t);
+    const escape = passing(around, around.vapour, potential[cells]!);
+    const vapour = escape * (potential[cells]! - around.airPotential);
+    const vapourHeat = STEAM + STEAM_SLOPE * t;
+    dH[cells] = dH[cells]! + heat - vapourHeat * vapour;
+    dX[cells] = dX[cells]! - vapour;
+    this.bottomC = t + heat * heatR[cells]!;
+    this.heatIn += heat;
+    this.vapourOut += vapour;
+    this.vapourHeatOut += vapourHeat * vapour;
+    if (!withJacobian) return;
+    const { d11, d12, d21, d22, u11, u12, u21, u22, l11, l12, l21, l22 } = this.jacobian;
+    const byH = escape * dPdH[cells]!;
+    const byX = escape * dPdX[cells]!;
+    d11[cells] = d11[cells]! - (g / capacity[cells]! + vapourHeat * byH);
+    d12[cells] = d12[cells]! - (g * dTdX[cells]! + vapourHeat * byX);
+    d21[cells] = d21[cells]! - byH;
+    d22[cells] = d22[cells]! - byX;
+    const at = cells + 1;
+    for (const block of [u11, u12, u21, u22]) block[cells] = 0;
+    for (const block of [l11, l12, l21, l22]) block[at] = 0;
+  }
+
+  /** Heat in and vapour out through the side of a round piece, a share of what a cylinder would pass. */
+  private side(p: BakeProblem, dH: Float64Array, dX: Float64Array, around: Surroundings, withJacobian: boolean): void {
+    const { cells, temperature, capacity, dTdX, thickness, heatR, vapourR, potential, dPdH, dPdX } = this;
+    const radiation = radiant(around.emissivity, around.wallC, temperature[1]!);
+    const h = around.convection + radiation;
+    const effective = (around.convection * around.airC + radiation * around.wallC) / h;
+    const middle = (cells >> 1) + 1;
     const inner = (p.acrossM * heatR[middle]!) / (4 * thickness[middle]!);
     const perDepth = (p.edgeShare * 4) / p.acrossM / (1 / h + inner);
-    const { d11, d12 } = this.jacobian;
-    for (let i = 0; i < cells; i++) {
-      const g = perDepth * thickness[i]!;
-      const heat = g * (effective - temperature[i]!);
-      dH[i] = dH[i]! + heat;
+    const vapourPerDepth = (p.edgeVent * 4) / p.acrossM;
+    const { d11, d12, d21, d22 } = this.jacobian;
+    for (let i = 1; i <= cells; i++) {
+      const depth = thickness[i]!;
+      const g = perDepth * depth;
+      const t = temperature[i]!;
+      const heat = g * (effective - t);
+      const v = passing(around, (vapourPerDepth * depth) / (1 / around.vapour + (p.acrossM * vapourR[i]!) / (4 * depth)), potential[i]!);
+      const vapour = v * (potential[i]! - around.airPotential);
+      const vapourHeat = STEAM + STEAM_SLOPE * t;
+      dH[i] = dH[i]! + heat - vapourHeat * vapour;
+      dX[i] = dX[i]! - vapour;
       this.heatIn += heat;
+      this.vapourOut += vapour;
+      this.vapourHeatOut += vapourHeat * vapour;
       if (!withJacobian) continue;
-      d11[i] = d11[i]! - g / capacity[i]!;
-      d12[i] = d12[i]! - g * dTdX[i]!;
+      const byH = v * dPdH[i]!;
+      const byX = v * dPdX[i]!;
+      d11[i] = d11[i]! - (g / capacity[i]! + vapourHeat * byH);
+      d12[i] = d12[i]! - (g * dTdX[i]! + vapourHeat * byX);
+      d21[i] = d21[i]! - byH;
+      d22[i] = d22[i]! - byX;
     }
   }
 }
+
+/** The conductance, or none where vapour would go in and may not. */
+const passing = ({ intake, airPotential }: Surroundings, conductance: number, potential: number): number =>
+  intake || potential > airPotential ? conductance : 0;
 
 /** Linearised radiation coefficient between a wall and a surface, W/m2 K. */
 function radiant(emissivity: number, wallC: number, surfaceC: number): number {

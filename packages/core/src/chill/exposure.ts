@@ -15,10 +15,16 @@ import type { Exposure } from './conduction.js';
  */
 export function exposuresOf(path: string, waits: readonly Wait[], wrap: Wrap, kitchen: Kitchen): Exposure[] {
   return waits.map((wait, i) => {
-    const place = kitchen.places.find(({ id }) => id === wait.placeId);
-    if (!place) throw new InputError(`${path}[${i}].placeId`, 'is not a place of this kitchen');
+    const place = placeOf(`${path}[${i}].placeId`, wait.placeId, kitchen);
     return exposureAt(place, within(`${path}[${i}].min`, wait.min, 0, 4320, 'min'), wrap);
   });
+}
+
+/** A place by its id; InputError at the path for one the kitchen does not have. */
+export function placeOf(path: string, placeId: string, kitchen: Kitchen): Place {
+  const place = kitchen.places.find(({ id }) => id === placeId);
+  if (!place) throw new InputError(path, 'is not a place of this kitchen');
+  return place;
 }
 
 /** One place for some minutes. */

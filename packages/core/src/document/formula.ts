@@ -77,14 +77,22 @@ export type Sheet = {
   /** After cutting: firming, freezing. */ readonly waits: readonly Wait[];
 };
 /** `wantC` is the wanted air temperature; null is oven off. The dial is worked out from the oven. */
-export type BakeStep = { readonly name: string; readonly wantC: number | null; readonly min: number };
+export type BakeStep = {
+  readonly name: string;
+  readonly wantC: number | null;
+  readonly min: number;
+  /** Weights on paper lie on the piece; they come off when a step without them follows. */ readonly weighted?: boolean;
+  /** The tray is turned, or the pieces are, before this step. */ readonly turn?: boolean;
+};
 export type BakeSettings = {
   readonly ovenId: string;
   readonly trayId: string;
   readonly traysAtOnce: 1 | 2;
   readonly layer: TrayLayer;
+  /** The oven is lit with the tray in it. */ readonly fromCold?: boolean;
+  /** The tray comes hot from the bake before. */ readonly hotTray?: boolean;
   readonly steps: readonly BakeStep[];
-  readonly done: { readonly moistureShare?: number; readonly tone?: number };
+  readonly done: { readonly moistureShare?: number; readonly tone?: number; /** Coldest place, C. */ readonly coreC?: number };
 };
 export type Keep = { readonly cool: readonly Wait[]; readonly pack: Pack; readonly piecesPerPack: number; readonly sellWithinDays: number };
 

@@ -5,9 +5,21 @@ export type Oven = {
   readonly id: string;
   readonly name: string;
   readonly kind: 'static' | 'fan' | 'deck';
-  readonly dialUnit: 'C' | 'F';
+  readonly dialUnit: 'C' | 'F' | 'gas';
   /** What the dial said and what the air was. None: the oven was never measured. */
-  readonly readings: readonly { readonly dialC: number; readonly trueC: number; readonly at: string }[];
+  readonly readings: readonly OvenReading[];
+  /** How much warmer than the middle of its middle shelf a place is, K; at most one of each shelf and side. */
+  readonly hotSpots?: readonly HotSpot[];
+  /** Minutes from cold to ready at a dial setting. */ readonly heating?: readonly { readonly dialC: number; readonly min: number }[];
+};
+/** Mean of what the thermometer said at one setting of the dial. */
+export type OvenReading = { readonly dialC: number; readonly trueC: number; readonly at: string };
+export const ovenShelves = ['high', 'middle', 'low'] as const;
+export const ovenSides = ['backLeft', 'back', 'backRight', 'left', 'centre', 'right', 'doorLeft', 'door', 'doorRight'] as const;
+export type HotSpot = {
+  readonly shelf: (typeof ovenShelves)[number];
+  readonly side: (typeof ovenSides)[number];
+  readonly aboveC: number;
 };
 export type Place = {
   readonly id: string;
@@ -27,11 +39,22 @@ export type Tray = {
 };
 /** What the kitchen's own bakes have taught; worked out anew from the bakes it names. */
 export type Learned = {
-  readonly what: 'thirstFactor';
-  /** Blend name the value is about. */ readonly about: string;
+  readonly what: 'thirstFactor' | 'ovenHeatFactor';
+  /** What the value is about: a blend's name, an oven's id. */ readonly about: string;
   readonly value: number;
   readonly sd: number;
   readonly bakeIds: readonly string[];
+  /** What was weighed or read, where no bake record holds it. */ readonly from?: string;
+};
+/** What a pie, a tart or a cake stands in. A ring or a tart tin has no slope: top and bottom are the same. */
+export type Pan = {
+  readonly id: string;
+  readonly name: string;
+  readonly count: number;
+  readonly topMm: number;
+  readonly bottomMm: number;
+  readonly depthMm: number;
+  readonly material: TrayMaterial;
 };
 /** What a guest, a customer or a class cannot have. Roles and words, no person's name is needed. */
 export type Guest = { readonly id: string; readonly name: string; readonly suits: readonly string[]; readonly note?: string };
@@ -47,6 +70,7 @@ export type Kitchen = {
   readonly ovens: readonly Oven[];
   readonly places: readonly Place[];
   readonly trays: readonly Tray[];
+  readonly pans?: readonly Pan[];
   readonly learned: readonly Learned[];
   readonly guests?: readonly Guest[];
   /** What is meant here by a glass (ml), a pinch (g) and the like; asked once. */ readonly measures?: Readonly<Record<string, number>>;

@@ -312,7 +312,7 @@ function handlingFindings({ formula, kitchen, dough, rows }: Judged): Finding[] 
       unsafe: true,
     });
   }
-  const eggG = rows.filter(({ portion }) => isEgg(portion.ingredient)).reduce((sum, { row }) => sum + row.amountG, 0);
+  const { eggG } = dough;
   if (eggG > 0) found.push(finding('dough.rawEgg', 'note', 'dough', { path: 'dough.eggG', value: eggG }));
   return found;
 }

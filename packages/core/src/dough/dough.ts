@@ -86,6 +86,7 @@ export type DoughResult = WaterGets & {
   readonly soda: boolean;
   readonly solidFat: SolidFatName | null;
   readonly fatPieces: 0 | 1 | 2 | 3;
+  /** Raw egg of all rows. */ readonly eggG: number;
   readonly eggWhitePerBlend: number;
   readonly eggYolkPerBlend: number;
   readonly xanthanPerBlend: number;
@@ -183,6 +184,7 @@ export function doughStage(
     soda: dough.some(({ ingredient, amountG }) => ingredient.id === 'baking_soda' && amountG > 0),
     solidFat: mainFat(dough),
     fatPieces: fatPiecesOf(formula.rows),
+    eggG: sumG(rows.filter(({ portion }) => isEgg(portion.ingredient)).map(({ portion }) => portion)),
     eggWhitePerBlend: (egg('egg_white') + 0.67 * egg('egg_whole')) / formula.blendG,
     eggYolkPerBlend: (egg('egg_yolk') + 0.33 * egg('egg_whole')) / formula.blendG,
     xanthanPerBlend: percentOf(all, formula.blendG, ({ ingredient }) => ingredient.id === 'xanthan') / 100,

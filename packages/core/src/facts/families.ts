@@ -46,6 +46,7 @@ export type Family = {
   /** One piece, where it is weighed and not cut. */ readonly pieceG?: Window;
   readonly ovenC: Window;
   readonly bakeMin: Window;
+  /** Coldest place of a done piece, where it is thick: set crumb, not dryness, ends its bake. */ readonly doneCoreC?: number;
   readonly dockPitchMm: Window;
   readonly lightness: Window;
   readonly finalMoisturePercent: Window;

@@ -26,4 +26,15 @@ export const vapourInAir = fact(1.95e-10, 'kg/m s Pa', 'fromMemory', 'water vapo
 export const moistureDiffusivity = fact(1.5e-10, 'm2/s', 'judgement', 'water in a dry baked piece');
 export const keepHorizonDays = fact(365, 'd', 'judgement', 'beyond a year nothing is promised');
 export const packBelowC = fact(28, 'C', 'commonPractice', 'pack once the middle is near room temperature; no source');
+export const mouldFree = table(
+  { at21: [7.91, 0.081], at27: [6.42, 0.0647], margin: 0.5 },
+  'log10 days at 0 and a percent of relative humidity; share',
+  'fromMemory',
+  'mould-free life of unpreserved baked goods against equilibrium relative humidity, Cauvain & Seiler 1992 (cakes, from memory); half of it is offered, judgement',
+);
+export const fridgeC = fact(5, 'C', 'fromMemory', 'most that cold food is kept at, 41 F in the US food code; local rules win');
+export const outOfColdHours = fact(4, 'h', 'fromMemory', 'most that food needing cold stands warm, US food code; local rules win');
+export const frozenThroughC = fact(-12, 'C', 'judgement', 'middle of a piece that counts as frozen');
+export const thawedC = fact(10, 'C', 'judgement', 'middle of a piece that counts as thawed');
+export const bringBackC = fact(140, 'C', 'commonPractice', 'a low oven brings crispness back without more colour; no source');
 export const packSpread = fact(0.4, 'share of the days', 'judgement', 'how far a real pack strays from its class');

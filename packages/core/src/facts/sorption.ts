@@ -22,6 +22,12 @@ export const norrishSucrose = table(
   'fromMemory',
   'Norrish 1966; constant as collected by Chirife & Favetto 1992',
 );
+export const sucroseGlass = table(
+  { m0: 0.045, c: 3, k: 1.08, belowAw: 0.84 },
+  'kg water per kg dry; water activity',
+  'fromMemory',
+  'amorphous sucrose at 25 C: about 1.5, 3, 4.5 and 8 g in 100 g at 0.11, 0.23, 0.33 and 0.53; order of Makower & Dye 1956; meets Norrish at 0.84',
+);
 export const saltIons = table(
   { ions: 2, kgPerMol: 0.05844, osmotic: 1 },
   'ions, kg/mol, -',

@@ -8,6 +8,7 @@ const percent = (share: number | undefined, digits = 1) => `${((share ?? 0) * 10
 const pc = (value: number | undefined) => `${(value ?? 0).toFixed(1)} %`;
 const c = (value: number | undefined) => `${Math.round(value ?? 0)} °C`;
 const minutes = (value: number | undefined) => `${Math.round(value ?? 0)} min`;
+const daysOf = (value: number | undefined) => `${Math.floor(value ?? 0)} ${Math.floor(value ?? 0) === 1 ? 'day' : 'days'}`;
 const tone = (value: number | undefined) => `tone ${(value ?? 0).toFixed(1)}`;
 const of = (finding: Finding) => finding.measured?.of ?? '';
 
@@ -322,6 +323,21 @@ const words: Record<FindingCode, (finding: Finding) => Words> = {
     why: `${percent(f.measured?.value)} moisture, wanted ${percent(f.measured?.high)}: it bends tomorrow.`,
     change: 'Bake it longer.',
   }),
+  'bake.notThrough': (f) => ({
+    what: 'Not through when it comes out',
+    why: `Its coldest place is at ${c(f.measured?.value)}, set from ${c(f.measured?.low)}: doughy, and it sinks.`,
+    change: 'Bake it longer, or make it thinner.',
+  }),
+  'bake.eggNotSafe': (f) => ({
+    what: 'Egg in it is not heated through',
+    why: `The coldest place is at ${c(f.measured?.value)}; dishes with egg are held safe from ${c(f.measured?.low)}. Check with a probe; local rules come first.`,
+    change: 'Bake it longer.',
+  }),
+  'bake.weightsLeftOn': () => ({
+    what: 'The weights stay on to the end',
+    why: 'Under weights a base steams: it stays pale and damp.',
+    change: 'Take them off for the last part.',
+  }),
   'bake.pale': (f) => ({
     what: 'Pale when it is dry',
     why: `${tone(f.measured?.value)}, golden from ${tone(f.measured?.low)}.`,
@@ -358,9 +374,9 @@ const words: Record<FindingCode, (finding: Finding) => Words> = {
     change: 'Let it stand on the rack longer.',
   }),
   'keep.mayMould': (f) => ({
-    what: 'Wet enough to spoil',
-    why: `Water activity ${(f.measured?.value ?? 0).toFixed(2)}; moulds grow from about ${(f.measured?.high ?? 0).toFixed(2)}.`,
-    change: 'Do not keep it at room temperature. Dry it further, or treat it as fresh. Local rules win.',
+    what: 'May mould before it is sold',
+    why: `At its moisture baked goods stay free of mould about ${daysOf(f.measured?.value)} at this room; it is to last ${daysOf(f.measured?.low)}.`,
+    change: 'Sell it sooner, freeze it, or dry it further. Local rules win.',
   }),
 };
 

@@ -1,5 +1,5 @@
 import { aFormula, kitchen, resultOf, worked } from '../worked/a-formula.js';
-import { crispnessAt } from './keep.js';
+import { crispnessAt, mouldFreeDays } from './keep.js';
 import { outlookFromRating } from '../outlook/rating.js';
 import type { Json } from '../document/edits.js';
 
@@ -28,6 +28,44 @@ describe('keep stage', () => {
   it('cools to the room and says how warm it was packed', () => {
     expect(keep({ '/keep/cool/0/min': 1 }).packedAtC).toBeGreaterThan(60);
     expect(keep().packedAtC).toBeCloseTo(23.5, 0);
+  });
+
+  it('goes on baking on its tray: the middle of a thick piece is hotter after the oven than in it (common practice, no source)', () => {
+    const thick = {
+      '/sheet/parts/0/thicknessMm': 20,
+      '/bake/trayId': 'bright-tray',
+      '/bake/steps': [{ name: 'Bake', wantC: 200, min: 12 }],
+      '/keep/cool': [{ placeId: 'hot-tray', min: 10 }],
+    };
+    const evaluation = worked(aFormula(thick));
+    const out = resultOf(evaluation, 'bake').end.middleC;
+    expect(resultOf(evaluation, 'keep').cooling.peakMiddleC).toBeGreaterThan(out);
+  });
+
+  it('cools sooner on a rack than on its tray, and sooner still in the fridge', () => {
+    const packable = (placeId: string) => keep({ '/keep/cool': [{ placeId, min: 5 }] }).cooling.packableMin!;
+    expect(packable('rack')).toBeLessThan(packable('hot-tray'));
+    expect(packable('fridge')).toBeLessThan(packable('rack'));
+  });
+
+  it('mould-free days follow the published line at 21 C and are fewer in a warm room (Cauvain & Seiler 1992, from memory)', () => {
+    expect(mouldFreeDays(0.85, 21)).toBeCloseTo(10 ** (7.91 - 0.081 * 85), 6);
+    expect(mouldFreeDays(0.85, 27)).toBeCloseTo(10 ** (6.42 - 0.0647 * 85), 6);
+    expect(mouldFreeDays(0.9, 24)!).toBeLessThan(mouldFreeDays(0.9, 21)!);
+    expect(mouldFreeDays(0.6, 21)).toBeNull();
+  });
+
+  it('brings a soft cracker back in minutes, not in hours (common practice: a few minutes in a low oven, no source)', () => {
+    const { wantC, min } = keep().bringBack!;
+    expect(wantC).toBeLessThan(160);
+    expect(min).toBeGreaterThan(1);
+    expect(min).toBeLessThan(20);
+  });
+
+  it('freezes and thaws a thin piece within the hour', () => {
+    const { frozenMin, thawedMin } = keep().freezing!;
+    expect(frozenMin).toBeGreaterThan(0);
+    expect(thawedMin!).toBeLessThan(60);
   });
 });
 

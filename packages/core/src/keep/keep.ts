@@ -1,32 +1,44 @@
+import { BakeMarch } from '../bake/march.js';
+import { bakeUntilOver } from '../bake/doneness.js';
+import { conduct } from '../chill/conduction.js';
+import { exposureAt, tableOf } from '../chill/exposure.js';
 import { within } from '../errors.js';
 import {
+  bringBackC,
   crispLoss,
+  frozenThroughC,
   keepHorizonDays,
-  microbesFromAw,
+  moistureDiffusivity,
+  mouldFree,
   mouldFromAw,
   packBelowC,
   packPermeance,
-  packSpread,
   packShelterAir,
-  moistureDiffusivity,
+  packSpread,
+  thawedC,
   vapourInAir,
 } from '../facts/keeping.js';
 import { finding } from '../findings/judge.js';
+import { firstReach } from '../math/interpolate.js';
+import { coldTable } from '../matter/cold-enthalpy.js';
 import { activityAt, tabulateIsotherm } from '../matter/isotherm.js';
 import { perDry } from '../matter/make-up.js';
 import { bakedSolids, heldWater, solidsOf, waterActivity } from '../matter/sorption.js';
-import { thermalProperties, vapourPressurePa } from '../matter/thermal.js';
-import { exposuresOf } from '../chill/exposure.js';
+import { vapourPressurePa } from '../matter/thermal.js';
 import { roundTo } from '../units/rounding.js';
+import { coolPiece } from './cooling.js';
 import type { BakeResult } from '../bake/bake.js';
+import type { BakeProblem } from '../bake/problem.js';
 import type { Formula } from '../document/formula.js';
 import type { Kitchen } from '../document/kitchen.js';
 import type { Family } from '../facts/families.js';
 import type { Pack } from '../facts/keeping.js';
 import type { Estimate, Finding } from '../findings/finding.js';
 import type { Isotherm } from '../matter/isotherm.js';
+import type { MakeUp } from '../matter/make-up.js';
 import type { Solids } from '../matter/sorption.js';
 import type { SheetResult } from '../sheet/sheet.js';
+import type { Cooled } from './cooling.js';
 
 export type EatingWord = 'snaps' | 'bends' | 'soft';
 
@@ -40,6 +52,19 @@ export type KeepResult = {
   readonly softAboveMoistureShare: number;
   readonly packedAtC: number;
   readonly coolMin: number;
+  /** Cooling: middle against minutes from the oven, and when it may be packed. */ readonly cooling: Pick<
+    Cooled,
+    'curve' | 'packableMin' | 'peakMiddleC'
+  >;
+  /** Days until mould is likely in its pack; null where it is too dry for mould. */ readonly mouldFreeDays: number | null;
+  /** From soft to crisp again in a low oven; null when it is not meant to be crisp. */ readonly bringBack: {
+    readonly wantC: number;
+    readonly min: number | null;
+  } | null;
+  /** In this kitchen's freezer and out again at the table; null without a freezer. */ readonly freezing: {
+    readonly frozenMin: number | null;
+    readonly thawedMin: number | null;
+  } | null;
   readonly bakedPieceG: number;
   readonly curve: { readonly days: readonly number[]; readonly activity: readonly number[]; readonly moistureShare: readonly number[] };
 };
@@ -61,12 +86,14 @@ export function keepStage(
   kitchen: Kitchen,
   sheet: SheetResult,
   bake: BakeResult,
+  problem: BakeProblem,
 ): { result: KeepResult; findings: Finding[] } {
   const { keep } = formula;
   within('keep.piecesPerPack', keep.piecesPerPack, 1, 10000, 'pieces');
   within('keep.sellWithinDays', keep.sellWithinDays, 0, 365, 'days');
   const solids = bakedSolids(solidsOf(perDry(sheet.makeUp)));
-  const startX = bake.end.moistureX;
+  const cooled = coolPiece(problem, bake.totalMin, keep.cool, kitchen);
+  const startX = cooled.moistureX;
   const activity = waterActivity(solids, startX);
   const dryPieceG = sheet.pieceG * (1 - sheet.makeUp.water);
   const surroundings = { solids, startX, humidity: kitchen.humidityShare, roomC: kitchen.roomC, isotherm: tabulateIsotherm(solids) };
@@ -74,9 +101,9 @@ export function keepStage(
   const perDryG = keep.pack === 'openTray' ? open : packUptake(keep.pack, (dryPieceG * keep.piecesPerPack) / 1000);
   const course = uptake({ ...surroundings, conductance: perDryG });
   const wetter = uptake({ ...surroundings, startX: Math.min(course.endX, startX + bake.endMoisture.sd), conductance: perDryG });
-  const cooling = coolingOf(formula, kitchen, sheet, bake);
   const crispDays = Math.min(course.softAfterDays, keepHorizonDays.value);
   const sd = Math.hypot(crispDays - Math.min(wetter.softAfterDays, keepHorizonDays.value), packSpread.value * crispDays);
+  const meantToSnap = isMeantToSnap(family);
   const result: KeepResult = {
     waterActivity: activity,
     crispness: crispnessAt(activity),
@@ -85,11 +112,81 @@ export function keepStage(
     openEnded: course.softAfterDays > keepHorizonDays.value,
     openTrayHours: finite(uptake({ ...surroundings, conductance: open }).softAfterDays * 24),
     softAboveMoistureShare: course.endX / (1 + course.endX),
-    ...cooling,
-    bakedPieceG: sheet.pieceG * (1 - bake.end.lossShare),
+    packedAtC: cooled.packedAtC,
+    coolMin: cooled.coolMin,
+    cooling: { curve: cooled.curve, packableMin: cooled.packableMin, peakMiddleC: cooled.peakMiddleC },
+    mouldFreeDays: mouldFreeDays(activity, kitchen.roomC),
+    bringBack: meantToSnap ? bringBackOf(problem, bake, solids, kitchen) : null,
+    freezing: freezingOf(kitchen, sheet, bake, startX),
+    bakedPieceG: dryPieceG * (1 + startX),
     curve: course.curve,
   };
   return { result, findings: keepFindings(formula, family, result) };
+}
+
+/** Whether a family is meant to be crisp when it is eaten. */
+const isMeantToSnap = (family: Family) => crispnessAt(family.finalAw[1]) >= 0.7;
+
+/**
+ * Days until mould is likely at room temperature; null below the activity that moulds need.
+ *
+ * Units    activity 0..1; C; days, at most a year.
+ * Throws   nothing.
+ * Findings none.
+ * Source   facts/keeping mouldFree, between its two temperatures in the logarithm of the days, and on beyond them.
+ *
+ * @example
+ * mouldFreeDays(0.85, 21); // => 10.6
+ */
+export function mouldFreeDays(activity: number, atC: number): number | null {
+  if (activity <= mouldFromAw.value) return null;
+  const { at21, at27 } = mouldFree.values;
+  const [a, b] = [at21, at27].map((line) => line[0]! - line[1]! * 100 * activity) as [number, number];
+  return Math.min(keepHorizonDays.value, 10 ** (a + ((b - a) * (atC - 21)) / 6));
+}
+
+/** A piece that took up the room's damp (or became half soft) goes into a low oven until it is as dry as it was meant to be. */
+function bringBackOf(problem: BakeProblem, bake: BakeResult, solids: Solids, kitchen: Kitchen): KeepResult['bringBack'] {
+  const wantC = bringBackC.value;
+  const wet = heldWater(solids, Math.max(crispLoss.values.halfAw + 0.1, Math.min(mouldFromAw.value, kitchen.humidityShare)));
+  const dryX = Math.max(0.012, Math.min(0.9 * wet, heldWater(solids, crispLoss.values.halfAw - 0.15)));
+  const first = problem.settings[0]!;
+  const risen = problem.layers.map((layer, i) =>
+    i === problem.main
+      ? { ...layer, startX: wet, startC: kitchen.roomC, rawVolume: layer.rawVolume * layer.expansion, expansion: 1 }
+      : layer,
+  );
+  const settings = [{ ...first, seconds: 1, airC: wantC, airFromC: wantC - 25, wallC: wantC, covered: false }];
+  const { times } = bakeUntilOver(
+    new BakeMarch(24),
+    { ...problem, layers: risen, settings },
+    { dryX, golden: 0, dark: 0 },
+    { longestMin: 45 },
+  );
+  return { wantC, min: times.dryMin };
+}
+
+/** Into the freezer in its pack, and out at the table, wrapped. */
+function freezingOf(kitchen: Kitchen, sheet: SheetResult, bake: BakeResult, moistureX: number): KeepResult['freezing'] {
+  const freezer = kitchen.places.find(({ kind }) => kind === 'freezer');
+  if (!freezer) return null;
+  const water = moistureX / (1 + moistureX);
+  const scale = (1 - water) / (1 - sheet.makeUp.water);
+  const { water: _, ...dry } = sheet.makeUp;
+  const makeUp = { water, ...Object.fromEntries(Object.entries(dry).map(([name, share]) => [name, share * scale])) } as MakeUp;
+  const horizonMin = 360;
+  const cold = conduct({
+    form: 'slab',
+    sizeMm: Math.max(2, bake.end.thicknessMm),
+    material: coldTable(makeUp),
+    startC: kitchen.roomC,
+    exposures: [exposureAt(freezer, horizonMin, 'film'), exposureAt(tableOf(kitchen), horizonMin, 'film')],
+    cells: 8,
+  });
+  const turn = cold.min.findIndex((min) => min >= horizonMin - 1e-6);
+  const frozen = firstReach(cold.min.slice(0, turn + 1), cold.middleC.slice(0, turn + 1), frozenThroughC.value, 'falling');
+  const thawed = firstReach(cold.min.slice(turn), cold.middleC.slice(turn), thawedC.value, 'rising');
+  return { frozenMin: finite(frozen), thawedMin: finite(thawed - horizonMin) };
 }
 
 /** 1 crisp to 0 limp at a water activity. */
@@ -155,20 +252,6 @@ function pieceAreaM2({ sheet }: Formula): number {
   return (widthMm * lengthMm) / 1e6;
 }
 
-/** A thin piece cools as one body. */
-function coolingOf(formula: Formula, kitchen: Kitchen, sheet: SheetResult, bake: BakeResult): { packedAtC: number; coolMin: number } {
-  const { heatCapacity } = thermalProperties({ ...sheet.makeUp, water: bake.end.moistureShare }, 60);
-  const kgPerM2 = (sheet.pieceG / 1000 / pieceAreaM2(formula)) * (1 - bake.end.lossShare);
-  let packedAtC = bake.end.middleC;
-  let coolMin = 0;
-  for (const { min, topWPerM2K, bottomWPerM2K, topC } of exposuresOf('keep.cool', formula.keep.cool, 'none', kitchen)) {
-    const lagMin = (kgPerM2 * heatCapacity) / (topWPerM2K + bottomWPerM2K) / 60;
-    packedAtC = topC + (packedAtC - topC) * Math.exp(-min / lagMin);
-    coolMin += min;
-  }
-  return { packedAtC, coolMin };
-}
-
 function wordFor(crispness: number, activity: number): EatingWord {
   if (crispness > 0.7) return 'snaps';
   return activity < mouldFromAw.value ? 'bends' : 'soft';
@@ -177,17 +260,16 @@ function wordFor(crispness: number, activity: number): EatingWord {
 function keepFindings(formula: Formula, family: Family, result: KeepResult): Finding[] {
   const found: Finding[] = [];
   const { keep } = formula;
-  // What is meant to be moist and eaten at once is not spoilt for being moist.
-  const eatenFresh = family.finalAw[1] > mouldFromAw.value && result.waterActivity <= family.finalAw[2] && keep.sellWithinDays <= 1;
-  if (result.waterActivity > mouldFromAw.value && !eatenFresh) {
-    const high = result.waterActivity > microbesFromAw.value ? microbesFromAw.value : mouldFromAw.value;
+  const { margin } = mouldFree.values;
+  if (result.mouldFreeDays !== null && keep.sellWithinDays > result.mouldFreeDays * margin) {
+    const to = roundTo(result.mouldFreeDays * margin, 1, 'down');
+    const measured = { path: 'keep.mouldFreeDays', value: result.mouldFreeDays, low: keep.sellWithinDays };
     found.push({
-      ...finding('keep.mayMould', 'fix', 'keep', { path: 'keep.waterActivity', value: result.waterActivity, high }),
+      ...finding('keep.mayMould', 'fix', 'keep', measured, [{ path: '/keep/sellWithinDays', from: keep.sellWithinDays, to }]),
       unsafe: true,
     });
-    return found;
   }
-  const meantToSnap = crispnessAt(family.finalAw[1]) >= 0.7;
+  const meantToSnap = isMeantToSnap(family);
   if (meantToSnap && result.crispness < 0.7) {
     found.push(
       finding('keep.notCrisp', result.crispness < 0.3 ? 'fix' : 'watch', 'keep', {
@@ -207,11 +289,16 @@ function keepFindings(formula: Formula, family: Family, result: KeepResult): Fin
   if (result.packedAtC > packBelowC.value && keep.cool.length > 0) {
     const last = keep.cool.length - 1;
     const from = keep.cool[last]!.min;
-    const to = roundTo(from + 30, 5, 'up');
+    const { packableMin } = result.cooling;
+    const to = packableMin === null ? undefined : roundTo(from + packableMin - result.coolMin, 1, 'up');
     found.push(
-      finding('keep.packedWarm', 'watch', 'keep', { path: 'keep.packedAtC', value: result.packedAtC, high: packBelowC.value }, [
-        { path: `/keep/cool/${last}/min`, from, to },
-      ]),
+      finding(
+        'keep.packedWarm',
+        'watch',
+        'keep',
+        { path: 'keep.packedAtC', value: result.packedAtC, high: packBelowC.value },
+        to === undefined ? undefined : [{ path: `/keep/cool/${last}/min`, from, to }],
+      ),
     );
   }
   return found;

@@ -1,4 +1,4 @@
-import { bakedPolymerShare, gabIsotherm, norrishSucrose, polymers, saltIons, sucroseSolubility } from '../facts/sorption.js';
+import { bakedPolymerShare, gabIsotherm, norrishSucrose, polymers, saltIons, sucroseGlass, sucroseSolubility } from '../facts/sorption.js';
 import { risingRoot } from '../math/bisect.js';
 import type { Gab } from '../facts/sorption.js';
 import type { MakeUp } from './make-up.js';
@@ -12,6 +12,7 @@ export type Solids = {
   readonly sugar: number;
   readonly salt: number;
   readonly polymerScale: number;
+  /** Cooled and dry, sugar is a glass that takes water as one; hot in the oven it is a solution. */ readonly glassySugar: boolean;
 };
 
 export const waterMolarMass = 0.0180153;
@@ -19,11 +20,11 @@ export const waterMolarMass = 0.0180153;
 /** The water-holding solids of a make-up, on its own basis. `dissolvedSugar` is the share of the sugar that is in solution. */
 export function solidsOf(of: MakeUp, dissolvedSugar = 1): Solids {
   const { starch, protein, fibre, gum, salt } = of;
-  return { starch, protein, fibre, gum, salt, sugar: of.sugar * dissolvedSugar, polymerScale: 1 };
+  return { starch, protein, fibre, gum, salt, sugar: of.sugar * dissolvedSugar, polymerScale: 1, glassySugar: false };
 }
 
-/** The same solids after gelatinising and drying. */
-export const bakedSolids = (of: Solids): Solids => ({ ...of, polymerScale: bakedPolymerShare.value });
+/** The same solids after gelatinising, drying and cooling. */
+export const bakedSolids = (of: Solids): Solids => ({ ...of, polymerScale: bakedPolymerShare.value, glassySugar: true });
 
 /**
  * Water that solids hold at a water activity: each at the same activity, summed.
@@ -31,7 +32,7 @@ export const bakedSolids = (of: Solids): Solids => ({ ...of, polymerScale: baked
  * Units    activity 0..1; the answer on the basis of the solids (kg per kg).
  * Throws   nothing.
  * Findings none.
- * Source   GAB for polymers, Norrish 1966 for sugar, ideal ions for salt; summed after Salwin & Slawson 1959.
+ * Source   GAB for polymers, Norrish 1966 for sugar in solution, GAB for sugar as a glass, ideal ions for salt; summed after Salwin & Slawson 1959.
  *
  * @example
  * heldWater({ ...none, starch: 1 }, 0.5); // => about 0.13
@@ -41,7 +42,7 @@ export function heldWater(by: Solids, activity: number): number {
   for (const name of polymers) {
     if (by[name] > 0) water += by.polymerScale * by[name] * gab(gabIsotherm.values[name], activity);
   }
-  if (by.sugar > 0) water += by.sugar * sucroseWater(activity);
+  if (by.sugar > 0) water += by.sugar * (by.glassySugar ? glassySucroseWater(activity) : sucroseWater(activity));
   if (by.salt > 0) {
     const { ions, kgPerMol, osmotic } = saltIons.values;
     water += (by.salt * -osmotic * ions * waterMolarMass) / (kgPerMol * Math.log(activity));
@@ -79,6 +80,12 @@ export function rawDoughActivity(of: MakeUp): { activity: number; dissolvedSugar
 }
 
 const gab = ({ m0, c, k }: Gab, a: number) => (m0 * c * k * a) / ((1 - k * a) * (1 - k * a + c * k * a));
+
+/** Amorphous sucrose holds less than a solution of the same activity would, up to where the two laws cross. */
+function glassySucroseWater(activity: number): number {
+  const solution = sucroseWater(activity);
+  return activity < sucroseGlass.values.belowAw ? Math.min(solution, gab(sucroseGlass.values, activity)) : solution;
+}
 
 /** kg water per kg sucrose at an activity: Norrish solved for the mole fraction of water, by Newton on its logarithm. */
 function sucroseWater(activity: number): number {

@@ -21,6 +21,8 @@ export type SheetResult = {
   /** Dough and dust that end in no piece. */ readonly scrapG: number;
   readonly scrapShare: number;
   readonly thicknessMm: number;
+  /** Width of a round piece that takes as much heat at its edge: four areas over its rim. */ readonly acrossMm: number;
+  /** Between neighbours on the tray. */ readonly gapMm: number;
   /** The first sheet of each lot, to scale. */ readonly layout: SheetLayout;
   /** Pieces of each rolling of one lot: the first, then its scraps. */ readonly piecesByRoll: readonly number[];
   readonly lots: number;
@@ -71,6 +73,8 @@ export function sheetStage(
     scrapG: pieces > 0 ? scrapG : scrapG + dough.toppingG,
     scrapShare: scrapG / massG,
     thicknessMm: part.thicknessMm,
+    acrossMm: (2 * widthMm * lengthMm) / (widthMm + lengthMm),
+    gapMm: trayGapMm.value,
     layout,
     piecesByRoll,
     lots,

@@ -28,7 +28,9 @@ const crumb = 'cracker_crumb_gf';
  */
 export function starterFormula(family: Family, name: string, kitchen: Kitchen, pantry: Pantry, newKey: () => string): Formula {
   const oven = kitchen.ovens[0];
-  const tray = kitchen.trays[0];
+  // What is thick bakes long: on a bright tray its base has time.
+  const thick = family.doneCoreC !== undefined || family.thicknessMm[1] >= 10;
+  const tray = (thick ? kitchen.trays.find(({ material }) => material === 'aluminium') : undefined) ?? kitchen.trays[0];
   if (!oven || !tray) throw new InputError('bake', 'needs an oven and a tray in this kitchen');
   const blend = { name: `${family.name} blend`, rows: blendOf(family, newKey) };
   const rows = rowsOf(family, { blend, blendG: BLEND_G }, kitchen, pantry, newKey);

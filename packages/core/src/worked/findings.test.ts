@@ -116,7 +116,17 @@ const cases: Record<FindingCode, Formula> = {
     '/blendG': 2400,
     [WATER]: 1020,
   }),
-  'bake.notDry': aFormula({ '/bake/steps/1/min': 1 }),
+  'bake.notDry': aFormula({ '/bake/steps/0/min': 8, '/bake/steps/1/min': 0.5 }),
+  'bake.notThrough': aFormula({
+    '/bake/steps': [{ name: 'Short', wantC: 180, min: 4 }],
+    '/bake/done': { coreC: 92, moistureShare: 0.25 },
+    '/sheet/parts/0/thicknessMm': 6,
+  }),
+  'bake.eggNotSafe': aFormula({
+    '/rows/8': { key: 'e', ingredientId: 'egg_whole', amountG: 20, use: 'dough' },
+    '/bake/steps': [{ name: 'Warm', wantC: 100, min: 5 }],
+  }),
+  'bake.weightsLeftOn': aFormula({ '/bake/steps/1/weighted': true }),
   'bake.pale': aFormula({ '/bake/steps': [{ name: 'Slow', wantC: 150, min: 16 }] }),
   'bake.tooDark': aFormula({ '/bake/steps/1/min': 10 }),
   'bake.darkBeforeDry': aFormula({ '/sheet/parts/0/thicknessMm': 6, '/bake/steps': [{ name: 'Hot', wantC: 200, min: 15 }] }),
@@ -183,7 +193,7 @@ describe('every finding', () => {
     expect(mendable.filter((code) => !withChange.includes(code))).toEqual([]);
   });
 
-  it('is unsafe for gluten, what it must suit, a dough that stood warm, and mould only', () => {
+  it('is unsafe for gluten, what it must suit, a dough that stood warm, raw egg and mould only', () => {
     const unsafe = findingCodes.filter((code) => findingsFor(code).some((finding) => finding.code === code && finding.unsafe));
     expect(unsafe).toEqual([
       'gluten.contains',
@@ -192,6 +202,7 @@ describe('every finding', () => {
       'suit.broken',
       'suit.mayBreak',
       'dough.stoodLong',
+      'bake.eggNotSafe',
       'keep.mayMould',
     ]);
   });

@@ -94,7 +94,7 @@ describe('laws over random formulas', () => {
           // Fluxes are summed by trapezoids, so what is asked of them is a fine step, not the scheme's own exactness.
           const { balance } = new BakeMarch(24).run(problem, { toleranceK: 0.1, toleranceX: 4e-4 });
           expect(Math.abs(balance.waterOutKg - balance.waterLostKg)).toBeLessThan(
-            0.01 * Math.max(balance.waterLostKg, 0.01 * problem.dryMass * problem.startX),
+            0.01 * Math.max(balance.waterLostKg, 0.01 * problem.layers[0]!.dryMass * problem.layers[0]!.startX),
           );
           expect(Math.abs(balance.heatInJ - balance.heatGainedJ)).toBeLessThan(0.01 * balance.heatTakenInJ);
         },

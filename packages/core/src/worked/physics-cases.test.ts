@@ -13,7 +13,8 @@ import { glassTransitionC } from '../matter/glass.js';
 import { perDry } from '../matter/make-up.js';
 import { bakedSolids, solidsOf, waterActivity } from '../matter/sorption.js';
 import { thermalProperties } from '../matter/thermal.js';
-import type { BakeSpec } from '../bake/problem.js';
+import { browning, layerResistance } from '../facts/oven.js';
+import type { BakeProblem, BakeSpec } from '../bake/problem.js';
 import type { BakeKind, TrayLayer, TrayMaterial } from '../facts/oven.js';
 import type { MakeUp } from '../matter/make-up.js';
 
@@ -28,8 +29,8 @@ type Case = {
 };
 const { cases } = JSON.parse(readFileSync(join(__dirname, 'physics-cases.json'), 'utf8')) as { cases: Case[] };
 
-/** Parts that are not built yet: blind baking under weights, rating refits. */
-const notBuilt = new Set(['C-pie-two-stage', 'E-bayes-1']);
+/** Parts that are not built yet: rating refits. */
+const notBuilt = new Set(['E-bayes-1']);
 const nothing: MakeUp = { water: 0, fat: 0, starch: 0, protein: 0, sugar: 0, fibre: 0, gum: 0, salt: 0, ash: 0 };
 const makeUp = (comp: Partial<MakeUp>): MakeUp => ({ ...nothing, ...comp });
 
@@ -44,7 +45,7 @@ type CaseBake = {
   diameter?: number;
   tray?: string;
   layer?: string;
-  stages: { minutes: number; T: number }[];
+  stages: { minutes: number; T: number; cover?: 1 }[];
   colourFactor?: number;
   fat?: 'butter';
   traysAtOnce?: 1 | 2;
@@ -58,6 +59,7 @@ function specOf(input: CaseBake): BakeSpec {
     makeUp: makeUp(input.comp),
     kind: kinds[input.family ?? ''] ?? 'cracker',
     kindFacts: {
+      vapourPath: 1,
       ...(input.gas0 === undefined ? {} : { firstPores: input.gas0 }),
       ...(input.expansion === undefined ? {} : { expansion: input.expansion }),
       ...(input.structure === undefined ? {} : { vapourPath: input.structure }),
@@ -70,13 +72,35 @@ function specOf(input: CaseBake): BakeSpec {
     traysAtOnce: input.traysAtOnce ?? 1,
     fat: input.fat ?? null,
     browningFactor: input.colourFactor ?? 1,
-    settings: input.stages.map(({ minutes, T }) => ({ min: minutes, airC: T + (input.offset ?? 0), air: 'static' })),
+    settings: input.stages.map(({ minutes, T, cover }) => ({
+      min: minutes,
+      airC: T + (input.offset ?? 0),
+      air: 'static',
+      covered: cover === 1,
+    })),
+  };
+}
+
+/**
+ * The reference ran with the parameters of its day: 250 W/m2 K between tray and dough, half of a cylinder's side heat and no
+ * vapour through it, no bare tray, 4 kPa of vapour in the oven, browning at 0.0028 1/s. The equations are ours; the numbers of the facts have been fitted since.
+ */
+function asReferred(spec: BakeSpec): BakeProblem {
+  const problem = compileBake(spec);
+  const contact = spec.tray === 'metalPan' ? 180 : 250;
+  return {
+    ...problem,
+    trayContact: 1 / (1 / contact + layerResistance.values[spec.layer]),
+    edgeShare: 0.5,
+    edgeVent: 0,
+    browningFactor: (problem.browningFactor * 0.0028) / browning.values.rateAtRef,
+    settings: problem.settings.map((setting) => ({ ...setting, airVapourPa: 4000 })),
   };
 }
 
 /** Minutes until dry and brown enough, as the direction cases ask. */
 function doneMin(input: CaseBake & { done: { mw: number; col: number } }): number {
-  const { trajectory } = new BakeMarch(24).run(compileBake(specOf(input)));
+  const { trajectory } = new BakeMarch(24).run(asReferred(specOf(input)));
   const dry = firstReach(trajectory.min, trajectory.moistureX, input.done.mw / (1 - input.done.mw), 'falling');
   const darker = trajectory.browningTop.map((top, i) => Math.max(top, trajectory.browningBase[i]!));
   return Math.max(dry, firstReach(trajectory.min, darker, input.done.col, 'rising'));
@@ -136,7 +160,8 @@ const checks: Record<string, (one: Case) => void> = {
       dryMass: number;
       awEnd: number;
     };
-    const solids = bakedSolids(solidsOf(perDry(makeUp(i.comp))));
+    // The reference knows sugar as a solution only.
+    const solids = { ...bakedSolids(solidsOf(perDry(makeUp(i.comp)))), glassySugar: false };
     const { softAfterDays, endX } = uptake({
       solids,
       startX: i.X0,
@@ -163,7 +188,7 @@ const checks: Record<string, (one: Case) => void> = {
     near(glassTransitionC(solidsOf(perDry(makeUp(comp))), moistureWet / (1 - moistureWet)), wanted['Tg']!, tol);
   },
   bake: ({ input, expect: wanted, tol }) => {
-    const { trajectory } = new BakeMarch(24).run(compileBake(specOf(input as unknown as CaseBake)));
+    const { trajectory } = new BakeMarch(24).run(asReferred(specOf(input as unknown as CaseBake)));
     const x = last(trajectory.moistureX);
     expect(Math.abs(x - wanted['X']!) / (wanted['X0']! - wanted['X']!)).toBeLessThan(tol['lossRel']!);
     expect(Math.abs(last(trajectory.middleC) - wanted['Tcore']!)).toBeLessThan(tol['T']!);
@@ -176,7 +201,7 @@ const checks: Record<string, (one: Case) => void> = {
     expect(change01 * wanted['sign']!).toBeGreaterThanOrEqual(wanted['minRel']!);
   },
   balance: ({ input, expect: wanted }) => {
-    const { balance } = new BakeMarch(24).run(compileBake(specOf((input as unknown as { base: CaseBake }).base)));
+    const { balance } = new BakeMarch(24).run(asReferred(specOf((input as unknown as { base: CaseBake }).base)));
     expect(Math.abs(balance.waterOutKg / balance.waterLostKg - 1)).toBeLessThan(wanted['mass']!);
     expect(Math.abs(balance.heatInJ - balance.heatGainedJ) / balance.heatTakenInJ).toBeLessThan(wanted['energy']!);
   },

@@ -1,0 +1,152 @@
+import { InputError, within } from '../errors.js';
+import { handlingMin, heatUp } from '../facts/oven.js';
+import { ovenOf, ovenSpreadC } from './oven.js';
+import { browningFactorOf, compileBake } from './problem.js';
+import { unknownsOf } from './samples.js';
+import { browningOfTone, toneOf } from './tone.js';
+import type { Formula } from '../document/formula.js';
+import type { Kitchen, Oven } from '../document/kitchen.js';
+import type { DoughResult } from '../dough/dough.js';
+import type { Family } from '../facts/families.js';
+import type { BakeKind } from '../facts/oven.js';
+import type { SheetResult } from '../sheet/sheet.js';
+import type { DoneRule } from './doneness.js';
+import type { BakeProblem, BakeSpec, OvenSetting } from './problem.js';
+import type { BakeUnknowns } from './samples.js';
+
+/** Air of an oven that was turned off and left, C: falling towards it. */
+const OFF_C = 60;
+
+/** One formula in its oven: all that a run, a plan of looks or a map asks for. */
+export type BakeCase = {
+  readonly problem: BakeProblem;
+  readonly limits: BakeLimits;
+  readonly rule: DoneRule;
+  readonly unknowns: BakeUnknowns;
+  readonly thicknessMm: number;
+  readonly firstC: number;
+  readonly totalMin: number;
+};
+
+/**
+ * A formula's bake as numbers.
+ *
+ * Units    min, C, mm.
+ * Throws   InputError at bake.steps (none, or none with heat), bake.steps[i].wantC out of 60..300, .min out of 0.5..240, bake.ovenId, bake.trayId, bake.done.
+ * Findings none.
+ * Source   compileBake; spreads facts/oven bakeSpread.
+ */
+export function bakeCaseOf(formula: Formula, family: Family, kitchen: Kitchen, dough: DoughResult, sheet: SheetResult): BakeCase {
+  if (sheet.pieces === 0) throw new InputError('sheet.parts[0].shape', 'no piece fits this dough: make it smaller or thinner');
+  checkSteps(formula);
+  const oven = ovenOf(kitchen, formula.bake.ovenId);
+  const limits = limitsOf(formula, family);
+  const heat = heatFactorOf(kitchen, oven);
+  return {
+    problem: compileBake(bakeSpecOf(formula, family, kitchen, dough, sheet)),
+    limits,
+    rule: ruleOf(limits),
+    unknowns: unknownsOf({
+      ovenC: ovenSpreadC(oven),
+      banded: formula.sheet.bandsMm !== undefined,
+      ...(heat === null ? {} : { heatLog: heat.sd / heat.value }),
+    }),
+    thicknessMm: sheet.thicknessMm,
+    firstC: formula.bake.steps[0]!.wantC!,
+    totalMin: formula.bake.steps.reduce((sum, { min }, i) => sum + min + handledBefore(formula, i), 0),
+  };
+}
+
+export type BakeLimits = {
+  /** The most moisture a done piece has: asked for by the formula, or by a family that is thin and dry. */ readonly dryBelowShare: number;
+  /** Whether being that dry is part of being done. */ readonly mustDry: boolean;
+  /** Coldest place of a done piece, C: thick goods; null where dry says it all. */ readonly coreC: number | null;
+  readonly goldenFromTone: number;
+  readonly darkFromTone: number;
+};
+
+/** Dry, through and golden as the formula says, else as its family does; too dark by the family. */
+export function limitsOf(formula: Formula, family: Family): BakeLimits {
+  const { done } = formula.bake;
+  if (done.moistureShare !== undefined) within('bake.done.moistureShare', done.moistureShare, 0.005, 0.6, '(share)');
+  if (done.tone !== undefined) within('bake.done.tone', done.tone, 1, 8, '(tone)');
+  if (done.coreC !== undefined) within('bake.done.coreC', done.coreC, 60, 105, 'C');
+  const coreC = done.coreC ?? family.doneCoreC ?? null;
+  return {
+    dryBelowShare: done.moistureShare ?? family.finalMoisturePercent[1] / 100,
+    mustDry: done.moistureShare !== undefined || coreC === null,
+    coreC,
+    goldenFromTone: done.tone ?? toneOf(family.lightness[2]),
+    darkFromTone: toneOf(family.lightness[0]),
+  };
+}
+
+/** The same limits as the numbers a course of baking is read by. */
+export const ruleOf = ({ dryBelowShare, mustDry, coreC, goldenFromTone, darkFromTone }: BakeLimits): DoneRule => ({
+  ...(mustDry ? { dryX: dryBelowShare / (1 - dryBelowShare) } : {}),
+  ...(coreC === null ? {} : { coreC }),
+  golden: browningOfTone(goldenFromTone),
+  dark: browningOfTone(darkFromTone),
+});
+
+/** The piece, oven and tray of a formula as a bake. */
+export function bakeSpecOf(formula: Formula, family: Family, kitchen: Kitchen, dough: DoughResult, sheet: SheetResult): BakeSpec {
+  const { bake } = formula;
+  const tray = kitchen.trays.find(({ id }) => id === bake.trayId);
+  if (!tray) throw new InputError('bake.trayId', 'is not a tray of this kitchen');
+  const oven = ovenOf(kitchen, bake.ovenId);
+  const inPan = panMaterials.has(tray.material);
+  return {
+    makeUp: sheet.makeUp,
+    kind: bakeKindOf(family, dough),
+    thicknessMm: sheet.thicknessMm,
+    acrossMm: sheet.acrossMm,
+    ...(inPan ? { recessed: true } : { pitchMm: sheet.acrossMm + sheet.gapMm }),
+    startC: sheet.pieceC,
+    tray: tray.material,
+    layer: bake.layer,
+    traysAtOnce: bake.traysAtOnce,
+    fat: dough.solidFat,
+    browningFactor: browningFactorOf(sheet.makeUp, { soda: dough.soda, wash: formula.rows.some(({ use }) => use === 'wash') }),
+    heatFactor: heatFactorOf(kitchen, oven)?.value ?? 1,
+    ...(bake.hotTray ? { trayStartC: bake.steps[0]!.wantC! } : {}),
+    ...(bake.fromCold ? { coldStart: { airC: kitchen.roomC, recoverS: heatUpSeconds(oven) } } : {}),
+    settings: bake.steps.map(({ wantC, min, weighted = false }, i): OvenSetting => ({
+      airC: wantC ?? OFF_C,
+      min,
+      air: oven.kind,
+      covered: weighted,
+      handlingMin: handledBefore(formula, i),
+    })),
+  };
+}
+
+/** A pan or dish whose sides stand around the piece. */
+const panMaterials: ReadonlySet<string> = new Set(['metalPan', 'glass', 'ceramic']);
+
+/** Minutes on the table before a step: weights come off, or the tray is turned. */
+function handledBefore({ bake: { steps } }: Formula, i: number): number {
+  if (i === 0) return 0;
+  const off = steps[i - 1]!.weighted === true && steps[i]!.weighted !== true;
+  return off ? handlingMin.values.weights : steps[i]!.turn ? handlingMin.values.turn : 0;
+}
+
+/** What weighings have taught about an oven's heat transfer; null for nothing yet. */
+export const heatFactorOf = (kitchen: Kitchen, { id }: Oven): { readonly value: number; readonly sd: number } | null =>
+  kitchen.learned.find(({ what, about }) => what === 'ovenHeatFactor' && about === id) ?? null;
+
+/** An oven that heats like a first-order lag is within a twentieth of its rise after three of its time constants. */
+const heatUpSeconds = ({ heating }: Oven): number => ((heating?.[0]?.min ?? heatUp.value) * 60) / 3;
+
+/** A leavened cracker rises as one, whatever its family. */
+const bakeKindOf = (family: Family, { leavened }: DoughResult): BakeKind =>
+  family.bakesAs === 'cracker' || family.bakesAs === 'crackerLeavened' ? (leavened ? 'crackerLeavened' : 'cracker') : family.bakesAs;
+
+function checkSteps({ bake }: Formula): void {
+  if (bake.steps.length === 0) throw new InputError('bake.steps', 'needs at least one step with a temperature');
+  bake.steps.forEach(({ wantC, min }, i) => {
+    if (wantC !== null) within(`bake.steps[${i}].wantC`, wantC, 60, 300, 'C');
+    within(`bake.steps[${i}].min`, min, 0.5, 240, 'min');
+  });
+  if (bake.steps[0]!.wantC === null) throw new InputError('bake.steps[0].wantC', 'the first step needs a temperature');
+}

@@ -1,0 +1,50 @@
+import { bakeUntilOver } from './doneness.js';
+import { BakeMarch } from './march.js';
+import type { BakeTimes, DoneRule } from './doneness.js';
+import type { BakeProblem } from './problem.js';
+
+/** One pair of thickness and temperature, and what comes of it. */
+export type PairCell = BakeTimes & { readonly thicknessMm: number; readonly airC: number };
+
+/**
+ * A map of thickness by temperature: for each pair, when it is dry, through, golden, done and over. One cell a turn, so that
+ * whoever runs it can show how far it is, stop it, or share it out: `part` of `parts` takes every so-manieth cell.
+ *
+ * Units    mm, C, min.
+ * Throws   nothing.
+ * Findings none.
+ * Source   bakeUntilOver, one setting at one temperature; everything else as in the problem.
+ */
+export function* pairMap(
+  problem: BakeProblem,
+  rule: DoneRule,
+  ownMm: number,
+  thicknesses: readonly number[],
+  temperatures: readonly number[],
+  { part = 0, parts = 1 }: { part?: number; parts?: number } = {},
+): Generator<PairCell> {
+  const march = new BakeMarch(24);
+  let n = 0;
+  for (const thicknessMm of thicknesses) {
+    for (const airC of temperatures) {
+      if (n++ % parts !== part) continue;
+      const { times } = bakeUntilOver(march, atPair(problem, thicknessMm / ownMm, airC), rule, { longestMin: 90 });
+      yield { thicknessMm, airC, ...times };
+    }
+  }
+}
+
+/** The problem with its dough so many times as thick, baked at one temperature throughout. */
+function atPair(problem: BakeProblem, timesThick: number, airC: number): BakeProblem {
+  const first = problem.settings[0]!;
+  const dip = airC - (first.airC - (first.airFromC ?? first.airC));
+  return {
+    ...problem,
+    layers: problem.layers.map((layer, i) => (i === problem.main ? { ...layer, dryMass: layer.dryMass * timesThick } : layer)),
+    settings: [{ ...first, seconds: 1, airC, airFromC: dip, wallC: first.wallC === null ? null : airC }],
+  };
+}
+
+/** How well dry and golden meet: minutes between done and over, over the minutes to done; below 0 it is over before it is done. */
+export const windowShare = ({ doneMin, overMin }: Pick<PairCell, 'doneMin' | 'overMin'>): number =>
+  doneMin === null ? -1 : ((overMin ?? Infinity) - doneMin) / doneMin;

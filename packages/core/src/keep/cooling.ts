@@ -1,0 +1,81 @@
+import { exposureAt, placeOf, tableOf } from '../chill/exposure.js';
+import { within } from '../errors.js';
+import { packBelowC } from '../facts/keeping.js';
+import { BakeMarch } from '../bake/march.js';
+import { outOfOven } from '../bake/problem.js';
+import { firstReach, onCurve } from '../math/interpolate.js';
+import { vapourPressurePa } from '../matter/thermal.js';
+import type { BakeProblem } from '../bake/problem.js';
+import type { Wait } from '../document/formula.js';
+import type { Kitchen } from '../document/kitchen.js';
+
+/** In place of a place: left on the tray it was baked on, which goes on baking it. */
+export const HOT_TRAY = 'hot-tray';
+
+export type Cooled = {
+  /** All waits, min. */ readonly coolMin: number;
+  readonly packedAtC: number;
+  /** Hottest its middle gets after it left the oven. */ readonly peakMiddleC: number;
+  /** kg water per kg dry once cooled. */ readonly moistureX: number;
+  /** From the oven until it may be packed, in these places and on in the last one; null when not within four hours more. */
+  readonly packableMin: number | null;
+  readonly curve: { readonly min: readonly number[]; readonly middleC: readonly number[] };
+};
+
+const LONGER_MIN = 240;
+
+/**
+ * A baked piece through the waits after the oven: it goes on drying, and on its tray it goes on baking for a while.
+ *
+ * Units    min from the oven, C.
+ * Throws   InputError at keep.cool[i].placeId for a place the kitchen does not have, .min out of 0..4320.
+ * Findings none.
+ * Source   the bake's own equations with the air of each place; heat transfer facts/cold.
+ */
+export function coolPiece(problem: BakeProblem, bakedMin: number, waits: readonly Wait[], kitchen: Kitchen): Cooled {
+  const outside = waits.map((wait, i) => {
+    const min = within(`keep.cool[${i}].min`, wait.min, 0, 4320, 'min');
+    const onTray = wait.placeId === HOT_TRAY;
+    const place = onTray ? tableOf(kitchen) : placeOf(`keep.cool[${i}].placeId`, wait.placeId, kitchen);
+    const { topC, topWPerM2K } = exposureAt(place, min, 'none');
+    const airVapour = kitchen.humidityShare * vapourPressurePa(kitchen.roomC);
+    // Radiation is in the place's own coefficient; the slab adds it by its own law, so it is taken off here.
+    const convection = Math.max(3, topWPerM2K - RADIATION_W);
+    return outOfOven(min, {
+      airC: topC,
+      vapourPa: Math.min(airVapour, vapourPressurePa(topC)),
+      convection,
+      lifted: !onTray && place.kind !== 'marble',
+    });
+  });
+  if (outside.length === 0) outside.push(outOfOven(0.5));
+  const coolMin = waits.reduce((sum, { min }) => sum + min, 0);
+  const last = outside.length - 1;
+  const settings = [
+    ...problem.settings,
+    ...outside.map((setting, i) => (i === last ? { ...setting, seconds: setting.seconds + LONGER_MIN * 60 } : setting)),
+  ].filter(({ seconds }) => seconds > 0);
+  const cool = packBelowC.value;
+  const { trajectory } = new BakeMarch(24).run(
+    { ...problem, settings },
+    { enough: ({ min, middleC }) => min[min.length - 1]! >= bakedMin + coolMin && middleC[min.length - 1]! <= cool },
+  );
+  const out = Math.max(
+    0,
+    trajectory.min.findIndex((min) => min >= bakedMin - 1e-9),
+  );
+  const min = trajectory.min.slice(out).map((at) => at - bakedMin);
+  const middleC = trajectory.middleC.slice(out);
+  const reach = firstReach(min, middleC, cool, 'falling');
+  return {
+    coolMin,
+    packedAtC: onCurve(min, middleC, coolMin),
+    peakMiddleC: Math.max(...middleC),
+    moistureX: onCurve(min, trajectory.moistureX.slice(out), coolMin),
+    packableMin: Number.isFinite(reach) ? reach : null,
+    curve: { min, middleC },
+  };
+}
+
+/** Radiation between a piece and a room near room temperature, W/m2 K. */
+const RADIATION_W = 4.5;
