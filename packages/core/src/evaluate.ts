@@ -1,4 +1,5 @@
 import { bakeStage } from './bake/bake.js';
+import { bakeCaseOf } from './bake/bake-case.js';
 import { blendStage } from './blend/blend.js';
 import { chillStage } from './chill/chill.js';
 import { doughStage } from './dough/dough.js';
@@ -9,6 +10,7 @@ import { keepStage } from './keep/keep.js';
 import { outlookOf } from './outlook/outlook.js';
 import { sheetStage } from './sheet/sheet.js';
 import type { BakeResult } from './bake/bake.js';
+import type { BakeCase } from './bake/bake-case.js';
 import type { BakeProblem } from './bake/problem.js';
 import type { BlendResult } from './blend/blend.js';
 import type { ChillResult } from './chill/chill.js';
@@ -71,6 +73,29 @@ export function evaluate(formula: Formula, kitchen: Kitchen, pantry: Pantry): Ev
 /** The first two stages alone: what a baker at the bowl waits for, a hundredth of the work of all six. */
 export function evaluateDough(formula: Formula, kitchen: Kitchen, pantry: Pantry): Pick<Evaluation, 'blend' | 'dough'> {
   return blendAndDough(formula, kitchen, pantry, stageRunner(families[formula.family]));
+}
+
+/**
+ * A formula's bake as numbers, for what takes longer than a keystroke: plans of looks, maps.
+ *
+ * Units    as BakeCase.
+ * Throws   nothing for wrong numbers: null where a stage before the oven could not be worked out.
+ * Findings none.
+ * Source   the first four stages.
+ */
+export function bakeCaseFor(formula: Formula, kitchen: Kitchen, pantry: Pantry): BakeCase | null {
+  const family = families[formula.family];
+  const stage = stageRunner(family);
+  const { blend, dough } = blendAndDough(formula, kitchen, pantry, stage);
+  const chill = stage(() => chillStage(formula, family!, kitchen, resultOf(dough)));
+  const sheet = stage(() => sheetStage(formula, family!, kitchen, resultOf(dough), resultOf(chill)));
+  if (blend.state === 'waiting' || sheet.state === 'waiting') return null;
+  try {
+    return bakeCaseOf(formula, family!, kitchen, resultOf(dough), sheet.result);
+  } catch (error) {
+    if (error instanceof InputError) return null;
+    throw error;
+  }
 }
 
 function blendAndDough(formula: Formula, kitchen: Kitchen, pantry: Pantry, stage: StageRunner): Pick<Evaluation, 'blend' | 'dough'> {

@@ -12,14 +12,18 @@ export type LooksPlan = {
 export type Band = { readonly p10: number; readonly p50: number; readonly p90: number };
 
 const HALF = 0.5;
-const RISK = 0.05;
 const SHORTEST_GAP = 1;
+/** Minutes between looks, at most: the smallest that the looks suffice for, so that what is done waits least. */
+const GAPS = [1.5, 2, 2.5, 3, 4, 5, 6];
 const LONGEST_GAP = 6;
-const MOST_LOOKS = 8;
+/** Shares of the bakes not done at the last look that may be over-baked before the next: the smallest that the looks suffice for. */
+const RISKS = [0.003, 0.006, 0.0125, 0.025, 0.05, 0.1, 0.2];
+export const MOST_LOOKS = 4;
 
 /**
- * Few door openings, placed so that nearly no bake is missed. The first comes when one bake in twenty is done; each next one as
- * late as it can be while, of the bakes not done at the last look, at most one in twenty is over-baked before it.
+ * Few door openings, placed so that nearly no bake is missed. The first comes no later than half of the bakes are done; each one is
+ * as late as it can be while, of the bakes not done at the last look, at most a small share is over-baked before it. That share,
+ * and then the gap between looks, is made as small as `most` looks allow.
  *
  * Units    min.
  * Throws   nothing; no sample that is ever done gives no look.
@@ -28,26 +32,37 @@ const MOST_LOOKS = 8;
  *
  * @param afterMin plan only what is left after this minute, for a baker who has just looked and found it not done
  */
-export function planLooks(samples: readonly BakeSample[], afterMin = 0): LooksPlan {
+export function planLooks(samples: readonly BakeSample[], afterMin = 0, most = MOST_LOOKS): LooksPlan {
   const possible = samples.filter(({ doneMin }) => doneMin > afterMin && Number.isFinite(doneMin));
   if (possible.length === 0) return { atMin: [], caughtShare: 0 };
-  const first = afterMin > 0 ? next(possible, afterMin) : Math.max(HALF, Math.floor(quantile(possible.map(doneOf), 0.05) / HALF) * HALF);
-  const atMin = [first];
-  while (atMin.length < MOST_LOOKS) {
-    const last = atMin[atMin.length - 1]!;
-    const left = possible.filter(({ doneMin }) => doneMin > last);
-    if (left.length <= RISK * possible.length) break;
-    atMin.push(next(left, last));
-  }
+  const within = (risk: number, gap: number) => {
+    const plan = looksAt(possible, afterMin, risk, gap);
+    return plan.length <= most ? plan : null;
+  };
+  const risk = RISKS.find((one) => within(one, LONGEST_GAP)) ?? RISKS[RISKS.length - 1]!;
+  const gap = GAPS.find((one) => within(risk, one)) ?? LONGEST_GAP;
+  const atMin = looksAt(possible, afterMin, risk, gap).slice(0, most);
   return { atMin, caughtShare: caughtShare(atMin, possible) };
 }
 
-/** The latest next look that lets at most one in twenty of these go over. */
-function next(left: readonly BakeSample[], after: number): number {
-  let gap = LONGEST_GAP;
-  const lost = () => left.filter(({ overMin }) => overMin < after + gap).length;
-  while (gap > SHORTEST_GAP && lost() > RISK * left.length) gap -= HALF;
-  return Math.ceil((after + gap) / HALF) * HALF;
+function looksAt(possible: readonly BakeSample[], afterMin: number, risk: number, gap: number): number[] {
+  const half = quantile(possible.map(doneOf), 0.5);
+  const first = afterMin > 0 ? next(possible, afterMin, risk, gap) : next(possible, 0, risk, half);
+  const atMin = [first];
+  for (;;) {
+    const last = atMin[atMin.length - 1]!;
+    const left = possible.filter(({ doneMin }) => doneMin > last);
+    if (left.length <= risk * possible.length || atMin.length > MOST_LOOKS) return atMin;
+    atMin.push(next(left, last, risk, gap));
+  }
+}
+
+/** The latest next look, within a gap, that lets at most a share of these go over. */
+function next(left: readonly BakeSample[], after: number, risk: number, longest: number): number {
+  let at = Math.max(after + SHORTEST_GAP, Math.floor((after + longest) / HALF) * HALF);
+  const lost = (by: number) => left.filter(({ overMin }) => overMin < by).length;
+  while (at - HALF >= after + SHORTEST_GAP && lost(at) > risk * left.length) at -= HALF;
+  return Math.ceil(at / HALF) * HALF;
 }
 
 /**

@@ -99,8 +99,8 @@ export class BakeMarch {
     const { slab, H, X, H1, X1, fH, fX, kH, kX, lH, lX, around, cells } = this;
     const size = cells + 2;
     const { mass } = slab;
-    const toleranceK = options.toleranceK ?? 0.8;
-    const toleranceX = options.toleranceX ?? 3e-3;
+    const toleranceK = options.toleranceK ?? 1.6;
+    const toleranceX = options.toleranceX ?? 6e-3;
     const so = emptyTrajectory();
     this.start(p, options.clustering ?? 2.4);
     const { covered } = p.settings[0]!;

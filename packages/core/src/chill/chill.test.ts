@@ -32,7 +32,10 @@ describe('chill stage', () => {
   it('bench minutes are the curves’ own crossings', () => {
     const { curve, outMin, benchMin, benchFromMin, rollHighC } = chill({ '/chill/targetC': 20, '/chill/waits/0/min': 8 });
     const warm = curve.min.findIndex((at, i) => at > outMin && Math.max(curve.middleC[i]!, curve.rimC[i]!) >= rollHighC);
-    expect(curve.min[warm]! - outMin).toBeCloseTo(benchFromMin + benchMin, 0);
+    // The curve has a point at least every minute and a half: the first warm one comes at most that much later.
+    const late = curve.min[warm]! - outMin - (benchFromMin + benchMin);
+    expect(late).toBeGreaterThanOrEqual(0);
+    expect(late).toBeLessThan(1.6);
   });
 });
 

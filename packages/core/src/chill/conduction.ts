@@ -31,10 +31,13 @@ export type Cooling = {
   /** Percent of the fat that is solid, mean of the piece; 0 without fat. */ readonly solidFatPercent: number[];
 };
 
-const LONGEST_STEP_S = 20;
-const SHORTEST_STEP_S = 4;
+/** Steps grow and shrink so that no cell moves much more than this in one. */
+const STEP_K = 0.4;
+const LONGEST_STEP_S = 90;
+const FIRST_STEP_S = 10;
+const SHORTEST_STEP_S = 1;
 /** Days in the freezer are not worth more steps than this: the scheme is stable at any step. */
-const MOST_STEPS = 1500;
+const MOST_STEPS = 600;
 /** Each exposure opens with four quarter steps of backward Euler: damps the jump at its start (Rannacher). */
 const EULER_STARTS = 4;
 
@@ -59,17 +62,21 @@ export function conduct(input: ConductionInput): Cooling {
   for (const exposure of input.exposures) {
     const whole = exposure.min * 60;
     if (whole <= 0) continue;
-    const longest = Math.min(LONGEST_STEP_S, Math.max(SHORTEST_STEP_S, grid.dx * grid.dx * 4e7));
-    const steps = Math.min(MOST_STEPS, Math.max(1, Math.ceil(whole / longest)));
-    const dt = whole / steps;
+    const longest = Math.max(LONGEST_STEP_S, whole / MOST_STEPS);
+    let dt = Math.min(whole, FIRST_STEP_S, Math.max(SHORTEST_STEP_S, grid.dx * grid.dx * 4e7));
     for (let i = 0; i < EULER_STARTS; i++) advance(state, grid, input, exposure, dt / EULER_STARTS, 1);
-    seconds += dt;
-    record(out, seconds / 60, state, grid, input, exposure);
-    for (let i = 1; i < steps; i++) {
-      advance(state, grid, input, exposure, dt, 0.5);
-      seconds += dt;
-      record(out, seconds / 60, state, grid, input, exposure);
+    let into = dt;
+    record(out, (seconds + into) / 60, state, grid, input, exposure);
+    while (into < whole - 1e-6) {
+      // Two even steps at the end instead of a long one and a sliver.
+      const left = whole - into;
+      const step = dt >= left ? left : 2 * dt > left ? 0.5 * left : dt;
+      const moved = advance(state, grid, input, exposure, step, 0.5);
+      into += step;
+      record(out, (seconds + into) / 60, state, grid, input, exposure);
+      dt = Math.min(longest, Math.max(SHORTEST_STEP_S, step * Math.min(1.5, Math.max(0.5, STEP_K / Math.max(moved, 1e-3)))));
     }
+    seconds += whole;
   }
   return out;
 }
@@ -121,8 +128,8 @@ function stateOf({ startC, fat }: ConductionInput, cells: number): State {
   };
 }
 
-/** One time step; `implicit` 1 is backward Euler, 0.5 Crank-Nicolson. Two passes settle the temperature-dependent properties. */
-function advance(s: State, grid: Grid, input: ConductionInput, exposure: Exposure, dt: number, implicit: number): void {
+/** One time step; `implicit` 1 is backward Euler, 0.5 Crank-Nicolson. Two passes settle the temperature-dependent properties. Gives the most any cell moved, K. */
+function advance(s: State, grid: Grid, input: ConductionInput, exposure: Exposure, dt: number, implicit: number): number {
   const { cells } = grid;
   const { material } = input;
   s.next.set(s.c);
@@ -153,8 +160,11 @@ function advance(s: State, grid: Grid, input: ConductionInput, exposure: Exposur
     }
     solveTridiagonal(s.below, s.diagonal, s.above, s.right, s.next, cells);
   }
+  let moved = 0;
+  for (let i = 0; i < cells; i++) moved = Math.max(moved, Math.abs(s.next[i]! - s.c[i]!));
   s.c.set(s.next);
   if (input.fat && input.fat.shareOfDough > 0) setFat(s, cells, input.fat, dt);
+  return moved;
 }
 
 function faceConductances(s: State, { cells, dx, area, symmetric }: Grid, exposure: Exposure): void {

@@ -27,7 +27,10 @@ type Case = {
   tol: Record<string, number>;
   basis: string;
 };
-const { cases } = JSON.parse(readFileSync(join(__dirname, 'physics-cases.json'), 'utf8')) as { cases: Case[] };
+const { cases, referredWith } = JSON.parse(readFileSync(join(__dirname, 'physics-cases.json'), 'utf8')) as {
+  cases: Case[];
+  referredWith: Record<'contact' | 'panContact' | 'edgeShare' | 'edgeVent' | 'airVapourPa' | 'browningRate', number>;
+};
 
 /** Parts that are not built yet: rating refits. */
 const notBuilt = new Set(['E-bayes-1']);
@@ -81,20 +84,17 @@ function specOf(input: CaseBake): BakeSpec {
   };
 }
 
-/**
- * The reference ran with the parameters of its day: 250 W/m2 K between tray and dough, half of a cylinder's side heat and no
- * vapour through it, no bare tray, 4 kPa of vapour in the oven, browning at 0.0028 1/s. The equations are ours; the numbers of the facts have been fitted since.
- */
+/** The reference ran with the parameters of its day (`referredWith`); the equations are ours, the facts have been fitted since. */
 function asReferred(spec: BakeSpec): BakeProblem {
   const problem = compileBake(spec);
-  const contact = spec.tray === 'metalPan' ? 180 : 250;
+  const { contact, panContact, edgeShare, edgeVent, airVapourPa, browningRate } = referredWith;
   return {
     ...problem,
-    trayContact: 1 / (1 / contact + layerResistance.values[spec.layer]),
-    edgeShare: 0.5,
-    edgeVent: 0,
-    browningFactor: (problem.browningFactor * 0.0028) / browning.values.rateAtRef,
-    settings: problem.settings.map((setting) => ({ ...setting, airVapourPa: 4000 })),
+    trayContact: 1 / (1 / (spec.tray === 'metalPan' ? panContact : contact) + layerResistance.values[spec.layer]),
+    edgeShare,
+    edgeVent,
+    browningFactor: (problem.browningFactor * browningRate) / browning.values.rateAtRef,
+    settings: problem.settings.map((setting) => ({ ...setting, airVapourPa })),
   };
 }
 

@@ -1,0 +1,67 @@
+import { onCurve } from '../math/interpolate.js';
+import { bakeUntilOver } from './doneness.js';
+import { doneBand, planLooks, withLooks } from './looks.js';
+import { BakeMarch } from './march.js';
+import { bakeSamples, SAMPLES } from './samples.js';
+import { lightnessOf, toneOf } from './tone.js';
+import type { BakeCase } from './bake-case.js';
+import type { Band } from './looks.js';
+import type { BakeSample } from './samples.js';
+
+/** When to look, what to expect, and how sure that is. */
+export type LooksStudy = {
+  readonly samples: readonly BakeSample[];
+  readonly done: Band | null;
+  readonly caughtShare: number;
+  readonly looks: readonly {
+    readonly atMin: number;
+    readonly topTone: number;
+    readonly baseTone: number;
+    readonly moistureShare: number;
+    readonly coldestC: number;
+    /** Of the bakes that could happen, those done by then. */ readonly doneShare: number;
+  }[];
+  /** How much later it is done for being looked at. */ readonly looksCostMin: number;
+};
+
+/**
+ * Plans the looks of a bake. A generator: each turn gives the share of the work that is done, the last one the answer.
+ *
+ * Units    min, C, tones, shares.
+ * Throws   nothing.
+ * Findings none.
+ * Source   bakeSamples, planLooks; tones and moisture are those of the bake as written, with the door opened at each look.
+ */
+export function* looksStudy({ problem, rule, unknowns }: BakeCase): Generator<number, LooksStudy> {
+  const samples: BakeSample[] = [];
+  for (const sample of bakeSamples(problem, rule, unknowns)) {
+    samples.push(sample);
+    if (samples.length % 10 === 0) yield samples.length / (SAMPLES + 2);
+  }
+  const { atMin, caughtShare } = planLooks(samples);
+  const march = new BakeMarch(24);
+  const untouched = bakeUntilOver(march, problem, rule);
+  const until = { atLeastMin: atMin[atMin.length - 1] ?? 0 };
+  const looked = bakeUntilOver(march, withLooks(problem, atMin), rule, until);
+  const { trajectory } = looked;
+  const at = (series: readonly number[], min: number) => onCurve(trajectory.min, series, min);
+  const tone = (series: readonly number[], min: number) => toneOf(lightnessOf(at(series, min)));
+  return {
+    samples,
+    done: doneBand(samples),
+    caughtShare,
+    looks: atMin.map((min) => {
+      const x = at(trajectory.moistureX, min);
+      return {
+        atMin: min,
+        topTone: tone(trajectory.browningTop, min),
+        baseTone: tone(trajectory.browningBase, min),
+        moistureShare: x / (1 + x),
+        coldestC: at(trajectory.coldestC, min),
+        doneShare: samples.filter(({ doneMin }) => doneMin <= min).length / samples.length,
+      };
+    }),
+    looksCostMin:
+      looked.times.doneMin === null || untouched.times.doneMin === null ? 0 : Math.max(0, looked.times.doneMin - untouched.times.doneMin),
+  };
+}

@@ -1,0 +1,134 @@
+import fc from 'fast-check';
+import { bakeCaseFor } from '../evaluate.js';
+import { normalFrom, seeded } from '../math/seeded.js';
+import { normalQuantile } from '../math/normal.js';
+import { radicalInverse } from '../math/halton.js';
+import { quantile } from '../math/quantile.js';
+import { aFormula, kitchen, pantry } from '../worked/a-formula.js';
+import { caughtShare, doneBand, planLooks, withLooks } from './looks.js';
+import { looksStudy } from './looks-study.js';
+import { BakeMarch } from './march.js';
+import { bakeSample } from './samples.js';
+import { pairMap, windowShare } from './pair-map.js';
+import type { BakeSample } from './samples.js';
+
+const cracker = bakeCaseFor(aFormula(), kitchen, pantry)!;
+const study = (() => {
+  const run = looksStudy(cracker);
+  for (;;) {
+    const { done, value } = run.next();
+    if (done) return value;
+  }
+})();
+
+describe('the numbers chance is made of', () => {
+  it('normal quantiles (NIST/SEMATECH e-Handbook 1.3.6.7.1, table of the normal distribution, from memory)', () => {
+    expect(normalQuantile(0.5)).toBeCloseTo(0, 9);
+    expect(normalQuantile(0.9)).toBeCloseTo(1.281552, 5);
+    expect(normalQuantile(0.975)).toBeCloseTo(1.959964, 5);
+    expect(normalQuantile(0.001)).toBeCloseTo(-3.090232, 5);
+  });
+  it('mirrored digits (Halton 1960: base 2 gives 1/2, 1/4, 3/4, 1/8, 5/8; base 3 gives 1/3, 2/3, 1/9)', () => {
+    expect([1, 2, 3, 4, 5].map((i) => radicalInverse(i, 2))).toEqual([0.5, 0.25, 0.75, 0.125, 0.625]);
+    expect([1, 2, 3].map((i) => radicalInverse(i, 3))).toEqual([1 / 3, 2 / 3, 1 / 9]);
+  });
+  it('quantiles between order statistics (Hyndman & Fan 1996, type 7)', () => {
+    expect(quantile([10, 20, 30], 0.25)).toBe(15);
+    expect(quantile([5], 0.9)).toBe(5);
+  });
+});
+
+describe('looks', () => {
+  it('P10 to P90 holds about 80 of 100 bakes that were not planned with', () => {
+    const next = seeded(41);
+    const march = new BakeMarch(24);
+    const fresh: BakeSample[] = Array.from({ length: 300 }, () =>
+      bakeSample(
+        march,
+        cracker.problem,
+        cracker.rule,
+        cracker.unknowns,
+        [0, 1, 2, 3, 4, 5].map(() => normalFrom(next)),
+      ),
+    );
+    const { p10, p90 } = study.done!;
+    const inside = fresh.filter(({ doneMin }) => doneMin >= p10 && doneMin <= p90).length / fresh.length;
+    expect(inside).toBeGreaterThan(0.73);
+    expect(inside).toBeLessThan(0.87);
+    expect(
+      caughtShare(
+        study.looks.map(({ atMin }) => atMin),
+        fresh,
+      ),
+    ).toBeGreaterThan(0.85);
+  });
+
+  it('few, rising, on half minutes, each with what to expect', () => {
+    const at = study.looks.map(({ atMin }) => atMin);
+    expect(at.length).toBeLessThanOrEqual(5);
+    expect(at).toEqual([...at].sort((a, b) => a - b));
+    expect(at.every((min) => Number.isInteger(min * 2))).toBe(true);
+    const tones = study.looks.map(({ topTone }) => topTone);
+    expect(tones).toEqual([...tones].sort((a, b) => a - b));
+    expect(study.looks[study.looks.length - 1]!.doneShare).toBeGreaterThan(0.9);
+  });
+
+  it('a look cools the oven: what is looked at is done later, by less than a minute (physical direction)', () => {
+    expect(study.looksCostMin).toBeGreaterThan(0);
+    expect(study.looksCostMin).toBeLessThan(1);
+    const { settings } = withLooks(cracker.problem, [4, 8]);
+    const seconds = (list: readonly { seconds: number }[]) => list.reduce((sum, one) => sum + one.seconds, 0);
+    expect(seconds(settings)).toBeCloseTo(seconds(cracker.problem.settings), 6);
+  });
+
+  it('"not yet" plans the rest from there', () => {
+    const [first] = study.looks;
+    const rest = planLooks(study.samples, first!.atMin);
+    expect(rest.atMin[0]).toBeGreaterThan(first!.atMin);
+    expect(doneBand(study.samples, first!.atMin)!.p50).toBeGreaterThan(first!.atMin);
+  });
+
+  it('whatever the bakes: looks come in order and never catch fewer than none or more than all', () => {
+    const bake = fc
+      .tuple(fc.double({ min: 1, max: 60, noNaN: true }), fc.double({ min: -3, max: 20, noNaN: true }))
+      .map(([doneMin, window]) => ({ doneMin, overMin: doneMin + window }));
+    fc.assert(
+      fc.property(fc.array(bake, { minLength: 1, maxLength: 80 }), (samples) => {
+        const plan = planLooks(samples);
+        expect(plan.atMin.every((at, i) => i === 0 || at > plan.atMin[i - 1]!)).toBe(true);
+        expect(plan.caughtShare).toBeGreaterThanOrEqual(0);
+        expect(plan.caughtShare).toBeLessThanOrEqual(1);
+      }),
+      { numRuns: 100, seed: 5 },
+    );
+    expect(planLooks([])).toEqual({ atMin: [], caughtShare: 0 });
+  });
+});
+
+describe('map of thickness and temperature', () => {
+  const { problem, rule, thicknessMm } = cracker;
+  const cells = [...pairMap(problem, rule, thicknessMm, [2, 3, 4], [150, 180, 210])];
+
+  it('thicker is later, hotter is sooner (physical direction)', () => {
+    const done = (mm: number, c: number) => cells.find((cell) => cell.thicknessMm === mm && cell.airC === c)!.doneMin!;
+    expect(done(3, 180)).toBeGreaterThan(done(2, 180));
+    expect(done(3, 210)).toBeLessThan(done(3, 180));
+  });
+  it('thin and cool dries before it colours, thick and hot colours before it dries', () => {
+    const lead = (mm: number, c: number) => {
+      const { goldenMin, dryMin } = cells.find((cell) => cell.thicknessMm === mm && cell.airC === c)!;
+      return goldenMin! - dryMin!;
+    };
+    expect(lead(2, 150)).toBeGreaterThan(0);
+    expect(lead(4, 210)).toBeLessThan(lead(2, 150));
+  });
+  it('shared out in parts it is the same map', () => {
+    const halves = [0, 1].flatMap((part) => [...pairMap(problem, rule, thicknessMm, [2, 3, 4], [150, 180, 210], { part, parts: 2 })]);
+    const order = (list: typeof cells) => [...list].sort((a, b) => a.thicknessMm - b.thicknessMm || a.airC - b.airC);
+    expect(order(halves)).toEqual(order(cells));
+  });
+  it('the window is the share of the baking time that is left for taking it out', () => {
+    expect(windowShare({ doneMin: 10, overMin: 13 })).toBeCloseTo(0.3, 12);
+    expect(windowShare({ doneMin: null, overMin: 13 })).toBe(-1);
+  });
+});
