@@ -94,7 +94,7 @@ const views = [
     },
   },
   { name: '17-preparations', path: '/pantry/preparations' },
-  { name: '18-guests', path: '/pantry/guests' },
+  { name: '18-kitchen', path: '/kitchen' },
   {
     name: '19-blends',
     path: '/pantry/blends',

@@ -26,6 +26,7 @@ const router = createBrowserRouter([
       { path: '/pantry/blends', lazy: async () => ({ Component: (await import('./features/blends/blends-page')).BlendsPage }) },
       { path: '/pantry', element: <Navigate to="/pantry/lots" replace /> },
       { path: '/pantry/:face', lazy: async () => ({ Component: (await import('./features/pantry/pantry-page')).PantryPage }) },
+      { path: '/kitchen/:list?/:id?', lazy: async () => ({ Component: (await import('./features/kitchen/kitchen-page')).KitchenPage }) },
       { path: '*', element: <ErrorPage /> },
     ],
   },

@@ -1,6 +1,7 @@
 import BakeryDining from '@mui/icons-material/BakeryDining';
 import Contrast from '@mui/icons-material/Contrast';
-import KitchenIcon from '@mui/icons-material/KitchenOutlined';
+import Inventory from '@mui/icons-material/Inventory2Outlined';
+import KitchenIcon from '@mui/icons-material/MicrowaveOutlined';
 import FormatListBulleted from '@mui/icons-material/FormatListBulleted';
 import Box from '@mui/material/Box';
 import { useTheme } from '@mui/material/styles';
@@ -12,7 +13,8 @@ import { sizes } from './ui/theme';
 const places: readonly { readonly to: string; readonly name: string; readonly icon: ReactNode }[] = [
   { to: '/formulas', name: 'Formulas', icon: <FormatListBulleted /> },
   { to: '/bakes', name: 'Bakes', icon: <BakeryDining /> },
-  { to: '/pantry', name: 'Pantry', icon: <KitchenIcon /> },
+  { to: '/pantry', name: 'Pantry', icon: <Inventory /> },
+  { to: '/kitchen', name: 'Kitchen', icon: <KitchenIcon /> },
 ];
 
 /** Said rarely, so not part of what every page waits for. */

@@ -99,8 +99,19 @@ export const formulaSchema: Joi.ObjectSchema<Formula> = bodyOf<Formula>({
     trayId: key(),
     traysAtOnce: Joi.valid(1, 2),
     layer: Joi.valid('none', 'paper', 'mat'),
-    steps: list(Joi.object({ name: text(60), wantC: number().allow(null), min: number() }), 10),
-    done: Joi.object({ moistureShare: number().optional(), tone: number().optional() }),
+    fromCold: Joi.boolean().optional(),
+    hotTray: Joi.boolean().optional(),
+    steps: list(
+      Joi.object({
+        name: text(60),
+        wantC: number().allow(null),
+        min: number(),
+        weighted: Joi.boolean().optional(),
+        turn: Joi.boolean().optional(),
+      }),
+      10,
+    ),
+    done: Joi.object({ moistureShare: number().optional(), tone: number().optional(), coreC: number().optional() }),
   }),
   keep: Joi.object({
     cool: list(wait, 10),

@@ -29,7 +29,15 @@ export type {
   Revisions,
   Stored,
 } from './pantry.js';
-export { airBodySchema, glutenLimitBodySchema, guestBodySchema, measureBodySchema, vagueMeasureNames } from './kitchen.js';
-export type { AirBody, GlutenLimitBody, MeasureBody } from './kitchen.js';
+export {
+  airBodySchema,
+  glutenLimitBodySchema,
+  guestBodySchema,
+  kitchenThingSchemas,
+  measureBodySchema,
+  ovenHeatBodySchema,
+  vagueMeasureNames,
+} from './kitchen.js';
+export type { AirBody, GlutenLimitBody, KitchenList, KitchenThings, MeasureBody, OvenHeatBody } from './kitchen.js';
 export { blendBodySchema, boxLabelSchema, findBlendsBodySchema, imitateBodySchema } from './blends.js';
 export type { BlendBody, BoxLabel, FindBlendsBody, FoundBlends, ImitateBody, LibraryBlend, ReadLabel } from './blends.js';

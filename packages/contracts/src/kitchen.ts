@@ -1,7 +1,7 @@
 import Joi from 'joi';
-import { suits } from '@north-leaf/core';
+import { ovenShelves, ovenSides, suits } from '@north-leaf/core';
 import { bodyOf } from './check.js';
-import type { Guest } from '@north-leaf/core';
+import type { Guest, Oven, Pan, Place, Tray } from '@north-leaf/core';
 
 export type GlutenLimitBody = { readonly mgPerKg: number };
 /** A kitchen may be stricter than the 20 mg/kg of Codex CXS 118-1979, never laxer. */
@@ -27,3 +27,73 @@ export type MeasureBody = { readonly value: number };
 /** What this kitchen means by a vague measure: ml of a glass, drizzle, splash or drop, g of the others. */
 export const measureBodySchema: Joi.ObjectSchema<MeasureBody> = bodyOf<MeasureBody>({ value: Joi.number().greater(0).max(2000) });
 export const vagueMeasureNames = ['glass', 'pinch', 'dash', 'handful', 'knob', 'drizzle', 'drop', 'splash'] as const;
+
+const id = () => Joi.string().min(1).max(60);
+const name = () => Joi.string().trim().min(1).max(60);
+const ovenC = () => Joi.number().min(30).max(350);
+const material = () => Joi.valid('aluminium', 'darkSteel', 'stone', 'glass', 'ceramic', 'metalPan');
+const count = () => Joi.number().integer().min(1).max(500);
+const sizeMm = () => Joi.number().min(20).max(2000);
+
+/** What a kitchen holds several of, each stored and removed by its id. */
+export type KitchenThings = { readonly ovens: Oven; readonly places: Place; readonly trays: Tray; readonly pans: Pan };
+export type KitchenList = keyof KitchenThings;
+
+export const ovenBodySchema: Joi.ObjectSchema<Oven> = bodyOf<Oven>({
+  id: id(),
+  name: name(),
+  kind: Joi.valid('static', 'fan', 'deck'),
+  dialUnit: Joi.valid('C', 'F', 'gas'),
+  readings: Joi.array()
+    .items(Joi.object({ dialC: ovenC(), trueC: ovenC(), at: Joi.string().isoDate() }))
+    .max(30),
+  hotSpots: Joi.array()
+    .items(Joi.object({ shelf: Joi.valid(...ovenShelves), side: Joi.valid(...ovenSides), aboveC: Joi.number().min(-60).max(60) }))
+    .unique((a: { shelf: string; side: string }, b: { shelf: string; side: string }) => a.shelf === b.shelf && a.side === b.side)
+    .max(ovenShelves.length * ovenSides.length)
+    .optional(),
+  heating: Joi.array()
+    .items(Joi.object({ dialC: ovenC(), min: Joi.number().min(1).max(180) }))
+    .max(10)
+    .optional(),
+});
+/** Colder than -40 or hotter than 60 is no place that dough is kept in. */
+export const placeBodySchema: Joi.ObjectSchema<Place> = bodyOf<Place>({
+  id: id(),
+  name: name(),
+  kind: Joi.valid('fridge', 'freezer', 'bench', 'marble', 'rack'),
+  atC: Joi.number().min(-40).max(60),
+  fan: Joi.boolean().optional(),
+  onTray: Joi.boolean().optional(),
+});
+export const trayBodySchema: Joi.ObjectSchema<Tray> = bodyOf<Tray>({
+  id: id(),
+  name: name(),
+  count: count(),
+  widthMm: sizeMm(),
+  lengthMm: sizeMm(),
+  material: material(),
+});
+export const panBodySchema: Joi.ObjectSchema<Pan> = bodyOf<Pan>({
+  id: id(),
+  name: name(),
+  count: count(),
+  topMm: sizeMm(),
+  bottomMm: sizeMm(),
+  depthMm: Joi.number().min(3).max(300),
+  material: material(),
+});
+export const kitchenThingSchemas: { readonly [K in KitchenList]: Joi.ObjectSchema<KitchenThings[K]> } = {
+  ovens: ovenBodySchema,
+  places: placeBodySchema,
+  trays: trayBodySchema,
+  pans: panBodySchema,
+};
+
+export type OvenHeatBody = { readonly value: number; readonly sd: number; readonly from: string };
+/** What one weighed tray taught of an oven. */
+export const ovenHeatBodySchema: Joi.ObjectSchema<OvenHeatBody> = bodyOf<OvenHeatBody>({
+  value: Joi.number().min(0.4).max(2.5),
+  sd: Joi.number().greater(0).max(1),
+  from: Joi.string().max(300),
+});

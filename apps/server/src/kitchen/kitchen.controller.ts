@@ -1,10 +1,18 @@
 import { Body, Controller, Delete, Get, Param, Put } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
-import { airBodySchema, glutenLimitBodySchema, guestBodySchema, measureBodySchema, vagueMeasureNames } from '@north-leaf/contracts';
+import {
+  airBodySchema,
+  glutenLimitBodySchema,
+  guestBodySchema,
+  kitchenThingSchemas,
+  measureBodySchema,
+  ovenHeatBodySchema,
+  vagueMeasureNames,
+} from '@north-leaf/contracts';
 import { ApiError } from '../platform/errors.js';
 import { KitchenService } from './kitchen.service.js';
-import type { Guest, Kitchen } from '@north-leaf/core';
-import type { AirBody, GlutenLimitBody, MeasureBody } from '@north-leaf/contracts';
+import type { Guest, Kitchen, Oven, Pan, Place, Tray } from '@north-leaf/core';
+import type { AirBody, GlutenLimitBody, KitchenList, KitchenThings, MeasureBody, OvenHeatBody } from '@north-leaf/contracts';
 
 @ApiTags('kitchen')
 @Controller('kitchen')
@@ -32,13 +40,47 @@ export class KitchenController {
   }
 
   @Put('guests/:id') storeGuest(@Param('id') id: string, @Body({ schema: guestBodySchema }) guest: Guest): Promise<Kitchen> {
-    if (guest.id !== id)
-      throw new ApiError('invalid', 'id: must be the id of the address', [
-        { path: 'id', code: 'input', message: 'must be the id of the address' },
-      ]);
+    mustBeOf(id, guest);
     return this.kitchen.storeGuest(guest);
   }
   @Delete('guests/:id') removeGuest(@Param('id') id: string): Promise<Kitchen> {
     return this.kitchen.removeGuest(id);
   }
+
+  @Put('ovens/:id') storeOven(@Param('id') id: string, @Body({ schema: kitchenThingSchemas.ovens }) oven: Oven): Promise<Kitchen> {
+    return this.store('ovens', id, oven);
+  }
+  @Put('places/:id') storePlace(@Param('id') id: string, @Body({ schema: kitchenThingSchemas.places }) place: Place): Promise<Kitchen> {
+    return this.store('places', id, place);
+  }
+  @Put('trays/:id') storeTray(@Param('id') id: string, @Body({ schema: kitchenThingSchemas.trays }) tray: Tray): Promise<Kitchen> {
+    return this.store('trays', id, tray);
+  }
+  @Put('pans/:id') storePan(@Param('id') id: string, @Body({ schema: kitchenThingSchemas.pans }) pan: Pan): Promise<Kitchen> {
+    return this.store('pans', id, pan);
+  }
+
+  @Put('ovens/:id/heat') setHeat(@Param('id') id: string, @Body({ schema: ovenHeatBodySchema }) heat: OvenHeatBody): Promise<Kitchen> {
+    return this.kitchen.setOvenHeat(id, heat);
+  }
+  @Delete('ovens/:id/heat') forgetHeat(@Param('id') id: string): Promise<Kitchen> {
+    return this.kitchen.setOvenHeat(id, null);
+  }
+
+  @Delete(':list/:id') removeThing(@Param('list') list: string, @Param('id') id: string): Promise<Kitchen> {
+    if (!(list in kitchenThingSchemas)) throw new ApiError('notFound', 'There is no such list in a kitchen.');
+    return this.kitchen.removeThing(list as KitchenList, id);
+  }
+
+  private store<K extends KitchenList>(list: K, id: string, thing: KitchenThings[K]): Promise<Kitchen> {
+    mustBeOf(id, thing);
+    return this.kitchen.storeThing(list, thing);
+  }
+}
+
+/** What is stored at an address is what the address names. */
+function mustBeOf(id: string, thing: { readonly id: string }): void {
+  if (thing.id === id) return;
+  const message = 'must be the id of the address';
+  throw new ApiError('invalid', `id: ${message}`, [{ path: 'id', code: 'input', message }]);
 }

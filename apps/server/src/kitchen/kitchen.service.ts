@@ -3,8 +3,12 @@ import { InjectRepository } from '@nestjs/typeorm';
 import { Repository, type EntityManager } from 'typeorm';
 import { KitchenScope } from '../platform/kitchen-scope.js';
 import { KitchenEntity } from './kitchen.entity.js';
-import type { AirBody } from '@north-leaf/contracts';
+import { ApiError } from '../platform/errors.js';
+import type { AirBody, KitchenList, KitchenThings, OvenHeatBody } from '@north-leaf/contracts';
 import type { Guest, Kitchen, Learned } from '@north-leaf/core';
+
+/** More than any kitchen has; keeps the document small. */
+const MOST_THINGS = 200;
 
 @Injectable()
 export class KitchenService {
@@ -47,6 +51,39 @@ export class KitchenService {
 
   setMeasure(name: string, value: number): Promise<Kitchen> {
     return this.change((kitchen) => ({ ...kitchen, measures: { ...kitchen.measures, [name]: value } }));
+  }
+
+  /** Adds an oven, a place, a tray or a pan, or writes over the one of the same id. */
+  storeThing<K extends KitchenList>(list: K, thing: KitchenThings[K]): Promise<Kitchen> {
+    return this.change((kitchen) => {
+      const things = (kitchen[list] ?? []) as readonly KitchenThings[K][];
+      const known = things.some(({ id }) => id === thing.id);
+      if (!known && things.length >= MOST_THINGS) throw new ApiError('invalid', `A kitchen holds at most ${MOST_THINGS} ${list}.`);
+      return { ...kitchen, [list]: known ? things.map((one) => (one.id === thing.id ? thing : one)) : [...things, thing] };
+    });
+  }
+
+  removeThing(list: KitchenList, id: string): Promise<Kitchen> {
+    return this.change((kitchen) => {
+      const things = (kitchen[list] ?? []) as readonly { readonly id: string }[];
+      const left = things.filter((one) => one.id !== id);
+      if (left.length === things.length) throw new ApiError('notFound', 'It is not in this kitchen.');
+      // A formula names one of each of these: with none left, nothing could be worked out.
+      if (left.length === 0 && list !== 'pans') {
+        throw new ApiError('invalid', `The last of the ${list} stays: every formula needs one. Add another first.`);
+      }
+      return { ...kitchen, [list]: left };
+    });
+  }
+
+  /** What weighed trays taught of an oven's heat; null forgets it. */
+  setOvenHeat(ovenId: string, heat: OvenHeatBody | null): Promise<Kitchen> {
+    return this.change((kitchen) => {
+      if (!kitchen.ovens.some(({ id }) => id === ovenId)) throw new ApiError('notFound', 'There is no such oven.');
+      const others = kitchen.learned.filter(({ what, about }) => what !== 'ovenHeatFactor' || about !== ovenId);
+      const learned: Learned[] = heat ? [{ what: 'ovenHeatFactor', about: ovenId, ...heat, bakeIds: [] }] : [];
+      return { ...kitchen, learned: [...others, ...learned] };
+    });
   }
 
   /** What was learned of one thing, in place of what was known of it; null forgets it. */

@@ -1,6 +1,5 @@
 import { firstReach } from '../math/interpolate.js';
-import { BakeMarch } from './march.js';
-import type { Trajectory } from './march.js';
+import type { BakeMarch, Trajectory } from './march.js';
 import type { BakeProblem, SettingNumbers } from './problem.js';
 
 /** What a bake has to reach, and what it must not; what is left out is not asked for. */

@@ -58,7 +58,8 @@ export function unknownsOf(known: {
  * Source   Halton 1960, bases 2 3 5 7 11 13; normal by Acklam's inverse; the first 20 points are left out.
  */
 export function* bakeSamples(problem: BakeProblem, rule: DoneRule, unknowns: BakeUnknowns, count = SAMPLES): Generator<BakeSample> {
-  const march = new BakeMarch(24);
+  // A few cells less than a single bake: far inside what the samples themselves stray.
+  const march = new BakeMarch(20);
   for (let i = 0; i < count; i++) yield bakeSample(march, problem, rule, unknowns, haltonNormal(i + 20, unknownNames.length));
 }
 

@@ -1,5 +1,5 @@
 import type { Formula } from '../document/formula.js';
-import type { Kitchen } from '../document/kitchen.js';
+import type { HotSpot, Kitchen } from '../document/kitchen.js';
 import { daysAfter } from '../units/days.js';
 import type { Lot } from '../document/pantry.js';
 import type { Preparation } from '../document/preparation.js';
@@ -28,6 +28,18 @@ export const demoKitchen: Kitchen = {
         { dialC: 180, trueC: 186, at: '2026-11-16T05:40:00Z' },
         { dialC: 210, trueC: 217, at: '2026-11-16T06:10:00Z' },
       ],
+      hotSpots: [
+        ['backLeft', 3],
+        ['back', 1],
+        ['backRight', -1],
+        ['left', 4],
+        ['centre', 0],
+        ['right', -2],
+        ['doorLeft', 2],
+        ['door', 0],
+        ['doorRight', -2],
+      ].map(([side, aboveC]) => ({ shelf: 'middle', side, aboveC }) as HotSpot),
+      heating: [{ dialC: 180, min: 18 }],
     },
     {
       id: 'oven-b',
@@ -50,6 +62,11 @@ export const demoKitchen: Kitchen = {
   trays: [
     { id: 'dark-tray', name: 'Dark tray 400 × 300', count: 4, widthMm: 400, lengthMm: 300, material: 'darkSteel' },
     { id: 'bright-tray', name: 'Bright tray 400 × 300', count: 2, widthMm: 400, lengthMm: 300, material: 'aluminium' },
+    { id: 'pie-tin', name: 'Pie tin 230', count: 4, widthMm: 230, lengthMm: 230, material: 'metalPan' },
+  ],
+  pans: [
+    { id: 'pie-230', name: 'Pie tin Ø 230 × 38', count: 4, topMm: 230, bottomMm: 185, depthMm: 38, material: 'metalPan' },
+    { id: 'ring-220', name: 'Tart ring Ø 220 × 30', count: 8, topMm: 220, bottomMm: 220, depthMm: 30, material: 'metalPan' },
   ],
   learned: [],
   guests: [

@@ -152,6 +152,8 @@ export const bakeSpread = table(
   'judgement',
   'how far an unmeasured kitchen strays; refitted by its own bakes later',
 );
+export const ovenCareDays = fact(30, 'd', 'judgement', 'an oven drifts: measured again after a month');
+export const ovenSideLimit = fact(5, 'K', 'judgement', 'trays are turned from this difference between the sides of a shelf on');
 export const doneTolerance = table(
   { moistureShare: 1.1, moisturePoints: 0.002, wetFix: 2, paleTones: 0.25, darkFixTones: 1, coreC: 1, rawFixC: 6 },
   'factor, share, factor, tones, tones, K, K',

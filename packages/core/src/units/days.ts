@@ -18,3 +18,8 @@ export function monthsBetween(fromOn: string, toOn: string): number {
 export function daysAfter(on: string, days: number): string {
   return new Date(Date.parse(`${on}T00:00:00Z`) + days * 86_400_000).toISOString().slice(0, 10);
 }
+
+/** Whole days from one calendar day to another; negative when the second is earlier. */
+export function daysBetween(fromOn: string, toOn: string): number {
+  return Math.round((Date.parse(`${toOn}T00:00:00Z`) - Date.parse(`${fromOn}T00:00:00Z`)) / 86_400_000);
+}

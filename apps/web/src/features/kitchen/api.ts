@@ -1,29 +1,50 @@
 import { queryOptions, useMutation, useQueryClient } from '@tanstack/react-query';
 import type { Guest, Kitchen } from '@north-leaf/core';
+import type { KitchenList, KitchenThings, OvenHeatBody } from '@north-leaf/contracts';
 import { request } from '../../platform/http';
 
 export const kitchenQuery = queryOptions({ queryKey: ['kitchen'], queryFn: () => request<Kitchen>('GET', '/kitchen'), staleTime: 60_000 });
+
+/** One thing of one list, with its list. */
+export type KitchenThing = { [K in KitchenList]: { readonly list: K; readonly thing: KitchenThings[K] } }[KitchenList];
 
 export type KitchenChange =
   | { readonly kind: 'glutenLimit'; readonly mgPerKg: number }
   | { readonly kind: 'air'; readonly humidityShare: number; readonly roomC: number }
   | { readonly kind: 'guest'; readonly guest: Guest }
   | { readonly kind: 'removeGuest'; readonly id: string }
-  | { readonly kind: 'measure'; readonly name: string; readonly value: number };
+  | { readonly kind: 'measure'; readonly name: string; readonly value: number }
+  | ({ readonly kind: 'thing' } & KitchenThing)
+  | { readonly kind: 'removeThing'; readonly list: KitchenList; readonly id: string }
+  | { readonly kind: 'ovenHeat'; readonly ovenId: string; readonly heat: OvenHeatBody | null };
 
 export function useKitchenChange() {
   const client = useQueryClient();
   return useMutation({
-    mutationFn: (change: KitchenChange) =>
-      change.kind === 'glutenLimit'
-        ? request<Kitchen>('PUT', '/kitchen/gluten-limit', { mgPerKg: change.mgPerKg })
-        : change.kind === 'air'
-          ? request<Kitchen>('PUT', '/kitchen/air', { humidityShare: change.humidityShare, roomC: change.roomC })
-          : change.kind === 'guest'
-            ? request<Kitchen>('PUT', `/kitchen/guests/${change.guest.id}`, change.guest)
-            : change.kind === 'measure'
-              ? request<Kitchen>('PUT', `/kitchen/measures/${change.name}`, { value: change.value })
-              : request<Kitchen>('DELETE', `/kitchen/guests/${change.id}`),
+    mutationFn: send,
     onSuccess: (kitchen) => client.setQueryData(kitchenQuery.queryKey, kitchen),
   });
+}
+
+function send(change: KitchenChange): Promise<Kitchen> {
+  switch (change.kind) {
+    case 'glutenLimit':
+      return request('PUT', '/kitchen/gluten-limit', { mgPerKg: change.mgPerKg });
+    case 'air':
+      return request('PUT', '/kitchen/air', { humidityShare: change.humidityShare, roomC: change.roomC });
+    case 'guest':
+      return request('PUT', `/kitchen/guests/${change.guest.id}`, change.guest);
+    case 'removeGuest':
+      return request('DELETE', `/kitchen/guests/${change.id}`);
+    case 'measure':
+      return request('PUT', `/kitchen/measures/${change.name}`, { value: change.value });
+    case 'thing':
+      return request('PUT', `/kitchen/${change.list}/${change.thing.id}`, change.thing);
+    case 'removeThing':
+      return request('DELETE', `/kitchen/${change.list}/${change.id}`);
+    case 'ovenHeat':
+      return change.heat
+        ? request('PUT', `/kitchen/ovens/${change.ovenId}/heat`, change.heat)
+        : request('DELETE', `/kitchen/ovens/${change.ovenId}/heat`);
+  }
 }

@@ -1,8 +1,9 @@
-import { useCallback, useEffect } from 'react';
+import { useCallback } from 'react';
 import { useQueryClient } from '@tanstack/react-query';
 import type { PantryBook } from '@north-leaf/contracts';
 import { pantryQuery, usePantryChange, type PantryChange } from './api';
 import { notify } from '../../platform/notices';
+import { useUndoKey } from '../../platform/undo-key';
 import { inverseOf, usePantryUndo, withRevision } from './pantry-undo';
 
 /** Does a change of the pantry and remembers what takes it back. Rejects with the ApiError, so that a form can show it at its fields. */
@@ -36,15 +37,6 @@ export function usePantryUndoKey(): { readonly undo: () => void; readonly undoab
       (error: Error) => notify(`Not taken back: ${error.message}`, 'error'),
     );
   }, [client, mutateAsync]);
-  useEffect(() => {
-    const press = (event: KeyboardEvent) => {
-      const typing = event.target instanceof HTMLElement && event.target.matches('input, textarea, [contenteditable]');
-      if (typing || !(event.ctrlKey || event.metaKey) || event.shiftKey || event.key.toLowerCase() !== 'z') return;
-      event.preventDefault();
-      undo();
-    };
-    window.addEventListener('keydown', press);
-    return () => window.removeEventListener('keydown', press);
-  }, [undo]);
+  useUndoKey(undo);
   return { undo, undoable };
 }

@@ -12,26 +12,47 @@ import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
 import type { Dash } from 'plotly.js';
-import { fahrenheitOf, type BakeResult } from '@north-leaf/core';
+import { Link } from 'react-router';
+import { dialWords, type BakeResult, type BakeStep, type LooksStudy } from '@north-leaf/core';
+import { usePreferences } from '../../../platform/preferences';
 import { Choice } from '../../../ui/choice';
 import { FieldRow } from '../../../ui/field-row';
 import { Plot } from '../../../ui/plot';
-import { showDuration } from '../../../ui/quantity';
+import { showDuration, showQuantity } from '../../../ui/quantity';
 import { crustTones } from '../../../ui/theme';
+import { useLooks } from '../bake-study';
 import { useDraft } from '../draft-store';
 import { stageQuestions } from '../stages';
 import { Fact } from '../../../ui/fact-tile';
 import { Board, FormulaField, useAnswer, useSurroundings, useFormula, useSet, Waiting } from './board';
+import { Looks } from './looks';
+import { PairMapSection } from './pair-map';
+import { WeighTray } from './weigh-tray';
 
 export function BakeBoard() {
+  const formula = useFormula();
+  const { kitchen, pantry } = useSurroundings();
+  const looks = useLooks(formula, kitchen, pantry);
   return (
-    <Board question={stageQuestions.bake} set={<BakeSettings />}>
-      <BakePicture />
+    <Board question={stageQuestions.bake} set={<BakeSettings looks={looks} />}>
+      <BakePicture looks={looks} />
     </Board>
   );
 }
 
-function BakeSettings() {
+/** What is done to the tray before or in a step; one of these at a time. */
+type Handling = 'asIs' | 'weighted' | 'turn';
+const handlings: readonly { readonly value: Handling; readonly name: string }[] = [
+  { value: 'asIs', name: 'as it is' },
+  { value: 'weighted', name: 'under weights' },
+  { value: 'turn', name: 'turned first' },
+];
+const handlingOf = ({ weighted, turn }: BakeStep): Handling => (weighted ? 'weighted' : turn ? 'turn' : 'asIs');
+function handled({ name, wantC, min }: BakeStep, how: Handling): BakeStep {
+  return { name, wantC, min, ...(how === 'weighted' ? { weighted: true } : how === 'turn' ? { turn: true } : {}) };
+}
+
+function BakeSettings({ looks }: { looks: ReturnType<typeof useLooks> }) {
   const formula = useFormula();
   const { kitchen } = useSurroundings();
   const { evaluation } = useAnswer();
@@ -39,6 +60,8 @@ function BakeSettings() {
   const { edit } = useDraft.getState();
   const result = evaluation.bake.state === 'waiting' ? null : evaluation.bake.result;
   const { bake } = formula;
+  const thick = typeof result?.coreC === 'number';
+  const dialUnit = kitchen.ovens.find(({ id }) => id === bake.ovenId)?.dialUnit ?? 'C';
   return (
     <Box sx={{ display: 'grid', gap: 1 }}>
       <FieldRow label={<Typography variant="h2">Oven</Typography>}>
@@ -52,16 +75,19 @@ function BakeSettings() {
       <Box sx={{ fontSize: 13, color: 'text.secondary' }}>
         {result &&
           (result.ovenMeasured
-            ? 'Measured: the dial is set so that the air is as wanted.'
-            : 'Never measured: the dial is taken at its word.')}
+            ? 'Measured: the dial is set so that the air is as wanted. '
+            : 'Never measured: the dial is taken at its word. ')}
+        <Link to={`/kitchen/ovens/${bake.ovenId}`} style={{ color: 'inherit' }}>
+          About this oven
+        </Link>
       </Box>
-      <Table size="small">
+      <Table size="small" sx={{ '& td, & th': { px: 1 } }}>
         <TableHead>
           <TableRow>
             <TableCell>Step</TableCell>
             <TableCell align="right">Want</TableCell>
             <TableCell align="right">Dial</TableCell>
-            <TableCell align="right">For</TableCell>
+            <TableCell align="right">Min</TableCell>
             <TableCell component="td" />
           </TableRow>
         </TableHead>
@@ -72,6 +98,15 @@ function BakeSettings() {
               <TableRow key={i}>
                 <TableCell component="th" scope="row" sx={{ fontWeight: 650 }}>
                   {step.name}
+                  <Choice
+                    label={`${step.name} tray`}
+                    value={handlingOf(step)}
+                    options={i === 0 ? handlings.slice(0, 2) : handlings}
+                    onChange={(how) =>
+                      edit(`how:${Date.now()}`, () => [{ path: `/bake/steps/${i}`, from: step as never, to: handled(step, how) as never }])
+                    }
+                    width={98}
+                  />
                 </TableCell>
                 <TableCell align="right">
                   {step.wantC === null ? (
@@ -93,13 +128,20 @@ function BakeSettings() {
                     '–'
                   ) : (
                     <>
-                      <b>{Math.round(dialC)} °C</b>
-                      <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>{Math.round(fahrenheitOf(dialC))} °F</Box>
+                      <b>{dialWords(dialUnit, dialC)}</b>
+                      <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>{dialWords(dialUnit === 'F' ? 'C' : 'F', dialC)}</Box>
                     </>
                   )}
                 </TableCell>
                 <TableCell align="right">
-                  <FormulaField path={`/bake/steps/${i}/min`} label={`${step.name} minutes`} kind="minutes" grain={0.5} width={52} />
+                  <FormulaField
+                    path={`/bake/steps/${i}/min`}
+                    label={`${step.name} minutes`}
+                    kind="minutes"
+                    grain={0.5}
+                    width={50}
+                    hideUnit
+                  />
                 </TableCell>
                 <TableCell sx={{ width: 30 }}>
                   {bake.steps.length > 1 && (
@@ -137,7 +179,7 @@ function BakeSettings() {
           options={kitchen.trays.map(({ id, name }) => ({ value: id, name }))}
         />
       </FieldRow>
-      <FieldRow label="At once">
+      <FieldRow label="At once, on">
         <Choice
           label="Trays at once"
           value={bake.traysAtOnce}
@@ -146,10 +188,8 @@ function BakeSettings() {
             { value: 1, name: '1 tray' },
             { value: 2, name: '2 trays' },
           ]}
-          width={110}
+          width={96}
         />
-      </FieldRow>
-      <FieldRow label="On the tray">
         <Choice
           label="Layer"
           value={bake.layer}
@@ -159,12 +199,48 @@ function BakeSettings() {
             { value: 'paper', name: 'paper' },
             { value: 'mat', name: 'mat' },
           ]}
-          width={110}
+          width={92}
         />
       </FieldRow>
-      <FieldRow label="Done when moisture is">
-        <FormulaField path="/bake/done/moistureShare" label="Done at moisture" kind="percent" times={100} grain={0.5} />
+      <FieldRow label="Into">
+        <Choice
+          label="Into the oven"
+          value={bake.fromCold ? 'cold' : bake.hotTray ? 'hotTray' : 'hot'}
+          onChange={(into) =>
+            edit(`into:${Date.now()}`, (from) => {
+              const { fromCold: _cold, hotTray: _hot, ...rest } = from.bake;
+              const to = { ...rest, ...(into === 'cold' ? { fromCold: true } : into === 'hotTray' ? { hotTray: true } : {}) };
+              return [{ path: '/bake', from: from.bake as never, to: to as never }];
+            })
+          }
+          options={[
+            { value: 'hot', name: 'hot oven, cold tray' },
+            { value: 'hotTray', name: 'hot oven, hot tray' },
+            { value: 'cold', name: 'cold oven' },
+          ]}
+          width={160}
+        />
       </FieldRow>
+      <FieldRow label={thick && !result?.mustDry ? 'Or done by moisture' : 'Done when moisture is'}>
+        {bake.done.moistureShare === undefined ? (
+          <Button size="small" onClick={() => set('/bake/done/moistureShare', result?.dryBelowShare ?? 0.05)} sx={{ minHeight: 26 }}>
+            {result ? `${(result.dryBelowShare * 100).toFixed(1)} %, the family’s` : 'set it'}
+          </Button>
+        ) : (
+          <FormulaField path="/bake/done/moistureShare" label="Done at moisture" kind="percent" times={100} grain={0.5} />
+        )}
+      </FieldRow>
+      <FieldRow label="Done when its core is">
+        {bake.done.coreC === undefined ? (
+          <Button size="small" onClick={() => set('/bake/done/coreC', result?.coreC ?? 95)} sx={{ minHeight: 26 }}>
+            {thick ? `${Math.round(result?.coreC ?? 0)} °C, the family’s` : 'not asked: it is thin'}
+          </Button>
+        ) : (
+          <FormulaField path="/bake/done/coreC" label="Done at core" kind="temperature" digits={0} />
+        )}
+      </FieldRow>
+      {result && <Looks {...looks} goldenFromTone={result.goldenFromTone} coreC={result.coreC} dryBelowShare={result.dryBelowShare} />}
+      <WeighTray />
       <Box sx={{ fontSize: 12.5, color: 'text.secondary', pt: 2 }}>
         Trays and steam burn: dry cloths, open the door away from you. Stop at golden: acrylamide rises with colour.
       </Box>
@@ -181,19 +257,24 @@ const causeWords: Record<string, string> = {
   browning: 'browning rate',
 };
 
-function BakePicture() {
+function BakePicture({ looks }: { looks: ReturnType<typeof useLooks> }) {
   const { evaluation } = useAnswer();
+  const units = usePreferences((state) => state.units);
   const [temperatures, setTemperatures] = useState(false);
   if (evaluation.bake.state === 'waiting') return <Waiting stage="bake" />;
   const { result } = evaluation.bake;
   const { done, end } = result;
   const cause = result.spreadFrom[0];
+  const band = looks.study?.done ?? null;
   return (
     <Box sx={{ display: 'grid', gap: 2 }}>
       <Box sx={{ fontSize: 13.5 }}>
         {done ? (
           <>
-            Dry and golden at <b>{showDuration(done.value)}</b> ± {Math.max(0.5, done.sd).toFixed(1)} min
+            {doneWords(result)} at <b>{showDuration(done.value)}</b>{' '}
+            {band && looks.progress === null
+              ? `(${showDuration(half(band.p10))} to ${showDuration(half(band.p90))} in eight of ten)`
+              : `± ${Math.max(0.5, done.sd).toFixed(1)} min`}
             {result.darkMin !== null && <>, too dark from {showDuration(result.darkMin)}</>}.{' '}
             {cause && (
               <Box component="span" sx={{ color: 'text.secondary' }}>
@@ -202,11 +283,11 @@ function BakePicture() {
             )}
           </>
         ) : (
-          'Not dry and golden within an hour.'
+          `Not ${doneWords(result).toLowerCase()} within an hour.`
         )}
       </Box>
       <Slices result={result} />
-      <MoistureCurve result={result} />
+      <MoistureCurve result={result} looks={looks.progress === null ? looks.study : null} />
       <ToneStrip result={result} />
       <Box>
         <Button size="small" onClick={() => setTemperatures(!temperatures)} aria-expanded={temperatures} sx={{ minHeight: 26 }}>
@@ -221,11 +302,21 @@ function BakePicture() {
         />
         <Fact label="tone, top / base" value={`${end.topTone.toFixed(1)} / ${end.baseTone.toFixed(1)}`} />
         <Fact label={`from ${result.curve.thicknessMm[0]!.toFixed(1)} mm`} value={`${end.thicknessMm.toFixed(1)} mm`} />
-        <Fact label="weight lost" value={`${(end.lossShare * 100).toFixed(1)} %`} />
+        {result.coreC === null ? (
+          <Fact label="weight lost" value={`${(end.lossShare * 100).toFixed(1)} %`} />
+        ) : (
+          <Fact label="coldest place" value={showQuantity(end.coldestC, 'temperature', units, 0)} />
+        )}
       </Box>
+      <PairMapSection />
     </Box>
   );
 }
+
+/** What being done asks of this piece. */
+const doneWords = ({ coreC, mustDry }: BakeResult): string =>
+  coreC === null ? 'Dry and golden' : mustDry ? 'Through, dry and golden' : 'Through and golden';
+const half = (min: number) => Math.round(min * 2) / 2;
 
 /** The piece drawn at five moments: height and colour from the model, wetness as dots that fade out. */
 function Slices({ result }: { result: BakeResult }) {
@@ -274,13 +365,15 @@ function Slices({ result }: { result: BakeResult }) {
   );
 }
 
-function MoistureCurve({ result }: { result: BakeResult }) {
+function MoistureCurve({ result, looks }: { result: BakeResult; looks: LooksStudy | null }) {
   const { palette } = useTheme();
   const { data, layout, columns } = useMemo(() => {
     const { curve, done, dryBelowShare, totalMin } = result;
     const y = curve.moistureShare.map((share) => share * 100);
     const spread = curve.moistureSd.map((sd) => sd * 100);
     const water = palette.info.main;
+    const last = curve.min[curve.min.length - 1]!;
+    const at = (looks?.looks ?? []).map(({ atMin }) => atMin).filter((min) => min <= last);
     return {
       data: [
         {
@@ -293,6 +386,15 @@ function MoistureCurve({ result }: { result: BakeResult }) {
           hoverinfo: 'skip' as const,
         },
         { x: curve.min as number[], y, mode: 'lines' as const, name: 'moisture %', line: { color: water, width: 2.4 } },
+        {
+          x: at,
+          y: at.map(() => 0),
+          mode: 'markers' as const,
+          name: 'look',
+          marker: { size: 13, symbol: 'circle-dot', color: palette.background.paper, line: { color: palette.text.primary, width: 1.8 } },
+          cliponaxis: false,
+          hoverinfo: 'x+name' as const,
+        },
       ],
       layout: {
         margin: { t: 18, r: 12, b: 34, l: 40 },
@@ -368,7 +470,7 @@ function MoistureCurve({ result }: { result: BakeResult }) {
         { name: 'mm', values: curve.thicknessMm },
       ],
     };
-  }, [result, palette]);
+  }, [result, looks, palette]);
   return (
     <Plot
       summary={`Moisture falls to ${(result.end.moistureShare * 100).toFixed(1)} percent at ${showDuration(result.totalMin)}.`}

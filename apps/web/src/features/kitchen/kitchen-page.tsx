@@ -1,0 +1,266 @@
+import { useState } from 'react';
+import AddIcon from '@mui/icons-material/Add';
+import UndoIcon from '@mui/icons-material/Undo';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import ButtonBase from '@mui/material/ButtonBase';
+import IconButton from '@mui/material/IconButton';
+import Skeleton from '@mui/material/Skeleton';
+import Typography from '@mui/material/Typography';
+import { useTheme } from '@mui/material/styles';
+import { useQuery } from '@tanstack/react-query';
+import { DateTime } from 'luxon';
+import { Link, useParams } from 'react-router';
+import { ovenCare, type Kitchen, type Oven, type OvenCare, type Pan, type Place, type Tray } from '@north-leaf/core';
+import type { KitchenList, KitchenThings } from '@north-leaf/contracts';
+import { ErrorPage } from '../../platform/error-page';
+import { usePreferences } from '../../platform/preferences';
+import { Leaf } from '../../ui/leaf';
+import { Page } from '../../ui/page';
+import { showQuantity } from '../../ui/quantity';
+import { UnitToggle } from '../../ui/unit-toggle';
+import { kitchenQuery } from './api';
+import { MeasureOven } from './measure-oven';
+import { OvenPanel } from './oven-panel';
+import { RoomAir } from './room-air';
+import { emptyThing, ThingForm } from './thing-form';
+import { useKitchenUndoKey } from './use-kitchen';
+import { careWords, lists, materials, nextWords, ovenKinds, placeKinds } from './words';
+
+type Open = { readonly list: KitchenList; readonly thing: KitchenThings[KitchenList]; readonly isNew: boolean };
+
+/** The kitchen as it is: ovens with what their dials really give, cold places, trays, pans and the air. */
+export function KitchenPage() {
+  const { id } = useParams();
+  const { data: kitchen, error } = useQuery(kitchenQuery);
+  const { undo, undoable } = useKitchenUndoKey();
+  if (error) return <ErrorPage error={error} />;
+  return (
+    <Page
+      title="Kitchen"
+      beside={
+        kitchen
+          ? `${many(kitchen.ovens.length, 'oven')} · ${many(kitchen.places.length, 'place')} · ${many(kitchen.trays.length + (kitchen.pans?.length ?? 0), 'kind')} of trays and pans`
+          : ' '
+      }
+      actions={
+        <>
+          <IconButton size="small" aria-label="Undo" disabled={!undoable} onClick={undo} title="Undo (Ctrl Z)">
+            <UndoIcon fontSize="small" />
+          </IconButton>
+          <UnitToggle />
+        </>
+      }
+    >
+      {kitchen ? <Loaded kitchen={kitchen} ovenId={id} /> : <Skeleton height={400} aria-label="Loading the kitchen" />}
+    </Page>
+  );
+}
+
+const many = (n: number, one: string) => `${n} ${one}${n === 1 ? '' : 's'}`;
+
+function Loaded({ kitchen, ovenId }: { kitchen: Kitchen; ovenId: string | undefined }) {
+  const [open, setOpen] = useState<Open | null>(null);
+  const [measuring, setMeasuring] = useState(false);
+  const { palette } = useTheme();
+  const on = DateTime.now().setZone(kitchen.zone).toISODate() ?? '';
+  const oven = kitchen.ovens.find((one) => one.id === ovenId) ?? kitchen.ovens[0];
+  const care = oven ? ovenCare(oven, kitchen, on) : null;
+  return (
+    <Box
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: '250px 1fr 270px',
+        gap: 5,
+        '@media (max-width: 1199px)': { gridTemplateColumns: '250px 1fr' },
+        '@media (max-width: 899px)': { gridTemplateColumns: '1fr' },
+      }}
+    >
+      <Box
+        component="nav"
+        aria-label="What the kitchen has"
+        sx={{ borderRight: `1px solid ${palette.divider}`, pr: 3, '@media (max-width: 899px)': { border: 0, pr: 0 } }}
+      >
+        {(Object.keys(lists) as KitchenList[]).map((list) => (
+          <Things key={list} list={list} kitchen={kitchen} chosen={oven?.id} on={on} onOpen={setOpen} />
+        ))}
+        <RoomAir kitchen={kitchen} />
+      </Box>
+      {oven && care ? (
+        <Box>
+          <Box sx={{ display: 'flex', alignItems: 'center', gap: 3, pb: 3, flexWrap: 'wrap' }}>
+            <Typography variant="h1" component="h2">
+              {oven.name}
+            </Typography>
+            <Box sx={{ display: 'inline-flex', alignItems: 'center', gap: 1, fontSize: 13 }}>
+              <Leaf state={stateOfCare(care)} size={14} />
+              {careWords(care)}
+            </Box>
+            <Box sx={{ ml: 'auto', display: 'flex', gap: 2 }}>
+              <Button variant="outlined" onClick={() => setOpen({ list: 'ovens', thing: oven, isNew: false })}>
+                Change
+              </Button>
+              <Button variant="contained" onClick={() => setMeasuring(true)}>
+                {oven.readings.length > 0 ? 'Measure again' : 'Measure'}
+              </Button>
+            </Box>
+          </Box>
+          <OvenPanel oven={oven} kitchen={kitchen} care={care} />
+        </Box>
+      ) : (
+        <Box>An oven belongs here: add the one you bake in.</Box>
+      )}
+      {oven && care && <Sureness oven={oven} care={care} kitchen={kitchen} on={on} onMeasure={() => setMeasuring(true)} />}
+      {open && <ThingForm key={open.thing.id} {...open} onClose={() => setOpen(null)} />}
+      {oven && measuring && <MeasureOven key={oven.id} oven={oven} onClose={() => setMeasuring(false)} />}
+    </Box>
+  );
+}
+
+const stateOfCare = ({ state }: OvenCare) =>
+  (state === 'measured' ? 'good' : state === 'due' ? 'watch' : 'waiting') as 'good' | 'watch' | 'waiting';
+
+type ThingsProps = {
+  readonly list: KitchenList;
+  readonly kitchen: Kitchen;
+  readonly chosen: string | undefined;
+  readonly on: string;
+  readonly onOpen: (open: Open) => void;
+};
+function Things({ list, kitchen, chosen, on, onOpen }: ThingsProps) {
+  const units = usePreferences((state) => state.units);
+  const { palette } = useTheme();
+  const { title, one } = lists[list];
+  const things = (kitchen[list] ?? []) as readonly KitchenThings[KitchenList][];
+  const line = {
+    width: '100%',
+    display: 'flex',
+    justifyContent: 'flex-start',
+    textAlign: 'left',
+    alignItems: 'center',
+    gap: 2,
+    px: 2,
+    py: 1.5,
+    minHeight: 44,
+    borderBottom: `1px solid ${palette.divider}`,
+    borderRadius: '6px',
+    color: 'text.primary',
+  } as const;
+  return (
+    <Box component="section" aria-label={title} sx={{ pb: 3 }}>
+      <Box sx={{ display: 'flex', alignItems: 'center' }}>
+        <Typography variant="h2" sx={{ flex: 1 }}>
+          {title}
+        </Typography>
+        <IconButton
+          size="small"
+          aria-label={`Add ${one === 'oven' ? 'an' : 'a'} ${one}`}
+          onClick={() =>
+            onOpen({ list, thing: { ...emptyThing[list], id: crypto.randomUUID() } as KitchenThings[KitchenList], isNew: true })
+          }
+        >
+          <AddIcon fontSize="small" color="primary" />
+        </IconButton>
+      </Box>
+      {things.map((thing) => {
+        const inside = (
+          <Box sx={{ flex: 1, minWidth: 0 }}>
+            <Box sx={{ fontWeight: 650, fontSize: 14 }}>{thing.name}</Box>
+            <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>{about(list, thing, units)}</Box>
+          </Box>
+        );
+        if (list !== 'ovens') {
+          return (
+            <ButtonBase key={thing.id} sx={line} onClick={() => onOpen({ list, thing, isNew: false })} aria-label={`Change ${thing.name}`}>
+              {inside}
+            </ButtonBase>
+          );
+        }
+        const care = ovenCare(thing as Oven, kitchen, on);
+        return (
+          <ButtonBase
+            key={thing.id}
+            component={Link}
+            to={`/kitchen/ovens/${thing.id}`}
+            aria-current={thing.id === chosen ? 'page' : undefined}
+            sx={{ ...line, bgcolor: thing.id === chosen ? palette.leaf.firSoft : undefined }}
+          >
+            {inside}
+            <Box sx={{ fontWeight: 680 }}>
+              {care.offsetC === null ? '?' : `${care.offsetC >= 0 ? '+' : '−'}${Math.abs(care.offsetC).toFixed(0)}`}
+            </Box>
+            <Leaf state={stateOfCare(care)} size={14} />
+          </ButtonBase>
+        );
+      })}
+      {things.length === 0 && <Box sx={{ fontSize: 13, color: 'text.secondary' }}>None yet.</Box>}
+    </Box>
+  );
+}
+
+function about(list: KitchenList, thing: KitchenThings[KitchenList], units: 'metric' | 'imperial'): string {
+  if (list === 'ovens') return ovenKinds[(thing as Oven).kind];
+  if (list === 'places') {
+    const { kind, atC } = thing as Place;
+    return `${placeKinds[kind]}, ${showQuantity(atC, 'temperature', units)}`;
+  }
+  if (list === 'trays') {
+    const { count, material } = thing as Tray;
+    return `× ${count}, ${materials[material]}`;
+  }
+  const { count, topMm, depthMm } = thing as Pan;
+  return `× ${count}, Ø ${showQuantity(topMm, 'length', units)}, ${showQuantity(depthMm, 'length', units)} deep`;
+}
+
+type SurenessProps = {
+  readonly oven: Oven;
+  readonly care: OvenCare;
+  readonly kitchen: Kitchen;
+  readonly on: string;
+  readonly onMeasure: () => void;
+};
+/** How sure this oven is, what to measure next, and which other oven is due. */
+function Sureness({ oven, care, kitchen, on, onMeasure }: SurenessProps) {
+  const due = kitchen.ovens.filter((one) => one.id !== oven.id && ovenCare(one, kitchen, on).state !== 'measured');
+  return (
+    <Box component="aside" aria-label="How sure, and what next" sx={{ display: 'grid', gap: 3, alignContent: 'start', fontSize: 14 }}>
+      <Typography variant="h2">How sure</Typography>
+      <Box>
+        Its air may stray <b>± {care.spreadC.toFixed(1)} K</b> from what you want
+        {care.state === 'never' ? ', and nothing of it is measured here.' : `, by ${many(care.readings, 'reading')}.`}
+      </Box>
+      {care.next && (
+        <Box sx={{ bgcolor: 'leaf.well', borderRadius: '8px', p: 3, display: 'grid', gap: 1 }}>
+          <b>Next: {nextWords[care.next].what.toLowerCase()}</b>
+          <Box sx={{ fontSize: 13 }}>{nextWords[care.next].why}</Box>
+          {(care.next === 'measure' || care.next === 'secondSetting') && (
+            <Button variant="outlined" size="small" sx={{ justifySelf: 'start' }} onClick={onMeasure}>
+              Measure {oven.name}
+            </Button>
+          )}
+        </Box>
+      )}
+      {care.turnTrays && care.hottest && (
+        <Box sx={{ bgcolor: 'leaf.watchSoft', borderRadius: '8px', p: 3, display: 'grid', gap: 1 }}>
+          <Box sx={{ display: 'flex', gap: 1, alignItems: 'center' }}>
+            <Leaf state="watch" size={16} />
+            <b>Turn trays at half time</b>
+          </Box>
+          <Box sx={{ fontSize: 13 }}>One side of a shelf is {care.unevenC?.toFixed(0)} K hotter than the other.</Box>
+        </Box>
+      )}
+      {due.map((one) => (
+        <Box key={one.id} sx={{ fontSize: 13 }}>
+          <Box component={Link} to={`/kitchen/ovens/${one.id}`} sx={{ color: 'primary.main' }}>
+            {one.name}
+          </Box>
+          : {careWords(ovenCare(one, kitchen, on))}.
+        </Box>
+      ))}
+      <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>
+        Cold places: read a thermometer in a glass of water that stood there over night. Chilled food belongs at 5 °C or colder; local rules
+        come first.
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,190 @@
+import { useState } from 'react';
+import Box from '@mui/material/Box';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import TextField from '@mui/material/TextField';
+import type { QuantityKind } from '@north-leaf/core';
+import type { KitchenList, KitchenThings } from '@north-leaf/contracts';
+import { Choice } from '../../ui/choice';
+import { FieldRow } from '../../ui/field-row';
+import { FormEnd } from '../../ui/form-end';
+import { QuantityField } from '../../ui/quantity-field';
+import { SideSheet } from '../../ui/side-sheet';
+import { dialUnits, lists, materials, ovenKinds, placeKinds } from './words';
+import { useDoInKitchen } from './use-kitchen';
+import type { KitchenThing } from './api';
+
+type Field =
+  | { readonly key: string; readonly label: string; readonly of: 'choice'; readonly options: Readonly<Record<string, string>> }
+  | { readonly key: string; readonly label: string; readonly of: 'flag' }
+  | {
+      readonly key: string;
+      readonly label: string;
+      readonly of: 'number';
+      readonly kind: QuantityKind;
+      readonly low: number;
+      readonly high: number;
+      readonly unit: string;
+      readonly plain?: boolean;
+    };
+
+const size = (key: string, label: string): Field => ({ key, label, of: 'number', kind: 'length', low: 20, high: 2000, unit: 'mm' });
+const count: Field = { key: 'count', label: 'How many', of: 'number', kind: 'percent', low: 1, high: 500, unit: '', plain: true };
+const material: Field = { key: 'material', label: 'Made of', of: 'choice', options: materials };
+
+const fields: Readonly<Record<KitchenList, readonly Field[]>> = {
+  ovens: [
+    { key: 'kind', label: 'Heat', of: 'choice', options: ovenKinds },
+    { key: 'dialUnit', label: 'Dial in', of: 'choice', options: dialUnits },
+  ],
+  places: [
+    { key: 'kind', label: 'Kind', of: 'choice', options: placeKinds },
+    { key: 'atC', label: 'Temperature', of: 'number', kind: 'temperature', low: -40, high: 60, unit: '°C' },
+    { key: 'fan', label: 'A fan moves its air', of: 'flag' },
+    { key: 'onTray', label: 'On a tray that waits in it, cold', of: 'flag' },
+  ],
+  trays: [count, size('widthMm', 'Width'), size('lengthMm', 'Length'), material],
+  pans: [
+    count,
+    size('topMm', 'Across the top'),
+    size('bottomMm', 'Across the bottom'),
+    { key: 'depthMm', label: 'Depth', of: 'number', kind: 'length', low: 3, high: 300, unit: 'mm' },
+    material,
+  ],
+};
+
+export const emptyThing: { readonly [K in KitchenList]: Omit<KitchenThings[K], 'id'> } = {
+  ovens: { name: '', kind: 'static', dialUnit: 'C', readings: [] },
+  places: { name: '', kind: 'fridge', atC: 5 },
+  trays: { name: '', count: 1, widthMm: 300, lengthMm: 400, material: 'aluminium' },
+  pans: { name: '', count: 1, topMm: 230, bottomMm: 190, depthMm: 38, material: 'metalPan' },
+};
+
+type Props = {
+  readonly list: KitchenList;
+  readonly thing: KitchenThings[KitchenList];
+  readonly isNew: boolean;
+  readonly onClose: () => void;
+};
+
+/** One oven, place, tray or pan: what it is called and what the models need of it. */
+export function ThingForm({ list, thing, isNew, onClose }: Props) {
+  const act = useDoInKitchen();
+  const [name, setName] = useState(thing.name);
+  const [values, setValues] = useState<Readonly<Record<string, unknown>>>(thing as unknown as Record<string, unknown>);
+  const [asked, setAsked] = useState(false);
+  const [unread, setUnread] = useState<ReadonlySet<string>>(new Set());
+  const [busy, setBusy] = useState(false);
+  const [failed, setFailed] = useState<string | null>(null);
+  const { one } = lists[list];
+  const set = (key: string, value: unknown) => setValues((now) => ({ ...now, [key]: value }));
+  const wrongOf = (field: Field): string | undefined => {
+    if (field.of !== 'number') return undefined;
+    const value = values[field.key] as number;
+    if (field.plain && !Number.isInteger(value)) return 'must be a whole number';
+    return value < field.low || value > field.high ? `must be from ${field.low} to ${field.high} ${field.unit}`.trim() : undefined;
+  };
+  const wrong = fields[list].some((field) => wrongOf(field) !== undefined) || unread.size > 0;
+  const missing = name.trim() === '';
+
+  const store = async () => {
+    setAsked(true);
+    if (missing || wrong) return;
+    setBusy(true);
+    try {
+      const stored = { ...values, name: name.trim() };
+      await act(isNew ? `${name.trim()} added` : `${name.trim()} changed`, {
+        kind: 'thing',
+        list,
+        thing: stored,
+      } as unknown as { kind: 'thing' } & KitchenThing);
+      onClose();
+    } catch (error) {
+      setFailed((error as Error).message);
+    }
+    setBusy(false);
+  };
+  const remove = async () => {
+    try {
+      await act(`${thing.name} removed`, { kind: 'removeThing', list, id: thing.id });
+      onClose();
+    } catch (error) {
+      setFailed((error as Error).message);
+    }
+  };
+
+  return (
+    <SideSheet title={isNew ? `A new ${one}` : thing.name} onClose={onClose}>
+      <Box
+        component="form"
+        noValidate
+        onSubmit={(event) => {
+          event.preventDefault();
+          void store();
+        }}
+        sx={{ display: 'grid', gap: 2 }}
+      >
+        <TextField
+          size="small"
+          label="Name"
+          value={name}
+          onChange={(event) => setName(event.target.value)}
+          error={asked && missing}
+          helperText={asked && missing ? 'Give it the name it has in the kitchen' : undefined}
+          slotProps={{ htmlInput: { maxLength: 60 } }}
+        />
+        {fields[list].map((field) =>
+          field.of === 'flag' ? (
+            <FormControlLabel
+              key={field.key}
+              control={
+                <Checkbox
+                  checked={values[field.key] === true}
+                  onChange={(_, on) => setValues(({ [field.key]: _was, ...rest }) => (on ? { ...rest, [field.key]: true } : rest))}
+                />
+              }
+              label={field.label}
+            />
+          ) : (
+            <FieldRow key={field.key} label={field.label}>
+              {field.of === 'choice' ? (
+                <Choice
+                  label={field.label}
+                  value={values[field.key] as string}
+                  onChange={(value) => set(field.key, value)}
+                  options={Object.entries(field.options).map(([value, word]) => ({ value, name: word }))}
+                  width={230}
+                />
+              ) : (
+                <QuantityField
+                  label={field.label}
+                  kind={field.kind}
+                  value={values[field.key] as number}
+                  onChange={(value) => set(field.key, value)}
+                  onTyped={(text) =>
+                    setUnread((now) => {
+                      const next = new Set(now);
+                      if (text === null) next.delete(field.key);
+                      else next.add(field.key);
+                      return next;
+                    })
+                  }
+                  problem={wrongOf(field)}
+                  hideUnit={field.plain ?? false}
+                />
+              )}
+            </FieldRow>
+          ),
+        )}
+        <Box sx={{ pt: 3, display: 'grid', gap: 2 }}>
+          <FormEnd failed={failed} busy={busy} onLeave={onClose} onRemove={isNew ? undefined : () => void remove()} />
+          {!isNew && list !== 'pans' && (
+            <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>
+              A formula that names a removed {one} says so and waits until you choose another.
+            </Box>
+          )}
+        </Box>
+      </Box>
+    </SideSheet>
+  );
+}

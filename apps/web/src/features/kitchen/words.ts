@@ -1,0 +1,47 @@
+import type { Oven, OvenCare, PlaceKind, TrayMaterial } from '@north-leaf/core';
+import type { KitchenList } from '@north-leaf/contracts';
+
+export const ovenKinds: Readonly<Record<Oven['kind'], string>> = { static: 'still air', fan: 'fan', deck: 'deck' };
+export const dialUnits: Readonly<Record<Oven['dialUnit'], string>> = { C: '°C', F: '°F', gas: 'gas marks' };
+export const placeKinds: Readonly<Record<PlaceKind, string>> = {
+  fridge: 'fridge',
+  freezer: 'freezer',
+  bench: 'table',
+  marble: 'marble slab',
+  rack: 'cooling rack',
+};
+export const materials: Readonly<Record<TrayMaterial, string>> = {
+  aluminium: 'bright aluminium',
+  darkSteel: 'dark steel',
+  stone: 'baking stone, heated with the oven',
+  glass: 'glass',
+  ceramic: 'ceramic',
+  metalPan: 'metal pan with sides',
+};
+/** Headings of the lists, and what one of each is called. */
+export const lists: Readonly<Record<KitchenList, { readonly title: string; readonly one: string }>> = {
+  ovens: { title: 'Ovens', one: 'oven' },
+  places: { title: 'Cold, table, rack', one: 'place' },
+  trays: { title: 'Trays', one: 'tray' },
+  pans: { title: 'Pans', one: 'pan' },
+};
+
+const ago = (days: number) => (days === 0 ? 'today' : days === 1 ? 'yesterday' : `${days} days ago`);
+
+/** How well an oven is known, in one line. */
+export const careWords = ({ state, daysSince }: OvenCare): string =>
+  state === 'never' ? 'never measured' : `measured ${ago(daysSince ?? 0)}`;
+
+/** What to measure next, and what it gives. */
+export const nextWords: Readonly<Record<NonNullable<OvenCare['next']>, { readonly what: string; readonly why: string }>> = {
+  measure: {
+    what: 'Measure it with a thermometer',
+    why: 'Half of what a bake’s minutes stray comes from an oven that is not what its dial says.',
+  },
+  secondSetting: { what: 'Measure a second setting', why: 'One reading says how far it is off there; two say how that changes with heat.' },
+  hotSpots: { what: 'Map where it is hotter', why: 'From 5 K between the sides on, trays want turning.' },
+  weigh: {
+    what: 'Weigh one tray before and after a bake',
+    why: 'On the Bake board of a formula. It pins how fast this oven gives its heat, which minutes alone cannot tell from colour.',
+  },
+};
