@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import { fatStates, mixActs, mixTools, rowUses } from '@north-leaf/core';
+import { chillForms, fatStates, mixActs, mixTools, rowUses } from '@north-leaf/core';
 import { bodyOf } from './check.js';
 import type { Blend, Evaluation, Formula, Kitchen, Pantry, StageName } from '@north-leaf/core';
 
@@ -71,7 +71,7 @@ export const formulaSchema: Joi.ObjectSchema<Formula> = bodyOf<Formula>({
   restMin: number(),
   holdBackShare: number(),
   chill: Joi.object({
-    form: Joi.valid('slab', 'ball'),
+    form: Joi.valid(...chillForms),
     thicknessMm: number(),
     wrap: Joi.valid('none', 'film', 'paper', 'lid'),
     targetC: number(),

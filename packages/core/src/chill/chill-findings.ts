@@ -1,17 +1,62 @@
-import { shortBenchMin } from '../facts/cold.js';
+import { rawEggDays, rawEggMaxC, rawEggWarmHours, shortBenchMin } from '../facts/cold.js';
 import { finding } from '../findings/judge.js';
 import { firstReach } from '../math/interpolate.js';
 import { roundTo } from '../units/rounding.js';
 import type { Formula } from '../document/formula.js';
 import type { Kitchen } from '../document/kitchen.js';
+import type { DoughResult } from '../dough/dough.js';
 import type { Family } from '../facts/families.js';
 import type { Finding } from '../findings/finding.js';
 import type { ChillResult, DoughCooling } from './chill.js';
 
 const LONGEST_EXTRA_MIN = 240;
+/** Colder than this nothing grows: time there does not count. */
+const FROZEN_C = -10;
 
 /** What is off when the dough leaves the cold; `longer` cools it with the last wait made longer. */
 export function chillFindings(
+  formula: Formula,
+  family: Family,
+  kitchen: Kitchen,
+  dough: DoughResult,
+  chill: ChillResult,
+  longer: (extraMin: number) => DoughCooling,
+): Finding[] {
+  return [...hygieneFindings(formula, kitchen, dough), ...firmnessFindings(formula, family, kitchen, chill, longer)];
+}
+
+/** Raw egg sets limits of time and cold; without egg too long only dries and greys. */
+function hygieneFindings(formula: Formula, kitchen: Kitchen, { eggG }: DoughResult): Finding[] {
+  const { waits } = formula.chill;
+  const last = waits.length - 1;
+  const placed = waits.map((wait) => ({ ...wait, place: kitchen.places.find(({ id }) => id === wait.placeId)! }));
+  const coldMin = placed.reduce((sum, { place, min }) => sum + (place.atC > FROZEN_C ? min : 0), 0);
+  const warmest = placed.reduce((most, one) => (one.place.atC > most.place.atC ? one : most));
+  const mostMin = rawEggDays.value * 1440;
+  const shorter = () => {
+    const { min } = waits[last]!;
+    const to = min - (coldMin - mostMin);
+    return to > 0 ? [{ path: `/chill/waits/${last}/min`, from: min, to }] : undefined;
+  };
+  const found: Finding[] = [];
+  if (coldMin > mostMin) {
+    const measured = { path: 'chill.waitMin', value: coldMin / 1440, high: rawEggDays.value };
+    found.push(
+      eggG > 0
+        ? { ...finding('chill.eggTooLong', 'fix', 'chill', measured, shorter()), unsafe: true }
+        : finding('chill.tooLong', 'watch', 'chill', measured, shorter()),
+    );
+  }
+  if (eggG > 0 && warmest.place.atC > rawEggMaxC.value && warmest.min > rawEggWarmHours.value * 60) {
+    const i = placed.indexOf(warmest);
+    const measured = { path: 'chill.waits', value: warmest.place.atC, high: rawEggMaxC.value, of: warmest.place.name };
+    const edits = [{ path: `/chill/waits/${i}/min`, from: warmest.min, to: rawEggWarmHours.value * 60 }];
+    found.push({ ...finding('chill.eggTooWarm', 'fix', 'chill', measured, edits), unsafe: true });
+  }
+  return found;
+}
+
+function firmnessFindings(
   formula: Formula,
   family: Family,
   kitchen: Kitchen,

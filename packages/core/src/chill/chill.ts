@@ -38,7 +38,7 @@ export type ChillResult = {
  *
  * Units    min, C, mm; solid fat in percent of the fat.
  * Throws   InputError at chill.thicknessMm out of 2..120, chill.targetC out of -25..30, chill.waits[i].
- * Findings chill.tooWarm, chill.tooHard, chill.placeTooWarm, chill.shortBench.
+ * Findings chill.tooWarm, chill.tooHard, chill.placeTooWarm, chill.shortBench, chill.tooLong, chill.eggTooLong and chill.eggTooWarm (unsafe).
  * Source   conduct; ready is the family's roll window (facts/families).
  */
 export function chillStage(
@@ -53,8 +53,15 @@ export function chillStage(
   if (chill.waits.length === 0) throw new InputError('chill.waits', 'needs at least one place and its minutes');
   const cooling = coolDough(formula, kitchen, dough, 0);
   const result = readOff(cooling, formula, family);
-  return { result, findings: chillFindings(formula, family, kitchen, result, (extraMin) => coolDough(formula, kitchen, dough, extraMin)) };
+  return {
+    result,
+    findings: chillFindings(formula, family, kitchen, dough, result, (extraMin) => coolDough(formula, kitchen, dough, extraMin)),
+  };
 }
+
+/** How the shape that lies in the cold conducts: a disc or a tray of pieces as the slab it is through its thickness. */
+export const conductionForm = (form: Formula['chill']['form']): 'slab' | 'cylinder' | 'sphere' =>
+  form === 'ball' ? 'sphere' : form === 'log' ? 'cylinder' : 'slab';
 
 export type DoughCooling = Cooling & { readonly startMin: number; readonly outMin: number };
 
@@ -66,7 +73,7 @@ export function coolDough(formula: Formula, kitchen: Kitchen, dough: DoughResult
   const cold = exposuresOf('chill.waits', waits, chill.wrap, kitchen);
   const waitMin = waits.reduce((sum, { min }) => sum + min, 0);
   const cooling = conduct({
-    form: chill.form === 'ball' ? 'sphere' : 'slab',
+    form: conductionForm(chill.form),
     sizeMm: chill.thicknessMm,
     material: coldTable(dough.makeUp),
     startC: dough.doughAtC,
@@ -101,7 +108,7 @@ function readOff(cooling: DoughCooling, formula: Formula, family: Family): Chill
 }
 
 /** Time on the table with middle and rim both inside the roll window, from the curves' own crossings. */
-function benchWindow({ min, middleC, rimC, outMin }: DoughCooling, out: number, low: number, high: number) {
+export function benchWindow({ min, middleC, rimC, outMin }: DoughCooling, out: number, low: number, high: number) {
   const at = min.slice(out);
   const coldest = at.map((_, i) => Math.min(middleC[out + i]!, rimC[out + i]!));
   const warmest = at.map((_, i) => Math.max(middleC[out + i]!, rimC[out + i]!));

@@ -58,9 +58,10 @@ export type MixStep = {
   /** The sign to stop at: an id of facts/mixing, or own words. */ readonly stopAt?: string;
   readonly does?: string;
 };
+export const chillForms = ['slab', 'disc', 'log', 'ball', 'pieces'] as const;
 export type Chill = {
-  readonly form: 'slab' | 'ball';
-  readonly thicknessMm: number;
+  readonly form: (typeof chillForms)[number];
+  /** Slab, disc and pieces: through the thickness; log and ball: across. */ readonly thicknessMm: number;
   readonly wrap: Wrap;
   readonly targetC: number;
   readonly waits: readonly Wait[];

@@ -26,3 +26,17 @@ export const wrapResistance = table<Record<Wrap, number>>(
 );
 export const shortBenchMin = fact(5, 'min', 'judgement', 'less time than this on the table asks for two halves');
 export const benchHorizonMin = fact(60, 'min', 'judgement', 'how long the table is looked at after the cold');
+export const readyAims = table(
+  { cubeMm: 12, cutC: 12, cutButterC: 2, blockMm: 50, sliceMm: 12, flourMm: 50, coldFlourC: 4, ballMm: 90, pieMm: 40, frozenC: -12, thawedC: 3 },
+  'mm, C',
+  'judgement',
+  'usual sizes (cubes of butter warmed by cutting, a 250 g block as a round of its section and slices of it, a kilogram of flour in a bowl, dough for two shells) and what their middle is brought to',
+);
+export const rawEggDays = fact(
+  3,
+  'd',
+  'judgement',
+  'longest that dough with raw egg is kept cold, of the 7 days that the US food code allows at 5 C; local rules win',
+);
+export const rawEggMaxC = fact(5, 'C', 'fromMemory', 'cold holding, 41 F in the US food code');
+export const rawEggWarmHours = fact(2, 'h', 'fromMemory', 'longest that raw egg stands warm, consumer advice of the US food agencies');

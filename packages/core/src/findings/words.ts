@@ -288,6 +288,21 @@ const words: Record<FindingCode, (finding: Finding) => Words> = {
     why: `It is at ${(f.measured?.low ?? 0).toFixed(1)} °C, the target is ${c(f.measured?.value)}.`,
     change: 'Raise the target or choose a colder place.',
   }),
+  'chill.tooLong': (f) => ({
+    what: 'Cold for longer than it stays fresh',
+    why: `${daysOf(f.measured?.value)} in the cold: it dries at the rim and greys. ${daysOf(f.measured?.high)} are enough.`,
+    change: 'Wait less, or freeze it.',
+  }),
+  'chill.eggTooLong': (f) => ({
+    what: 'Raw egg waits too long',
+    why: `${daysOf(f.measured?.value)} in the cold; dough with raw egg is used within ${daysOf(f.measured?.high)}.`,
+    change: 'Wait less, or freeze it. Local rules win.',
+  }),
+  'chill.eggTooWarm': (f) => ({
+    what: 'Raw egg waits too warm',
+    why: `${f.measured?.of ?? 'The place'} is at ${c(f.measured?.value)}; dough with raw egg is kept at ${c(f.measured?.high)} or colder, and warm for no more than two hours.`,
+    change: 'Shorten the wait, or put it in the cold. Local rules win.',
+  }),
   'chill.shortBench': (f) => ({
     what: 'Little time on the table',
     why: `${minutes(f.measured?.value)} until it is soft.`,

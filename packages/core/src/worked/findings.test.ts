@@ -38,6 +38,8 @@ const pantries: Partial<Record<FindingCode, Pantry>> = {
   'lot.short': withLots(sorghum({ onHandG: 100 })),
 };
 
+const egg: Json = { key: 'e', ingredientId: 'egg_whole', amountG: 20, use: 'dough' };
+
 /** For every code, a formula that has the finding. */
 const cases: Record<FindingCode, Formula> = {
   'gluten.contains': aFormula({
@@ -105,6 +107,20 @@ const cases: Record<FindingCode, Formula> = {
   'chill.tooWarm': aFormula({ '/chill/waits/0/min': 4 }),
   'chill.tooHard': aFormula({ '/chill/waits': [{ placeId: 'freezer', min: 90 }] }),
   'chill.placeTooWarm': aFormula({ '/chill/targetC': 2 }),
+  'chill.tooLong': aFormula({
+    '/chill/waits': [
+      { placeId: 'fridge', min: 4000 },
+      { placeId: 'fridge', min: 2000 },
+    ],
+  }),
+  'chill.eggTooLong': aFormula({
+    '/rows/8': egg,
+    '/chill/waits': [
+      { placeId: 'fridge', min: 4000 },
+      { placeId: 'fridge', min: 2000 },
+    ],
+  }),
+  'chill.eggTooWarm': aFormula({ '/rows/8': egg, '/chill/targetC': 24, '/chill/waits': [{ placeId: 'table', min: 200 }] }),
   'chill.shortBench': aFormula({ '/chill/thicknessMm': 3, '/chill/targetC': 21.8, '/chill/waits/0/min': 1, '/doughAtC': 22 }),
   'sheet.tooThin': aFormula({ '/sheet/parts/0/thicknessMm': 0.8 }),
   'sheet.tooThick': aFormula({ '/sheet/parts/0/thicknessMm': 4 }),
@@ -123,7 +139,7 @@ const cases: Record<FindingCode, Formula> = {
     '/sheet/parts/0/thicknessMm': 6,
   }),
   'bake.eggNotSafe': aFormula({
-    '/rows/8': { key: 'e', ingredientId: 'egg_whole', amountG: 20, use: 'dough' },
+    '/rows/8': egg,
     '/bake/steps': [{ name: 'Warm', wantC: 100, min: 5 }],
   }),
   'bake.weightsLeftOn': aFormula({ '/bake/steps/1/weighted': true }),
@@ -202,6 +218,8 @@ describe('every finding', () => {
       'suit.broken',
       'suit.mayBreak',
       'dough.stoodLong',
+      'chill.eggTooLong',
+      'chill.eggTooWarm',
       'bake.eggNotSafe',
       'keep.mayMould',
     ]);

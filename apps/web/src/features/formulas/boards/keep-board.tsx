@@ -2,12 +2,12 @@ import { useMemo } from 'react';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
-import { crispLoss, type KeepResult } from '@north-leaf/core';
+import { crispLoss, fahrenheitOf, type KeepResult } from '@north-leaf/core';
 import { usePreferences } from '../../../platform/preferences';
 import { Choice } from '../../../ui/choice';
 import { FieldRow } from '../../../ui/field-row';
 import { Plot } from '../../../ui/plot';
-import { showQuantity } from '../../../ui/quantity';
+import { showDuration, showQuantity } from '../../../ui/quantity';
 import { stageQuestions } from '../stages';
 import { Fact } from '../../../ui/fact-tile';
 import { Board, FormulaField, useAnswer, useSurroundings, useFormula, useSet, Waiting } from './board';
@@ -30,7 +30,7 @@ function KeepSettings() {
       <Typography variant="h2" sx={{ height: 32 }}>
         Cool and pack
       </Typography>
-      <Waits path="/keep/cool" label="Cool" />
+      <Waits path="/keep/cool" label="Cool" hotTray />
       <FieldRow label="Pack">
         <Choice
           label="Pack"
@@ -89,6 +89,8 @@ function KeepPicture() {
         ; on an open tray {result.openTrayHours === null ? 'it stays crisp at this humidity' : `${result.openTrayHours.toFixed(0)} h`}.
       </Box>
       <UptakeCurve result={result} sellWithinDays={formula.keep.sellWithinDays} />
+      <CoolingCurve result={result} />
+      <ForLater result={result} />
       <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(4, 1fr)', gap: 2 }}>
         <Fact label="water activity, day 0" value={result.waterActivity.toFixed(2)} />
         <Fact label="soft above, moisture" value={`${(result.softAboveMoistureShare * 100).toFixed(1)} %`} />
@@ -96,9 +98,105 @@ function KeepPicture() {
         <Fact label="each, baked" value={showQuantity(result.bakedPieceG, 'mass', units)} />
       </Box>
       <Box sx={{ fontSize: 13, color: 'text.secondary' }}>
-        Crispness is a forecast, not a shelf life: date it by your own tests and local rules. How tight your tin is, is a guess until one
-        was weighed over a week.
+        A forecast, not a shelf life: date it by your own tests and local rules. What holds cream, custard, egg or cheese belongs at 5 °C or
+        colder and stands out four hours at most. How tight your tin is, is a guess until one was weighed over a week.
       </Box>
+    </Box>
+  );
+}
+
+/** From the oven to the pack: the middle against minutes, and when it may be packed. */
+function CoolingCurve({ result }: { result: KeepResult }) {
+  const { palette } = useTheme();
+  const units = usePreferences((state) => state.units);
+  const { cooling, coolMin } = result;
+  const { data, layout, columns } = useMemo(() => {
+    const shown = (c: number) => (units === 'metric' ? c : fahrenheitOf(c));
+    const { min, middleC } = cooling.curve;
+    return {
+      data: [
+        {
+          x: min as number[],
+          y: middleC.map(shown),
+          mode: 'lines' as const,
+          name: 'middle',
+          line: { color: palette.leaf.heat, width: 2.4 },
+        },
+      ],
+      layout: {
+        margin: { t: 14, r: 12, b: 34, l: 44 },
+        xaxis: { title: { text: 'minutes out of the oven', standoff: 4 }, range: [0, Math.max(min[min.length - 1]!, 1)] },
+        yaxis: { ticksuffix: units === 'metric' ? ' °C' : ' °F', rangemode: 'tozero' as const },
+        shapes: [
+          {
+            type: 'line' as const,
+            yref: 'paper' as const,
+            x0: coolMin,
+            x1: coolMin,
+            y0: 0,
+            y1: 1,
+            line: { color: palette.text.primary, dash: 'dot' as const, width: 1.5 },
+          },
+        ],
+        annotations: [{ x: coolMin, y: 0.9, yref: 'paper' as const, text: 'packed ', showarrow: false, xanchor: 'right' as const }],
+      },
+      columns: [
+        { name: 'min', values: min },
+        { name: 'middle', values: middleC.map(shown), digits: 0 },
+      ],
+    };
+  }, [cooling, coolMin, palette, units]);
+  return (
+    <Box component="section" aria-label="Cooling">
+      <Box sx={{ fontSize: 13.5 }}>
+        {cooling.packableMin === null ? (
+          'It does not cool far enough to be packed within four hours more.'
+        ) : (
+          <>
+            Cool enough to pack after <b>{showDuration(Math.max(1, Math.round(cooling.packableMin)))}</b>.
+          </>
+        )}
+      </Box>
+      <Plot
+        summary={`Cools to ${Math.round(result.packedAtC)} °C in ${Math.round(coolMin)} min.`}
+        data={data}
+        layout={layout}
+        height={140}
+        columns={columns}
+      />
+    </Box>
+  );
+}
+
+/** Soft again, frozen, or kept too long: what to do for another day. */
+function ForLater({ result }: { result: KeepResult }) {
+  const units = usePreferences((state) => state.units);
+  const { bringBack, freezing, mouldFreeDays } = result;
+  return (
+    <Box component="ul" aria-label="For later" sx={{ m: 0, pl: 5, fontSize: 13.5, display: 'grid', gap: 1 }}>
+      {bringBack && (
+        <li>
+          Gone soft: back to crisp at {showQuantity(bringBack.wantC, 'temperature', units, 0)} in{' '}
+          {bringBack.min === null ? (
+            'more than 45 min: bake it anew instead'
+          ) : (
+            <b>about {showDuration(Math.max(1, Math.round(bringBack.min)))}</b>
+          )}
+          , then cool it bare.
+        </li>
+      )}
+      {freezing && freezing.frozenMin !== null && (
+        <li>
+          To freeze: cool and pack it first, frozen through in about {showDuration(Math.round(freezing.frozenMin))}; thawed in its closed
+          pack in {freezing.thawedMin === null ? 'some hours' : `about ${showDuration(Math.max(5, Math.round(freezing.thawedMin)))}`}, so
+          that dew falls on the pack.
+        </li>
+      )}
+      <li>
+        {mouldFreeDays === null
+          ? 'Too dry for mould in its pack, as long as it stays so.'
+          : `At its moisture mould is likely after about ${Math.floor(mouldFreeDays)} ${Math.floor(mouldFreeDays) === 1 ? 'day' : 'days'} at this room; half of that is safer.`}
+      </li>
     </Box>
   );
 }

@@ -12,18 +12,24 @@ import { useDraft } from '../draft-store';
 import { useFormula, useSurroundings } from './board';
 
 /** What a pair comes to: shape and word first, colour after. */
-type Verdict = 'good' | 'tight' | 'darkFirst' | 'never';
-const verdictOf = (cell: PairCell): Verdict => {
-  if (cell.doneMin === null) return 'never';
-  const share = windowShare(cell);
-  return share <= 0 ? 'darkFirst' : share < 0.12 ? 'tight' : 'good';
-};
+type Verdict = 'meet' | 'dryFirst' | 'goldenFirst' | 'darkFirst' | 'never';
+/** Dry (or through) and golden meet when they come within this share of the whole bake. */
+const MEET = 0.15;
+function verdictOf(cell: PairCell): Verdict {
+  const { doneMin, goldenMin } = cell;
+  if (doneMin === null || goldenMin === null) return 'never';
+  if (windowShare(cell) <= 0) return 'darkFirst';
+  const lead = (goldenMin - Math.max(cell.dryMin ?? 0, cell.throughMin ?? 0)) / doneMin;
+  return lead > MEET ? 'dryFirst' : lead < -MEET ? 'goldenFirst' : 'meet';
+}
 const verdictWords: Readonly<Record<Verdict, string>> = {
-  good: 'done before it is dark, with time to take it out',
-  tight: 'done, with little time to take it out',
+  meet: 'done and golden together',
+  dryFirst: 'done well before it is golden: pale, or drier than need be',
+  goldenFirst: 'golden well before it is done: watch its colour',
   darkFirst: 'dark before it is done',
   never: 'not done within an hour and a half',
 };
+const marks: Readonly<Record<Verdict, string>> = { meet: '●', dryFirst: '◁', goldenFirst: '▷', darkFirst: '▲', never: '–' };
 
 /** Thickness by temperature: where dry and golden meet. A click takes a pair into the formula. */
 export function PairMapSection() {
@@ -80,8 +86,10 @@ export function PairMapSection() {
 }
 
 const WIDTH = 460;
-const HEIGHT = 170;
+const HEIGHT = 176;
+const TOP = 6;
 const LEFT = 48;
+const RIGHT = 6;
 const BOTTOM = 30;
 
 function Map({ map, nowMm, nowC }: { map: MapState; nowMm: number; nowC: number }) {
@@ -91,20 +99,25 @@ function Map({ map, nowMm, nowC }: { map: MapState; nowMm: number; nowC: number 
   const { edit } = useDraft.getState();
   const { thicknesses, temperatures } = map;
   const fine = thicknesses.length > 20;
-  const wide = (WIDTH - LEFT) / thicknesses.length;
-  const tall = (HEIGHT - BOTTOM) / temperatures.length;
+  const wide = (WIDTH - LEFT - RIGHT) / thicknesses.length;
+  const tall = (HEIGHT - BOTTOM - TOP) / temperatures.length;
   const x = (mm: number) =>
-    LEFT + ((mm - thicknesses[0]!) / (thicknesses[thicknesses.length - 1]! - thicknesses[0]!)) * (WIDTH - LEFT - wide);
+    LEFT + ((mm - thicknesses[0]!) / (thicknesses[thicknesses.length - 1]! - thicknesses[0]!)) * (WIDTH - LEFT - RIGHT - wide);
   const y = (c: number) =>
     HEIGHT -
     BOTTOM -
     tall -
-    ((c - temperatures[0]!) / (temperatures[temperatures.length - 1]! - temperatures[0]!)) * (HEIGHT - BOTTOM - tall);
+    ((c - temperatures[0]!) / (temperatures[temperatures.length - 1]! - temperatures[0]!)) * (HEIGHT - BOTTOM - TOP - tall);
   const fills: Readonly<Record<Verdict, string>> = useMemo(
-    () => ({ good: palette.leaf.okSoft, tight: palette.leaf.watchSoft, darkFirst: palette.leaf.fixSoft, never: palette.leaf.well }),
+    () => ({
+      meet: palette.leaf.okSoft,
+      dryFirst: palette.leaf.well,
+      goldenFirst: palette.leaf.watchSoft,
+      darkFirst: palette.leaf.fixSoft,
+      never: palette.background.paper,
+    }),
     [palette],
   );
-  const marks: Readonly<Record<Verdict, string>> = { good: '●', tight: '◐', darkFirst: '▲', never: '–' };
   const take = (cell: PairCell) => {
     const until = cell.overMin === null ? cell.doneMin! : cell.doneMin! + 0.25 * (cell.overMin - cell.doneMin!);
     const min = roundTo(Math.max(0.5, until), 0.5);
@@ -127,7 +140,7 @@ function Map({ map, nowMm, nowC }: { map: MapState; nowMm: number; nowC: number 
         viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
         width="100%"
         role="group"
-        aria-label={`Map of ${map.cells.length} pairs of thickness and temperature; ${map.cells.filter((cell) => verdictOf(cell) === 'good').length} are good`}
+        aria-label={`Map of ${map.cells.length} pairs of thickness and temperature; ${map.cells.filter((cell) => verdictOf(cell) === 'meet').length} are done and golden together`}
       >
         {map.cells.map((cell) => {
           const verdict = verdictOf(cell);
@@ -164,18 +177,27 @@ function Map({ map, nowMm, nowC }: { map: MapState; nowMm: number; nowC: number 
         })}
         <circle cx={x(nowMm) + wide / 2} cy={y(nowC) + tall / 2} r="9" fill="none" stroke={palette.primary.main} strokeWidth="2.2" />
         {[temperatures[0]!, temperatures[temperatures.length >> 1]!, temperatures[temperatures.length - 1]!].map((c) => (
-          <text key={c} x={LEFT - 6} y={y(c) + tall / 2 + 4} textAnchor="end" fontSize="11.5" fill={palette.text.secondary}>
+          <text key={c} x={LEFT - 6} y={Math.max(y(c) + tall / 2 + 4, 12)} textAnchor="end" fontSize="11.5" fill={palette.text.secondary}>
             {showQuantity(c, 'temperature', units, 0)}
           </text>
         ))}
         {[thicknesses[0]!, thicknesses[thicknesses.length >> 1]!, thicknesses[thicknesses.length - 1]!].map((mm) => (
-          <text key={mm} x={x(mm) + wide / 2} y={HEIGHT - 14} textAnchor="middle" fontSize="11.5" fill={palette.text.secondary}>
+          <text
+            key={mm}
+            x={Math.min(x(mm) + wide / 2, WIDTH - 24)}
+            y={HEIGHT - 14}
+            textAnchor="middle"
+            fontSize="11.5"
+            fill={palette.text.secondary}
+          >
             {showQuantity(mm, 'length', units)}
           </text>
         ))}
       </svg>
       <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>
-        {fine ? 'Blue is good, amber tight, red dark first. ' : 'Numbers are minutes until done: ● good, ◐ tight, ▲ dark first. '}
+        {fine
+          ? 'Blue: done and golden together; pale: done first; amber: golden first; red: dark first. '
+          : 'Minutes until done: ● with gold, ◁ before gold, ▷ after gold, ▲ after dark. '}
         The ring is the draft. One temperature throughout; looks and other steps left out.
       </Box>
       {chosen && (

@@ -3,19 +3,32 @@ import CloseIcon from '@mui/icons-material/Close';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import IconButton from '@mui/material/IconButton';
-import { valueAt, type Wait } from '@north-leaf/core';
+import { HOT_TRAY, valueAt, type Wait } from '@north-leaf/core';
 import { Choice } from '../../../ui/choice';
 import { useDraft } from '../draft-store';
 import { FormulaField, useSurroundings, useFormula, useSet } from './board';
 
 /** Places in turn, with their minutes. */
-export function Waits({ path, label, least = 0 }: { path: string; label: string; least?: number }) {
+export function Waits({
+  path,
+  label,
+  least = 0,
+  hotTray = false,
+}: {
+  path: string;
+  label: string;
+  least?: number;
+  /** Out of the oven: it may stay on its tray. */ hotTray?: boolean;
+}) {
   const formula = useFormula();
   const { kitchen } = useSurroundings();
   const set = useSet();
   const { edit } = useDraft.getState();
   const waits = (valueAt(formula, path) ?? []) as unknown as readonly Wait[];
-  const places = kitchen.places.map(({ id, name, atC }) => ({ value: id, name: `${name}, ${atC.toFixed(1)} °C` }));
+  const places = [
+    ...(hotTray ? [{ value: HOT_TRAY, name: 'on its hot tray' }] : []),
+    ...kitchen.places.map(({ id, name, atC }) => ({ value: id, name: `${name}, ${atC.toFixed(1)} °C` })),
+  ];
   return (
     <Box sx={{ display: 'grid', gap: 1 }}>
       {waits.map((wait, i) => (
