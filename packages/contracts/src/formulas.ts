@@ -45,6 +45,10 @@ export const formulaSchema: Joi.ObjectSchema<Formula> = bodyOf<Formula>({
       ingredientId: key(),
       amountG: number(),
       use: Joi.valid(...rowUses),
+      goesOn: Joi.object({
+        at: Joi.valid('shaping', 'hot', 'cooled', 'serving', 'wait', 'bakeStep'),
+        n: Joi.when('at', { is: Joi.valid('wait', 'bakeStep'), then: number().required(), otherwise: Joi.forbidden() }),
+      }).optional(),
       entered: text(60).optional(),
       pinned: Joi.boolean().optional(),
       lotId: key().optional(),
@@ -97,6 +101,7 @@ export const formulaSchema: Joi.ObjectSchema<Formula> = bodyOf<Formula>({
   bake: Joi.object({
     ovenId: key(),
     trayId: key(),
+    panId: key().optional(),
     traysAtOnce: Joi.valid(1, 2),
     layer: Joi.valid('none', 'paper', 'mat'),
     fromCold: Joi.boolean().optional(),

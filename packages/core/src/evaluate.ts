@@ -57,7 +57,7 @@ export function evaluate(formula: Formula, kitchen: Kitchen, pantry: Pantry): Ev
     ({ problem } = baked);
     return baked;
   });
-  const keep = stage(() => keepStage(formula, family!, kitchen, resultOf(sheet), resultOf(bake), problem));
+  const keep = stage(() => keepStage(formula, family!, kitchen, resultOf(dough), resultOf(sheet), resultOf(bake), problem));
   const outlook =
     keep.state === 'waiting'
       ? null

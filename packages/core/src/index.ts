@@ -29,6 +29,7 @@ export { bakeSamples, SAMPLES } from './bake/samples.js';
 export { caughtShare, doneBand, planLooks } from './bake/looks.js';
 export { looksStudy } from './bake/looks-study.js';
 export { pairMap, windowShare } from './bake/pair-map.js';
+export { goesOnOf, isInOven } from './dough/goes-on.js';
 export { chillWays } from './chill/ways.js';
 export { madeReady, readyThings } from './chill/made-ready.js';
 export { HOT_TRAY } from './keep/cooling.js';
@@ -92,6 +93,7 @@ export type {
   Chill,
   FatState,
   Formula,
+  GoesOn,
   Keep,
   MixAct,
   MixStep,

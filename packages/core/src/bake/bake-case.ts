@@ -1,5 +1,7 @@
 import { InputError, within } from '../errors.js';
+import { isInOven } from '../dough/goes-on.js';
 import { handlingMin, heatUp } from '../facts/oven.js';
+import { fillingInPiece, panOf } from './filling.js';
 import { ovenOf, ovenSpreadC } from './oven.js';
 import { browningFactorOf, compileBake } from './problem.js';
 import { unknownsOf } from './samples.js';
@@ -10,6 +12,7 @@ import type { DoughResult } from '../dough/dough.js';
 import type { Family } from '../facts/families.js';
 import type { BakeKind } from '../facts/oven.js';
 import type { SheetResult } from '../sheet/sheet.js';
+import type { FillingInPiece } from './filling.js';
 import type { DoneRule } from './doneness.js';
 import type { BakeProblem, BakeSpec, OvenSetting } from './problem.js';
 import type { BakeUnknowns } from './samples.js';
@@ -20,6 +23,7 @@ const OFF_C = 60;
 /** One formula in its oven: all that a run, a plan of looks or a map asks for. */
 export type BakeCase = {
   readonly problem: BakeProblem;
+  readonly filling: FillingInPiece | null;
   readonly limits: BakeLimits;
   readonly rule: DoneRule;
   readonly unknowns: BakeUnknowns;
@@ -40,10 +44,12 @@ export function bakeCaseOf(formula: Formula, family: Family, kitchen: Kitchen, d
   if (sheet.pieces === 0) throw new InputError('sheet.parts[0].shape', 'no piece fits this dough: make it smaller or thinner');
   checkSteps(formula);
   const oven = ovenOf(kitchen, formula.bake.ovenId);
-  const limits = limitsOf(formula, family);
+  const filling = fillingInPiece(formula, kitchen, dough, sheet);
+  const limits = limitsOf(formula, family, filling);
   const heat = heatFactorOf(kitchen, oven);
   return {
-    problem: compileBake(bakeSpecOf(formula, family, kitchen, dough, sheet)),
+    problem: compileBake(bakeSpecOf(formula, family, kitchen, dough, sheet, filling)),
+    filling,
     limits,
     rule: ruleOf(limits),
     unknowns: unknownsOf({
@@ -66,17 +72,18 @@ export type BakeLimits = {
 };
 
 /** Dry, through and golden as the formula says, else as its family does; too dark by the family. */
-export function limitsOf(formula: Formula, family: Family): BakeLimits {
+export function limitsOf(formula: Formula, family: Family, filling: FillingInPiece | null = null): BakeLimits {
   const { done } = formula.bake;
   if (done.moistureShare !== undefined) within('bake.done.moistureShare', done.moistureShare, 0.005, 0.6, '(share)');
   if (done.tone !== undefined) within('bake.done.tone', done.tone, 1, 8, '(tone)');
   if (done.coreC !== undefined) within('bake.done.coreC', done.coreC, 60, 105, 'C');
-  const coreC = done.coreC ?? family.doneCoreC ?? null;
+  const coreC = done.coreC ?? (filling ? Math.max(filling.setsC, family.doneCoreC ?? 0) : family.doneCoreC) ?? null;
   return {
     dryBelowShare: done.moistureShare ?? family.finalMoisturePercent[1] / 100,
     mustDry: done.moistureShare !== undefined || coreC === null,
     coreC,
-    goldenFromTone: done.tone ?? toneOf(family.lightness[2]),
+    // Of an open filling only the base is seen to brown here: its rim is thinner than any layer of the model.
+    goldenFromTone: done.tone ?? (filling ? 1 : toneOf(family.lightness[2])),
     darkFromTone: toneOf(family.lightness[0]),
   };
 }
@@ -90,24 +97,49 @@ export const ruleOf = ({ dryBelowShare, mustDry, coreC, goldenFromTone, darkFrom
 });
 
 /** The piece, oven and tray of a formula as a bake. */
-export function bakeSpecOf(formula: Formula, family: Family, kitchen: Kitchen, dough: DoughResult, sheet: SheetResult): BakeSpec {
+export function bakeSpecOf(
+  formula: Formula,
+  family: Family,
+  kitchen: Kitchen,
+  dough: DoughResult,
+  sheet: SheetResult,
+  filling: FillingInPiece | null,
+): BakeSpec {
   const { bake } = formula;
   const tray = kitchen.trays.find(({ id }) => id === bake.trayId);
   if (!tray) throw new InputError('bake.trayId', 'is not a tray of this kitchen');
   const oven = ovenOf(kitchen, bake.ovenId);
-  const inPan = panMaterials.has(tray.material);
+  const pan = panOf(kitchen, bake.panId);
+  const material = pan?.material ?? tray.material;
+  const inPan = pan !== null || panMaterials.has(material);
+  const acrossMm = pan ? 0.5 * (pan.topMm + pan.bottomMm) : sheet.acrossMm;
   return {
     makeUp: sheet.makeUp,
     kind: bakeKindOf(family, dough),
     thicknessMm: sheet.thicknessMm,
-    acrossMm: sheet.acrossMm,
-    ...(inPan ? { recessed: true } : { pitchMm: sheet.acrossMm + sheet.gapMm }),
+    acrossMm,
+    ...(inPan ? { recessed: filling === null } : { pitchMm: acrossMm + sheet.gapMm }),
+    ...(filling && dough.filling.baked
+      ? {
+          above: [
+            {
+              makeUp: dough.filling.baked.makeUp,
+              kind: filling.juicy ? ('juicyFilling' as const) : ('filling' as const),
+              thicknessMm: Math.max(1, filling.heightMm),
+              startC: sheet.pieceC,
+            },
+          ],
+        }
+      : {}),
     startC: sheet.pieceC,
-    tray: tray.material,
+    tray: material,
     layer: bake.layer,
     traysAtOnce: bake.traysAtOnce,
     fat: dough.solidFat,
-    browningFactor: browningFactorOf(sheet.makeUp, { soda: dough.soda, wash: formula.rows.some(({ use }) => use === 'wash') }),
+    browningFactor: browningFactorOf(sheet.makeUp, {
+      soda: dough.soda,
+      wash: formula.rows.some((row) => row.use === 'wash' && isInOven(row)),
+    }),
     heatFactor: heatFactorOf(kitchen, oven)?.value ?? 1,
     ...(bake.hotTray ? { trayStartC: bake.steps[0]!.wantC! } : {}),
     ...(bake.fromCold ? { coldStart: { airC: kitchen.roomC, recoverS: heatUpSeconds(oven) } } : {}),

@@ -1,3 +1,5 @@
+import { isInOven } from '../dough/goes-on.js';
+import { holds, weepShare } from '../facts/filling.js';
 import { doneTolerance, eggCoreC } from '../facts/oven.js';
 import { finding } from '../findings/judge.js';
 import { roundTo } from '../units/rounding.js';
@@ -5,7 +7,9 @@ import type { Edit } from '../document/edits.js';
 import type { Formula } from '../document/formula.js';
 import type { Family } from '../facts/families.js';
 import type { Finding } from '../findings/finding.js';
-import type { BakeResult } from './bake.js';
+import type { DoughResult } from '../dough/dough.js';
+import type { SheetResult } from '../sheet/sheet.js';
+import type { BakedFilling, BakeResult } from './bake.js';
 import type { BakeTimes } from './doneness.js';
 
 const MOST_MIN = 240;
@@ -16,8 +20,9 @@ const slack = doneTolerance.values;
 export function bakeFindings(
   formula: Formula,
   family: Family,
+  dough: DoughResult,
+  sheet: SheetResult,
   bake: BakeResult,
-  withEgg: boolean,
   at: (wantC: number) => BakeTimes,
 ): Finding[] {
   const found: Finding[] = [];
@@ -29,7 +34,8 @@ export function bakeFindings(
     const measured = { path: 'bake.end.moistureShare', value: bake.end.moistureShare };
     found.push(finding('bake.weightsLeftOn', 'watch', 'bake', measured, weightsOff(formula)));
   }
-  if (withEgg && bake.end.coldestC < eggCoreC.value) {
+  if (bake.filling) found.push(...fillingFindings(formula, dough, sheet, bake.filling));
+  if (dough.eggG > 0 && bake.end.coldestC < eggCoreC.value) {
     const measured = { path: 'bake.end.coldestC', value: bake.end.coldestC, low: eggCoreC.value };
     found.push({ ...finding('bake.eggNotSafe', 'fix', 'bake', measured, lastStepUntil(formula, bake, bake.throughMin)), unsafe: true });
   }
@@ -68,6 +74,37 @@ export function bakeFindings(
   }
   return found;
 }
+
+/** A filling that weeps wants starch, one that is too much wants less of everything. */
+function fillingFindings(formula: Formula, dough: DoughResult, { pieces }: SheetResult, filling: BakedFilling): Finding[] {
+  const found: Finding[] = [];
+  const at = formula.rows.flatMap((row, i) => (row.use === 'filling' ? [{ row, i }] : []));
+  const share = filling.weepsG / filling.massG;
+  if (share > weepShare.values.watch) {
+    const moreG = roundTo((filling.weepsG * pieces) / holds.values.starch, 0.5, 'up');
+    const starch = at.find(({ row }) => STARCHES.has(row.ingredientId));
+    const edits: Edit[] = starch
+      ? [{ path: `/rows/${starch.i}/amountG`, from: starch.row.amountG, to: roundTo(starch.row.amountG + moreG, 0.5, 'up') }]
+      : [
+          {
+            path: `/rows/${formula.rows.length}`,
+            to: { key: 'filling-starch', ingredientId: 'corn_starch', amountG: moreG, use: 'filling' },
+          },
+        ];
+    const measured = { path: 'bake.filling.weepsG', value: filling.weepsG, high: weepShare.values.watch * filling.massG };
+    found.push(finding('bake.fillingWeeps', share > weepShare.values.fix ? 'fix' : 'watch', 'bake', measured, edits));
+  }
+  if (filling.overG > 0.5) {
+    const keep = 1 - filling.overG / filling.massG;
+    const edits = at
+      .filter(({ row }) => isInOven(row))
+      .map(({ row, i }): Edit => ({ path: `/rows/${i}/amountG`, from: row.amountG, to: roundTo(row.amountG * keep, 0.5, 'down') }));
+    const measured = { path: 'bake.filling.overG', value: filling.overG, high: filling.massG - filling.overG };
+    found.push(finding('bake.fillingOver', 'fix', 'bake', measured, edits));
+  }
+  return found;
+}
+const STARCHES: ReadonlySet<string> = new Set(['corn_starch', 'tapioca_starch', 'potato_starch', 'arrowroot']);
 
 /** Longer, where that gets there; else as hot as the family is baked, when it is not yet. */
 function longerOrHotter(formula: Formula, { ovenC }: Family, bake: BakeResult, untilMin: number | null): Edit[] | undefined {

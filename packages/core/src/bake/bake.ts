@@ -13,6 +13,7 @@ import type { Family } from '../facts/families.js';
 import type { Estimate, Finding } from '../findings/finding.js';
 import type { SheetResult } from '../sheet/sheet.js';
 import type { BakeTimes, DoneRule } from './doneness.js';
+import type { FillingInPiece } from './filling.js';
 import type { Trajectory } from './march.js';
 import type { BakeNudge, BakeProblem } from './problem.js';
 import type { BakeUnknowns } from './samples.js';
@@ -43,6 +44,7 @@ export type BakeResult = BakeTimes & {
   readonly goldenFromTone: number;
   readonly darkFromTone: number;
   readonly steps: readonly { readonly name: string; readonly wantC: number | null; readonly dialC: number | null; readonly min: number }[];
+  readonly filling: BakedFilling | null;
   readonly ovenMeasured: boolean;
   /** Share of the doneness spread each cause brings, largest first. */ readonly spreadFrom: readonly {
     readonly cause: SpreadCause;
@@ -61,6 +63,8 @@ export type BakeResult = BakeTimes & {
     readonly thicknessMm: readonly number[];
   };
 };
+/** A filling when it comes out: what boiled away, and what is left to run. Grams for one piece. */
+export type BakedFilling = FillingInPiece & { readonly boiledG: number; readonly weepsG: number };
 export type SpreadCause = 'oven' | 'thickness' | 'water' | 'start' | 'heat' | 'browning';
 
 /**
@@ -71,7 +75,7 @@ export type SpreadCause = 'oven' | 'thickness' | 'water' | 'start' | 'heat' | 'b
  *
  * Units    min, C, mm, shares of mass, tones 1..8.
  * Throws   as bakeCaseOf.
- * Findings bake.notDry, bake.notThrough, bake.eggNotSafe (unsafe), bake.weightsLeftOn, bake.pale, bake.tooDark, bake.darkBeforeDry, bake.ovenNotMeasured.
+ * Findings bake.notDry, bake.notThrough, bake.eggNotSafe (unsafe), bake.fillingWeeps, bake.fillingOver, bake.weightsLeftOn, bake.pale, bake.tooDark, bake.darkBeforeDry, bake.ovenNotMeasured.
  * Source   models named in problem and march; spread facts/oven bakeSpread (judgement), first order.
  */
 export function bakeStage(
@@ -82,9 +86,8 @@ export function bakeStage(
   sheet: SheetResult,
 ): { result: BakeResult; findings: Finding[]; problem: BakeProblem } {
   const { bake } = formula;
-  const { eggG } = dough;
   const oven = ovenOf(kitchen, bake.ovenId);
-  const { problem, limits, rule, unknowns, totalMin } = bakeCaseOf(formula, family, kitchen, dough, sheet);
+  const { problem, filling, limits, rule, unknowns, totalMin } = bakeCaseOf(formula, family, kitchen, dough, sheet);
   const march = new BakeMarch(24);
   const look = lookAt(march, problem, totalMin, rule);
   const spread = spreadOf(march, problem, totalMin, rule, unknowns, look);
@@ -101,12 +104,25 @@ export function bakeStage(
     goldenFromTone: limits.goldenFromTone,
     darkFromTone: limits.darkFromTone,
     steps: bake.steps.map(({ name, wantC, min }) => ({ name, wantC, dialC: wantC === null ? null : dialFor(oven, wantC), min })),
+    filling: filling && bakedFilling(filling, dough, sheet, look, totalMin),
     ovenMeasured: oven.readings.length > 0,
     spreadFrom: spread.from,
     curve: curveOf(look.trajectory, spread.trajectories, Math.max(totalMin * 1.25, totalMin + 2)),
   };
   const doneAt = (wantC: number) => bakeUntilOver(march, atFirstC(problem, wantC), rule, { atLeastMin: totalMin }).times;
-  return { result, findings: bakeFindings(formula, family, result, eggG > 0, doneAt), problem };
+  return { result, findings: bakeFindings(formula, family, dough, sheet, result, doneAt), problem };
+}
+
+function bakedFilling(
+  filling: FillingInPiece,
+  { filling: { baked } }: DoughResult,
+  sheet: SheetResult,
+  look: Look,
+  totalMin: number,
+): BakedFilling {
+  const waterG = baked ? (baked.massG * baked.makeUp.water) / sheet.pieces : 0;
+  const boiledG = waterG * (1 - onCurve(look.trajectory.min, look.trajectory.aboveLeft, totalMin));
+  return { ...filling, boiledG, weepsG: Math.max(0, filling.juiceG - boiledG - filling.heldG) };
 }
 
 type Look = { readonly trajectory: Trajectory; readonly times: BakeTimes; readonly end: BakedPiece };

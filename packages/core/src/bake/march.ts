@@ -15,6 +15,7 @@ export type Trajectory = {
   readonly middleC: number[];
   readonly coldestC: number[];
   readonly moistureX: number[];
+  /** Water left in the layers above the dough, as a share of what they began with; 1 without any. */ readonly aboveLeft: number[];
   readonly browningTop: number[];
   readonly browningBase: number[];
   readonly thicknessMm: number[];
@@ -75,6 +76,7 @@ export class BakeMarch {
     lifted: false,
     intake: true,
   };
+  private aboveStart = 0;
   private dosesTop = 0;
   private dosesBase = 0;
   steps = 0;
@@ -194,6 +196,7 @@ export class BakeMarch {
       H.fill(heat, slab.firstOf(n), slab.lastOf(n) + 1);
       X.fill(startX, slab.firstOf(n), slab.lastOf(n) + 1);
     });
+    this.aboveStart = p.layers.slice(0, p.main).reduce((sum, { dryMass, startX }) => sum + dryMass * startX, 0);
     H[0] = p.layers[0]!.startC;
     X[0] = 0;
     H1[0] = H[0];
@@ -235,11 +238,13 @@ export class BakeMarch {
     let water = 0;
     let depth = 0;
     let coldest = Infinity;
+    const from = slab.firstOf(p.main);
+    // The wet skin of an open filling stays as cool as its evaporation: a probe reads below it.
+    const below = p.main > 0 ? 1 + (slab.lastOf(0) >> 2) : 1;
     for (let i = 1; i <= cells; i++) {
       depth += thickness[i]!;
-      if (temperature[i]! < coldest) coldest = temperature[i]!;
+      if (i >= below && temperature[i]! < coldest) coldest = temperature[i]!;
     }
-    const from = slab.firstOf(p.main);
     const to = slab.lastOf(p.main);
     for (let i = from; i <= to; i++) water += mass[i]! * X[i]!;
     const half = (from + to) >> 1;
@@ -249,6 +254,9 @@ export class BakeMarch {
     so.middleC.push(0.5 * (temperature[half]! + temperature[half + 1]!));
     so.coldestC.push(coldest);
     so.moistureX.push(water / p.layers[p.main]!.dryMass);
+    let above = 0;
+    for (let i = 1; i < from; i++) above += mass[i]! * X[i]!;
+    so.aboveLeft.push(this.aboveStart > 0 ? above / this.aboveStart : 1);
     so.browningTop.push(1 - Math.exp(-this.dosesTop));
     so.browningBase.push(1 - Math.exp(-this.dosesBase));
     so.thicknessMm.push(depth * 1000);
@@ -300,6 +308,7 @@ const emptyTrajectory = (): Trajectory => ({
   middleC: [],
   coldestC: [],
   moistureX: [],
+  aboveLeft: [],
   browningTop: [],
   browningBase: [],
   thicknessMm: [],

@@ -20,10 +20,13 @@ export type Blend = {
   /** One standard deviation of each share, in row order, where the shares were read from a label. */ readonly uncertainShare?: readonly number[];
 };
 
-export const rowUses = ['dough', 'wash', 'topping', 'dust'] as const;
+export const rowUses = ['dough', 'wash', 'topping', 'filling', 'dust'] as const;
 export type RowUse = (typeof rowUses)[number];
 export const fatStates = ['pieces', 'rubbed', 'creamed', 'melted'] as const;
 export type FatState = (typeof fatStates)[number];
+
+/** When a wash, filling, topping or dust goes on: in shaping, before a numbered wait after cutting or a bake step, or after the oven. */
+export type GoesOn = { readonly at: 'shaping' | 'hot' | 'cooled' | 'serving' } | { readonly at: 'wait' | 'bakeStep'; readonly n: number };
 
 /** Every gram outside the blend is a row, for the batch as written. */
 export type Row = {
@@ -31,6 +34,7 @@ export type Row = {
   readonly ingredientId: string;
   readonly amountG: number;
   readonly use: RowUse;
+  /** Left out: as its use usually does (`goesOnOf`). */ readonly goesOn?: GoesOn;
   /** As typed, '1 stick'. */ readonly entered?: string;
   readonly pinned?: boolean;
   readonly lotId?: string;
@@ -88,6 +92,7 @@ export type BakeStep = {
 export type BakeSettings = {
   readonly ovenId: string;
   readonly trayId: string;
+  /** What a pie or tart stands in; left out: flat on the tray. */ readonly panId?: string;
   readonly traysAtOnce: 1 | 2;
   readonly layer: TrayLayer;
   /** The oven is lit with the tray in it. */ readonly fromCold?: boolean;

@@ -30,6 +30,9 @@ import type { Portion } from '../ingredient/mixture.js';
 import type { MakeUp } from '../matter/make-up.js';
 import type { HandWord, SpreadOfWater, WaterGets, WaterWants } from './water.js';
 import type { Binder } from './binders.js';
+import { checkGoesOn, isInOven } from './goes-on.js';
+import { fillingMixes } from './filling-mix.js';
+import type { FillingMix } from './filling-mix.js';
 import type { WorkedFat } from './fat.js';
 import type { SodaBalance } from './leavening.js';
 import type { DoughTemperature } from './temperature.js';
@@ -49,8 +52,13 @@ export type BakersPercents = {
 
 export type DoughResult = WaterGets & {
   readonly doughG: number;
-  /** Topping and wash. */ readonly toppingG: number;
+  /** Topping and wash that bake. */ readonly toppingG: number;
   readonly dustG: number;
+  /** Filling that bakes, and filling that comes after the oven. */ readonly filling: {
+    readonly baked: FillingMix | null;
+    readonly late: FillingMix | null;
+  };
+  /** Everything that goes on after the oven. */ readonly lateG: number;
   readonly rows: readonly { readonly key: string; readonly name: string; readonly amountG: number; readonly percent: number }[];
   readonly wants: WaterWants;
   readonly wantsG: number;
@@ -100,7 +108,7 @@ export type DoughResult = WaterGets & {
  * Stage 2: blend, fat, water and the rest become a dough.
  *
  * Units    g; percent of the blend; shares 0..1; C.
- * Throws   InputError at rows[i].amountG out of 0..100000 or above 20 times the blend; at rows[i].ingredientId for one not in the pantry; at holdBackShare out of 0..0.5; at doughAtC out of 0..45; at restMin.
+ * Throws   InputError at rows[i].amountG out of 0..100000 or above 20 times the blend; at rows[i].ingredientId for one not in the pantry; at holdBackShare out of 0..0.5; at doughAtC out of 0..45; at restMin; at rows[i].goesOn for a wait or step that is not there.
  * Findings gluten.*, suit.*, lot.* of the rows and everything in dough-findings.
  * Source   composition of every ingredient; water rule and windows in facts/dough and facts/families.
  */
@@ -117,7 +125,10 @@ export function doughStage(
   const flour = blendPortions(formula, pantry);
   const rows = formula.rows.map((row, i) => ({ row, portion: rowPortion(row, i, formula.blendG, pantry) }));
   const dough = rows.filter(({ row }) => row.use === 'dough').map(({ portion }) => portion);
-  const outside = rows.filter(({ row }) => row.use !== 'dough').map(({ portion }) => portion);
+  checkGoesOn(formula);
+  const onPiece = rows.filter(({ row }) => row.use !== 'dough' && row.use !== 'filling' && isInOven(row));
+  const outside = onPiece.map(({ portion }) => portion);
+  const everything = [...flour, ...rows.map(({ portion }) => portion)];
   const gums = dough.filter(({ ingredient }) => isGum(ingredient));
   const gets = waterGets(flour, dough);
   const thirst = thirstOf(formula, kitchen);
@@ -141,8 +152,10 @@ export function doughStage(
   const result: DoughResult = {
     ...gets,
     doughG: sumG(all),
-    toppingG: sumG(rows.filter(({ row }) => row.use === 'topping' || row.use === 'wash').map(({ portion }) => portion)),
-    dustG: sumG(rows.filter(({ row }) => row.use === 'dust').map(({ portion }) => portion)),
+    toppingG: sumG(onPiece.filter(({ row }) => row.use !== 'dust').map(({ portion }) => portion)),
+    dustG: sumG(onPiece.filter(({ row }) => row.use === 'dust').map(({ portion }) => portion)),
+    filling: fillingMixes(rows),
+    lateG: sumG(rows.filter(({ row }) => !isInOven(row)).map(({ portion }) => portion)),
     rows: rows.map(({ row, portion }) => ({
       key: row.key,
       name: portion.ingredient.name,
@@ -190,8 +203,8 @@ export function doughStage(
     xanthanPerBlend: percentOf(all, formula.blendG, ({ ingredient }) => ingredient.id === 'xanthan') / 100,
     psylliumPerBlend: percentOf(all, formula.blendG, ({ ingredient }) => ingredient.id.startsWith('psyllium')) / 100,
     doughAtC: formula.doughAtC,
-    allergens: allergensOf([...all, ...outside]),
-    cost: costOf([...all, ...outside], pantry),
+    allergens: allergensOf(everything),
+    cost: costOf(everything, pantry),
   };
   return {
     result,

@@ -41,7 +41,13 @@ export function recipeOf(formula: Formula, pantry: Pantry): Readonly<Record<stri
   };
 }
 
-const useWords: Readonly<Record<RowUse, string>> = { dough: '', wash: ', as a wash', topping: ', on top', dust: ', for dusting' };
+const useWords: Readonly<Record<RowUse, string>> = {
+  dough: '',
+  wash: ', as a wash',
+  topping: ', on top',
+  filling: ', for the filling',
+  dust: ', for dusting',
+};
 
 function parsed(text: string): unknown {
   const body = /<script[^>]*ld\+json[^>]*>([\s\S]*?)<\/script>/i.exec(text)?.[1] ?? text;

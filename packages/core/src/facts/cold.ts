@@ -27,7 +27,19 @@ export const wrapResistance = table<Record<Wrap, number>>(
 export const shortBenchMin = fact(5, 'min', 'judgement', 'less time than this on the table asks for two halves');
 export const benchHorizonMin = fact(60, 'min', 'judgement', 'how long the table is looked at after the cold');
 export const readyAims = table(
-  { cubeMm: 12, cutC: 12, cutButterC: 2, blockMm: 50, sliceMm: 12, flourMm: 50, coldFlourC: 4, ballMm: 90, pieMm: 40, frozenC: -12, thawedC: 3 },
+  {
+    cubeMm: 12,
+    cutC: 12,
+    cutButterC: 2,
+    blockMm: 50,
+    sliceMm: 12,
+    flourMm: 50,
+    coldFlourC: 4,
+    ballMm: 90,
+    pieMm: 40,
+    frozenC: -12,
+    thawedC: 3,
+  },
   'mm, C',
   'judgement',
   'usual sizes (cubes of butter warmed by cutting, a 250 g block as a round of its section and slices of it, a kilogram of flour in a bowl, dough for two shells) and what their middle is brought to',

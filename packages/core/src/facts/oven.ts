@@ -69,7 +69,7 @@ export const bakeKinds = table<Record<BakeKind, BakeKindFacts>>(
     laminated: { expansion: 1.8, vapourPath: 0.18, firstPores: 0.15 },
     croissant: { expansion: 1.25, vapourPath: 0.045, firstPores: 0.55 },
     filling: { expansion: 1, vapourPath: 0.1, firstPores: 0.02 },
-    juicyFilling: { expansion: 1, vapourPath: 0.3, firstPores: 0.02, liquidPath: 30, stir: 1.3 },
+    juicyFilling: { expansion: 1, vapourPath: 0.3, firstPores: 0.02, stir: 1.3 },
   },
   'ratio, -, share',
   'judgement',

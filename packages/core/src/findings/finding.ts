@@ -75,6 +75,8 @@ export const findingCodes = [
   'bake.notThrough',
   'bake.eggNotSafe',
   'bake.weightsLeftOn',
+  'bake.fillingWeeps',
+  'bake.fillingOver',
   'bake.pale',
   'bake.tooDark',
   'bake.darkBeforeDry',
@@ -83,6 +85,8 @@ export const findingCodes = [
   'keep.softBeforeSold',
   'keep.packedWarm',
   'keep.mayMould',
+  'keep.crustSoftens',
+  'keep.needsCold',
 ] as const;
 export type FindingCode = (typeof findingCodes)[number];
 

@@ -353,6 +353,16 @@ const words: Record<FindingCode, (finding: Finding) => Words> = {
     why: 'Under weights a base steams: it stays pale and damp.',
     change: 'Take them off for the last part.',
   }),
+  'bake.fillingWeeps': (f) => ({
+    what: 'The filling will weep',
+    why: `About ${(f.measured?.value ?? 0).toFixed(0)} g of juice a piece is neither boiled away nor held.`,
+    change: 'Hold it with more starch, or drain the fruit first.',
+  }),
+  'bake.fillingOver': (f) => ({
+    what: 'More filling than the pan holds',
+    why: `${(f.measured?.value ?? 0).toFixed(0)} g a piece run over; it holds ${(f.measured?.high ?? 0).toFixed(0)} g.`,
+    change: 'Take less filling, or a deeper pan.',
+  }),
   'bake.pale': (f) => ({
     what: 'Pale when it is dry',
     why: `${tone(f.measured?.value)}, golden from ${tone(f.measured?.low)}.`,
@@ -387,6 +397,16 @@ const words: Record<FindingCode, (finding: Finding) => Words> = {
     what: 'Packed warm',
     why: `${c(f.measured?.value)} when packed, at most ${c(f.measured?.high)}: steam softens it in the tin.`,
     change: 'Let it stand on the rack longer.',
+  }),
+  'keep.crustSoftens': (f) => ({
+    what: 'The filling softens the crust before it is sold',
+    why: `Its water has made the crust soft after about ${Math.max(1, Math.round(f.measured?.value ?? 0))} h; it is to last ${Math.round(f.measured?.low ?? 0)} h.`,
+    change: 'Fill it at serving.',
+  }),
+  'keep.needsCold': (f) => ({
+    what: 'This filling needs the cold',
+    why: `Egg, cream or cheese in a filling is kept at ${c(f.measured?.high)} or colder and stands out ${(f.measured?.value ?? 0).toFixed(0)} hours at most.`,
+    change: 'End the cooling in a fridge of 5 °C or colder. Local rules win.',
   }),
   'keep.mayMould': (f) => ({
     what: 'May mould before it is sold',

@@ -2,15 +2,18 @@ import { BakeMarch } from '../bake/march.js';
 import { bakeUntilOver } from '../bake/doneness.js';
 import { conduct } from '../chill/conduction.js';
 import { exposureAt, tableOf } from '../chill/exposure.js';
+import { goesOnOf, isInOven } from '../dough/goes-on.js';
 import { within } from '../errors.js';
 import {
   bringBackC,
   crispLoss,
+  fridgeC,
   frozenThroughC,
   keepHorizonDays,
   moistureDiffusivity,
   mouldFree,
   mouldFromAw,
+  outOfColdHours,
   packBelowC,
   packPermeance,
   packShelterAir,
@@ -23,7 +26,7 @@ import { firstReach } from '../math/interpolate.js';
 import { coldTable } from '../matter/cold-enthalpy.js';
 import { activityAt, tabulateIsotherm } from '../matter/isotherm.js';
 import { perDry } from '../matter/make-up.js';
-import { bakedSolids, heldWater, solidsOf, waterActivity } from '../matter/sorption.js';
+import { bakedSolids, heldWater, rawDoughActivity, solidsOf, waterActivity } from '../matter/sorption.js';
 import { vapourPressurePa } from '../matter/thermal.js';
 import { roundTo } from '../units/rounding.js';
 import { coolPiece } from './cooling.js';
@@ -31,6 +34,7 @@ import type { BakeResult } from '../bake/bake.js';
 import type { BakeProblem } from '../bake/problem.js';
 import type { Formula } from '../document/formula.js';
 import type { Kitchen } from '../document/kitchen.js';
+import type { DoughResult } from '../dough/dough.js';
 import type { Family } from '../facts/families.js';
 import type { Pack } from '../facts/keeping.js';
 import type { Estimate, Finding } from '../findings/finding.js';
@@ -65,6 +69,9 @@ export type KeepResult = {
     readonly frozenMin: number | null;
     readonly thawedMin: number | null;
   } | null;
+  /** Hours until filling or topping has made the crust soft, and from when they count; null without a filling. */
+  readonly crustSoft: { readonly hours: number | null; readonly goesOn: 'baked' | 'after'; readonly fillingAw: number } | null;
+  /** Cream, cheese or egg is in the filling: it needs the cold. */ readonly needsCold: boolean;
   readonly bakedPieceG: number;
   readonly curve: { readonly days: readonly number[]; readonly activity: readonly number[]; readonly moistureShare: readonly number[] };
 };
@@ -77,13 +84,14 @@ export type KeepResult = {
  *
  * Units    d, h, min, C, shares.
  * Throws   InputError at keep.piecesPerPack out of 1..10000, keep.sellWithinDays out of 0..365, keep.cool[i].
- * Findings keep.notCrisp, keep.softBeforeSold, keep.packedWarm, keep.mayMould (unsafe).
+ * Findings keep.notCrisp, keep.softBeforeSold, keep.packedWarm, keep.mayMould (unsafe), keep.crustSoftens, keep.needsCold (unsafe).
  * Source   facts/keeping: Peleg 1994, Katz & Labuza 1981 from memory; packs are judgement.
  */
 export function keepStage(
   formula: Formula,
   family: Family,
   kitchen: Kitchen,
+  dough: DoughResult,
   sheet: SheetResult,
   bake: BakeResult,
   problem: BakeProblem,
@@ -118,10 +126,12 @@ export function keepStage(
     mouldFreeDays: mouldFreeDays(activity, kitchen.roomC),
     bringBack: meantToSnap ? bringBackOf(problem, bake, solids, kitchen) : null,
     freezing: freezingOf(kitchen, sheet, bake, startX),
+    crustSoft: crustSoftOf(dough, solids, startX, dryPieceG / 1000 / pieceAreaM2(formula), bake, kitchen),
+    needsCold: [dough.filling.baked, dough.filling.late].some((mix) => mix !== null && (mix.dairy || mix.eggG > 0)),
     bakedPieceG: dryPieceG * (1 + startX),
     curve: course.curve,
   };
-  return { result, findings: keepFindings(formula, family, result) };
+  return { result, findings: keepFindings(formula, family, kitchen, result) };
 }
 
 /** Whether a family is meant to be crisp when it is eaten. */
@@ -164,6 +174,26 @@ function bringBackOf(problem: BakeProblem, bake: BakeResult, solids: Solids, kit
     { longestMin: 45 },
   );
   return { wantC, min: times.dryMin };
+}
+
+/** Water that a filling gives to the crust it lies on: one face, and the crust's own resistance. */
+function crustSoftOf(
+  { filling: { baked, late } }: DoughResult,
+  solids: Solids,
+  startX: number,
+  dryKgPerM2: number,
+  bake: BakeResult,
+  kitchen: Kitchen,
+): KeepResult['crustSoft'] {
+  const mix = late ?? baked;
+  if (!mix) return null;
+  const { activity } = rawDoughActivity(mix.makeUp);
+  const slope = (heldWater(solids, 0.5) - heldWater(solids, 0.3)) / 0.2;
+  const thicknessM = bake.end.thicknessMm / 1000;
+  const conductance =
+    (2 * moistureDiffusivity.value * (dryKgPerM2 / thicknessM) * slope) / (thicknessM * vapourPressurePa(kitchen.roomC)) / dryKgPerM2;
+  const { softAfterDays } = uptake({ solids, startX, humidity: activity, roomC: kitchen.roomC, conductance });
+  return { hours: finite(softAfterDays * 24), goesOn: late ? 'after' : 'baked', fillingAw: activity };
 }
 
 /** Into the freezer in its pack, and out at the table, wrapped. */
@@ -257,7 +287,13 @@ function wordFor(crispness: number, activity: number): EatingWord {
   return activity < mouldFromAw.value ? 'bends' : 'soft';
 }
 
-function keepFindings(formula: Formula, family: Family, result: KeepResult): Finding[] {
+/** The last place it cools in is as cold as food that spoils has to be. */
+function keptCold({ keep }: Formula, kitchen: Kitchen): boolean {
+  const last = kitchen.places.find(({ id }) => id === keep.cool[keep.cool.length - 1]?.placeId);
+  return last !== undefined && last.atC <= fridgeC.value;
+}
+
+function keepFindings(formula: Formula, family: Family, kitchen: Kitchen, result: KeepResult): Finding[] {
   const found: Finding[] = [];
   const { keep } = formula;
   const { margin } = mouldFree.values;
@@ -266,6 +302,27 @@ function keepFindings(formula: Formula, family: Family, result: KeepResult): Fin
     const measured = { path: 'keep.mouldFreeDays', value: result.mouldFreeDays, low: keep.sellWithinDays };
     found.push({
       ...finding('keep.mayMould', 'fix', 'keep', measured, [{ path: '/keep/sellWithinDays', from: keep.sellWithinDays, to }]),
+      unsafe: true,
+    });
+  }
+  const { crustSoft } = result;
+  if (crustSoft?.goesOn === 'after' && crustSoft.hours !== null && crustSoft.hours < 24 * keep.sellWithinDays) {
+    const early = formula.rows.flatMap((row, i) =>
+      row.use === 'filling' && goesOnOf(row)?.at !== 'serving' && !isInOven(row) ? [{ row, i }] : [],
+    );
+    const edits = early.map(({ row, i }) => ({
+      path: `/rows/${i}/goesOn`,
+      from: row.goesOn as never,
+      to: { at: 'serving' as const } as never,
+    }));
+    if (early.length > 0) {
+      const measured = { path: 'keep.crustSoft.hours', value: crustSoft.hours, low: 24 * keep.sellWithinDays };
+      found.push(finding('keep.crustSoftens', 'watch', 'keep', measured, edits));
+    }
+  }
+  if (result.needsCold && keep.sellWithinDays > 0 && !keptCold(formula, kitchen)) {
+    found.push({
+      ...finding('keep.needsCold', 'fix', 'keep', { path: 'keep.needsCold', value: outOfColdHours.value, high: fridgeC.value }),
       unsafe: true,
     });
   }

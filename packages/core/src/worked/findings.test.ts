@@ -38,6 +38,14 @@ const pantries: Partial<Record<FindingCode, Pantry>> = {
   'lot.short': withLots(sorghum({ onHandG: 100 })),
 };
 
+const filling = (ingredientId: string, amountG: number, key: string, goesOn?: Json): Json => ({
+  key,
+  ingredientId,
+  amountG,
+  use: 'filling',
+  ...(goesOn === undefined ? {} : { goesOn }),
+});
+const wet = { '/rows/8': filling('blueberries', 900, 'f1'), '/rows/9': filling('sugar_white', 150, 'f2') };
 const egg: Json = { key: 'e', ingredientId: 'egg_whole', amountG: 20, use: 'dough' };
 
 /** For every code, a formula that has the finding. */
@@ -143,6 +151,13 @@ const cases: Record<FindingCode, Formula> = {
     '/bake/steps': [{ name: 'Warm', wantC: 100, min: 5 }],
   }),
   'bake.weightsLeftOn': aFormula({ '/bake/steps/1/weighted': true }),
+  'bake.fillingWeeps': aFormula(wet),
+  'bake.fillingOver': aFormula({
+    ...wet,
+    '/rows/8': filling('blueberries', 4500, 'f1'),
+    '/bake/panId': 'ring-220',
+    '/sheet/parts/0/shape': { kind: 'rectangle', widthMm: 200, lengthMm: 200 },
+  }),
   'bake.pale': aFormula({ '/bake/steps': [{ name: 'Slow', wantC: 150, min: 16 }] }),
   'bake.tooDark': aFormula({ '/bake/steps/1/min': 10 }),
   'bake.darkBeforeDry': aFormula({ '/sheet/parts/0/thicknessMm': 6, '/bake/steps': [{ name: 'Hot', wantC: 200, min: 15 }] }),
@@ -150,6 +165,8 @@ const cases: Record<FindingCode, Formula> = {
   'keep.notCrisp': aFormula({ '/bake/steps': [{ name: 'Short', wantC: 180, min: 9 }], '/bake/done/moistureShare': 0.1 }),
   'keep.softBeforeSold': aFormula(),
   'keep.packedWarm': aFormula({ '/keep/cool/0/min': 1 }),
+  'keep.crustSoftens': aFormula({ '/rows/8': filling('blueberries', 200, 'f1', { at: 'cooled' }) }),
+  'keep.needsCold': aFormula({ '/rows/8': filling('cream_cheese', 200, 'f1', { at: 'cooled' }) }),
   'keep.mayMould': aFormula({ '/bake/steps': [{ name: 'Short', wantC: 180, min: 4 }] }),
 };
 
@@ -209,7 +226,7 @@ describe('every finding', () => {
     expect(mendable.filter((code) => !withChange.includes(code))).toEqual([]);
   });
 
-  it('is unsafe for gluten, what it must suit, a dough that stood warm, raw egg and mould only', () => {
+  it('is unsafe for gluten, what it must suit, a dough that stood warm, raw egg, mould and fillings that need the cold only', () => {
     const unsafe = findingCodes.filter((code) => findingsFor(code).some((finding) => finding.code === code && finding.unsafe));
     expect(unsafe).toEqual([
       'gluten.contains',
@@ -222,6 +239,7 @@ describe('every finding', () => {
       'chill.eggTooWarm',
       'bake.eggNotSafe',
       'keep.mayMould',
+      'keep.needsCold',
     ]);
   });
 });

@@ -179,6 +179,21 @@ function BakeSettings({ looks }: { looks: ReturnType<typeof useLooks> }) {
           options={kitchen.trays.map(({ id, name }) => ({ value: id, name }))}
         />
       </FieldRow>
+      {(kitchen.pans?.length ?? 0) > 0 && (
+        <FieldRow label="In a pan">
+          <Choice
+            label="Pan"
+            value={bake.panId ?? ''}
+            onChange={(panId) =>
+              edit(`pan:${Date.now()}`, (from) => {
+                const { panId: _was, ...rest } = from.bake;
+                return [{ path: '/bake', from: from.bake as never, to: { ...rest, ...(panId ? { panId } : {}) } as never }];
+              })
+            }
+            options={[{ value: '', name: 'flat on the tray' }, ...(kitchen.pans ?? []).map(({ id, name }) => ({ value: id, name }))]}
+          />
+        </FieldRow>
+      )}
       <FieldRow label="At once, on">
         <Choice
           label="Trays at once"
@@ -308,7 +323,31 @@ function BakePicture({ looks }: { looks: ReturnType<typeof useLooks> }) {
           <Fact label="coldest place" value={showQuantity(end.coldestC, 'temperature', units, 0)} />
         )}
       </Box>
+      {result.filling && <FillingFacts filling={result.filling} />}
       <PairMapSection />
+    </Box>
+  );
+}
+
+/** The filling of one piece: how high it stands, and where its juice goes. */
+function FillingFacts({ filling }: { filling: NonNullable<BakeResult['filling']> }) {
+  const units = usePreferences((state) => state.units);
+  const grams = (g: number) => showQuantity(g, 'mass', units, 0);
+  return (
+    <Box component="section" aria-label="Filling" sx={{ fontSize: 13.5, display: 'grid', gap: 1 }}>
+      <Typography variant="h3">Filling</Typography>
+      <Box>
+        {grams(filling.massG)} a piece, {showQuantity(filling.heightMm, 'length', units)} high
+        {filling.roomMm !== null && `, of ${showQuantity(filling.roomMm, 'length', units)} that the pan leaves it`}; set at{' '}
+        {showQuantity(filling.setsC, 'temperature', units, 0)}.
+      </Box>
+      {filling.juiceG > 0.5 && (
+        <Box>
+          Its fruit gives {grams(filling.juiceG)} of juice: {grams(filling.boiledG)} of water boil away, {grams(filling.heldG)} can be held,{' '}
+          {filling.weepsG > 0.5 ? <b>{grams(filling.weepsG)} run</b> : 'nothing runs'}.
+        </Box>
+      )}
+      <Box sx={{ color: 'text.secondary' }}>Its rim browns sooner than the base that is drawn here: judge the rim by eye.</Box>
     </Box>
   );
 }

@@ -10,6 +10,7 @@ import TableRow from '@mui/material/TableRow';
 import {
   families,
   fatStates,
+  goesOnOf,
   InputError,
   roundTo,
   rowUses,
@@ -17,6 +18,8 @@ import {
   swapChoices,
   swapRow,
   type FatState,
+  type Formula,
+  type GoesOn,
   type Row,
   type RowSwap,
   type RowUse,
@@ -31,7 +34,7 @@ import { useFormula, useProblem, useSet, useSurroundings } from './board';
 import { newKey } from './new-key';
 import { readMass, weighed } from './typed-amount';
 
-const useWords: Record<RowUse, string> = { dough: '', wash: 'as a wash', topping: 'on top', dust: 'for dusting' };
+const useWords: Record<RowUse, string> = { dough: '', wash: 'as a wash', topping: 'on top', filling: 'the filling', dust: 'for dusting' };
 
 /** One row of the dough: its percent and grams, and below it, opened, everything that may be done to it. */
 export const DoughRow = memo(function DoughRow({ index, open, onOpen }: { index: number; open: boolean; onOpen: () => void }) {
@@ -43,11 +46,15 @@ export const DoughRow = memo(function DoughRow({ index, open, onOpen }: { index:
   const problem = useProblem(`/rows/${index}/amountG`);
   const saved = useDraft((state) => state.saved.rows.find(({ key }) => key === row?.key));
   const savedB = useDraft((state) => state.saved.blendG);
+  const when = useDraft(({ formula }) => {
+    const goesOn = formula.rows[index]?.goesOn;
+    return goesOn ? goesOnWords(goesOn, formula) : '';
+  });
   const { edit, type } = useDraft.getState();
   if (!row) return null;
   const name = pantry.ingredients[row.ingredientId]?.name ?? row.ingredientId;
   const path = `/rows/${index}/amountG`;
-  const said = [useWords[row.use], row.entered && `“${row.entered}”`].filter(Boolean).join(' · ');
+  const said = [useWords[row.use], when, row.entered && `“${row.entered}”`].filter(Boolean).join(' · ');
   return (
     <>
       <TableRow>
@@ -185,6 +192,7 @@ function RowDetails({ index, row, name }: { index: number; row: Row; name: strin
               width={150}
             />
           </Box>
+          {row.use !== 'dough' && <WhenItGoesOn index={index} name={name} />}
           <Swap index={index} name={name} />
           <Button
             size="small"
@@ -198,6 +206,54 @@ function RowDetails({ index, row, name }: { index: number; row: Row; name: strin
         </Box>
       </TableCell>
     </TableRow>
+  );
+}
+
+const moments: Readonly<Record<'shaping' | 'hot' | 'cooled' | 'serving', string>> = {
+  shaping: 'in shaping',
+  hot: 'hot from the oven',
+  cooled: 'once cooled',
+  serving: 'at serving',
+};
+
+/** When something goes on, in words, with the wait or step it names. */
+function goesOnWords(goesOn: GoesOn, { sheet, bake }: Pick<Formula, 'sheet' | 'bake'>): string {
+  if (!('n' in goesOn)) return moments[goesOn.at];
+  if (goesOn.at === 'wait') return `before wait ${goesOn.n + 1} of ${sheet.waits.length} after cutting`;
+  return `before ${bake.steps[goesOn.n]?.name ?? `step ${goesOn.n + 1}`}`;
+}
+
+/** A wash, filling, topping or dust says when: only what is on before the oven bakes with the piece. */
+function WhenItGoesOn({ index, name }: { index: number; name: string }) {
+  const formula = useFormula();
+  const set = useSet();
+  const problem = useProblem(`/rows/${index}/goesOn`);
+  const row = formula.rows[index]!;
+  const choices: readonly GoesOn[] = [
+    { at: 'shaping' },
+    ...formula.sheet.waits.map((_, n): GoesOn => ({ at: 'wait', n })),
+    ...formula.bake.steps.map((_, n): GoesOn => ({ at: 'bakeStep', n })),
+    { at: 'hot' },
+    { at: 'cooled' },
+    { at: 'serving' },
+  ];
+  const keyOf = (one: GoesOn) => JSON.stringify(one);
+  return (
+    <Box sx={line}>
+      <span>Goes on</span>
+      <Choice
+        label={`When ${name} goes on`}
+        value={keyOf(goesOnOf(row)!)}
+        options={choices.map((one) => ({ value: keyOf(one), name: goesOnWords(one, formula) }))}
+        onChange={(value) => set(`/rows/${index}/goesOn`, JSON.parse(value) as never)}
+        width={190}
+      />
+      {problem && (
+        <Box role="alert" sx={{ color: 'error.main', fontSize: 12.5 }}>
+          {problem}
+        </Box>
+      )}
+    </Box>
   );
 }
 

@@ -171,9 +171,19 @@ function CoolingCurve({ result }: { result: KeepResult }) {
 /** Soft again, frozen, or kept too long: what to do for another day. */
 function ForLater({ result }: { result: KeepResult }) {
   const units = usePreferences((state) => state.units);
-  const { bringBack, freezing, mouldFreeDays } = result;
+  const { bringBack, crustSoft, freezing, mouldFreeDays, needsCold } = result;
   return (
     <Box component="ul" aria-label="For later" sx={{ m: 0, pl: 5, fontSize: 13.5, display: 'grid', gap: 1 }}>
+      {crustSoft && (
+        <li>
+          {crustSoft.goesOn === 'baked'
+            ? 'The filling bakes with the crust: its base is soft from the start, its rim longer crisp.'
+            : crustSoft.hours === null
+              ? 'The filling is dry enough to leave the crust crisp.'
+              : `Once it is filled, the crust is soft after about ${crustSoft.hours < 1 ? 'half an hour' : `${Math.round(crustSoft.hours)} h`}: fill it at serving.`}
+        </li>
+      )}
+      {needsCold && <li>Egg, cream or cheese is in the filling: 5 °C or colder, four hours out at most. Local rules win.</li>}
       {bringBack && (
         <li>
           Gone soft: back to crisp at {showQuantity(bringBack.wantC, 'temperature', units, 0)} in{' '}

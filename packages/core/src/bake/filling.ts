@@ -1,0 +1,91 @@
+import { InputError } from '../errors.js';
+import { dishHeadroomMm, fillingDensity, fillingSets, holds, juice, pieCrustRimMm } from '../facts/filling.js';
+import type { Formula } from '../document/formula.js';
+import type { Kitchen, Pan } from '../document/kitchen.js';
+import type { DoughResult } from '../dough/dough.js';
+import type { FillingMix } from '../dough/filling-mix.js';
+import type { SheetResult } from '../sheet/sheet.js';
+
+/** A filling in its piece: how high it stands, and what its juice does. Grams are for one piece. */
+export type FillingInPiece = {
+  readonly massG: number;
+  readonly heightMm: number;
+  readonly areaMm2: number;
+  /** Depth that is left for it in its pan; null: no pan holds it. */ readonly roomMm: number | null;
+  /** More than its pan holds. */ readonly overG: number;
+  /** What fruit gives to heat, sugar and salt. */ readonly juiceG: number;
+  /** What starch, flour, gum and egg in it hold. */ readonly heldG: number;
+  readonly juicy: boolean;
+  /** Its middle when it is set, C. */ readonly setsC: number;
+};
+
+/** The pan a formula names; null for none. InputError at bake.panId for one the kitchen does not have. */
+export function panOf(kitchen: Kitchen, panId: string | undefined): Pan | null {
+  if (panId === undefined) return null;
+  const pan = kitchen.pans?.find(({ id }) => id === panId);
+  if (!pan) throw new InputError('bake.panId', 'is not a pan of this kitchen');
+  return pan;
+}
+
+/**
+ * The filling that bakes, as it lies on or in one piece.
+ *
+ * Units    g a piece, mm, mm2, C.
+ * Throws   InputError at bake.panId.
+ * Findings none; bake-findings judge what weeps and runs over.
+ * Source   facts/filling: common practice and judgement.
+ */
+export function fillingInPiece(formula: Formula, kitchen: Kitchen, dough: DoughResult, sheet: SheetResult): FillingInPiece | null {
+  const pan = panOf(kitchen, formula.bake.panId);
+  const mix = dough.filling.baked;
+  if (!mix || sheet.pieces === 0) return null;
+  const massG = mix.massG / sheet.pieces;
+  const areaMm2 = pan ? panArea(pan, sheet.thicknessMm) : bareArea(formula);
+  const heightMm = (massG / fillingDensity.value / areaMm2) * 1000;
+  const roomMm = pan ? Math.max(0, pan.depthMm - sheet.thicknessMm - dishHeadroomMm.value) : null;
+  const overG = roomMm === null ? 0 : Math.max(0, heightMm - roomMm) * areaMm2 * 1e-3 * fillingDensity.value;
+  return {
+    massG,
+    heightMm,
+    areaMm2,
+    roomMm,
+    overG,
+    juiceG: juiceOf(mix, Infinity) / sheet.pieces,
+    heldG: heldOf(mix) / sheet.pieces,
+    juicy: mix.fruitWaterG > 0.3 * mix.massG,
+    setsC: mix.eggG > 0 ? fillingSets.values.eggC : mix.fruitWaterG > 0 ? fillingSets.values.juicyC : fillingSets.values.otherC,
+  };
+}
+
+/**
+ * Juice that fruit and vegetables have given after some minutes with sugar and salt; Infinity counts the heat of the oven in.
+ *
+ * Units    g; min.
+ * Throws   nothing.
+ * Findings none.
+ * Source   facts/filling juice (judgement).
+ */
+export function juiceOf({ fruitWaterG, sugarG, saltG }: FillingMix, min: number): number {
+  const { heatShare, perSugar, perSalt, mostShare, setMin } = juice.values;
+  const drawn = Math.min(mostShare * fruitWaterG, perSugar * sugarG + perSalt * saltG);
+  if (Number.isFinite(min)) return fruitWaterG > 0 ? drawn * (1 - Math.exp(-min / setMin)) : 0;
+  return Math.min(mostShare * fruitWaterG, heatShare * fruitWaterG + drawn);
+}
+
+const heldOf = ({ starchG, flourG, gumG, eggG }: FillingMix): number => {
+  const { starch, flour, gum, egg } = holds.values;
+  return starch * starchG + flour * flourG + gum * gumG + egg * eggG;
+};
+
+/** Mean area of a pan inside its lining. */
+function panArea({ topMm, bottomMm }: Pan, liningMm: number): number {
+  const across = Math.max(20, 0.5 * (topMm + bottomMm) - 2 * liningMm);
+  return (Math.PI / 4) * across ** 2;
+}
+
+/** A flat piece with its rim left bare. */
+function bareArea({ sheet }: Formula): number {
+  const { widthMm, lengthMm } = sheet.parts[0]!.shape;
+  const inside = (side: number) => Math.max(0.6 * side, side - 2 * pieCrustRimMm.value);
+  return inside(widthMm) * inside(lengthMm);
+}

@@ -1,0 +1,30 @@
+import { fact, table } from './fact.js';
+
+export const fillingDensity = fact(1.05, 'g/ml', 'judgement', 'fruit, cream and cheese fillings lie near 1 to 1.1');
+export const juicyFrom = fact(0.6, 'water share', 'judgement', 'fruit and vegetables from here on give juice');
+export const juice = table(
+  { heatShare: 0.35, perSugar: 1, perSalt: 4, mostShare: 0.75, setMin: 20 },
+  'share of the water, g per g, g per g, share, min',
+  'judgement',
+  'heat breaks cells; sugar and salt draw juice, most of it in the first half hour (common practice: berries 10 to 30 min, no source)',
+);
+export const holds = table(
+  { starch: 12, flour: 5, gum: 60, egg: 4 },
+  'g of juice per g',
+  'commonPractice',
+  'a sliceable fruit pie takes 30 to 40 g of starch to 400 g of juice, a custard an egg to 200 to 250 g of milk; flour and gum by their strength; no source',
+);
+export const weepShare = table(
+  { watch: 0.04, fix: 0.12 },
+  'share of the filling',
+  'judgement',
+  'free juice that is seen on the plate, and that soaks the base',
+);
+export const fillingSets = table(
+  { juicyC: 90, eggC: 77, otherC: 75 },
+  'C',
+  'commonPractice',
+  'fruit with starch bubbles in its middle, custard sets; no source',
+);
+export const pieCrustRimMm = fact(10, 'mm', 'commonPractice', 'rim left bare around an open filling; no source');
+export const dishHeadroomMm = fact(3, 'mm', 'judgement', 'a boiling filling rises; left free under the rim');
