@@ -21,10 +21,10 @@ export const weepShare = table(
   'free juice that is seen on the plate, and that soaks the base',
 );
 export const fillingSets = table(
-  { juicyC: 90, eggC: 77, otherC: 75 },
+  { juicyC: 85, eggC: 77, otherC: 75 },
   'C',
   'commonPractice',
-  'fruit with starch bubbles in its middle, custard sets; no source',
+  'fruit with starch thickens and bubbles, custard sets; no source',
 );
 export const pieCrustRimMm = fact(10, 'mm', 'commonPractice', 'rim left bare around an open filling; no source');
 export const dishHeadroomMm = fact(3, 'mm', 'judgement', 'a boiling filling rises; left free under the rim');

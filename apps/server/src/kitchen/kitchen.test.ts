@@ -1,0 +1,93 @@
+import { anApp, type AnApp } from '../testing/an-app.js';
+import type { Kitchen, Oven } from '@north-leaf/core';
+
+let server: AnApp;
+beforeAll(async () => {
+  server = await anApp();
+}, 60_000);
+afterAll(async () => server?.app.close());
+
+const kitchen = async (): Promise<Kitchen> => (await server.http().get('/api/kitchen').expect(200)).body as Kitchen;
+const put = (path: string, body: object) => server.http().put(`/api/kitchen/${path}`).send(body);
+const oven: Oven = { id: 'big-oven', name: 'Big oven', kind: 'static', dialUnit: 'gas', readings: [] };
+const reading = (dialC: number, trueC: number) => ({ dialC, trueC, at: '2026-11-25T06:00:00.000Z' });
+
+describe('what the kitchen has', () => {
+  it('an oven is stored once however often sent, changed in place, and removed', async () => {
+    const before = (await kitchen()).ovens.length;
+    await put('ovens/big-oven', oven).expect(200);
+    await put('ovens/big-oven', { ...oven, readings: [reading(180, 171)] }).expect(200);
+    const held = (await kitchen()).ovens;
+    expect(held).toHaveLength(before + 1);
+    expect(held.find(({ id }) => id === 'big-oven')).toMatchObject({ dialUnit: 'gas', readings: [{ dialC: 180, trueC: 171 }] });
+    await server.http().delete('/api/kitchen/ovens/big-oven').expect(200);
+    await server.http().delete('/api/kitchen/ovens/big-oven').expect(404);
+    expect((await kitchen()).ovens).toHaveLength(before);
+  });
+
+  it.each<[string, string, object, string]>([
+    ['an oven of 900 C', 'ovens/big-oven', { ...oven, readings: [reading(900, 890)] }, 'readings[0].dialC'],
+    ['a fifth kind of air', 'ovens/big-oven', { ...oven, kind: 'steam' }, 'kind'],
+    ['a nameless oven', 'ovens/big-oven', { ...oven, name: ' ' }, 'name'],
+    [
+      'one place mapped twice',
+      'ovens/big-oven',
+      { ...oven, hotSpots: [1, 2].map((aboveC) => ({ shelf: 'low', side: 'left', aboveC })) },
+      'hotSpots[1]',
+    ],
+    ['a freezer at -50 C', 'places/deep', { id: 'deep', name: 'Deep', kind: 'freezer', atC: -50 }, 'atC'],
+    ['a tray of 0 mm', 'trays/none', { id: 'none', name: 'None', count: 1, widthMm: 0, lengthMm: 300, material: 'glass' }, 'widthMm'],
+    [
+      'half a pan',
+      'pans/half',
+      { id: 'half', name: 'Half', count: 0.5, topMm: 200, bottomMm: 200, depthMm: 30, material: 'metalPan' },
+      'count',
+    ],
+    [
+      'an address of another',
+      'pans/other',
+      { id: 'half', name: 'Half', count: 1, topMm: 200, bottomMm: 200, depthMm: 30, material: 'metalPan' },
+      'id',
+    ],
+    ['heat out of this world', 'ovens/oven-a/heat', { value: 9, sd: 0.1, from: '' }, 'value'],
+  ])('refuses %s at its place, and changes nothing', async (_claim, path, body, where) => {
+    const before = await kitchen();
+    const { body: said } = await put(path, body).expect(400);
+    expect((said as { problems: { path: string }[] }).problems.map((one) => one.path)).toContain(where);
+    expect(await kitchen()).toEqual(before);
+  });
+
+  it('keeps the last of what every formula needs, and gives up the last pan', async () => {
+    const { trays, pans = [] } = await kitchen();
+    for (const { id } of trays.slice(1)) await server.http().delete(`/api/kitchen/trays/${id}`).expect(200);
+    const { body } = await server.http().delete(`/api/kitchen/trays/${trays[0]!.id}`).expect(400);
+    expect((body as { message: string }).message).toMatch(/last of the trays stays/);
+    for (const { id } of pans) await server.http().delete(`/api/kitchen/pans/${id}`).expect(200);
+    expect((await kitchen()).pans).toEqual([]);
+    for (const tray of trays.slice(1)) await put(`trays/${tray.id}`, tray).expect(200);
+  });
+
+  it('knows no other list, and no oven that is not there', async () => {
+    await server.http().delete('/api/kitchen/learned/thirst').expect(404);
+    await put('ovens/nowhere/heat', { value: 1, sd: 0.1, from: '' }).expect(404);
+  });
+
+  it('what a weighed tray taught replaces what it taught before, and is forgotten', async () => {
+    const heat = async () => (await kitchen()).learned.filter(({ what }) => what === 'ovenHeatFactor');
+    await put('ovens/oven-a/heat', { value: 1.1, sd: 0.05, from: '402 g lost 30 %' }).expect(200);
+    await put('ovens/oven-a/heat', { value: 1.2, sd: 0.04, from: '402 g lost 31 %' }).expect(200);
+    await put('ovens/oven-b/heat', { value: 0.9, sd: 0.05, from: '' }).expect(200);
+    expect((await heat()).map(({ about, value }) => [about, value])).toEqual([
+      ['oven-a', 1.2],
+      ['oven-b', 0.9],
+    ]);
+    await server.http().delete('/api/kitchen/ovens/oven-a/heat').expect(200);
+    expect((await heat()).map(({ about }) => about)).toEqual(['oven-b']);
+  });
+
+  it('two changes at once both hold', async () => {
+    const pan = (id: string) => ({ id, name: id, count: 1, topMm: 200, bottomMm: 180, depthMm: 30, material: 'glass' });
+    await Promise.all(['p1', 'p2', 'p3', 'p4'].map((id) => put(`pans/${id}`, pan(id)).expect(200)));
+    expect((await kitchen()).pans!.map(({ id }) => id).sort()).toEqual(['p1', 'p2', 'p3', 'p4']);
+  });
+});

@@ -1,0 +1,93 @@
+import { AxeBuilder } from '@axe-core/playwright';
+import { expect, test } from '@playwright/test';
+import { complaints, CRACKER } from './a-page.js';
+
+test('a baker measures an oven with one thermometer, and every dial follows', async ({ page }) => {
+  const errors = complaints(page);
+  await page.goto('/kitchen');
+  await expect(page.getByRole('heading', { name: 'Oven A' })).toBeVisible();
+  await expect(page.getByText('Turn trays at half time')).toBeVisible();
+  await page
+    .getByRole('link', { name: /Small oven/ })
+    .first()
+    .click();
+  await expect(page.getByText('± 6.0 K')).toBeVisible();
+  await expect(page.getByText('Never measured: the dial is taken at its word.')).toBeVisible();
+
+  await page.getByRole('button', { name: 'Measure', exact: true }).click();
+  const sheet = page.getByRole('dialog', { name: 'Measure Small oven' });
+  await sheet.getByLabel('Setting 1 reading 1').fill('900');
+  await expect(sheet.getByText('must be from 60 to 320 °C')).toBeVisible();
+  await sheet.getByRole('button', { name: 'Store' }).click();
+  await expect(sheet.getByText('Mend the marked reading first.')).toBeVisible();
+  // The dial is in F, the thermometer in C: 325 F is 163 C.
+  for (const [n, value] of [
+    ['1', '150'],
+    ['2', '155'],
+    ['3', '154'],
+  ] as const)
+    await sheet.getByLabel(`Setting 1 reading ${n}`).fill(value);
+  await expect(sheet.getByText(/the air is 153 °C: 10 K cooler/)).toBeVisible();
+  for (const [n, value] of [
+    ['1', '380F'],
+    ['2', '384F'],
+    ['3', '382F'],
+  ] as const)
+    await sheet.getByLabel(`Setting 2 reading ${n}`).fill(value);
+  await sheet.getByRole('button', { name: 'Store' }).click();
+  await expect(page.getByText('measured today')).toBeVisible();
+  await expect(page.getByText('± 2.5 K')).toBeVisible();
+  await expect(page.getByRole('row', { name: '150 °C 320 °F' })).toBeVisible();
+  await expect(page.getByText('Next: map where it is hotter')).toBeVisible();
+
+  await page.getByRole('button', { name: 'Map this shelf' }).click();
+  await page.getByLabel('back left above').fill('7');
+  await page.getByLabel('back right above').fill('1');
+  await page.getByRole('button', { name: 'Store the map' }).click();
+  await expect(page.getByLabel('back left: 7 K above')).toBeVisible();
+  await expect(page.getByText('Next: weigh one tray before and after a bake')).toBeVisible();
+
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  expect(violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')).toEqual([]);
+  await page.getByLabel('Undo').click();
+  await expect(page.getByText('Next: map where it is hotter')).toBeVisible();
+  await page.getByLabel('Undo').click();
+  await expect(page.getByText('never measured', { exact: true }).first()).toBeVisible();
+  expect(errors).toEqual([]);
+});
+
+test('cold places, trays and pans are added, refused in words, changed and taken back', async ({ page }) => {
+  const errors = complaints(page);
+  await page.goto('/kitchen');
+  await page.getByRole('button', { name: 'Add a place' }).click();
+  const form = page.getByRole('dialog');
+  await form.getByRole('button', { name: 'Store' }).click();
+  await expect(form.getByText('Give it the name it has in the kitchen')).toBeVisible();
+  await form.getByLabel('Name').fill('Deep freezer');
+  await form.getByLabel('Temperature').fill('-50');
+  await expect(form.getByText('Temperature must be from -40 to 60 °C')).toBeVisible();
+  await form.getByLabel('Temperature').fill('-24');
+  await form.getByLabel('Kind').click();
+  await page.getByRole('option', { name: 'freezer' }).click();
+  await form.getByRole('button', { name: 'Store' }).click();
+  await expect(page.getByRole('button', { name: 'Change Deep freezer' })).toContainText('freezer, -24 °C');
+
+  await page.goto(`${CRACKER}/chill`);
+  await expect(page.getByRole('button', { name: /^Deep freezer \d+ min/ })).toBeVisible();
+  await page.goto('/kitchen');
+  await page.getByRole('button', { name: 'Change Deep freezer' }).click();
+  await page.getByRole('button', { name: 'Remove' }).click();
+  await expect(page.getByRole('button', { name: 'Change Deep freezer' })).toBeHidden();
+  await page.keyboard.press('Control+z');
+  await expect(page.getByRole('button', { name: 'Change Deep freezer' })).toBeVisible();
+  await page.getByLabel('Undo').waitFor();
+  await page.getByRole('button', { name: 'Change Deep freezer' }).click();
+  await page.getByRole('button', { name: 'Remove' }).click();
+
+  await page.getByLabel('Room', { exact: true }).fill('27');
+  await page.getByRole('button', { name: 'Store the room' }).click();
+  await expect(page.getByRole('button', { name: 'Change Table' })).toContainText('27 °C');
+  await page.getByLabel('Undo').click();
+  await expect(page.getByRole('button', { name: 'Change Table' })).toContainText('23.5 °C');
+  expect(errors).toEqual([]);
+});
