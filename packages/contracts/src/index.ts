@@ -33,11 +33,12 @@ export {
   airBodySchema,
   glutenLimitBodySchema,
   guestBodySchema,
+  judgementsBodySchema,
   kitchenThingSchemas,
   measureBodySchema,
   ovenHeatBodySchema,
   vagueMeasureNames,
 } from './kitchen.js';
-export type { AirBody, GlutenLimitBody, KitchenList, KitchenThings, MeasureBody, OvenHeatBody } from './kitchen.js';
+export type { AirBody, GlutenLimitBody, JudgementsBody, KitchenList, KitchenThings, MeasureBody, OvenHeatBody } from './kitchen.js';
 export { blendBodySchema, boxLabelSchema, findBlendsBodySchema, imitateBodySchema } from './blends.js';
 export type { BlendBody, BoxLabel, FindBlendsBody, FoundBlends, ImitateBody, LibraryBlend, ReadLabel } from './blends.js';

@@ -1,7 +1,7 @@
 import Joi from 'joi';
-import { ovenShelves, ovenSides, suits } from '@north-leaf/core';
+import { judgements, ovenShelves, ovenSides, suits } from '@north-leaf/core';
 import { bodyOf } from './check.js';
-import type { Guest, Oven, Pan, Place, Tray } from '@north-leaf/core';
+import type { Guest, Judgement, JudgementName, Oven, Pan, Place, Tray } from '@north-leaf/core';
 
 export type GlutenLimitBody = { readonly mgPerKg: number };
 /** A kitchen may be stricter than the 20 mg/kg of Codex CXS 118-1979, never laxer. */
@@ -64,6 +64,7 @@ export const placeBodySchema: Joi.ObjectSchema<Place> = bodyOf<Place>({
   kind: Joi.valid('fridge', 'freezer', 'bench', 'marble', 'rack'),
   atC: Joi.number().min(-40).max(60),
   fan: Joi.boolean().optional(),
+  wPerM2K: Joi.number().min(2).max(80).optional(),
   onTray: Joi.boolean().optional(),
 });
 export const trayBodySchema: Joi.ObjectSchema<Tray> = bodyOf<Tray>({
@@ -97,3 +98,14 @@ export const ovenHeatBodySchema: Joi.ObjectSchema<OvenHeatBody> = bodyOf<OvenHea
   sd: Joi.number().greater(0).max(1),
   from: Joi.string().max(300),
 });
+
+export type JudgementsBody = Readonly<Partial<Record<JudgementName, number>>>;
+/** The judgements a kitchen holds otherwise than we do, all of them at once; each inside what it could be. */
+export const judgementsBodySchema: Joi.ObjectSchema<JudgementsBody> = bodyOf<JudgementsBody>(
+  Object.fromEntries(
+    Object.entries(judgements as Readonly<Record<string, Judgement>>).map(([name, { low, high }]) => [
+      name,
+      Joi.number().min(low).max(high).optional(),
+    ]),
+  ) as { [name in JudgementName]: Joi.NumberSchema },
+);

@@ -4,6 +4,7 @@ import {
   airBodySchema,
   glutenLimitBodySchema,
   guestBodySchema,
+  judgementsBodySchema,
   kitchenThingSchemas,
   measureBodySchema,
   ovenHeatBodySchema,
@@ -12,7 +13,15 @@ import {
 import { ApiError } from '../platform/errors.js';
 import { KitchenService } from './kitchen.service.js';
 import type { Guest, Kitchen, Oven, Pan, Place, Tray } from '@north-leaf/core';
-import type { AirBody, GlutenLimitBody, KitchenList, KitchenThings, MeasureBody, OvenHeatBody } from '@north-leaf/contracts';
+import type {
+  AirBody,
+  GlutenLimitBody,
+  JudgementsBody,
+  KitchenList,
+  KitchenThings,
+  MeasureBody,
+  OvenHeatBody,
+} from '@north-leaf/contracts';
 
 @ApiTags('kitchen')
 @Controller('kitchen')
@@ -45,6 +54,10 @@ export class KitchenController {
   }
   @Delete('guests/:id') removeGuest(@Param('id') id: string): Promise<Kitchen> {
     return this.kitchen.removeGuest(id);
+  }
+
+  @Put('judgements') setJudgements(@Body({ schema: judgementsBodySchema }) judgements: JudgementsBody): Promise<Kitchen> {
+    return this.kitchen.setJudgements(judgements);
   }
 
   @Put('ovens/:id') storeOven(@Param('id') id: string, @Body({ schema: kitchenThingSchemas.ovens }) oven: Oven): Promise<Kitchen> {

@@ -4,7 +4,7 @@ import { Repository, type EntityManager } from 'typeorm';
 import { KitchenScope } from '../platform/kitchen-scope.js';
 import { KitchenEntity } from './kitchen.entity.js';
 import { ApiError } from '../platform/errors.js';
-import type { AirBody, KitchenList, KitchenThings, OvenHeatBody } from '@north-leaf/contracts';
+import type { AirBody, JudgementsBody, KitchenList, KitchenThings, OvenHeatBody } from '@north-leaf/contracts';
 import type { Guest, Kitchen, Learned } from '@north-leaf/core';
 
 /** More than any kitchen has; keeps the document small. */
@@ -51,6 +51,11 @@ export class KitchenService {
 
   setMeasure(name: string, value: number): Promise<Kitchen> {
     return this.change((kitchen) => ({ ...kitchen, measures: { ...kitchen.measures, [name]: value } }));
+  }
+
+  /** In place of all that were held before. */
+  setJudgements(judgements: JudgementsBody): Promise<Kitchen> {
+    return this.change((kitchen) => ({ ...kitchen, judgements }));
   }
 
   /** Adds an oven, a place, a tray or a pan, or writes over the one of the same id. */

@@ -1,10 +1,12 @@
 import { InputError, within } from '../errors.js';
 import { isInOven } from '../dough/goes-on.js';
+import { judged, judgements } from '../facts/judgements.js';
 import { handlingMin, heatUp } from '../facts/oven.js';
 import { fillingInPiece, panOf } from './filling.js';
 import { ovenOf, ovenSpreadC } from './oven.js';
 import { browningFactorOf, compileBake } from './problem.js';
 import { unknownsOf } from './samples.js';
+import { meanSpread, spreadRatio } from './spreading.js';
 import { browningOfTone, toneOf } from './tone.js';
 import type { Formula } from '../document/formula.js';
 import type { Kitchen, Oven } from '../document/kitchen.js';
@@ -48,7 +50,7 @@ export function bakeCaseOf(formula: Formula, family: Family, kitchen: Kitchen, d
   const limits = limitsOf(formula, family, filling);
   const heat = heatFactorOf(kitchen, oven);
   return {
-    problem: compileBake(bakeSpecOf(formula, family, kitchen, dough, sheet, filling)),
+    problem: asJudged(compileBake(bakeSpecOf(formula, family, kitchen, dough, sheet, filling)), kitchen),
     filling,
     limits,
     rule: ruleOf(limits),
@@ -112,13 +114,14 @@ export function bakeSpecOf(
   const pan = panOf(kitchen, bake.panId);
   const material = pan?.material ?? tray.material;
   const inPan = pan !== null || panMaterials.has(material);
-  const acrossMm = pan ? 0.5 * (pan.topMm + pan.bottomMm) : sheet.acrossMm;
+  const spread = inPan ? 1 : meanSpread(spreadRatio(family, dough, sheet.pieceC));
+  const acrossMm = pan ? 0.5 * (pan.topMm + pan.bottomMm) : sheet.acrossMm * spread;
   return {
     makeUp: sheet.makeUp,
     kind: bakeKindOf(family, dough),
-    thicknessMm: sheet.thicknessMm,
+    thicknessMm: sheet.thicknessMm / spread ** 2,
     acrossMm,
-    ...(inPan ? { recessed: filling === null } : { pitchMm: acrossMm + sheet.gapMm }),
+    ...(inPan ? { recessed: filling === null } : { pitchMm: sheet.acrossMm + sheet.gapMm }),
     ...(filling && dough.filling.baked
       ? {
           above: [
@@ -150,6 +153,26 @@ export function bakeSpecOf(
       covered: weighted,
       handlingMin: handledBefore(formula, i),
     })),
+  };
+}
+
+/** The same bake with what this kitchen judges otherwise than we do. */
+function asJudged(problem: BakeProblem, { judgements: held }: Kitchen): BakeProblem {
+  if (!held) return problem;
+  const fin = judgements.bareTray.value > 0 ? problem.fin * (judged(held, 'bareTray') / judgements.bareTray.value) : problem.fin;
+  const side = judged(held, 'edgeShare');
+  const vapour = held.ovenSteam === undefined ? null : held.ovenSteam * 1000;
+  return {
+    ...problem,
+    fin,
+    trayCapacity: (problem.trayCapacity * (1 + fin)) / (1 + problem.fin),
+    edgeShare: side,
+    edgeVent: side,
+    recess: problem.recess < 1 ? judged(held, 'panAir') : 1,
+    coverContact: judged(held, 'weights'),
+    lookDropC: judged(held, 'lookDrop'),
+    browningFactor: problem.browningFactor * judged(held, 'browningRate'),
+    settings: vapour === null ? problem.settings : problem.settings.map((one) => (one.outside ? one : { ...one, airVapourPa: vapour })),
   };
 }
 

@@ -1,10 +1,11 @@
 import { isInOven } from '../dough/goes-on.js';
 import { holds, weepShare } from '../facts/filling.js';
-import { doneTolerance, eggCoreC } from '../facts/oven.js';
+import { doneTolerance, eggCoreC, ovenSideLimit } from '../facts/oven.js';
 import { finding } from '../findings/judge.js';
 import { roundTo } from '../units/rounding.js';
 import type { Edit } from '../document/edits.js';
 import type { Formula } from '../document/formula.js';
+import type { Oven } from '../document/kitchen.js';
 import type { Family } from '../facts/families.js';
 import type { Finding } from '../findings/finding.js';
 import type { DoughResult } from '../dough/dough.js';
@@ -20,6 +21,7 @@ const slack = doneTolerance.values;
 export function bakeFindings(
   formula: Formula,
   family: Family,
+  oven: Oven,
   dough: DoughResult,
   sheet: SheetResult,
   bake: BakeResult,
@@ -29,6 +31,7 @@ export function bakeFindings(
   if (!bake.ovenMeasured) {
     found.push(finding('bake.ovenNotMeasured', 'note', 'bake', { path: 'bake.ovenMeasured', value: 0 }));
   }
+  found.push(...turnFindings(formula, oven));
   const last = formula.bake.steps.length - 1;
   if (formula.bake.steps[last]!.weighted) {
     const measured = { path: 'bake.end.moistureShare', value: bake.end.moistureShare };
@@ -73,6 +76,29 @@ export function bakeFindings(
     );
   }
   return found;
+}
+
+/** In an oven with a hot side a tray is turned at half time. */
+function turnFindings({ bake: { steps } }: Formula, { hotSpots = [] }: Oven): Finding[] {
+  const middle = hotSpots.filter(({ shelf }) => shelf === 'middle').map(({ aboveC }) => aboveC);
+  const unevenC = middle.length > 1 ? Math.max(...middle) - Math.min(...middle) : 0;
+  if (unevenC < ovenSideLimit.value || steps.some(({ turn }) => turn)) return [];
+  const halfMin = steps.reduce((sum, { min }) => sum + min, 0) / 2;
+  let before = 0;
+  const at = steps.findIndex(({ min }) => (before += min) >= halfMin);
+  const step = steps[at]!;
+  const first = Math.max(HALF_MINUTE, roundTo(step.min - (before - halfMin), HALF_MINUTE));
+  const rest = step.min - first;
+  const edits: Edit[] =
+    rest >= HALF_MINUTE
+      ? [
+          { path: `/bake/steps/${at}/min`, from: step.min, to: first },
+          { path: `/bake/steps/${at + 1}`, to: { ...step, name: `${step.name}, turned`, min: rest, turn: true } },
+        ]
+      : at + 1 < steps.length
+        ? [{ path: `/bake/steps/${at + 1}/turn`, to: true }]
+        : [];
+  return [finding('bake.turnTray', 'note', 'bake', { path: 'bake.steps', value: unevenC, high: ovenSideLimit.value }, edits)];
 }
 
 /** A filling that weeps wants starch, one that is too much wants less of everything. */

@@ -5,6 +5,7 @@ import { bakeUntilOver } from './doneness.js';
 import { BakeMarch } from './march.js';
 import { dialFor, ovenOf } from './oven.js';
 import { atFirstC, nudged } from './problem.js';
+import { spreadRatio } from './spreading.js';
 import { lightnessOf, toneOf } from './tone.js';
 import type { Formula } from '../document/formula.js';
 import type { Kitchen } from '../document/kitchen.js';
@@ -44,6 +45,7 @@ export type BakeResult = BakeTimes & {
   readonly goldenFromTone: number;
   readonly darkFromTone: number;
   readonly steps: readonly { readonly name: string; readonly wantC: number | null; readonly dialC: number | null; readonly min: number }[];
+  /** Width when it is set over width when it goes in; 1 where nothing runs. */ readonly spreadRatio: number;
   readonly filling: BakedFilling | null;
   readonly ovenMeasured: boolean;
   /** Share of the doneness spread each cause brings, largest first. */ readonly spreadFrom: readonly {
@@ -104,13 +106,14 @@ export function bakeStage(
     goldenFromTone: limits.goldenFromTone,
     darkFromTone: limits.darkFromTone,
     steps: bake.steps.map(({ name, wantC, min }) => ({ name, wantC, dialC: wantC === null ? null : dialFor(oven, wantC), min })),
+    spreadRatio: formula.bake.panId === undefined ? spreadRatio(family, dough, sheet.pieceC) : 1,
     filling: filling && bakedFilling(filling, dough, sheet, look, totalMin),
     ovenMeasured: oven.readings.length > 0,
     spreadFrom: spread.from,
     curve: curveOf(look.trajectory, spread.trajectories, Math.max(totalMin * 1.25, totalMin + 2)),
   };
   const doneAt = (wantC: number) => bakeUntilOver(march, atFirstC(problem, wantC), rule, { atLeastMin: totalMin }).times;
-  return { result, findings: bakeFindings(formula, family, dough, sheet, result, doneAt), problem };
+  return { result, findings: bakeFindings(formula, family, oven, dough, sheet, result, doneAt), problem };
 }
 
 function bakedFilling(

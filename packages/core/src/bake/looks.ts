@@ -110,7 +110,7 @@ export function withLooks(problem: BakeProblem, atMin: readonly number[]): BakeP
       settings.push({
         ...setting,
         seconds: cut - start,
-        ...(later ? { airFromC: null, airDropC: doorDip.values.lookDropC, lagS: doorDip.values.recoverS } : {}),
+        ...(later ? { airFromC: null, airDropC: problem.lookDropC, lagS: doorDip.values.recoverS } : {}),
       });
       start = cut;
     }

@@ -126,6 +126,7 @@ export type BakeProblem = {
   /** Heat and vapour through the side, of what a cylinder would pass. */ readonly edgeShare: number;
   readonly edgeVent: number;
   readonly browningFactor: number;
+  /** Drop of the air when the door is opened for a look, K. */ readonly lookDropC: number;
   readonly settings: readonly SettingNumbers[];
 };
 
@@ -162,6 +163,7 @@ export function compileBake(spec: BakeSpec): BakeProblem {
     edgeShare: edgeShare.value,
     edgeVent: edgeShare.value,
     browningFactor: spec.browningFactor,
+    lookDropC: doorDip.values.lookDropC,
     settings: settingsOf(spec),
   };
 }

@@ -30,8 +30,9 @@ export function placeOf(path: string, placeId: string, kitchen: Kitchen): Place 
 /** One place for some minutes. */
 export function exposureAt(place: Place, min: number, wrap: Wrap): Exposure {
   const air = placeHeatTransfer.values[place.kind];
-  const top = place.fan ? fanFridgeHeatTransfer.value : air.top;
-  const bottom = place.onTray ? coldTrayBottomHeatTransfer.value : place.fan ? fanFridgeHeatTransfer.value : air.bottom;
+  const moving = place.wPerM2K ?? (place.fan ? fanFridgeHeatTransfer.value : undefined);
+  const top = moving ?? air.top;
+  const bottom = place.onTray ? coldTrayBottomHeatTransfer.value : place.kind === 'marble' ? air.bottom : (moving ?? air.bottom);
   const through = (h: number) => 1 / (1 / h + wrapResistance.values[wrap]);
   return { min, topWPerM2K: through(top), bottomWPerM2K: through(bottom), topC: place.atC, bottomC: place.atC };
 }

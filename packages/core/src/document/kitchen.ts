@@ -1,4 +1,5 @@
 import type { PlaceKind } from '../facts/cold.js';
+import type { JudgementName } from '../facts/judgements.js';
 import type { TrayMaterial } from '../facts/oven.js';
 
 export type Oven = {
@@ -28,6 +29,7 @@ export type Place = {
   readonly atC: number;
   readonly fan?: boolean;
   readonly onTray?: boolean;
+  /** How fast it takes or gives heat on either face, W/m2 K; left out: as places of its kind do. */ readonly wPerM2K?: number;
 };
 export type Tray = {
   readonly id: string;
@@ -74,4 +76,6 @@ export type Kitchen = {
   readonly learned: readonly Learned[];
   readonly guests?: readonly Guest[];
   /** What is meant here by a glass (ml), a pinch (g) and the like; asked once. */ readonly measures?: Readonly<Record<string, number>>;
+  /** Our judgements that this kitchen holds otherwise, by name. */
+  readonly judgements?: Readonly<Partial<Record<JudgementName, number>>>;
 };

@@ -160,3 +160,9 @@ export const doneTolerance = table(
   'judgement',
   'how far a bake may miss dry, through and golden before it is said, and before it is a fix',
 );
+export const cookieSpread = table(
+  { usual: 0.4, perFat: 0.6, perSugar: 0.7, perK: 0.03, atC: 12, perBinder: 0.5, early: 0.7 },
+  'ratio less one; powers; 1/K; C; per dose over target; share',
+  'judgement',
+  'a scooped cookie of the family target grows by two fifths (common practice, no source); more with warm dough, fat and sugar, less with gum',
+);

@@ -81,6 +81,7 @@ export const findingCodes = [
   'bake.tooDark',
   'bake.darkBeforeDry',
   'bake.ovenNotMeasured',
+  'bake.turnTray',
   'keep.notCrisp',
   'keep.softBeforeSold',
   'keep.packedWarm',

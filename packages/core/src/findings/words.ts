@@ -378,6 +378,11 @@ const words: Record<FindingCode, (finding: Finding) => Words> = {
     why: `Too dark at ${minutes(f.measured?.value)}, dry and golden at ${minutes(f.measured?.low)}.`,
     change: 'Bake cooler and longer.',
   }),
+  'bake.turnTray': (f) => ({
+    what: 'Turn the tray at half time',
+    why: `One side of this oven is ${Math.round(f.measured?.value ?? 0)} K hotter than the other.`,
+    change: 'Turn it once.',
+  }),
   'bake.ovenNotMeasured': () => ({
     what: 'This oven was never measured',
     why: 'Its dial is taken at its word; domestic dials are often 10 to 20 °C off.',

@@ -15,12 +15,12 @@ import {
   mouldFromAw,
   outOfColdHours,
   packBelowC,
-  packPermeance,
   packShelterAir,
   packSpread,
   thawedC,
   vapourInAir,
 } from '../facts/keeping.js';
+import { judged } from '../facts/judgements.js';
 import { finding } from '../findings/judge.js';
 import { firstReach } from '../math/interpolate.js';
 import { coldTable } from '../matter/cold-enthalpy.js';
@@ -106,7 +106,7 @@ export function keepStage(
   const dryPieceG = sheet.pieceG * (1 - sheet.makeUp.water);
   const surroundings = { solids, startX, humidity: kitchen.humidityShare, roomC: kitchen.roomC, isotherm: tabulateIsotherm(solids) };
   const open = openTrayUptake(solids, dryPieceG / 1000 / pieceAreaM2(formula), bake.end.thicknessMm / 1000, kitchen.roomC);
-  const perDryG = keep.pack === 'openTray' ? open : packUptake(keep.pack, (dryPieceG * keep.piecesPerPack) / 1000);
+  const perDryG = keep.pack === 'openTray' ? open : packUptake(kitchen, keep.pack, (dryPieceG * keep.piecesPerPack) / 1000);
   const course = uptake({ ...surroundings, conductance: perDryG });
   const wetter = uptake({ ...surroundings, startX: Math.min(course.endX, startX + bake.endMoisture.sd), conductance: perDryG });
   const crispDays = Math.min(course.softAfterDays, keepHorizonDays.value);
@@ -275,7 +275,7 @@ function openTrayUptake(solids: Solids, dryKgPerM2: number, thicknessM: number, 
   return 2 / dryKgPerM2 / (1 / outside + 1 / inside);
 }
 
-const packUptake = (pack: Exclude<Pack, 'openTray'>, dryKg: number) => packPermeance.values[pack] / dryKg;
+const packUptake = (kitchen: Kitchen, pack: Exclude<Pack, 'openTray'>, dryKg: number) => (judged(kitchen.judgements, pack) * 1e-12) / dryKg;
 
 function pieceAreaM2({ sheet }: Formula): number {
   const { widthMm, lengthMm } = sheet.parts[0]!.shape;
@@ -296,7 +296,7 @@ function keptCold({ keep }: Formula, kitchen: Kitchen): boolean {
 function keepFindings(formula: Formula, family: Family, kitchen: Kitchen, result: KeepResult): Finding[] {
   const found: Finding[] = [];
   const { keep } = formula;
-  const { margin } = mouldFree.values;
+  const margin = judged(kitchen.judgements, 'mouldMargin');
   if (result.mouldFreeDays !== null && keep.sellWithinDays > result.mouldFreeDays * margin) {
     const to = roundTo(result.mouldFreeDays * margin, 1, 'down');
     const measured = { path: 'keep.mouldFreeDays', value: result.mouldFreeDays, low: keep.sellWithinDays };

@@ -1,4 +1,5 @@
-import { bakeKinds } from '../facts/oven.js';
+import { meanSpread } from '../bake/spreading.js';
+import { bakeKinds, cookieSpread } from '../facts/oven.js';
 import { middleBlend } from '../facts/texture.js';
 import { crispnessAt } from '../keep/keep.js';
 import type { Family, School } from '../facts/families.js';
@@ -29,6 +30,7 @@ export function middleOf(family: Family): Readonly<Record<TextureFeature, number
   const husk = (family.gumPercent['psyllium_husk']?.[1] ?? 0) / 100;
   const shared = xanthan > 0 && husk > 0 ? 2 : 1;
   const kind = bakeKinds.values[family.bakesAs === 'cracker' && family.leavenerPercent[1] >= 0.5 ? 'crackerLeavened' : family.bakesAs];
+  const spread = family.bakesAs === 'cookie' && !family.rolled ? meanSpread(1 + cookieSpread.values.usual) : 1;
   const moisture = family.finalMoisturePercent[1] / 100;
   const dryPerBlend = 1 - ownMoisture + (family.fatPercent[1] + family.sugarPercent[1]) / 100;
   const startX = (family.waterPercent[1] / 100 + ownMoisture) / dryPerBlend;
@@ -46,7 +48,7 @@ export function middleOf(family: Family): Readonly<Record<TextureFeature, number
     protein: grain * (nuts ? proteinOfNut : proteinOfGrain),
     starch: family.starchPercent[1] / 100,
     fibre: grain * (nuts ? fibreOfNut : fibreOfGrain),
-    thickness: family.thicknessMm[1] * kind.expansion,
+    thickness: (family.thicknessMm[1] * kind.expansion) / spread ** 2,
     gas: 1 - filled,
     moisture,
     crispness: crispnessAt(family.finalAw[1]),

@@ -65,7 +65,10 @@ export function sheetStage(
   const piecesByRoll = rolls(massG / lots, pieceDoughG, part, sheet.trimMm, MOST_ROLLS[sheet.reroll]);
   const pieces = piecesFromMass(formula, massG);
   const scrapG = massG - pieces * pieceDoughG;
-  const piecesPerTray = piecesOnTray(tray.widthMm, tray.lengthMm, widthMm, lengthMm, trayGapMm.value);
+  // What spreads wants room to.
+  const gapMm =
+    family.bakesAs === 'cookie' && !family.rolled ? Math.max(trayGapMm.value, 0.5 * Math.min(widthMm, lengthMm)) : trayGapMm.value;
+  const piecesPerTray = piecesOnTray(tray.widthMm, tray.lengthMm, widthMm, lengthMm, gapMm);
   const makeUp = pieceMakeUp(dough);
   const result: SheetResult = {
     pieces,
@@ -74,7 +77,7 @@ export function sheetStage(
     scrapShare: scrapG / massG,
     thicknessMm: part.thicknessMm,
     acrossMm: (2 * widthMm * lengthMm) / (widthMm + lengthMm),
-    gapMm: trayGapMm.value,
+    gapMm,
     layout,
     piecesByRoll,
     lots,

@@ -97,7 +97,9 @@ export function settled(formula: Formula, kitchen: Kitchen, pantry: Pantry): For
   const done = new Set<string>();
   let now = formula;
   for (let round = 0; round < MOST_ROUNDS; round++) {
-    const next = findingsOf(evaluate(now, kitchen, pantry)).find(({ change }) => change && !done.has(JSON.stringify(change.edits)));
+    const next = findingsOf(evaluate(now, kitchen, pantry)).find(
+      ({ change, level }) => change && level !== 'note' && !done.has(JSON.stringify(change.edits)),
+    );
     if (!next?.change) return now;
     done.add(JSON.stringify(next.change.edits));
     now = applyEdits(now, next.change.edits);

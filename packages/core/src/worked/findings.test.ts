@@ -161,6 +161,7 @@ const cases: Record<FindingCode, Formula> = {
   'bake.pale': aFormula({ '/bake/steps': [{ name: 'Slow', wantC: 150, min: 16 }] }),
   'bake.tooDark': aFormula({ '/bake/steps/1/min': 10 }),
   'bake.darkBeforeDry': aFormula({ '/sheet/parts/0/thicknessMm': 6, '/bake/steps': [{ name: 'Hot', wantC: 200, min: 15 }] }),
+  'bake.turnTray': aFormula(),
   'bake.ovenNotMeasured': aFormula({ '/bake/ovenId': 'small-oven' }),
   'keep.notCrisp': aFormula({ '/bake/steps': [{ name: 'Short', wantC: 180, min: 9 }], '/bake/done/moistureShare': 0.1 }),
   'keep.softBeforeSold': aFormula(),

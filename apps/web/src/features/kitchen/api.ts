@@ -1,6 +1,6 @@
 import { queryOptions, useMutation, useQueryClient } from '@tanstack/react-query';
 import type { Guest, Kitchen } from '@north-leaf/core';
-import type { KitchenList, KitchenThings, OvenHeatBody } from '@north-leaf/contracts';
+import type { JudgementsBody, KitchenList, KitchenThings, OvenHeatBody } from '@north-leaf/contracts';
 import { request } from '../../platform/http';
 
 export const kitchenQuery = queryOptions({ queryKey: ['kitchen'], queryFn: () => request<Kitchen>('GET', '/kitchen'), staleTime: 60_000 });
@@ -16,6 +16,7 @@ export type KitchenChange =
   | { readonly kind: 'measure'; readonly name: string; readonly value: number }
   | ({ readonly kind: 'thing' } & KitchenThing)
   | { readonly kind: 'removeThing'; readonly list: KitchenList; readonly id: string }
+  | { readonly kind: 'judgements'; readonly judgements: JudgementsBody }
   | { readonly kind: 'ovenHeat'; readonly ovenId: string; readonly heat: OvenHeatBody | null };
 
 export function useKitchenChange() {
@@ -42,6 +43,8 @@ function send(change: KitchenChange): Promise<Kitchen> {
       return request('PUT', `/kitchen/${change.list}/${change.thing.id}`, change.thing);
     case 'removeThing':
       return request('DELETE', `/kitchen/${change.list}/${change.id}`);
+    case 'judgements':
+      return request('PUT', '/kitchen/judgements', change.judgements);
     case 'ovenHeat':
       return change.heat
         ? request('PUT', `/kitchen/ovens/${change.ovenId}/heat`, change.heat)

@@ -20,6 +20,7 @@ import { Page } from '../../ui/page';
 import { showQuantity } from '../../ui/quantity';
 import { UnitToggle } from '../../ui/unit-toggle';
 import { kitchenQuery } from './api';
+import { JudgementsSheet } from './judgements-sheet';
 import { MeasureOven } from './measure-oven';
 import { OvenPanel } from './oven-panel';
 import { RoomAir } from './room-air';
@@ -62,6 +63,7 @@ const many = (n: number, one: string) => `${n} ${one}${n === 1 ? '' : 's'}`;
 function Loaded({ kitchen, ovenId }: { kitchen: Kitchen; ovenId: string | undefined }) {
   const [open, setOpen] = useState<Open | null>(null);
   const [measuring, setMeasuring] = useState(false);
+  const [judging, setJudging] = useState(false);
   const { palette } = useTheme();
   const on = DateTime.now().setZone(kitchen.zone).toISODate() ?? '';
   const oven = kitchen.ovens.find((one) => one.id === ovenId) ?? kitchen.ovens[0];
@@ -85,6 +87,9 @@ function Loaded({ kitchen, ovenId }: { kitchen: Kitchen; ovenId: string | undefi
           <Things key={list} list={list} kitchen={kitchen} chosen={oven?.id} on={on} onOpen={setOpen} />
         ))}
         <RoomAir kitchen={kitchen} />
+        <Button size="small" onClick={() => setJudging(true)} sx={{ mt: 2 }}>
+          Judgements
+        </Button>
       </Box>
       {oven && care ? (
         <Box>
@@ -112,6 +117,7 @@ function Loaded({ kitchen, ovenId }: { kitchen: Kitchen; ovenId: string | undefi
       )}
       {oven && care && <Sureness oven={oven} care={care} kitchen={kitchen} on={on} onMeasure={() => setMeasuring(true)} />}
       {open && <ThingForm key={open.thing.id} {...open} onClose={() => setOpen(null)} />}
+      {judging && <JudgementsSheet kitchen={kitchen} onClose={() => setJudging(false)} />}
       {oven && measuring && <MeasureOven key={oven.id} oven={oven} onClose={() => setMeasuring(false)} />}
     </Box>
   );

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import TextField from '@mui/material/TextField';
@@ -26,6 +27,7 @@ type Field =
       readonly high: number;
       readonly unit: string;
       readonly plain?: boolean;
+      /** May be left out: what is taken then. */ readonly usual?: string;
     };
 
 const size = (key: string, label: string): Field => ({ key, label, of: 'number', kind: 'length', low: 20, high: 2000, unit: 'mm' });
@@ -42,6 +44,17 @@ const fields: Readonly<Record<KitchenList, readonly Field[]>> = {
     { key: 'atC', label: 'Temperature', of: 'number', kind: 'temperature', low: -40, high: 60, unit: '°C' },
     { key: 'fan', label: 'A fan moves its air', of: 'flag' },
     { key: 'onTray', label: 'On a tray that waits in it, cold', of: 'flag' },
+    {
+      key: 'wPerM2K',
+      label: 'Heat it takes on a face, W/m² K',
+      of: 'number',
+      kind: 'percent',
+      low: 2,
+      high: 80,
+      unit: 'W/m² K',
+      plain: true,
+      usual: 'as its kind',
+    },
   ],
   trays: [count, size('widthMm', 'Width'), size('lengthMm', 'Length'), material],
   pans: [
@@ -80,8 +93,9 @@ export function ThingForm({ list, thing, isNew, onClose }: Props) {
   const set = (key: string, value: unknown) => setValues((now) => ({ ...now, [key]: value }));
   const wrongOf = (field: Field): string | undefined => {
     if (field.of !== 'number') return undefined;
-    const value = values[field.key] as number;
-    if (field.plain && !Number.isInteger(value)) return 'must be a whole number';
+    const value = values[field.key] as number | undefined;
+    if (value === undefined) return undefined;
+    if (field.plain && !field.usual && !Number.isInteger(value)) return 'must be a whole number';
     return value < field.low || value > field.high ? `must be from ${field.low} to ${field.high} ${field.unit}`.trim() : undefined;
   };
   const wrong = fields[list].some((field) => wrongOf(field) !== undefined) || unread.size > 0;
@@ -155,6 +169,10 @@ export function ThingForm({ list, thing, isNew, onClose }: Props) {
                   options={Object.entries(field.options).map(([value, word]) => ({ value, name: word }))}
                   width={230}
                 />
+              ) : field.usual && values[field.key] === undefined ? (
+                <Button size="small" onClick={() => set(field.key, 9)} aria-label={`Set ${field.label}`}>
+                  {field.usual}
+                </Button>
               ) : (
                 <QuantityField
                   label={field.label}

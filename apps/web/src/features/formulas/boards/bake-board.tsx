@@ -316,7 +316,11 @@ function BakePicture({ looks }: { looks: ReturnType<typeof useLooks> }) {
           value={`${(end.moistureShare * 100).toFixed(1)} %`}
         />
         <Fact label="tone, top / base" value={`${end.topTone.toFixed(1)} / ${end.baseTone.toFixed(1)}`} />
-        <Fact label={`from ${result.curve.thicknessMm[0]!.toFixed(1)} mm`} value={`${end.thicknessMm.toFixed(1)} mm`} />
+        {result.spreadRatio > 1.01 ? (
+          <Fact label="as wide as it went in" value={`${result.spreadRatio.toFixed(1)} ×`} />
+        ) : (
+          <Fact label={`from ${result.curve.thicknessMm[0]!.toFixed(1)} mm`} value={`${end.thicknessMm.toFixed(1)} mm`} />
+        )}
         {result.coreC === null ? (
           <Fact label="weight lost" value={`${(end.lossShare * 100).toFixed(1)} %`} />
         ) : (

@@ -1,0 +1,79 @@
+import { useState } from 'react';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { judged, judgements, type Judgement, type JudgementName, type Kitchen } from '@north-leaf/core';
+import { FormEnd } from '../../ui/form-end';
+import { QuantityField } from '../../ui/quantity-field';
+import { SideSheet } from '../../ui/side-sheet';
+import { useDoInKitchen } from './use-kitchen';
+
+const names = Object.keys(judgements) as JudgementName[];
+
+/** What is judged and not measured, for who knows better here: each with its source, ours and this kitchen's. */
+export function JudgementsSheet({ kitchen, onClose }: { kitchen: Kitchen; onClose: () => void }) {
+  const act = useDoInKitchen();
+  const [held, setHeld] = useState<Readonly<Partial<Record<JudgementName, number>>>>(kitchen.judgements ?? {});
+  const [failed, setFailed] = useState<string | null>(null);
+  const [busy, setBusy] = useState(false);
+  const wrongOf = (name: JudgementName): string | undefined => {
+    const { low, high, unit } = judgements[name] as Judgement;
+    const value = judged(held, name);
+    return value < low || value > high ? `must be from ${low} to ${high} ${unit}` : undefined;
+  };
+  const store = async () => {
+    if (names.some(wrongOf)) return setFailed('Mend the marked number first.');
+    setBusy(true);
+    try {
+      await act('Judgements changed', { kind: 'judgements', judgements: held });
+      onClose();
+    } catch (error) {
+      setFailed((error as Error).message);
+    }
+    setBusy(false);
+  };
+  return (
+    <SideSheet title="Judgements" onClose={onClose}>
+      <Box sx={{ display: 'grid', gap: 3 }}>
+        <Box sx={{ fontSize: 13.5 }}>
+          Numbers that no source gives for your kitchen. Ours are guesses held against practice; set your own where you have measured. Every
+          forecast follows.
+        </Box>
+        {names.map((name) => {
+          const one = judgements[name] as Judgement;
+          return (
+            <Box key={name} sx={{ borderBottom: 1, borderColor: 'divider', pb: 2 }}>
+              <Box sx={{ display: 'flex', alignItems: 'center', gap: 2 }}>
+                <Box sx={{ flex: 1, fontWeight: 650, fontSize: 14 }}>{one.what}</Box>
+                <QuantityField
+                  label={one.what}
+                  kind="percent"
+                  hideUnit
+                  digits={one.digits}
+                  value={judged(held, name)}
+                  onChange={(value) => setHeld({ ...held, [name]: value })}
+                  problem={wrongOf(name)}
+                  grain={10 ** -one.digits}
+                />
+                <Box sx={{ fontSize: 12.5, minWidth: 84 }}>{one.unit}</Box>
+              </Box>
+              <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>
+                Judgement: {one.source}.{' '}
+                {held[name] !== undefined && (
+                  <Button
+                    size="small"
+                    sx={{ minHeight: 24, p: 0 }}
+                    aria-label={`Back to ours: ${one.what}`}
+                    onClick={() => setHeld(({ [name]: _was, ...rest }) => rest)}
+                  >
+                    Back to ours, {Number(one.value.toFixed(one.digits))}
+                  </Button>
+                )}
+              </Box>
+            </Box>
+          );
+        })}
+        <FormEnd failed={failed} busy={busy} onStore={() => void store()} onLeave={onClose} />
+      </Box>
+    </SideSheet>
+  );
+}
