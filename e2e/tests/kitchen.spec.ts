@@ -91,3 +91,26 @@ test('cold places, trays and pans are added, refused in words, changed and taken
   await expect(page.getByRole('button', { name: 'Change Table' })).toContainText('23.5 °C');
   expect(errors).toEqual([]);
 });
+
+test('a judgement is set to the kitchen’s own, the forecast follows, and ours comes back', async ({ page }) => {
+  const errors = complaints(page);
+  await page.goto(`${CRACKER}/keep`);
+  const days = page.getByTestId('ruling-keep');
+  await expect(days).toContainText('days');
+  const before = await days.textContent();
+  await page.goto('/kitchen');
+  await page.getByRole('button', { name: 'Judgements' }).click();
+  const sheet = page.getByRole('dialog', { name: 'Judgements' });
+  await sheet.getByLabel('Vapour into a tight tin').fill('20');
+  await sheet.getByRole('button', { name: 'Store' }).click();
+  await page.goto(`${CRACKER}/keep`);
+  await expect(days).toContainText('days');
+  expect(parseInt((await days.textContent())!, 10)).toBeLessThan(parseInt(before!, 10));
+  await page.goto('/kitchen');
+  await page.getByRole('button', { name: 'Judgements' }).click();
+  await sheet.getByRole('button', { name: 'Back to ours: Vapour into a tight tin' }).click();
+  await sheet.getByRole('button', { name: 'Store' }).click();
+  await page.goto(`${CRACKER}/keep`);
+  await expect(days).toHaveText(before!);
+  expect(errors).toEqual([]);
+});

@@ -31,6 +31,11 @@ jest.mock('./use-evaluation', () => ({
     return { evaluation: evaluate(formula, kitchen, itsPantry), of: formula, stale: false, failed: false };
   },
 }));
+jest.mock('./bake-study', () => ({
+  useLooks: () => ({ study: null, of: null, progress: null, stopped: false, stop: jest.fn(), goOn: jest.fn() }),
+  usePairMap: () => ({ map: null, run: jest.fn(), stop: jest.fn() }),
+  startStudy: jest.fn(),
+}));
 jest.mock('../../ui/plotly', () => ({ Plotly: { react: jest.fn() } }));
 
 const head = { id: 'v2', version: 2, basedOn: 1, why: '', savedAt: '2026-11-01T00:00:00Z' };

@@ -102,7 +102,7 @@ function Plan({ study, goldenFromTone, coreC, dryBelowShare, onNotYet }: Props &
         <tbody>
           {looks.map((look) => (
             <tr key={look.atMin}>
-              <th scope="row">{showDuration(look.atMin)}</th>
+              <th scope="row">{clock(look.atMin)}</th>
               <td>
                 <Tone tone={look.topTone} />
               </td>
@@ -113,7 +113,7 @@ function Plan({ study, goldenFromTone, coreC, dryBelowShare, onNotYet }: Props &
               <td>
                 <Button
                   size="small"
-                  aria-label={`Not yet at ${showDuration(look.atMin)}`}
+                  aria-label={`Not yet at ${clock(look.atMin)}`}
                   onClick={() => onNotYet(look.atMin)}
                   sx={{ minHeight: 24, minWidth: 0, p: 0 }}
                 >
@@ -125,7 +125,7 @@ function Plan({ study, goldenFromTone, coreC, dryBelowShare, onNotYet }: Props &
         </tbody>
       </Box>
       <Box sx={{ fontSize: 12.5, color: 'text.secondary', pt: 1 }}>
-        {done && `Eight in ten are done between ${showDuration(round(done.p10))} and ${showDuration(round(done.p90))}. `}
+        {done && `Eight in ten are done between ${clock(round(done.p10))} and ${clock(round(done.p90))}. `}
         {`Of 100 such bakes these looks find ${Math.round(caughtShare * 100)} in time.`}
         {looksCostMin >= 0.05 && ` They cost ${looksCostMin.toFixed(1)} min.`}
       </Box>
@@ -133,6 +133,8 @@ function Plan({ study, goldenFromTone, coreC, dryBelowShare, onNotYet }: Props &
   );
 }
 
+/** Looks stand on half minutes: said as such, however late they are. */
+const clock = (min: number): string => (min < 60 ? `${Number(min.toFixed(1))} min` : showDuration(min));
 const round = (min: number) => Math.round(min * 2) / 2;
 
 function AfterNotYet({
@@ -151,7 +153,7 @@ function AfterNotYet({
   return (
     <Box sx={{ fontSize: 13.5, display: 'grid', gap: 1 }} role="status">
       <Box>
-        Not yet at {showDuration(since)}:{' '}
+        Not yet at {clock(since)}:{' '}
         {band ? (
           <>
             likely done in <b>{Math.max(0.5, round(band.p50 - since))} min</b>, between {Math.max(0, round(band.p10 - since))} and{' '}
@@ -170,10 +172,10 @@ function AfterNotYet({
               size="small"
               variant="outlined"
               onClick={() => onNotYet(min)}
-              aria-label={`Not yet at ${showDuration(min)}`}
+              aria-label={`Not yet at ${clock(min)}`}
               sx={{ minHeight: 26 }}
             >
-              {showDuration(min)}
+              {clock(min)}
             </Button>
           ))}
         </Box>
