@@ -89,7 +89,7 @@ test('blend, oven, thickness and units move all that follows', async ({ page }) 
   await page.getByRole('button', { name: 'Back to v' }).click();
 
   await page.getByRole('tab', { name: /Bake/ }).click();
-  await page.getByRole('combobox', { name: 'Oven' }).click();
+  await page.getByRole('combobox', { name: 'Oven', exact: true }).click();
   await page.getByRole('option', { name: 'Oven B, fan' }).click();
   await expect(page.getByText('Too dark when it comes out').or(page.getByText('Dark before it is dry'))).toBeVisible();
   await page.getByRole('tab', { name: /Sheet/ }).click();

@@ -31,7 +31,7 @@ export function bakeFindings(
   if (!bake.ovenMeasured) {
     found.push(finding('bake.ovenNotMeasured', 'note', 'bake', { path: 'bake.ovenMeasured', value: 0 }));
   }
-  found.push(...turnFindings(formula, oven));
+  found.push(...turnFindings(formula, oven), ...dockFindings(formula, family, bake));
   const last = formula.bake.steps.length - 1;
   if (formula.bake.steps[last]!.weighted) {
     const measured = { path: 'bake.end.moistureShare', value: bake.end.moistureShare };
@@ -76,6 +76,25 @@ export function bakeFindings(
     );
   }
   return found;
+}
+
+/** A bare base in a pan rises in blisters unless it is pricked or weighed; a pricked one leaks. */
+function dockFindings({ sheet, bake: { panId, steps } }: Formula, family: Family, bake: BakeResult): Finding[] {
+  if (panId === undefined || family.bakesAs !== 'pieShell') return [];
+  const pitch = sheet.dockPitchMm;
+  if (bake.filling) {
+    if (pitch === undefined) return [];
+    return [
+      finding('bake.dockedFilled', 'watch', 'bake', { path: 'sheet.dockPitchMm', value: pitch }, [
+        { path: '/sheet/dockPitchMm', from: pitch },
+      ]),
+    ];
+  }
+  if (pitch !== undefined || steps.some(({ weighted }) => weighted)) return [];
+  const to = family.dockPitchMm[1];
+  return [
+    finding('bake.baseBlisters', 'watch', 'bake', { path: 'sheet.dockPitchMm', value: 0, high: to }, [{ path: '/sheet/dockPitchMm', to }]),
+  ];
 }
 
 /** In an oven with a hot side a tray is turned at half time. */

@@ -82,6 +82,8 @@ export const findingCodes = [
   'bake.darkBeforeDry',
   'bake.ovenNotMeasured',
   'bake.turnTray',
+  'bake.baseBlisters',
+  'bake.dockedFilled',
   'keep.notCrisp',
   'keep.softBeforeSold',
   'keep.packedWarm',

@@ -383,6 +383,16 @@ const words: Record<FindingCode, (finding: Finding) => Words> = {
     why: `One side of this oven is ${Math.round(f.measured?.value ?? 0)} K hotter than the other.`,
     change: 'Turn it once.',
   }),
+  'bake.baseBlisters': (f) => ({
+    what: 'A bare base blisters',
+    why: `Nothing holds it down: pricked every ${(f.measured?.high ?? 0).toFixed(0)} mm, or under weights, it stays flat.`,
+    change: 'Prick it, or bake it under weights first.',
+  }),
+  'bake.dockedFilled': () => ({
+    what: 'A pricked base leaks',
+    why: 'It holds a filling: juice runs through the holes and bakes it to the pan.',
+    change: 'Leave it whole.',
+  }),
   'bake.ovenNotMeasured': () => ({
     what: 'This oven was never measured',
     why: 'Its dial is taken at its word; domestic dials are often 10 to 20 °C off.',

@@ -48,6 +48,18 @@ const filling = (ingredientId: string, amountG: number, key: string, goesOn?: Js
 const wet = { '/rows/8': filling('blueberries', 900, 'f1'), '/rows/9': filling('sugar_white', 150, 'f2') };
 const egg: Json = { key: 'e', ingredientId: 'egg_whole', amountG: 20, use: 'dough' };
 
+/** The dough as a tart crust in its ring: bare and whole, or pricked under fruit. */
+const inPan = (filled: boolean): Formula => {
+  const formula = aFormula({
+    '/family': 'press_in_oil',
+    '/bake/panId': 'ring-220',
+    '/sheet/parts/0/shape': { kind: 'rectangle', widthMm: 200, lengthMm: 200 },
+    ...(filled ? { '/rows/8': filling('blueberries', 300, 'f1') } : {}),
+  });
+  const { dockPitchMm: _, ...whole } = formula.sheet;
+  return filled ? formula : { ...formula, sheet: whole };
+};
+
 /** For every code, a formula that has the finding. */
 const cases: Record<FindingCode, Formula> = {
   'gluten.contains': aFormula({
@@ -162,6 +174,8 @@ const cases: Record<FindingCode, Formula> = {
   'bake.tooDark': aFormula({ '/bake/steps/1/min': 10 }),
   'bake.darkBeforeDry': aFormula({ '/sheet/parts/0/thicknessMm': 6, '/bake/steps': [{ name: 'Hot', wantC: 200, min: 15 }] }),
   'bake.turnTray': aFormula(),
+  'bake.baseBlisters': inPan(false),
+  'bake.dockedFilled': inPan(true),
   'bake.ovenNotMeasured': aFormula({ '/bake/ovenId': 'small-oven' }),
   'keep.notCrisp': aFormula({ '/bake/steps': [{ name: 'Short', wantC: 180, min: 9 }], '/bake/done/moistureShare': 0.1 }),
   'keep.softBeforeSold': aFormula(),
