@@ -26,6 +26,7 @@ const groups = [
   'origins',
   'suits',
   'oven',
+  'filling',
   'keeping',
   'texture',
 ];

@@ -96,7 +96,7 @@ export type OvenHeatBody = { readonly value: number; readonly sd: number; readon
 export const ovenHeatBodySchema: Joi.ObjectSchema<OvenHeatBody> = bodyOf<OvenHeatBody>({
   value: Joi.number().min(0.4).max(2.5),
   sd: Joi.number().greater(0).max(1),
-  from: Joi.string().max(300),
+  from: Joi.string().allow('').max(300),
 });
 
 export type JudgementsBody = Readonly<Partial<Record<JudgementName, number>>>;
