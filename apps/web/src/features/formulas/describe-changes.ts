@@ -23,6 +23,13 @@ const words: readonly [RegExp, string, string][] = [
   [/^\/bake\/ovenId$/, 'Oven', ''],
   [/^\/bake\/trayId$/, 'Tray', ''],
   [/^\/bake\/layer$/, 'On the tray', ''],
+  [/^\/bake\/traysAtOnce$/, 'Trays at once', ''],
+  [/^\/bake\/panId$/, 'Pan', ''],
+  [/^\/bake\/done\/coreC$/, 'Done at core', '°C'],
+  [/^\/bake\/done\/tone$/, 'Done at tone', ''],
+  [/^\/chill\/form$/, 'Chilled as', ''],
+  [/^\/chill\/wrap$/, 'Wrap', ''],
+  [/^\/sheet\/dockPitchMm$/, 'Pricked every', 'mm'],
 ];
 
 /**
@@ -38,6 +45,7 @@ export function describeEdit({ path, from, to }: Edit, formula: Formula, pantry:
     const name = nameOf(valueAt(formula, `/rows/${row[1]}/ingredientId`));
     if (row[2] === 'lotId') return lotChange(name, from, to, pantry);
     const unit = { amountG: 'g', atC: '°C', soakMin: 'min' }[row[2]!] ?? '';
+    if (row[2] === 'goesOn') return `${name}: goes on ${momentOf(to)}`;
     return row[2] === 'fat' ? `${name}: goes in otherwise` : old2new(name, from, to, unit);
   }
   const share = /^\/blend\/rows\/(\d+)(?:\/(\w+))?$/.exec(path);
@@ -55,13 +63,24 @@ export function describeEdit({ path, from, to }: Edit, formula: Formula, pantry:
     const name = String(valueAt(formula, `/bake/steps/${step[1]}/name`) ?? 'Step');
     return step[2] === 'min' ? old2new(name, from, to, 'min') : old2new(`${name} want`, from, to, '°C');
   }
+  const known = words.find(([pattern]) => pattern.test(path));
+  if (known) return old2new(known[1], from, to, known[2]);
+  const whole = /^\/bake\/steps\/\d+$/.exec(path);
+  if (whole) return addedOrRemoved(nameOfStep(to) ?? nameOfStep(from) ?? 'Step', from, to);
+  const turned = /^\/bake\/steps\/(\d+)\/(turn|weighted)$/.exec(path);
+  if (turned) {
+    const name = nameOfStep(valueAt(formula, `/bake/steps/${turned[1]}`)) ?? 'Step';
+    return `${name}: ${turned[2] === 'turn' ? (to ? 'turned first' : 'not turned') : to ? 'under weights' : 'without weights'}`;
+  }
+  if (path === '/bake/fromCold') return to ? 'Into a cold oven' : 'Into a hot oven';
+  if (path === '/bake/hotTray') return to ? 'On a hot tray' : 'On a cold tray';
+  if (path.startsWith('/chill/waits')) return 'Places and minutes in the cold';
+  if (path.startsWith('/keep/cool')) return 'Places and minutes of cooling';
   if (path === '/family') return `Family ${familyName(from)} → ${familyName(to)}`;
   if (path.startsWith('/mix')) return 'Order of mixing';
   if (path === '/doughOf') return to === undefined ? 'A dough of its own' : 'The dough of another formula';
   if (path.startsWith('/blendEntered')) return 'As typed';
   if (path.startsWith('/mustSuit')) return 'What it must suit';
-  const known = words.find(([pattern]) => pattern.test(path));
-  if (known) return old2new(known[1], from, to, known[2]);
   return path.slice(1).replaceAll('/', ' ');
 }
 
@@ -94,6 +113,16 @@ const familyName = (id: unknown) => families[String(id)]?.name ?? String(id);
 function lotChange(name: string, from: unknown, to: unknown, pantry: Pantry): string {
   const lot = (id: unknown) => (typeof id === 'string' ? `lot ${pantry.lots[id]?.code ?? id}` : 'the lot first in line');
   return from === undefined ? `${name}: use ${lot(to)}` : `${name}: ${lot(from)} → ${lot(to)}`;
+}
+
+const nameOfStep = (step: unknown): string | undefined =>
+  step !== null && typeof step === 'object' && 'name' in step && typeof step.name === 'string' ? step.name : undefined;
+
+const moments: Readonly<Record<string, string>> = { shaping: 'in shaping', hot: 'hot', cooled: 'once cooled', serving: 'at serving' };
+function momentOf(goesOn: unknown): string {
+  const { at, n } = (goesOn ?? {}) as { at?: string; n?: number };
+  if (n !== undefined) return at === 'wait' ? `before wait ${n + 1}` : `before step ${n + 1}`;
+  return moments[at ?? ''] ?? 'as its use does';
 }
 
 const addedOrRemoved = (name: string, from: unknown, to: unknown) =>

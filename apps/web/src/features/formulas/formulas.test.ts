@@ -99,6 +99,14 @@ describe('changes of the dough in words', () => {
     ['how a fat goes in', { path: '/rows/1/fat/state', from: 'melted', to: 'creamed' }, 'Olive oil: goes in otherwise'],
     ['whose dough', { path: '/doughOf', to: { formulaId: 'f', version: 1 } }, 'The dough of another formula'],
     ['a dough let go', { path: '/doughOf', from: { formulaId: 'f', version: 1 } }, 'A dough of its own'],
+    ['a step that is added', { path: '/bake/steps/2', to: { name: 'Crisp', wantC: 120, min: 5 } }, 'Crisp added'],
+    ['a tray that is turned', { path: '/bake/steps/1/turn', to: true }, 'Dry: turned first'],
+    ['weights', { path: '/bake/steps/0/weighted', to: true }, 'Hot start: under weights'],
+    ['a moment', { path: '/rows/7/goesOn', to: { at: 'bakeStep', n: 1 } }, 'White rice flour, superfine: goes on before step 2'],
+    ['a moment after', { path: '/rows/7/goesOn', to: { at: 'serving' } }, 'White rice flour, superfine: goes on at serving'],
+    ['a cold oven', { path: '/bake/fromCold', to: true }, 'Into a cold oven'],
+    ['the cold', { path: '/chill/waits/0/placeId', from: 'fridge', to: 'freezer' }, 'Places and minutes in the cold'],
+    ['a core', { path: '/bake/done/coreC', to: 95 }, 'Done at core none → 95 °C'],
   ])('tell of %s', (_claim, edit, said) => expect(describeEdits([edit], demoCrackerV2, pantry)).toBe(said));
 });
 

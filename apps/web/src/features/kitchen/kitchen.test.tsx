@@ -130,7 +130,7 @@ describe('the kitchen', () => {
 
 describe('taking a change of the kitchen back', () => {
   const [oven] = demoKitchen.ovens;
-  it.each<[string, KitchenChange, Partial<KitchenChange> | null]>([
+  it.each<[string, KitchenChange, object | null]>([
     ['a changed oven is put back', { kind: 'thing', list: 'ovens', thing: { ...oven!, name: 'New' } }, { kind: 'thing', thing: oven }],
     [
       'a new pan is removed',

@@ -236,6 +236,7 @@ function BakeSettings({ looks }: { looks: ReturnType<typeof useLooks> }) {
           width={160}
         />
       </FieldRow>
+      {result && <Looks {...looks} goldenFromTone={result.goldenFromTone} coreC={result.coreC} dryBelowShare={result.dryBelowShare} />}
       <FieldRow label={thick && !result?.mustDry ? 'Or done by moisture' : 'Done when moisture is'}>
         {bake.done.moistureShare === undefined ? (
           <Button size="small" onClick={() => set('/bake/done/moistureShare', result?.dryBelowShare ?? 0.05)} sx={{ minHeight: 26 }}>
@@ -254,7 +255,6 @@ function BakeSettings({ looks }: { looks: ReturnType<typeof useLooks> }) {
           <FormulaField path="/bake/done/coreC" label="Done at core" kind="temperature" digits={0} />
         )}
       </FieldRow>
-      {result && <Looks {...looks} goldenFromTone={result.goldenFromTone} coreC={result.coreC} dryBelowShare={result.dryBelowShare} />}
       <WeighTray />
       <Box sx={{ fontSize: 12.5, color: 'text.secondary', pt: 2 }}>
         Trays and steam burn: dry cloths, open the door away from you. Stop at golden: acrylamide rises with colour.
