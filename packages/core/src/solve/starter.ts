@@ -1,14 +1,16 @@
 import { applyEdits } from '../document/edits.js';
 import { InputError } from '../errors.js';
-import { evaluate, findingsOf } from '../evaluate.js';
+import { evaluate, evaluateDough, findingsOf } from '../evaluate.js';
+import { piecesFromMass } from '../sheet/sheet.js';
+import { factorForPieces, scaled } from './scale.js';
 import { blendPortions } from '../blend/blend.js';
 import { defaultMix, fatOfSchool } from '../dough/mix.js';
 import { rightPourG, waterGets, waterWants } from '../dough/water.js';
 import { doughDensity, holdBackShare } from '../facts/dough.js';
 import { compositionOf, portionOf } from '../ingredient/mixture.js';
 import { roundTo } from '../units/rounding.js';
-import type { BlendRow, Formula, Row } from '../document/formula.js';
-import type { Kitchen } from '../document/kitchen.js';
+import type { BakeStep, BlendRow, Formula, Row } from '../document/formula.js';
+import type { Kitchen, Pan } from '../document/kitchen.js';
 import type { Pantry } from '../document/pantry.js';
 import type { Family } from '../facts/families.js';
 
@@ -39,6 +41,8 @@ export function starterFormula(family: Family, name: string, kitchen: Kitchen, p
   const chilled = family.chillMin[1] > 0 && cold !== undefined;
   const place = chilled ? cold : (bench ?? cold);
   const crisp = family.zone.crisp >= 6.5;
+  const pan = pannedFamilies.has(family.id) ? kitchen.pans?.[0] : undefined;
+  const [wantC, bakeMin] = [family.ovenC[1], family.bakeMin[1]];
   const first: Formula = {
     schema: 1,
     name,
@@ -58,18 +62,21 @@ export function starterFormula(family: Family, name: string, kitchen: Kitchen, p
       waits: place ? [{ placeId: place.id, min: Math.max(5, family.chillMin[1]) }] : [],
     },
     sheet: {
-      parts: [{ key: newKey(), perPiece: 1, thicknessMm: family.thicknessMm[1], shape: shapeOf(family) }],
+      parts: [{ key: newKey(), perPiece: 1, thicknessMm: family.thicknessMm[1], shape: pan ? liningOf(pan) : shapeOf(family) }],
       trimMm: family.rolled ? 6 : 0,
       reroll: family.rolled ? 'once' : 'tillGone',
       lots: 1,
+      // What is pressed into its pan is pricked, what is rolled lies under weights.
+      ...(pan && !family.rolled ? { dockPitchMm: family.dockPitchMm[1] } : {}),
       waits: [],
     },
     bake: {
       ovenId: oven.id,
       trayId: tray.id,
+      ...(pan ? { panId: pan.id } : {}),
       traysAtOnce: 1,
-      layer: 'paper',
-      steps: [{ name: 'Bake', wantC: family.ovenC[1], min: family.bakeMin[1] }],
+      layer: pan ? 'none' : 'paper',
+      steps: pan && family.rolled ? blindSteps(wantC, bakeMin) : [{ name: 'Bake', wantC, min: bakeMin }],
       done: {},
     },
     keep: {
@@ -79,7 +86,40 @@ export function starterFormula(family: Family, name: string, kitchen: Kitchen, p
       sellWithinDays: crisp ? 7 : 1,
     },
   };
-  return settled(first, kitchen, pantry);
+  return settled(pan ? forPans(first, kitchen, pantry) : first, kitchen, pantry);
+}
+
+/** As much dough as lines whole pans: the most that the first batch gives, and no more. */
+function forPans(first: Formula, kitchen: Kitchen, pantry: Pantry): Formula {
+  const { dough } = evaluateDough(first, kitchen, pantry);
+  if (dough.state === 'waiting') return first;
+  const massG = dough.result.doughG + dough.result.dustG;
+  const pieces = Math.max(1, piecesFromMass(first, massG));
+  // A hundredth more: grams are rounded to what a scale shows.
+  const fitted = scaled(first, 1.01 * factorForPieces(first, massG, pieces));
+  return {
+    ...fitted,
+    blendG: roundTo(fitted.blendG, 1, 'up'),
+    rows: fitted.rows.map((row) => ({ ...row, amountG: roundTo(row.amountG, row.amountG < 20 ? 0.1 : 1) })),
+  };
+}
+
+/** Crusts that line a pan. */
+const pannedFamilies: ReadonlySet<string> = new Set(['pie_flaky', 'short_savoury', 'short_sweet', 'press_in_oil', 'crumb_crust']);
+
+/** A square of as much dough as a disc that lines a pan to its rim. */
+function liningOf({ bottomMm, depthMm }: Pan): Formula['sheet']['parts'][number]['shape'] {
+  const side = roundTo(Math.sqrt(Math.PI / 4) * (bottomMm + 2 * depthMm), 1);
+  return { kind: 'rectangle', widthMm: side, lengthMm: side };
+}
+
+/** Most of a blind bake under weights, the rest without. */
+function blindSteps(wantC: number, min: number): BakeStep[] {
+  const under = roundTo(0.6 * min, 0.5);
+  return [
+    { name: 'Under weights', wantC, min: under, weighted: true },
+    { name: 'Bare', wantC, min: roundTo(min - under, 0.5) },
+  ];
 }
 
 /** Rounds of mending: more than this and the findings pull against each other. */
