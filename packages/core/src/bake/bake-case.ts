@@ -29,6 +29,7 @@ export type BakeCase = {
   readonly limits: BakeLimits;
   readonly rule: DoneRule;
   readonly unknowns: BakeUnknowns;
+  /** This oven's heat transfer over that of its kind, as the problem has it. */ readonly heatFactor: number;
   readonly thicknessMm: number;
   readonly firstC: number;
   readonly totalMin: number;
@@ -59,6 +60,7 @@ export function bakeCaseOf(formula: Formula, family: Family, kitchen: Kitchen, d
       banded: formula.sheet.bandsMm !== undefined,
       ...(heat === null ? {} : { heatLog: heat.sd / heat.value }),
     }),
+    heatFactor: heat?.value ?? 1,
     thicknessMm: sheet.thicknessMm,
     firstC: formula.bake.steps[0]!.wantC!,
     totalMin: formula.bake.steps.reduce((sum, { min }, i) => sum + min + handledBefore(formula, i), 0),

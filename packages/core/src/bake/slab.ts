@@ -151,6 +151,9 @@ export class Slab {
     for (let n = 0; n < layers.length; n++) this.properties(layers[n]!, H, X, this.firstOf(n), this.lasts[n]!);
     dH.fill(0);
     dX.fill(0);
+    this.heatIn = 0;
+    this.vapourOut = 0;
+    this.vapourHeatOut = 0;
     if (withJacobian) this.jacobian.clear(this.cells + 2);
     this.betweenCells(X, dH, dX, withJacobian);
     if (around.covered) this.coveredFace(p, H, dH, dX, around, withJacobian);
@@ -295,32 +298,17 @@ export class Slab {
     }
   }
 
+  /** What is under the open sky of the oven: the piece's own top. */
   private topFace(p: BakeProblem, dH: Float64Array, dX: Float64Array, around: Surroundings, withJacobian: boolean): void {
-    const { temperature, capacity, dTdX, potential, dPdH, dPdX, heatR } = this;
-    const t = temperature[1]!;
+    const t = this.temperature[1]!;
     const convection = around.convection * p.recess;
     const radiation = radiant(around.emissivity, around.wallC, t);
     const h = convection + radiation;
-    const effective = (convection * around.airC + radiation * around.wallC) / h;
-    const g = 1 / (1 / h + heatR[1]!);
-    const heat = g * (effective - t);
-    const escape = passing(around, around.vapour * p.recess, potential[1]!);
-    const vapour = escape * (potential[1]! - around.airPotential);
-    const vapourHeat = STEAM + STEAM_SLOPE * t;
-    dH[1] = dH[1]! + heat - vapourHeat * vapour;
-    dX[1] = dX[1]! - vapour;
-    this.topC = t + heat * heatR[1]!;
-    this.heatIn = heat;
-    this.vapourOut = vapour;
-    this.vapourHeatOut = vapourHeat * vapour;
-    if (!withJacobian) return;
-    const { d11, d12, d21, d22 } = this.jacobian;
-    const byH = escape * dPdH[1]!;
-    const byX = escape * dPdX[1]!;
-    d11[1] = d11[1]! - (g / capacity[1]! + vapourHeat * byH);
-    d12[1] = d12[1]! - (g * dTdX[1]! + vapourHeat * byX);
-    d21[1] = d21[1]! - byH;
-    d22[1] = d22[1]! - byX;
+    const g = 1 / (1 / h + this.heatR[1]!);
+    const heat = g * ((convection * around.airC + radiation * around.wallC) / h - t);
+    this.topC = t + heat * this.heatR[1]!;
+    this.heatIn += heat;
+    this.pass(1, heat, g, passing(around, around.vapour * p.recess, this.potential[1]!), around, dH, dX, withJacobian);
   }
 
   /** Weights on paper: they take the oven's heat, pass it on by contact, and let little vapour by. */
@@ -332,33 +320,21 @@ export class Slab {
     around: Surroundings,
     withJacobian: boolean,
   ): void {
-    const { temperature, capacity, dTdX, potential, dPdH, dPdX, heatR } = this;
-    const t = temperature[1]!;
+    const { capacity, dTdX } = this;
+    const t = this.temperature[1]!;
     const cover = H[0]!;
     const radiation = radiant(around.emissivity, around.wallC, cover);
-    const h = around.convection + radiation;
     const intoCover = around.convection * (around.airC - cover) + radiation * (around.wallC - cover);
-    const g = 1 / (1 / p.coverContact + heatR[1]!);
+    const g = 1 / (1 / p.coverContact + this.heatR[1]!);
     const heat = g * (cover - t);
-    const escape = potential[1]! > around.airPotential ? around.vapour * p.coverVent : 0;
-    const vapour = escape * (potential[1]! - around.airPotential);
-    const vapourHeat = STEAM + STEAM_SLOPE * t;
     dH[0] = intoCover - heat;
-    dH[1] = dH[1]! + heat - vapourHeat * vapour;
-    dX[1] = dX[1]! - vapour;
-    this.topC = t + heat * heatR[1]!;
-    this.heatIn = intoCover;
-    this.vapourOut = vapour;
-    this.vapourHeatOut = vapourHeat * vapour;
+    this.topC = t + heat * this.heatR[1]!;
+    this.heatIn += intoCover;
+    const escape = this.potential[1]! > around.airPotential ? around.vapour * p.coverVent : 0;
+    this.pass(1, heat, g, escape, around, dH, dX, withJacobian);
     if (!withJacobian) return;
-    const { d11, d12, d21, d22, u11, u12, u21, u22, l11, l12, l21, l22 } = this.jacobian;
-    const byH = escape * dPdH[1]!;
-    const byX = escape * dPdX[1]!;
-    d11[1] = d11[1]! - (g / capacity[1]! + vapourHeat * byH);
-    d12[1] = d12[1]! - (g * dTdX[1]! + vapourHeat * byX);
-    d21[1] = d21[1]! - byH;
-    d22[1] = d22[1]! - byX;
-    d11[0] = d11[0]! - (h + g);
+    const { d11, u11, u12, u21, u22, l11, l12, l21, l22 } = this.jacobian;
+    d11[0] = d11[0]! - (around.convection + radiation + g);
     u11[0] = g / capacity[1]!;
     u12[0] = g * dTdX[1]!;
     u21[0] = 0;
@@ -381,34 +357,22 @@ export class Slab {
     around: Surroundings,
     withJacobian: boolean,
   ): void {
-    const { cells, temperature, capacity, dTdX, potential, dPdH, dPdX, heatR } = this;
+    const { cells, capacity, dTdX, heatR } = this;
     const at = cells + 1;
     const tray = H[at]!;
-    const t = temperature[cells]!;
-    const oneSide = radiant(1, around.wallC, tray);
-    const radiation = oneSide * (p.trayEmissivity + p.fin * (p.trayEmissivity + p.bareEmissivity));
+    const t = this.temperature[cells]!;
+    const radiation = radiant(1, around.wallC, tray) * (p.trayEmissivity + p.fin * (p.trayEmissivity + p.bareEmissivity));
     const convection = around.convection * (1 + 2 * p.fin);
     const g = 1 / (1 / p.trayContact + heatR[cells]!);
     const intoPiece = g * (tray - t);
     const intoTray = convection * (around.airC - tray) + radiation * (around.wallC - tray);
-    const escape = passing(around, around.vapour * p.vent, potential[cells]!);
-    const vapour = escape * (potential[cells]! - around.airPotential);
-    const vapourHeat = STEAM + STEAM_SLOPE * t;
     dH[at] = dH[at]! + intoTray - intoPiece;
-    dH[cells] = dH[cells]! + intoPiece - vapourHeat * vapour;
-    dX[cells] = dX[cells]! - vapour;
     this.bottomC = t + intoPiece * heatR[cells]!;
     this.heatIn += intoTray;
-    this.vapourOut += vapour;
-    this.vapourHeatOut += vapourHeat * vapour;
+    this.pass(cells, intoPiece, g, passing(around, around.vapour * p.vent, this.potential[cells]!), around, dH, dX, withJacobian);
     if (!withJacobian) return;
-    const { d11, d12, d21, d22, u11, u12, u21, u22, l11, l12, l21, l22 } = this.jacobian;
-    const byH = escape * dPdH[cells]!;
-    const byX = escape * dPdX[cells]!;
-    d11[cells] = d11[cells]! - (g / capacity[cells]! + vapourHeat * byH);
-    d12[cells] = d12[cells]! - (g * dTdX[cells]! + vapourHeat * byX);
-    d21[cells] = d21[cells]! - byH;
-    d22[cells] = d22[cells]! - byX;
+    const { d11, u11, u12, u21, u22, l11, l12, l21, l22 } = this.jacobian;
+    d11[at] = d11[at]! - (convection + radiation + g);
     u11[cells] = g;
     u12[cells] = 0;
     u21[cells] = 0;
@@ -417,38 +381,23 @@ export class Slab {
     l12[at] = g * dTdX[cells]!;
     l21[at] = 0;
     l22[at] = 0;
-    d11[at] = d11[at]! - (convection + radiation + g);
   }
 
   /** On a rack the base gives heat and vapour to the air as the top does. */
   private liftedFace(dH: Float64Array, dX: Float64Array, around: Surroundings, withJacobian: boolean): void {
-    const { cells, temperature, capacity, dTdX, potential, dPdH, dPdX, heatR } = this;
-    const t = temperature[cells]!;
+    const { cells, heatR } = this;
+    const t = this.temperature[cells]!;
     const radiation = radiant(around.emissivity, around.wallC, t);
     const h = around.convection + radiation;
-    const effective = (around.convection * around.airC + radiation * around.wallC) / h;
     const g = 1 / (1 / h + heatR[cells]!);
-    const heat = g * (effective - t);
-    const escape = passing(around, around.vapour, potential[cells]!);
-    const vapour = escape * (potential[cells]! - around.airPotential);
-    const vapourHeat = STEAM + STEAM_SLOPE * t;
-    dH[cells] = dH[cells]! + heat - vapourHeat * vapour;
-    dX[cells] = dX[cells]! - vapour;
+    const heat = g * ((around.convection * around.airC + radiation * around.wallC) / h - t);
     this.bottomC = t + heat * heatR[cells]!;
     this.heatIn += heat;
-    this.vapourOut += vapour;
-    this.vapourHeatOut += vapourHeat * vapour;
+    this.pass(cells, heat, g, passing(around, around.vapour, this.potential[cells]!), around, dH, dX, withJacobian);
     if (!withJacobian) return;
-    const { d11, d12, d21, d22, u11, u12, u21, u22, l11, l12, l21, l22 } = this.jacobian;
-    const byH = escape * dPdH[cells]!;
-    const byX = escape * dPdX[cells]!;
-    d11[cells] = d11[cells]! - (g / capacity[cells]! + vapourHeat * byH);
-    d12[cells] = d12[cells]! - (g * dTdX[cells]! + vapourHeat * byX);
-    d21[cells] = d21[cells]! - byH;
-    d22[cells] = d22[cells]! - byX;
-    const at = cells + 1;
+    const { u11, u12, u21, u22, l11, l12, l21, l22 } = this.jacobian;
     for (const block of [u11, u12, u21, u22]) block[cells] = 0;
-    for (const block of [l11, l12, l21, l22]) block[at] = 0;
+    for (const block of [l11, l12, l21, l22]) block[cells + 1] = 0;
   }
 
   /** Heat in and vapour out through the side of a round piece, a share of what a cylinder would pass. */
@@ -462,13 +411,18 @@ export class Slab {
     const perDepth = (p.edgeShare * 4) / p.acrossM / (1 / h + inner);
     const vapourPerDepth = (p.edgeVent * 4) / p.acrossM;
     const { d11, d12, d21, d22 } = this.jacobian;
+    // Written out, not by `pass`: it runs for every cell at every step.
     for (let i = 1; i <= cells; i++) {
       const depth = thickness[i]!;
       const g = perDepth * depth;
       const t = temperature[i]!;
       const heat = g * (effective - t);
-      const v = passing(around, (vapourPerDepth * depth) / (1 / around.vapour + (p.acrossM * vapourR[i]!) / (4 * depth)), potential[i]!);
-      const vapour = v * (potential[i]! - around.airPotential);
+      const escape = passing(
+        around,
+        (vapourPerDepth * depth) / (1 / around.vapour + (p.acrossM * vapourR[i]!) / (4 * depth)),
+        potential[i]!,
+      );
+      const vapour = escape * (potential[i]! - around.airPotential);
       const vapourHeat = STEAM + STEAM_SLOPE * t;
       dH[i] = dH[i]! + heat - vapourHeat * vapour;
       dX[i] = dX[i]! - vapour;
@@ -476,13 +430,40 @@ export class Slab {
       this.vapourOut += vapour;
       this.vapourHeatOut += vapourHeat * vapour;
       if (!withJacobian) continue;
-      const byH = v * dPdH[i]!;
-      const byX = v * dPdX[i]!;
+      const byH = escape * dPdH[i]!;
+      const byX = escape * dPdX[i]!;
       d11[i] = d11[i]! - (g / capacity[i]! + vapourHeat * byH);
       d12[i] = d12[i]! - (g * dTdX[i]! + vapourHeat * byX);
       d21[i] = d21[i]! - byH;
       d22[i] = d22[i]! - byX;
     }
+  }
+
+  /** Heat into a cell and vapour out of it, and what both add to the cell's own block of the Jacobian. */
+  private pass(
+    i: number,
+    heat: number,
+    conductance: number,
+    escape: number,
+    around: Surroundings,
+    dH: Float64Array,
+    dX: Float64Array,
+    withJacobian: boolean,
+  ): void {
+    const vapour = escape * (this.potential[i]! - around.airPotential);
+    const vapourHeat = STEAM + STEAM_SLOPE * this.temperature[i]!;
+    dH[i] = dH[i]! + heat - vapourHeat * vapour;
+    dX[i] = dX[i]! - vapour;
+    this.vapourOut += vapour;
+    this.vapourHeatOut += vapourHeat * vapour;
+    if (!withJacobian) return;
+    const { d11, d12, d21, d22 } = this.jacobian;
+    const byH = escape * this.dPdH[i]!;
+    const byX = escape * this.dPdX[i]!;
+    d11[i] = d11[i]! - (conductance / this.capacity[i]! + vapourHeat * byH);
+    d12[i] = d12[i]! - (conductance * this.dTdX[i]! + vapourHeat * byX);
+    d21[i] = d21[i]! - byH;
+    d22[i] = d22[i]! - byX;
   }
 }
 

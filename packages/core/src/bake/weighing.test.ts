@@ -43,6 +43,15 @@ describe('one weighed tray', () => {
     expect(miss(again)).toBeLessThan(miss(theCase));
     expect(again.unknowns.heatLog).toBeLessThan(theCase.unknowns.heatLog);
   });
+  it('a second tray begins where the first ended: nearer still, and surer', () => {
+    const first = learned(1.25);
+    const knows = { what: 'ovenHeatFactor' as const, about: 'oven-a', value: first.value, sd: first.sd, bakeIds: [] };
+    const again = bakeCaseFor(aFormula(), { ...kitchen, learned: [knows] }, pantry)!;
+    const second = heatFromWeighing(again, { beforeG: 400, afterG: afterG(1.25), min: MIN });
+    expect(second.value).toBeGreaterThan(first.value);
+    expect(second.value).toBeLessThan(1.27);
+    expect(second.sd).toBeLessThan(first.sd);
+  });
   it.each<[string, Parameters<typeof heatFromWeighing>[1], RegExp]>([
     ['heavier after than before', { beforeG: 400, afterG: 410, min: 10 }, /from 1 to 400 g/],
     ['nothing on the tray', { beforeG: 0, afterG: 0, min: 10 }, /from 1 to 100000 g/],

@@ -1,5 +1,4 @@
 import { within } from '../errors.js';
-import { bakeSpread } from '../facts/oven.js';
 import { onCurve } from '../math/interpolate.js';
 import { BakeMarch } from './march.js';
 import { nudged } from './problem.js';
@@ -22,20 +21,20 @@ const FURTHEST = Math.log(2);
 /**
  * What a tray that lost so much water says about the oven's heat transfer.
  *
- * The factor is the one that fits the loss best, held by what ovens of its kind do; what else could have changed the loss
- * (temperature, thickness, water) widens its spread.
+ * The factor is the one that fits the loss best, held by what was known before: what ovens of its kind do, or what earlier trays
+ * taught. What else could have changed the loss (temperature, thickness, water) widens its spread.
  *
  * Units    g, min; factor on the convection of the oven's kind.
  * Throws   InputError at weighing.beforeG, .afterG (not above zero, or more after than before), .min out of 1..240.
  * Findings none.
- * Source   Gauss-Newton on one number with a normal prior (textbook); prior and spreads facts/oven bakeSpread.
+ * Source   Gauss-Newton on one number with a normal prior (textbook); first prior and spreads facts/oven bakeSpread.
  */
 export function heatFromWeighing(theCase: BakeCase, weighing: TrayWeighing): LearnedHeat {
   const { beforeG, afterG, min } = weighing;
   within('weighing.beforeG', beforeG, 1, 100000, 'g');
   within('weighing.afterG', afterG, 1, beforeG, 'g');
   within('weighing.min', min, 1, 240, 'min');
-  const { unknowns } = theCase;
+  const { heatFactor, unknowns } = theCase;
   const march = new BakeMarch(24);
   const problem = endingAt(theCase.problem, min);
   const lossOf = (by: BakeNudge) => lostShareAt(march, nudged(problem, by), min);
@@ -49,7 +48,7 @@ export function heatFromWeighing(theCase: BakeCase, weighing: TrayWeighing): Lea
     { startC: unknowns.startC },
   ];
   const noise = Math.hypot(0.002, ...others.map((by) => lossOf(by) - expectedShare));
-  const prior = bakeSpread.values.heatTransferLog;
+  const prior = unknowns.heatLog;
   let log = 0;
   let slope = 1;
   for (let i = 0; i < 6; i++) {
@@ -60,7 +59,7 @@ export function heatFromWeighing(theCase: BakeCase, weighing: TrayWeighing): Lea
     if (Math.abs(step) < 1e-4) break;
   }
   const sdLog = 1 / Math.sqrt(slope ** 2 / noise ** 2 + 1 / prior ** 2);
-  const value = Math.exp(log);
+  const value = heatFactor * Math.exp(log);
   return { value, sd: value * sdLog, lostShare, expectedShare };
 }
 

@@ -27,6 +27,13 @@ describe('from wheat', () => {
     expect(ids.filter((id) => id.startsWith('wheat'))).toEqual([]);
   });
 
+  it('its quarter batch gives pieces to bake, in a kitchen full of pans too', () => {
+    const trial = plan().formula;
+    const { sheet, bake } = evaluate(trial, kitchen, shelf);
+    expect(bake.state).not.toBe('waiting');
+    expect((sheet as { result: { pieces: number } }).result.pieces).toBeGreaterThan(0);
+  });
+
   it('counts starch beside the wheat as flour, and loses none of it', () => {
     expect(plan([...pie, line('corn_starch', 40)], 'pie_flaky', ['trial']).formula.blendG).toBe(340);
   });

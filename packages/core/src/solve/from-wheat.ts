@@ -54,7 +54,8 @@ export function trialFromWheat(
     throw new InputError('list', 'names no wheat flour: paste it into a formula as it is');
   const others = list.filter((one) => !isFlour(one));
   if (others.length === 0) throw new InputError('list', 'names nothing but flour');
-  const starter = starterFormula(family, name, kitchen, pantry, newKey);
+  // A quarter of a batch seldom lines a pan: the trial is baked flat.
+  const starter = starterFormula(family, name, { ...kitchen, pans: [] }, pantry, newKey);
   const gumless = starter.blend.rows.filter(({ ingredientId }) => !isGum(pantry.ingredients[ingredientId]!));
   const total = gumless.reduce((sum, { share }) => sum + share, 0);
   // As it would be with wheat: its water and fat are what the steps start from.

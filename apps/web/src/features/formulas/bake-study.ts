@@ -29,7 +29,11 @@ export function useLooks(
   formula: Formula,
   kitchen: Kitchen,
   pantry: Pantry,
-): Studied & { readonly stop: () => void; readonly goOn: () => void } {
+): Studied & {
+  /** The plan is about the formula as it stands. */ readonly fresh: boolean;
+  readonly stop: () => void;
+  readonly goOn: () => void;
+} {
   const [studied, setStudied] = useState<Studied>({ study: null, of: null, progress: null, stopped: false });
   const [again, setAgain] = useState(0);
   const study = useRef<ReturnType<typeof startStudy> | null>(null);
@@ -73,6 +77,7 @@ export function useLooks(
 
   return {
     ...studied,
+    fresh: studied.of === formula && studied.progress === null,
     stop: () => {
       void study.current?.api.stop();
       setStudied((before) => ({ ...before, progress: null, stopped: true }));

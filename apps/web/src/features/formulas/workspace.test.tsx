@@ -32,7 +32,7 @@ jest.mock('./use-evaluation', () => ({
   },
 }));
 jest.mock('./bake-study', () => ({
-  useLooks: () => ({ study: null, of: null, progress: null, stopped: false, stop: jest.fn(), goOn: jest.fn() }),
+  useLooks: () => ({ study: null, of: null, progress: null, fresh: false, stopped: false, stop: jest.fn(), goOn: jest.fn() }),
   usePairMap: () => ({ map: null, run: jest.fn(), stop: jest.fn() }),
   startStudy: jest.fn(),
 }));

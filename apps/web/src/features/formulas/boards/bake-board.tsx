@@ -287,7 +287,7 @@ function BakePicture({ looks }: { looks: ReturnType<typeof useLooks> }) {
         {done ? (
           <>
             {doneWords(result)} at <b>{showDuration(done.value)}</b>{' '}
-            {band && looks.progress === null
+            {band && looks.fresh
               ? `(${showDuration(half(band.p10))} to ${showDuration(half(band.p90))} in eight of ten)`
               : `± ${Math.max(0.5, done.sd).toFixed(1)} min`}
             {result.darkMin !== null && <>, too dark from {showDuration(result.darkMin)}</>}.{' '}
@@ -302,7 +302,7 @@ function BakePicture({ looks }: { looks: ReturnType<typeof useLooks> }) {
         )}
       </Box>
       <Slices result={result} />
-      <MoistureCurve result={result} looks={looks.progress === null ? looks.study : null} />
+      <MoistureCurve result={result} looks={looks.fresh ? looks.study : null} />
       <ToneStrip result={result} />
       <Box>
         <Button size="small" onClick={() => setTemperatures(!temperatures)} aria-expanded={temperatures} sx={{ minHeight: 26 }}>

@@ -31,6 +31,7 @@ const shown = (over: Partial<Parameters<typeof Looks>[0]> = {}) =>
         study={study}
         of={null}
         progress={null}
+        fresh
         stopped={false}
         stop={stop}
         goOn={goOn}

@@ -18,7 +18,7 @@ type Props = ReturnType<typeof useLooks> & {
 
 /** When to open the door, what to expect there, and what is left of the plan after a "not yet". */
 export function Looks(props: Props) {
-  const { study, progress, stopped, stop, goOn } = props;
+  const { study, fresh, progress, stopped, stop, goOn } = props;
   const [notYet, setNotYet] = useState<{ readonly of: LooksStudy; readonly min: number } | null>(null);
   const since = notYet && notYet.of === study ? notYet.min : null;
   return (
@@ -44,7 +44,7 @@ export function Looks(props: Props) {
         </Box>
       )}
       {study && (
-        <Box sx={{ opacity: progress === null ? 1 : 0.6 }}>
+        <Box sx={{ opacity: fresh ? 1 : 0.6 }}>
           {since === null ? (
             <Plan {...props} study={study} onNotYet={(min) => setNotYet({ of: study, min })} />
           ) : (
