@@ -101,7 +101,7 @@ test('weights, a cold oven, a hot tray, too hot and never dry: each is answered 
   const errors = complaints(page);
   await page.goto(`${CRACKER}/bake`);
   await page.getByLabel('Dry tray').click();
-  await page.getByRole('option', { name: 'under weights' }).click();
+  await page.getByRole('option', { name: 'weights' }).click();
   await expect(page.getByText('The weights stay on to the end')).toBeVisible();
   await page.keyboard.press('Control+z');
   await page.getByLabel('Into the oven').click();

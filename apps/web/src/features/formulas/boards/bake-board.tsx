@@ -44,8 +44,8 @@ export function BakeBoard() {
 type Handling = 'asIs' | 'weighted' | 'turn';
 const handlings: readonly { readonly value: Handling; readonly name: string }[] = [
   { value: 'asIs', name: 'as it is' },
-  { value: 'weighted', name: 'under weights' },
-  { value: 'turn', name: 'turned first' },
+  { value: 'weighted', name: 'weights' },
+  { value: 'turn', name: 'turned' },
 ];
 const handlingOf = ({ weighted, turn }: BakeStep): Handling => (weighted ? 'weighted' : turn ? 'turn' : 'asIs');
 function handled({ name, wantC, min }: BakeStep, how: Handling): BakeStep {
