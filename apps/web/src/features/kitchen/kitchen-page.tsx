@@ -65,6 +65,7 @@ function Loaded({ kitchen, ovenId }: { kitchen: Kitchen; ovenId: string | undefi
   const [measuring, setMeasuring] = useState(false);
   const [judging, setJudging] = useState(false);
   const { palette } = useTheme();
+  const column = { borderRight: `1px solid ${palette.divider}`, pr: 3, '@media (max-width: 899px)': { border: 0, pr: 0 } } as const;
   const on = DateTime.now().setZone(kitchen.zone).toISODate() ?? '';
   const oven = kitchen.ovens.find((one) => one.id === ovenId) ?? kitchen.ovens[0];
   const care = oven ? ovenCare(oven, kitchen, on) : null;
@@ -73,26 +74,39 @@ function Loaded({ kitchen, ovenId }: { kitchen: Kitchen; ovenId: string | undefi
       sx={{
         display: 'grid',
         gridTemplateColumns: '250px 1fr 270px',
-        gap: 5,
-        '@media (max-width: 1199px)': { gridTemplateColumns: '250px 1fr' },
-        '@media (max-width: 899px)': { gridTemplateColumns: '1fr' },
+        gridTemplateRows: 'auto 1fr',
+        gridTemplateAreas: '"ovens main side" "rest main side"',
+        columnGap: 5,
+        '@media (max-width: 1199px)': {
+          gridTemplateColumns: '250px 1fr',
+          gridTemplateRows: 'auto auto 1fr',
+          gridTemplateAreas: '"ovens main" "rest main" "rest side"',
+        },
+        // On a phone the chosen oven stands right under the ovens, the rest of the kitchen below it.
+        '@media (max-width: 899px)': {
+          gridTemplateColumns: 'minmax(0, 1fr)',
+          gridTemplateRows: 'none',
+          gridTemplateAreas: '"ovens" "main" "side" "rest"',
+          rowGap: 5,
+        },
       }}
     >
-      <Box
-        component="nav"
-        aria-label="What the kitchen has"
-        sx={{ borderRight: `1px solid ${palette.divider}`, pr: 3, '@media (max-width: 899px)': { border: 0, pr: 0 } }}
-      >
-        {(Object.keys(lists) as KitchenList[]).map((list) => (
-          <Things key={list} list={list} kitchen={kitchen} chosen={oven?.id} on={on} onOpen={setOpen} />
-        ))}
+      <Box component="nav" aria-label="Ovens of this kitchen" sx={{ ...column, gridArea: 'ovens' }}>
+        <Things list="ovens" kitchen={kitchen} chosen={oven?.id} on={on} onOpen={setOpen} />
+      </Box>
+      <Box sx={{ ...column, gridArea: 'rest' }}>
+        {(Object.keys(lists) as KitchenList[])
+          .filter((list) => list !== 'ovens')
+          .map((list) => (
+            <Things key={list} list={list} kitchen={kitchen} chosen={undefined} on={on} onOpen={setOpen} />
+          ))}
         <RoomAir kitchen={kitchen} />
         <Button size="small" onClick={() => setJudging(true)} sx={{ mt: 2 }}>
           Judgements
         </Button>
       </Box>
       {oven && care ? (
-        <Box>
+        <Box sx={{ gridArea: 'main', minWidth: 0 }}>
           <Box sx={{ display: 'flex', alignItems: 'center', gap: 3, pb: 3, flexWrap: 'wrap' }}>
             <Typography variant="h1" component="h2">
               {oven.name}
@@ -113,7 +127,7 @@ function Loaded({ kitchen, ovenId }: { kitchen: Kitchen; ovenId: string | undefi
           <OvenPanel oven={oven} kitchen={kitchen} care={care} />
         </Box>
       ) : (
-        <Box>An oven belongs here: add the one you bake in.</Box>
+        <Box sx={{ gridArea: 'main' }}>An oven belongs here: add the one you bake in.</Box>
       )}
       {oven && care && <Sureness oven={oven} care={care} kitchen={kitchen} on={on} onMeasure={() => setMeasuring(true)} />}
       {open && <ThingForm key={open.thing.id} {...open} onClose={() => setOpen(null)} />}
@@ -229,7 +243,11 @@ type SurenessProps = {
 function Sureness({ oven, care, kitchen, on, onMeasure }: SurenessProps) {
   const due = kitchen.ovens.filter((one) => one.id !== oven.id && ovenCare(one, kitchen, on).state !== 'measured');
   return (
-    <Box component="aside" aria-label="How sure, and what next" sx={{ display: 'grid', gap: 3, alignContent: 'start', fontSize: 14 }}>
+    <Box
+      component="aside"
+      aria-label="How sure, and what next"
+      sx={{ gridArea: 'side', display: 'grid', gap: 3, alignContent: 'start', fontSize: 14 }}
+    >
       <Typography variant="h2">How sure</Typography>
       <Box>
         Its air may stray <b>± {care.spreadC.toFixed(1)} K</b> from what you want
