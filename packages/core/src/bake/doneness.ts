@@ -1,5 +1,5 @@
 import { firstReach } from '../math/interpolate.js';
-import type { BakeMarch, Trajectory } from './march.js';
+import type { BakeMarch, MarchOptions, Trajectory } from './march.js';
 import type { BakeProblem, SettingNumbers } from './problem.js';
 
 /** What a bake has to reach, and what it must not; what is left out is not asked for. */
@@ -21,6 +21,8 @@ export type BakeTimes = {
   /** Too dark or too dry: the sooner. */ readonly overMin: number | null;
 };
 
+export type UntilOver = Pick<MarchOptions, 'toleranceK' | 'toleranceX'> & { readonly atLeastMin?: number; readonly longestMin?: number };
+
 /** The last setting is carried on this long to see when things would happen. */
 export const LONGEST_MIN = 60;
 
@@ -36,13 +38,13 @@ export function bakeUntilOver(
   march: BakeMarch,
   problem: BakeProblem,
   rule: DoneRule,
-  { atLeastMin = 0, longestMin = LONGEST_MIN }: { atLeastMin?: number; longestMin?: number } = {},
+  { atLeastMin = 0, longestMin = LONGEST_MIN, ...tolerances }: UntilOver = {},
 ): { trajectory: Trajectory; times: BakeTimes } {
   const last = problem.settings.length - 1;
   const settings = problem.settings.map((setting, i): SettingNumbers =>
     i === last ? { ...setting, seconds: setting.seconds + longestMin * 60 } : setting,
   );
-  const { trajectory } = march.run({ ...problem, settings }, { enough: (so) => hasHappened(so, rule, atLeastMin) });
+  const { trajectory } = march.run({ ...problem, settings }, { ...tolerances, enough: (so) => hasHappened(so, rule, atLeastMin) });
   return { trajectory, times: timesOf(trajectory, rule) };
 }
 

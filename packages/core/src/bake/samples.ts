@@ -23,6 +23,10 @@ export type BakeSample = { readonly doneMin: number; readonly overMin: number };
 /** Samples that a plan of looks is made from: enough for its shares to stand within about 2 points. */
 export const SAMPLES = 200;
 
+/** Fewer cells and longer steps than a single bake: a minute's tenth, where the samples themselves stray by minutes. */
+const COARSE = { toleranceK: 3.2, toleranceX: 1.2e-2 };
+const COARSE_CELLS = 20;
+
 /**
  * What is unknown about a bake in this kitchen.
  *
@@ -58,8 +62,7 @@ export function unknownsOf(known: {
  * Source   Halton 1960, bases 2 3 5 7 11 13; normal by Acklam's inverse; the first 20 points are left out.
  */
 export function* bakeSamples(problem: BakeProblem, rule: DoneRule, unknowns: BakeUnknowns, count = SAMPLES): Generator<BakeSample> {
-  // A few cells less than a single bake: far inside what the samples themselves stray.
-  const march = new BakeMarch(20);
+  const march = new BakeMarch(COARSE_CELLS);
   for (let i = 0; i < count; i++) yield bakeSample(march, problem, rule, unknowns, haltonNormal(i + 20, unknownNames.length));
 }
 
@@ -72,6 +75,6 @@ export function bakeSample(
   z: readonly number[],
 ): BakeSample {
   const by = Object.fromEntries(unknownNames.map((name, n) => [name, unknowns[name] * z[n]!])) as BakeNudge;
-  const { times } = bakeUntilOver(march, nudged(problem, by), rule);
+  const { times } = bakeUntilOver(march, nudged(problem, by), rule, COARSE);
   return { doneMin: times.doneMin ?? Infinity, overMin: times.overMin ?? Infinity };
 }
