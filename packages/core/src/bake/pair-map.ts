@@ -13,7 +13,7 @@ export type PairCell = BakeTimes & { readonly thicknessMm: number; readonly airC
  * Units    mm, C, min.
  * Throws   nothing.
  * Findings none.
- * Source   bakeUntilOver, one setting at one temperature; everything else as in the problem.
+ * Source   bakeUntilOver, one setting at one temperature and nothing on the piece; everything else as in the problem.
  */
 export function* pairMap(
   problem: BakeProblem,
@@ -41,7 +41,7 @@ function atPair(problem: BakeProblem, timesThick: number, airC: number): BakePro
   return {
     ...problem,
     layers: problem.layers.map((layer, i) => (i === problem.main ? { ...layer, dryMass: layer.dryMass * timesThick } : layer)),
-    settings: [{ ...first, seconds: 1, airC, airFromC: dip, wallC: first.wallC === null ? null : airC }],
+    settings: [{ ...first, covered: false, seconds: 1, airC, airFromC: dip, wallC: first.wallC === null ? null : airC }],
   };
 }
 

@@ -127,7 +127,7 @@ function Map({ map, nowMm, nowC }: { map: MapState; nowMm: number; nowC: number 
         {
           path: '/bake/steps',
           from: from.bake.steps as never,
-          to: [{ name: from.bake.steps[0]!.name, wantC: roundTo(cell.airC, 1), min }],
+          to: [{ name: from.bake.steps.length > 1 ? 'Bake' : from.bake.steps[0]!.name, wantC: roundTo(cell.airC, 1), min }],
         },
       ];
       return edits;
