@@ -1,4 +1,4 @@
-import type { HandWord } from '@north-leaf/core';
+import type { Oven, HandWord } from '@north-leaf/core';
 
 /** The hand's words for a dough, as they stand on the screen. */
 export const handWordLabels: Record<HandWord, string> = {
@@ -8,3 +8,6 @@ export const handWordLabels: Record<HandWord, string> = {
   tacky: 'Tacky',
   sticks: 'Sticks',
 };
+
+/** How an oven heats, as bakers say it. */
+export const ovenKinds: Readonly<Record<Oven['kind'], string>> = { static: 'still air', fan: 'fan', deck: 'deck' };

@@ -1,18 +1,10 @@
-import { aFormula, kitchen, resultOf, worked } from '../worked/a-formula.js';
+import { aFilling, aFormula, kitchen, pantry, resultOf, worked } from '../worked/a-formula.js';
 import { evaluate } from '../evaluate.js';
-import { pantry } from '../worked/a-formula.js';
 import { goesOnOf, isInOven } from '../dough/goes-on.js';
 import { juiceOf } from './filling.js';
 import type { Json } from '../document/edits.js';
 import type { FillingMix } from '../dough/filling-mix.js';
 
-const filling = (ingredientId: string, amountG: number, key: string, goesOn?: Json): Json => ({
-  key,
-  ingredientId,
-  amountG,
-  use: 'filling',
-  ...(goesOn === undefined ? {} : { goesOn }),
-});
 /** A round tart of the demo dough in a pan of 220 mm, four pieces of dough cut to fit. */
 const tart = (more: Record<string, Json>) =>
   aFormula({
@@ -80,10 +72,13 @@ describe('filling', () => {
   });
 
   it('fruit tarts of 1400 g want 25 to 60 g of starch (common practice: 60-70 g of flour or half of starch, no source)', () => {
-    const evaluation = worked(tart({ '/rows/8': filling('blueberries', 1200, 'f1'), '/rows/9': filling('sugar_white', 200, 'f2') }));
+    const evaluation = worked(tart({ '/rows/8': aFilling('blueberries', 1200, 'f1'), '/rows/9': aFilling('sugar_white', 200, 'f2') }));
     const { pieces } = resultOf(evaluation, 'sheet');
     const { weepsG } = resultOf(evaluation, 'bake').filling!;
     const starchG = (weepsG * pieces) / 12;
+    const { stoodG, juiceG } = resultOf(evaluation, 'bake').filling!;
+    expect(stoodG).toBeGreaterThan(0);
+    expect(stoodG).toBeLessThan(juiceG);
     expect(starchG).toBeGreaterThan(25);
     expect(starchG).toBeLessThan(60);
   });
@@ -91,7 +86,7 @@ describe('filling', () => {
   it('is a layer of its own: it is through later than the crust alone, later still when it is deep, and its juice boils away', () => {
     const at = (grams: number) =>
       resultOf(
-        worked(tart({ '/rows/8': filling('blueberries', grams, 'f1'), '/rows/9': filling('sugar_white', grams / 6, 'f2') })),
+        worked(tart({ '/rows/8': aFilling('blueberries', grams, 'f1'), '/rows/9': aFilling('sugar_white', grams / 6, 'f2') })),
         'bake',
       );
     const thin = at(500);
@@ -103,7 +98,7 @@ describe('filling', () => {
   });
 
   it('runs over a pan that is too shallow, by as much as does not fit', () => {
-    const over = (grams: number) => resultOf(worked(tart({ '/rows/8': filling('blueberries', grams, 'f1') })), 'bake').filling!.overG;
+    const over = (grams: number) => resultOf(worked(tart({ '/rows/8': aFilling('blueberries', grams, 'f1') })), 'bake').filling!.overG;
     expect(over(500)).toBe(0);
     expect(over(4000)).toBeGreaterThan(0);
     expect(over(4400) - over(4000)).toBeCloseTo(400 / resultOf(worked(tart({})), 'sheet').pieces, 0);
@@ -116,7 +111,7 @@ describe('filling', () => {
 
   it('a wet filling softens a crisp crust in hours, jam later than fruit, and cream is asked into the cold', () => {
     const keep = (ingredientId: string) =>
-      resultOf(worked(aFormula({ '/rows/8': filling(ingredientId, 150, 'f1', { at: 'cooled' }) })), 'keep');
+      resultOf(worked(aFormula({ '/rows/8': aFilling(ingredientId, 150, 'f1', { at: 'cooled' }) })), 'keep');
     const fruit = keep('blueberries').crustSoft!.hours!;
     expect(fruit).toBeGreaterThan(0);
     expect(fruit).toBeLessThan(48);

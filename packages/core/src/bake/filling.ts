@@ -14,10 +14,14 @@ export type FillingInPiece = {
   /** Depth that is left for it in its pan; null: no pan holds it. */ readonly roomMm: number | null;
   /** More than its pan holds. */ readonly overG: number;
   /** What fruit gives to heat, sugar and salt. */ readonly juiceG: number;
+  /** What of it has run after half an hour with its sugar, before the oven. */ readonly stoodG: number;
   /** What starch, flour, gum and egg in it hold. */ readonly heldG: number;
   readonly juicy: boolean;
   /** Its middle when it is set, C. */ readonly setsC: number;
 };
+
+/** Fruit stands with its sugar about so long before it is filled: common practice, no source. */
+export const STOOD_MIN = 30;
 
 /** The pan a formula names; null for none. InputError at bake.panId for one the kitchen does not have. */
 export function panOf(kitchen: Kitchen, panId: string | undefined): Pan | null {
@@ -51,6 +55,7 @@ export function fillingInPiece(formula: Formula, kitchen: Kitchen, dough: DoughR
     roomMm,
     overG,
     juiceG: juiceOf(mix, Infinity) / sheet.pieces,
+    stoodG: juiceOf(mix, STOOD_MIN) / sheet.pieces,
     heldG: heldOf(mix) / sheet.pieces,
     juicy: mix.fruitWaterG > 0.3 * mix.massG,
     setsC: mix.eggG > 0 ? fillingSets.values.eggC : mix.fruitWaterG > 0 ? fillingSets.values.juicyC : fillingSets.values.otherC,

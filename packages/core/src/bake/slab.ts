@@ -157,7 +157,7 @@ export class Slab {
     if (withJacobian) this.jacobian.clear(this.cells + 2);
     this.betweenCells(X, dH, dX, withJacobian);
     if (around.covered) this.coveredFace(p, H, dH, dX, around, withJacobian);
-    else this.topFace(p, dH, dX, around, withJacobian);
+    else this.topC = this.openFace(1, p.recess, dH, dX, around, withJacobian);
     if (around.lifted) this.liftedFace(dH, dX, around, withJacobian);
     else this.bottomFace(p, H, dH, dX, around, withJacobian);
     if (p.acrossM > 0) this.side(p, dH, dX, around, withJacobian);
@@ -298,17 +298,17 @@ export class Slab {
     }
   }
 
-  /** What is under the open sky of the oven: the piece's own top. */
-  private topFace(p: BakeProblem, dH: Float64Array, dX: Float64Array, around: Surroundings, withJacobian: boolean): void {
-    const t = this.temperature[1]!;
-    const convection = around.convection * p.recess;
+  /** A face in the open air gets heat from air and walls and gives vapour off; `share` of the air reaches it. Gives its surface, C. */
+  private openFace(i: number, share: number, dH: Float64Array, dX: Float64Array, around: Surroundings, withJacobian: boolean): number {
+    const t = this.temperature[i]!;
+    const convection = around.convection * share;
     const radiation = radiant(around.emissivity, around.wallC, t);
     const h = convection + radiation;
-    const g = 1 / (1 / h + this.heatR[1]!);
+    const g = 1 / (1 / h + this.heatR[i]!);
     const heat = g * ((convection * around.airC + radiation * around.wallC) / h - t);
-    this.topC = t + heat * this.heatR[1]!;
     this.heatIn += heat;
-    this.pass(1, heat, g, passing(around, around.vapour * p.recess, this.potential[1]!), around, dH, dX, withJacobian);
+    this.pass(i, heat, g, passing(around, around.vapour * share, this.potential[i]!), around, dH, dX, withJacobian);
+    return t + heat * this.heatR[i]!;
   }
 
   /** Weights on paper: they take the oven's heat, pass it on by contact, and let little vapour by. */
@@ -383,17 +383,10 @@ export class Slab {
     l22[at] = 0;
   }
 
-  /** On a rack the base gives heat and vapour to the air as the top does. */
+  /** On a rack the base is as open to the air as the top, and the tray is gone. */
   private liftedFace(dH: Float64Array, dX: Float64Array, around: Surroundings, withJacobian: boolean): void {
-    const { cells, heatR } = this;
-    const t = this.temperature[cells]!;
-    const radiation = radiant(around.emissivity, around.wallC, t);
-    const h = around.convection + radiation;
-    const g = 1 / (1 / h + heatR[cells]!);
-    const heat = g * ((around.convection * around.airC + radiation * around.wallC) / h - t);
-    this.bottomC = t + heat * heatR[cells]!;
-    this.heatIn += heat;
-    this.pass(cells, heat, g, passing(around, around.vapour, this.potential[cells]!), around, dH, dX, withJacobian);
+    const { cells } = this;
+    this.bottomC = this.openFace(cells, 1, dH, dX, around, withJacobian);
     if (!withJacobian) return;
     const { u11, u12, u21, u22, l11, l12, l21, l22 } = this.jacobian;
     for (const block of [u11, u12, u21, u22]) block[cells] = 0;

@@ -35,3 +35,12 @@ export function resultOf<K extends 'blend' | 'dough' | 'chill' | 'sheet' | 'bake
 }
 
 export const WATER = '/rows/0/amountG';
+
+/** A row of filling, as an edit sets it. */
+export const aFilling = (ingredientId: string, amountG: number, key: string, goesOn?: Json): Json => ({
+  key,
+  ingredientId,
+  amountG,
+  use: 'filling',
+  ...(goesOn === undefined ? {} : { goesOn }),
+});

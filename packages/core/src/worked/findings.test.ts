@@ -2,7 +2,7 @@ import { applyEdits } from '../document/edits.js';
 import { evaluate, findingsOf } from '../evaluate.js';
 import { findingCodes } from '../findings/finding.js';
 import { wordsFor } from '../findings/words.js';
-import { aFormula, kitchen, pantry, WATER, worked } from './a-formula.js';
+import { aFilling, aFormula, kitchen, pantry, WATER, worked } from './a-formula.js';
 import type { Json } from '../document/edits.js';
 import type { Formula } from '../document/formula.js';
 import type { Lot, Pantry } from '../document/pantry.js';
@@ -38,14 +38,7 @@ const pantries: Partial<Record<FindingCode, Pantry>> = {
   'lot.short': withLots(sorghum({ onHandG: 100 })),
 };
 
-const filling = (ingredientId: string, amountG: number, key: string, goesOn?: Json): Json => ({
-  key,
-  ingredientId,
-  amountG,
-  use: 'filling',
-  ...(goesOn === undefined ? {} : { goesOn }),
-});
-const wet = { '/rows/8': filling('blueberries', 900, 'f1'), '/rows/9': filling('sugar_white', 150, 'f2') };
+const wet = { '/rows/8': aFilling('blueberries', 900, 'f1'), '/rows/9': aFilling('sugar_white', 150, 'f2') };
 const egg: Json = { key: 'e', ingredientId: 'egg_whole', amountG: 20, use: 'dough' };
 
 /** The dough as a tart crust in its ring: bare and whole, or pricked under fruit. */
@@ -54,7 +47,7 @@ const inPan = (filled: boolean): Formula => {
     '/family': 'press_in_oil',
     '/bake/panId': 'ring-220',
     '/sheet/parts/0/shape': { kind: 'rectangle', widthMm: 200, lengthMm: 200 },
-    ...(filled ? { '/rows/8': filling('blueberries', 300, 'f1') } : {}),
+    ...(filled ? { '/rows/8': aFilling('blueberries', 300, 'f1') } : {}),
   });
   const { dockPitchMm: _, ...whole } = formula.sheet;
   return filled ? formula : { ...formula, sheet: whole };
@@ -166,7 +159,7 @@ const cases: Record<FindingCode, Formula> = {
   'bake.fillingWeeps': aFormula(wet),
   'bake.fillingOver': aFormula({
     ...wet,
-    '/rows/8': filling('blueberries', 4500, 'f1'),
+    '/rows/8': aFilling('blueberries', 4500, 'f1'),
     '/bake/panId': 'ring-220',
     '/sheet/parts/0/shape': { kind: 'rectangle', widthMm: 200, lengthMm: 200 },
   }),
@@ -180,8 +173,8 @@ const cases: Record<FindingCode, Formula> = {
   'keep.notCrisp': aFormula({ '/bake/steps': [{ name: 'Short', wantC: 180, min: 9 }], '/bake/done/moistureShare': 0.1 }),
   'keep.softBeforeSold': aFormula(),
   'keep.packedWarm': aFormula({ '/keep/cool/0/min': 1 }),
-  'keep.crustSoftens': aFormula({ '/rows/8': filling('blueberries', 200, 'f1', { at: 'cooled' }) }),
-  'keep.needsCold': aFormula({ '/rows/8': filling('cream_cheese', 200, 'f1', { at: 'cooled' }) }),
+  'keep.crustSoftens': aFormula({ '/rows/8': aFilling('blueberries', 200, 'f1', { at: 'cooled' }) }),
+  'keep.needsCold': aFormula({ '/rows/8': aFilling('cream_cheese', 200, 'f1', { at: 'cooled' }) }),
   'keep.mayMould': aFormula({ '/bake/steps': [{ name: 'Short', wantC: 180, min: 4 }] }),
 };
 

@@ -19,6 +19,7 @@ import { Leaf } from '../../ui/leaf';
 import { Page } from '../../ui/page';
 import { showQuantity } from '../../ui/quantity';
 import { UnitToggle } from '../../ui/unit-toggle';
+import { ovenKinds } from '../../ui/words';
 import { kitchenQuery } from './api';
 import { JudgementsSheet } from './judgements-sheet';
 import { MeasureOven } from './measure-oven';
@@ -26,7 +27,7 @@ import { OvenPanel } from './oven-panel';
 import { RoomAir } from './room-air';
 import { emptyThing, ThingForm } from './thing-form';
 import { useKitchenUndoKey } from './use-kitchen';
-import { careWords, lists, materials, nextWords, ovenKinds, placeKinds } from './words';
+import { careWords, lists, materials, nextWords, placeKinds } from './words';
 
 type Open = { readonly list: KitchenList; readonly thing: KitchenThings[KitchenList]; readonly isNew: boolean };
 

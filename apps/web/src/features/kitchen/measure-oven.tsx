@@ -50,7 +50,10 @@ export function MeasureOven({ oven, onClose }: { oven: Oven; onClose: () => void
   const [settings, setSettings] = useState<readonly Setting[]>(STARTS[oven.dialUnit].map((dial) => ({ dial, typed: none() })));
   const [failed, setFailed] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
-  const change = (i: number, patch: Partial<Setting>) => setSettings((now) => now.map((one, n) => (n === i ? { ...one, ...patch } : one)));
+  const change = (i: number, patch: Partial<Setting>) => {
+    setFailed(null);
+    setSettings((now) => now.map((one, n) => (n === i ? { ...one, ...patch } : one)));
+  };
 
   const store = async () => {
     const at = new Date().toISOString();

@@ -11,7 +11,8 @@ import { FieldRow } from '../../ui/field-row';
 import { FormEnd } from '../../ui/form-end';
 import { QuantityField } from '../../ui/quantity-field';
 import { SideSheet } from '../../ui/side-sheet';
-import { dialUnits, lists, materials, ovenKinds, placeKinds } from './words';
+import { ovenKinds } from '../../ui/words';
+import { dialUnits, lists, materials, placeKinds } from './words';
 import { useDoInKitchen } from './use-kitchen';
 import type { KitchenThing } from './api';
 

@@ -1,7 +1,6 @@
 import type { Oven, OvenCare, PlaceKind, TrayMaterial } from '@north-leaf/core';
 import type { KitchenList } from '@north-leaf/contracts';
 
-export const ovenKinds: Readonly<Record<Oven['kind'], string>> = { static: 'still air', fan: 'fan', deck: 'deck' };
 export const dialUnits: Readonly<Record<Oven['dialUnit'], string>> = { C: '°C', F: '°F', gas: 'gas marks' };
 export const placeKinds: Readonly<Record<PlaceKind, string>> = {
   fridge: 'fridge',
