@@ -5,7 +5,7 @@
 const coreOrder = [
   ['units', 'facts', 'math', 'document', 'findings', 'errors.ts'],
   ['matter'],
-  ['ingredient'],
+  ['ingredient', 'pan'],
   ['entry'],
   ['blend'],
   ['dough'],

@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import { chillForms, fatStates, mixActs, mixTools, rowUses } from '@north-leaf/core';
+import { bodies, chillForms, fatStates, lockIns, mixActs, mixTools, portionForms, rowUses } from '@north-leaf/core';
 import { bodyOf } from './check.js';
 import type { Blend, Evaluation, Formula, Kitchen, Pantry, StageName } from '@north-leaf/core';
 
@@ -9,6 +9,26 @@ const number = () => Joi.number().unsafe();
 const list = (items: Joi.Schema, most: number) => Joi.array().items(items).max(most);
 
 const wait = Joi.object({ placeId: key(), min: number() });
+const shapeOf = (kind: string | readonly string[], more: Readonly<Record<string, Joi.Schema>>) =>
+  Joi.object({ kind: Joi.valid(...(typeof kind === 'string' ? [kind] : kind)), ...more });
+const cutShapes = [
+  shapeOf('rectangle', { widthMm: number(), lengthMm: number() }),
+  shapeOf('diamond', { widthMm: number(), angleDeg: number() }),
+  shapeOf(['round', 'hexagon', 'heart'], { acrossMm: number() }),
+  shapeOf('triangle', { baseMm: number(), heightMm: number() }),
+  shapeOf('outline', { pointsMm: list(Joi.array().items(number()).length(2), 400) }),
+];
+const shapes = [
+  ...cutShapes,
+  shapeOf('portion', { pieceG: number(), form: Joi.valid(...portionForms) }),
+  shapeOf('slice', { acrossMm: number() }),
+  shapeOf('lining', { overhangMm: number() }),
+  shapeOf('lid', { overhangMm: number(), domeMm: number() }),
+  shapeOf('base', {}),
+  shapeOf('side', { overlapMm: number() }),
+  shapeOf('lattice', { stripMm: number(), gapMm: number(), overhangMm: number() }),
+  shapeOf('freeForm', { filledMm: number(), foldMm: number() }),
+];
 
 export const blendSchema = Joi.object<Blend>({
   name: text(120),
@@ -87,10 +107,23 @@ export const formulaSchema: Joi.ObjectSchema<Formula> = bodyOf<Formula>({
         key: key(),
         perPiece: number(),
         thicknessMm: number(),
-        shape: Joi.object({ kind: Joi.valid('rectangle'), widthMm: number(), lengthMm: number() }),
+        shape: Joi.alternatives(...shapes),
+        window: Joi.alternatives(...cutShapes).optional(),
+        vents: number().optional(),
+        body: Joi.valid(...bodies).optional(),
       }),
       8,
     ),
+    laminate: Joi.object({
+      lockIn: Joi.valid(...lockIns),
+      doughMm: number(),
+      borderMm: number(),
+      folds: list(Joi.object({ parts: Joi.valid(2, 3, 4), rollToMm: number(), waits: list(wait, 10) }), 8),
+      mark: Joi.boolean().optional(),
+    }).optional(),
+    densityGPerMl: number().optional(),
+    shrink: Joi.object({ alongShare: number(), acrossShare: number() }).optional(),
+    cut: Joi.valid('raw', 'hot', 'cold').optional(),
     bandsMm: number().optional(),
     trimMm: number(),
     reroll: Joi.valid('no', 'once', 'tillGone'),

@@ -1,7 +1,9 @@
 import Joi from 'joi';
-import { judgements, ovenShelves, ovenSides, suits } from '@north-leaf/core';
+import { judgements, panKinds, ovenShelves, ovenSides, suits } from '@north-leaf/core';
 import { bodyOf } from './check.js';
 import type { Guest, Judgement, JudgementName, Oven, Pan, Place, Tray } from '@north-leaf/core';
+
+const sizeMm = () => Joi.number().min(20).max(2000);
 
 export type GlutenLimitBody = { readonly mgPerKg: number };
 /** A kitchen may be stricter than the 20 mg/kg of Codex CXS 118-1979, never laxer. */
@@ -23,6 +25,10 @@ export const airBodySchema: Joi.ObjectSchema<AirBody> = bodyOf<AirBody>({
   roomC: Joi.number().min(0).max(45),
 });
 
+export type MatBody = { readonly widthMm: number; readonly lengthMm: number };
+/** The mat, board or table that dough is rolled on. */
+export const matBodySchema: Joi.ObjectSchema<MatBody> = bodyOf<MatBody>({ widthMm: sizeMm().min(100), lengthMm: sizeMm().min(100) });
+
 export type MeasureBody = { readonly value: number };
 /** What this kitchen means by a vague measure: ml of a glass, drizzle, splash or drop, g of the others. */
 export const measureBodySchema: Joi.ObjectSchema<MeasureBody> = bodyOf<MeasureBody>({ value: Joi.number().greater(0).max(2000) });
@@ -33,7 +39,6 @@ const name = () => Joi.string().trim().min(1).max(60);
 const ovenC = () => Joi.number().min(30).max(350);
 const material = () => Joi.valid('aluminium', 'darkSteel', 'stone', 'glass', 'ceramic', 'metalPan');
 const count = () => Joi.number().integer().min(1).max(500);
-const sizeMm = () => Joi.number().min(20).max(2000);
 
 /** What a kitchen holds several of, each stored and removed by its id. */
 export type KitchenThings = { readonly ovens: Oven; readonly places: Place; readonly trays: Tray; readonly pans: Pan };
@@ -81,6 +86,10 @@ export const panBodySchema: Joi.ObjectSchema<Pan> = bodyOf<Pan>({
   count: count(),
   topMm: sizeMm(),
   bottomMm: sizeMm(),
+  kind: Joi.valid(...panKinds).optional(),
+  rimMm: Joi.number().min(0).max(60).optional(),
+  lengthMm: sizeMm().min(Joi.ref('topMm')).optional(),
+  cups: Joi.number().integer().min(1).max(60).optional(),
   depthMm: Joi.number().min(3).max(300),
   material: material(),
 });

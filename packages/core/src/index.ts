@@ -3,7 +3,7 @@ export { InputError, within } from './errors.js';
 export { applyEdits, editsBetween, EditRefused, inverseOf, valueAt } from './document/edits.js';
 export { families, schools } from './facts/families.js';
 export { stopSigns } from './facts/mixing.js';
-export { BLEND, chillForms, fatStates, mixActs, mixTools, rowUses } from './document/formula.js';
+export { BLEND, bodies, chillForms, fatStates, lockIns, mixActs, mixTools, portionForms, rowUses } from './document/formula.js';
 export { actWords, mixWords, toolWords } from './entry/mix-words.js';
 export { defaultMix, isMixStructured, mixedBySchool, mixedShares, mixWith } from './dough/mix.js';
 export { learnedThirst } from './learn/thirst.js';
@@ -11,7 +11,20 @@ export { thirstOfBlend } from './learn/felt.js';
 export type { FeltDough } from './learn/felt.js';
 export { storedC } from './dough/temperature.js';
 export { flourMoistureAt } from './dough/water.js';
-export { piecesFromMass } from './sheet/sheet.js';
+export { cachedNests, isCutShape, isPanShape, nestOfLayout, planSheet, piecesFromMass, webOf } from './sheet/plan.js';
+export { figureOf } from './sheet/figure.js';
+export { placedOn } from './sheet/nest.js';
+export { waysToCut } from './sheet/ways.js';
+export { cutOrder, docksOf } from './sheet/cut-order.js';
+export { templatesOf } from './sheet/templates.js';
+export { placedOnTray, trayNest } from './sheet/trays.js';
+export { rolledG, standing, trayNests } from './sheet/sheet.js';
+export { lotsForMat, shelvesApartK } from './sheet/sheet-findings.js';
+export { firmnessAt } from './sheet/lamination.js';
+export { laminationLayers, mostFatLayers } from './sheet/laminate.js';
+export { latticeOf, panFormOf, panInside, panToPan } from './pan/pan.js';
+export { frothWords } from './facts/laminating.js';
+export { pieRim, traySideMm, twoThirdsSplit } from './facts/sheet.js';
 export { crispLoss } from './facts/keeping.js';
 export { stageNames, findingCodes, worstFirst } from './findings/finding.js';
 export { wordsFor } from './findings/words.js';
@@ -23,7 +36,7 @@ export { toneOf, lightnessOf } from './bake/tone.js';
 export { dialFor } from './bake/oven.js';
 export { ovenCare } from './bake/oven-care.js';
 export { heatFromWeighing } from './bake/weighing.js';
-export { ovenShelves, ovenSides } from './document/kitchen.js';
+export { ovenShelves, ovenSides, panKinds } from './document/kitchen.js';
 export { celsiusOfDial, dialOf, dialWords } from './units/dial.js';
 export { bakeSamples, SAMPLES } from './bake/samples.js';
 export { caughtShare, doneBand, planLooks } from './bake/looks.js';
@@ -51,7 +64,7 @@ export { costAt, fits } from './math/linear-model.js';
 export { blendFromAmounts } from './blend/from-amounts.js';
 export { findBlends } from './solve/find-blend.js';
 export { blendSpecFor, goalKeys, outAndIn, rowsOfAnswer } from './solve/goals.js';
-export { factorForPan, factorForPieces, factorForShelf, scaleCautions, scaled } from './solve/scale.js';
+export { factorForPan, factorForPieces, factorForShelf, factorsToPan, scaleCautions, scaled } from './solve/scale.js';
 export type { ScaleCaution } from './solve/scale.js';
 export { settled, starterFormula } from './solve/starter.js';
 export { trialFromWheat, wheatStepCodes } from './solve/from-wheat.js';
@@ -92,16 +105,21 @@ export type {
   Blend,
   BlendRow,
   Chill,
+  CutShape,
   FatState,
+  Fold,
   Formula,
   GoesOn,
   Keep,
+  Laminate,
   MixAct,
   MixStep,
   MixTool,
   Part,
   Row,
   RowUse,
+  Shape,
+  ShapeKind,
   Sheet,
   Wait,
 } from './document/formula.js';
@@ -141,7 +159,15 @@ export type { ChillResult } from './chill/chill.js';
 export type { ChillWay, ChillWays, FrozenDough } from './chill/ways.js';
 export type { MadeReady, ReadyThing } from './chill/made-ready.js';
 export type { SheetResult } from './sheet/sheet.js';
-export type { SheetLayout } from './sheet/layout.js';
+export type { CutWay } from './sheet/ways.js';
+export type { CutStep } from './sheet/cut-order.js';
+export type { Template } from './sheet/templates.js';
+export type { Body } from './sheet/body.js';
+export type { Figure } from './sheet/figure.js';
+export type { Nest, Placed } from './sheet/nest.js';
+export type { LaminateResult, LaminateStep } from './sheet/lamination.js';
+export type { Slab } from './sheet/laminate.js';
+export type { PartPlan, SheetLayout, SheetPlan } from './sheet/plan.js';
 export type { BakeResult } from './bake/bake.js';
 export type { OvenCare } from './bake/oven-care.js';
 export type { LearnedHeat, TrayWeighing } from './bake/weighing.js';

@@ -32,4 +32,13 @@ export function showDuration(min: number): string {
   return `${Math.floor(whole / 60)} h ${String(whole % 60).padStart(2, '0')}`;
 }
 
+/** Inches as a ruler has them, to the nearest 1/32: `3/32`, `1 3/4`. */
+export function showFraction(mm: number): string {
+  const parts = Math.round(inchesOf(mm) * 32);
+  const [whole, rest] = [Math.floor(parts / 32), parts % 32];
+  if (rest === 0) return String(whole);
+  const by = [16, 8, 4, 2].find((n) => rest % n === 0) ?? 1;
+  return `${whole > 0 ? `${whole} ` : ''}${rest / by}/${32 / by}`;
+}
+
 const trim = (text: string) => (text.includes('.') ? text.replace(/\.?0+$/, '') : text);

@@ -6,7 +6,7 @@ import { fillingInPiece, panOf } from './filling.js';
 import { ovenOf, ovenSpreadC } from './oven.js';
 import { browningFactorOf, compileBake } from './problem.js';
 import { unknownsOf } from './samples.js';
-import { meanSpread, spreadRatio } from './spreading.js';
+import { meanSpread, spreadRatio } from '../sheet/spreading.js';
 import { browningOfTone, toneOf } from './tone.js';
 import type { Formula } from '../document/formula.js';
 import type { Kitchen, Oven } from '../document/kitchen.js';
@@ -61,7 +61,7 @@ export function bakeCaseOf(formula: Formula, family: Family, kitchen: Kitchen, d
       ...(heat === null ? {} : { heatLog: heat.sd / heat.value }),
     }),
     heatFactor: heat?.value ?? 1,
-    thicknessMm: sheet.thicknessMm,
+    thicknessMm: sheet.body.heightMm,
     firstC: formula.bake.steps[0]!.wantC!,
     totalMin: formula.bake.steps.reduce((sum, { min }, i) => sum + min + handledBefore(formula, i), 0),
   };
@@ -117,16 +117,20 @@ export function bakeSpecOf(
   const material = pan?.material ?? tray.material;
   const inPan = pan !== null || panMaterials.has(material);
   const spread = inPan ? 1 : meanSpread(spreadRatio(family, dough, sheet.pieceC));
+  const { lidMm } = sheet.body;
+  const kind = bakeKindOf(family, dough);
+  const fat = dough.rollIn?.fat ?? dough.solidFat;
   const acrossMm = pan ? 0.5 * (pan.topMm + pan.bottomMm) : sheet.acrossMm * spread;
   return {
     makeUp: sheet.makeUp,
-    kind: bakeKindOf(family, dough),
-    thicknessMm: sheet.thicknessMm / spread ** 2,
+    kind,
+    thicknessMm: sheet.body.heightMm / spread ** 2,
     acrossMm,
     ...(inPan ? { recessed: filling === null } : { pitchMm: sheet.acrossMm + sheet.gapMm }),
     ...(filling && dough.filling.baked
       ? {
           above: [
+            ...(lidMm === null ? [] : [{ makeUp: sheet.makeUp, kind, thicknessMm: lidMm, startC: sheet.pieceC, fat }]),
             {
               makeUp: dough.filling.baked.makeUp,
               kind: filling.juicy ? ('juicyFilling' as const) : ('filling' as const),
@@ -140,7 +144,7 @@ export function bakeSpecOf(
     tray: material,
     layer: bake.layer,
     traysAtOnce: bake.traysAtOnce,
-    fat: dough.solidFat,
+    fat,
     browningFactor: browningFactorOf(sheet.makeUp, {
       soda: dough.soda,
       wash: formula.rows.some((row) => row.use === 'wash' && isInOven(row)),

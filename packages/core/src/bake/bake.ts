@@ -5,7 +5,7 @@ import { bakeUntilOver } from './doneness.js';
 import { BakeMarch } from './march.js';
 import { dialFor, ovenOf } from './oven.js';
 import { atFirstC, nudged } from './problem.js';
-import { spreadRatio } from './spreading.js';
+import { spreadRatio } from '../sheet/spreading.js';
 import { lightnessOf, toneOf } from './tone.js';
 import type { Formula } from '../document/formula.js';
 import type { Kitchen } from '../document/kitchen.js';

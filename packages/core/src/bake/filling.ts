@@ -1,5 +1,5 @@
 import { InputError } from '../errors.js';
-import { dishHeadroomMm, fillingDensity, fillingSets, holds, juice, pieCrustRimMm } from '../facts/filling.js';
+import { dishHeadroomMm, fillingDensity, fillingSets, holds, juice } from '../facts/filling.js';
 import type { Formula } from '../document/formula.js';
 import type { Kitchen, Pan } from '../document/kitchen.js';
 import type { DoughResult } from '../dough/dough.js';
@@ -44,7 +44,7 @@ export function fillingInPiece(formula: Formula, kitchen: Kitchen, dough: DoughR
   const mix = dough.filling.baked;
   if (!mix || sheet.pieces === 0) return null;
   const massG = mix.massG / sheet.pieces;
-  const areaMm2 = pan ? panArea(pan, sheet.thicknessMm) : bareArea(formula);
+  const areaMm2 = sheet.body.filledMm2;
   const heightMm = (massG / fillingDensity.value / areaMm2) * 1000;
   const roomMm = pan ? Math.max(0, pan.depthMm - sheet.thicknessMm - dishHeadroomMm.value) : null;
   const overG = roomMm === null ? 0 : Math.max(0, heightMm - roomMm) * areaMm2 * 1e-3 * fillingDensity.value;
@@ -81,16 +81,3 @@ const heldOf = ({ starchG, flourG, gumG, eggG }: FillingMix): number => {
   const { starch, flour, gum, egg } = holds.values;
   return starch * starchG + flour * flourG + gum * gumG + egg * eggG;
 };
-
-/** Mean area of a pan inside its lining. */
-function panArea({ topMm, bottomMm }: Pan, liningMm: number): number {
-  const across = Math.max(20, 0.5 * (topMm + bottomMm) - 2 * liningMm);
-  return (Math.PI / 4) * across ** 2;
-}
-
-/** A flat piece with its rim left bare. */
-function bareArea({ sheet }: Formula): number {
-  const { widthMm, lengthMm } = sheet.parts[0]!.shape;
-  const inside = (side: number) => Math.max(0.6 * side, side - 2 * pieCrustRimMm.value);
-  return inside(widthMm) * inside(lengthMm);
-}

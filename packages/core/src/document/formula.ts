@@ -20,7 +20,7 @@ export type Blend = {
   /** One standard deviation of each share, in row order, where the shares were read from a label. */ readonly uncertainShare?: readonly number[];
 };
 
-export const rowUses = ['dough', 'wash', 'topping', 'filling', 'dust'] as const;
+export const rowUses = ['dough', 'rollIn', 'wash', 'topping', 'filling', 'dust'] as const;
 export type RowUse = (typeof rowUses)[number];
 export const fatStates = ['pieces', 'rubbed', 'creamed', 'melted'] as const;
 export type FatState = (typeof fatStates)[number];
@@ -70,16 +70,68 @@ export type Chill = {
   readonly targetC: number;
   readonly waits: readonly Wait[];
 };
-export type Shape = { readonly kind: 'rectangle'; readonly widthMm: number; readonly lengthMm: number };
-export type Part = { readonly key: string; readonly perPiece: number; readonly thicknessMm: number; readonly shape: Shape };
+/** What a knife, a wheel or a cutter takes out of a sheet. */
+export type CutShape =
+  | { readonly kind: 'rectangle'; readonly widthMm: number; readonly lengthMm: number }
+  /** Strips of a width, cut across at an angle. */
+  | { readonly kind: 'diamond'; readonly widthMm: number; readonly angleDeg: number }
+  | { readonly kind: 'round' | 'hexagon' | 'heart'; readonly acrossMm: number }
+  | { readonly kind: 'triangle'; readonly baseMm: number; readonly heightMm: number }
+  /** One closed line, a pair of numbers a point. */
+  | { readonly kind: 'outline'; readonly pointsMm: readonly (readonly number[])[] };
+export const portionForms = ['ball', 'drop', 'pressed', 'poured'] as const;
+/** What is weighed and not cut. A ball stands as high as it is; what is dropped or pressed as its part's thickness; batter to a level in its pan. */
+export type PortionShape = { readonly kind: 'portion'; readonly pieceG: number; readonly form: (typeof portionForms)[number] };
+/** What is cut for the pan that the bake names. */
+export type PanShape =
+  | { readonly kind: 'lining'; readonly overhangMm: number }
+  | { readonly kind: 'lid'; readonly overhangMm: number; readonly domeMm: number }
+  | { readonly kind: 'base' }
+  | { readonly kind: 'side'; readonly overlapMm: number }
+  | { readonly kind: 'lattice'; readonly stripMm: number; readonly gapMm: number; readonly overhangMm: number };
+export type Shape =
+  | CutShape
+  | PortionShape
+  | PanShape
+  /** A log, sliced. */
+  | { readonly kind: 'slice'; readonly acrossMm: number }
+  /** A disc folded in over its filling, without a pan. */
+  | { readonly kind: 'freeForm'; readonly filledMm: number; readonly foldMm: number };
+export type ShapeKind = Shape['kind'];
+export const bodies = ['flat', 'rolledUp', 'wrapped'] as const;
+/** A piece is made of parts: a cracker has one, a pie a lining and a lid, a window cookie a bottom and a top. */
+export type Part = {
+  readonly key: string;
+  readonly perPiece: number;
+  readonly thicknessMm: number;
+  readonly shape: Shape;
+  /** Cut out of it; goes back to the scraps. */ readonly window?: CutShape;
+  /** Slits for steam. */ readonly vents?: number;
+  /** How it stands in the oven; left out: flat, as cut. */ readonly body?: (typeof bodies)[number];
+};
+export const lockIns = ['envelope', 'halfBook', 'twoThirds', 'inverse'] as const;
+/** One turn: rolled to a thickness, folded into so many parts, then rested. */
+export type Fold = { readonly parts: 2 | 3 | 4; readonly rollToMm: number; readonly waits: readonly Wait[] };
+export type Laminate = {
+  /** Envelope and half book hold one sheet of fat, two thirds makes two, inverse has the fat outside. */ readonly lockIn: (typeof lockIns)[number];
+  /** Of the dough when the fat goes in. */ readonly doughMm: number;
+  /** Dough left bare round the fat, to seal. */ readonly borderMm: number;
+  readonly folds: readonly Fold[];
+  /** The far edge is marked, so that the quarter turn is known after the cold. */ readonly mark?: boolean;
+};
 export type Sheet = {
   readonly parts: readonly Part[];
+  readonly laminate?: Laminate;
   /** Guide bands beside the sheet hold its thickness. */ readonly bandsMm?: number;
+  /** Of this dough, weighed; left out: as raw pastry dough usually is. */ readonly densityGPerMl?: number;
+  /** How much a piece shortens from cut to baked, along the last roll and across it; below 0: grows. */
+  readonly shrink?: { readonly alongShare: number; readonly acrossShare: number };
   readonly trimMm: number;
   readonly reroll: 'no' | 'once' | 'tillGone';
   readonly dockPitchMm?: number;
   /** Sheets the dough is divided into. */ readonly lots: number;
-  /** After cutting: firming, freezing. */ readonly waits: readonly Wait[];
+  /** When pieces are cut; left out: raw. Hot or cold, the whole sheet goes into the oven. */ readonly cut?: 'raw' | 'hot' | 'cold';
+  /** After cutting: firming, freezing, proving. */ readonly waits: readonly Wait[];
 };
 /** `wantC` is the wanted air temperature; null is oven off. The dial is worked out from the oven. */
 export type BakeStep = {

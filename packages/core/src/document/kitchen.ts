@@ -48,14 +48,19 @@ export type Learned = {
   readonly bakeIds: readonly string[];
   /** What was weighed or read, where no bake record holds it. */ readonly from?: string;
 };
+export const panKinds = ['plate', 'ring', 'rectangle', 'oval'] as const;
 /** What a pie, a tart or a cake stands in. A ring or a tart tin has no slope: top and bottom are the same. */
 export type Pan = {
   readonly id: string;
   readonly name: string;
   readonly count: number;
-  readonly topMm: number;
+  /** Left out: a round plate, or a ring where it has no slope. */ readonly kind?: (typeof panKinds)[number];
+  /** Inside, across the top and the bottom; of a long pan, its width. */ readonly topMm: number;
   readonly bottomMm: number;
   readonly depthMm: number;
+  /** Flat rim that dough lies on. */ readonly rimMm?: number;
+  /** Of a rectangle or an oval, inside along the top. */ readonly lengthMm?: number;
+  /** Of a tin of several. */ readonly cups?: number;
   readonly material: TrayMaterial;
 };
 /** What a guest, a customer or a class cannot have. Roles and words, no person's name is needed. */
@@ -73,6 +78,10 @@ export type Kitchen = {
   readonly places: readonly Place[];
   readonly trays: readonly Tray[];
   readonly pans?: readonly Pan[];
+  /** The mat, board or table that dough is rolled on: no sheet is larger. */ readonly mat?: {
+    readonly widthMm: number;
+    readonly lengthMm: number;
+  };
   readonly learned: readonly Learned[];
   readonly guests?: readonly Guest[];
   /** What is meant here by a glass (ml), a pinch (g) and the like; asked once. */ readonly measures?: Readonly<Record<string, number>>;

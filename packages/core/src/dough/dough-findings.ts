@@ -28,6 +28,7 @@ type Judged = {
   readonly pantry: Pantry;
   readonly dough: DoughResult;
   /** Rows of use dough with their place in the formula. */ readonly rows: readonly DoughRow[];
+  /** Fat that is folded in, then those: what a change of fat is made on. */ readonly fatRows: readonly DoughRow[];
 };
 type DoughRow = { readonly index: number; readonly row: Row; readonly portion: Portion };
 
@@ -41,8 +42,10 @@ export function doughFindings(
   blend: BlendResult,
   dough: DoughResult,
 ): Finding[] {
-  const rows = formula.rows.flatMap((row, index) => (row.use === 'dough' ? [{ index, row, portion: portions[index]! }] : []));
-  const judged: Judged = { formula, family, kitchen, pantry, dough, rows };
+  const rowsOf = (use: Row['use']) =>
+    formula.rows.flatMap((row, index) => (row.use === use ? [{ index, row, portion: portions[index]! }] : []));
+  const rows = rowsOf('dough');
+  const judged: Judged = { formula, family, kitchen, pantry, dough, rows, fatRows: [...rowsOf('rollIn'), ...rows] };
   return [
     ...glutenFindings(portions, kitchen.glutenLimitMgPerKg, pantry, 'dough'),
     ...suitFindings(portions, suitsAskedFor(formula.mustSuit, kitchen), pantry, 'dough'),
@@ -101,7 +104,7 @@ function windowFindings(judged: Judged): Finding[] {
   const powder = ({ ingredient }: Portion) => ingredient.id === 'baking_powder';
   const yeast = ({ ingredient }: Portion) => ingredient.id === 'yeast_dry';
   return [
-    ...windowFinding(judged, 'dough.fatLow', 'dough.fatHigh', 'fat', family.fatPercent, fatRow),
+    ...windowFinding({ ...judged, rows: judged.fatRows }, 'dough.fatLow', 'dough.fatHigh', 'fat', family.fatPercent, fatRow),
     ...windowFinding(judged, 'dough.saltLow', 'dough.saltHigh', 'salt', family.saltPercent, byRole(isSalt)),
     ...windowFinding(judged, 'dough.sugarLow', 'dough.sugarHigh', 'sugar', family.sugarPercent, sugarRow),
     ...windowFinding(judged, 'dough.eggLow', 'dough.eggHigh', 'egg', family.eggPercent, byRole(isEgg)),

@@ -30,7 +30,7 @@ import type { Portion } from '../ingredient/mixture.js';
 import type { MakeUp } from '../matter/make-up.js';
 import type { HandWord, SpreadOfWater, WaterGets, WaterWants } from './water.js';
 import type { Binder } from './binders.js';
-import { checkGoesOn, isInOven } from './goes-on.js';
+import { checkGoesOn, isInOven, isOfDough } from './goes-on.js';
 import { fillingMixes } from './filling-mix.js';
 import type { FillingMix } from './filling-mix.js';
 import type { WorkedFat } from './fat.js';
@@ -51,7 +51,12 @@ export type BakersPercents = {
 };
 
 export type DoughResult = WaterGets & {
-  readonly doughG: number;
+  /** As it leaves the bowl. */ readonly doughG: number;
+  /** Fat that is folded in; null for none. */ readonly rollIn: {
+    readonly massG: number;
+    readonly makeUp: MakeUp;
+    readonly fat: SolidFatName | null;
+  } | null;
   /** Topping and wash that bake. */ readonly toppingG: number;
   readonly dustG: number;
   /** Filling that bakes, and filling that comes after the oven. */ readonly filling: {
@@ -88,7 +93,7 @@ export type DoughResult = WaterGets & {
     readonly share: number;
   }[];
   readonly composition: Composition;
-  /** Of the dough, topping and dust apart. */ readonly makeUp: MakeUp;
+  /** Of the dough as it leaves the bowl: topping, dust and folded-in fat apart. */ readonly makeUp: MakeUp;
   /** Of topping and dust together; null when there is none. */ readonly outsideMakeUp: MakeUp | null;
   readonly leavened: boolean;
   readonly soda: boolean;
@@ -126,7 +131,8 @@ export function doughStage(
   const rows = formula.rows.map((row, i) => ({ row, portion: rowPortion(row, i, formula.blendG, pantry) }));
   const dough = rows.filter(({ row }) => row.use === 'dough').map(({ portion }) => portion);
   checkGoesOn(formula);
-  const onPiece = rows.filter(({ row }) => row.use !== 'dough' && row.use !== 'filling' && isInOven(row));
+  const rollIn = rows.filter(({ row, portion }) => row.use === 'rollIn' && portion.amountG > 0).map(({ portion }) => portion);
+  const onPiece = rows.filter(({ row }) => !isOfDough(row) && row.use !== 'filling' && isInOven(row));
   const outside = onPiece.map(({ portion }) => portion);
   const everything = [...flour, ...rows.map(({ portion }) => portion)];
   const gums = dough.filter(({ ingredient }) => isGum(ingredient));
@@ -152,6 +158,7 @@ export function doughStage(
   const result: DoughResult = {
     ...gets,
     doughG: sumG(all),
+    rollIn: rollIn.length > 0 ? { massG: sumG(rollIn), makeUp: makeUpOf(rollIn), fat: mainFat(rollIn) } : null,
     toppingG: sumG(onPiece.filter(({ row }) => row.use !== 'dust').map(({ portion }) => portion)),
     dustG: sumG(onPiece.filter(({ row }) => row.use === 'dust').map(({ portion }) => portion)),
     filling: fillingMixes(rows),
@@ -171,7 +178,7 @@ export function doughStage(
     waterSpread: spread,
     wantsSdG,
     ...waterLadder(gets.pouredWaterG, formula.holdBackShare),
-    percents: percentsOf(flour, dough, gets, wants, formula.blendG, family),
+    percents: percentsOf(flour, dough, rollIn, gets, wants, formula.blendG, family),
     binderRatio: binderRatioOf(gumDoses(all, family, formula.blendG)),
     needsBinder: Object.values(family.gumPercent).some(([low]) => low > 0),
     binders: bindersOf(all, family, formula.blendG),
@@ -264,6 +271,7 @@ function mixGapsOf(formula: Formula, rows: readonly { readonly row: Row; readonl
 function percentsOf(
   flour: readonly Portion[],
   dough: readonly Portion[],
+  rollIn: readonly Portion[],
   gets: WaterGets,
   wants: WaterWants,
   blendG: number,
@@ -273,7 +281,8 @@ function percentsOf(
   const part = (name: 'fatShare' | 'sugarsShare', of: readonly Portion[]) =>
     (of.reduce((sum, portion) => sum + portion.amountG * compositionOf(portion)[name], 0) / blendG) * 100;
   return {
-    fat: part('fatShare', all),
+    // What is folded in counts: a family's window is for all its fat.
+    fat: part('fatShare', [...all, ...rollIn]),
     water: ((gets.getsG - wants.gumG) / blendG) * 100,
     // Nuts and crumb bring sugar of their own, and their families' windows count it.
     sugar: part('sugarsShare', family.base === 'flour' ? dough : all),

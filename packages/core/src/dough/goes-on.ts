@@ -2,15 +2,19 @@ import { InputError } from '../errors.js';
 import type { Formula, GoesOn, Row, RowUse } from '../document/formula.js';
 
 /** When each use goes on, where nothing is said. */
-const usual: Readonly<Record<Exclude<RowUse, 'dough'>, GoesOn>> = {
+const usual: Readonly<Record<Exclude<RowUse, 'dough' | 'rollIn'>, GoesOn>> = {
   dust: { at: 'shaping' },
   filling: { at: 'shaping' },
   wash: { at: 'bakeStep', n: 0 },
   topping: { at: 'bakeStep', n: 0 },
 };
 
-/** When a row goes on; null for the dough itself. */
-export const goesOnOf = ({ use, goesOn }: Pick<Row, 'use' | 'goesOn'>): GoesOn | null => (use === 'dough' ? null : (goesOn ?? usual[use]));
+/** Mixed into the dough or folded into it: what a sheet is rolled from. */
+export const isOfDough = ({ use }: Pick<Row, 'use'>): boolean => use === 'dough' || use === 'rollIn';
+
+/** When a row goes on; null for the dough itself and the fat that is folded into it. */
+export const goesOnOf = ({ use, goesOn }: Pick<Row, 'use' | 'goesOn'>): GoesOn | null =>
+  use === 'dough' || use === 'rollIn' ? null : (goesOn ?? usual[use]);
 
 /** Whether a row is on the piece while it bakes. */
 export function isInOven(row: Pick<Row, 'use' | 'goesOn'>): boolean {

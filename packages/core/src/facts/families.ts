@@ -43,6 +43,7 @@ export type Family = {
   readonly chillMin: Window;
   /** Pieces of fat when they go in; none where it is creamed, melted or oil. */ readonly fatPieceMm?: Window;
   readonly thicknessMm: Window;
+  /** How high it stands in the oven, where that is not its sheet's thickness: rolled up and proved. */ readonly standsMm?: number;
   /** One piece, where it is weighed and not cut. */ readonly pieceG?: Window;
   readonly ovenC: Window;
   readonly bakeMin: Window;

@@ -1,4 +1,5 @@
 import { browning, cover, doorDip, edgeShare, ovenVapourPressure, recessedConvection, trayFin } from './oven.js';
+import { layerFloors } from './laminating.js';
 import { mouldFree, packPermeance } from './keeping.js';
 
 /** A number that is our judgement and that a kitchen may set to its own: what is said of it, its unit, and how far it may go. */
@@ -22,8 +23,10 @@ const of = (what: string, unit: string, value: number, low: number, high: number
   source,
 });
 
-/** Judgements of oven and pack that a kitchen may replace; every other fact stands where its source says. */
+/** Judgements of layers, oven and pack that a kitchen may replace; every other fact stands where its source says. */
 export const judgements = {
+  doughLayerWatch: of('Dough layer that is worth a look, thinner than', 'µm', layerFloors.values.watchUm, 5, 400, 0, layerFloors.source),
+  doughLayerFix: of('Dough layer that tears, thinner than', 'µm', layerFloors.values.fixUm, 2, 300, 0, layerFloors.source),
   browningRate: of('How fast crusts brown, times ours', '×', 1, 0.3, 3, 2, browning.source),
   edgeShare: of('Heat and vapour through the side of a piece', 'share', edgeShare.value, 0, 1, 2, edgeShare.source),
   bareTray: of('Heat that bare tray brings to a piece', 'share', trayFin.values.share, 0, 1, 2, trayFin.source),

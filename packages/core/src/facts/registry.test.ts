@@ -10,6 +10,8 @@ import * as dough from './dough.js';
 import * as fats from './fats.js';
 import * as keeping from './keeping.js';
 import * as mixing from './mixing.js';
+import * as sheet from './sheet.js';
+import * as laminating from './laminating.js';
 import * as swaps from './swaps.js';
 import * as wheat from './wheat.js';
 import * as oven from './oven.js';
@@ -32,6 +34,8 @@ const facts: Named[] = Object.entries({
   fats,
   keeping,
   mixing,
+  sheet,
+  laminating,
   swaps,
   wheat,
   oven,

@@ -333,6 +333,61 @@ const words: Record<FindingCode, (finding: Finding) => Words> = {
     why: `It fills ${f.measured?.value}, the kitchen has ${f.measured?.high}.`,
     change: 'Bake it in turns.',
   }),
+  'sheet.offTray': (f) => ({
+    what: 'Too large for the tray',
+    why: `It does not lie flat on ${of(f)}.`,
+    change: 'Cut smaller, or choose a larger tray.',
+  }),
+  'sheet.pansShort': (f) => ({
+    what: 'More pans than you have',
+    why: `${f.measured?.value} pieces, and ${of(f)} takes ${f.measured?.high} at a time.`,
+    change: 'Bake in turns; the dough that waits stays cold.',
+  }),
+  'sheet.overMat': (f) => ({
+    what: 'The sheet is larger than the mat',
+    why: `Rolled in ${f.measured?.value}, it does not lie on ${of(f)}.`,
+    change: `Roll it in ${f.measured?.low} equal lots; the rest stays cold.`,
+  }),
+  'sheet.shelvesUneven': (f) => ({
+    what: 'Two trays would bake unlike',
+    why: `The shelves of ${of(f)} differ by ${Math.round(f.measured?.value ?? 0)} K.`,
+    change: 'One tray at a time, or change places at half time.',
+  }),
+  'sheet.layersLost': () => ({
+    what: 'Rolled scraps lose their layers',
+    why: 'Balled up and rolled again, laminated dough rises crooked.',
+    change: 'Stack offcuts flat, never ball them up; bake them as small pieces.',
+  }),
+  'sheet.layersThin': (f) => ({
+    what: 'Dough layers are thin',
+    why: `${Math.round(f.measured?.value ?? 0)} µm each; under about ${f.measured?.low} they tear and fat and dough merge. This is judgement, and kitchens do go further: set your own under Kitchen.`,
+    change: 'One fold fewer, or a thicker last sheet.',
+  }),
+  'sheet.slabUnlike': (f) => ({
+    what: 'Fat slab and dough differ in thickness',
+    why: `${(f.measured?.value ?? 0).toFixed(1)} mm of fat in dough of ${of(f)} mm: the thicker breaks through.`,
+    change: 'Roll the dough to the thickness of the fat.',
+  }),
+  'sheet.noRest': (f) => ({
+    what: `${of(f)} comes without a rest`,
+    why: 'A second fold in a row tears a dough without gluten, and warms the fat.',
+    change: 'Chill it between the folds.',
+  }),
+  'sheet.foldWarm': (f) => ({
+    what: `${of(f)} ends too warm`,
+    why: `The middle comes to ${c(f.measured?.value)}; over ${c(f.measured?.high)} the fat smears into the dough.`,
+    change: 'Rest it longer before, or work faster on a cold table.',
+  }),
+  'sheet.foldHard': (f) => ({
+    what: `${of(f)} is too cold`,
+    why: `${c(f.measured?.value)} in the middle; under ${c(f.measured?.low)} the fat breaks into plates.`,
+    change: 'Let it stand on the table first, or rest it shorter.',
+  }),
+  'sheet.proofWarm': (f) => ({
+    what: 'Proved too warm for its fat',
+    why: `${of(f)} is at ${c(f.measured?.value)}; over ${c(f.measured?.high)} this fat runs out of the layers.`,
+    change: 'Prove it cooler and longer, then chill it firm before the oven.',
+  }),
   'bake.notDry': (f) => ({
     what: 'Not dry when it comes out',
     why: `${percent(f.measured?.value)} moisture, wanted ${percent(f.measured?.high)}: it bends tomorrow.`,

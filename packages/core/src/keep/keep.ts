@@ -104,8 +104,9 @@ export function keepStage(
   const startX = cooled.moistureX;
   const activity = waterActivity(solids, startX);
   const dryPieceG = sheet.pieceG * (1 - sheet.makeUp.water);
+  const areaM2 = sheet.body.areaMm2 / 1e6;
   const surroundings = { solids, startX, humidity: kitchen.humidityShare, roomC: kitchen.roomC, isotherm: tabulateIsotherm(solids) };
-  const open = openTrayUptake(solids, dryPieceG / 1000 / pieceAreaM2(formula), bake.end.thicknessMm / 1000, kitchen.roomC);
+  const open = openTrayUptake(solids, dryPieceG / 1000 / areaM2, bake.end.thicknessMm / 1000, kitchen.roomC);
   const perDryG = keep.pack === 'openTray' ? open : packUptake(kitchen, keep.pack, (dryPieceG * keep.piecesPerPack) / 1000);
   const course = uptake({ ...surroundings, conductance: perDryG });
   const wetter = uptake({ ...surroundings, startX: Math.min(course.endX, startX + bake.endMoisture.sd), conductance: perDryG });
@@ -126,7 +127,7 @@ export function keepStage(
     mouldFreeDays: mouldFreeDays(activity, kitchen.roomC),
     bringBack: meantToSnap ? bringBackOf(problem, bake, solids, kitchen) : null,
     freezing: freezingOf(kitchen, sheet, bake, startX),
-    crustSoft: crustSoftOf(dough, solids, startX, dryPieceG / 1000 / pieceAreaM2(formula), bake, kitchen),
+    crustSoft: crustSoftOf(dough, solids, startX, dryPieceG / 1000 / areaM2, bake, kitchen),
     needsCold: [dough.filling.baked, dough.filling.late].some((mix) => mix !== null && (mix.dairy || mix.eggG > 0)),
     bakedPieceG: dryPieceG * (1 + startX),
     curve: course.curve,
@@ -276,11 +277,6 @@ function openTrayUptake(solids: Solids, dryKgPerM2: number, thicknessM: number, 
 }
 
 const packUptake = (kitchen: Kitchen, pack: Exclude<Pack, 'openTray'>, dryKg: number) => (judged(kitchen.judgements, pack) * 1e-12) / dryKg;
-
-function pieceAreaM2({ sheet }: Formula): number {
-  const { widthMm, lengthMm } = sheet.parts[0]!.shape;
-  return (widthMm * lengthMm) / 1e6;
-}
 
 function wordFor(crispness: number, activity: number): EatingWord {
   if (crispness > 0.7) return 'snaps';

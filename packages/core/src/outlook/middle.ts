@@ -1,4 +1,4 @@
-import { meanSpread } from '../bake/spreading.js';
+import { meanSpread } from '../sheet/spreading.js';
 import { bakeKinds, cookieSpread } from '../facts/oven.js';
 import { middleBlend } from '../facts/texture.js';
 import { crispnessAt } from '../keep/keep.js';
@@ -48,7 +48,7 @@ export function middleOf(family: Family): Readonly<Record<TextureFeature, number
     protein: grain * (nuts ? proteinOfNut : proteinOfGrain),
     starch: family.starchPercent[1] / 100,
     fibre: grain * (nuts ? fibreOfNut : fibreOfGrain),
-    thickness: (family.thicknessMm[1] * kind.expansion) / spread ** 2,
+    thickness: ((family.standsMm ?? family.thicknessMm[1]) * kind.expansion) / spread ** 2,
     gas: 1 - filled,
     moisture,
     crispness: crispnessAt(family.finalAw[1]),

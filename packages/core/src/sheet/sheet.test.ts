@@ -5,12 +5,14 @@ const sheet = (set: Record<string, Json> = {}) => resultOf(worked(aFormula(set))
 
 describe('sheet stage', () => {
   it('sums the demo cracker by hand', () => {
-    const { pieceG, pieces, piecesByRoll, scrapG } = sheet();
-    // 1.2 g/ml x 45 x 45 x 2.4 mm = 5.832 g; (413.9 + 6 of dust) g in, 70 pieces out.
+    const { pieceG, pieces, rolls, scrapG, rerollDustG } = sheet();
+    // 1.2 g/ml x 45 x 45 x 2.4 mm = 5.832 g; (413.9 + 6 of dust) g in, 66 pieces from the first sheet; 34.988 g of trim take up
+    // 1.5 % of dust and give 4 more.
     expect(pieceG).toBeCloseTo(5.832, 9);
     expect(pieces).toBe(70);
-    expect(piecesByRoll.reduce((sum, n) => sum + n, 0)).toBe(70);
-    expect(scrapG).toBeCloseTo(419.9 - 70 * 5.832, 6);
+    expect(rolls.map((roll) => roll.pieces)).toEqual([66, 4]);
+    expect(rerollDustG).toBeCloseTo(0.015 * (419.9 - 66 * 5.832), 9);
+    expect(scrapG).toBeCloseTo(419.9 + rerollDustG - 70 * 5.832, 6);
   });
 
   it('half the thickness gives twice the pieces, within a row', () => {

@@ -1,3 +1,4 @@
+import { isOfDough } from '../dough/goes-on.js';
 import type { Formula } from '../document/formula.js';
 
 /**
@@ -10,10 +11,10 @@ import type { Formula } from '../document/formula.js';
  * Source   none: a copy. Keys of the dough's rows stay as they were there, so that its mix still names them.
  */
 export function withDoughOf(formula: Formula, source: Formula, from: { readonly formulaId: string; readonly version: number }): Formula {
-  const dough = source.rows.filter(({ use }) => use === 'dough');
+  const dough = source.rows.filter(isOfDough);
   const taken = new Set(dough.map(({ key }) => key));
   const own = formula.rows
-    .filter(({ use }) => use !== 'dough')
+    .filter((row) => !isOfDough(row))
     .map((row) => (taken.has(row.key) ? { ...row, key: freeKey(row.key, taken) } : row));
   const { blend, blendG, mix, doughAtC, restMin, holdBackShare, chill } = source;
   const { blendEntered: _entered, ...rest } = formula;
@@ -29,7 +30,7 @@ export function withOwnDough({ doughOf: _from, ...formula }: Formula): Formula {
 export function isStillDoughOf(formula: Formula, source: Formula): boolean {
   const shares = ({ rows, blendG, blend }: Formula) => [
     ...blend.rows.map(({ ingredientId, share }) => [ingredientId, share] as const),
-    ...rows.filter(({ use }) => use === 'dough').map(({ ingredientId, amountG }) => [ingredientId, amountG / blendG] as const),
+    ...rows.filter(isOfDough).map(({ ingredientId, amountG }) => [ingredientId, amountG / blendG] as const),
   ];
   const [a, b] = [shares(formula), shares(source)];
   return a.length === b.length && a.every(([id, share], i) => id === b[i]![0] && Math.abs(share - b[i]![1]) < 1e-6);

@@ -36,7 +36,7 @@ describe('a batch made larger or smaller', () => {
   });
   it('to a number of pieces gives that many, and a hair less dough would not', () => {
     for (const pieces of [6, 35, 70, 140, 500]) {
-      const factor = factorForPieces(aFormula(), massOf(), pieces);
+      const factor = factorForPieces(aFormula(), kitchen, massOf(), pieces);
       expect(resultOf(worked(scaled(aFormula(), factor)), 'sheet').pieces).toBeGreaterThanOrEqual(pieces);
       expect(resultOf(worked(scaled(aFormula(), factor * 0.97)), 'sheet').pieces).toBeLessThanOrEqual(pieces);
     }
@@ -56,7 +56,7 @@ describe('a batch made larger or smaller', () => {
     expect(() => scaled(aFormula(), factor)).toThrow(/from 0.001 to 1000/),
   );
   it.each([0, 1.5, -3])('%p pieces are refused', (pieces) =>
-    expect(() => factorForPieces(aFormula(), massOf(), pieces)).toThrow(/whole number/),
+    expect(() => factorForPieces(aFormula(), kitchen, massOf(), pieces)).toThrow(/whole number/),
   );
 });
 

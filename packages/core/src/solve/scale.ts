@@ -2,8 +2,10 @@ import { InputError, within } from '../errors.js';
 import { leafAmounts } from '../ingredient/parts.js';
 import { isEgg, isLeavener } from '../ingredient/roles.js';
 import { portionOf, lotsInUse } from '../ingredient/mixture.js';
-import { piecesFromMass } from '../sheet/sheet.js';
+import { panToPan } from '../pan/pan.js';
+import { piecesFromMass } from '../sheet/plan.js';
 import type { Formula } from '../document/formula.js';
+import type { Kitchen } from '../document/kitchen.js';
 import type { Pantry } from '../document/pantry.js';
 
 /** No batch is a thousandth or a thousand of another: a slip of the hand is. */
@@ -12,21 +14,25 @@ const MOST_FACTOR = 1000;
 const LEAVENER_FACTOR = 4;
 
 /**
- * A formula made larger or smaller: every gram times the factor, nothing else.
+ * A formula made larger or smaller: every gram times the factor, its filling times its own, nothing else.
  *
  * Units    g.
- * Throws   InputError at factor unless above 1/1000 and at most 1000.
+ * Throws   InputError at factor unless both are above 1/1000 and at most 1000.
  * Findings none; scaleCautions says what a person should know.
  * Source   arithmetic. Thickness, chill and oven are of the piece, not of the batch.
  */
-export function scaled(formula: Formula, factor: number): Formula {
-  if (!(factor >= 1 / MOST_FACTOR && factor <= MOST_FACTOR))
-    throw new InputError('factor', `must be from 0.001 to ${MOST_FACTOR}, got ${factor}`);
+export function scaled(formula: Formula, factor: number, fillingFactor = factor): Formula {
+  for (const one of [factor, fillingFactor]) {
+    if (!(one >= 1 / MOST_FACTOR && one <= MOST_FACTOR)) throw new InputError('factor', `must be from 0.001 to ${MOST_FACTOR}, got ${one}`);
+  }
   return {
     ...formula,
     blendG: formula.blendG * factor,
     // What was typed spoke of the batch as it was.
-    rows: formula.rows.map(({ entered: _entered, ...row }) => ({ ...row, amountG: row.amountG * factor })),
+    rows: formula.rows.map(({ entered: _entered, ...row }) => ({
+      ...row,
+      amountG: row.amountG * (row.use === 'filling' ? fillingFactor : factor),
+    })),
   };
 }
 
@@ -38,11 +44,11 @@ export function scaled(formula: Formula, factor: number): Formula {
  * Findings none.
  * Source   the sheet's own counting: pieces do not grow evenly with the dough.
  */
-export function factorForPieces(formula: Formula, massG: number, pieces: number): number {
+export function factorForPieces(formula: Formula, kitchen: Pick<Kitchen, 'pans' | 'mat'>, massG: number, pieces: number): number {
   if (!Number.isInteger(pieces) || pieces < 1 || pieces > 100000)
     throw new InputError('pieces', `must be a whole number from 1 to 100000, got ${pieces}`);
-  const now = piecesFromMass(formula, massG);
-  const enough = (factor: number) => piecesFromMass(formula, massG * factor) >= pieces;
+  const now = piecesFromMass(formula, kitchen, massG);
+  const enough = (factor: number) => piecesFromMass(formula, kitchen, massG * factor) >= pieces;
   let high = now > 0 ? pieces / now : 1;
   for (let tries = 0; !enough(high); tries++) {
     if (tries > 60) throw new InputError('pieces', 'cannot be reached: the piece is larger than its sheet can be');
@@ -75,6 +81,26 @@ export function factorForPan(fromMm: number, toMm: number, wallMm: number): numb
   within('pan.wallMm', wallMm, 0, 150, 'mm');
   const area = (acrossMm: number) => Math.PI * acrossMm * (acrossMm / 4 + wallMm);
   return area(toMm) / area(fromMm);
+}
+
+/**
+ * From the pan of a formula to another of the same kitchen: crust by the area that it lines, filling by what the pan holds.
+ *
+ * Units    factors.
+ * Throws   InputError at bake.panId where the formula stands in no pan, at pan for one that is not there.
+ * Findings none.
+ * Source   panToPan. Minutes in the oven follow neither factor: they are worked out anew.
+ */
+export function factorsToPan(
+  formula: Formula,
+  kitchen: Pick<Kitchen, 'pans'>,
+  toId: string,
+): { readonly crust: number; readonly filling: number } {
+  const pan = (id: string | undefined) => kitchen.pans?.find((one) => one.id === id);
+  const [from, to] = [pan(formula.bake.panId), pan(toId)];
+  if (!from) throw new InputError('bake.panId', 'this formula stands in no pan yet');
+  if (!to) throw new InputError('pan', 'is not a pan of this kitchen');
+  return panToPan(from, to);
 }
 
 /** How much of a batch the counted lots allow, and what ends first; null where nothing that is used is counted. */

@@ -1,7 +1,10 @@
 import { applyEdits } from '../document/edits.js';
 import { InputError } from '../errors.js';
 import { evaluate, evaluateDough, findingsOf } from '../evaluate.js';
-import { piecesFromMass } from '../sheet/sheet.js';
+import { piecesFromMass } from '../sheet/plan.js';
+import { rolledG } from '../sheet/sheet.js';
+import { panFormOf } from '../pan/pan.js';
+import { pieRim } from '../facts/sheet.js';
 import { factorForPieces, scaled } from './scale.js';
 import { blendPortions } from '../blend/blend.js';
 import { defaultMix, fatOfSchool } from '../dough/mix.js';
@@ -9,8 +12,8 @@ import { rightPourG, waterGets, waterWants } from '../dough/water.js';
 import { doughDensity, holdBackShare } from '../facts/dough.js';
 import { compositionOf, portionOf } from '../ingredient/mixture.js';
 import { roundTo } from '../units/rounding.js';
-import type { BakeStep, BlendRow, Formula, Row } from '../document/formula.js';
-import type { Kitchen, Pan } from '../document/kitchen.js';
+import type { BakeStep, BlendRow, Fold, Formula, Laminate, Part, Row, Shape } from '../document/formula.js';
+import type { Kitchen, Pan, Place } from '../document/kitchen.js';
 import type { Pantry } from '../document/pantry.js';
 import type { Family } from '../facts/families.js';
 
@@ -62,13 +65,22 @@ export function starterFormula(family: Family, name: string, kitchen: Kitchen, p
       waits: place ? [{ placeId: place.id, min: Math.max(5, family.chillMin[1]) }] : [],
     },
     sheet: {
-      parts: [{ key: newKey(), perPiece: 1, thicknessMm: family.thicknessMm[1], shape: pan ? liningOf(pan) : shapeOf(family) }],
+      parts: partsOf(family, pan, newKey),
+      ...(family.kind === 'laminated' && cold ? { laminate: foldsOf(family, cold) } : {}),
       trimMm: family.rolled ? 6 : 0,
-      reroll: family.rolled ? 'once' : 'tillGone',
+      // Rolled scraps of layers rise crooked.
+      reroll: family.kind === 'laminated' ? 'no' : family.rolled ? 'once' : 'tillGone',
       lots: 1,
       // What is pressed into its pan is pricked, what is rolled lies under weights.
       ...(pan && !family.rolled ? { dockPitchMm: family.dockPitchMm[1] } : {}),
-      waits: [],
+      // Yeasted pieces prove at the table, then firm up before the wash.
+      waits:
+        family.yeastPercent && bench && cold
+          ? [
+              { placeId: bench.id, min: 90 },
+              { placeId: cold.id, min: 20 },
+            ]
+          : [],
     },
     bake: {
       ovenId: oven.id,
@@ -86,17 +98,18 @@ export function starterFormula(family: Family, name: string, kitchen: Kitchen, p
       sellWithinDays: crisp ? 7 : 1,
     },
   };
-  return settled(pan ? forPans(first, kitchen, pantry) : first, kitchen, pantry);
+  const whole = pan !== undefined || first.sheet.parts[0]!.shape.kind === 'freeForm' || family.id === 'croissant';
+  return settled(whole ? forPans(first, kitchen, pantry) : first, kitchen, pantry);
 }
 
-/** As much dough as lines whole pans: the most that the first batch gives, and no more. */
+/** As much dough as makes whole pies or whole triangles: the most that the first batch gives, and no more. */
 function forPans(first: Formula, kitchen: Kitchen, pantry: Pantry): Formula {
   const { dough } = evaluateDough(first, kitchen, pantry);
   if (dough.state === 'waiting') return first;
-  const massG = dough.result.doughG + dough.result.dustG;
-  const pieces = Math.max(1, piecesFromMass(first, massG));
+  const massG = rolledG(dough.result);
+  const pieces = Math.max(1, piecesFromMass(first, kitchen, massG));
   // A hundredth more: grams are rounded to what a scale shows.
-  const fitted = scaled(first, 1.01 * factorForPieces(first, massG, pieces));
+  const fitted = scaled(first, 1.01 * factorForPieces(first, kitchen, massG, pieces));
   return {
     ...fitted,
     blendG: roundTo(fitted.blendG, 1, 'up'),
@@ -107,10 +120,35 @@ function forPans(first: Formula, kitchen: Kitchen, pantry: Pantry): Formula {
 /** Crusts that line a pan. */
 const pannedFamilies: ReadonlySet<string> = new Set(['pie_flaky', 'short_savoury', 'short_sweet', 'press_in_oil', 'crumb_crust']);
 
-/** A square of as much dough as a disc that lines a pan to its rim. */
-function liningOf({ bottomMm, depthMm }: Pan): Formula['sheet']['parts'][number]['shape'] {
-  const side = roundTo(Math.sqrt(Math.PI / 4) * (bottomMm + 2 * depthMm), 1);
-  return { kind: 'rectangle', widthMm: side, lengthMm: side };
+/** A lining for its pan, or one shape of the size that the family's piece usually is. */
+function partsOf(family: Family, pan: Pan | undefined, newKey: () => string): Part[] {
+  const part = (shape: Shape, more: Partial<Part> = {}): Part => ({
+    key: newKey(),
+    perPiece: 1,
+    thicknessMm: family.thicknessMm[1],
+    shape,
+    ...more,
+  });
+  if (pan && panFormOf(pan) === 'ring') {
+    return [part({ kind: 'base' }), part({ kind: 'side', overlapMm: pieRim.values.stripOverlapMm })];
+  }
+  if (pan) return [part({ kind: 'lining', overhangMm: family.rolled ? pieRim.values.overhangMm : 0 })];
+  if (family.id === 'galette') return [part({ kind: 'freeForm', filledMm: 220, foldMm: 45 })];
+  if (family.id === 'croissant') return [part({ kind: 'triangle', baseMm: 80, heightMm: 180 }, { body: 'rolledUp' })];
+  if (family.pieceG && !family.rolled) return [part({ kind: 'portion', pieceG: family.pieceG[1], form: 'drop' })];
+  return [part(shapeOf(family))];
+}
+
+/** Three letter folds for puff, two for what is yeasted, each rested in the cold. */
+function foldsOf(family: Family, cold: Place): Laminate {
+  const fold = (): Fold => ({ parts: 3, rollToMm: 6, waits: [{ placeId: cold.id, min: family.chillMin[1] }] });
+  return {
+    lockIn: 'envelope',
+    doughMm: 10,
+    borderMm: 5,
+    folds: family.yeastPercent ? [fold(), fold()] : [fold(), fold(), fold()],
+    mark: true,
+  };
 }
 
 /** Most of a blind bake under weights, the rest without. */
@@ -204,18 +242,22 @@ function rowsOf(family: Family, blend: Pick<Formula, 'blend' | 'blendG'>, kitche
   const sugar = row('sugar_white', roundTo(Math.max(0, (family.sugarPercent[1] * blend.blendG) / 100 - broughtSugarG - blendSugarG), 0.1));
   const fatId = family.school === 'oil' ? 'olive_oil' : family.kind === 'laminated' ? 'butter_lam' : 'butter_unsalted';
   const leftG = (family.fatPercent[1] * blend.blendG) / 100 - blendFatG - fatOf(others);
-  const fat = row(fatId, roundTo(Math.max(0, leftG / (pantry.ingredients[fatId]?.composition.fatShare ?? 1)), 0.1), {
-    fat: fatOfSchool(family.school, family.fatPieceMm?.[1]),
-  });
+  const fat = row(
+    fatId,
+    roundTo(Math.max(0, leftG / (pantry.ingredients[fatId]?.composition.fatShare ?? 1)), 0.1),
+    family.kind === 'laminated' ? { use: 'rollIn' } : { fat: fatOfSchool(family.school, family.fatPieceMm?.[1]) },
+  );
   const dry = [...others, sugar, fat].filter(({ amountG }) => amountG > 0);
-  const portions = dry.map(({ ingredientId, amountG }, i) => portionOf(pantry, `rows[${i}].ingredientId`, ingredientId, amountG));
+  const portions = dry
+    .filter(({ use }) => use === 'dough')
+    .map(({ ingredientId, amountG }, i) => portionOf(pantry, `rows[${i}].ingredientId`, ingredientId, amountG));
   const { wantsG } = waterWants(flours, [], family, 1, kitchen.humidityShare);
   const pourG = roundTo(rightPourG(wantsG, waterGets(flours, portions).broughtWaterG), 1);
   return [...(pourG > 0 ? [row('water', pourG)] : []), ...dry];
 }
 
 /** A square of the family's piece where it is weighed, else of a size that a hand cuts. */
-function shapeOf(family: Family): Formula['sheet']['parts'][number]['shape'] {
+function shapeOf(family: Family): Shape {
   const side = family.pieceG
     ? Math.sqrt((family.pieceG[1] * 1000) / (doughDensity.value * family.thicknessMm[1]))
     : family.kind === 'cracker'

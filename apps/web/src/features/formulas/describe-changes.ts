@@ -11,6 +11,20 @@ const words: readonly [RegExp, string, string][] = [
   [/^\/sheet\/parts\/\d+\/thicknessMm$/, 'Thickness', 'mm'],
   [/^\/sheet\/parts\/\d+\/shape\/widthMm$/, 'Piece width', 'mm'],
   [/^\/sheet\/parts\/\d+\/shape\/lengthMm$/, 'Piece length', 'mm'],
+  [/^\/sheet\/parts\/\d+\/shape\/acrossMm$/, 'Piece across', 'mm'],
+  [/^\/sheet\/parts\/\d+\/shape\/pieceG$/, 'Each', 'g'],
+  [/^\/sheet\/parts\/\d+\/shape\/\w+$/, 'Size', 'mm'],
+  [/^\/sheet\/parts\/\d+\/window\/\w+$/, 'Window', 'mm'],
+  [/^\/sheet\/parts\/\d+\/vents$/, 'Slits', ''],
+  [/^\/sheet\/densityGPerMl$/, 'Dough', 'g/ml'],
+  [/^\/sheet\/shrink\/\w+$/, 'Shortens', '%'],
+  [/^\/sheet\/cut$/, 'Cut', ''],
+  [/^\/sheet\/laminate\/lockIn$/, 'Lock in', ''],
+  [/^\/sheet\/laminate\/doughMm$/, 'Dough at lock-in', 'mm'],
+  [/^\/sheet\/laminate\/borderMm$/, 'Border', 'mm'],
+  [/^\/sheet\/laminate\/folds\/\d+\/rollToMm$/, 'Fold rolled to', 'mm'],
+  [/^\/sheet\/laminate\/folds\/\d+\/parts$/, 'Folded in', ''],
+  [/^\/sheet\/laminate\/folds\/\d+\/waits\/\d+\/min$/, 'Rest', 'min'],
   [/^\/sheet\/bandsMm$/, 'Guide bands', 'mm'],
   [/^\/sheet\/trimMm$/, 'Trim', 'mm'],
   [/^\/sheet\/reroll$/, 'Roll trim again', ''],
@@ -75,6 +89,15 @@ export function describeEdit({ path, from, to }: Edit, formula: Formula, pantry:
   if (path === '/bake/fromCold') return to ? 'Into a cold oven' : 'Into a hot oven';
   if (path === '/bake/hotTray') return to ? 'On a hot tray' : 'On a cold tray';
   if (path.startsWith('/chill/waits')) return 'Places and minutes in the cold';
+  const fold = /^\/sheet\/laminate\/folds\/(\d+)$/.exec(path);
+  if (fold) return to === undefined ? `Fold ${Number(fold[1]) + 1} taken out` : `Fold ${Number(fold[1]) + 1} added`;
+  const rest = /^\/sheet\/laminate\/folds\/(\d+)\/waits/.exec(path);
+  if (rest) return `Rest after fold ${Number(rest[1]) + 1}`;
+  if (path.startsWith('/sheet/parts')) return 'What is cut';
+  if (path.startsWith('/sheet/waits')) return 'After cutting';
+  if (path === '/sheet/shrink') return to === undefined ? 'Does not shorten' : 'Shortens in the oven';
+  if (path === '/sheet/laminate') return to === undefined ? 'Not laminated' : 'Laminated';
+  if (path === '/sheet/laminate/mark') return 'Mark on the far edge';
   if (path.startsWith('/keep/cool')) return 'Places and minutes of cooling';
   if (path === '/family') return `Family ${familyName(from)} → ${familyName(to)}`;
   if (path.startsWith('/mix')) return 'Order of mixing';

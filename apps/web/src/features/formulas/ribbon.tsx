@@ -72,6 +72,18 @@ export const Ribbon = memo(function Ribbon({ formula, evaluation }: Props) {
       {Array.from({ length: 9 }, (_, i) => (
         <rect key={i} x={CELL * 3.06 + (i * CELL * 0.94) / 9} y={top(sheet)} width={(CELL * 0.94) / 9 - 2} height={sheet} fill={dough} />
       ))}
+      {formula.sheet.laminate &&
+        [0.2, 0.4, 0.6, 0.8].map((at) => (
+          <line
+            key={at}
+            x1={CELL * 3.06}
+            x2={CELL * 4}
+            y1={top(sheet * at)}
+            y2={top(sheet * at)}
+            stroke={palette.make.fat}
+            strokeWidth="1.6"
+          />
+        ))}
       <path
         d={`M${CELL * 4} ${top(sheet)} C ${CELL * 4.3} ${top(sheet)} ${CELL * 4.5} ${top(baked)} ${CELL * 4.96} ${top(baked)} V ${FLOOR} H ${CELL * 4} Z`}
         fill="url(#crust)"

@@ -1,4 +1,4 @@
-import type { Evaluation, StageName } from '@north-leaf/core';
+import type { Evaluation, Formula, StageName } from '@north-leaf/core';
 import { showDuration, showValue, unitOf } from '../../ui/quantity';
 import type { UnitSystem } from '../../platform/preferences';
 
@@ -19,6 +19,15 @@ export const stageQuestions: Record<StageName, string> = {
   bake: 'When is it dry before it is dark?',
   keep: 'How long will it snap?',
 };
+
+const piecesWord = (count: number) => `${count} ${count === 1 ? 'piece' : 'pieces'}`;
+
+/** The board of layers asks its own. */
+export const layerQuestion = 'Do the layers stay apart?';
+
+/** What a stage is called for this formula: what is laminated has its own word. */
+export const stageLabelOf = (stage: StageName, formula: Pick<Formula, 'sheet'>): string =>
+  stage === 'sheet' && formula.sheet.laminate ? 'Laminate' : stageLabels[stage];
 
 /** The one number that rules a stage, with its unit and a caption. */
 export type Ruling = { readonly number: string; readonly unit: string };
@@ -42,8 +51,9 @@ export function rulingOf(stage: StageName, evaluation: Evaluation, units: UnitSy
     }
     case 'sheet': {
       if (evaluation.sheet.state === 'waiting') return none;
-      const { thicknessMm, pieces } = evaluation.sheet.result;
-      return { number: showValue(thicknessMm, 'length', units), unit: `${unitOf('length', units)} · ${pieces} pieces` };
+      const { thicknessMm, pieces, laminate } = evaluation.sheet.result;
+      if (laminate) return { number: String(laminate.layers.fatLayers), unit: `layers · ${piecesWord(pieces)}` };
+      return { number: showValue(thicknessMm, 'length', units), unit: `${unitOf('length', units)} · ${piecesWord(pieces)}` };
     }
     case 'bake': {
       if (evaluation.bake.state === 'waiting') return none;

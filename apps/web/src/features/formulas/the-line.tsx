@@ -7,7 +7,7 @@ import { usePreferences } from '../../platform/preferences';
 import { Leaf } from '../../ui/leaf';
 import { sizes } from '../../ui/theme';
 import { Ribbon } from './ribbon';
-import { rulingOf, stageLabels } from './stages';
+import { rulingOf, stageLabelOf } from './stages';
 
 /** Six stages in the order of the work; one picture of the same dough runs under them. */
 export function TheLine({
@@ -74,7 +74,7 @@ export function TheLine({
             >
               <Box sx={{ display: 'flex', justifyContent: 'space-between', alignItems: 'center' }}>
                 <Box component="span" sx={{ fontWeight: 600, fontSize: 14 }}>
-                  {stageLabels[name]}
+                  {stageLabelOf(name, formula)}
                 </Box>
                 <Leaf state={state} size={19} label />
               </Box>

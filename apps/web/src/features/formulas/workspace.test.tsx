@@ -242,7 +242,7 @@ describe('the dough board', () => {
     await choose('Scale to', 'so much dough');
     await userEvent.type(within(dialog).getByLabelText('Dough'), '827.8');
     expect(within(dialog).getByText('× 2')).toBeInTheDocument();
-    await choose('Scale to', 'another round pan');
+    await choose('Scale to', 'any round pan');
     await userEvent.type(within(dialog).getByLabelText('From'), '23 cm');
     await userEvent.type(within(dialog).getByLabelText('To'), '18 cm');
     expect(within(dialog).getByText('× 0.612')).toBeInTheDocument();

@@ -34,7 +34,14 @@ import { useFormula, useProblem, useSet, useSurroundings } from './board';
 import { newKey } from './new-key';
 import { readMass, weighed } from './typed-amount';
 
-const useWords: Record<RowUse, string> = { dough: '', wash: 'as a wash', topping: 'on top', filling: 'the filling', dust: 'for dusting' };
+const useWords: Record<RowUse, string> = {
+  dough: '',
+  rollIn: 'to roll in',
+  wash: 'as a wash',
+  topping: 'on top',
+  filling: 'the filling',
+  dust: 'for dusting',
+};
 
 /** One row of the dough: its percent and grams, and below it, opened, everything that may be done to it. */
 export const DoughRow = memo(function DoughRow({ index, open, onOpen }: { index: number; open: boolean; onOpen: () => void }) {

@@ -17,9 +17,11 @@ import {
   factorForPan,
   factorForPieces,
   factorForShelf,
+  factorsToPan,
   InputError,
   piecesFromMass,
   readQuantity,
+  rolledG,
   scaleCautions,
   scaled,
   type ScaleCaution,
@@ -31,27 +33,36 @@ import { useDraft } from '../draft-store';
 import { useAnswer, useFormula, useSurroundings } from './board';
 import { newKey } from './new-key';
 
-type Way = 'times' | 'pieces' | 'mass' | 'pan' | 'loads' | 'shelf';
+type Way = 'times' | 'pieces' | 'mass' | 'pan' | 'ownPan' | 'loads' | 'shelf';
 const ways: readonly { readonly value: Way; readonly name: string }[] = [
   { value: 'times', name: 'so many times' },
   { value: 'pieces', name: 'so many pieces' },
   { value: 'mass', name: 'so much dough' },
-  { value: 'pan', name: 'another round pan' },
+  { value: 'ownPan', name: 'another pan of ours' },
+  { value: 'pan', name: 'any round pan' },
   { value: 'loads', name: 'so many oven loads' },
   { value: 'shelf', name: 'what the shelf has' },
 ];
-const labels: Record<Exclude<Way, 'shelf' | 'pan'>, string> = { times: 'Times', pieces: 'Pieces', mass: 'Dough', loads: 'Oven loads' };
+const labels: Record<Exclude<Way, 'shelf' | 'pan' | 'ownPan'>, string> = {
+  times: 'Times',
+  pieces: 'Pieces',
+  mass: 'Dough',
+  loads: 'Oven loads',
+};
+
+type Factors = { readonly factor: number; /** Where it is not the same: a pan holds by volume. */ readonly filling?: number };
 
 const panLabels = { from: 'From', to: 'To', wall: 'Wall' } as const;
 /** Nothing is said while both pans are not typed yet. */
-function panFactor(pan: Readonly<Record<keyof typeof panLabels, string>>, unit: string): { factor: number } | { problem: string } {
+function panFactor(pan: Readonly<Record<keyof typeof panLabels, string>>, unit: string): Factors | { problem: string } {
   if (pan.from.trim() === '' || pan.to.trim() === '') return { problem: '' };
   const [from, to, wall] = [pan.from, pan.to, pan.wall.trim() === '' ? '0' : pan.wall].map((text) => readQuantity(text, 'length', unit));
   if (!from!.ok) return { problem: `From ${from!.reason}` };
   if (!to!.ok) return { problem: `To ${to!.reason}` };
   if (!wall!.ok) return { problem: `Wall ${wall!.reason}` };
   try {
-    return { factor: factorForPan(from!.value, to!.value, wall!.value) };
+    // At the same depth a pan holds by the area of its base.
+    return { factor: factorForPan(from!.value, to!.value, wall!.value), filling: (to!.value / from!.value) ** 2 };
   } catch (error) {
     if (error instanceof InputError) return { problem: `A pan ${error.message}` };
     throw error;
@@ -79,11 +90,18 @@ export function ScaleBatch({ onClose }: { onClose: () => void }) {
   const [text, setText] = useState('2');
   const dough = evaluation.dough.state === 'waiting' ? null : evaluation.dough.result;
   const sheet = evaluation.sheet.state === 'waiting' ? null : evaluation.sheet.result;
-  const massG = dough ? dough.doughG + dough.dustG : 0;
+  const massG = dough ? rolledG(dough) : 0;
+  const [toPan, setToPan] = useState('');
   const [pan, setPan] = useState({ from: '', to: '', wall: '' });
   const shelf = way === 'shelf' ? factorForShelf(formula, pantry) : null;
 
-  const worked = ((): { factor: number } | { problem: string } => {
+  const worked = ((): Factors | { problem: string } => {
+    if (way === 'ownPan') {
+      if (formula.bake.panId === undefined) return { problem: 'It stands in no pan yet: choose one on the Sheet or the Bake board.' };
+      if (toPan === '') return { problem: '' };
+      const { crust, filling } = factorsToPan(formula, kitchen, toPan);
+      return { factor: crust, filling };
+    }
     if (way === 'shelf') return shelf ? { factor: shelf.factor } : { problem: 'Nothing that goes in is counted on the shelf.' };
     if (way === 'pan') return panFactor(pan, unitOf('length', units));
     const read = readQuantity(text, way === 'mass' ? 'mass' : 'percent', way === 'mass' ? unitOf('mass', units) : '%');
@@ -96,7 +114,7 @@ export function ScaleBatch({ onClose }: { onClose: () => void }) {
           : { problem: 'The dough cannot be worked out yet.' };
       if (!sheet) return { problem: 'The sheet cannot be worked out yet.' };
       const perLoad = sheet.piecesPerTray * formula.bake.traysAtOnce;
-      return { factor: factorForPieces(formula, massG, way === 'loads' ? Math.round(read.value * perLoad) : read.value) };
+      return { factor: factorForPieces(formula, kitchen, massG, way === 'loads' ? Math.round(read.value * perLoad) : read.value) };
     } catch (error) {
       if (error instanceof InputError) return { problem: `${labels[way]} ${error.message}` };
       throw error;
@@ -107,14 +125,18 @@ export function ScaleBatch({ onClose }: { onClose: () => void }) {
     }
   })();
   const factor = 'factor' in worked ? worked.factor : null;
-  const next = factor === null ? null : scaled(formula, factor);
+  const filling = 'factor' in worked ? (worked.filling ?? worked.factor) : null;
+  const next = factor === null || filling === null ? null : scaled(formula, factor, filling);
   const cautions = next && factor !== null ? scaleCautions(next, factor, kitchen.scaleStepG, pantry) : [];
-  const pieces = (of: number) => (sheet && massG > 0 ? piecesFromMass(formula, massG * of) : null);
+  const pieces = (of: number) => (sheet && massG > 0 ? piecesFromMass(formula, kitchen, massG * of) : null);
 
   const submit = (event: FormEvent) => {
     event.preventDefault();
-    if (factor === null) return;
-    useDraft.getState().edit(`scale:${newKey()}`, (from) => editsBetween(from, scaled(from, factor)));
+    if (factor === null || filling === null) return;
+    useDraft.getState().edit(`scale:${newKey()}`, (from) => {
+      const grown = scaled(from, factor, filling);
+      return editsBetween(from, way === 'ownPan' ? { ...grown, bake: { ...grown.bake, panId: toPan } } : grown);
+    });
     onClose();
   };
   return (
@@ -130,6 +152,15 @@ export function ScaleBatch({ onClose }: { onClose: () => void }) {
               onChange={(to) => (setWay(to), setText(to === 'times' ? '2' : ''))}
               width={190}
             />
+            {way === 'ownPan' && (
+              <Choice
+                label="To the pan"
+                value={toPan}
+                options={(kitchen.pans ?? []).filter(({ id }) => id !== formula.bake.panId).map(({ id, name }) => ({ value: id, name }))}
+                onChange={setToPan}
+                width={220}
+              />
+            )}
             {way === 'pan' &&
               (['from', 'to', 'wall'] as const).map((name) => (
                 <TextField
@@ -143,7 +174,7 @@ export function ScaleBatch({ onClose }: { onClose: () => void }) {
                   sx={{ width: 92 }}
                 />
               ))}
-            {way !== 'shelf' && way !== 'pan' && (
+            {way !== 'shelf' && way !== 'pan' && way !== 'ownPan' && (
               <TextField
                 autoFocus
                 size="small"
@@ -164,7 +195,7 @@ export function ScaleBatch({ onClose }: { onClose: () => void }) {
                 </Button>
               ))}
           </Box>
-          {'problem' in worked && worked.problem !== '' && (text.trim() !== '' || way === 'shelf' || way === 'pan') && (
+          {'problem' in worked && worked.problem !== '' && (text.trim() !== '' || way === 'shelf' || way === 'pan' || way === 'ownPan') && (
             <Alert severity="error">{worked.problem}</Alert>
           )}
           {shelf && <Box sx={{ fontSize: 13.5 }}>{shelf.endsFirst} ends first.</Box>}
@@ -172,7 +203,10 @@ export function ScaleBatch({ onClose }: { onClose: () => void }) {
             <Table size="small">
               <TableHead>
                 <TableRow>
-                  <TableCell>× {Number(factor.toFixed(3))}</TableCell>
+                  <TableCell>
+                    × {Number(factor.toFixed(3))}
+                    {filling !== null && filling !== factor && `, filling × ${Number(filling.toFixed(3))}`}
+                  </TableCell>
                   <TableCell align="right">Now</TableCell>
                   <TableCell align="right">Then</TableCell>
                 </TableRow>

@@ -1,0 +1,537 @@
+import { useMemo, type ReactNode } from 'react';
+import AddIcon from '@mui/icons-material/Add';
+import CloseIcon from '@mui/icons-material/Close';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import IconButton from '@mui/material/IconButton';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import Typography from '@mui/material/Typography';
+import { useTheme } from '@mui/material/styles';
+import { create } from 'zustand';
+import {
+  celsiusOf,
+  fahrenheitOf,
+  families,
+  firmnessAt,
+  frothWords,
+  mostFatLayers,
+  judged,
+  type Fold,
+  type Laminate,
+  type LaminateResult,
+  type LaminateStep,
+  type Slab,
+} from '@north-leaf/core';
+import { usePreferences } from '../../../platform/preferences';
+import { Choice } from '../../../ui/choice';
+import { FieldRow } from '../../../ui/field-row';
+import { Plot } from '../../../ui/plot';
+import { showDuration, showQuantity } from '../../../ui/quantity';
+import { useDraft } from '../draft-store';
+import { FormulaField, useAnswer, useFormula, useSet, useSurroundings, Waiting } from './board';
+import { newKey } from './new-key';
+import { Waits } from './waits';
+
+const lockInWords: Readonly<Record<Laminate['lockIn'], string>> = {
+  envelope: 'envelope',
+  halfBook: 'half book',
+  twoThirds: 'fat on two thirds',
+  inverse: 'inverse, fat outside',
+};
+const foldWords: Readonly<Record<2 | 3 | 4, string>> = { 2: 'in half', 3: 'in three', 4: 'a book, in four' };
+
+/** Which step of the plan is looked at: the picture shows its layers. Null: the last sheet. */
+const useShownStep = create<{ readonly at: number | null }>()(() => ({ at: null }));
+
+function useLaminate(): LaminateResult | null {
+  const { evaluation } = useAnswer();
+  return evaluation.sheet.state === 'waiting' ? null : evaluation.sheet.result.laminate;
+}
+
+/** Lock-in, folds and rests, in the order of the hands. */
+export function FoldTable({ faces }: { faces: ReactNode }) {
+  const { palette } = useTheme();
+  const formula = useFormula();
+  const set = useSet();
+  const result = useLaminate();
+  const shown = useShownStep((state) => state.at);
+  const units = usePreferences((state) => state.units);
+  const { edit } = useDraft.getState();
+  const { kitchen } = useSurroundings();
+  const plan = formula.sheet.laminate!;
+  const add = () => {
+    const last = plan.folds[plan.folds.length - 1];
+    const cold = kitchen.places.find(({ kind }) => kind === 'fridge');
+    const fold: Fold = last ?? { parts: 3, rollToMm: 6, waits: cold ? [{ placeId: cold.id, min: 30 }] : [] };
+    edit(`fold:${newKey()}`, () => [{ path: `/sheet/laminate/folds/${plan.folds.length}`, to: fold as never }]);
+  };
+  return (
+    <Box sx={{ display: 'grid', gap: 1 }}>
+      {faces}
+      <Box sx={{ display: 'flex', justifyContent: 'space-between', alignItems: 'center', height: 32 }}>
+        <Typography variant="h2">Folds</Typography>
+        <Button size="small" variant="outlined" startIcon={<AddIcon />} disabled={plan.folds.length >= 8} onClick={add}>
+          Fold
+        </Button>
+      </Box>
+      <FieldRow label="Lock in">
+        <Choice
+          label="Lock in"
+          value={plan.lockIn}
+          options={Object.entries(lockInWords).map(([value, name]) => ({ value: value as Laminate['lockIn'], name }))}
+          onChange={(lockIn) => set('/sheet/laminate/lockIn', lockIn)}
+          width={170}
+        />
+      </FieldRow>
+      <StepLine step={result?.steps[0]} title="Lock in" chosen={shown === 0} onChoose={() => useShownStep.setState({ at: 0 })}>
+        <Profile layers={result?.steps[0]?.fatLayers ?? 1} parts={1} />
+      </StepLine>
+      {plan.folds.map((fold, i) => {
+        const step = result?.steps[i + 1];
+        return (
+          <Box key={i} sx={{ borderTop: `1px solid ${palette.divider}`, pt: 1 }}>
+            <StepLine
+              step={step}
+              title={`Fold ${i + 1}`}
+              chosen={shown === i + 1}
+              onChoose={() => useShownStep.setState({ at: i + 1 })}
+              onRemove={() => edit(`unfold:${newKey()}`, () => [{ path: `/sheet/laminate/folds/${i}`, from: fold as never }])}
+            >
+              <Profile layers={step?.fatLayers ?? 1} parts={fold.parts} />
+            </StepLine>
+            <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', flexWrap: 'wrap', py: 0.5, fontSize: 13 }}>
+              <Choice
+                label={`Fold ${i + 1} parts`}
+                value={fold.parts}
+                options={([2, 3, 4] as const).map((value) => ({ value, name: foldWords[value] }))}
+                onChange={(parts) => set(`/sheet/laminate/folds/${i}/parts`, parts)}
+                width={132}
+              />
+              rolled to
+              <FormulaField
+                path={`/sheet/laminate/folds/${i}/rollToMm`}
+                label={`Fold ${i + 1} rolled to`}
+                kind="length"
+                grain={0.5}
+                width={54}
+              />
+            </Box>
+            <Waits path={`/sheet/laminate/folds/${i}/waits`} label={`Rest ${i + 1}`} />
+          </Box>
+        );
+      })}
+      <Box sx={{ borderTop: `1px solid ${palette.divider}`, pt: 1 }}>
+        <StepLine
+          step={result?.steps[result.steps.length - 1]}
+          title="Last roll"
+          chosen={shown === null}
+          onChoose={() => useShownStep.setState({ at: null })}
+        >
+          <Profile layers={result?.layers.fatLayers ?? 1} parts={1} />
+        </StepLine>
+        <FieldRow label="Rolled to">
+          <FormulaField path="/sheet/parts/0/thicknessMm" label="Last sheet" kind="length" grain={0.1} />
+        </FieldRow>
+      </Box>
+      <FieldRow label="Dough, when fat goes in">
+        <FormulaField path="/sheet/laminate/doughMm" label="Dough thickness" kind="length" width={62} />
+      </FieldRow>
+      <FieldRow label="Bare border">
+        <FormulaField path="/sheet/laminate/borderMm" label="Border" kind="length" width={62} />
+      </FieldRow>
+      <FieldRow label="Mark the far edge">
+        <ToggleButtonGroup
+          exclusive
+          size="small"
+          aria-label="Mark the far edge"
+          value={plan.mark ? 'yes' : 'no'}
+          onChange={(_, next: string | null) => next && set('/sheet/laminate/mark', next === 'yes' ? true : undefined)}
+        >
+          <ToggleButton value="yes">yes</ToggleButton>
+          <ToggleButton value="no">no</ToggleButton>
+        </ToggleButtonGroup>
+      </FieldRow>
+      {result && (
+        <Box sx={{ bgcolor: 'leaf.well', borderRadius: '8px', p: 2, display: 'flex', gap: 3, flexWrap: 'wrap', fontSize: 13.5 }}>
+          <span>
+            <b>{showDuration(result.totalMin)}</b> in all
+          </span>
+          <span>
+            <b>{showDuration(result.handsMin)}</b> hands
+          </span>
+          <span>
+            butter <b>{showQuantity(result.fatG, 'mass', units, 0)}</b>, {Math.round(result.rollIn.ofBlend * 100)} % of the blend,{' '}
+            {Math.round(result.rollIn.ofDough * 100)} % of the dough, {Math.round(result.rollIn.ofAll * 100)} % of both
+          </span>
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+type StepLineProps = {
+  readonly step: LaminateStep | undefined;
+  readonly title: string;
+  readonly chosen: boolean;
+  readonly onChoose: () => void;
+  readonly onRemove?: () => void;
+  readonly children: ReactNode;
+};
+function StepLine({ step, title, chosen, onChoose, onRemove, children }: StepLineProps) {
+  const { palette } = useTheme();
+  const units = usePreferences((state) => state.units);
+  return (
+    <Box
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: '58px 1fr 40px auto 28px',
+        alignItems: 'center',
+        gap: 1,
+        minHeight: 38,
+        borderRadius: '6px',
+        bgcolor: chosen ? palette.leaf.firSoft : undefined,
+        fontSize: 13,
+      }}
+    >
+      {children}
+      <Button
+        size="small"
+        onClick={onChoose}
+        aria-pressed={chosen}
+        sx={{ justifyContent: 'flex-start', minHeight: 30, p: 0, fontWeight: 650, color: 'text.primary' }}
+      >
+        {title}
+      </Button>
+      <Box title="layers of fat" sx={{ fontWeight: 680, textAlign: 'right' }}>
+        {step?.fatLayers ?? '–'}
+      </Box>
+      <Box sx={{ textAlign: 'right', whiteSpace: 'nowrap', color: 'text.secondary', fontSize: 12.5 }}>
+        {step && `${showQuantity(step.fromC, 'temperature', units, 0)} → ${showQuantity(step.toC, 'temperature', units, 0)}`}
+        <br />
+        {step && `at ${showDuration(step.atMin)}`}
+      </Box>
+      {onRemove ? (
+        <IconButton size="small" aria-label={`Remove ${title}`} onClick={onRemove}>
+          <CloseIcon fontSize="inherit" />
+        </IconButton>
+      ) : (
+        <span />
+      )}
+    </Box>
+  );
+}
+
+/** How the packet is folded, seen from its end. Not to scale. */
+function Profile({ layers, parts }: { layers: number; parts: number }) {
+  const { palette } = useTheme();
+  const each = Math.max(1, Math.min(4, Math.round(layers / parts)));
+  const H = 30;
+  const ply = (H - 4) / parts;
+  return (
+    <svg width="54" height={H} viewBox={`0 0 54 ${H}`} aria-hidden="true">
+      {Array.from({ length: parts }, (_, i) => (
+        <g key={i} transform={`translate(0 ${2 + i * ply})`}>
+          <rect x="8" width="38" height={ply - 1} fill={palette.leaf.doughPale} />
+          {Array.from({ length: each }, (_, k) => (
+            <rect
+              key={k}
+              x="8"
+              y={((k + 0.6) * (ply - 1)) / each}
+              width="38"
+              height={Math.max(0.8, (ply - 1) / each / 2.6)}
+              fill={palette.make.fat}
+            />
+          ))}
+          {i < parts - 1 && (
+            <path
+              d={i % 2 === 0 ? `M46 ${ply / 2} a6 ${ply / 2} 0 0 1 0 ${ply}` : `M8 ${ply / 2} a6 ${ply / 2} 0 0 0 0 ${ply}`}
+              fill="none"
+              stroke={palette.leaf.edge}
+              strokeWidth="1.6"
+            />
+          )}
+        </g>
+      ))}
+    </svg>
+  );
+}
+
+/** The cut through the packet or the last sheet, and when fat and dough are equally firm. */
+export function LayersPicture() {
+  const { evaluation } = useAnswer();
+  const formula = useFormula();
+  const { kitchen } = useSurroundings();
+  const units = usePreferences((state) => state.units);
+  const result = useLaminate();
+  const at = useShownStep((state) => state.at);
+  if (!result) return <Waiting stage="sheet" />;
+  const step = at === null ? undefined : result.steps[at];
+  const lies: Slab = step?.lies ?? result.sheet;
+  const fat = step?.fatLayers ?? result.layers.fatLayers;
+  const dough = (fat * result.layers.doughLayers) / result.layers.fatLayers;
+  const doughLayers = step ? Math.round(dough) : result.layers.doughLayers;
+  const fatUm = (1000 * lies.thicknessMm * result.fatVolumeShare) / fat;
+  const doughUm = (1000 * lies.thicknessMm * (1 - result.fatVolumeShare)) / Math.max(1, doughLayers);
+  const floor = judged(kitchen.judgements, 'doughLayerWatch');
+  const most = mostFatLayers(result.sheet.thicknessMm, result.fatVolumeShare, floor);
+  const yeast = evaluation.dough.state === 'waiting' ? 0 : evaluation.dough.result.percents.yeast;
+  return (
+    <Box sx={{ display: 'grid', gap: 2 }}>
+      <Box sx={{ fontSize: 13, color: 'text.secondary' }}>
+        {step ? (step.what === 'lockIn' ? 'Cut through the packet with its fat' : `Cut through fold ${at}`) : 'Cut through the last sheet'},
+        layers at their true share of the thickness.
+      </Box>
+      <Section
+        lies={lies}
+        fatLayers={fat}
+        doughLayers={doughLayers}
+        fatUm={fatUm}
+        doughUm={doughUm}
+        inverse={formula.sheet.laminate?.lockIn === 'inverse'}
+        floorUm={floor}
+      />
+      <Box sx={{ fontSize: 13 }}>
+        <b>
+          {result.layers.fatLayers} layers of fat, {result.layers.doughLayers} of dough
+        </b>{' '}
+        in {showQuantity(result.sheet.thicknessMm, 'length', units)}; counted as stacked, {result.layers.stacked}. At {Math.round(floor)} µm
+        of dough this sheet takes up to {most} layers of fat: judgement, not a law.
+      </Box>
+      <Sizes result={result} step={at} />
+      <Firmness result={result} />
+      {yeast > 0 && <Proof result={result} />}
+    </Box>
+  );
+}
+
+const W = 320;
+const H = 210;
+
+type SectionProps = {
+  readonly lies: Slab;
+  readonly fatLayers: number;
+  readonly doughLayers: number;
+  readonly fatUm: number;
+  readonly doughUm: number;
+  readonly inverse: boolean;
+  readonly floorUm: number;
+};
+function Section({ lies, fatLayers, doughLayers, fatUm, doughUm, inverse, floorUm }: SectionProps) {
+  const { palette } = useTheme();
+  const units = usePreferences((state) => state.units);
+  const perUm = H / (1000 * lies.thicknessMm);
+  // Finer than half a pixel no layer is seen: the magnifier says what is there.
+  const bands = useMemo(() => {
+    const outer = inverse ? fatUm : doughUm;
+    const inner = inverse ? doughUm : fatUm;
+    const count = Math.min(400, inverse ? doughLayers : fatLayers);
+    return Array.from({ length: count }, (_, i) => ({ y: (outer + i * (outer + inner)) * perUm, h: inner * perUm }));
+  }, [inverse, fatUm, doughUm, fatLayers, doughLayers, perUm]);
+  const [back, front] = inverse ? [palette.make.fat, palette.leaf.doughPale] : [palette.leaf.doughPale, palette.make.fat];
+  const lens = 54;
+  const pair = fatUm + doughUm;
+  const zoom = (2 * lens) / (1.9 * pair);
+  return (
+    <svg
+      viewBox={`0 0 ${W + 200} ${H + 20}`}
+      width="100%"
+      role="img"
+      aria-label={`${fatLayers} layers of fat of ${Math.round(fatUm)} µm and ${doughLayers} of dough of ${Math.round(doughUm)} µm in ${lies.thicknessMm.toFixed(1)} mm`}
+      style={{ maxHeight: 250 }}
+    >
+      <g fontSize="11.5" fill={palette.text.secondary} stroke={palette.leaf.edge}>
+        {Array.from({ length: Math.floor(lies.thicknessMm / stepOf(lies.thicknessMm)) + 1 }, (_, i) => i * stepOf(lies.thicknessMm)).map(
+          (mm) => (
+            <g key={mm}>
+              <line x1="30" x2="36" y1={10 + mm * 1000 * perUm} y2={10 + mm * 1000 * perUm} />
+              <text stroke="none" x="26" y={14 + mm * 1000 * perUm} textAnchor="end">
+                {mm === 0 ? 'mm' : mm}
+              </text>
+            </g>
+          ),
+        )}
+      </g>
+      <g transform="translate(40 10)">
+        <rect width={W - 40} height={H} fill={back} />
+        {bands.map(({ y, h }, i) => (
+          <rect key={i} y={y} width={W - 40} height={Math.max(0.35, h)} fill={front} />
+        ))}
+        <rect width={W - 40} height={H} fill="none" stroke={palette.leaf.crust} />
+      </g>
+      <line x1={W - 20} y1={H / 2} x2={W + 40} y2={H / 2} stroke={palette.text.primary} />
+      <circle cx={W - 24} cy={H / 2} r="6" fill="none" stroke={palette.text.primary} strokeWidth="1.6" />
+      <g transform={`translate(${W + 94} ${H / 2})`}>
+        <clipPath id="lens">
+          <circle r={lens} />
+        </clipPath>
+        <g clipPath="url(#lens)">
+          <rect x={-lens} y={-lens} width={2 * lens} height={2 * lens} fill={palette.leaf.doughPale} />
+          {[-1, 0, 1].map((i) => (
+            <rect
+              key={i}
+              x={-lens}
+              y={i * pair * zoom - (fatUm * zoom) / 2 - 14}
+              width={2 * lens}
+              height={fatUm * zoom}
+              fill={palette.make.fat}
+            />
+          ))}
+        </g>
+        <circle r={lens} fill="none" stroke={palette.text.primary} strokeWidth="1.8" />
+        <g fontSize="12.5" fontWeight="650" fill="#14211E" textAnchor="middle">
+          <text y={-10}>fat {thin(fatUm)}</text>
+          <text y={(pair * zoom) / 2 - 10}>dough {thin(doughUm)}</text>
+        </g>
+      </g>
+      <text x={W + 94} y={H / 2 + lens + 18} fontSize="12" textAnchor="middle" fill={palette.text.secondary}>
+        dough: watch under {Math.round(floorUm)} µm
+      </text>
+      <text x={W + 94} y={H / 2 - lens - 10} fontSize="12" textAnchor="middle" fill={palette.text.secondary}>
+        {showQuantity(lies.widthMm, 'length', units, units === 'metric' ? 0 : 1)} ×{' '}
+        {showQuantity(lies.lengthMm, 'length', units, units === 'metric' ? 0 : 1)}
+      </text>
+    </svg>
+  );
+}
+
+const stepOf = (mm: number): number => (mm <= 6 ? 1 : mm <= 14 ? 2 : mm <= 30 ? 5 : 10);
+const thin = (um: number): string => (um >= 1000 ? `${(um / 1000).toFixed(1)} mm` : `${Math.round(um)} µm`);
+
+/** Dough, fat and each roll: how large, which way. */
+function Sizes({ result, step }: { result: LaminateResult; step: number | null }) {
+  const units = usePreferences((state) => state.units);
+  const formula = useFormula();
+  const size = ({ widthMm, lengthMm, thicknessMm }: Slab) =>
+    `${showQuantity(widthMm, 'length', units, units === 'metric' ? 0 : 1)} × ${showQuantity(lengthMm, 'length', units, units === 'metric' ? 0 : 1)}, ${showQuantity(thicknessMm, 'length', units, units === 'metric' ? 1 : 2)} thick`;
+  const turn = step === null ? undefined : result.steps[step]?.turn;
+  return (
+    <Box component="ul" sx={{ m: 0, pl: 4, fontSize: 13.5 }}>
+      <li>
+        Dough {size(result.dough)}; butter block {size(result.fat)}
+      </li>
+      <li>With the fat in it: {size(result.locked)}</li>
+      {turn && (
+        <li>
+          Roll away from you only, to {size(turn.rolled)}; fold {foldWords[turn.parts as 2 | 3 | 4]}: {size(turn.folded)}
+        </li>
+      )}
+      {step === null && <li>Last roll: {size(result.sheet)}, folded edges at the sides</li>}
+      <li>
+        Then a quarter turn{formula.sheet.laminate?.mark ? ': the mark that was on the far edge now lies at the side' : ''}. Butter showing:
+        dust it, brush it, go on
+      </li>
+    </Box>
+  );
+}
+
+/** Both curves over temperature: where they meet, neither breaks through the other. */
+function Firmness({ result }: { result: LaminateResult }) {
+  const { palette } = useTheme();
+  const units = usePreferences((state) => state.units);
+  const family = families[useFormula().family];
+  const { fatName, steps, windowC } = result;
+  const made = useMemo(() => {
+    if (!fatName || !family) return null;
+    const shown = (c: number) => (units === 'metric' ? c : fahrenheitOf(c));
+    const at = Array.from({ length: 53 }, (_, i) => 2 + i * 0.5);
+    const both = at.map((c) => firmnessAt(fatName, family, c));
+    const x = at.map(shown);
+    const fat = both.map((one) => Math.min(4, one.fat));
+    const dough = both.map((one) => one.dough);
+    const works = steps.slice(1);
+    const curveC = (atX: number) => firmnessAt(fatName, family, units === 'metric' ? atX : celsiusOf(atX)).fat;
+    return {
+      data: [
+        { x, y: fat, mode: 'lines' as const, name: 'fat', line: { width: 3, color: palette.leaf.fatLine } },
+        { x, y: dough, mode: 'lines' as const, name: 'dough', line: { width: 2.4, color: palette.leaf.crust, dash: 'dash' as const } },
+        {
+          x: works.flatMap(({ fromC, toC }) => [shown(fromC), shown(toC), NaN]),
+          y: works.flatMap(({ fromC, toC }) => [Math.min(4, curveC(shown(fromC))), Math.min(4, curveC(shown(toC))), NaN]),
+          mode: 'lines+markers' as const,
+          name: 'while you work',
+          line: { color: palette.text.primary, width: 1.5 },
+          marker: { size: 7, color: palette.text.primary },
+          text: works.flatMap(({ what }, i) => {
+            const name = what === 'fold' ? `fold ${i + 1}` : 'last roll';
+            return [`${name} begins`, `${name} ends`, ''];
+          }),
+        },
+      ],
+      layout: {
+        xaxis: { ticksuffix: units === 'metric' ? ' °C' : ' °F', range: [x[0]!, x[x.length - 1]!] },
+        yaxis: { title: { text: 'softer · firmer' }, range: [0, 4], tickvals: [1], ticktext: ['as dough'] },
+        shapes: [
+          {
+            type: 'rect' as const,
+            yref: 'paper' as const,
+            x0: shown(windowC[0]),
+            x1: shown(windowC[1]),
+            y0: 0,
+            y1: 1,
+            fillcolor: palette.leaf.firSoft,
+            line: { width: 0 },
+            layer: 'below' as const,
+          },
+        ],
+        annotations: [
+          {
+            x: shown((windowC[0] + windowC[1]) / 2),
+            y: 1.02,
+            yref: 'paper' as const,
+            text: 'roll',
+            showarrow: false,
+            yanchor: 'bottom' as const,
+            font: { color: palette.primary.main },
+          },
+          { x: shown(5), y: 2.4, text: 'fat breaks', showarrow: false },
+          { x: shown(25), y: 0.35, text: 'fat smears', showarrow: false },
+        ],
+      },
+      columns: [
+        { name: units === 'metric' ? '°C' : '°F', values: x },
+        { name: 'fat', values: fat, digits: 2 },
+        { name: 'dough', values: dough, digits: 2 },
+      ],
+    };
+  }, [fatName, family, steps, windowC, units, palette]);
+  if (!made)
+    return <Box sx={{ fontSize: 13, color: 'text.secondary' }}>No curve of this fat is known: read its temperatures off its packet.</Box>;
+  return (
+    <Box>
+      <Typography variant="h3">Fat and dough should be equally firm</Typography>
+      <Plot
+        summary={`Fat and dough can both be rolled between ${windowC[0]} and ${windowC[1]} °C.`}
+        data={made.data}
+        layout={made.layout}
+        height={190}
+        columns={made.columns}
+      />
+      <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>
+        Solid fat from memory within 5 points; firmness beside it, minutes at the table and layer limits are judgement.
+      </Box>
+    </Box>
+  );
+}
+
+/** Yeast: froth or stop, proof by volume, firm before the oven. */
+function Proof({ result }: { result: LaminateResult }) {
+  const units = usePreferences((state) => state.units);
+  const { liquidC, mostC, min } = frothWords.values;
+  return (
+    <Box>
+      <Typography variant="h3">Yeast</Typography>
+      <Box component="ol" sx={{ m: 0, pl: 5, fontSize: 13.5 }}>
+        <li>
+          Yeast and a pinch of sugar in liquid at {showQuantity(liquidC, 'temperature', units, 0)}, never over{' '}
+          {showQuantity(mostC, 'temperature', units, 0)}: it froths within {min} min. No froth: stop, take new yeast
+        </li>
+        <li>
+          Cut and shaped, prove under oiled film until half as large again, a bit puffed, not double: judge by volume, not by the clock
+          {result.proofMostC !== null && `, at most at ${showQuantity(result.proofMostC, 'temperature', units, 0)} for this fat`}
+        </li>
+        <li>Fridge until the fat is firm, then the wash, cut sides left bare, and a hot oven</li>
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,167 @@
+import { within } from '../errors.js';
+import type { Pan } from '../document/kitchen.js';
+
+/** What of a pan's size the dough is cut by, mm. */
+export type PanSize = Pick<Pan, 'topMm' | 'bottomMm' | 'depthMm'> & Partial<Pick<Pan, 'kind' | 'rimMm' | 'lengthMm' | 'cups'>>;
+export type PanForm = NonNullable<Pan['kind']>;
+
+/** A pan without slope is a ring: its side is lined with a strip. */
+export const panFormOf = ({ kind, topMm, bottomMm }: PanSize): PanForm => kind ?? (topMm - bottomMm < 2 ? 'ring' : 'plate');
+
+/** How much longer than wide: 1 for what is round. */
+const longerBy = ({ topMm, lengthMm }: PanSize): number => (lengthMm === undefined ? 0 : Math.max(0, lengthMm - topMm));
+
+/**
+ * What a pan holds and what lines it, inside.
+ *
+ * Units    mm, mm2; ml of one cup.
+ * Throws   nothing; sizes are checked where a pan is stored.
+ * Findings none.
+ * Source   frustum of a cone, of a rectangle, of an oval with one wall all round; wall of an oval by Ramanujan's ellipse (from memory).
+ */
+export function panInside(pan: PanSize): {
+  readonly slantMm: number;
+  readonly topAreaMm2: number;
+  readonly baseAreaMm2: number;
+  /** Base and wall. */ readonly linedMm2: number;
+  readonly volumeMl: number;
+} {
+  const { topMm, bottomMm, depthMm } = pan;
+  const lean = (topMm - bottomMm) / 2;
+  const slantMm = Math.hypot(depthMm, lean);
+  const long = longerBy(pan);
+  const area = (wide: number): number => {
+    const along = wide + long;
+    return panFormOf(pan) === 'rectangle' ? wide * along : (Math.PI / 4) * wide * along;
+  };
+  const rim = (wide: number): number => {
+    const along = wide + long;
+    return panFormOf(pan) === 'rectangle' ? 2 * (wide + along) : ellipseRim(wide / 2, along / 2);
+  };
+  const [top, base, middle] = [area(topMm), area(bottomMm), area((topMm + bottomMm) / 2)];
+  return {
+    slantMm,
+    topAreaMm2: top,
+    baseAreaMm2: base,
+    linedMm2: base + ((rim(topMm) + rim(bottomMm)) / 2) * slantMm,
+    // Simpson's rule is exact: area runs with the square of the depth.
+    volumeMl: (depthMm * (top + 4 * middle + base)) / 6 / 1000,
+  };
+}
+
+const ellipseRim = (a: number, b: number): number => {
+  const h = ((a - b) / (a + b)) ** 2;
+  return Math.PI * (a + b) * (1 + (3 * h) / (10 + Math.sqrt(4 - 3 * h)));
+};
+
+/** A flat piece of dough that a pan asks for: a disc, an oval or a rectangle of one size. mm, mm2. */
+export type Blank = {
+  readonly form: 'disc' | 'oval' | 'rectangle';
+  readonly widthMm: number;
+  readonly lengthMm: number;
+  readonly areaMm2: number;
+};
+
+function blankOf(pan: PanSize, widthMm: number): Blank {
+  const lengthMm = widthMm + longerBy(pan);
+  if (panFormOf(pan) === 'rectangle') return { form: 'rectangle', widthMm, lengthMm, areaMm2: widthMm * lengthMm };
+  return { form: lengthMm > widthMm ? 'oval' : 'disc', widthMm, lengthMm, areaMm2: (Math.PI / 4) * widthMm * lengthMm };
+}
+
+/**
+ * The lining that covers base, wall, rim and overhang in one piece.
+ *
+ * Units    mm, mm2; surplusShare is the dough that a flat piece has over the surface it lines: it thickens or pleats the wall.
+ * Throws   nothing.
+ * Findings none.
+ * Source   the flat piece follows the section of the pan: bottom + 2 slant + 2 (rim + overhang).
+ */
+export function liningOf(pan: PanSize, overhangMm: number): Blank & { readonly surplusShare: number } {
+  const { slantMm, linedMm2 } = panInside(pan);
+  const edge = (pan.rimMm ?? 0) + overhangMm;
+  const blank = blankOf(pan, pan.bottomMm + 2 * slantMm + 2 * edge);
+  const lies = linedMm2 + blankOf(pan, pan.topMm + 2 * edge).areaMm2 - blankOf(pan, pan.topMm).areaMm2;
+  return { ...blank, surplusShare: blank.areaMm2 / lies - 1 };
+}
+
+/** The lid over the rim, with room for a filling that stands higher. mm, mm2. */
+export const lidOf = (pan: PanSize, overhangMm: number, domeMm: number): Blank =>
+  blankOf(pan, pan.topMm + 2 * ((pan.rimMm ?? 0) + overhangMm) + 2 * domeMm);
+
+/** The piece that covers the base alone. mm, mm2. */
+export const baseOf = (pan: PanSize): Blank => blankOf(pan, pan.bottomMm);
+
+export type SideStrip = { readonly strips: number; readonly lengthMm: number; readonly heightMm: number; readonly areaMm2: number };
+
+/**
+ * The strip that stands along the side of a ring, in as many pieces as a hand can lift.
+ *
+ * Units    mm, mm2.
+ * Throws   InputError at `path`.overlapMm out of 0..40.
+ * Findings none.
+ * Source   pi D and a lap a strip; k is the least for which k times the longest strip goes round.
+ *
+ * @example
+ * sideStripOf({ topMm: 240, bottomMm: 240, depthMm: 25 }, 10, 400, 'side'); // => 2 strips of 387 mm
+ */
+export function sideStripOf(pan: PanSize, overlapMm: number, longestMm: number, path: string): SideStrip {
+  within(`${path}.overlapMm`, overlapMm, 0, 40, 'mm');
+  const long = longerBy(pan);
+  const round =
+    panFormOf(pan) === 'rectangle'
+      ? 2 * (2 * pan.topMm + long)
+      : long > 0
+        ? ellipseRim(pan.topMm / 2, (pan.topMm + long) / 2)
+        : Math.PI * pan.topMm;
+  let strips = 1;
+  while (strips * longestMm < round + strips * overlapMm) strips++;
+  const lengthMm = (round + strips * overlapMm) / strips;
+  const { slantMm } = panInside(pan);
+  return { strips, lengthMm, heightMm: slantMm, areaMm2: strips * lengthMm * slantMm };
+}
+
+export type Lattice = {
+  readonly perDirection: number;
+  /** One direction: where each strip's middle lies from the pan's, and its length. */
+  readonly strips: readonly { readonly atMm: number; readonly lengthMm: number }[];
+  /** Both directions. */ readonly totalMm: number;
+  readonly areaMm2: number;
+  readonly openShare: number;
+};
+
+/**
+ * A lattice over a round pan, both directions alike.
+ *
+ * Units    mm, mm2; openShare of the filling that shows.
+ * Throws   InputError at `path`.stripMm out of 3..100, .gapMm out of 0..100, .overhangMm out of 0..60.
+ * Findings none.
+ * Source   n = floor((D + gap) / (strip + gap)), strips spaced evenly; a strip is as long as the chord under its longer edge.
+ */
+export function latticeOf(acrossMm: number, stripMm: number, gapMm: number, overhangMm: number, path: string): Lattice {
+  within(`${path}.stripMm`, stripMm, 3, 100, 'mm');
+  within(`${path}.gapMm`, gapMm, 0, 100, 'mm');
+  within(`${path}.overhangMm`, overhangMm, 0, 60, 'mm');
+  const perDirection = Math.floor((acrossMm + gapMm) / (stripMm + gapMm) + 1e-9);
+  const strips = Array.from({ length: perDirection }, (_, i) => {
+    const atMm = (i - (perDirection - 1) / 2) * (stripMm + gapMm);
+    const nearest = Math.max(0, Math.abs(atMm) - stripMm / 2);
+    return { atMm, lengthMm: 2 * Math.sqrt(Math.max(0, (acrossMm / 2) ** 2 - nearest ** 2)) + 2 * overhangMm };
+  });
+  const totalMm = 2 * strips.reduce((sum, { lengthMm }) => sum + lengthMm, 0);
+  return { perDirection, strips, totalMm, areaMm2: totalMm * stripMm, openShare: (gapMm / (stripMm + gapMm)) ** 2 };
+}
+
+/** A disc folded in over its filling; pleatShare is the dough that the fold has too much of. mm, mm2. */
+export function freeFormOf(filledMm: number, foldMm: number, path: string): Blank & { readonly pleatShare: number } {
+  within(`${path}.filledMm`, filledMm, 20, 600, 'mm');
+  within(`${path}.foldMm`, foldMm, 0, 150, 'mm');
+  const widthMm = filledMm + 2 * foldMm;
+  return { form: 'disc', widthMm, lengthMm: widthMm, areaMm2: (Math.PI / 4) * widthMm ** 2, pleatShare: widthMm / filledMm - 1 };
+}
+
+/** From one pan to another: crust by the area that it lines, filling by what the pan holds. Never one factor for both. */
+export function panToPan(from: PanSize, to: PanSize): { readonly crust: number; readonly filling: number } {
+  const [one, two] = [panInside(from), panInside(to)];
+  const cups = (to.cups ?? 1) / (from.cups ?? 1);
+  return { crust: (cups * two.linedMm2) / one.linedMm2, filling: (cups * two.volumeMl) / one.volumeMl };
+}

@@ -1,0 +1,179 @@
+import { InputError } from '../errors.js';
+import { fillingDensity, pieCrustRimMm } from '../facts/filling.js';
+import { proofGrowth } from '../facts/sheet.js';
+import { panInside } from '../pan/pan.js';
+import { firstPart, isCutShape, isPanShape } from './plan.js';
+import type { Formula, Part } from '../document/formula.js';
+import type { Kitchen, Pan } from '../document/kitchen.js';
+import type { DoughResult } from '../dough/dough.js';
+import type { PartPlan, SheetPlan } from './plan.js';
+
+/** What stands in the oven, as the slab that the bake takes it for. Lengths in mm. */
+export type Body = {
+  readonly form: 'flat' | 'rolledUp' | 'wrapped' | 'ball' | 'poured' | 'inPan' | 'folded' | 'sheet';
+  /** Where it is thickest: dough alone, what lies under a filling. */ readonly heightMm: number;
+  /** Width of a round piece that takes as much heat at its edge: four areas over its rim. */ readonly acrossMm: number;
+  /** On the tray. */ readonly widthMm: number;
+  readonly lengthMm: number;
+  readonly areaMm2: number;
+  /** Where a filling lies. */ readonly filledMm2: number;
+  /** Dough over the filling; null: open. */ readonly lidMm: number | null;
+  /** Its volume has grown so many times while it proved; 1 for what has not. */ readonly proved: number;
+};
+
+/**
+ * What stands in the oven: not the sheet, but what was made of it.
+ *
+ * Units    mm, mm2.
+ * Throws   InputError at bake.panId for batter without a pan, at sheet.parts[0].body for a shape that cannot be rolled up.
+ * Findings none.
+ * Source   plane and solid geometry. A triangle rolled up is a spindle, thickest in the middle: D2 = 4 L t / pi there; a round body is taken as the slab of its own volume over its own shadow, pi/4 D lying, 2/3 D for a ball. Growth while proving: facts/sheet.
+ */
+export function bodyOf(formula: Formula, kitchen: Kitchen, dough: DoughResult, plan: SheetPlan): Body {
+  const part = firstPart(formula);
+  const [first] = plan.parts as readonly [PartPlan];
+  const pan = kitchen.pans?.find(({ id }) => id === formula.bake.panId) ?? null;
+  const fillingG = dough.filling.baked && plan.pieces > 0 ? dough.filling.baked.massG / plan.pieces : 0;
+  const lidMm = lidOver(formula, fillingG);
+  const proved = provedBy(formula, kitchen, dough);
+  const grown = Math.cbrt(proved);
+  const whole = formula.sheet.cut === 'hot' || formula.sheet.cut === 'cold';
+  if (whole && plan.layout) return sheetBody(plan, first);
+  if (part.shape.kind === 'portion' && part.shape.form === 'poured') return poured(part, pan, plan);
+  if (pan && (isPanShape(part.shape) || isCutShape(part.shape))) return inPan(pan, first, lidMm);
+  if (part.body === 'rolledUp') return rolledUp(part, first, grown, proved);
+  if (part.body === 'wrapped') return wrapped(plan, first, fillingG, grown, proved);
+  if (part.shape.kind === 'portion' && part.shape.form === 'ball') return ball(plan, grown, proved);
+  if (part.shape.kind === 'freeForm') {
+    const { filledMm } = part.shape;
+    const areaMm2 = (Math.PI / 4) * filledMm ** 2;
+    return { form: 'folded', heightMm: first.thicknessMm, acrossMm: filledMm, widthMm: filledMm, lengthMm: filledMm, areaMm2, filledMm2: areaMm2, lidMm, proved: 1 }; // prettier-ignore
+  }
+  return flat(first, rimOf(part, first), lidMm, grown, proved);
+}
+
+/** Something over the filling: a lid, or a second part that closes it in. A lattice leaves it open. */
+function lidOver({ sheet }: Formula, fillingG: number): number | null {
+  const last = sheet.parts[sheet.parts.length - 1]!;
+  if (last.shape.kind === 'lid') return last.thicknessMm;
+  return fillingG > 0 && sheet.parts.length > 1 && isCutShape(last.shape) && last.window === undefined ? last.thicknessMm : null;
+}
+
+/** Volume after proving over before: yeast, and long enough in a warm place after cutting. */
+function provedBy(formula: Formula, kitchen: Kitchen, dough: DoughResult): number {
+  const { ratio, fromC, fromMin } = proofGrowth.values;
+  if (dough.percents.yeast <= 0) return 1;
+  const warm = formula.sheet.waits.filter(({ placeId }) => (kitchen.places.find(({ id }) => id === placeId)?.atC ?? 0) >= fromC);
+  return warm.reduce((sum, { min }) => sum + min, 0) >= fromMin ? ratio : 1;
+}
+
+function flat(first: PartPlan, rimMm: number, lidMm: number | null, grown: number, proved: number): Body {
+  const { areaMm2, widthMm, lengthMm, thicknessMm } = first;
+  const inside = (side: number) => Math.max(0.6 * side, side - 2 * pieCrustRimMm.value) / side;
+  return {
+    form: 'flat',
+    heightMm: thicknessMm * grown,
+    acrossMm: ((4 * areaMm2) / rimMm) * grown,
+    widthMm: widthMm * grown,
+    lengthMm: lengthMm * grown,
+    areaMm2: areaMm2 * grown ** 2,
+    filledMm2: areaMm2 * inside(widthMm) * inside(lengthMm),
+    lidMm,
+    proved,
+  };
+}
+
+/** Rim of a part's outline: of a window too, whose edge takes heat as well. */
+function rimOf({ shape }: Part, { areaMm2, widthMm, lengthMm }: PartPlan): number {
+  if (shape.kind === 'rectangle') return 2 * (widthMm + lengthMm);
+  if (shape.kind === 'diamond') return 4 * (shape.widthMm / Math.sin((shape.angleDeg * Math.PI) / 180));
+  if (shape.kind === 'triangle') return shape.baseMm + 2 * Math.hypot(shape.baseMm / 2, shape.heightMm);
+  if (shape.kind === 'hexagon') return 2 * Math.sqrt(3) * shape.acrossMm;
+  if (shape.kind === 'outline') {
+    const points = shape.pointsMm;
+    return points.reduce((sum, [x = 0, y = 0], i) => {
+      const [x2 = 0, y2 = 0] = points[(i + 1) % points.length]!;
+      return sum + Math.hypot(x2 - x, y2 - y);
+    }, 0);
+  }
+  if (shape.kind === 'heart') return (shape.acrossMm / (1 + Math.SQRT1_2)) * (2 + Math.PI);
+  return 2 * Math.sqrt(Math.PI * areaMm2);
+}
+
+function rolledUp({ shape }: Part, first: PartPlan, grown: number, proved: number): Body {
+  const [long, wide] =
+    shape.kind === 'triangle'
+      ? [shape.heightMm, shape.baseMm]
+      : shape.kind === 'rectangle'
+        ? [Math.max(shape.widthMm, shape.lengthMm), Math.min(shape.widthMm, shape.lengthMm)]
+        : [NaN, NaN];
+  if (!Number.isFinite(long)) throw new InputError('sheet.parts[0].body', 'only a triangle or a rectangle can be rolled up');
+  const thickMm = Math.sqrt((4 * long * first.thicknessMm) / Math.PI) * grown;
+  const lengthMm = wide * grown;
+  // The shadow of a spindle whose length of dough falls evenly to its tips: two thirds of its box.
+  const areaMm2 = (shape.kind === 'triangle' ? 2 / 3 : 1) * thickMm * lengthMm;
+  return {
+    form: 'rolledUp',
+    heightMm: (Math.PI / 4) * thickMm,
+    acrossMm: (2 * thickMm * lengthMm) / (thickMm + lengthMm),
+    widthMm: thickMm,
+    lengthMm,
+    areaMm2,
+    filledMm2: areaMm2,
+    lidMm: null,
+    proved,
+  };
+}
+
+const across = (ml: number): number => 10 * Math.cbrt((6 * ml) / Math.PI);
+
+function ball(plan: SheetPlan, grown: number, proved: number): Body {
+  const acrossMm = across(plan.pieceDoughG / plan.densityGPerMl) * grown;
+  const areaMm2 = (Math.PI / 4) * acrossMm ** 2;
+  return { form: 'ball', heightMm: (2 / 3) * acrossMm, acrossMm, widthMm: acrossMm, lengthMm: acrossMm, areaMm2, filledMm2: areaMm2, lidMm: null, proved }; // prettier-ignore
+}
+
+/** Dough closed round a centre: its wall under and over the filling. */
+function wrapped(plan: SheetPlan, first: PartPlan, fillingG: number, grown: number, proved: number): Body {
+  if (fillingG <= 0) return ball(plan, grown, proved);
+  const fillingMl = fillingG / fillingDensity.value;
+  const outerMm = across(fillingMl + (plan.pieceDoughG / plan.densityGPerMl) * proved);
+  const wallMm = (outerMm - across(fillingMl)) / 2;
+  const areaMm2 = (Math.PI / 4) * outerMm ** 2;
+  // As a slab of the same volume over the same shadow: two thirds of each height.
+  return { form: 'wrapped', heightMm: (2 / 3) * wallMm, acrossMm: outerMm, widthMm: outerMm, lengthMm: outerMm, areaMm2, filledMm2: areaMm2, lidMm: (2 / 3) * wallMm, proved }; // prettier-ignore
+}
+
+function poured({ shape }: Part, pan: Pan | null, plan: SheetPlan): Body {
+  if (!pan) throw new InputError('bake.panId', 'batter is poured into something: choose the pan it stands in');
+  const ml = shape.kind === 'portion' ? shape.pieceG / plan.densityGPerMl : 0;
+  const { volumeMl } = panInside(pan);
+  const acrossMm = (pan.topMm + pan.bottomMm) / 2;
+  const levelMm = pan.depthMm * Math.min(1.5, ml / volumeMl);
+  const areaMm2 = (ml * 1000) / levelMm;
+  return { form: 'poured', heightMm: levelMm, acrossMm, widthMm: pan.topMm, lengthMm: pan.lengthMm ?? pan.topMm, areaMm2, filledMm2: areaMm2, lidMm: null, proved: 1 }; // prettier-ignore
+}
+
+function inPan(pan: Pan, first: PartPlan, lidMm: number | null): Body {
+  const acrossMm = (pan.topMm + pan.bottomMm) / 2;
+  const insideMm = Math.max(20, acrossMm - 2 * first.thicknessMm);
+  const long = Math.max(0, (pan.lengthMm ?? pan.topMm) - pan.topMm);
+  const shape = pan.kind === 'rectangle' ? 1 : Math.PI / 4;
+  const rim = 2 * (pan.rimMm ?? 0);
+  return {
+    form: 'inPan',
+    heightMm: first.thicknessMm,
+    acrossMm,
+    widthMm: pan.topMm + rim,
+    lengthMm: pan.topMm + long + rim,
+    areaMm2: first.areaMm2,
+    filledMm2: shape * insideMm * (insideMm + long),
+    lidMm,
+    proved: 1,
+  };
+}
+
+function sheetBody({ layout }: SheetPlan, first: PartPlan): Body {
+  const [w, l] = [layout!.sheetWidthMm, layout!.sheetLengthMm];
+  return { form: 'sheet', heightMm: first.thicknessMm, acrossMm: (2 * w * l) / (w + l), widthMm: w, lengthMm: l, areaMm2: w * l, filledMm2: w * l, lidMm: null, proved: 1 }; // prettier-ignore
+}

@@ -1,0 +1,224 @@
+import { scrapLimit, thicknessFix } from '../facts/dough.js';
+import { judged } from '../facts/judgements.js';
+import { slabUnlike } from '../facts/laminating.js';
+import { shelvesEvenK } from '../facts/sheet.js';
+import { finding } from '../findings/judge.js';
+import type { Edit } from '../document/edits.js';
+import type { Formula } from '../document/formula.js';
+import type { Kitchen, Oven, Tray } from '../document/kitchen.js';
+import type { DoughResult } from '../dough/dough.js';
+import type { Family } from '../facts/families.js';
+import type { Finding } from '../findings/finding.js';
+import type { LaminateResult } from './lamination.js';
+import type { SheetResult } from './sheet.js';
+
+/** Everything worth saying of a sheet, its pieces, its trays and its layers. */
+export function sheetFindings(
+  formula: Formula,
+  family: Family,
+  kitchen: Kitchen,
+  dough: DoughResult,
+  result: SheetResult,
+  tray: Tray,
+): Finding[] {
+  return [
+    ...thicknessFindings(formula, family, result),
+    ...cutFindings(formula, kitchen, result),
+    ...trayFindings(formula, kitchen, result, tray),
+    ...(result.laminate ? layerFindings(formula, kitchen, dough, result.laminate) : []),
+  ];
+}
+
+function thicknessFindings(formula: Formula, family: Family, { thicknessMm }: SheetResult): Finding[] {
+  const [low, , high] = family.thicknessMm;
+  const measured = { path: 'sheet.thicknessMm', value: thicknessMm, low, high };
+  // A weighed ball stands as high as it is.
+  const { shape } = formula.sheet.parts[0]!;
+  if (shape.kind === 'portion' && (shape.form === 'ball' || shape.form === 'poured')) return [];
+  const edits = (to: number): Edit[] => [
+    { path: '/sheet/parts/0/thicknessMm', from: thicknessMm, to },
+    ...(formula.sheet.bandsMm === undefined ? [] : [{ path: '/sheet/bandsMm', from: formula.sheet.bandsMm, to }]),
+  ];
+  if (thicknessMm > high) {
+    return [finding('sheet.tooThick', thicknessMm > thicknessFix.values.high * high ? 'fix' : 'watch', 'sheet', measured, edits(high))];
+  }
+  return thicknessMm < low
+    ? [finding('sheet.tooThin', thicknessMm < thicknessFix.values.low * low ? 'fix' : 'watch', 'sheet', measured, edits(low))]
+    : [];
+}
+
+function cutFindings(formula: Formula, kitchen: Kitchen, result: SheetResult): Finding[] {
+  const found: Finding[] = [];
+  const { sheet } = formula;
+  if (result.pieces === 0) {
+    const [first] = result.parts;
+    const of = first ? `${Math.round(first.widthMm)} x ${Math.round(first.lengthMm)} mm` : '';
+    found.push(finding('sheet.noPiece', 'fix', 'sheet', { path: 'sheet.pieces', value: 0, of }));
+    return found;
+  }
+  const whole = sheet.cut === 'hot' || sheet.cut === 'cold';
+  if (result.scrapShare > scrapLimit.value) {
+    const again = sheet.reroll === 'no' && !sheet.laminate && !whole ? [{ path: '/sheet/reroll', from: 'no', to: 'tillGone' }] : undefined;
+    found.push(
+      finding('sheet.scrapHigh', 'watch', 'sheet', { path: 'sheet.scrapShare', value: result.scrapShare, high: scrapLimit.value }, again),
+    );
+  }
+  if (sheet.laminate && sheet.reroll !== 'no') {
+    found.push(
+      finding('sheet.layersLost', 'watch', 'sheet', { path: 'sheet.scrapG', value: result.scrapG }, [
+        { path: '/sheet/reroll', from: sheet.reroll, to: 'no' },
+      ]),
+    );
+  }
+  const { mat } = kitchen;
+  if (mat && result.layout) {
+    const lots = lotsForMat(result, mat);
+    if (lots > sheet.lots) {
+      found.push(
+        finding(
+          'sheet.overMat',
+          'watch',
+          'sheet',
+          { path: 'sheet.lots', value: sheet.lots, low: lots, of: `${mat.widthMm} x ${mat.lengthMm} mm` },
+          [{ path: '/sheet/lots', from: sheet.lots, to: lots }],
+        ),
+      );
+    }
+  }
+  return found;
+}
+
+/** Equal lots that the dough has to be rolled in for each sheet to lie on the mat. */
+export function lotsForMat({ layout, lots }: Pick<SheetResult, 'layout' | 'lots'>, mat: NonNullable<Kitchen['mat']>): number {
+  if (!layout) return lots;
+  const [short, long] = [layout.sheetWidthMm, layout.sheetLengthMm].sort((a, b) => a - b) as [number, number];
+  const [matShort, matLong] = [mat.widthMm, mat.lengthMm].sort((a, b) => a - b) as [number, number];
+  if (short <= matShort && long <= matLong) return lots;
+  return Math.ceil((lots * layout.sheetWidthMm * layout.sheetLengthMm) / (mat.widthMm * mat.lengthMm));
+}
+
+function trayFindings(formula: Formula, kitchen: Kitchen, result: SheetResult, tray: Tray): Finding[] {
+  const found: Finding[] = [];
+  const pan = kitchen.pans?.find(({ id }) => id === formula.bake.panId);
+  if (!pan && result.pieces > 0 && result.piecesPerTray === 0) {
+    found.push(finding('sheet.offTray', 'fix', 'sheet', { path: 'sheet.piecesPerTray', value: 0, of: tray.name }));
+  } else if (!pan && result.traysNeeded > tray.count) {
+    found.push(finding('sheet.traysShort', 'note', 'sheet', { path: 'sheet.traysNeeded', value: result.traysNeeded, high: tray.count }));
+  }
+  if (pan && result.pieces > pan.count * (pan.cups ?? 1)) {
+    found.push(
+      finding('sheet.pansShort', 'note', 'sheet', {
+        path: 'sheet.pieces',
+        value: result.pieces,
+        high: pan.count * (pan.cups ?? 1),
+        of: pan.name,
+      }),
+    );
+  }
+  const oven = kitchen.ovens.find(({ id }) => id === formula.bake.ovenId);
+  const apart = oven ? shelvesApartK(oven) : null;
+  if (formula.bake.traysAtOnce === 2 && result.traysNeeded > 1 && apart !== null && apart > shelvesEvenK.value) {
+    found.push(
+      finding(
+        'sheet.shelvesUneven',
+        'watch',
+        'sheet',
+        { path: 'bake.traysAtOnce', value: apart, high: shelvesEvenK.value, of: oven!.name },
+        [{ path: '/bake/traysAtOnce', from: 2, to: 1 }],
+      ),
+    );
+  }
+  return found;
+}
+
+/** How far the means of an oven's shelves lie apart, K; null where fewer than two were measured. */
+export function shelvesApartK({ hotSpots = [] }: Pick<Oven, 'hotSpots'>): number | null {
+  const means = [...new Set(hotSpots.map(({ shelf }) => shelf))].map((shelf) => {
+    const on = hotSpots.filter((spot) => spot.shelf === shelf);
+    return on.reduce((sum, { aboveC }) => sum + aboveC, 0) / on.length;
+  });
+  return means.length < 2 ? null : Math.max(...means) - Math.min(...means);
+}
+
+function layerFindings(formula: Formula, kitchen: Kitchen, dough: DoughResult, result: LaminateResult): Finding[] {
+  const found: Finding[] = [];
+  const plan = formula.sheet.laminate!;
+  const folds = plan.folds;
+  const watch = judged(kitchen.judgements, 'doughLayerWatch');
+  const fix = judged(kitchen.judgements, 'doughLayerFix');
+  if (result.doughUm < watch) {
+    const last = folds.length - 1;
+    const edits = last >= 0 ? [{ path: `/sheet/laminate/folds/${last}`, from: folds[last] as never }] : undefined;
+    found.push(
+      finding(
+        'sheet.layersThin',
+        result.doughUm < fix ? 'fix' : 'watch',
+        'sheet',
+        { path: 'sheet.laminate.doughUm', value: result.doughUm, low: watch },
+        edits,
+      ),
+    );
+  }
+  const ratio = result.fat.thicknessMm / (result.dough.thicknessMm * (plan.lockIn === 'inverse' ? 0.5 : 1));
+  if (ratio > slabUnlike.value || ratio < 1 / slabUnlike.value) {
+    found.push(
+      finding('sheet.slabUnlike', 'watch', 'sheet', {
+        path: 'sheet.laminate.fat.thicknessMm',
+        value: result.fat.thicknessMm,
+        of: `${plan.doughMm}`,
+      }),
+    );
+  }
+  const [low, high] = result.windowC;
+  result.steps.forEach((step, i) => {
+    if (step.what === 'lockIn') return;
+    const rest = result.steps[i - 1]!;
+    const fold = i - 2;
+    const waits = folds[fold]?.waits;
+    const name = step.what === 'fold' ? `Fold ${i}` : 'The last roll';
+    const measured = { path: 'sheet.laminate.steps', low, high, of: name };
+    if (waits && waits.length === 0) {
+      const fridge = kitchen.places.find(({ kind }) => kind === 'fridge');
+      const edits = fridge ? [{ path: `/sheet/laminate/folds/${fold}/waits/0`, to: { placeId: fridge.id, min: 30 } }] : undefined;
+      found.push(finding('sheet.noRest', 'watch', 'sheet', { ...measured, value: 0 }, edits));
+    }
+    if (step.toC > high + 0.5) {
+      const needs = rest.restNeeds;
+      const now = needs && waits?.[needs.wait];
+      const path = `/sheet/laminate/folds/${fold}/waits/${needs?.wait}/min`;
+      const edits = now && needs.min > now.min ? [{ path, from: now.min, to: needs.min }] : undefined;
+      found.push(finding('sheet.foldWarm', step.toC > high + 4 ? 'fix' : 'watch', 'sheet', { ...measured, value: step.toC }, edits));
+    } else if ((step.fromC + step.toC) / 2 < low) {
+      // Stiff is judged by the middle of the work: it softens under the pin.
+      const table = kitchen.places.find(({ kind }) => kind === 'bench');
+      const to = table && step.standMin !== null ? { placeId: table.id, min: step.standMin } : null;
+      const last = waits?.[waits.length - 1];
+      const path = `/sheet/laminate/folds/${fold}/waits`;
+      const edits =
+        !waits || !to
+          ? undefined
+          : last?.placeId === to.placeId
+            ? [{ path: `${path}/${waits.length - 1}/min`, from: last.min, to: last.min + to.min }]
+            : [{ path: `${path}/${waits.length}`, to }];
+      found.push(finding('sheet.foldHard', 'watch', 'sheet', { ...measured, value: step.fromC }, edits));
+    }
+  });
+  return [...found, ...proofFindings(formula, kitchen, dough, result)];
+}
+
+function proofFindings(formula: Formula, kitchen: Kitchen, dough: DoughResult, { proofMostC }: LaminateResult): Finding[] {
+  if (dough.percents.yeast <= 0 || proofMostC === null) return [];
+  return formula.sheet.waits.flatMap(({ placeId }) => {
+    const place = kitchen.places.find(({ id }) => id === placeId);
+    return place && place.atC > proofMostC
+      ? [
+          finding('sheet.proofWarm', 'fix', 'sheet', {
+            path: 'sheet.laminate.proofMostC',
+            value: place.atC,
+            high: proofMostC,
+            of: place.name,
+          }),
+        ]
+      : [];
+  });
+}
