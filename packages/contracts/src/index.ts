@@ -35,10 +35,20 @@ export {
   guestBodySchema,
   judgementsBodySchema,
   kitchenThingSchemas,
+  matBodySchema,
   measureBodySchema,
   ovenHeatBodySchema,
   vagueMeasureNames,
 } from './kitchen.js';
-export type { AirBody, GlutenLimitBody, JudgementsBody, KitchenList, KitchenThings, MeasureBody, OvenHeatBody } from './kitchen.js';
+export type {
+  AirBody,
+  GlutenLimitBody,
+  JudgementsBody,
+  KitchenList,
+  KitchenThings,
+  MatBody,
+  MeasureBody,
+  OvenHeatBody,
+} from './kitchen.js';
 export { blendBodySchema, boxLabelSchema, findBlendsBodySchema, imitateBodySchema } from './blends.js';
 export type { BlendBody, BoxLabel, FindBlendsBody, FoundBlends, ImitateBody, LibraryBlend, ReadLabel } from './blends.js';

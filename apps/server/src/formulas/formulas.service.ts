@@ -4,6 +4,7 @@ import {
   evaluate,
   families,
   fromBake,
+  isOfDough,
   portionOf,
   problemsOf,
   stageNames,
@@ -169,9 +170,7 @@ export class FormulasService {
       ...formula.blend.rows.map(({ ingredientId, share, lotId }) =>
         portionOf(pantry, 'blend', ingredientId, share * formula.blendG, lotId),
       ),
-      ...formula.rows
-        .filter(({ use }) => use === 'dough')
-        .map((row) => portionOf(pantry, 'rows', row.ingredientId, row.amountG, row.lotId)),
+      ...formula.rows.filter(isOfDough).map((row) => portionOf(pantry, 'rows', row.ingredientId, row.amountG, row.lotId)),
     ];
     const crumb = fromBake(id, name, { formulaId, version }, dough, evaluation.bake.result.end.moistureShare);
     return this.pantry.storeOwn(id, 0, crumb);

@@ -6,6 +6,7 @@ import {
   guestBodySchema,
   judgementsBodySchema,
   kitchenThingSchemas,
+  matBodySchema,
   measureBodySchema,
   ovenHeatBodySchema,
   vagueMeasureNames,
@@ -19,6 +20,7 @@ import type {
   JudgementsBody,
   KitchenList,
   KitchenThings,
+  MatBody,
   MeasureBody,
   OvenHeatBody,
 } from '@north-leaf/contracts';
@@ -38,6 +40,13 @@ export class KitchenController {
 
   @Put('air') setAir(@Body({ schema: airBodySchema }) air: AirBody): Promise<Kitchen> {
     return this.kitchen.setAir(air);
+  }
+
+  @Put('mat') setMat(@Body({ schema: matBodySchema }) mat: MatBody): Promise<Kitchen> {
+    return this.kitchen.setMat(mat);
+  }
+  @Delete('mat') forgetMat(): Promise<Kitchen> {
+    return this.kitchen.setMat(null);
   }
 
   @Put('measures/:name') setMeasure(

@@ -4,7 +4,7 @@ import { Repository, type EntityManager } from 'typeorm';
 import { KitchenScope } from '../platform/kitchen-scope.js';
 import { KitchenEntity } from './kitchen.entity.js';
 import { ApiError } from '../platform/errors.js';
-import type { AirBody, JudgementsBody, KitchenList, KitchenThings, OvenHeatBody } from '@north-leaf/contracts';
+import type { AirBody, JudgementsBody, KitchenList, KitchenThings, MatBody, OvenHeatBody } from '@north-leaf/contracts';
 import type { Guest, Kitchen, Learned } from '@north-leaf/core';
 
 /** More than any kitchen has; keeps the document small. */
@@ -34,6 +34,11 @@ export class KitchenService {
       roomC,
       places: kitchen.places.map((place) => (place.kind === 'bench' || place.kind === 'rack' ? { ...place, atC: roomC } : place)),
     }));
+  }
+
+  /** What dough is rolled on; null: nobody said how large it is. */
+  setMat(mat: MatBody | null): Promise<Kitchen> {
+    return this.change(({ mat: _was, ...kitchen }) => (mat ? { ...kitchen, mat } : kitchen));
   }
 
   /** Adds a guest or writes over the one of the same id. */

@@ -67,7 +67,21 @@ export const demoKitchen: Kitchen = {
   pans: [
     { id: 'pie-230', name: 'Pie tin Ø 230 × 38', count: 4, topMm: 230, bottomMm: 185, depthMm: 38, material: 'metalPan' },
     { id: 'ring-220', name: 'Tart ring Ø 220 × 30', count: 8, topMm: 220, bottomMm: 220, depthMm: 30, material: 'metalPan' },
+    { id: 'deep-240', name: 'Deep dish Ø 240 × 50', count: 2, topMm: 240, bottomMm: 190, depthMm: 50, rimMm: 12, material: 'ceramic' },
+    {
+      id: 'long-tin',
+      name: 'Long tart tin 110 × 350',
+      count: 2,
+      kind: 'rectangle',
+      topMm: 110,
+      bottomMm: 104,
+      lengthMm: 350,
+      depthMm: 25,
+      material: 'metalPan',
+    },
+    { id: 'muffin-12', name: 'Tin of 12 cups', count: 2, cups: 12, topMm: 70, bottomMm: 50, depthMm: 30, material: 'metalPan' },
   ],
+  mat: { widthMm: 600, lengthMm: 400 },
   learned: [],
   guests: [
     { id: 'thursday-order', name: 'Thursday order', suits: ['vegan'], note: 'Twelve boxes a week' },

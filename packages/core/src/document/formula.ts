@@ -43,6 +43,9 @@ export type Row = {
   /** A gum or seed that swells in formula water before it meets the flour. */ readonly soakMin?: number;
 };
 
+/** Mixed into the dough or folded into it: what a sheet is rolled from. */
+export const isOfDough = ({ use }: Pick<Row, 'use'>): boolean => use === 'dough' || use === 'rollIn';
+
 /** The one way to wait anywhere: chilling, firming, cooling. */
 export type Wait = { readonly placeId: string; readonly min: number };
 export const mixActs = ['soak', 'warm', 'melt', 'whisk', 'cutIn', 'rub', 'cream', 'beat', 'pour', 'foldIn', 'knead', 'stand'] as const;

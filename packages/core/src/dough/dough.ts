@@ -1,4 +1,4 @@
-import { BLEND } from '../document/formula.js';
+import { BLEND, isOfDough } from '../document/formula.js';
 import { readAmount } from '../entry/read-amount.js';
 import { InputError, within } from '../errors.js';
 import { saltPerSodium, waterSpread } from '../facts/dough.js';
@@ -30,7 +30,7 @@ import type { Portion } from '../ingredient/mixture.js';
 import type { MakeUp } from '../matter/make-up.js';
 import type { HandWord, SpreadOfWater, WaterGets, WaterWants } from './water.js';
 import type { Binder } from './binders.js';
-import { checkGoesOn, isInOven, isOfDough } from './goes-on.js';
+import { checkGoesOn, isInOven } from './goes-on.js';
 import { fillingMixes } from './filling-mix.js';
 import type { FillingMix } from './filling-mix.js';
 import type { WorkedFat } from './fat.js';

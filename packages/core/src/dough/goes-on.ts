@@ -9,9 +9,6 @@ const usual: Readonly<Record<Exclude<RowUse, 'dough' | 'rollIn'>, GoesOn>> = {
   topping: { at: 'bakeStep', n: 0 },
 };
 
-/** Mixed into the dough or folded into it: what a sheet is rolled from. */
-export const isOfDough = ({ use }: Pick<Row, 'use'>): boolean => use === 'dough' || use === 'rollIn';
-
 /** When a row goes on; null for the dough itself and the fat that is folded into it. */
 export const goesOnOf = ({ use, goesOn }: Pick<Row, 'use' | 'goesOn'>): GoesOn | null =>
   use === 'dough' || use === 'rollIn' ? null : (goesOn ?? usual[use]);

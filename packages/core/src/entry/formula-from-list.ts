@@ -1,3 +1,4 @@
+import { isOfDough } from '../document/formula.js';
 import { isGum, isNut, isProteinType, isStarch } from '../ingredient/roles.js';
 import type { Formula, Row } from '../document/formula.js';
 import type { Ingredient, Pantry } from '../document/pantry.js';
@@ -24,18 +25,25 @@ export function formulaFromList(
   const known = list.filter(({ ingredientId, massG }) => pantry.ingredients[ingredientId] && massG > 0);
   const flours = joined(known.filter(({ ingredientId }) => isFlour(pantry.ingredients[ingredientId]!)));
   const others = joined(known.filter(({ ingredientId }) => !isFlour(pantry.ingredients[ingredientId]!)));
-  const rows = others.map(({ ingredientId, massG, written }): Row => {
-    const fat = fatOf(pantry.ingredients[ingredientId]!);
+  // In a laminated formula the largest solid fat of a list is what is folded in.
+  const solid = others.filter(({ ingredientId }) => pantry.ingredients[ingredientId]!.kind === 'fat_solid');
+  const folded =
+    how === 'instead' && formula.sheet.laminate
+      ? solid.reduce<ListedAmount | null>((most, one) => (most && most.massG >= one.massG ? most : one), null)
+      : null;
+  const rows = others.map((one): Row => {
+    const { ingredientId, massG, written } = one;
+    const fat = one === folded ? undefined : fatOf(pantry.ingredients[ingredientId]!);
     return {
       key: newKey(),
       ingredientId,
       amountG: Number(massG.toFixed(2)),
-      use: 'dough',
+      use: one === folded ? 'rollIn' : 'dough',
       entered: written.slice(0, 60),
       ...(fat ? { fat } : {}),
     };
   });
-  const kept = formula.rows.filter(({ use }) => how === 'besides' || use !== 'dough');
+  const kept = formula.rows.filter((row) => how === 'besides' || !isOfDough(row));
   const held =
     how === 'besides'
       ? formula.blend.rows.map(({ ingredientId, share }) => ({ ingredientId, massG: share * formula.blendG, written: '' }))

@@ -1,4 +1,4 @@
-import { isOfDough } from '../dough/goes-on.js';
+import { isOfDough } from '../document/formula.js';
 import type { Formula } from '../document/formula.js';
 
 /**

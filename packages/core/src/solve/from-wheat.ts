@@ -1,3 +1,4 @@
+import { isOfDough } from '../document/formula.js';
 import { blendPortions } from '../blend/blend.js';
 import { sodaBalance } from '../dough/leavening.js';
 import { mixedBySchool } from '../dough/mix.js';
@@ -62,7 +63,7 @@ export function trialFromWheat(
   const asWheat = formulaFromList(
     {
       ...starter,
-      rows: starter.rows.filter(({ use }) => use !== 'dough'),
+      rows: starter.rows.filter((row) => !isOfDough(row)),
       blend: { ...starter.blend, rows: gumless.map((row) => ({ ...row, share: row.share / total })) },
       blendG: wheatG,
     },

@@ -140,7 +140,7 @@ function partsOf(family: Family, pan: Pan | undefined, newKey: () => string): Pa
 }
 
 /** Three letter folds for puff, two for what is yeasted, each rested in the cold. */
-function foldsOf(family: Family, cold: Place): Laminate {
+export function foldsOf(family: Family, cold: Place): Laminate {
   const fold = (): Fold => ({ parts: 3, rollToMm: 6, waits: [{ placeId: cold.id, min: family.chillMin[1] }] });
   return {
     lockIn: 'envelope',

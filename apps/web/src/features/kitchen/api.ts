@@ -11,6 +11,7 @@ export type KitchenThing = { [K in KitchenList]: { readonly list: K; readonly th
 export type KitchenChange =
   | { readonly kind: 'glutenLimit'; readonly mgPerKg: number }
   | { readonly kind: 'air'; readonly humidityShare: number; readonly roomC: number }
+  | { readonly kind: 'mat'; readonly mat: Kitchen['mat'] | null }
   | { readonly kind: 'guest'; readonly guest: Guest }
   | { readonly kind: 'removeGuest'; readonly id: string }
   | { readonly kind: 'measure'; readonly name: string; readonly value: number }
@@ -33,6 +34,8 @@ function send(change: KitchenChange): Promise<Kitchen> {
       return request('PUT', '/kitchen/gluten-limit', { mgPerKg: change.mgPerKg });
     case 'air':
       return request('PUT', '/kitchen/air', { humidityShare: change.humidityShare, roomC: change.roomC });
+    case 'mat':
+      return change.mat ? request('PUT', '/kitchen/mat', change.mat) : request('DELETE', '/kitchen/mat');
     case 'guest':
       return request('PUT', `/kitchen/guests/${change.guest.id}`, change.guest);
     case 'removeGuest':

@@ -17,13 +17,14 @@ import { ErrorPage } from '../../platform/error-page';
 import { usePreferences } from '../../platform/preferences';
 import { Leaf } from '../../ui/leaf';
 import { Page } from '../../ui/page';
-import { showQuantity } from '../../ui/quantity';
+import { showQuantity, showValue } from '../../ui/quantity';
 import { UnitToggle } from '../../ui/unit-toggle';
 import { ovenKinds } from '../../ui/words';
 import { kitchenQuery } from './api';
 import { JudgementsSheet } from './judgements-sheet';
 import { MeasureOven } from './measure-oven';
 import { OvenPanel } from './oven-panel';
+import { RollingMat } from './rolling-mat';
 import { RoomAir } from './room-air';
 import { emptyThing, ThingForm } from './thing-form';
 import { useKitchenUndoKey } from './use-kitchen';
@@ -101,6 +102,7 @@ function Loaded({ kitchen, ovenId }: { kitchen: Kitchen; ovenId: string | undefi
           .map((list) => (
             <Things key={list} list={list} kitchen={kitchen} chosen={undefined} on={on} onOpen={setOpen} />
           ))}
+        <RollingMat kitchen={kitchen} />
         <RoomAir kitchen={kitchen} />
         <Button size="small" onClick={() => setJudging(true)} sx={{ mt: 2 }}>
           Judgements
@@ -229,8 +231,12 @@ function about(list: KitchenList, thing: KitchenThings[KitchenList], units: 'met
     const { count, material } = thing as Tray;
     return `× ${count}, ${materials[material]}`;
   }
-  const { count, topMm, depthMm } = thing as Pan;
-  return `× ${count}, Ø ${showQuantity(topMm, 'length', units)}, ${showQuantity(depthMm, 'length', units)} deep`;
+  const { count, topMm, lengthMm, depthMm, cups } = thing as Pan;
+  const size =
+    lengthMm === undefined
+      ? `Ø ${showQuantity(topMm, 'length', units)}`
+      : `${showValue(topMm, 'length', units)} × ${showQuantity(lengthMm, 'length', units)}`;
+  return `× ${count}, ${cups === undefined ? '' : `${cups} cups of `}${size}, ${showQuantity(depthMm, 'length', units)} deep`;
 }
 
 type SurenessProps = {

@@ -12,26 +12,27 @@ import { FormEnd } from '../../ui/form-end';
 import { QuantityField } from '../../ui/quantity-field';
 import { SideSheet } from '../../ui/side-sheet';
 import { ovenKinds } from '../../ui/words';
-import { dialUnits, lists, materials, placeKinds } from './words';
+import { dialUnits, lists, materials, panKindNames, placeKinds } from './words';
 import { useDoInKitchen } from './use-kitchen';
 import type { KitchenThing } from './api';
 
+type NumberField = {
+  readonly key: string;
+  readonly label: string;
+  readonly of: 'number';
+  readonly kind: QuantityKind;
+  readonly low: number;
+  readonly high: number;
+  readonly unit: string;
+  readonly plain?: boolean;
+  /** May be left out: what is taken then. */ readonly usual?: string;
+};
 type Field =
   | { readonly key: string; readonly label: string; readonly of: 'choice'; readonly options: Readonly<Record<string, string>> }
   | { readonly key: string; readonly label: string; readonly of: 'flag' }
-  | {
-      readonly key: string;
-      readonly label: string;
-      readonly of: 'number';
-      readonly kind: QuantityKind;
-      readonly low: number;
-      readonly high: number;
-      readonly unit: string;
-      readonly plain?: boolean;
-      /** May be left out: what is taken then. */ readonly usual?: string;
-    };
+  | NumberField;
 
-const size = (key: string, label: string): Field => ({ key, label, of: 'number', kind: 'length', low: 20, high: 2000, unit: 'mm' });
+const size = (key: string, label: string): NumberField => ({ key, label, of: 'number', kind: 'length', low: 20, high: 2000, unit: 'mm' });
 const count: Field = { key: 'count', label: 'How many', of: 'number', kind: 'percent', low: 1, high: 500, unit: '', plain: true };
 const material: Field = { key: 'material', label: 'Made of', of: 'choice', options: materials };
 
@@ -60,9 +61,13 @@ const fields: Readonly<Record<KitchenList, readonly Field[]>> = {
   trays: [count, size('widthMm', 'Width'), size('lengthMm', 'Length'), material],
   pans: [
     count,
+    { key: 'kind', label: 'Form', of: 'choice', options: panKindNames },
     size('topMm', 'Across the top'),
     size('bottomMm', 'Across the bottom'),
+    { ...size('lengthMm', 'Length, where it is long'), usual: 'as wide' },
     { key: 'depthMm', label: 'Depth', of: 'number', kind: 'length', low: 3, high: 300, unit: 'mm' },
+    { key: 'rimMm', label: 'Flat rim', of: 'number', kind: 'length', low: 0, high: 60, unit: 'mm', usual: 'none' },
+    { key: 'cups', label: 'Cups in one tin', of: 'number', kind: 'percent', low: 1, high: 60, unit: '', plain: true, usual: 'one' },
     material,
   ],
 };
@@ -71,7 +76,7 @@ export const emptyThing: { readonly [K in KitchenList]: Omit<KitchenThings[K], '
   ovens: { name: '', kind: 'static', dialUnit: 'C', readings: [] },
   places: { name: '', kind: 'fridge', atC: 5 },
   trays: { name: '', count: 1, widthMm: 300, lengthMm: 400, material: 'aluminium' },
-  pans: { name: '', count: 1, topMm: 230, bottomMm: 190, depthMm: 38, material: 'metalPan' },
+  pans: { name: '', count: 1, kind: 'plate', topMm: 230, bottomMm: 190, depthMm: 38, material: 'metalPan' },
 };
 
 type Props = {

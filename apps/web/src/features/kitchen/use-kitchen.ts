@@ -26,6 +26,8 @@ export function inverseOf(change: KitchenChange, before: Kitchen): KitchenChange
       return thingOf(change.list, change.id);
     case 'air':
       return { kind: 'air', humidityShare: before.humidityShare, roomC: before.roomC };
+    case 'mat':
+      return { kind: 'mat', mat: before.mat ?? null };
     case 'judgements':
       return { kind: 'judgements', judgements: before.judgements ?? {} };
     case 'ovenHeat': {

@@ -1,4 +1,4 @@
-import type { Oven, OvenCare, PlaceKind, TrayMaterial } from '@north-leaf/core';
+import type { Oven, OvenCare, Pan, PlaceKind, TrayMaterial } from '@north-leaf/core';
 import type { KitchenList } from '@north-leaf/contracts';
 
 export const dialUnits: Readonly<Record<Oven['dialUnit'], string>> = { C: '°C', F: '°F', gas: 'gas marks' };
@@ -8,6 +8,12 @@ export const placeKinds: Readonly<Record<PlaceKind, string>> = {
   bench: 'table',
   marble: 'marble slab',
   rack: 'cooling rack',
+};
+export const panKindNames: Readonly<Record<NonNullable<Pan['kind']>, string>> = {
+  plate: 'round, with sloped sides',
+  ring: 'round, straight sides',
+  rectangle: 'rectangle',
+  oval: 'oval',
 };
 export const materials: Readonly<Record<TrayMaterial, string>> = {
   aluminium: 'bright aluminium',

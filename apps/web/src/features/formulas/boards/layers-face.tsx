@@ -152,6 +152,9 @@ export function FoldTable({ faces }: { faces: ReactNode }) {
           <ToggleButton value="no">no</ToggleButton>
         </ToggleButtonGroup>
       </FieldRow>
+      <Button size="small" sx={{ justifySelf: 'start' }} onClick={() => set('/sheet/laminate', undefined)}>
+        Not laminated
+      </Button>
       {result && (
         <Box sx={{ bgcolor: 'leaf.well', borderRadius: '8px', p: 2, display: 'flex', gap: 3, flexWrap: 'wrap', fontSize: 13.5 }}>
           <span>
@@ -485,7 +488,7 @@ function Firmness({ result }: { result: LaminateResult }) {
             font: { color: palette.primary.main },
           },
           { x: shown(5), y: 2.4, text: 'fat breaks', showarrow: false },
-          { x: shown(25), y: 0.35, text: 'fat smears', showarrow: false },
+          { x: shown(25), y: 1.3, text: 'fat smears', showarrow: false },
         ],
       },
       columns: [

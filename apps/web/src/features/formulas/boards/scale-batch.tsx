@@ -128,7 +128,9 @@ export function ScaleBatch({ onClose }: { onClose: () => void }) {
   const filling = 'factor' in worked ? (worked.filling ?? worked.factor) : null;
   const next = factor === null || filling === null ? null : scaled(formula, factor, filling);
   const cautions = next && factor !== null ? scaleCautions(next, factor, kitchen.scaleStepG, pantry) : [];
-  const pieces = (of: number) => (sheet && massG > 0 ? piecesFromMass(formula, kitchen, massG * of) : null);
+  // In the pan it then stands in.
+  const grown = next && way === 'ownPan' ? { ...next, bake: { ...next.bake, panId: toPan } } : formula;
+  const pieces = (of: number) => (sheet && massG > 0 ? piecesFromMass(of === 1 ? formula : grown, kitchen, massG * of) : null);
 
   const submit = (event: FormEvent) => {
     event.preventDefault();
@@ -205,7 +207,10 @@ export function ScaleBatch({ onClose }: { onClose: () => void }) {
                 <TableRow>
                   <TableCell>
                     × {Number(factor.toFixed(3))}
-                    {filling !== null && filling !== factor && `, filling × ${Number(filling.toFixed(3))}`}
+                    {filling !== null &&
+                      Math.abs(filling - factor) > 1e-6 &&
+                      formula.rows.some(({ use }) => use === 'filling') &&
+                      `, filling × ${Number(filling.toFixed(3))}`}
                   </TableCell>
                   <TableCell align="right">Now</TableCell>
                   <TableCell align="right">Then</TableCell>

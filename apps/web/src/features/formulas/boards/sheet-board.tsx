@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useDeferredValue, useState } from 'react';
 import Box from '@mui/material/Box';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
@@ -52,7 +52,9 @@ export function SheetBoard() {
 function SheetPicture({ drawn }: { drawn: DrawnSheet | null }) {
   const { evaluation } = useAnswer();
   const { kitchen } = useSurroundings();
-  if (!drawn) return <Waiting stage="sheet" />;
+  // The sheet follows the key; what hangs on it may come a frame later.
+  const later = useDeferredValue(drawn) ?? drawn;
+  if (!drawn || !later) return <Waiting stage="sheet" />;
   const { formula, plan } = drawn;
   const result = evaluation.sheet.state === 'waiting' ? null : evaluation.sheet.result;
   const tray = kitchen.trays.find(({ id }) => id === formula.bake.trayId);
@@ -69,11 +71,11 @@ function SheetPicture({ drawn }: { drawn: DrawnSheet | null }) {
           '@media (max-width: 899px)': { gridTemplateColumns: '1fr' },
         }}
       >
-        {result && tray && !pan && result.trays.length > 0 && <TraysToScale drawn={drawn} result={result} tray={tray} />}
-        {plan.layout && plan.pieces > 0 && <CutOrder drawn={drawn} layout={plan.layout} />}
+        {result && tray && !pan && result.trays.length > 0 && <TraysToScale drawn={later} result={result} tray={tray} />}
+        {later.plan.layout && later.plan.pieces > 0 && <CutOrder drawn={later} layout={later.plan.layout} />}
       </Box>
       {result && plan.pieces > 0 && <Standing result={result} />}
-      <Templates drawn={drawn} />
+      <Templates drawn={later} />
     </Box>
   );
 }

@@ -1,4 +1,4 @@
-import { useId, useMemo, useRef, type KeyboardEvent, type PointerEvent } from 'react';
+import { useMemo, useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import Box from '@mui/material/Box';
 import { useTheme } from '@mui/material/styles';
 import {
@@ -13,7 +13,9 @@ import {
   traySideMm,
   trayNest,
   trayNests,
+  upsideDown,
   type CutShape,
+  type Figure,
   type Placed,
   type SheetLayout,
   type SheetResult,
@@ -74,42 +76,63 @@ type PiecesProps = {
   readonly window: CutShape | undefined;
   readonly dockMm: number | undefined;
 };
-/** Each piece is one use of the same outline. */
+/** All pieces as one line, all holes as another: hundreds of elements would not follow the key. */
 function Pieces({ placed, shape, layout, window, dockMm }: PiecesProps) {
   const { palette } = useTheme();
-  const id = useId();
-  const figure = cachedNests(shape).find(({ name, quarter }) => name === layout.name && quarter === layout.quarter)!.figure;
-  const hole = window ? figureOf(window, 'window') : null;
-  const docks = dockMm === undefined || dockMm < 1 ? [] : docksOf(figure.widthMm, figure.lengthMm, dockMm);
+  const { outlines, windows, holes } = useMemo(() => {
+    const figure = cachedNests(shape).find(({ name, quarter }) => name === layout.name && quarter === layout.quarter)!.figure;
+    const hole = window ? figureOf(window, 'window') : null;
+    const docks = dockMm === undefined || dockMm < 1 ? [] : docksOf(figure.widthMm, figure.lengthMm, dockMm).slice(0, 200);
+    return {
+      outlines: manyOf(placed, shape, figure),
+      windows: hole
+        ? manyOf(
+            placed.map((one) => ({
+              ...one,
+              xMm: one.xMm + (figure.widthMm - hole.widthMm) / 2,
+              yMm: one.yMm + (figure.lengthMm - hole.lengthMm) / 2,
+            })),
+            window!,
+            hole,
+          )
+        : '',
+      holes: placed.flatMap(({ xMm, yMm }) => docks.map(([x, y]) => `M${short(xMm + x)} ${short(yMm + y)}h0`)).join(''),
+    };
+  }, [placed, shape, layout, window, dockMm]);
   return (
-    <>
-      <defs>
-        <g id={id}>
-          <path d={figure.path} fill="none" stroke={palette.leaf.crust} strokeWidth="1.3" vectorEffect="non-scaling-stroke" />
-          {hole && (
-            <path
-              d={hole.path}
-              transform={`translate(${(figure.widthMm - hole.widthMm) / 2} ${(figure.lengthMm - hole.lengthMm) / 2})`}
-              fill="none"
-              stroke={palette.leaf.crust}
-              strokeDasharray="3 2"
-              vectorEffect="non-scaling-stroke"
-            />
-          )}
-          {docks.slice(0, 200).map(([x, y]) => (
-            <circle key={`${x} ${y}`} cx={x} cy={y} r="0.9" fill={palette.leaf.crust} opacity="0.75" />
-          ))}
-        </g>
-      </defs>
-      {placed.map(({ xMm, yMm, upsideDown }, i) => (
-        <use
-          key={i}
-          href={`#${id}`}
-          transform={upsideDown ? `translate(${xMm + figure.widthMm} ${yMm + figure.lengthMm}) rotate(180)` : `translate(${xMm} ${yMm})`}
-        />
-      ))}
-    </>
+    <g fill="none" stroke={palette.leaf.crust}>
+      <path d={outlines} strokeWidth="1.3" vectorEffect="non-scaling-stroke" />
+      {windows && <path d={windows} strokeDasharray="3 2" vectorEffect="non-scaling-stroke" />}
+      {holes && <path d={holes} strokeWidth="1.8" strokeLinecap="round" opacity="0.75" />}
+    </g>
   );
+}
+
+const short = (mm: number): string => mm.toFixed(2);
+
+/** One path of many pieces: where each begins, then its outline from there on. */
+function manyOf(placed: readonly Placed[], shape: CutShape, figure: Figure): string {
+  if (shape.kind === 'round') {
+    const r = short(figure.widthMm / 2);
+    const d = short(figure.widthMm);
+    return placed
+      .map(({ xMm, yMm }) => `M${short(xMm)} ${short(yMm + figure.widthMm / 2)}a${r} ${r} 0 1 0 ${d} 0a${r} ${r} 0 1 0 -${d} 0`)
+      .join('');
+  }
+  const lines = ({ outline }: Figure) => ({
+    first: outline[0]!,
+    rest: `l${outline
+      .slice(1)
+      .map(([x, y], i) => `${short(x - outline[i]![0])} ${short(y - outline[i]![1])}`)
+      .join(' ')}z`,
+  });
+  const [up, down] = [lines(figure), lines(upsideDown(figure))];
+  return placed
+    .map(({ xMm, yMm, upsideDown: turned }) => {
+      const { first, rest } = turned ? down : up;
+      return `M${short(xMm + first[0])} ${short(yMm + first[1])}${rest}`;
+    })
+    .join('');
 }
 
 /** The members of a shape that its corner sets, across the sheet and along it. */
@@ -196,23 +219,18 @@ function SizeHandle({ shape, trimMm, pxPerMm, lying }: HandleProps) {
 /** Trays as they are filled, to one scale. */
 export function TraysToScale({ drawn: { formula }, result, tray }: { drawn: DrawnSheet; result: SheetResult; tray: Tray }) {
   const { palette } = useTheme();
-  const id = useId();
   const { body, gapMm } = result;
   const nests = useMemo(() => trayNests(formula, body, gapMm), [formula, body, gapMm]);
   const lies = trayNest(tray, nests, traySideMm.value);
   const whole = body.form === 'sheet';
   const [w, h] = tray.widthMm >= tray.lengthMm ? [tray.widthMm, tray.lengthMm] : [tray.lengthMm, tray.widthMm];
-  const figure = lies.nest?.figure ?? figureOf(standing(formula, body), 'shape');
+  const stands = standing(formula, body);
+  const figure = lies.nest?.figure ?? figureOf(stands, 'shape');
   const shownTrays = result.trays.slice(0, 4);
   // Parts that are put together later lie side by side.
   const per = result.piecesPerTray > 0 && lies.pieces > 0 ? lies.pieces / result.piecesPerTray : 1;
   return (
     <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 3 }}>
-      <svg width="0" height="0" aria-hidden="true" style={{ position: 'absolute' }}>
-        <defs>
-          <path id={id} d={figure.path} />
-        </defs>
-      </svg>
       {shownTrays.map((count, i) => {
         const things = Math.round(count * per);
         const turned = lies.turned !== tray.widthMm < tray.lengthMm;
@@ -222,7 +240,7 @@ export function TraysToScale({ drawn: { formula }, result, tray }: { drawn: Draw
         const dx = (trayW - Math.max(0, ...placed.map(({ xMm }) => xMm + figure.widthMm)) - traySideMm.value) / 2;
         const dy = (trayL - Math.max(0, ...placed.map(({ yMm }) => yMm + figure.lengthMm)) - traySideMm.value) / 2;
         return (
-          <Box key={i} sx={{ flex: '1 1 120px', maxWidth: 150 }}>
+          <Box key={i} sx={{ flex: '0 1 132px' }}>
             <svg
               viewBox={`0 0 ${w} ${h}`}
               width="100%"
@@ -233,17 +251,13 @@ export function TraysToScale({ drawn: { formula }, result, tray }: { drawn: Draw
               <rect width={w} height={h} rx={10} fill={palette.text.secondary} />
               <g transform={turned ? 'matrix(0 1 1 0 0 0)' : undefined} fill={palette.leaf.doughPale}>
                 {whole && <rect x={10} y={10} width={Math.min(h, body.widthMm)} height={Math.min(w, body.lengthMm)} rx={3} />}
-                {placed.map(({ xMm, yMm, upsideDown }, k) => (
-                  <use
-                    key={k}
-                    href={`#${id}`}
-                    transform={
-                      upsideDown
-                        ? `translate(${xMm + dx + figure.widthMm} ${yMm + dy + figure.lengthMm}) rotate(180)`
-                        : `translate(${xMm + dx} ${yMm + dy})`
-                    }
-                  />
-                ))}
+                <path
+                  d={manyOf(
+                    placed.map((one) => ({ ...one, xMm: one.xMm + dx, yMm: one.yMm + dy })),
+                    stands,
+                    figure,
+                  )}
+                />
               </g>
             </svg>
             <Box sx={{ fontSize: 13, pt: 1 }}>

@@ -1,4 +1,4 @@
-import { useRef, useState, type ReactNode } from 'react';
+import { useDeferredValue, useRef, useState, type ReactNode } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
@@ -7,7 +7,22 @@ import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
-import { figureOf, isCutShape, roundTo, type CutShape, type CutWay, type Part, type Shape, type Sheet } from '@north-leaf/core';
+import {
+  editsBetween,
+  families,
+  figureOf,
+  foldsOf,
+  isCutShape,
+  isOfDough,
+  roundTo,
+  type CutShape,
+  type CutWay,
+  type Formula,
+  type Part,
+  type Row,
+  type Shape,
+  type Sheet,
+} from '@north-leaf/core';
 import { notify } from '../../../platform/notices';
 import { usePreferences } from '../../../platform/preferences';
 import { Choice } from '../../../ui/choice';
@@ -31,6 +46,7 @@ export function SheetSettings({ faces, drawn }: { faces: ReactNode; drawn: Drawn
   return (
     <Box sx={{ display: 'grid', gap: 1 }}>
       {faces}
+      {sheet.laminate === undefined && <Laminating />}
       <Roll drawn={drawn} weighed={weighed} />
       <Cut drawn={drawn} />
       {!weighed && <Trim />}
@@ -40,6 +56,35 @@ export function SheetSettings({ faces, drawn }: { faces: ReactNode; drawn: Drawn
       <Waits path="/sheet/waits" label="Firm" />
       <More drawn={drawn} />
     </Box>
+  );
+}
+
+/** A family of layers without any yet: folds as usual, and the largest solid fat is what is folded in. */
+function Laminating() {
+  const formula = useFormula();
+  const { kitchen, pantry } = useSurroundings();
+  const family = families[formula.family];
+  const cold = kitchen.places.find(({ kind }) => kind === 'fridge');
+  if (family?.kind !== 'laminated' || !cold) return null;
+  const laminate = (from: Formula) => {
+    const solid = from.rows.filter(({ use, ingredientId }) => isOfDough({ use }) && pantry.ingredients[ingredientId]?.kind === 'fat_solid');
+    const most = solid.reduce<Row | null>((best, row) => (best && best.amountG >= row.amountG ? best : row), null);
+    const rows = from.rows.map((row) => {
+      if (row.key !== most?.key) return row;
+      const { fat: _fat, ...folded } = row;
+      return { ...folded, use: 'rollIn' as const };
+    });
+    return editsBetween(from, { ...from, rows, sheet: { ...from.sheet, laminate: foldsOf(family, cold) } });
+  };
+  return (
+    <Button
+      variant="outlined"
+      size="small"
+      sx={{ justifySelf: 'start' }}
+      onClick={() => useDraft.getState().edit(`laminate:${newKey()}`, laminate)}
+    >
+      Fold the fat into it
+    </Button>
   );
 }
 
@@ -69,7 +114,7 @@ function Roll({ drawn, weighed }: { drawn: DrawnSheet | null; weighed: boolean }
       {lift !== null && !rises && part.body === undefined && (
         <FieldRow label="Baked, so high">
           <QuantityField
-            label="Baked thickness"
+            label="Height when baked"
             kind="length"
             digits={1}
             grain={0.1}
@@ -294,7 +339,7 @@ function safely(shape: CutShape): { widthMm: number; lengthMm: number } {
 function Ways({ drawn }: { drawn: DrawnSheet | null }) {
   const { palette } = useTheme();
   const units = usePreferences((state) => state.units);
-  const ways = useCutWays(drawn);
+  const ways = useCutWays(useDeferredValue(drawn));
   if (ways.length < 2) return null;
   const choose = ({ shape }: CutWay) => useDraft.getState().edit(`cut:${newKey()}`, setValue('/sheet/parts/0/shape', shape as never));
   return (

@@ -1,0 +1,55 @@
+import { useState } from 'react';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import type { Kitchen } from '@north-leaf/core';
+import { notify } from '../../platform/notices';
+import { FieldRow } from '../../ui/field-row';
+import { QuantityField } from '../../ui/quantity-field';
+import { useDoInKitchen } from './use-kitchen';
+
+const LOW = 100;
+const HIGH = 2000;
+
+/** What dough is rolled on: no sheet is larger, so a larger batch is rolled in equal lots. */
+export function RollingMat({ kitchen: { mat } }: { kitchen: Kitchen }) {
+  const act = useDoInKitchen();
+  const [typed, setTyped] = useState<{ readonly widthMm?: number; readonly lengthMm?: number }>({});
+  const now = { widthMm: typed.widthMm ?? mat?.widthMm ?? 600, lengthMm: typed.lengthMm ?? mat?.lengthMm ?? 400 };
+  const wrongOf = (mm: number) => (mm < LOW || mm > HIGH ? `must be from ${LOW} to ${HIGH} mm` : undefined);
+  const changed = mat === undefined || typed.widthMm !== undefined || typed.lengthMm !== undefined;
+  const store = (next: Kitchen['mat'] | null, name: string) =>
+    void act(name, { kind: 'mat', mat: next }).then(
+      () => setTyped({}),
+      (error: Error) => notify(`Not stored: ${error.message}`, 'error'),
+    );
+  return (
+    <Box component="section" aria-label="The rolling mat" sx={{ pb: 3 }}>
+      <Typography variant="h2">Mat or bench to roll on</Typography>
+      {(['widthMm', 'lengthMm'] as const).map((name) => (
+        <FieldRow key={name} label={name === 'widthMm' ? 'Width' : 'Length'}>
+          <QuantityField
+            label={name === 'widthMm' ? 'Mat width' : 'Mat length'}
+            kind="length"
+            grain={10}
+            value={now[name]}
+            problem={wrongOf(now[name])}
+            onChange={(value) => setTyped({ ...typed, [name]: value })}
+          />
+        </FieldRow>
+      ))}
+      <Box sx={{ display: 'flex', gap: 1 }}>
+        {changed && !wrongOf(now.widthMm) && !wrongOf(now.lengthMm) && (
+          <Button size="small" onClick={() => store(now, 'The mat changed')}>
+            Store the mat
+          </Button>
+        )}
+        {mat && (
+          <Button size="small" onClick={() => store(null, 'The mat forgotten')}>
+            No limit
+          </Button>
+        )}
+      </Box>
+    </Box>
+  );
+}
