@@ -326,7 +326,7 @@ const words: Record<FindingCode, (finding: Finding) => Words> = {
   'sheet.scrapHigh': (f) => ({
     what: 'Much is left over',
     why: `${percent(f.measured?.value, 0)} of the dough ends in no piece.`,
-    change: 'Roll the trim again, or change the size of the piece.',
+    change: of(f) === '' ? 'Change the size of the piece, or of the batch.' : 'Roll the trim again, or change the size of the piece.',
   }),
   'sheet.traysShort': (f) => ({
     what: 'More trays than you have',

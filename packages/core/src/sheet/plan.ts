@@ -41,6 +41,7 @@ export type SheetPlan = Rolls & {
   readonly parts: readonly PartPlan[];
   /** The first sheet of each lot; null for what is not cut side by side from one sheet. */ readonly layout: SheetLayout | null;
   /** Cut-outs that are part of no whole piece. */ readonly oddCuts: number;
+  /** Half triangles at the ends of the strips of the first sheets: small pieces, not scrap. */ readonly halves: number;
 };
 
 const MOST_ROLLS = { no: 1, once: 2, tillGone: 8 } as const;
@@ -106,6 +107,7 @@ export function planSheet(formula: Formula, kitchen: Pick<Kitchen, 'pans' | 'mat
   const cuts = rolls.pieces * lots;
   const pieces = Math.floor(cuts / cutsPerPiece);
   const dustG = rolls.dustG * lots;
+  const layout = nests ? withoutFigure(layoutOf(massG / lots)) : null;
   return {
     ...rolls,
     pieces,
@@ -114,12 +116,17 @@ export function planSheet(formula: Formula, kitchen: Pick<Kitchen, 'pans' | 'mat
     byHand: rolls.byHand && !weighed,
     cutsPerPiece,
     oddCuts: cuts - pieces * cutsPerPiece,
+    halves: layout && cutter?.kind === 'triangle' ? halvesOf(layout, sheet.trimMm) * lots : 0,
     pieceDoughG,
     densityGPerMl,
     parts,
-    layout: nests ? withoutFigure(layoutOf(massG / lots)) : null,
+    layout,
   };
 }
+
+/** Two a strip, where triangles lie head to tail from edge to edge. */
+const halvesOf = ({ second, sheetLengthMm, bandMm, rowMm }: SheetLayout, trimMm: number): number =>
+  second?.dyMm === 0 ? 2 * (Math.floor((sheetLengthMm - 2 * trimMm - bandMm) / rowMm + 1e-9) + 1) : 0;
 
 /** Pieces that a mass of dough gives, over all lots and rollings. g. */
 export const piecesFromMass = (formula: Formula, kitchen: Pick<Kitchen, 'pans' | 'mat'>, massG: number): number =>

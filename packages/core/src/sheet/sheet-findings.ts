@@ -57,10 +57,18 @@ function cutFindings(formula: Formula, kitchen: Kitchen, result: SheetResult): F
     return found;
   }
   const whole = sheet.cut === 'hot' || sheet.cut === 'cold';
-  if (result.scrapShare > scrapLimit.value) {
+  // Half triangles are eaten too.
+  const lost = result.scrapShare * (1 - Math.min(1, (result.halves * result.pieceDoughG) / 2 / result.scrapG));
+  if (lost > scrapLimit.value) {
     const again = sheet.reroll === 'no' && !sheet.laminate && !whole ? [{ path: '/sheet/reroll', from: 'no', to: 'tillGone' }] : undefined;
     found.push(
-      finding('sheet.scrapHigh', 'watch', 'sheet', { path: 'sheet.scrapShare', value: result.scrapShare, high: scrapLimit.value }, again),
+      finding(
+        'sheet.scrapHigh',
+        'watch',
+        'sheet',
+        { path: 'sheet.scrapShare', value: lost, high: scrapLimit.value, of: sheet.reroll === 'no' && !sheet.laminate ? 'once more' : '' },
+        again,
+      ),
     );
   }
   if (sheet.laminate && sheet.reroll !== 'no') {

@@ -42,6 +42,7 @@ export type SheetResult = {
   /** Flour that rolling again took up, all lots. */ readonly rerollDustG: number;
   /** A last piece could be pressed by hand from what is left of a lot. */ readonly lastByHand: boolean;
   readonly oddCuts: number;
+  /** Half triangles that are baked as small pieces, not scrap. */ readonly halves: number;
   readonly lots: number;
   readonly body: Body;
   /** Pieces of each tray, shared evenly. */ readonly trays: readonly number[];
@@ -106,6 +107,7 @@ export function sheetStage(
     rerollDustG: plan.dustG,
     lastByHand: plan.byHand,
     oddCuts: plan.oddCuts,
+    halves: plan.halves,
     lots: formula.sheet.lots,
     body,
     ...onTray,

@@ -149,7 +149,7 @@ function PartsTable({ parts }: { parts: readonly PartPlan[] }) {
   const length = (mm: number, digits = units === 'metric' ? 0 : 2) => showQuantity(mm, 'length', units, digits);
   const sumG = parts.reduce((sum, { massG, perPiece }) => sum + massG * perPiece, 0);
   return (
-    <Table size="small" aria-label="Parts of a piece">
+    <Table size="small" aria-label="Parts of a piece" sx={{ '& td, & th': { px: 1 }, '& td[class*=alignRight]': { whiteSpace: 'nowrap' } }}>
       <TableHead>
         <TableRow>
           <TableCell>Part</TableCell>

@@ -1,17 +1,20 @@
 import { useDeferredValue, useState } from 'react';
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
-import type { SheetResult } from '@north-leaf/core';
+import { editsBetween, factorForPieces, InputError, scaled, type Kitchen, type SheetResult } from '@north-leaf/core';
 import { usePreferences } from '../../../platform/preferences';
 import { Fact } from '../../../ui/fact-tile';
 import { showQuantity } from '../../../ui/quantity';
+import { useDraft } from '../draft-store';
 import { layerQuestion, stageQuestions } from '../stages';
 import { Board, useAnswer, useFormula, useSurroundings, Waiting } from './board';
 import { CutOrder } from './cut-order';
 import { FoldTable, LayersPicture } from './layers-face';
+import { newKey } from './new-key';
 import { PanPicture } from './pan-picture';
 import { SheetToScale, TraysToScale } from './sheet-drawing';
 import { useDrawnSheet, type DrawnSheet } from './sheet-plan';
@@ -63,6 +66,7 @@ function SheetPicture({ drawn }: { drawn: DrawnSheet | null }) {
     <Box sx={{ display: 'grid', gap: 3 }}>
       {plan.layout ? <SheetToScale drawn={drawn} /> : <PanPicture drawn={drawn} pan={pan ?? null} />}
       <Yields drawn={drawn} result={result} />
+      <EnoughForOne drawn={later} />
       <Box
         sx={{
           display: 'grid',
@@ -90,7 +94,7 @@ function Yields({ drawn: { formula, plan }, result }: { drawn: DrawnSheet; resul
     <Box>
       <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fit, minmax(110px, 1fr))', gap: 2 }}>
         <Fact
-          label={`${plan.pieces === 1 ? 'piece' : 'pieces'}${more > 0 && plan.layout ? `, ${more} from trim` : ''}`}
+          label={`${plan.pieces === 1 ? 'piece' : 'pieces'}${more > 0 && plan.layout ? `, ${more}${plan.cutsPerPiece > 1 ? ' cut-outs' : ''} from trim` : ''}`}
           value={String(plan.pieces)}
         />
         <Fact label="each, raw" value={showQuantity(plan.pieceDoughG, 'mass', units)} />
@@ -106,6 +110,8 @@ function Yields({ drawn: { formula, plan }, result }: { drawn: DrawnSheet; resul
         {lots > 1 && `Rolled in ${lots} equal lots of ${showQuantity(plan.rolls[0]?.massG ?? 0, 'mass', units, 0)}; the rest stays cold. `}
         {plan.dustG > 0.05 &&
           `Rolled again, the scraps take up about ${showQuantity(plan.dustG, 'mass', units)} of dust: each roll is drier. `}
+        {plan.halves > 0 &&
+          `${plan.halves} half triangles are left at the ends of the strips, ${showQuantity(plan.pieceDoughG / 2, 'mass', units)} each: bake them as small pieces. `}
         {plan.byHand && 'One more piece can be pressed by hand from what is left. '}
         {plan.oddCuts > 0 && `${plan.oddCuts} cut-out${plan.oddCuts > 1 ? 's are' : ' is'} without a partner. `}
         {result && result.loads > 1 && !panned && `${result.loads} loads of the oven. `}
@@ -113,6 +119,36 @@ function Yields({ drawn: { formula, plan }, result }: { drawn: DrawnSheet; resul
       </Box>
     </Box>
   );
+}
+
+/** Too little dough for one piece: the batch that gives one, by one button. */
+function EnoughForOne({ drawn: { formula, plan, massG } }: { drawn: DrawnSheet }) {
+  const { kitchen } = useSurroundings();
+  const units = usePreferences((state) => state.units);
+  if (plan.pieces > 0) return null;
+  const factor = enough(formula, kitchen, massG);
+  if (factor === null) return null;
+  const g = (mass: number) => showQuantity(mass, 'mass', units, 0);
+  return (
+    <Button
+      variant="outlined"
+      size="small"
+      sx={{ justifySelf: 'start' }}
+      onClick={() => useDraft.getState().edit(`scale:${newKey()}`, (from) => editsBetween(from, scaled(from, factor)))}
+    >
+      Dough {g(massG)} → {g(massG * factor)}, one piece
+    </Button>
+  );
+}
+
+/** A hair more than the least, so that rounded grams still give it; null where no batch does. */
+function enough(formula: DrawnSheet['formula'], kitchen: Kitchen, massG: number): number | null {
+  try {
+    return 1.01 * factorForPieces(formula, kitchen, massG, 1);
+  } catch (error) {
+    if (error instanceof InputError) return null;
+    throw error;
+  }
 }
 
 /** What a piece will measure when it has shortened. */

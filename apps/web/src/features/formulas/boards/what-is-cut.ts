@@ -1,4 +1,4 @@
-import { pieRim, type CutShape, type Formula, type Kitchen, type Part, type Shape } from '@north-leaf/core';
+import { panFormOf, pieRim, type CutShape, type Formula, type Kitchen, type Pan, type Part, type Shape } from '@north-leaf/core';
 import { newKey } from './new-key';
 
 /** What a baker makes of a sheet: each is a set of parts. */
@@ -126,9 +126,12 @@ function partsFor(what: Goods, formula: Formula, pieceG: number): Part[] {
 export function makeOf(what: Goods, pieceG: number, kitchen: Kitchen) {
   return (formula: Formula) => {
     const parts = partsFor(what, formula, pieceG);
-    const known = kitchen.pans?.find(({ id }) => id === formula.bake.panId);
-    const round = kitchen.pans?.find(({ topMm, bottomMm }) => (what === 'ring' ? topMm === bottomMm : topMm !== bottomMm));
-    const pan = panned.has(what) ? (known ?? round ?? kitchen.pans?.[0]) : undefined;
+    // A side strip stands against a straight side; batter goes into cups where there are some.
+    const fits = (pan: Pan) =>
+      what === 'ring' ? panFormOf(pan) === 'ring' : what === 'poured' ? pan.cups !== undefined : panFormOf(pan) !== 'ring';
+    const pans = kitchen.pans ?? [];
+    const known = pans.find(({ id }) => id === formula.bake.panId);
+    const pan = panned.has(what) ? (known && fits(known) ? known : (pans.find(fits) ?? known ?? pans[0])) : undefined;
     const { panId: _was, ...bake } = formula.bake;
     return [
       { path: '/sheet/parts', from: formula.sheet.parts as never, to: parts as never },
