@@ -33,22 +33,7 @@ const views = [
   { name: '07-keep', path: `${formula}/keep` },
   { name: '08-dough-early', path: `${formula}/dough`, face: 'dark', act: (page) => water(page, '86') },
   { name: '11-phone', path: `${formula}/dough`, width: 390, height: 844 },
-  {
-    name: '12-from-wheat',
-    path: '/formulas',
-    act: async (page) => {
-      await page.getByRole('button', { name: 'New formula' }).click();
-      await page.getByLabel('Name').fill('Plain crust');
-      await page.getByRole('button', { name: 'A wheat formula' }).click();
-      await page
-        .getByLabel('Ingredients, a line each')
-        .fill('2 cups all-purpose flour\n1 stick butter, cold\n1/4 cup ice water\n1/2 tsp salt');
-      await page.getByRole('button', { name: 'Butter, unsalted' }).click();
-      await page.waitForTimeout(600);
-      await page.getByText('3. Water by this').scrollIntoViewIfNeeded();
-      await page.waitForTimeout(300);
-    },
-  },
+  { name: '12-layers', path: '/formulas/8c1e6f2a-4d3b-4a58-9e21-0b7d5c6f4a33/sheet' },
   {
     name: '13-answers',
     path: `${formula}/blend`,

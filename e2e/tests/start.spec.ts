@@ -72,7 +72,7 @@ test('starts from nothing, shows the demo, and Ctrl-C leaves nothing running', a
   const one = demo();
   await ready(one);
   const formulas = (await (await request.get(`${base}/api/formulas`)).json()) as { name: string }[];
-  expect(formulas.map(({ name }) => name)).toEqual(['Seeded sorghum crackers']);
+  expect(formulas.map(({ name }) => name)).toEqual(['Seeded sorghum crackers', 'Sorghum puff sticks']);
   await stop(one);
   expect(await open(PORT)).toBe(false);
   expect(await open(PG_PORT)).toBe(false);

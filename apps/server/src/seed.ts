@@ -4,6 +4,7 @@ import {
   demoCrackerV2,
   demoKitchen,
   demoPreparation,
+  demoPuffSticks,
   demoLotsOn,
   evaluate,
   publishedIngredients,
@@ -25,6 +26,7 @@ import type { Happened } from '@north-leaf/contracts';
 import type { DataSource, EntityManager } from 'typeorm';
 
 const FORMULA_ID = '3f3a2a52-8c0c-4b57-9c7e-1f6a5c0e7a11';
+const PUFF_ID = '8c1e6f2a-4d3b-4a58-9e21-0b7d5c6f4a33';
 const BLEND_ID = '7d0e4b6a-21b4-4d0b-8f0a-3c9b8a7f5e22';
 const kitchenId = demoKitchen.id;
 
@@ -70,6 +72,7 @@ export async function seedDemo(database: DataSource): Promise<void> {
     });
     await insertVersion(
       manager,
+      FORMULA_ID,
       1,
       '5b1f0d3c-6a0e-4f7d-8f43-6a1f0c2d9b01',
       demoCrackerV1,
@@ -79,12 +82,26 @@ export async function seedDemo(database: DataSource): Promise<void> {
     );
     await insertVersion(
       manager,
+      FORMULA_ID,
       2,
       '5b1f0d3c-6a0e-4f7d-8f43-6a1f0c2d9b02',
       demoCrackerV2,
       1,
       'Thinner with 2.4 mm bands, water 108 to 102 g, dry 8 to 5 min',
       '2026-10-20T05:40:00Z',
+    );
+    const { name, family } = demoPuffSticks;
+    await manager.insert(FormulaEntity, { id: PUFF_ID, kitchenId, name, family, newestVersion: 1 });
+    const puffVersionId = '5b1f0d3c-6a0e-4f7d-8f43-6a1f0c2d9b11';
+    await insertVersion(
+      manager,
+      PUFF_ID,
+      1,
+      puffVersionId,
+      demoPuffSticks,
+      null,
+      'Three letter folds in an envelope',
+      '2026-11-03T06:10:00Z',
     );
     for (const bake of demoBakes) await insertBake(manager, bake);
   });
@@ -126,6 +143,7 @@ function learnedOfDemo(): Learned[] {
 
 async function insertVersion(
   manager: EntityManager,
+  formulaId: string,
   version: number,
   id: string,
   formula: Formula,
@@ -137,7 +155,7 @@ async function insertVersion(
   const evaluation = evaluate(formula, demoKitchen, pantry);
   await manager.insert(FormulaVersionEntity, {
     id,
-    formulaId: FORMULA_ID,
+    formulaId,
     kitchenId,
     version,
     basedOn,

@@ -23,10 +23,11 @@ describe('reading', () => {
     await http().get('/api/health').expect(200, { status: 'ok', database: 'ok', coreVersion });
   });
 
-  it('lists the demo cracker with its stages, outlook and bakes', async () => {
+  it('lists the demo formulas with their stages, outlook and bakes', async () => {
     const { body } = await http().get('/api/formulas').expect(200);
     expect(body).toMatchObject([
       { name: 'Seeded sorghum crackers', version: 2, bakes: 3, liked: 4, states: { dough: 'good', keep: 'watch' } },
+      { name: 'Sorghum puff sticks', version: 1, bakes: 0, pieces: 40, states: { sheet: 'good', bake: 'good' } },
     ]);
   });
 

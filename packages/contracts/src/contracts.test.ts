@@ -1,4 +1,4 @@
-import { demoCrackerV2 } from '@north-leaf/core';
+import { demoCrackerV2, demoPuffSticks } from '@north-leaf/core';
 import { bakeBodySchema, check, dotted, draftBodySchema, eventsBodySchema, versionBodySchema } from './index.js';
 import type { BakeEvent } from './index.js';
 
@@ -9,9 +9,19 @@ const bake = { formulaId: id, version: 1, factor: 1, roomC: 22, humidityShare: 0
 
 const paths = (checked: ReturnType<typeof check>) => (checked.ok ? [] : checked.problems.map(({ path }) => path));
 
+const withPart = (over: object) => ({
+  ...demoCrackerV2,
+  sheet: { ...demoCrackerV2.sheet, parts: [{ ...demoCrackerV2.sheet.parts[0], ...over }] },
+});
+const withFolds = (folds: readonly unknown[]) => ({
+  ...demoPuffSticks,
+  sheet: { ...demoPuffSticks.sheet, laminate: { ...demoPuffSticks.sheet.laminate, folds } },
+});
+
 describe('bodies', () => {
   it('takes one good example of each', () => {
     expect(paths(check(draftBodySchema, draft))).toEqual([]);
+    expect(paths(check(draftBodySchema, { ...draft, formula: demoPuffSticks }))).toEqual([]);
     expect(paths(check(versionBodySchema, { basedOn: 1, why: '', formula: demoCrackerV2, setAside: [] }))).toEqual([]);
     expect(paths(check(bakeBodySchema, { ...bake, events: [event({ kind: 'noted', text: 'good' })] }))).toEqual([]);
   });
@@ -27,6 +37,11 @@ describe('bodies', () => {
     ['a missing part', { ...demoCrackerV2, chill: undefined }, 'formula.chill'],
     ['an unknown word', { ...demoCrackerV2, sheet: { ...demoCrackerV2.sheet, reroll: 'often' } }, 'formula.sheet.reroll'],
     ['a key nobody knows', { ...demoCrackerV2, secret: 1 }, 'formula.secret'],
+    ['a shape of two kinds', withPart({ shape: { kind: 'round', acrossMm: 40, widthMm: 3 } }), 'formula.sheet.parts[0].shape'],
+    ['a point of three numbers', withPart({ shape: { kind: 'outline', pointsMm: [[1, 2, 3]] } }), 'formula.sheet.parts[0].shape'],
+    ['a window that is a pie', withPart({ window: { kind: 'lining', overhangMm: 3 } }), 'formula.sheet.parts[0].window'],
+    ['a fold in five', withFolds([{ parts: 5, rollToMm: 6, waits: [] }]), 'formula.sheet.laminate.folds[0].parts'],
+    ['nine folds', withFolds(Array.from({ length: 9 }, () => demoPuffSticks.sheet.laminate!.folds[0])), 'formula.sheet.laminate.folds'],
     ['an empty name', { ...demoCrackerV2, name: '' }, 'formula.name'],
   ])('refuses %s at its place', (_claim, formula, path) => {
     expect(paths(check(draftBodySchema, { ...draft, formula }))).toContain(path);

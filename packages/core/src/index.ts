@@ -94,6 +94,7 @@ export { suits } from './facts/suits.js';
 export { reportMonths } from './facts/gluten.js';
 export { ingredientKinds, origins } from './document/pantry.js';
 export { preparationActs } from './document/preparation.js';
+export { demoPuffSticks } from './demo/puff-sticks.js';
 export { demoKitchen, demoLots, demoLotsOn, demoPreparation, demoCrackerV1, demoCrackerV2 } from './demo/seeded-crackers.js';
 export { outlookFromRating } from './outlook/rating.js';
 

@@ -125,4 +125,15 @@ describe('the library', () => {
     expect(body.ingredients[id].composition.waterShare).toBeLessThan(0.05);
     expect(body.ingredients[id].allergens).toContain('us.sesame');
   });
+  it('a crumb of what is laminated holds the butter that was rolled in', async () => {
+    const id = randomUUID();
+    await server
+      .http()
+      .put(`/api/formulas/8c1e6f2a-4d3b-4a58-9e21-0b7d5c6f4a33/versions/1/crumb/${id}`)
+      .send({ name: 'Puff crumb' })
+      .expect(200);
+    const { body } = await server.http().get('/api/pantry');
+    expect(body.ingredients[id].allergens).toContain('us.milk');
+    expect(body.ingredients[id].composition.fatShare).toBeGreaterThan(0.3);
+  });
 });

@@ -49,6 +49,13 @@ describe('what the kitchen has', () => {
       { id: 'half', name: 'Half', count: 1, topMm: 200, bottomMm: 200, depthMm: 30, material: 'metalPan' },
       'id',
     ],
+    ['a mat of 20 mm', 'mat', { widthMm: 20, lengthMm: 400 }, 'widthMm'],
+    [
+      'a pan shorter than wide',
+      'pans/odd',
+      { id: 'odd', name: 'Odd', kind: 'rectangle', count: 1, topMm: 200, bottomMm: 180, lengthMm: 150, depthMm: 30, material: 'glass' },
+      'lengthMm',
+    ],
     ['heat out of this world', 'ovens/oven-a/heat', { value: 9, sd: 0.1, from: '' }, 'value'],
   ])('refuses %s at its place, and changes nothing', async (_claim, path, body, where) => {
     const before = await kitchen();
@@ -65,6 +72,13 @@ describe('what the kitchen has', () => {
     for (const { id } of pans) await server.http().delete(`/api/kitchen/pans/${id}`).expect(200);
     expect((await kitchen()).pans).toEqual([]);
     for (const tray of trays.slice(1)) await put(`trays/${tray.id}`, tray).expect(200);
+  });
+
+  it('holds how large the mat is, and forgets it', async () => {
+    await put('mat', { widthMm: 500, lengthMm: 350 }).expect(200);
+    expect((await kitchen()).mat).toEqual({ widthMm: 500, lengthMm: 350 });
+    await server.http().delete('/api/kitchen/mat').expect(200);
+    expect((await kitchen()).mat).toBeUndefined();
   });
 
   it('knows no other list, and no oven that is not there', async () => {

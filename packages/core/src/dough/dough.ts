@@ -303,6 +303,8 @@ function mainFat(dough: readonly Portion[]): SolidFatName | null {
 }
 
 function fatPiecesOf(rows: readonly Row[]): 0 | 1 | 2 | 3 {
+  // What is folded in lies in layers: the texture model counts it as the middle of its families does.
+  if (rows.some(({ use, amountG }) => use === 'rollIn' && amountG > 0)) return 1;
   const states = { melted: 0, creamed: 1, rubbed: 2, pieces: 3 } as const;
   const fats = rows.filter((row) => row.fat !== undefined);
   if (fats.length === 0) return 0;

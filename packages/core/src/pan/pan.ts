@@ -120,35 +120,42 @@ export function sideStripOf(pan: PanSize, overlapMm: number, longestMm: number, 
   return { strips, lengthMm, heightMm: slantMm, areaMm2: strips * lengthMm * slantMm };
 }
 
+export type LatticeStrip = { readonly atMm: number; readonly lengthMm: number };
 export type Lattice = {
-  readonly perDirection: number;
-  /** One direction: where each strip's middle lies from the pan's, and its length. */
-  readonly strips: readonly { readonly atMm: number; readonly lengthMm: number }[];
-  /** Both directions. */ readonly totalMm: number;
+  /** Strips that run along the pan's length: where each one's middle lies from the pan's, and how long it is. */
+  readonly along: readonly LatticeStrip[];
+  /** Strips that run across it. */ readonly across: readonly LatticeStrip[];
+  /** Of all strips. */ readonly totalMm: number;
   readonly areaMm2: number;
   readonly openShare: number;
 };
 
 /**
- * A lattice over a round pan, both directions alike.
+ * A lattice over a pan, in both directions.
  *
  * Units    mm, mm2; openShare of the filling that shows.
  * Throws   InputError at `path`.stripMm out of 3..100, .gapMm out of 0..100, .overhangMm out of 0..60.
  * Findings none.
  * Source   n = floor((D + gap) / (strip + gap)), strips spaced evenly; a strip is as long as the chord under its longer edge.
  */
-export function latticeOf(acrossMm: number, stripMm: number, gapMm: number, overhangMm: number, path: string): Lattice {
+export function latticeOf(pan: PanSize, stripMm: number, gapMm: number, overhangMm: number, path: string): Lattice {
   within(`${path}.stripMm`, stripMm, 3, 100, 'mm');
   within(`${path}.gapMm`, gapMm, 0, 100, 'mm');
   within(`${path}.overhangMm`, overhangMm, 0, 60, 'mm');
-  const perDirection = Math.floor((acrossMm + gapMm) / (stripMm + gapMm) + 1e-9);
-  const strips = Array.from({ length: perDirection }, (_, i) => {
-    const atMm = (i - (perDirection - 1) / 2) * (stripMm + gapMm);
-    const nearest = Math.max(0, Math.abs(atMm) - stripMm / 2);
-    return { atMm, lengthMm: 2 * Math.sqrt(Math.max(0, (acrossMm / 2) ** 2 - nearest ** 2)) + 2 * overhangMm };
-  });
-  const totalMm = 2 * strips.reduce((sum, { lengthMm }) => sum + lengthMm, 0);
-  return { perDirection, strips, totalMm, areaMm2: totalMm * stripMm, openShare: (gapMm / (stripMm + gapMm)) ** 2 };
+  const [wide, long] = [pan.topMm, pan.topMm + longerBy(pan)];
+  const straight = panFormOf(pan) === 'rectangle';
+  const strips = (spread: number, run: number): LatticeStrip[] => {
+    const count = Math.floor((spread + gapMm) / (stripMm + gapMm) + 1e-9);
+    return Array.from({ length: count }, (_, i) => {
+      const atMm = (i - (count - 1) / 2) * (stripMm + gapMm);
+      const nearest = Math.max(0, Math.abs(atMm) - stripMm / 2);
+      const chord = straight ? run : run * Math.sqrt(Math.max(0, 1 - (nearest / (spread / 2)) ** 2));
+      return { atMm, lengthMm: chord + 2 * overhangMm };
+    });
+  };
+  const [along, across] = [strips(wide, long), strips(long, wide)];
+  const totalMm = [...along, ...across].reduce((sum, { lengthMm }) => sum + lengthMm, 0);
+  return { along, across, totalMm, areaMm2: totalMm * stripMm, openShare: (gapMm / (stripMm + gapMm)) ** 2 };
 }
 
 /** A disc folded in over its filling; pleatShare is the dough that the fold has too much of. mm, mm2. */

@@ -157,6 +157,9 @@ export function cachedNests(shape: CutShape, webMm = webOf(shape)): Nest[] {
   return nests;
 }
 
+/** A frame that is narrower breaks when it is lifted. */
+const LEAST_RIM_MM = 3;
+
 type Sized = { readonly plan: PartPlan; readonly rolledMm2: number };
 
 function sizedPart(part: Part, path: string, pan: Pan | null, densityGPerMl: number, trimMm: number): Sized {
@@ -166,8 +169,10 @@ function sizedPart(part: Part, path: string, pan: Pan | null, densityGPerMl: num
   if (!Number.isInteger(perPiece)) throw new InputError(`${path}.perPiece`, 'must be a whole number');
   const flat = flatSize(shape, `${path}.shape`, pan, thicknessMm, densityGPerMl);
   const hole = part.window ? figureOf(part.window, `${path}.window`) : null;
-  if (hole && hole.areaMm2 > 0.8 * flat.areaMm2)
-    throw new InputError(`${path}.window`, 'leaves too little round it: at most four fifths of the piece');
+  const left = hole ? Math.min(flat.widthMm - hole.widthMm, flat.lengthMm - hole.lengthMm) / 2 : Infinity;
+  if (hole && (left < LEAST_RIM_MM || hole.areaMm2 > 0.8 * flat.areaMm2)) {
+    throw new InputError(`${path}.window`, `leaves too little round it: keep ${LEAST_RIM_MM} mm on every side and a fifth of the piece`);
+  }
   const areaMm2 = flat.areaMm2 - (hole?.areaMm2 ?? 0);
   const count = flat.strips ?? 1;
   return {
@@ -223,13 +228,13 @@ function forPan(shape: PanShape, path: string, pan: Pan): Flat {
       return { areaMm2, widthMm: heightMm, lengthMm, strips };
     }
     case 'lattice': {
-      const lattice = latticeOf(pan.topMm, shape.stripMm, shape.gapMm, shape.overhangMm, path);
-      const longest = Math.max(0, ...lattice.strips.map(({ lengthMm }) => lengthMm));
+      const lattice = latticeOf(pan, shape.stripMm, shape.gapMm, shape.overhangMm, path);
+      const longest = Math.max(0, ...[...lattice.along, ...lattice.across].map(({ lengthMm }) => lengthMm));
       return {
         areaMm2: lattice.areaMm2,
         widthMm: shape.stripMm,
         lengthMm: longest,
-        strips: 2 * lattice.perDirection,
+        strips: lattice.along.length + lattice.across.length,
         openShare: lattice.openShare,
       };
     }

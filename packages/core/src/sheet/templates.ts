@@ -58,10 +58,10 @@ function ofPart(part: Part, { widthMm, lengthMm, perPiece, strips = 1 }: PartPla
     case 'side':
       return [one('Side strip', box(0, 0, widthMm, lengthMm), [], strips * perPiece)];
     case 'lattice': {
-      const { strips: across } = latticeOf(pan!.topMm, shape.stripMm, shape.gapMm, shape.overhangMm, 'shape');
-      // Strips left and right of the middle are alike, and so are both directions.
+      const { along, across } = latticeOf(pan!, shape.stripMm, shape.gapMm, shape.overhangMm, 'shape');
+      // Strips left and right of the middle are alike, and in a round pan both directions.
       const lengths = new Map<string, number>();
-      for (const { lengthMm: long } of across) lengths.set(long.toFixed(1), (lengths.get(long.toFixed(1)) ?? 0) + 2);
+      for (const { lengthMm: long } of [...along, ...across]) lengths.set(long.toFixed(1), (lengths.get(long.toFixed(1)) ?? 0) + 1);
       return [...lengths].map(([long, count]): Template => ({ name: `Lattice strip ${Math.round(Number(long))}`, widthMm: shape.stripMm, lengthMm: Number(long), cut: [box(0, 0, shape.stripMm, Number(long))], mark: [], count: count * perPiece })); // prettier-ignore
     }
     case 'freeForm':

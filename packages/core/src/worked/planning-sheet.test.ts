@@ -66,9 +66,9 @@ describe('pans', () => {
 
   it.each(of('pan.lattice'))('%s: %s', (_id, _how, { input, expect: wanted }) => {
     const { D, w, gap, overhang, t, rho } = input as Record<string, number>;
-    const lattice = latticeOf(D!, w!, gap!, overhang!, 'lattice');
+    const lattice = latticeOf({ topMm: D!, bottomMm: D!, depthMm: 30 }, w!, gap!, overhang!, 'lattice');
     const found = {
-      perDirection: lattice.perDirection,
+      perDirection: lattice.along.length,
       totalLength: lattice.totalMm,
       mass: lattice.areaMm2 * t! * rho! * 1e-3,
       openFraction: lattice.openShare,
@@ -113,6 +113,23 @@ describe('pans', () => {
     const deep = panToPan({ topMm: 229, bottomMm: 178, depthMm: 38 }, { topMm: 229, bottomMm: 178, depthMm: 51 });
     expect(deep.filling).toBeCloseTo(51 / 38, 9);
     expect(deep.crust).toBeLessThan(deep.filling);
+  });
+
+  it('a lattice covers what its open share leaves, whatever the pan: strips summed over a grid of points', () => {
+    for (const pan of [
+      { kind: 'rectangle', topMm: 110, bottomMm: 104, lengthMm: 350, depthMm: 25 },
+      { kind: 'oval', topMm: 180, bottomMm: 150, lengthMm: 270, depthMm: 40 },
+    ] as const satisfies readonly PanSize[]) {
+      const { along, across } = latticeOf(pan, 12, 12, 0, 'lattice');
+      expect([along.length, across.length]).toEqual([Math.floor((pan.topMm + 12) / 24), Math.floor((pan.lengthMm + 12) / 24)]);
+      // No strip ends inside the pan, none runs past the chord under its longer edge.
+      const inPan = (x: number, y: number) => (pan.kind === 'rectangle' ? Math.abs(x) <= pan.topMm / 2 && Math.abs(y) <= pan.lengthMm / 2 : (2 * x / pan.topMm) ** 2 + (2 * y / pan.lengthMm) ** 2 <= 1); // prettier-ignore
+      for (const { atMm, lengthMm } of along) {
+        const near = Math.max(0, Math.abs(atMm) - 6);
+        expect(inPan(near, lengthMm / 2 - 1e-6)).toBe(true);
+        expect(inPan(near, lengthMm / 2 + 1e-3)).toBe(false);
+      }
+    }
   });
 
   it('a free-form disc is its filling and twice its fold; the edge has that much too much dough', () => {

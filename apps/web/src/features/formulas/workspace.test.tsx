@@ -7,6 +7,7 @@ import {
   demoCrackerV2,
   demoKitchen,
   demoLots,
+  demoPuffSticks,
   evaluate,
   publishedIngredients,
   type Formula,
@@ -279,5 +280,105 @@ describe('the dough board', () => {
     const sum = tender.slice(0, -1).reduce((total, points) => total + points, 0);
     // Each term is shown to a tenth: the sum may be out by half a tenth a term.
     expect(Math.abs(sum - tender[tender.length - 1]!)).toBeLessThan(0.05 * rows.length);
+  });
+});
+
+describe('the sheet board', () => {
+  const shape = () => useDraft.getState().formula.sheet.parts[0]!.shape;
+
+  it('lists ways to cut the same dough beside what each leaves; a press takes one, undo gives it back', async () => {
+    open('sheet');
+    const ways = within(screen.getByRole('group', { name: 'Ways to cut' }));
+    expect(ways.getAllByRole('button')).toHaveLength(7);
+    expect(ways.getByRole('button', { name: /Squares 45 mm/ })).toHaveAttribute('aria-pressed', 'true');
+    await userEvent.click(ways.getByRole('button', { name: /Rounds 51 mm/ }));
+    expect(shape()).toEqual({ kind: 'round', acrossMm: 51 });
+    expect(screen.getByRole('group', { name: /51 rounds 51 mm from a sheet of/ })).toBeInTheDocument();
+    act(() => useDraft.getState().undoStep());
+    expect(shape()).toEqual({ kind: 'rectangle', widthMm: 45, lengthMm: 45 });
+  });
+
+  it('the corner of a piece is moved by keys, a millimetre or five', async () => {
+    open('sheet');
+    const corner = screen.getByRole('slider', { name: /Size of a piece/ });
+    act(() => corner.focus());
+    // The long side lies, so a key to the right makes the piece longer.
+    await userEvent.keyboard('{ArrowRight}');
+    expect(shape()).toMatchObject({ lengthMm: 46, widthMm: 45 });
+    await userEvent.keyboard('{Shift>}{ArrowDown}{/Shift}');
+    expect(shape()).toMatchObject({ lengthMm: 46, widthMm: 50 });
+  });
+
+  it('other goods of the same dough are one step; what stands in the oven is said', async () => {
+    open('sheet');
+    await userEvent.click(screen.getByRole('combobox', { name: 'What is made of it' }));
+    await userEvent.click(screen.getByRole('option', { name: 'balls, equal by weight' }));
+    expect(shape()).toEqual({ kind: 'portion', pieceG: 6, form: 'ball' });
+    expect(useDraft.getState().undo).toHaveLength(1);
+    expect(screen.getByText(/A ball: .* high/)).toBeInTheDocument();
+    await userEvent.clear(screen.getByLabelText('Portion'));
+    await userEvent.type(screen.getByLabelText('Portion'), '30');
+    expect(screen.getByTestId('ruling-sheet').parentElement).toHaveTextContent('13 pieces');
+  });
+
+  it('a weighed piece sets the density, and the usual one comes back', async () => {
+    open('sheet');
+    await userEvent.click(screen.getByRole('button', { name: /^More: a wanted sheet/ }));
+    const weight = screen.getByLabelText('Weight of a raw piece');
+    await userEvent.clear(weight);
+    await userEvent.type(weight, '6.3');
+    // 6.3 g over 45 x 45 x 2.4 mm = 4.86 ml (hand sum).
+    expect(useDraft.getState().formula.sheet.densityGPerMl).toBeCloseTo(1.296, 3);
+    await userEvent.click(screen.getByRole('button', { name: 'Usual' }));
+    expect(useDraft.getState().formula.sheet.densityGPerMl).toBeUndefined();
+  });
+
+  it('what shortens in the oven is cut so much larger by one press', async () => {
+    open('sheet');
+    await userEvent.click(screen.getByRole('button', { name: /^More: a wanted sheet/ }));
+    await userEvent.click(screen.getByRole('button', { name: 'It shortens in the oven' }));
+    expect(screen.getByText(/Baked it measures about 44\.1 mm × 43\.6/)).toBeInTheDocument();
+    await userEvent.click(screen.getByRole('button', { name: /→ 45\.9 × 46\.4 mm/ }));
+    expect(shape()).toMatchObject({ widthMm: 45.9, lengthMm: 46.4 });
+  });
+
+  it('what is laminated has its layers first, then its sheet; a fold more is one step', async () => {
+    open('sheet', demoPuffSticks);
+    expect(screen.getByRole('tab', { name: /Laminate/ })).toHaveTextContent('27layers · 40 pieces');
+    expect(screen.getByRole('heading', { name: 'Do the layers stay apart?' })).toBeInTheDocument();
+    await userEvent.click(screen.getByRole('button', { name: 'Fold' }));
+    expect(useDraft.getState().formula.sheet.laminate!.folds).toHaveLength(4);
+    expect(screen.getByTestId('ruling-sheet')).toHaveTextContent('81');
+    await userEvent.click(screen.getByRole('button', { name: 'Remove Fold 4' }));
+    expect(screen.getByTestId('ruling-sheet')).toHaveTextContent('27');
+    await userEvent.click(screen.getByRole('button', { name: 'Lock in' }));
+    expect(screen.getByRole('img', { name: /^1 layer of fat of 13\d+ µm and 2 of dough/ })).toBeInTheDocument();
+    await userEvent.click(screen.getByRole('button', { name: 'Sheet and trays' }));
+    expect(screen.getByRole('group', { name: /40 sticks 20 × 180 mm from a sheet/ })).toBeInTheDocument();
+    expect(screen.getByText(/Stack the offcuts, never ball them up/)).toBeInTheDocument();
+  });
+
+  it('a family of layers without any is folded by one press: the butter is what is rolled in', async () => {
+    const { laminate: _none, ...sheet } = demoPuffSticks.sheet;
+    const rows = demoPuffSticks.rows.map((row) =>
+      row.use === 'rollIn' ? { ...row, use: 'dough' as const, fat: { state: 'rubbed' as const } } : row,
+    );
+    open('sheet', { ...demoPuffSticks, rows, sheet });
+    await userEvent.click(screen.getByRole('button', { name: 'Fold the fat into it' }));
+    const { formula, undo } = useDraft.getState();
+    expect(undo).toHaveLength(1);
+    expect(formula.sheet.laminate!.folds).toHaveLength(3);
+    expect(formula.rows.find(({ use }) => use === 'rollIn')).toEqual({
+      key: 'r3',
+      ingredientId: 'butter_lam',
+      amountG: 251.6,
+      use: 'rollIn',
+    });
+  });
+
+  it('says what is wrong with a sheet at its field, and keeps the drawing quiet', () => {
+    open('sheet', applyEdits(demoCrackerV2, [{ path: '/sheet/parts/0/shape/widthMm', from: 45, to: 3 }]));
+    expect(screen.getByText(/Piece width must be from 5 to 600 mm/)).toBeInTheDocument();
+    expect(screen.getByText('This stage cannot be worked out yet.')).toBeInTheDocument();
   });
 });

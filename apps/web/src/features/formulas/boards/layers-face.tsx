@@ -17,6 +17,7 @@ import {
   frothWords,
   mostFatLayers,
   judged,
+  laminationLayers,
   type Fold,
   type Laminate,
   type LaminateResult,
@@ -270,10 +271,20 @@ export function LayersPicture() {
   const at = useShownStep((state) => state.at);
   if (!result) return <Waiting stage="sheet" />;
   const step = at === null ? undefined : result.steps[at];
-  const lies: Slab = step?.lies ?? result.sheet;
-  const fat = step?.fatLayers ?? result.layers.fatLayers;
-  const dough = (fat * result.layers.doughLayers) / result.layers.fatLayers;
-  const doughLayers = step ? Math.round(dough) : result.layers.doughLayers;
+  // The last roll is to the sheet that gives most pieces, the one that the other face draws.
+  const layout = evaluation.sheet.state === 'waiting' ? null : evaluation.sheet.result.layout;
+  const rolled: Slab = layout
+    ? { widthMm: layout.sheetWidthMm, lengthMm: layout.sheetLengthMm, thicknessMm: result.sheet.thicknessMm }
+    : result.sheet;
+  const lies: Slab = step?.lies ?? rolled;
+  const plan = formula.sheet.laminate;
+  const { fatLayers: fat, doughLayers } =
+    step && plan && at !== null
+      ? laminationLayers(
+          plan.lockIn,
+          plan.folds.slice(0, at).map(({ parts }) => parts),
+        )
+      : result.layers;
   const fatUm = (1000 * lies.thicknessMm * result.fatVolumeShare) / fat;
   const doughUm = (1000 * lies.thicknessMm * (1 - result.fatVolumeShare)) / Math.max(1, doughLayers);
   const floor = judged(kitchen.judgements, 'doughLayerWatch');
@@ -301,7 +312,7 @@ export function LayersPicture() {
         in {showQuantity(result.sheet.thicknessMm, 'length', units)}; counted as stacked, {result.layers.stacked}. At {Math.round(floor)} µm
         of dough this sheet takes up to {most} layers of fat: judgement, not a law.
       </Box>
-      <Sizes result={result} step={at} />
+      <Sizes result={result} rolled={rolled} step={at} />
       <Firmness result={result} />
       {yeast > 0 && <Proof result={result} />}
     </Box>
@@ -340,7 +351,7 @@ function Section({ lies, fatLayers, doughLayers, fatUm, doughUm, inverse, floorU
       viewBox={`0 0 ${W + 200} ${H + 20}`}
       width="100%"
       role="img"
-      aria-label={`${fatLayers} layers of fat of ${Math.round(fatUm)} µm and ${doughLayers} of dough of ${Math.round(doughUm)} µm in ${lies.thicknessMm.toFixed(1)} mm`}
+      aria-label={`${fatLayers} ${fatLayers === 1 ? 'layer' : 'layers'} of fat of ${Math.round(fatUm)} µm and ${doughLayers} of dough of ${Math.round(doughUm)} µm in ${lies.thicknessMm.toFixed(1)} mm`}
       style={{ maxHeight: 250 }}
     >
       <g fontSize="11.5" fill={palette.text.secondary} stroke={palette.leaf.edge}>
@@ -402,7 +413,7 @@ const stepOf = (mm: number): number => (mm <= 6 ? 1 : mm <= 14 ? 2 : mm <= 30 ? 
 const thin = (um: number): string => (um >= 1000 ? `${(um / 1000).toFixed(1)} mm` : `${Math.round(um)} µm`);
 
 /** Dough, fat and each roll: how large, which way. */
-function Sizes({ result, step }: { result: LaminateResult; step: number | null }) {
+function Sizes({ result, rolled, step }: { result: LaminateResult; rolled: Slab; step: number | null }) {
   const units = usePreferences((state) => state.units);
   const formula = useFormula();
   const size = ({ widthMm, lengthMm, thicknessMm }: Slab) =>
@@ -419,7 +430,12 @@ function Sizes({ result, step }: { result: LaminateResult; step: number | null }
           Roll away from you only, to {size(turn.rolled)}; fold {foldWords[turn.parts as 2 | 3 | 4]}: {size(turn.folded)}
         </li>
       )}
-      {step === null && <li>Last roll: {size(result.sheet)}, folded edges at the sides</li>}
+      {step === null && (
+        <li>
+          Last roll: {size(rolled)}
+          {formula.sheet.lots > 1 && `, each of ${formula.sheet.lots}`}, folded edges at the sides
+        </li>
+      )}
       <li>
         Then a quarter turn{formula.sheet.laminate?.mark ? ': the mark that was on the far edge now lies at the side' : ''}. Butter showing:
         dust it, brush it, go on

@@ -15,7 +15,7 @@ import type { DrawnSheet } from './sheet-plan';
 export function PanPicture({ drawn, pan }: { drawn: DrawnSheet; pan: Pan | null }) {
   const { palette } = useTheme();
   const { formula, plan } = drawn;
-  const blanks = plan.parts.flatMap((part) => placedPart(part));
+  const blanks = plan.parts.flatMap((part) => placedPart(part, pan));
   const laid = sideBySide(blanks);
   const end = laid[laid.length - 1];
   const widthMm = Math.max(40, end ? end.x + end.widthMm : 0);
@@ -97,6 +97,7 @@ export const partWords: Readonly<Record<ShapeKind, string>> = {
 };
 
 const flatRound: ReadonlySet<ShapeKind> = new Set(['lining', 'lid', 'base', 'freeForm', 'portion', 'slice']);
+const forPan: ReadonlySet<ShapeKind> = new Set(['lining', 'lid', 'base']);
 type Blank = {
   readonly key: string;
   readonly kind: ShapeKind;
@@ -106,9 +107,15 @@ type Blank = {
 };
 
 /** Strips lie beside each other, the rest as it is; a lattice is drawn over its lining. */
-function placedPart({ key, kind, widthMm, lengthMm, strips = 1 }: PartPlan): Blank[] {
+function placedPart({ key, kind, widthMm, lengthMm, strips = 1 }: PartPlan, pan: Pan | null): Blank[] {
   if (kind === 'lattice') return [];
-  return Array.from({ length: kind === 'side' ? strips : 1 }, () => ({ key, kind, round: flatRound.has(kind), widthMm, lengthMm }));
+  return Array.from({ length: kind === 'side' ? strips : 1 }, () => ({
+    key,
+    kind,
+    round: flatRound.has(kind) && !(pan?.kind === 'rectangle' && forPan.has(kind)),
+    widthMm,
+    lengthMm,
+  }));
 }
 
 /** Rings to see on a disc: the pan's base and its edge, or the filled middle. */
@@ -123,22 +130,29 @@ function Lattice({ drawn: { formula }, pan, at }: { drawn: DrawnSheet; pan: Pan 
   const { palette } = useTheme();
   const shape = formula.sheet.parts.find((part) => part.shape.kind === 'lattice')?.shape;
   if (!pan || shape?.kind !== 'lattice') return null;
-  const { strips } = latticeOf(pan.topMm, shape.stripMm, shape.gapMm, shape.overhangMm, 'lattice');
+  const { along, across } = latticeOf(pan, shape.stripMm, shape.gapMm, shape.overhangMm, 'lattice');
+  const { stripMm } = shape;
   return (
     <g transform={`translate(${at[0]} ${at[1]})`} fill={palette.make.grain} fillOpacity="0.75" stroke={palette.leaf.crust}>
-      {[0, 90].map((turn) => (
-        <g key={turn} transform={`rotate(${turn})`}>
-          {strips.map(({ atMm, lengthMm }) => (
-            <rect
-              key={atMm}
-              x={atMm - shape.stripMm / 2}
-              y={-lengthMm / 2}
-              width={shape.stripMm}
-              height={lengthMm}
-              vectorEffect="non-scaling-stroke"
-            />
-          ))}
-        </g>
+      {along.map(({ atMm, lengthMm }) => (
+        <rect
+          key={`l ${atMm}`}
+          x={atMm - stripMm / 2}
+          y={-lengthMm / 2}
+          width={stripMm}
+          height={lengthMm}
+          vectorEffect="non-scaling-stroke"
+        />
+      ))}
+      {across.map(({ atMm, lengthMm }) => (
+        <rect
+          key={`w ${atMm}`}
+          x={-lengthMm / 2}
+          y={atMm - stripMm / 2}
+          width={lengthMm}
+          height={stripMm}
+          vectorEffect="non-scaling-stroke"
+        />
       ))}
     </g>
   );

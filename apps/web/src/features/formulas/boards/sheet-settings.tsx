@@ -15,6 +15,7 @@ import {
   isCutShape,
   isOfDough,
   roundTo,
+  scaled,
   type CutShape,
   type CutWay,
   type Formula,
@@ -258,7 +259,14 @@ function PartFields({ part, index, what }: { part: Part; index: number; what: st
       )}
       {shape.kind === 'outline' && <OutlineFile path={`${path}/shape/pointsMm`} shape={shape} />}
       {part.window && 'acrossMm' in part.window && (
-        <FieldRow label="Window across">
+        <FieldRow label="Window">
+          <Choice
+            label="Form of the window"
+            value={part.window.kind}
+            options={windowKinds}
+            onChange={(kind) => useDraft.getState().edit(`window:${newKey()}`, setValue(`${path}/window/kind`, kind))}
+            width={112}
+          />
           <FormulaField path={`${path}/window/acrossMm`} label="Window" kind="length" />
         </FieldRow>
       )}
@@ -271,13 +279,28 @@ function PartFields({ part, index, what }: { part: Part; index: number; what: st
   );
 }
 
-/** Bottoms and tops have one size. */
+const windowKinds = [
+  { value: 'round' as const, name: 'round' },
+  { value: 'heart' as const, name: 'heart' },
+  { value: 'hexagon' as const, name: 'hexagon' },
+];
+
+/** Bottoms and tops have one outline and one size. */
 function PairedSize() {
   const parts = useFormula().sheet.parts;
   const first = parts[0]!.shape;
   if (!('acrossMm' in first)) return null;
+  const cutAs = (kind: 'round' | 'heart' | 'hexagon') =>
+    useDraft.getState().edit(`pair:${newKey()}`, (now) => parts.flatMap((_, i) => setValue(`/sheet/parts/${i}/shape/kind`, kind)(now)));
   return (
     <FieldRow label="Across">
+      <Choice
+        label="Form of the pair"
+        value={first.kind === 'slice' ? 'round' : first.kind}
+        options={windowKinds}
+        onChange={cutAs}
+        width={112}
+      />
       <QuantityField
         label="Across"
         kind="length"
@@ -441,6 +464,52 @@ function Trim() {
 }
 
 /** What most leave as it is: when it is cut, how much it shortens, what this dough weighs. */
+/** A sheet of a wanted size: as thick as this dough makes it, or with as much dough as it takes. */
+function RollToSize({ drawn }: { drawn: DrawnSheet }) {
+  const units = usePreferences((state) => state.units);
+  const [size, setSize] = useState({ widthMm: 400, lengthMm: 300 });
+  const { edit } = useDraft.getState();
+  const { formula, plan, massG } = drawn;
+  const mm = formula.sheet.parts[0]!.thicknessMm;
+  const lots = formula.sheet.lots;
+  const areaMm2 = size.widthMm * size.lengthMm * lots;
+  const thick = roundTo((massG * 1000) / (plan.densityGPerMl * areaMm2), 0.1);
+  const needG = (plan.densityGPerMl * areaMm2 * mm) / 1000;
+  const fits = areaMm2 > 0 && thick >= 0.3 && thick <= 40 && needG / massG < 1000 && needG / massG > 0.001;
+  return (
+    <>
+      <FieldRow label="To a sheet of">
+        {(['widthMm', 'lengthMm'] as const).map((name) => (
+          <QuantityField
+            key={name}
+            label={name === 'widthMm' ? 'Wanted width' : 'Wanted length'}
+            kind="length"
+            grain={10}
+            width={62}
+            hideUnit={name === 'widthMm'}
+            value={size[name]}
+            onChange={(value) => setSize({ ...size, [name]: value })}
+          />
+        ))}
+      </FieldRow>
+      {fits && (
+        <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
+          <Button size="small" variant="outlined" onClick={() => edit(`thick:${newKey()}`, setValue('/sheet/parts/0/thicknessMm', thick))}>
+            Thickness {showQuantity(mm, 'length', units)} → {showQuantity(thick, 'length', units)}
+          </Button>
+          <Button
+            size="small"
+            variant="outlined"
+            onClick={() => edit(`scale:${newKey()}`, (from) => editsBetween(from, scaled(from, needG / massG)))}
+          >
+            Dough {showQuantity(massG, 'mass', units, 0)} → {showQuantity(needG, 'mass', units, 0)}
+          </Button>
+        </Box>
+      )}
+    </>
+  );
+}
+
 function More({ drawn }: { drawn: DrawnSheet | null }) {
   const formula = useFormula();
   const set = useSet();
@@ -452,7 +521,7 @@ function More({ drawn }: { drawn: DrawnSheet | null }) {
   return (
     <Box sx={{ pt: 1 }}>
       <Button size="small" aria-expanded={open} onClick={() => setOpen(!open)} sx={{ minHeight: 26 }}>
-        {open ? 'Less' : 'More: when cut, shrink, density'}
+        {open ? 'Less' : 'More: a wanted sheet, when cut, shrink, density'}
       </Button>
       <Collapse in={open} unmountOnExit>
         <Box sx={{ display: 'grid', gap: 1 }}>
@@ -471,6 +540,7 @@ function More({ drawn }: { drawn: DrawnSheet | null }) {
               </ToggleButtonGroup>
             </FieldRow>
           )}
+          {drawn && cuts && <RollToSize drawn={drawn} />}
           {sheet.shrink ? (
             <>
               <FieldRow label="Shortens along">

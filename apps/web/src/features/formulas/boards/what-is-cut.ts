@@ -34,7 +34,7 @@ export const goodsWords: Readonly<Record<Goods, string>> = {
   triangle: 'triangles',
   diamond: 'diamonds',
   outline: 'an outline of your own',
-  windowed: 'rounds in pairs, tops with a window',
+  windowed: 'pairs, tops with a window',
   rolledUp: 'triangles, rolled up',
   ball: 'balls, equal by weight',
   drop: 'scoops, equal by weight',
@@ -95,8 +95,9 @@ function partsFor(what: Goods, formula: Formula, pieceG: number): Part[] {
     case 'outline':
       return [part({ kind: 'outline', pointsMm: leafOf(wide) })];
     case 'windowed': {
-      const shape: CutShape = { kind: 'round', acrossMm: Math.max(20, wide) };
-      return [part(shape), part(shape, { window: { kind: 'round', acrossMm: Math.max(5, Math.round(0.45 * shape.acrossMm)) } })];
+      const kind = first.shape.kind === 'heart' || first.shape.kind === 'hexagon' ? first.shape.kind : 'round';
+      const shape: CutShape = { kind, acrossMm: Math.max(20, wide) };
+      return [part(shape), part(shape, { window: { kind, acrossMm: Math.max(5, Math.round(0.45 * shape.acrossMm)) } })];
     }
     case 'rolledUp':
       return [part({ kind: 'triangle', baseMm: 80, heightMm: 180 }, { body: 'rolledUp' })];
