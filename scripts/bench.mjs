@@ -252,14 +252,20 @@ if (wants('edit.outlookP95Ms', 'edit.doughP95Ms', 'sheet.redraw400P95Ms', 'start
   if (wants('start.warmS')) await measureWarmStart();
 }
 
-/** From the input event to the first frame after the dough board, and after the Outlook, carries that value. */
-async function measureEdits(port) {
+/** A page of the size that bakers have at a desk; whoever asks closes its browser. */
+async function aPage() {
   const { chromium } = createRequire(join(ROOT, 'e2e/package.json'))('@playwright/test');
   const browser = await chromium.launch({
     executablePath: ensureChromium(),
     args: ['--disable-dev-shm-usage', '--disable-background-networking'],
   });
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  return { browser, page };
+}
+
+/** From the input event to the first frame after the dough board, and after the Outlook, carries that value. */
+async function measureEdits(port) {
+  const { browser, page } = await aPage();
   await page.goto(`http://127.0.0.1:${port}/formulas/3f3a2a52-8c0c-4b57-9c7e-1f6a5c0e7a11/dough`);
   await page.getByLabel('Water grams').waitFor();
   await page.waitForTimeout(1500);
@@ -310,12 +316,7 @@ async function measureEdits(port) {
 
 /** From the input event to the first frame that shows the sheet anew, about 400 pieces on it; beside it what the Outlook takes. */
 async function measureRedraw(port) {
-  const { chromium } = createRequire(join(ROOT, 'e2e/package.json'))('@playwright/test');
-  const browser = await chromium.launch({
-    executablePath: ensureChromium(),
-    args: ['--disable-dev-shm-usage', '--disable-background-networking'],
-  });
-  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  const { browser, page } = await aPage();
   const at = `http://127.0.0.1:${port}/formulas/3f3a2a52-8c0c-4b57-9c7e-1f6a5c0e7a11`;
   await page.goto(`${at}/sheet`);
   await page.getByLabel('Piece width').fill('19');

@@ -16,6 +16,8 @@ const groups = [
   'cold',
   'dough',
   'mixing',
+  'sheet',
+  'laminating',
   'swaps',
   'wheat',
   'measures',

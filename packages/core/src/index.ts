@@ -18,7 +18,7 @@ export { waysToCut } from './sheet/ways.js';
 export { cutOrder, docksOf } from './sheet/cut-order.js';
 export { templatesOf } from './sheet/templates.js';
 export { placedOnTray, trayNest } from './sheet/trays.js';
-export { rolledG, standing, trayNests } from './sheet/sheet.js';
+export { rolledG, standing } from './sheet/sheet.js';
 export { lotsForMat, shelvesApartK } from './sheet/sheet-findings.js';
 export { firmnessAt } from './sheet/lamination.js';
 export { laminationLayers, mostFatLayers } from './sheet/laminate.js';

@@ -19,7 +19,6 @@ export const foldHands = table(
   'judgement',
   'squaring, rolling and folding by pin, by hand',
 );
-export const foldsBetweenRests = fact(1, 'folds', 'judgement', 'without gluten the second fold in a row tears');
 export const proofSolidFat = fact(
   10,
   'percent of the fat that is solid',

@@ -7,7 +7,6 @@ export const rerollDustShare = fact(
   'judgement',
   'dusting flour that scraps take up each time they are rolled, 1 to 2 %',
 );
-export const byHandShare = fact(1, 'of a piece', 'judgement', 'scraps as heavy as a piece, too small to roll: pressed to shape by hand');
 export const traySideMm = fact(10, 'mm', 'commonPractice', 'bare edge of a tray, where air and metal are hottest; no source');
 export const shelvesEvenK = fact(8, 'K', 'judgement', 'shelves that differ by more bake two trays unlike');
 export const proofGrowth = table(
@@ -16,11 +15,10 @@ export const proofGrowth = table(
   'commonPractice',
   'proved not to double, a bit puffed; cold or short waits do not prove; no source',
 );
-export const vents = fact(3, 'slits', 'commonPractice', 'two to four in a lid; no source');
 export const twoThirdsSplit = fact(2 / 3, 'share of the dough', 'commonPractice', 'two thirds for the base, one for the lid; no source');
 export const pieRim = table(
-  { rimMm: 12, overhangMm: 12, stripOverlapMm: 10, stripMm: 20, gapMm: 15, longestStripMm: 400 },
+  { overhangMm: 12, stripOverlapMm: 10, stripMm: 20, gapMm: 15, longestStripMm: 400 },
   'mm',
   'commonPractice',
-  'rim of a plate, dough that hangs over, lap of a side strip, width and gap of a lattice, the longest strip a hand lifts; no source',
+  'dough that hangs over, lap of a side strip, width and gap of a lattice, the longest strip a hand lifts; no source',
 );

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { figureOf, quarterTurned, upsideDown } from './figure.js';
-import { countOn, nestsOf, placedOn } from './nest.js';
+import { countOn, nestsOf, placedOn, roundsOn } from './nest.js';
 import { bestLayout } from './plan.js';
 import { placedOnTray, sharedAmongTrays, trayNest } from './trays.js';
 import type { CutShape } from '../document/formula.js';
@@ -90,7 +90,7 @@ describe('pieces on a sheet', () => {
 
   it('turning the sheet never loses the better yield', () => {
     for (const shape of shapes) {
-      const best = (w: number, l: number) => trayNest({ widthMm: w, lengthMm: l }, nested(shape, 2), 10).pieces;
+      const best = (w: number, l: number) => trayNest({ widthMm: w, lengthMm: l }, shape, 2, 10).pieces;
       expect(best(400, 300)).toBe(best(300, 400));
     }
   });
@@ -145,17 +145,47 @@ describe('sheet layout', () => {
 describe('trays', () => {
   it('take the better way round: 45 mm squares with 6 mm gaps, 35 on 400 x 300 to the edge', () => {
     // (400 + 6) / 51 = 7.96 and (300 + 6) / 51 = 6: seven by six from edge to edge; with 10 mm bare 7 by 5 (hand sum).
-    const nests = nested({ kind: 'rectangle', widthMm: 45, lengthMm: 45 }, 6);
-    expect(trayNest({ widthMm: 400, lengthMm: 300 }, nests, 0).pieces).toBe(42);
-    expect(trayNest({ widthMm: 400, lengthMm: 300 }, nests, 10).pieces).toBe(35);
+    expect(trayNest({ widthMm: 400, lengthMm: 300 }, shapes[0]!, 6, 0).pieces).toBe(42);
+    expect(trayNest({ widthMm: 400, lengthMm: 300 }, shapes[0]!, 6, 10).pieces).toBe(35);
   });
 
   it('lie inside the tray with its edge bare', () => {
-    const on = trayNest({ widthMm: 300, lengthMm: 400 }, nested(shapes[3]!, 6), 10);
+    const on = trayNest({ widthMm: 300, lengthMm: 400 }, shapes[3]!, 6, 10);
     for (const { xMm, yMm } of placedOnTray({ widthMm: 300, lengthMm: 400 }, on, 10, 99)) {
       expect(Math.min(xMm, yMm)).toBeGreaterThanOrEqual(10);
       expect(Math.max(xMm, yMm) + 50).toBeLessThanOrEqual(390 + 1e-6);
     }
+  });
+
+  it('rounds in rows stretched to the tray: never fewer than plain rows, all a gap apart, none over the edge (300 random trays)', () => {
+    let won = 0;
+    fc.assert(
+      fc.property(
+        fc.double({ min: 150, max: 600, noNaN: true }),
+        fc.double({ min: 150, max: 600, noNaN: true }),
+        fc.double({ min: 25, max: 90, noNaN: true }),
+        (widthMm, lengthMm, acrossMm) => {
+          const tray = { widthMm, lengthMm };
+          const { square, hex, stretched } = roundsOn({ ...tray, acrossMm, webMm: 6, marginMm: 10 });
+          const on = trayNest(tray, { kind: 'round', acrossMm }, 6, 10);
+          expect(on.pieces).toBe(Math.max(square, hex, stretched));
+          if (stretched > Math.max(square, hex)) won++;
+          const placed = placedOnTray(tray, on, 10, 9999);
+          expect(placed).toHaveLength(on.pieces);
+          const [w, l] = on.turned ? [lengthMm, widthMm] : [widthMm, lengthMm];
+          placed.forEach(({ xMm, yMm }, i) => {
+            expect(Math.min(xMm, yMm)).toBeGreaterThanOrEqual(10 - 1e-6);
+            expect(xMm + acrossMm).toBeLessThanOrEqual(w - 10 + 1e-6);
+            expect(yMm + acrossMm).toBeLessThanOrEqual(l - 10 + 1e-6);
+            for (const other of placed.slice(i + 1, i + 40)) {
+              if (Math.hypot(other.xMm - xMm, other.yMm - yMm) < acrossMm + 6 - 1e-6) throw new Error('two touch');
+            }
+          });
+        },
+      ),
+      { numRuns: 300 },
+    );
+    expect(won).toBeGreaterThan(10);
   });
 
   it('share pieces evenly: no lone last piece', () => {

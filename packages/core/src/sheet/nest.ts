@@ -177,6 +177,15 @@ export function placedOn(nest: Nest, widthMm: number, lengthMm: number, most = 1
   return placed;
 }
 
+/** A rectangle and rounds of one size on it, mm. */
+export type RoundsOn = {
+  readonly widthMm: number;
+  readonly lengthMm: number;
+  readonly acrossMm: number;
+  readonly webMm: number;
+  readonly marginMm: number;
+};
+
 /**
  * Rounds on a rectangle: square, hexagonal both ways round, and hexagonal stretched to fill the width so that its rows close up.
  *
@@ -186,24 +195,13 @@ export function placedOn(nest: Nest, widthMm: number, lengthMm: number, most = 1
  * Source   counting; the stretched rows keep every centre a pitch apart: py = max(sqrt(p2 - (px/2)2), p/2).
  *
  * @example
- * circleCount({ widthMm: 400, lengthMm: 300, acrossMm: 60, webMm: 3, marginMm: 0 }); // => { square: 24, hex: 28, best: 28 }
+ * roundsOn({ widthMm: 400, lengthMm: 300, acrossMm: 60, webMm: 3, marginMm: 0 }); // => { square: 24, hex: 28, stretched: 28, ... }
  */
-export function circleCount(sheet: {
-  readonly widthMm: number;
-  readonly lengthMm: number;
-  readonly acrossMm: number;
-  readonly webMm: number;
-  readonly marginMm: number;
-}): { readonly square: number; readonly hex: number; readonly best: number } {
-  const nests = bestRounds(sheet);
-  return { square: nests.square, hex: nests.hex, best: Math.max(nests.square, nests.hex, nests.stretched) };
-}
-
-/** The counts behind circleCount, and for the stretched rows the nest itself. */
-export function bestRounds({ widthMm, lengthMm, acrossMm, webMm, marginMm }: Parameters<typeof circleCount>[0]): {
+export function roundsOn({ widthMm, lengthMm, acrossMm, webMm, marginMm }: RoundsOn): {
   readonly square: number;
   readonly hex: number;
   readonly stretched: number;
+  /** How the stretched rows lie; `turned`: along the other side. */
   readonly stretch: { readonly cellMm: number; readonly rowMm: number; readonly turned: boolean } | null;
 } {
   const [w, l] = [widthMm - 2 * marginMm, lengthMm - 2 * marginMm];

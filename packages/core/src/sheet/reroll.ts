@@ -19,7 +19,7 @@ export type Rolls = {
  * Units    g; shares 0..1.
  * Throws   nothing.
  * Findings none.
- * Source   bookkeeping: M' = (M - n m)(1 + u). Without whole pieces the sum is (M/m) y / (1 - (1 - y)(1 + u)): `rerollCeiling`.
+ * Source   bookkeeping: M' = (M - n m)(1 + u). Without whole pieces the sum would be (M/m) y / (1 - (1 - y)(1 + u)): it is never more.
  *
  * @example
  * rollAndReroll({ massG: 800, pieceG: 14, uptakeShare: 0.015, most: 4, piecesOf: (g) => Math.floor((0.72 * g) / 14) }).pieces; // => 56
@@ -49,7 +49,3 @@ export function rollAndReroll(input: {
   }
   return { rolls, pieces, scrapG: massG, dustG, byHand: rolls.length > 0 && most > 1 && massG >= pieceG * (1 - 1e-9) };
 }
-
-/** Pieces that re-rolling without end, and without whole pieces, would come to. Shares 0..1. */
-export const rerollCeiling = (massG: number, pieceG: number, yieldShare: number, uptakeShare: number): number =>
-  ((massG / pieceG) * yieldShare) / (1 - (1 - yieldShare) * (1 + uptakeShare));

@@ -7,9 +7,7 @@ import { coldTable } from '../matter/cold-enthalpy.js';
 import { conduct } from '../chill/conduction.js';
 import { exposureAt, exposuresOf, tableOf } from '../chill/exposure.js';
 import { bodyOf } from './body.js';
-import { figureOf } from './figure.js';
 import { laminate } from './lamination.js';
-import { nestsOf } from './nest.js';
 import { firstPart, isCutShape, planSheet } from './plan.js';
 import { sheetFindings } from './sheet-findings.js';
 import { sharedAmongTrays, trayNest } from './trays.js';
@@ -22,7 +20,6 @@ import type { Finding } from '../findings/finding.js';
 import type { MakeUp } from '../matter/make-up.js';
 import type { Body } from './body.js';
 import type { LaminateResult } from './lamination.js';
-import type { Nest } from './nest.js';
 import type { PartPlan, SheetLayout, SheetPlan } from './plan.js';
 import type { Roll } from './reroll.js';
 
@@ -131,7 +128,7 @@ function piecesOnTrays(formula: Formula, kitchen: Kitchen, tray: Tray, body: Bod
   const { pieces } = plan;
   const cups = pan?.cups ?? 1;
   const things = body.form === 'sheet' ? formula.sheet.lots : pan ? Math.ceil(pieces / cups) : pieces * flatOnTray(formula, body);
-  const { pieces: fit } = body.form === 'sheet' ? { pieces: 1 } : trayNest(tray, trayNests(formula, body, gapMm), traySideMm.value);
+  const { pieces: fit } = body.form === 'sheet' ? { pieces: 1 } : trayNest(tray, standing(formula, body), gapMm, traySideMm.value);
   // A pan that is wider than the tray stands on the rack alone.
   const perTray = pan ? Math.max(1, fit) : fit;
   const trays = sharedAmongTrays(things, perTray);
@@ -150,12 +147,6 @@ const flatOnTray = ({ sheet }: Formula, body: Body): number =>
   body.form === 'flat' && body.lidMm === null && sheet.parts.every(({ shape }) => isCutShape(shape))
     ? sheet.parts.reduce((sum, { perPiece }) => sum + perPiece, 0)
     : 1;
-
-/** How what stands in the oven can lie on a tray. */
-export function trayNests(formula: Formula, body: Body, gapMm: number): Nest[] {
-  const shape = standing(formula, body);
-  return nestsOf(shape.kind, figureOf(shape, 'sheet.parts[0].shape'), gapMm);
-}
 
 /** The shadow of what stands in the oven, as a shape. */
 export function standing(formula: Formula, body: Body): CutShape {

@@ -1,39 +1,35 @@
-import { bestRounds, countOn, placedOn } from './nest.js';
+import { figureOf } from './figure.js';
+import { countOn, nestsOf, placedOn, roundsOn } from './nest.js';
+import type { CutShape } from '../document/formula.js';
 import type { Nest, Placed } from './nest.js';
 
 export type TrayArea = { readonly widthMm: number; readonly lengthMm: number };
 /** How pieces lie on one tray. Lengths in mm, from the tray's own corner. */
 export type TrayNest = { readonly pieces: number; readonly nest: Nest | null; readonly turned: boolean };
 
-/** Rounds on one tray, in rows or shifted rows, whichever takes more. mm. */
-export function roundsOnTray(
-  { widthMm, lengthMm }: TrayArea,
-  acrossMm: number,
-  gapMm: number,
-  edgeMm: number,
-): { readonly pieces: number } {
-  const { square, hex, stretched } = bestRounds({ widthMm, lengthMm, acrossMm, webMm: gapMm, marginMm: edgeMm });
-  return { pieces: Math.max(square, hex, stretched) };
-}
-
 /**
- * Most pieces on one tray, among ways to lay them and both ways round.
+ * Most pieces of a shape on one tray, among ways to lay them and both ways round.
  *
  * Units    mm.
- * Throws   nothing.
+ * Throws   as figureOf.
  * Findings none.
- * Source   counting.
+ * Source   counting; rounds may also lie in rows that are stretched to the tray.
  */
-export function trayNest({ widthMm, lengthMm }: TrayArea, nests: readonly Nest[], edgeMm: number): TrayNest {
+export function trayNest({ widthMm, lengthMm }: TrayArea, shape: CutShape, gapMm: number, edgeMm: number): TrayNest {
+  const figure = figureOf(shape, 'shape');
   let best: TrayNest = { pieces: 0, nest: null, turned: false };
-  for (const nest of nests) {
+  for (const nest of nestsOf(shape.kind, figure, gapMm)) {
     for (const turned of [false, true]) {
       const [w, l] = turned ? [lengthMm, widthMm] : [widthMm, lengthMm];
       const pieces = countOn(nest, w - 2 * edgeMm, l - 2 * edgeMm);
       if (pieces > best.pieces) best = { pieces, nest, turned };
     }
   }
-  return best;
+  if (shape.kind !== 'round' || !best.nest) return best;
+  const { stretched, stretch } = roundsOn({ widthMm, lengthMm, acrossMm: shape.acrossMm, webMm: gapMm, marginMm: edgeMm });
+  if (!stretch || stretched <= best.pieces) return best;
+  const { cellMm, rowMm, turned } = stretch;
+  return { pieces: stretched, turned, nest: { ...best.nest, name: 'rows shifted', cellMm, rowMm, shiftMm: cellMm / 2 } };
 }
 
 /**

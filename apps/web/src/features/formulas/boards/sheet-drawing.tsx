@@ -12,7 +12,6 @@ import {
   standing,
   traySideMm,
   trayNest,
-  trayNests,
   upsideDown,
   type CutShape,
   type Figure,
@@ -220,11 +219,10 @@ function SizeHandle({ shape, trimMm, pxPerMm, lying }: HandleProps) {
 export function TraysToScale({ drawn: { formula }, result, tray }: { drawn: DrawnSheet; result: SheetResult; tray: Tray }) {
   const { palette } = useTheme();
   const { body, gapMm } = result;
-  const nests = useMemo(() => trayNests(formula, body, gapMm), [formula, body, gapMm]);
-  const lies = trayNest(tray, nests, traySideMm.value);
+  const stands = standing(formula, body);
+  const lies = trayNest(tray, stands, gapMm, traySideMm.value);
   const whole = body.form === 'sheet';
   const [w, h] = tray.widthMm >= tray.lengthMm ? [tray.widthMm, tray.lengthMm] : [tray.lengthMm, tray.widthMm];
-  const stands = standing(formula, body);
   const figure = lies.nest?.figure ?? figureOf(stands, 'shape');
   const shownTrays = result.trays.slice(0, 4);
   // Parts that are put together later lie side by side.
