@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { cutOrder, type CutStep, type SheetLayout } from '@north-leaf/core';
@@ -6,7 +7,7 @@ import { showQuantity, showValue, unitOf } from '../../../ui/quantity';
 import type { DrawnSheet } from './sheet-plan';
 
 /** What to do on the sheet, one after the other, with the places on the ruler. */
-export function CutOrder({ drawn: { formula }, layout }: { drawn: DrawnSheet; layout: SheetLayout }) {
+export const CutOrder = memo(function CutOrder({ drawn: { formula }, layout }: { drawn: DrawnSheet; layout: SheetLayout }) {
   const units = usePreferences((state) => state.units);
   const cut = formula.sheet.cut ?? 'raw';
   return (
@@ -24,7 +25,7 @@ export function CutOrder({ drawn: { formula }, layout }: { drawn: DrawnSheet; la
       </Box>
     </Box>
   );
-}
+});
 
 function stepWords(step: CutStep, units: UnitSystem): string {
   const length = (mm: number) => showQuantity(mm, 'length', units);

@@ -1,4 +1,4 @@
-import { useMemo, useRef, type KeyboardEvent, type PointerEvent } from 'react';
+import { memo, useMemo, useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import Box from '@mui/material/Box';
 import { useTheme } from '@mui/material/styles';
 import {
@@ -216,7 +216,15 @@ function SizeHandle({ shape, trimMm, pxPerMm, lying }: HandleProps) {
 }
 
 /** Trays as they are filled, to one scale. */
-export function TraysToScale({ drawn: { formula }, result, tray }: { drawn: DrawnSheet; result: SheetResult; tray: Tray }) {
+export const TraysToScale = memo(function TraysToScale({
+  drawn: { formula },
+  result,
+  tray,
+}: {
+  drawn: DrawnSheet;
+  result: SheetResult;
+  tray: Tray;
+}) {
   const { palette } = useTheme();
   const { body, gapMm } = result;
   const stands = standing(formula, body);
@@ -270,4 +278,4 @@ export function TraysToScale({ drawn: { formula }, result, tray }: { drawn: Draw
       )}
     </Box>
   );
-}
+});

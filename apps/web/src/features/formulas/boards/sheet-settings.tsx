@@ -1,4 +1,4 @@
-import { useDeferredValue, useRef, useState, type ReactNode } from 'react';
+import { memo, useDeferredValue, useRef, useState, type ReactNode } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
@@ -188,6 +188,7 @@ const shapeFields: Readonly<Record<Shape['kind'], readonly (readonly [member: st
 };
 
 function Cut({ drawn }: { drawn: DrawnSheet | null }) {
+  const later = useDeferredValue(drawn);
   const formula = useFormula();
   const { kitchen } = useSurroundings();
   const { edit } = useDraft.getState();
@@ -222,7 +223,7 @@ function Cut({ drawn }: { drawn: DrawnSheet | null }) {
       {formula.sheet.parts.map((part, i) => (
         <PartFields key={part.key} part={part} index={i} what={what} />
       ))}
-      {what === 'rectangle' || (drawn && isCutShape(formula.sheet.parts[0]!.shape)) ? <Ways drawn={drawn} /> : null}
+      {what === 'rectangle' || (drawn && isCutShape(formula.sheet.parts[0]!.shape)) ? <Ways drawn={later} /> : null}
     </>
   );
 }
@@ -359,10 +360,10 @@ function safely(shape: CutShape): { widthMm: number; lengthMm: number } {
 }
 
 /** The same dough cut otherwise: what comes out, and what is left over. */
-function Ways({ drawn }: { drawn: DrawnSheet | null }) {
+const Ways = memo(function Ways({ drawn }: { drawn: DrawnSheet | null }) {
   const { palette } = useTheme();
   const units = usePreferences((state) => state.units);
-  const ways = useCutWays(useDeferredValue(drawn));
+  const ways = useCutWays(drawn);
   if (ways.length < 2) return null;
   const choose = ({ shape }: CutWay) => useDraft.getState().edit(`cut:${newKey()}`, setValue('/sheet/parts/0/shape', shape as never));
   return (
@@ -404,7 +405,7 @@ function Ways({ drawn }: { drawn: DrawnSheet | null }) {
       ))}
     </Box>
   );
-}
+});
 
 function Glyph({ shape }: { shape: CutShape }) {
   const { palette } = useTheme();

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
@@ -10,7 +10,7 @@ import { papers, templatesPdf, templateSvg, type Paper } from './template-pdf';
 import type { DrawnSheet } from './sheet-plan';
 
 /** Paper patterns at their true size: one PDF of all, or an SVG each. */
-export function Templates({ drawn: { formula, massG } }: { drawn: DrawnSheet }) {
+export const Templates = memo(function Templates({ drawn: { formula, massG } }: { drawn: DrawnSheet }) {
   const { kitchen } = useSurroundings();
   const units = usePreferences((state) => state.units);
   const [busy, setBusy] = useState(false);
@@ -51,7 +51,7 @@ export function Templates({ drawn: { formula, massG } }: { drawn: DrawnSheet }) 
       </Box>
     </Box>
   );
-}
+});
 
 function made(work: () => Template[]): Template[] {
   try {
