@@ -76,6 +76,7 @@ export const findingCodes = [
   'sheet.overMat',
   'sheet.shelvesUneven',
   'sheet.layersLost',
+  'sheet.notFolded',
   'sheet.layersThin',
   'sheet.slabUnlike',
   'sheet.noRest',

@@ -358,6 +358,11 @@ const words: Record<FindingCode, (finding: Finding) => Words> = {
     why: 'Balled up and rolled again, laminated dough rises crooked.',
     change: 'Stack offcuts flat, never ball them up; bake them as small pieces.',
   }),
+  'sheet.notFolded': (f) => ({
+    what: 'Fat to roll in, and no folds',
+    why: `${g(f.measured?.value)} of it would lie on the dough in one piece and run out in the oven.`,
+    change: 'Plan its folds, or mix it into the dough.',
+  }),
   'sheet.layersThin': (f) => ({
     what: 'Dough layers are thin',
     why: `${Math.round(f.measured?.value ?? 0)} µm each; under about ${f.measured?.low} they tear and fat and dough merge. This is judgement, and kitchens do go further: set your own under Kitchen.`,

@@ -40,7 +40,7 @@ export function bodyOf(formula: Formula, kitchen: Kitchen, dough: DoughResult, p
   const whole = formula.sheet.cut === 'hot' || formula.sheet.cut === 'cold';
   if (whole && plan.layout) return sheetBody(plan, first);
   if (part.shape.kind === 'portion' && part.shape.form === 'poured') return poured(part, pan, plan);
-  if (pan && (isPanShape(part.shape) || isCutShape(part.shape))) return inPan(pan, first, lidMm);
+  if (pan && (isPanShape(part.shape) || isCutShape(part.shape))) return inPan(pan, plan, lidMm);
   if (part.body === 'rolledUp') return rolledUp(part, first, grown, proved);
   if (part.body === 'wrapped') return wrapped(plan, first, fillingG, grown, proved);
   if (part.shape.kind === 'portion' && part.shape.form === 'ball') return ball(plan, grown, proved);
@@ -154,7 +154,8 @@ function poured({ shape }: Part, pan: Pan | null, plan: SheetPlan): Body {
   return { form: 'poured', heightMm: levelMm, acrossMm, widthMm: pan.topMm, lengthMm: pan.lengthMm ?? pan.topMm, areaMm2, filledMm2: areaMm2, lidMm: null, proved: 1 }; // prettier-ignore
 }
 
-function inPan(pan: Pan, first: PartPlan, lidMm: number | null): Body {
+function inPan(pan: Pan, plan: SheetPlan, lidMm: number | null): Body {
+  const [first] = plan.parts as readonly [PartPlan];
   const acrossMm = (pan.topMm + pan.bottomMm) / 2;
   const insideMm = Math.max(20, acrossMm - 2 * first.thicknessMm);
   const long = Math.max(0, (pan.lengthMm ?? pan.topMm) - pan.topMm);
@@ -166,7 +167,8 @@ function inPan(pan: Pan, first: PartPlan, lidMm: number | null): Body {
     acrossMm,
     widthMm: pan.topMm + rim,
     lengthMm: pan.topMm + long + rim,
-    areaMm2: first.areaMm2,
+    // What lines the pan, side strips with it; what lies over a filling is no part of it.
+    areaMm2: plan.parts.reduce((sum, { kind, areaMm2 }) => sum + (kind === 'lid' || kind === 'lattice' ? 0 : areaMm2), 0),
     filledMm2: shape * insideMm * (insideMm + long),
     lidMm,
     proved: 1,

@@ -1,6 +1,8 @@
 import { InputError, within } from '../errors.js';
 import { rollInFatDensity } from '../facts/laminating.js';
-import type { Laminate } from '../document/formula.js';
+import type { Fold, Laminate } from '../document/formula.js';
+import type { Kitchen } from '../document/kitchen.js';
+import type { Family } from '../facts/families.js';
 
 export type Layers = {
   readonly fatLayers: number;
@@ -148,3 +150,18 @@ export function lockedIn(lockIn: Laminate['lockIn'], dough: Slab, fat: Slab): Sl
 /** Most fat layers that leave dough layers of at least a floor. mm, um. */
 export const mostFatLayers = (sheetMm: number, fatVolumeShare: number, floorUm: number): number =>
   Math.max(0, Math.floor((1000 * sheetMm * (1 - fatVolumeShare)) / floorUm + 1e-9) - 1);
+
+/**
+ * Folds to begin with: three letter folds, two for what is yeasted, each rested in the cold as long as its family chills.
+ *
+ * Units    mm, min.
+ * Throws   nothing; a kitchen without a fridge gives null.
+ * Findings none.
+ * Source   common practice, no source: puff is folded three times and more, yeasted dough two or three.
+ */
+export function usualFolds(family: Pick<Family, 'yeastPercent' | 'chillMin'>, kitchen: Pick<Kitchen, 'places'>): Laminate | null {
+  const cold = kitchen.places.find(({ kind }) => kind === 'fridge');
+  if (!cold) return null;
+  const fold: Fold = { parts: 3, rollToMm: 6, waits: [{ placeId: cold.id, min: Math.max(20, family.chillMin[1]) }] };
+  return { lockIn: 'envelope', doughMm: 10, borderMm: 5, folds: family.yeastPercent ? [fold, fold] : [fold, fold, fold], mark: true };
+}

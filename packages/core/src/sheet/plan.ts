@@ -167,6 +167,7 @@ function sizedPart(part: Part, path: string, pan: Pan | null, densityGPerMl: num
   within(`${path}.thicknessMm`, thicknessMm, 0.3, 40, 'mm');
   const perPiece = within(`${path}.perPiece`, part.perPiece, 1, 20, 'a piece');
   if (!Number.isInteger(perPiece)) throw new InputError(`${path}.perPiece`, 'must be a whole number');
+  if (part.vents !== undefined) within(`${path}.vents`, part.vents, 0, 24, 'slits');
   const flat = flatSize(shape, `${path}.shape`, pan, thicknessMm, densityGPerMl);
   const hole = part.window ? figureOf(part.window, `${path}.window`) : null;
   const left = hole ? Math.min(flat.widthMm - hole.widthMm, flat.lengthMm - hole.lengthMm) / 2 : Infinity;

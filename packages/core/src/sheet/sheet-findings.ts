@@ -3,6 +3,7 @@ import { judged } from '../facts/judgements.js';
 import { slabUnlike } from '../facts/laminating.js';
 import { shelvesEvenK } from '../facts/sheet.js';
 import { finding } from '../findings/judge.js';
+import { usualFolds } from './laminate.js';
 import type { Edit } from '../document/edits.js';
 import type { Formula } from '../document/formula.js';
 import type { Kitchen, Oven, Tray } from '../document/kitchen.js';
@@ -25,8 +26,15 @@ export function sheetFindings(
     ...thicknessFindings(formula, family, result),
     ...cutFindings(formula, kitchen, result),
     ...trayFindings(formula, kitchen, result, tray),
-    ...(result.laminate ? layerFindings(formula, kitchen, dough, result.laminate) : []),
+    ...(result.laminate ? layerFindings(formula, kitchen, dough, result.laminate) : unfolded(family, kitchen, dough)),
   ];
+}
+
+function unfolded(family: Family, kitchen: Kitchen, { rollIn }: DoughResult): Finding[] {
+  if (!rollIn) return [];
+  const folds = usualFolds(family, kitchen);
+  const edits = folds ? [{ path: '/sheet/laminate', to: folds as never }] : undefined;
+  return [finding('sheet.notFolded', 'fix', 'sheet', { path: 'dough.rollIn.massG', value: rollIn.massG }, edits)];
 }
 
 function thicknessFindings(formula: Formula, family: Family, { thicknessMm }: SheetResult): Finding[] {

@@ -1,5 +1,5 @@
-import { figureOf } from './figure.js';
-import { countOn, nestsOf, placedOn, roundsOn } from './nest.js';
+import { countOn, placedOn, roundsOn } from './nest.js';
+import { cachedNests } from './plan.js';
 import type { CutShape } from '../document/formula.js';
 import type { Nest, Placed } from './nest.js';
 
@@ -11,14 +11,13 @@ export type TrayNest = { readonly pieces: number; readonly nest: Nest | null; re
  * Most pieces of a shape on one tray, among ways to lay them and both ways round.
  *
  * Units    mm.
- * Throws   as figureOf.
+ * Throws   InputError for a shape out of its range.
  * Findings none.
  * Source   counting; rounds may also lie in rows that are stretched to the tray.
  */
 export function trayNest({ widthMm, lengthMm }: TrayArea, shape: CutShape, gapMm: number, edgeMm: number): TrayNest {
-  const figure = figureOf(shape, 'shape');
   let best: TrayNest = { pieces: 0, nest: null, turned: false };
-  for (const nest of nestsOf(shape.kind, figure, gapMm)) {
+  for (const nest of cachedNests(shape, gapMm)) {
     for (const turned of [false, true]) {
       const [w, l] = turned ? [lengthMm, widthMm] : [widthMm, lengthMm];
       const pieces = countOn(nest, w - 2 * edgeMm, l - 2 * edgeMm);

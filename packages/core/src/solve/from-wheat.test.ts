@@ -118,3 +118,14 @@ describe('one dough, several goods', () => {
     expect(applyEdits(taken, editsBetween(taken, mine))).toEqual(mine);
   });
 });
+
+describe('from wheat, laminated', () => {
+  it('the largest solid fat of the list is what is folded in, once', () => {
+    const list = [line('wheat_ap', 300), line('butter_unsalted', 30), line('butter_82', 220), line('water', 150), line('salt_fine', 5)];
+    const { formula } = plan(list, 'puff', ['trial', 'fat']);
+    expect(formula.rows.filter(({ use }) => use === 'rollIn').map(({ ingredientId, amountG }) => [ingredientId, amountG])).toEqual([
+      ['butter_82', 220],
+    ]);
+    expect(evaluate(formula, kitchen, shelf).sheet.state).not.toBe('waiting');
+  });
+});

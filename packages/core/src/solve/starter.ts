@@ -3,6 +3,7 @@ import { InputError } from '../errors.js';
 import { evaluate, evaluateDough, findingsOf } from '../evaluate.js';
 import { piecesFromMass } from '../sheet/plan.js';
 import { rolledG } from '../sheet/sheet.js';
+import { usualFolds } from '../sheet/laminate.js';
 import { panFormOf } from '../pan/pan.js';
 import { pieRim } from '../facts/sheet.js';
 import { factorForPieces, scaled } from './scale.js';
@@ -12,8 +13,8 @@ import { rightPourG, waterGets, waterWants } from '../dough/water.js';
 import { doughDensity, holdBackShare } from '../facts/dough.js';
 import { compositionOf, portionOf } from '../ingredient/mixture.js';
 import { roundTo } from '../units/rounding.js';
-import type { BakeStep, BlendRow, Fold, Formula, Laminate, Part, Row, Shape } from '../document/formula.js';
-import type { Kitchen, Pan, Place } from '../document/kitchen.js';
+import type { BakeStep, BlendRow, Formula, Part, Row, Shape } from '../document/formula.js';
+import type { Kitchen, Pan } from '../document/kitchen.js';
 import type { Pantry } from '../document/pantry.js';
 import type { Family } from '../facts/families.js';
 
@@ -41,6 +42,7 @@ export function starterFormula(family: Family, name: string, kitchen: Kitchen, p
   const rows = rowsOf(family, { blend, blendG: BLEND_G }, kitchen, pantry, newKey);
   const cold = kitchen.places.find(({ kind }) => kind === 'fridge');
   const bench = kitchen.places.find(({ kind }) => kind === 'bench');
+  const laminate = family.kind === 'laminated' ? usualFolds(family, kitchen) : null;
   const chilled = family.chillMin[1] > 0 && cold !== undefined;
   const place = chilled ? cold : (bench ?? cold);
   const crisp = family.zone.crisp >= 6.5;
@@ -66,7 +68,7 @@ export function starterFormula(family: Family, name: string, kitchen: Kitchen, p
     },
     sheet: {
       parts: partsOf(family, pan, newKey),
-      ...(family.kind === 'laminated' && cold ? { laminate: foldsOf(family, cold) } : {}),
+      ...(laminate ? { laminate } : {}),
       trimMm: family.rolled ? 6 : 0,
       // Rolled scraps of layers rise crooked.
       reroll: family.kind === 'laminated' ? 'no' : family.rolled ? 'once' : 'tillGone',
@@ -137,18 +139,6 @@ function partsOf(family: Family, pan: Pan | undefined, newKey: () => string): Pa
   if (family.id === 'croissant') return [part({ kind: 'triangle', baseMm: 80, heightMm: 180 }, { body: 'rolledUp' })];
   if (family.pieceG && !family.rolled) return [part({ kind: 'portion', pieceG: family.pieceG[1], form: 'drop' })];
   return [part(shapeOf(family))];
-}
-
-/** Three letter folds for puff, two for what is yeasted, each rested in the cold. */
-export function foldsOf(family: Family, cold: Place): Laminate {
-  const fold = (): Fold => ({ parts: 3, rollToMm: 6, waits: [{ placeId: cold.id, min: family.chillMin[1] }] });
-  return {
-    lockIn: 'envelope',
-    doughMm: 10,
-    borderMm: 5,
-    folds: family.yeastPercent ? [fold(), fold()] : [fold(), fold(), fold()],
-    mark: true,
-  };
 }
 
 /** Most of a blind bake under weights, the rest without. */

@@ -176,6 +176,10 @@ const cases: Record<FindingCode, Formula> = {
   'sheet.overMat': aFormula(),
   'sheet.shelvesUneven': aFormula({ '/bake/traysAtOnce': 2 }),
   'sheet.layersLost': aPuff({ '/sheet/reroll': 'once' }),
+  'sheet.notFolded': aFormula({
+    '/rows/8': { key: 'b', ingredientId: 'butter_lam', amountG: 120, use: 'rollIn' },
+    '/sheet/parts/0/thicknessMm': 4,
+  }),
   'sheet.layersThin': aPuff({ '/sheet/laminate/folds/3': { parts: 3, rollToMm: 6, waits: [{ placeId: 'fridge', min: 30 }] } }),
   'sheet.slabUnlike': aPuff({ '/sheet/laminate/borderMm': 30 }),
   'sheet.noRest': aPuff({ '/sheet/laminate/folds/1/waits': [] }),
@@ -246,6 +250,7 @@ const mendable: readonly FindingCode[] = [
   'sheet.overMat',
   'sheet.shelvesUneven',
   'sheet.layersLost',
+  'sheet.notFolded',
   'sheet.layersThin',
   'sheet.noRest',
   'sheet.foldWarm',

@@ -376,6 +376,13 @@ describe('the sheet board', () => {
     });
   });
 
+  it('fat to roll in is a row of the dough board, without a moment of its own', async () => {
+    open('dough', demoPuffSticks);
+    await userEvent.click(screen.getByRole('button', { name: /^More about Laminating butter/ }));
+    expect(screen.getByRole('combobox', { name: /^What Laminating butter.* is for$/ })).toHaveTextContent('to roll in');
+    expect(screen.queryByRole('combobox', { name: /^When Laminating/ })).not.toBeInTheDocument();
+  });
+
   it('says what is wrong with a sheet at its field, and keeps the drawing quiet', () => {
     open('sheet', applyEdits(demoCrackerV2, [{ path: '/sheet/parts/0/shape/widthMm', from: 45, to: 3 }]));
     expect(screen.getByText(/Piece width must be from 5 to 600 mm/)).toBeInTheDocument();

@@ -11,6 +11,7 @@ import {
   families,
   fatStates,
   goesOnOf,
+  isOfDough,
   InputError,
   roundTo,
   rowUses,
@@ -199,7 +200,7 @@ function RowDetails({ index, row, name }: { index: number; row: Row; name: strin
               width={150}
             />
           </Box>
-          {row.use !== 'dough' && <WhenItGoesOn index={index} name={name} />}
+          {!isOfDough(row) && <WhenItGoesOn index={index} name={name} />}
           <Swap index={index} name={name} />
           <Button
             size="small"

@@ -246,7 +246,7 @@ export const TraysToScale = memo(function TraysToScale({
         const dx = (trayW - Math.max(0, ...placed.map(({ xMm }) => xMm + figure.widthMm)) - traySideMm.value) / 2;
         const dy = (trayL - Math.max(0, ...placed.map(({ yMm }) => yMm + figure.lengthMm)) - traySideMm.value) / 2;
         return (
-          <Box key={i} sx={{ flex: '0 1 132px' }}>
+          <Box key={i} sx={{ flex: '0 1 118px' }}>
             <svg
               viewBox={`0 0 ${w} ${h}`}
               width="100%"

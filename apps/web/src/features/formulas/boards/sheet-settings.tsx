@@ -11,11 +11,11 @@ import {
   editsBetween,
   families,
   figureOf,
-  foldsOf,
   isCutShape,
   isOfDough,
   roundTo,
   scaled,
+  usualFolds,
   type CutShape,
   type CutWay,
   type Formula,
@@ -65,17 +65,18 @@ function Laminating() {
   const formula = useFormula();
   const { kitchen, pantry } = useSurroundings();
   const family = families[formula.family];
-  const cold = kitchen.places.find(({ kind }) => kind === 'fridge');
-  if (family?.kind !== 'laminated' || !cold) return null;
+  const folds = family ? usualFolds(family, kitchen) : null;
+  if (!folds || (family?.kind !== 'laminated' && !formula.rows.some(({ use }) => use === 'rollIn'))) return null;
   const laminate = (from: Formula) => {
+    const held = from.rows.some(({ use }) => use === 'rollIn');
     const solid = from.rows.filter(({ use, ingredientId }) => isOfDough({ use }) && pantry.ingredients[ingredientId]?.kind === 'fat_solid');
     const most = solid.reduce<Row | null>((best, row) => (best && best.amountG >= row.amountG ? best : row), null);
     const rows = from.rows.map((row) => {
-      if (row.key !== most?.key) return row;
+      if (held || row.key !== most?.key) return row;
       const { fat: _fat, ...folded } = row;
       return { ...folded, use: 'rollIn' as const };
     });
-    return editsBetween(from, { ...from, rows, sheet: { ...from.sheet, laminate: foldsOf(family, cold) } });
+    return editsBetween(from, { ...from, rows, sheet: { ...from.sheet, laminate: folds } });
   };
   return (
     <Button

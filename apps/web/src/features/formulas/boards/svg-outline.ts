@@ -4,7 +4,7 @@ import simplify from 'simplify-js';
 const SAMPLES = 1200;
 /** What a cutter does not show, mm. */
 const TOLERANCE_MM = 0.15;
-const MOST_POINTS = 400;
+const MOST_POINTS = 96;
 
 /** The first closed line of an SVG file as points in mm; what cannot be used says why. */
 export function outlineFromSvg(text: string): number[][] {
