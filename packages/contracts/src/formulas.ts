@@ -16,7 +16,7 @@ const cutShapes = [
   shapeOf('diamond', { widthMm: number(), angleDeg: number() }),
   shapeOf(['round', 'hexagon', 'heart'], { acrossMm: number() }),
   shapeOf('triangle', { baseMm: number(), heightMm: number() }),
-  shapeOf('outline', { pointsMm: list(Joi.array().items(number()).length(2), 400) }),
+  shapeOf('outline', { pointsMm: list(Joi.array().items(number()).length(2), 200) }),
 ];
 const shapes = [
   ...cutShapes,

@@ -24,7 +24,7 @@ export { firmnessAt } from './sheet/lamination.js';
 export { laminationLayers, mostFatLayers, usualFolds } from './sheet/laminate.js';
 export { latticeOf, panFormOf, panInside, panToPan } from './pan/pan.js';
 export { frothWords } from './facts/laminating.js';
-export { pieRim, traySideMm, twoThirdsSplit } from './facts/sheet.js';
+export { pieRim, shelvesEvenK, traySideMm, twoThirdsSplit } from './facts/sheet.js';
 export { crispLoss } from './facts/keeping.js';
 export { stageNames, findingCodes, worstFirst } from './findings/finding.js';
 export { wordsFor } from './findings/words.js';

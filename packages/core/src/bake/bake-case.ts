@@ -87,7 +87,7 @@ export function limitsOf(formula: Formula, family: Family, filling: FillingInPie
     mustDry: done.moistureShare !== undefined || coreC === null,
     coreC,
     // Of an open filling only the base is seen to brown here: its rim is thinner than any layer of the model.
-    goldenFromTone: done.tone ?? (filling ? 1 : toneOf(family.lightness[2])),
+    goldenFromTone: done.tone ?? (filling && !filling.lidded ? 1 : toneOf(family.lightness[2])),
     darkFromTone: toneOf(family.lightness[0]),
   };
 }

@@ -17,6 +17,7 @@ export type FillingInPiece = {
   /** What of it has run after half an hour with its sugar, before the oven. */ readonly stoodG: number;
   /** What starch, flour, gum and egg in it hold. */ readonly heldG: number;
   readonly juicy: boolean;
+  /** Dough lies over it and browns; else it is open. */ readonly lidded: boolean;
   /** Its middle when it is set, C. */ readonly setsC: number;
 };
 
@@ -57,6 +58,7 @@ export function fillingInPiece(formula: Formula, kitchen: Kitchen, dough: DoughR
     juiceG: juiceOf(mix, Infinity) / sheet.pieces,
     stoodG: juiceOf(mix, STOOD_MIN) / sheet.pieces,
     heldG: heldOf(mix) / sheet.pieces,
+    lidded: sheet.body.lidMm !== null,
     juicy: mix.fruitWaterG > 0.3 * mix.massG,
     setsC: mix.eggG > 0 ? fillingSets.values.eggC : mix.fruitWaterG > 0 ? fillingSets.values.juicyC : fillingSets.values.otherC,
   };

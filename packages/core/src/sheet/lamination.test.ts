@@ -37,6 +37,18 @@ describe('a laminated dough', () => {
     expect(pieces * pieceDoughG + scrapG).toBeCloseTo(massInG, 6);
   });
 
+  it('the sheet that is cut is the sheet that was folded: one volume, whichever way it is weighed', () => {
+    const { laminate, layout, densityGPerMl, massInG } = resultOf(worked(puff), 'sheet');
+    const { widthMm, lengthMm, thicknessMm } = laminate!.sheet;
+    expect(massInG / densityGPerMl).toBeCloseTo((widthMm * lengthMm * thicknessMm) / 1000, 6);
+    expect(layout!.sheetWidthMm * layout!.sheetLengthMm).toBeLessThanOrEqual(widthMm * lengthMm * (1 + 1e-9));
+    // Weighed as 1.05 g/ml with a third of it fat of 0.91, the dough alone is heavier.
+    const light = made('puff', { '/sheet/densityGPerMl': 1.05 });
+    const { dough, fat } = laminated(light);
+    const volume = dough.widthMm * dough.lengthMm * dough.thicknessMm + fat.widthMm * fat.lengthMm * fat.thicknessMm;
+    expect(massInG / 1.05).toBeCloseTo(volume / 1000, 6);
+  });
+
   it('counts 27 layers of fat after three letter folds; a book fold counts four', () => {
     expect(laminated(puff).layers).toMatchObject({ fatLayers: 27, doughLayers: 28 });
     expect(laminated(made('puff', { '/sheet/laminate/folds/0/parts': 4 })).layers.fatLayers).toBe(36);

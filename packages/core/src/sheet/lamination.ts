@@ -9,7 +9,7 @@ import { coldTable } from '../matter/cold-enthalpy.js';
 import { firstReach } from '../math/interpolate.js';
 import { solidFatPercent } from '../matter/solid-fat.js';
 import { doughSlabOf, fatSlabOf, laminationLayers, layerThickness, lockedIn, sheetRun } from './laminate.js';
-import { densityOf, firstPart } from './plan.js';
+import { bowlDensityOf, firstPart } from './plan.js';
 import type { ChillResult } from '../chill/chill.js';
 import type { Formula, Laminate, Wait } from '../document/formula.js';
 import type { Kitchen } from '../document/kitchen.js';
@@ -83,8 +83,8 @@ export function laminate(
   chill: ChillResult,
 ): LaminateResult {
   const { rollIn } = dough;
-  if (!rollIn) throw new InputError('rows', 'nothing is rolled in: set the use of the butter or block to "roll in"');
-  const density = densityOf(formula);
+  if (!rollIn) throw new InputError('rows', 'nothing is rolled in: say on the Dough board that the butter or block is "to roll in"');
+  const density = bowlDensityOf(formula);
   const sheetMm = firstPart(formula).thicknessMm;
   const start = doughSlabOf(plan.lockIn, dough.doughG, density, plan.doughMm);
   const fat = fatSlabOf(plan.lockIn, start, plan.borderMm, rollIn.massG);

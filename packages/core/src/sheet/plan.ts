@@ -1,11 +1,13 @@
 import { InputError, within } from '../errors.js';
 import { doughDensity, sheetProportion } from '../facts/dough.js';
+import { isOfDough } from '../document/formula.js';
+import { rollInFatDensity } from '../facts/laminating.js';
 import { cutterWebMm, pieRim, rerollDustShare } from '../facts/sheet.js';
 import { baseOf, freeFormOf, latticeOf, lidOf, liningOf, sideStripOf } from '../pan/pan.js';
 import { figureOf } from './figure.js';
 import { countOn, nestsOf } from './nest.js';
 import { rollAndReroll } from './reroll.js';
-import type { CutShape, Formula, PanShape, Part, Shape } from '../document/formula.js';
+import type { CutShape, Formula, PanShape, Part, Row, Shape } from '../document/formula.js';
 import type { Kitchen, Pan } from '../document/kitchen.js';
 import type { Figure } from './figure.js';
 import type { Nest } from './nest.js';
@@ -52,9 +54,33 @@ export const isCutShape = (shape: Shape): shape is CutShape => cutKinds.has(shap
 const panKinds: ReadonlySet<string> = new Set(['lining', 'lid', 'base', 'side', 'lattice']);
 export const isPanShape = (shape: Shape): shape is PanShape => panKinds.has(shape.kind);
 
-/** Of this dough: weighed, else as raw pastry dough usually is. g/ml. */
-export const densityOf = ({ sheet }: Pick<Formula, 'sheet'>): number =>
-  sheet.densityGPerMl === undefined ? doughDensity.value : within('sheet.densityGPerMl', sheet.densityGPerMl, 0.4, 1.8, 'g/ml');
+/** Fat that is folded in, of all that a sheet is rolled from. */
+function rollInShare({ blendG, rows }: Pick<Formula, 'blendG' | 'rows'>): number {
+  const sum = (is: (row: Row) => boolean) => rows.reduce((g, row) => g + (is(row) ? row.amountG : 0), 0);
+  const all = blendG + sum(isOfDough);
+  return all > 0 ? sum(({ use }) => use === 'rollIn') / all : 0;
+}
+
+/**
+ * Density of a sheet: weighed, else of raw pastry dough and of the fat that is folded into it.
+ *
+ * Units    g/ml.
+ * Throws   InputError at sheet.densityGPerMl out of 0.4..1.8.
+ * Findings none.
+ * Source   facts/dough doughDensity (judgement), facts/laminating rollInFatDensity (from memory); volumes add.
+ */
+export function densityOf(formula: Formula): number {
+  const { densityGPerMl } = formula.sheet;
+  if (densityGPerMl !== undefined) return within('sheet.densityGPerMl', densityGPerMl, 0.4, 1.8, 'g/ml');
+  const share = rollInShare(formula);
+  return 1 / ((1 - share) / doughDensity.value + share / rollInFatDensity.value);
+}
+
+/** Of the dough alone, as it comes from the bowl: what a weighed sheet leaves once its fat is taken off. g/ml. */
+export function bowlDensityOf(formula: Formula): number {
+  const share = rollInShare(formula);
+  return (1 - share) / (1 / densityOf(formula) - share / rollInFatDensity.value);
+}
 
 export const webOf = (shape: CutShape): number => (knifeCut.has(shape.kind) ? 0 : cutterWebMm.value);
 

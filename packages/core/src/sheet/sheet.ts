@@ -129,8 +129,8 @@ function piecesOnTrays(formula: Formula, kitchen: Kitchen, tray: Tray, body: Bod
   const cups = pan?.cups ?? 1;
   const things = body.form === 'sheet' ? formula.sheet.lots : pan ? Math.ceil(pieces / cups) : pieces * flatOnTray(formula, body);
   const { pieces: fit } = body.form === 'sheet' ? { pieces: 1 } : trayNest(tray, standing(formula, body), gapMm, traySideMm.value);
-  // A pan that is wider than the tray stands on the rack alone.
-  const perTray = pan ? Math.max(1, fit) : fit;
+  // A pan that is wider than the tray, or a tin of several cups, stands alone.
+  const perTray = pan ? (cups > 1 ? 1 : Math.max(1, fit)) : fit;
   const trays = sharedAmongTrays(things, perTray);
   const each = body.form === 'sheet' ? pieces / formula.sheet.lots : pan ? cups : 1 / flatOnTray(formula, body);
   return {

@@ -319,6 +319,9 @@ describe('the sheet board', () => {
     await userEvent.clear(screen.getByLabelText('Portion'));
     await userEvent.type(screen.getByLabelText('Portion'), '30');
     expect(screen.getByTestId('ruling-sheet').parentElement).toHaveTextContent('13 pieces');
+    // 419.9 g in 13: 32.3 g each (hand sum).
+    await userEvent.click(screen.getByRole('button', { name: 'Each 30 g → 32.3 g, none left over' }));
+    expect(shape()).toMatchObject({ pieceG: 32.3 });
   });
 
   it('a weighed piece sets the density, and the usual one comes back', async () => {
@@ -344,7 +347,7 @@ describe('the sheet board', () => {
 
   it('what is laminated has its layers first, then its sheet; a fold more is one step', async () => {
     open('sheet', demoPuffSticks);
-    expect(screen.getByRole('tab', { name: /Laminate/ })).toHaveTextContent('27layers · 40 pieces');
+    expect(screen.getByRole('tab', { name: /Laminate/ })).toHaveTextContent('27layers · 45 pieces');
     expect(screen.getByRole('heading', { name: 'Do the layers stay apart?' })).toBeInTheDocument();
     await userEvent.click(screen.getByRole('button', { name: 'Fold' }));
     expect(useDraft.getState().formula.sheet.laminate!.folds).toHaveLength(4);
@@ -354,7 +357,7 @@ describe('the sheet board', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Lock in' }));
     expect(screen.getByRole('img', { name: /^1 layer of fat of 13\d+ µm and 2 of dough/ })).toBeInTheDocument();
     await userEvent.click(screen.getByRole('button', { name: 'Sheet and trays' }));
-    expect(screen.getByRole('group', { name: /40 sticks 20 × 180 mm from a sheet/ })).toBeInTheDocument();
+    expect(screen.getByRole('group', { name: /45 sticks 20 × 180 mm from a sheet/ })).toBeInTheDocument();
     expect(screen.getByText(/Stack the offcuts, never ball them up/)).toBeInTheDocument();
   });
 

@@ -165,7 +165,7 @@ export function FoldTable({ faces }: { faces: ReactNode }) {
             <b>{showDuration(result.handsMin)}</b> hands
           </span>
           <span>
-            butter <b>{showQuantity(result.fatG, 'mass', units, 0)}</b>, {Math.round(result.rollIn.ofBlend * 100)} % of the blend,{' '}
+            fat <b>{showQuantity(result.fatG, 'mass', units, 0)}</b>, {Math.round(result.rollIn.ofBlend * 100)} % of the blend,{' '}
             {Math.round(result.rollIn.ofDough * 100)} % of the dough, {Math.round(result.rollIn.ofAll * 100)} % of both
           </span>
         </Box>
@@ -422,7 +422,7 @@ function Sizes({ result, rolled, step }: { result: LaminateResult; rolled: Slab;
   return (
     <Box component="ul" sx={{ m: 0, pl: 4, fontSize: 13.5 }}>
       <li>
-        Dough {size(result.dough)}; butter block {size(result.fat)}
+        Dough {size(result.dough)}; fat slab {size(result.fat)}
       </li>
       <li>With the fat in it: {size(result.locked)}</li>
       {turn && (
@@ -437,7 +437,7 @@ function Sizes({ result, rolled, step }: { result: LaminateResult; rolled: Slab;
         </li>
       )}
       <li>
-        Then a quarter turn{formula.sheet.laminate?.mark ? ': the mark that was on the far edge now lies at the side' : ''}. Butter showing:
+        Then a quarter turn{formula.sheet.laminate?.mark ? ': the mark that was on the far edge now lies at the side' : ''}. Fat showing:
         dust it, brush it, go on
       </li>
     </Box>

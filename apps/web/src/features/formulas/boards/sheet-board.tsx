@@ -5,7 +5,16 @@ import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
-import { editsBetween, factorForPieces, InputError, scaled, type Kitchen, type SheetResult } from '@north-leaf/core';
+import {
+  editsBetween,
+  factorForPieces,
+  InputError,
+  scaled,
+  shelvesApartK,
+  shelvesEvenK,
+  type Kitchen,
+  type SheetResult,
+} from '@north-leaf/core';
 import { usePreferences } from '../../../platform/preferences';
 import { Fact } from '../../../ui/fact-tile';
 import { showQuantity } from '../../../ui/quantity';
@@ -114,11 +123,25 @@ function Yields({ drawn: { formula, plan }, result }: { drawn: DrawnSheet; resul
           `${plan.halves} half triangles are left at the ends of the strips, ${showQuantity(plan.pieceDoughG / 2, 'mass', units)} each: bake them as small pieces. `}
         {plan.byHand && 'One more piece can be pressed by hand from what is left. '}
         {plan.oddCuts > 0 && `${plan.oddCuts} cut-out${plan.oddCuts > 1 ? 's are' : ' is'} without a partner. `}
-        {result && result.loads > 1 && !panned && `${result.loads} loads of the oven. `}
+        {result && result.loads > 1 && !panned && <Loads loads={result.loads} />}
         {formula.sheet.shrink && <Shrunk />}
       </Box>
     </Box>
   );
+}
+
+/** How often the oven is filled, and whether two trays at once would do. */
+function Loads({ loads }: { loads: number }) {
+  const { bake } = useFormula();
+  const { kitchen } = useSurroundings();
+  const oven = kitchen.ovens.find(({ id }) => id === bake.ovenId);
+  const apart = oven ? shelvesApartK(oven) : null;
+  if (!oven || bake.traysAtOnce === 2) return `${loads} loads of the oven. `;
+  if (apart === null)
+    return `${loads} loads of the oven; map a second shelf of ${oven.name} to know whether two trays at once bake alike. `;
+  return apart > shelvesEvenK.value
+    ? `${loads} loads of the oven: its shelves differ by ${Math.round(apart)} K, so one tray at a time. `
+    : `${loads} loads of the oven; its shelves differ by ${Math.round(apart)} K, so two trays at once would do. `;
 }
 
 /** Too little dough for one piece: the batch that gives one, by one button. */

@@ -222,14 +222,14 @@ function Cut({ drawn }: { drawn: DrawnSheet | null }) {
         </FieldRow>
       )}
       {formula.sheet.parts.map((part, i) => (
-        <PartFields key={part.key} part={part} index={i} what={what} />
+        <PartFields key={part.key} part={part} index={i} what={what} drawn={drawn} />
       ))}
       {what === 'rectangle' || (drawn && isCutShape(formula.sheet.parts[0]!.shape)) ? <Ways drawn={later} /> : null}
     </>
   );
 }
 
-function PartFields({ part, index, what }: { part: Part; index: number; what: string }) {
+function PartFields({ part, index, what, drawn }: { part: Part; index: number; what: string; drawn: DrawnSheet | null }) {
   const { shape } = part;
   const path = `/sheet/parts/${index}`;
   const second = index > 0;
@@ -259,6 +259,7 @@ function PartFields({ part, index, what }: { part: Part; index: number; what: st
           <FormulaField path={`${path}/shape/pieceG`} label="Portion" kind="mass" />
         </FieldRow>
       )}
+      {shape.kind === 'portion' && drawn && <ShareAll path={`${path}/shape/pieceG`} pieceG={shape.pieceG} drawn={drawn} />}
       {shape.kind === 'outline' && <OutlineFile path={`${path}/shape/pointsMm`} shape={shape} />}
       {part.window && 'acrossMm' in part.window && (
         <FieldRow label="Window">
@@ -278,6 +279,23 @@ function PartFields({ part, index, what }: { part: Part; index: number; what: st
         </FieldRow>
       )}
     </>
+  );
+}
+
+/** What is left over shared among the pieces, to a tenth of a gram: dough on the bowl and the spoon is one piece more. */
+function ShareAll({ path, pieceG, drawn: { plan, massG } }: { path: string; pieceG: number; drawn: DrawnSheet }) {
+  const units = usePreferences((state) => state.units);
+  const eachG = plan.pieces > 0 ? Math.floor((massG / plan.pieces) * 10) / 10 : pieceG;
+  if (eachG - pieceG < 0.1) return null;
+  return (
+    <Button
+      size="small"
+      variant="outlined"
+      sx={{ justifySelf: 'start' }}
+      onClick={() => useDraft.getState().edit(`share:${newKey()}`, setValue(path, eachG))}
+    >
+      Each {showQuantity(pieceG, 'mass', units)} → {showQuantity(eachG, 'mass', units)}, none left over
+    </Button>
   );
 }
 
