@@ -50,6 +50,13 @@ export const textureWeights = table<Record<TextureFeature, TextureWeight>>(
   'directions of fat, water, sugar, xanthan, protein, starch and gas are published (shortening and cellular-solid literature, from memory); all sizes are judgement until the kitchen own ratings move them',
 );
 
+export const thicknessStepShare = fact(
+  0.2,
+  'share of the thickness of the family middle',
+  'judgement',
+  'a millimetre is felt on a cracker, not on a muffin: on thick goods a fifth of their own height counts as one step',
+);
+
 /** What stands behind a family's own middle where its windows do not say. */
 export const middleBlend = table(
   { proteinOfGrain: 0.095, proteinOfNut: 0.2, fibreOfGrain: 0.08, fibreOfNut: 0.1, eggWhiteShare: 0.67, ownMoisture: 0.12 },

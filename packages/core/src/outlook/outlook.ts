@@ -1,4 +1,4 @@
-import { familyMiddleSd, textureFeatureNames, textureWeights } from '../facts/texture.js';
+import { familyMiddleSd, textureFeatureNames, textureWeights, thicknessStepShare } from '../facts/texture.js';
 import { crispnessAt } from '../keep/keep.js';
 import { middleOf } from './middle.js';
 import type { BakeResult } from '../bake/bake.js';
@@ -34,10 +34,14 @@ type Stages = { readonly blend: BlendResult; readonly dough: DoughResult; readon
 export function outlookOf(family: Family, stages: Stages): Outlook {
   const features = textureFeatures(stages);
   const middle = middleOf(family);
+  const stepOf = (name: TextureFeature) => {
+    const { step } = textureWeights.values[name];
+    return name === 'thickness' ? Math.max(step, thicknessStepShare.value * middle.thickness) : step;
+  };
   const steps = textureFeatureNames.map((name) => ({
     name,
     weight: textureWeights.values[name],
-    z: (features[name] - middle[name]) / textureWeights.values[name].step,
+    z: (features[name] - middle[name]) / stepOf(name),
   }));
   const terms = steps
     .map(({ name, weight, z }) => ({ name, crisp: plain(weight.crisp[0] * z), tender: plain(-weight.firm[0] * z) }))

@@ -22,7 +22,8 @@ export const stageQuestions: Record<StageName, string> = {
 
 const piecesWord = (count: number) => `${count} ${count === 1 ? 'piece' : 'pieces'}`;
 
-/** The board of layers asks its own. */
+/** The boards of layers and of portions ask their own. */
+export const portionQuestion = 'How many come out of this dough?';
 export const layerQuestion = 'Do the layers stay apart?';
 
 /** What a stage is called for this formula: what is laminated has its own word. */

@@ -12,6 +12,7 @@ import {
   scaled,
   shelvesApartK,
   shelvesEvenK,
+  type Formula,
   type Kitchen,
   type SheetResult,
 } from '@north-leaf/core';
@@ -19,7 +20,7 @@ import { usePreferences } from '../../../platform/preferences';
 import { Fact } from '../../../ui/fact-tile';
 import { showQuantity } from '../../../ui/quantity';
 import { useDraft } from '../draft-store';
-import { layerQuestion, stageQuestions } from '../stages';
+import { layerQuestion, portionQuestion, stageQuestions } from '../stages';
 import { Board, useAnswer, useFormula, useSurroundings, Waiting } from './board';
 import { CutOrder } from './cut-order';
 import { FoldTable, LayersPicture } from './layers-face';
@@ -30,9 +31,14 @@ import { useDrawnSheet, type DrawnSheet } from './sheet-plan';
 import { SheetSettings } from './sheet-settings';
 import { Templates } from './templates';
 
+/** Divided by weight: there is no sheet to draw. */
+const isWeighed = ({ sheet }: Formula): boolean => sheet.parts.every(({ shape }) => shape.kind === 'portion' || shape.kind === 'slice');
+
 /** Rolled and cut; what is laminated has a second face, its layers. */
 export function SheetBoard() {
-  const laminated = useFormula().sheet.laminate !== undefined;
+  const formula = useFormula();
+  const laminated = formula.sheet.laminate !== undefined;
+  const weighed = isWeighed(formula);
   const [face, setFace] = useState<'layers' | 'sheet'>('layers');
   const drawn = useDrawnSheet();
   const faces = laminated && (
@@ -55,7 +61,7 @@ export function SheetBoard() {
     );
   }
   return (
-    <Board question={stageQuestions.sheet} set={<SheetSettings faces={faces} drawn={drawn} />}>
+    <Board question={weighed ? portionQuestion : stageQuestions.sheet} set={<SheetSettings faces={faces} drawn={drawn} />}>
       <SheetPicture drawn={drawn} />
     </Board>
   );
@@ -73,7 +79,7 @@ function SheetPicture({ drawn }: { drawn: DrawnSheet | null }) {
   const pan = kitchen.pans?.find(({ id }) => id === formula.bake.panId);
   return (
     <Box sx={{ display: 'grid', gap: 3 }}>
-      {plan.layout ? <SheetToScale drawn={drawn} /> : <PanPicture drawn={drawn} pan={pan ?? null} />}
+      {plan.layout ? <SheetToScale drawn={drawn} /> : isWeighed(formula) ? null : <PanPicture drawn={drawn} pan={pan ?? null} />}
       <Yields drawn={drawn} result={result} />
       <EnoughForOne drawn={later} />
       <Box
