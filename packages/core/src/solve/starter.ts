@@ -46,7 +46,8 @@ export function starterFormula(family: Family, name: string, kitchen: Kitchen, p
   const chilled = family.chillMin[1] > 0 && cold !== undefined;
   const place = chilled ? cold : (bench ?? cold);
   const crisp = family.zone.crisp >= 6.5;
-  const pan = pannedFamilies.has(family.id) ? kitchen.pans?.[0] : undefined;
+  const cups = family.id === 'muffin' ? kitchen.pans?.find((one) => one.cups !== undefined) : undefined;
+  const pan = pannedFamilies.has(family.id) ? kitchen.pans?.[0] : cups;
   const [wantC, bakeMin] = [family.ovenC[1], family.bakeMin[1]];
   const first: Formula = {
     schema: 1,
@@ -74,7 +75,7 @@ export function starterFormula(family: Family, name: string, kitchen: Kitchen, p
       reroll: family.kind === 'laminated' ? 'no' : family.rolled ? 'once' : 'tillGone',
       lots: 1,
       // What is pressed into its pan is pricked, what is rolled lies under weights.
-      ...(pan && !family.rolled ? { dockPitchMm: family.dockPitchMm[1] } : {}),
+      ...(pan && !cups && !family.rolled ? { dockPitchMm: family.dockPitchMm[1] } : {}),
       // Yeasted pieces prove at the table, then firm up before the wash.
       waits:
         family.yeastPercent && bench && cold
@@ -100,7 +101,7 @@ export function starterFormula(family: Family, name: string, kitchen: Kitchen, p
       sellWithinDays: crisp ? 7 : 1,
     },
   };
-  const whole = pan !== undefined || first.sheet.parts[0]!.shape.kind === 'freeForm' || family.id === 'croissant';
+  const whole = (pan !== undefined && !cups) || first.sheet.parts[0]!.shape.kind === 'freeForm' || family.id === 'croissant';
   return settled(whole ? forPans(first, kitchen, pantry) : first, kitchen, pantry);
 }
 
@@ -134,6 +135,7 @@ function partsOf(family: Family, pan: Pan | undefined, newKey: () => string): Pa
   if (pan && panFormOf(pan) === 'ring') {
     return [part({ kind: 'base' }), part({ kind: 'side', overlapMm: pieRim.values.stripOverlapMm })];
   }
+  if (pan?.cups !== undefined && family.pieceG) return [part({ kind: 'portion', pieceG: family.pieceG[1], form: 'poured' })];
   if (pan) return [part({ kind: 'lining', overhangMm: family.rolled ? pieRim.values.overhangMm : 0 })];
   if (family.id === 'galette') return [part({ kind: 'freeForm', filledMm: 220, foldMm: 45 })];
   if (family.id === 'croissant') return [part({ kind: 'triangle', baseMm: 80, heightMm: 180 }, { body: 'rolledUp' })];
