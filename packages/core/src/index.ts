@@ -21,7 +21,7 @@ export { placedOnTray, trayNest } from './sheet/trays.js';
 export { rolledG, standing } from './sheet/sheet.js';
 export { lotsForMat, shelvesApartK } from './sheet/sheet-findings.js';
 export { firmnessAt } from './sheet/lamination.js';
-export { laminationLayers, mostFatLayers, usualFolds } from './sheet/laminate.js';
+export { laminationLayers, mostFatLayers } from './sheet/laminate.js';
 export { latticeOf, panFormOf, panInside, panToPan } from './pan/pan.js';
 export { frothWords } from './facts/laminating.js';
 export { pieRim, shelvesEvenK, traySideMm, twoThirdsSplit } from './facts/sheet.js';
@@ -67,6 +67,7 @@ export { blendSpecFor, goalKeys, outAndIn, rowsOfAnswer } from './solve/goals.js
 export { factorForPan, factorForPieces, factorForShelf, factorsToPan, scaleCautions, scaled } from './solve/scale.js';
 export type { ScaleCaution } from './solve/scale.js';
 export { settled, starterFormula } from './solve/starter.js';
+export { laminated } from './solve/laminated.js';
 export { trialFromWheat, wheatStepCodes } from './solve/from-wheat.js';
 export type { WheatPlan, WheatStep, WheatStepCode } from './solve/from-wheat.js';
 export { isStillDoughOf, withDoughOf, withOwnDough } from './solve/dough-of.js';

@@ -12,15 +12,13 @@ import {
   families,
   figureOf,
   isCutShape,
-  isOfDough,
+  laminated,
   roundTo,
   scaled,
-  usualFolds,
   type CutShape,
   type CutWay,
   type Formula,
   type Part,
-  type Row,
   type Shape,
   type Sheet,
 } from '@north-leaf/core';
@@ -65,19 +63,9 @@ function Laminating() {
   const formula = useFormula();
   const { kitchen, pantry } = useSurroundings();
   const family = families[formula.family];
-  const folds = family ? usualFolds(family, kitchen) : null;
-  if (!folds || (family?.kind !== 'laminated' && !formula.rows.some(({ use }) => use === 'rollIn'))) return null;
-  const laminate = (from: Formula) => {
-    const held = from.rows.some(({ use }) => use === 'rollIn');
-    const solid = from.rows.filter(({ use, ingredientId }) => isOfDough({ use }) && pantry.ingredients[ingredientId]?.kind === 'fat_solid');
-    const most = solid.reduce<Row | null>((best, row) => (best && best.amountG >= row.amountG ? best : row), null);
-    const rows = from.rows.map((row) => {
-      if (held || row.key !== most?.key) return row;
-      const { fat: _fat, ...folded } = row;
-      return { ...folded, use: 'rollIn' as const };
-    });
-    return editsBetween(from, { ...from, rows, sheet: { ...from.sheet, laminate: folds } });
-  };
+  if (!family || (family.kind !== 'laminated' && !formula.rows.some(({ use }) => use === 'rollIn'))) return null;
+  if (!laminated(formula, family, kitchen, pantry)) return null;
+  const laminate = (from: Formula) => editsBetween(from, laminated(from, family, kitchen, pantry) ?? from);
   return (
     <Button
       variant="outlined"
