@@ -1,6 +1,8 @@
 import fc from 'fast-check';
+import { panInside } from '../pan/pan.js';
+import { planSheet } from '../sheet/plan.js';
 import { aFormula, kitchen, pantry, resultOf, worked } from '../worked/a-formula.js';
-import { factorForPan, factorForPieces, factorForShelf, scaleCautions, scaled } from './scale.js';
+import { factorForPan, factorForPieces, factorsToPan, factorForShelf, scaleCautions, scaled } from './scale.js';
 
 const massOf = (formula = aFormula()) => {
   const { doughG, dustG } = resultOf(worked(formula), 'dough');
@@ -75,5 +77,33 @@ describe('what to know of a scaled batch', () => {
   });
   it('past four times speaks of the leavener', () => {
     expect(scaleCautions(scaled(aFormula(), 5), 5, 0.1, pantry).map(({ kind }) => kind)).toEqual(['leavener']);
+  });
+});
+
+describe('from pan to pan', () => {
+  const pie = aFormula({
+    '/bake/panId': 'pie-230',
+    '/blendG': 480,
+    '/rows/0/amountG': 204,
+    '/sheet/parts': [
+      { key: 'l', perPiece: 1, thicknessMm: 3, shape: { kind: 'lining', overhangMm: 12 } },
+      { key: 'd', perPiece: 1, thicknessMm: 3, shape: { kind: 'lid', overhangMm: 0, domeMm: 5 } },
+    ],
+  });
+  const massG = 827.8;
+  const pieces = (formula: typeof pie, g: number) => planSheet(formula, kitchen, g).pieces;
+
+  it.each(['deep-240', 'ring-220', 'long-tin'])('to %s: as many pies come out, and a hair less dough would not do', (panId) => {
+    const { crust, filling } = factorsToPan(pie, kitchen, massG, panId);
+    const there = { ...pie, bake: { ...pie.bake, panId } };
+    expect(pieces(there, massG * crust)).toBe(pieces(pie, massG));
+    expect(pieces(there, massG * crust * 0.99)).toBeLessThan(pieces(pie, massG));
+    const volume = (id: string) => panInside(kitchen.pans!.find((pan) => pan.id === id)!).volumeMl;
+    expect(filling).toBeCloseTo(volume(panId) / volume('pie-230'), 9);
+  });
+
+  it('says what it cannot do: no pan yet, no such pan', () => {
+    expect(() => factorsToPan(aFormula(), kitchen, massG, 'pie-230')).toThrow(/stands in no pan yet/);
+    expect(() => factorsToPan(pie, kitchen, massG, 'bucket')).toThrow(/not a pan of this kitchen/);
   });
 });

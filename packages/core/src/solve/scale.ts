@@ -3,7 +3,7 @@ import { leafAmounts } from '../ingredient/parts.js';
 import { isEgg, isLeavener } from '../ingredient/roles.js';
 import { portionOf, lotsInUse } from '../ingredient/mixture.js';
 import { panToPan } from '../pan/pan.js';
-import { piecesFromMass } from '../sheet/plan.js';
+import { isPanShape, piecesFromMass } from '../sheet/plan.js';
 import type { Formula } from '../document/formula.js';
 import type { Kitchen } from '../document/kitchen.js';
 import type { Pantry } from '../document/pantry.js';
@@ -84,23 +84,30 @@ export function factorForPan(fromMm: number, toMm: number, wallMm: number): numb
 }
 
 /**
- * From the pan of a formula to another of the same kitchen: crust by the area that it lines, filling by what the pan holds.
+ * From the pan of a formula to another of the same kitchen, for as many pieces: crust by what its parts take there, rim, overhang and
+ * trim counted; filling by what the pan holds.
  *
- * Units    factors.
- * Throws   InputError at bake.panId where the formula stands in no pan, at pan for one that is not there.
+ * Units    factors; massG is dough and dust of the formula as it stands.
+ * Throws   InputError at bake.panId where the formula stands in no pan, at pan for one that is not there; as factorForPieces.
  * Findings none.
- * Source   panToPan. Minutes in the oven follow neither factor: they are worked out anew.
+ * Source   planSheet; what is not cut for a pan goes by lined area (panToPan). Minutes in the oven are worked out anew.
  */
 export function factorsToPan(
   formula: Formula,
-  kitchen: Pick<Kitchen, 'pans'>,
+  kitchen: Pick<Kitchen, 'pans' | 'mat'>,
+  massG: number,
   toId: string,
 ): { readonly crust: number; readonly filling: number } {
   const pan = (id: string | undefined) => kitchen.pans?.find((one) => one.id === id);
   const [from, to] = [pan(formula.bake.panId), pan(toId)];
   if (!from) throw new InputError('bake.panId', 'this formula stands in no pan yet');
   if (!to) throw new InputError('pan', 'is not a pan of this kitchen');
-  return panToPan(from, to);
+  const { crust, filling } = panToPan(from, to);
+  const perCup = (to.cups ?? 1) / (from.cups ?? 1);
+  if (!formula.sheet.parts.every(({ shape }) => isPanShape(shape))) return { crust, filling };
+  const pieces = Math.max(1, piecesFromMass(formula, kitchen, massG));
+  const there = { ...formula, bake: { ...formula.bake, panId: toId } };
+  return { crust: factorForPieces(there, kitchen, massG, pieces), filling: filling / perCup };
 }
 
 /** How much of a batch the counted lots allow, and what ends first; null where nothing that is used is counted. */

@@ -99,8 +99,13 @@ export function ScaleBatch({ onClose }: { onClose: () => void }) {
     if (way === 'ownPan') {
       if (formula.bake.panId === undefined) return { problem: 'It stands in no pan yet: choose one on the Sheet or the Bake board.' };
       if (toPan === '') return { problem: '' };
-      const { crust, filling } = factorsToPan(formula, kitchen, toPan);
-      return { factor: crust, filling };
+      try {
+        const { crust, filling } = factorsToPan(formula, kitchen, massG, toPan);
+        return { factor: crust, filling };
+      } catch (error) {
+        if (error instanceof InputError) return { problem: `This pan ${error.message}` };
+        throw error;
+      }
     }
     if (way === 'shelf') return shelf ? { factor: shelf.factor } : { problem: 'Nothing that goes in is counted on the shelf.' };
     if (way === 'pan') return panFactor(pan, unitOf('length', units));
