@@ -213,6 +213,8 @@ function Standing({ result }: { result: SheetResult }) {
   const { palette } = useTheme();
   const units = usePreferences((state) => state.units);
   const { body } = result;
+  const { evaluation } = useAnswer();
+  const spread = evaluation.bake.state === 'waiting' ? 1 : evaluation.bake.result.spreadRatio;
   const scale = Math.min(150 / Math.max(20, body.widthMm), 46 / Math.max(4, body.heightMm + (body.lidMm ?? 0)));
   const [w, h] = [body.widthMm * scale, Math.max(2, body.heightMm * scale)];
   const round = body.form === 'ball' || body.form === 'rolledUp' || body.form === 'wrapped';
@@ -240,6 +242,7 @@ function Standing({ result }: { result: SheetResult }) {
         {standsAs[body.form]}: {showQuantity(body.heightMm, 'length', units)} {body.lidMm === null ? 'high' : 'of dough under the filling'},{' '}
         {showQuantity(body.widthMm, 'length', units, units === 'metric' ? 0 : 2)} across
         {body.lidMm !== null && `, ${showQuantity(body.lidMm, 'length', units)} over it`}
+        {spread > 1.01 && `, spread to about ${showQuantity(body.widthMm * spread, 'length', units, units === 'metric' ? 0 : 2)}`}
         {body.proved > 1 && `, proved to ${body.proved} times its volume`}. Bake reads this, not the sheet.
       </Box>
     </Box>
