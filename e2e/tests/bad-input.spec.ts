@@ -32,7 +32,7 @@ test('what no dough could have is said at its field; nothing is lost and nothing
     await expect(outlook(page).getByText(/Crisp \d/)).toBeVisible();
   }
   await page.getByRole('tab', { name: /Sheet/ }).click();
-  await page.getByLabel('Thickness').fill('60');
+  await page.getByLabel('Thickness', { exact: true }).fill('60');
   await expect(page.getByRole('alert').filter({ hasText: 'Thickness must be from 0.3 to 40 mm, got 60' })).toBeVisible();
   await expect(page.getByRole('tab', { name: /Keep/ })).toContainText('Waiting');
   await page.keyboard.press('Control+s');

@@ -94,6 +94,6 @@ test('blend, oven, thickness and units move all that follows', async ({ page }) 
   await expect(page.getByText('Too dark when it comes out').or(page.getByText('Dark before it is dry'))).toBeVisible();
   await page.getByRole('tab', { name: /Sheet/ }).click();
   await page.getByRole('button', { name: 'oz · °F' }).click();
-  await expect(page.getByLabel('Thickness')).toHaveValue('0.094');
+  await expect(page.getByLabel('Thickness', { exact: true })).toHaveValue('0.094');
   await page.getByRole('button', { name: 'Back to v' }).click();
 });
