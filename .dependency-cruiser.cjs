@@ -17,6 +17,8 @@ const coreOrder = [
   ['outlook'],
   ['demo'],
   ['evaluate.ts'],
+  ['devices'],
+  ['run'],
   ['solve'],
   ['label'],
 ];

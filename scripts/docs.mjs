@@ -28,6 +28,7 @@ const groups = [
   'origins',
   'suits',
   'oven',
+  'run',
   'filling',
   'keeping',
   'texture',

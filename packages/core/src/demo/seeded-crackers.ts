@@ -135,6 +135,8 @@ export function demoLotsOn(on: string): Lot[] {
 
 export const demoLots: readonly Lot[] = demoLotsOn(demoOn);
 
+const whole = (rowKey: string) => ({ rowKey, share: 1 });
+
 const base: Formula = {
   schema: 1,
   name: 'Seeded sorghum crackers',
@@ -162,11 +164,11 @@ const base: Formula = {
     { key: 'r8', ingredientId: 'rice_white_fine', amountG: 6, use: 'dust' },
   ],
   mix: [
-    { key: 'm1', does: 'Whisk blend, salt, sugar and baking powder until even' },
-    { key: 'm2', does: 'Rub in the oil until there are no dry streaks' },
-    { key: 'm3', does: 'Stir in the seeds' },
-    { key: 'm4', does: 'Pour the water, hold the spoons back; mix 1 min, wait 3 min, squeeze' },
-    { key: 'm5', does: 'Press to a slab and wrap' },
+    { key: 'm1', act: 'whisk', of: [whole('blend'), whole('r5'), whole('r6'), whole('r7')], tool: 'whisk', stopAt: 'even' },
+    { key: 'm2', act: 'rub', of: [whole('r2')], tool: 'hand', stopAt: 'sand' },
+    { key: 'm3', act: 'foldIn', of: [whole('r3'), whole('r4')], tool: 'hand' },
+    { key: 'm4', act: 'pour', of: [whole('r1')], tool: 'hand', min: 1, stopAt: 'noDryFlour' },
+    { key: 'm5', act: 'knead', of: [], tool: 'hand', min: 1, stopAt: 'holds' },
   ],
   doughAtC: 22,
   restMin: 5,

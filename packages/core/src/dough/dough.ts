@@ -18,6 +18,7 @@ import { gritAfterStanding, isMixStructured, mixedShares, standingMin } from './
 import { doughTemperature } from './temperature.js';
 import { handWordChances, handWordFor, spreadOfWater, waterGets, waterLadder, waterWants } from './water.js';
 import type { BlendResult } from '../blend/blend.js';
+import type { HandWord } from '../document/bake.js';
 import type { Formula, Row } from '../document/formula.js';
 import type { Kitchen, Learned } from '../document/kitchen.js';
 import type { Composition, Pantry } from '../document/pantry.js';
@@ -28,7 +29,7 @@ import type { Allergen } from '../ingredient/allergens.js';
 import type { Cost } from '../ingredient/cost.js';
 import type { Portion } from '../ingredient/mixture.js';
 import type { MakeUp } from '../matter/make-up.js';
-import type { HandWord, SpreadOfWater, WaterGets, WaterWants } from './water.js';
+import type { SpreadOfWater, WaterGets, WaterWants } from './water.js';
 import type { Binder } from './binders.js';
 import { checkGoesOn, isInOven } from './goes-on.js';
 import { fillingMixes } from './filling-mix.js';

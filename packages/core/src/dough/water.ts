@@ -2,12 +2,9 @@ import { flourIsotherm, flourMoistureBasis, handWords, rightWater, spoonWaterG, 
 import { isDry, isGum, isPouredWater, isStarch } from '../ingredient/roles.js';
 import { compositionOf } from '../ingredient/mixture.js';
 import { normalBelow } from '../math/normal.js';
+import type { HandWord } from '../document/bake.js';
 import type { Family } from '../facts/families.js';
 import type { Portion } from '../ingredient/mixture.js';
-
-export const handWordOrder = ['sandy', 'cracks', 'rollsClean', 'tacky', 'sticks'] as const;
-/** What the hand says, dry to wet. */
-export type HandWord = (typeof handWordOrder)[number];
 
 export type WaterWants = {
   readonly flourG: number;

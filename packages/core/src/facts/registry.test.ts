@@ -15,6 +15,7 @@ import * as laminating from './laminating.js';
 import * as swaps from './swaps.js';
 import * as wheat from './wheat.js';
 import * as oven from './oven.js';
+import * as run from './run.js';
 import * as sorption from './sorption.js';
 import * as texture from './texture.js';
 import * as thermal from './thermal.js';
@@ -39,6 +40,7 @@ const facts: Named[] = Object.entries({
   swaps,
   wheat,
   oven,
+  run,
   sorption,
   texture,
   thermal,

@@ -6,7 +6,7 @@ import { learnedThirst } from './thirst.js';
 import type { Formula } from '../document/formula.js';
 import type { Kitchen, Learned } from '../document/kitchen.js';
 import type { Pantry } from '../document/pantry.js';
-import type { HandWord } from '../dough/water.js';
+import type { HandWord } from '../document/bake.js';
 
 /** A dough as it was at the bench: the version baked, how large, what was weighed otherwise (g by row key), the air, and the hand's word. */
 export type FeltDough = {

@@ -1,6 +1,6 @@
 import { handWords, waterSpread } from '../facts/dough.js';
 import { normalBelow } from '../math/normal.js';
-import type { HandWord } from '../dough/water.js';
+import type { HandWord } from '../document/bake.js';
 
 /** What a hand said of a dough: its water over what the untaught rule says it wants. */
 export type Felt = { readonly getsOverWants: number; readonly word: HandWord };

@@ -1,0 +1,98 @@
+import { normalFrom } from '../math/seeded.js';
+import { roundTo } from '../units/rounding.js';
+
+/** A scale's word: what it shows, and whether it stands still. */
+export type ScaleReading = { readonly grams: number; readonly steady: boolean; readonly over: boolean };
+
+export type ScaleHabits = {
+  readonly stepG: number;
+  readonly mostG: number;
+  /** Of one reading, one sd. */ readonly noiseG: number;
+  /** Creep per minute under load. */ readonly driftGPerMin: number;
+  /** Time constant with which the pan comes to rest. */ readonly settleS: number;
+};
+export const usualScale: ScaleHabits = { stepG: 0.1, mostG: 5000, noiseG: 0.04, driftGPerMin: 0.05, settleS: 0.25 };
+
+/** Where a simulated pan is: what truly lies on it, what it shows towards it, what was tared, and how much it has crept. */
+export type Pan = { readonly loadG: number; readonly shownG: number; readonly tareG: number; readonly creepG: number };
+export const emptyPan: Pan = { loadG: 0, shownG: 0, tareG: 0, creepG: 0 };
+
+/**
+ * A pan some seconds later, with something put on or taken off.
+ *
+ * It comes to rest like a first-order lag, and creeps under load; it can be asked at any step of time.
+ *
+ * Units    g, s.
+ * Throws   nothing.
+ * Findings none.
+ * Source   a made-up stand-in: no maker's scale is meant.
+ */
+export function panAfter(pan: Pan, seconds: number, addedG = 0, habits: ScaleHabits = usualScale): Pan {
+  const loadG = Math.max(0, pan.loadG + addedG);
+  const near = Math.exp(-seconds / habits.settleS);
+  const creepG = loadG > 0 ? pan.creepG + (habits.driftGPerMin * seconds) / 60 : 0;
+  return { ...pan, loadG, shownG: loadG + (pan.shownG - loadG) * near, creepG };
+}
+
+/**
+ * What the display says: noisy, in whole steps, unsteady while the pan still moves, over above its most.
+ *
+ * Units    g.
+ * Throws   nothing.
+ * Findings none.
+ * Source   a made-up stand-in.
+ */
+export function readPan(pan: Pan, next: () => number, habits: ScaleHabits = usualScale): ScaleReading {
+  const over = pan.loadG > habits.mostG;
+  const gross = pan.shownG + pan.creepG + habits.noiseG * normalFrom(next);
+  return {
+    grams: over ? habits.mostG : roundTo(gross - pan.tareG, habits.stepG),
+    steady: !over && Math.abs(pan.shownG - pan.loadG) < 3 * habits.stepG,
+    over,
+  };
+}
+
+/** The display set to zero with what lies on the pan. */
+export const tared = (pan: Pan): Pan => ({ ...pan, tareG: pan.shownG + pan.creepG });
+
+/** Switched off and on again with its load: it starts from zero there. */
+export const restarted = (pan: Pan): Pan => ({ ...pan, shownG: pan.loadG, tareG: pan.loadG, creepG: 0 });
+
+/**
+ * A line of text from a scale that speaks over a serial line: the first number with its sign and unit.
+ *
+ * Grams unless kg, oz or lb stands behind it. A line that says it is unstable (`US`, `SD`, `?`) is unsteady; `OL` or `OVER` is over.
+ *
+ * Units    g.
+ * Throws   nothing; null for a line without a number.
+ * Findings none.
+ * Source   common practice of such lines, no source; NIST Handbook 44 appendix C for the pound and ounce (exact).
+ *
+ * @example
+ * readScaleLine('ST,GS,+  412.5 g'); // => { grams: 412.5, steady: true, over: false }
+ */
+export function readScaleLine(line: string): ScaleReading | null {
+  if (/\b(OL|OVER)\b/i.test(line)) return { grams: 0, steady: false, over: true };
+  const found = /([+-]?)\s*(\d+(?:[.,]\d+)?)\s*(kg|g|oz|lb)?/i.exec(line);
+  if (!found) return null;
+  const unit = (found[3] ?? 'g').toLowerCase();
+  const perUnit = { g: 1, kg: 1000, oz: 28.349523125, lb: 453.59237 }[unit as 'g' | 'kg' | 'oz' | 'lb'];
+  const grams = Number(found[2]!.replace(',', '.')) * perUnit * (found[1] === '-' ? -1 : 1);
+  return { grams, steady: !/\bUS\b|\bSD\b|\?/i.test(line), over: false };
+}
+
+/**
+ * A weight measurement as the Bluetooth weight scale service sends it (characteristic 2A9D).
+ *
+ * Units    g; the bytes count 0.005 kg or 0.01 lb.
+ * Throws   nothing; null for fewer than three bytes.
+ * Findings none.
+ * Source   Bluetooth SIG Weight Scale Service 1.0, Weight Measurement (from memory).
+ */
+export function readWeightMeasurement(bytes: DataView): ScaleReading | null {
+  if (bytes.byteLength < 3) return null;
+  const imperial = (bytes.getUint8(0) & 1) === 1;
+  const raw = bytes.getUint16(1, true);
+  if (raw === 0xffff) return { grams: 0, steady: false, over: true };
+  return { grams: imperial ? raw * 0.01 * 453.59237 : raw * 5, steady: true, over: false };
+}

@@ -1,0 +1,142 @@
+import type { StageName } from '../findings/finding.js';
+
+/** What is read off with a hand, a ruler, a scale or a thermometer; the unit ends the name, `pieces` is a count, tones are 1 to 8. */
+export const measuredWhats = [
+  'doughC',
+  'coreC',
+  'ovenC',
+  'roomC',
+  'humidityShare',
+  'rawMm',
+  'bakedMm',
+  'acrossMm',
+  'fatMm',
+  'rawG',
+  'bakedG',
+  'pieceG',
+  'fillingG',
+  'volumeRatio',
+  'pieces',
+  'bakeMin',
+  'topTone',
+  'baseTone',
+] as const;
+export type MeasuredWhat = (typeof measuredWhats)[number];
+
+export const handWordOrder = ['sandy', 'cracks', 'rollsClean', 'tacky', 'sticks'] as const;
+/** What the hand says of a dough, dry to wet. */
+export type HandWord = (typeof handWordOrder)[number];
+
+export const againstWords = ['paler', 'asShown', 'darker'] as const;
+
+/** What happened at the bench: only ever added; a correction is an event that names the one it corrects. */
+export type Happened =
+  | { readonly kind: 'began' | 'ended' | 'paused' | 'resumed' | 'stepBegan' | 'stepEnded' }
+  | { readonly kind: 'skipped'; readonly reason: string }
+  /** Below zero: taken out again. */
+  | { readonly kind: 'weighed'; readonly rowKey: string; readonly addedG: number; readonly lotId?: string }
+  /** From now on this row is this ingredient, and so many grams of it for the run as it was planned. */
+  | { readonly kind: 'swapped'; readonly rowKey: string; readonly ingredientId: string; readonly amountG: number }
+  /** Not in the formula. */
+  | { readonly kind: 'added'; readonly ingredientId: string; readonly amountG: number; readonly lotId?: string }
+  /** Everything is this many times the run as it was planned. */
+  | { readonly kind: 'scaled'; readonly factor: number }
+  | { readonly kind: 'felt'; readonly word: HandWord }
+  | { readonly kind: 'measured'; readonly what: MeasuredWhat; readonly value: number }
+  | { readonly kind: 'looked'; readonly against: (typeof againstWords)[number]; readonly topTone?: number; readonly baseTone?: number }
+  | { readonly kind: 'rated'; readonly after: 'fresh' | number; readonly crisp?: number; readonly tender?: number; readonly liked?: number }
+  | { readonly kind: 'confirmed'; readonly code: string; readonly reason: string }
+  | { readonly kind: 'noted'; readonly text: string };
+
+/** `at` is the bench's clock as the server has it. */
+export type BakeEvent = {
+  readonly id: string;
+  readonly at: string;
+  readonly stepKey?: string;
+  readonly corrects?: string;
+  readonly what: Happened;
+};
+
+export const stepKinds = ['weigh', 'do', 'feel', 'measure', 'wait', 'look', 'rate'] as const;
+export type StepKind = (typeof stepKinds)[number];
+
+/** What a step is about: its words are in run/words. */
+export const stepWhats = [
+  'weigh',
+  'mix',
+  'feel',
+  'doughTemperature',
+  'rest',
+  'shape',
+  'cold',
+  'lockIn',
+  'fold',
+  'foldRest',
+  'lastRoll',
+  'roll',
+  'cut',
+  'portion',
+  'pan',
+  'firm',
+  'ovenOn',
+  'load',
+  'putIn',
+  'inOven',
+  'nextSetting',
+  'look',
+  'out',
+  'cool',
+  'pack',
+  'rate',
+] as const;
+export type StepWhat = (typeof stepWhats)[number];
+
+/**
+ * One thing to do in a run, as it was planned at the start. Numbers only; words are made where it is read. Masses are for the run as
+ * planned, and follow a later `scaled` event in the state of the run.
+ */
+export type RunStep = {
+  readonly key: string;
+  readonly stage: StageName;
+  readonly kind: StepKind;
+  readonly what: StepWhat;
+  /** Minutes that hands are on it. */ readonly handsMin: number;
+  /** Weigh: the row ('b1' of the blend, 'r1'), its ingredient, and how much. */ readonly rowKey?: string;
+  readonly ingredientId?: string;
+  readonly name?: string;
+  readonly amountG?: number;
+  /** Of the whole row: part of a row that goes in at several steps. */ readonly shareOfRow?: number;
+  /** Kept back in spoons; they follow at the feel. */ readonly heldG?: number;
+  readonly atC?: number;
+  /** Wait: minutes from its beginning, or from the beginning of the wait or step `since`. */ readonly min?: number;
+  readonly since?: string;
+  readonly place?: string;
+  /** Aim of a wait in the cold, middle of the dough. */ readonly targetC?: number;
+  /** Mix steps in the baker's words or made from the formula. */ readonly does?: string;
+  readonly thicknessMm?: number;
+  readonly widthMm?: number;
+  readonly lengthMm?: number;
+  readonly bandsMm?: number;
+  readonly dockMm?: number;
+  readonly parts?: number;
+  /** Which fold or look, of how many. */ readonly n?: number;
+  readonly of?: number;
+  readonly pieces?: number;
+  readonly lots?: number;
+  readonly oven?: string;
+  /** The dial as it is marked, in words: `dial 174 °C`. */ readonly dial?: string;
+  readonly turn?: boolean;
+  readonly weightsOff?: boolean;
+  /** Oven load, from 1; and of how many. */ readonly load?: number;
+  readonly loads?: number;
+  readonly form?: string;
+  /** What a look should show. */ readonly topTone?: number;
+  readonly baseTone?: number;
+  readonly coldestC?: number;
+  readonly moistureShare?: number;
+  /** Share of bakes like it that are done by this look. */ readonly doneShare?: number;
+  /** What may be measured here, and what was planned. */ readonly measures?: readonly {
+    readonly what: MeasuredWhat;
+    readonly planned?: number;
+  }[];
+};

@@ -1,0 +1,40 @@
+import { fact, table } from './fact.js';
+
+export const handsMin = table(
+  {
+    weigh: 0.7,
+    mix: 2,
+    feel: 1,
+    measure: 0.5,
+    shape: 2,
+    move: 0.5,
+    roll: 6,
+    cut: 5,
+    portion: 8,
+    pan: 6,
+    weighLoad: 1,
+    putIn: 0.5,
+    dial: 0.3,
+    look: 0.2,
+    out: 1,
+    pack: 4,
+    rate: 1,
+  },
+  'min of hands',
+  'judgement',
+  'one pair of hands at a home or small-bakery bench, one lot; a kitchen’s own runs show its own times',
+);
+export const heatUpMin = fact(20, 'min', 'judgement', 'an oven whose heating was never timed, cold to ready');
+export const weighTolerance = table(
+  { share: 0.01, steps: 2, holdS: 2, steadyS: 0.8 },
+  'share of the amount, steps of the scale, s, s',
+  'judgement',
+  'a hundredth of what is weighed or two steps of the scale, whichever is more; goes on when it has held so long',
+);
+export const feelDosing = table(
+  { aimRatio: 1.01, firstShare: 0.5, leastG: 3, spoonStep: 0.5 },
+  'gets over wants, share of the correction, g, spoons',
+  'judgement',
+  'the middle of what rolls clean; half of what seems missing first, feel again, then the rest, then stop: a third dose chases the hand',
+);
+export const doneNearMin = fact(1.5, 'min', 'judgement', 'what one more look is worth where no looks were planned');

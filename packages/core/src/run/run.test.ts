@@ -1,0 +1,266 @@
+import { demoPuffSticks } from '../demo/puff-sticks.js';
+import { demoCrackerV2, demoKitchen, demoLots } from '../demo/seeded-crackers.js';
+import { InputError } from '../errors.js';
+import { evaluate } from '../evaluate.js';
+import { publishedIngredients } from '../ingredient/published.js';
+import { seeded } from '../math/seeded.js';
+import { scaled } from '../solve/scale.js';
+import { starterFormula } from '../solve/starter.js';
+import { families } from '../facts/families.js';
+import { feelAnswer } from './feel-answer.js';
+import { lastOf, runState, standingEvents, weighedOf, weighToleranceG } from './state.js';
+import { runSteps } from './steps.js';
+import { beginningFor, runTimes, timeline } from './times.js';
+import { measureWords, stepWords } from './words.js';
+import { measuredWhats } from '../document/bake.js';
+import type { BakeEvent, Happened, RunStep } from '../document/bake.js';
+import type { Formula } from '../document/formula.js';
+
+const pantry = { ingredients: publishedIngredients(), lots: Object.fromEntries(demoLots.map((lot) => [lot.id, lot])) };
+const stepsOf = (formula: Formula, looks?: Parameters<typeof runSteps>[4]) =>
+  runSteps(formula, demoKitchen, pantry, evaluate(formula, demoKitchen, pantry), looks);
+const crackers = stepsOf(demoCrackerV2);
+const puff = stepsOf(demoPuffSticks);
+const show = (value: number, kind: string) => `${value.toFixed(1)} ${kind}`;
+const keys = (steps: readonly RunStep[]) => steps.map(({ key }) => key);
+
+let made = 0;
+const event = (minute: number, what: Happened, stepKey?: string, corrects?: string): BakeEvent => ({
+  id: `e${String(++made).padStart(4, '0')}`,
+  at: new Date(Date.UTC(2026, 10, 26, 5, minute)).toISOString(),
+  ...(stepKey ? { stepKey } : {}),
+  ...(corrects ? { corrects } : {}),
+  what,
+});
+const ended = (minute: number, key: string) => event(minute, { kind: 'stepEnded' }, key);
+const weighed = (minute: number, rowKey: string, addedG: number) => event(minute, { kind: 'weighed', rowKey, addedG }, `weigh:${rowKey}`);
+const state = (events: readonly BakeEvent[]) => runState(crackers, events, 0.1);
+
+describe('steps of a run', () => {
+  const starters = Object.values(families).map((family) => {
+    let n = 0;
+    return [family.id, starterFormula(family, family.name, demoKitchen, pantry, () => `k${++n}`)] as const;
+  });
+
+  it.each([['demo crackers', demoCrackerV2], ['demo puff', demoPuffSticks], ...starters] as const)(
+    'weigh every gram of the formula once: %s',
+    (_name, formula) => {
+      const steps = stepsOf(formula);
+      const wanted = [
+        ...formula.blend.rows.map(({ key, share }) => [key, share * formula.blendG] as const),
+        ...formula.rows.map(({ key, amountG }) => [key, amountG] as const),
+      ].filter(([, g]) => g > 0);
+      for (const [key, g] of wanted) {
+        const own = steps.filter(({ rowKey }) => rowKey === key);
+        expect([key, own.reduce((sum, { amountG = 0, heldG = 0 }) => sum + amountG + heldG, 0)]).toEqual([key, expect.closeTo(g, 6)]);
+      }
+      expect(new Set(keys(steps)).size).toBe(steps.length);
+    },
+  );
+
+  it('follow the order of mixing, and water comes last with its spoons held back', () => {
+    const at = (key: string) => keys(crackers).indexOf(key);
+    expect(at('weigh:b1')).toBeLessThan(at('mix:m1'));
+    expect(at('weigh:r2')).toBe(at('mix:m1') + 1);
+    expect(at('weigh:r1')).toBe(at('mix:m4') - 1);
+    expect(at('feel')).toBe(at('mix:m5') + 1);
+    expect(crackers[at('weigh:r1')]).toMatchObject({ amountG: 87, heldG: 15 });
+  });
+
+  it('come in the order of the Line, weighing for later apart', () => {
+    const order = ['dough', 'chill', 'sheet', 'bake', 'keep'];
+    const seen = crackers.filter(({ key, stage }) => key !== 'ovenOn' && stage !== 'blend').map(({ stage }) => order.indexOf(stage));
+    expect(seen).toEqual([...seen].sort((a, b) => a - b));
+  });
+
+  it('light the oven so that it is hot when the first tray goes in, in the middle of a wait if need be', () => {
+    const times = timeline(crackers);
+    const on = keys(crackers).indexOf('ovenOn');
+    const lead = times[keys(crackers).indexOf('in:1')]!.beginMin - times[on]!.beginMin;
+    expect(lead).toBeGreaterThanOrEqual(17.9);
+    expect(lead).toBeLessThan(20);
+    expect(crackers[on + 1]).toMatchObject({ key: 'cold:0+', since: 'cold:0', min: 22 });
+    // Splitting a wait makes nothing longer but by the turn of the dial.
+    const whole = crackers
+      .filter(({ key }) => key !== 'ovenOn' && key !== 'cold:0')
+      .map((step) => (step.key === 'cold:0+' ? { ...step, handsMin: 0.5, since: undefined } : step)) as RunStep[];
+    expect(runTimes(crackers).totalMin - runTimes(whole).totalMin).toBeLessThan(0.31);
+  });
+
+  it('say the dial of this oven, never the wanted air: Oven A runs 6 K hot at 180', () => {
+    expect(crackers.find(({ key }) => key === 'in:1')?.dial).toBe('174 °C');
+    for (const step of crackers) expect(JSON.stringify(stepWords(step, show))).not.toMatch(/180/);
+  });
+
+  it('repeat the oven for every load, and fold as planned', () => {
+    expect(crackers.filter(({ what }) => what === 'putIn')).toHaveLength(2);
+    expect(puff.filter(({ what }) => what === 'fold').map(({ n, of, parts }) => [n, of, parts])).toEqual([[1, 3, 3], [2, 3, 3], [3, 3, 3]]); // prettier-ignore
+    expect(keys(puff)).not.toContain('roll:p1');
+  });
+
+  it('take the looks that were planned; those before the last setting of the dial are left out', () => {
+    const look = (atMin: number) => ({ atMin, topTone: 3, baseTone: 3, moistureShare: 0.03, coldestC: 100, doneShare: 0.5 });
+    const steps = stepsOf(demoCrackerV2, [look(9), look(13.5), look(15)]);
+    expect(steps.filter(({ key }) => key.startsWith('look:1')).map(({ min }) => min)).toEqual([13.5, 15]);
+  });
+
+  it('a formula that cannot be worked out says where', () => {
+    const broken = { ...demoCrackerV2, chill: { ...demoCrackerV2.chill, thicknessMm: 900 } };
+    expect(() => stepsOf(broken)).toThrow(InputError);
+  });
+
+  it('have words for every step and every measure', () => {
+    for (const step of [...crackers, ...puff, ...starters.flatMap(([, formula]) => stepsOf(formula))]) {
+      const { title, how, sign, why } = stepWords(step, show);
+      expect(title).toMatch(/\S{2}/);
+      expect(`${title}${how}${sign}${why}`).not.toMatch(/undefined|NaN|null/);
+    }
+    expect(Object.keys(measureWords).sort()).toEqual([...measuredWhats].sort());
+  });
+});
+
+describe('time', () => {
+  it('is hands and waiting, and never less for a longer wait', () => {
+    const { handsMin, waitMin, totalMin } = runTimes(crackers);
+    expect(handsMin + waitMin).toBeCloseTo(totalMin, 9);
+    expect(runTimes(puff).waitMin).toBeGreaterThan(120);
+    const longer = crackers.map((step) => (step.key === 'rest' ? { ...step, min: step.min! + 7 } : step));
+    expect(runTimes(longer).totalMin).toBeCloseTo(totalMin + 7, 9);
+  });
+  it('says when to begin, and where a run would stand when the baker leaves', () => {
+    const { totalMin } = runTimes(crackers);
+    expect(beginningFor(crackers, 30)).toMatchObject({ beginBeforeMin: totalMin, under: { step: { key: 'cold:0' } } });
+    expect(beginningFor(crackers, totalMin + 1).under).toBeNull();
+  });
+});
+
+describe('the state of a run', () => {
+  it('is its plan before anything happened', () => {
+    expect(state([])).toMatchObject({ state: 'running', factor: 1, nowIndex: 0, bowlG: 0, waits: [], allDone: false });
+  });
+
+  it('goes on with each step, and skipped ones keep their reason', () => {
+    const now = state([
+      weighed(0, 'b1', 134.4),
+      ended(1, 'weigh:b1'),
+      event(2, { kind: 'skipped', reason: 'none in the house' }, 'weigh:b2'),
+    ]);
+    expect(now.nowIndex).toBe(2);
+    expect(now.bowlG).toBeCloseTo(134.4);
+    expect(now.steps[1]).toMatchObject({ state: 'skipped', reason: 'none in the house' });
+  });
+
+  it('reads the same from events in any order, sent twice or from two devices', () => {
+    const events = [
+      event(0, { kind: 'began' }),
+      weighed(1, 'b1', 100),
+      weighed(2, 'b1', 34.4),
+      ended(3, 'weigh:b1'),
+      weighed(4, 'b2', 29),
+      ended(5, 'weigh:b2'),
+      ended(5, 'weigh:b2'),
+      event(6, { kind: 'felt', word: 'cracks' }, 'feel'),
+      event(7, { kind: 'scaled', factor: 1.1 }),
+      event(8, { kind: 'paused' }),
+      event(9, { kind: 'resumed' }),
+    ];
+    const once = state(events);
+    const next = seeded(7);
+    for (let round = 0; round < 20; round++) {
+      const shuffled = events.map((one) => [next(), one] as const).sort(([a], [b]) => a - b).map(([, one]) => one); // prettier-ignore
+      expect(state(shuffled)).toEqual(once);
+    }
+  });
+
+  it('a correction takes the place of what it corrects', () => {
+    const slip = weighed(1, 'b1', 314.4);
+    const events = [slip, event(2, { kind: 'weighed', rowKey: 'b1', addedG: 134.4 }, 'weigh:b1', slip.id)];
+    expect(weighedOf(events)).toEqual({ b1: 134.4 });
+    expect(standingEvents(events)).toHaveLength(1);
+    expect(lastOf(events, (what) => (what.kind === 'weighed' ? what.addedG : undefined))).toBe(134.4);
+  });
+
+  it('a batch made larger opens what was weighed for what is missing; one made smaller does not', () => {
+    const base = [weighed(1, 'b1', 134.4), ended(2, 'weigh:b1')];
+    const larger = state([...base, event(3, { kind: 'scaled', factor: 1.1 })]);
+    expect(larger.steps[0]).toMatchObject({ state: 'todo', weighedG: 134.4 });
+    expect(larger.steps[0]!.step.amountG).toBeCloseTo(147.84);
+    const topped = state([...base, event(3, { kind: 'scaled', factor: 1.1 }), weighed(4, 'b1', 13.4), ended(5, 'weigh:b1')]);
+    expect(topped.steps[0]!.state).toBe('done');
+    expect(state([...base, event(3, { kind: 'scaled', factor: 0.9 })]).steps[0]!.state).toBe('done');
+    // A baker who goes on with less meant it.
+    expect(state([weighed(1, 'b1', 90), ended(2, 'weigh:b1')]).steps[0]!.state).toBe('done');
+  });
+
+  it('a swap names the newcomer and its grams, spoons held back stay', () => {
+    const swap = event(1, { kind: 'swapped', rowKey: 'r1', ingredientId: 'milk_whole', amountG: 114 });
+    const step = state([swap]).steps.find(({ step: { key } }) => key === 'weigh:r1')!.step;
+    expect(step).toMatchObject({ ingredientId: 'milk_whole', amountG: 99, heldG: 15 });
+  });
+
+  it('what is over-poured and taken out again sums to what is in', () => {
+    expect(weighedOf([weighed(1, 'r6', 6), weighed(2, 'r6', -1.7)])).toEqual({ r6: expect.closeTo(4.3) });
+    expect(weighToleranceG(527, 0.1)).toBeCloseTo(5.27);
+    expect(weighToleranceG(4.3, 0.1)).toBeCloseTo(0.2);
+  });
+
+  it('waits run from their own beginning, soonest first; a split one from where it began', () => {
+    const begun = [event(0, { kind: 'stepBegan' }, 'cold:0'), event(1, { kind: 'stepBegan' }, 'rest')];
+    const { waits } = state(begun);
+    expect(waits.map(({ step }) => step.key)).toEqual(['rest', 'cold:0']);
+    expect(waits[0]!.endsAt - waits[0]!.beganAt).toBe(5 * 60000);
+    const split = state([...begun, ended(17, 'cold:0'), event(18, { kind: 'stepBegan' }, 'cold:0+')]).waits;
+    expect(split.find(({ step }) => step.key === 'cold:0+')).toMatchObject({ beganAt: begun[0]!.at ? Date.parse(begun[0]!.at) : 0 });
+    expect(state([...begun, event(20, { kind: 'ended' })])).toMatchObject({ state: 'ended', waits: [] });
+  });
+
+  it('pauses, resumes and ends', () => {
+    expect(state([event(1, { kind: 'paused' })]).state).toBe('paused');
+    expect(state([event(1, { kind: 'paused' }), event(2, { kind: 'resumed' })]).state).toBe('running');
+    expect(state(crackers.map(({ key }, i) => ended(i, key)))).toMatchObject({ allDone: true, nowIndex: crackers.length - 1 });
+  });
+});
+
+describe('a hand’s word in grams', () => {
+  const { dough } = evaluate(demoCrackerV2, demoKitchen, pantry);
+  if (dough.state === 'waiting') throw new Error('the demo is worked out');
+  const answer = (word: Parameters<typeof feelAnswer>[0], getsG: number, dosesGiven = 0) =>
+    feelAnswer(word, dough.result, { getsG, heldG: 15, dosesGiven }, demoCrackerV2, demoKitchen, pantry);
+
+  it('dry words give water, wet ones blend with the salt and gum it thins; clean gives nothing', () => {
+    expect(answer('cracks', 87)).toMatchObject({ adds: 'water', dose: 1 });
+    expect(answer('rollsClean', 87)).toBeNull();
+    const wet = answer('sticks', 130)!;
+    expect(wet.adds).toBe('blend');
+    // Salt stays in step with the blend: 4.3 g to 240 g.
+    expect(wet.withIt[0]).toEqual({ name: 'Salt, fine', amountG: expect.closeTo((4.3 / 240) * wet.doseG, 6) });
+    expect(wet.orStarch.map(({ name }) => name)).toContain('Psyllium husk, whole');
+  });
+
+  it('a drier word asks for more, a wetter one for more blend', () => {
+    expect(answer('sandy', 80)!.totalG).toBeGreaterThan(answer('cracks', 80)!.totalG);
+    expect(answer('sticks', 125)!.totalG).toBeGreaterThan(answer('tacky', 125)!.totalG);
+  });
+
+  it('comes in two doses in half spoons, and then stops', () => {
+    const first = answer('cracks', 80)!;
+    const second = answer('cracks', 80 + first.doseG, 1)!;
+    expect([first.dose, second.dose]).toEqual([1, 2]);
+    expect(first.spoons! * 2).toBe(Math.round(first.spoons! * 2));
+    expect(first.doseG).toBe(first.spoons! * 15);
+    expect(answer('cracks', 95, 2)).toBeNull();
+  });
+
+  it('says what the blend would drink if the dose makes it right: the dose over the aim', () => {
+    const { doseG, impliedThirst } = answer('cracks', 87)!;
+    expect(impliedThirst).toBeCloseTo((87 + doseG) / 1.01 / dough.result.wantsG, 6);
+  });
+
+  it('a batch twice as large gets twice the grams', () => {
+    const twice = scaled(demoCrackerV2, 2);
+    const big = evaluate(twice, demoKitchen, pantry).dough;
+    if (big.state === 'waiting') throw new Error('the demo is worked out');
+    const said = feelAnswer('sticks', big.result, { getsG: 250, heldG: 30, dosesGiven: 0 }, twice, demoKitchen, pantry)!;
+    expect(said.totalG / answer('sticks', 125)!.totalG).toBeCloseTo(2, 6);
+  });
+});

@@ -1,0 +1,58 @@
+import type { RunStep } from '../document/bake.js';
+
+export type StepTime = { readonly beginMin: number; readonly endMin: number };
+export type RunTimes = { readonly handsMin: number; readonly waitMin: number; readonly totalMin: number };
+
+/**
+ * When each step begins and ends if nothing is late.
+ *
+ * A wait runs from its own beginning, or from the beginning of the step `since`; hands that work meanwhile are part of it.
+ *
+ * Units    min from the first step.
+ * Throws   nothing.
+ * Findings none.
+ * Source   addition.
+ */
+export function timeline(steps: readonly RunStep[]): StepTime[] {
+  const begins = new Map<string, number>();
+  let now = 0;
+  return steps.map((step) => {
+    const beginMin = now;
+    begins.set(step.key, beginMin);
+    now += step.handsMin;
+    if (step.kind === 'wait') {
+      const from = step.since === undefined ? now : (begins.get(step.since) ?? beginMin);
+      now = Math.max(now, from + step.min!);
+    }
+    return { beginMin, endMin: now };
+  });
+}
+
+/** Minutes of hands, minutes in which hands are free, and both. */
+export function runTimes(steps: readonly RunStep[]): RunTimes {
+  const times = timeline(steps);
+  const totalMin = times.at(-1)?.endMin ?? 0;
+  const handsMin = steps.reduce((sum, step) => sum + step.handsMin, 0);
+  return { handsMin, waitMin: Math.max(0, totalMin - handsMin), totalMin };
+}
+
+export type Beginning = {
+  /** Minutes before the wished moment at which the first step has to begin. */ readonly beginBeforeMin: number;
+  /** The step that is under way at that moment when it begins now, and how far from the end that is; null: all done by then. */
+  readonly under: { readonly step: RunStep; readonly leftMin: number } | null;
+};
+
+/**
+ * When to begin to be ready at a moment, and where a run begun now would stand then.
+ *
+ * Units    min; `inMin` is from now to the moment.
+ * Throws   nothing.
+ * Findings none.
+ * Source   timeline.
+ */
+export function beginningFor(steps: readonly RunStep[], inMin: number): Beginning {
+  const times = timeline(steps);
+  const totalMin = times.at(-1)?.endMin ?? 0;
+  const i = times.findIndex(({ endMin }) => endMin > inMin);
+  return { beginBeforeMin: totalMin, under: i < 0 ? null : { step: steps[i]!, leftMin: totalMin - inMin } };
+}
