@@ -9,6 +9,7 @@ import { FormulaEntity } from './formulas/formula.entity.js';
 import { KitchenEntity } from './kitchen/kitchen.entity.js';
 import { FirstTables1700000000000 } from './migrations/1700000000000-first-tables.js';
 import { Pantry1764000000000 } from './migrations/1764000000000-pantry.js';
+import { Runs1764200000000 } from './migrations/1764200000000-runs.js';
 import { IngredientEntity } from './pantry/ingredient.entity.js';
 import { LotUseEntity } from './pantry/lot-use.entity.js';
 import { LotEntity } from './pantry/lot.entity.js';
@@ -35,7 +36,7 @@ export function databaseOptions(url = config.databaseUrl): DataSourceOptions {
       BakeEntity,
       BakeEventEntity,
     ],
-    migrations: [FirstTables1700000000000, Pantry1764000000000],
+    migrations: [FirstTables1700000000000, Pantry1764000000000, Runs1764200000000],
     uuidExtension: 'pgcrypto',
     installExtensions: false,
     applicationName: 'north-leaf',

@@ -10,6 +10,7 @@ import {
   publishedIngredients,
   thirstOfBlend,
   type Formula,
+  type Happened,
   type Learned,
   type Pantry,
 } from '@north-leaf/core';
@@ -22,7 +23,6 @@ import { statesOf } from './formulas/formulas.service.js';
 import { KitchenEntity } from './kitchen/kitchen.entity.js';
 import { LotEntity } from './pantry/lot.entity.js';
 import { PreparationEntity } from './pantry/preparation.entity.js';
-import type { Happened } from '@north-leaf/contracts';
 import type { DataSource, EntityManager } from 'typeorm';
 
 const FORMULA_ID = '3f3a2a52-8c0c-4b57-9c7e-1f6a5c0e7a11';
@@ -235,7 +235,18 @@ const bakeIdOf = (number: number) => `c0ffee00-0000-4000-8000-00000000000${numbe
 async function insertBake(manager: EntityManager, { number, version, day, roomC, humidityShare, what }: DemoBake): Promise<void> {
   const id = bakeIdOf(number);
   const startedAt = new Date(`${day}T05:15:00Z`);
-  await manager.insert(BakeEntity, { id, kitchenId, number, formulaId: FORMULA_ID, version, factor: 1, roomC, humidityShare, startedAt });
+  await manager.insert(BakeEntity, {
+    id,
+    kitchenId,
+    number,
+    formulaId: FORMULA_ID,
+    version,
+    factor: 1,
+    roomC,
+    humidityShare,
+    startedAt,
+    steps: null,
+  });
   for (const [i, one] of what.entries()) {
     const eventId = `c0ffee00-0000-4000-80${String(number).padStart(2, '0')}-0000000000${String(i).padStart(2, '0')}`;
     await manager.insert(BakeEventEntity, {
@@ -243,6 +254,7 @@ async function insertBake(manager: EntityManager, { number, version, day, roomC,
       kitchenId,
       bakeId: id,
       at: new Date(startedAt.getTime() + i * 300000),
+      stepKey: null,
       corrects: null,
       what: one as never,
     });

@@ -1,85 +1,72 @@
 import Joi from 'joi';
 import { bodyOf } from './check.js';
-import type { HandWord } from '@north-leaf/core';
-
-export const measuredWhats = [
-  'doughC',
-  'ovenC',
-  'roomC',
-  'humidityShare',
-  'rawMm',
-  'bakedMm',
-  'rawG',
-  'bakedG',
-  'pieces',
-  'bakeMin',
-  'topTone',
-] as const;
-export type MeasuredWhat = (typeof measuredWhats)[number];
-
-/** What happened at the bench: only ever added; a correction is an event that names the one it corrects. */
-export type Happened =
-  | { readonly kind: 'weighed'; readonly rowKey: string; readonly addedG: number; readonly lotId?: string }
-  | { readonly kind: 'felt'; readonly word: HandWord }
-  | { readonly kind: 'measured'; readonly what: MeasuredWhat; readonly value: number }
-  | { readonly kind: 'rated'; readonly after: 'fresh' | number; readonly crisp?: number; readonly tender?: number; readonly liked?: number }
-  | { readonly kind: 'confirmed'; readonly code: string; readonly reason: string }
-  | { readonly kind: 'noted'; readonly text: string };
-
-export type BakeEvent = { readonly id: string; readonly at: string; readonly corrects?: string; readonly what: Happened };
+import { againstWords, handWordOrder, measuredWhats } from '@north-leaf/core';
+import type { BakeEvent, MeasuredWhat, PlannedLook, RunStep } from '@north-leaf/core';
 
 const dots = () => Joi.number().integer().min(1).max(5).optional();
-const limits: Record<MeasuredWhat, readonly [number, number]> = {
+/** Low and high of each measure, in its unit. */
+export const measureLimits: Record<MeasuredWhat, readonly [number, number]> = {
   doughC: [-25, 60],
+  coreC: [-25, 250],
   ovenC: [20, 350],
   roomC: [-10, 60],
   humidityShare: [0, 1],
   rawMm: [0.2, 60],
   bakedMm: [0.2, 120],
+  acrossMm: [1, 1000],
+  fatMm: [0.2, 60],
   rawG: [0.1, 100000],
   bakedG: [0.1, 100000],
+  pieceG: [0.1, 10000],
+  fillingG: [0.1, 100000],
+  volumeRatio: [0.5, 10],
   pieces: [0, 100000],
   bakeMin: [0.5, 600],
   topTone: [1, 8],
+  baseTone: [1, 8],
 };
 
-const happened = Joi.object({ kind: Joi.valid('weighed', 'felt', 'measured', 'rated', 'confirmed', 'noted') }).when('.kind', {
-  switch: [
-    {
-      is: 'weighed',
-      then: Joi.object({
-        rowKey: Joi.string().min(1).max(60),
-        addedG: Joi.number().min(0).max(100000),
-        lotId: Joi.string().max(60).optional(),
-      }),
-    },
-    { is: 'felt', then: Joi.object({ word: Joi.valid('sandy', 'cracks', 'rollsClean', 'tacky', 'sticks') }) },
-    {
-      is: 'measured',
-      then: Joi.object({
-        what: Joi.valid(...measuredWhats),
-        value: Joi.number().when('what', {
-          switch: measuredWhats.map((what) => ({ is: what, then: Joi.number().min(limits[what][0]).max(limits[what][1]) })),
-        }),
-      }),
-    },
-    {
-      is: 'rated',
-      then: Joi.object({
-        after: Joi.alternatives(Joi.valid('fresh'), Joi.number().integer().min(0).max(365)),
-        crisp: dots(),
-        tender: dots(),
-        liked: dots(),
-      }).or('crisp', 'tender', 'liked'),
-    },
-    { is: 'confirmed', then: Joi.object({ code: Joi.string().max(60), reason: Joi.string().trim().min(3).max(300) }) },
-    { is: 'noted', then: Joi.object({ text: Joi.string().trim().min(1).max(2000) }) },
-  ],
+const key = () => Joi.string().min(1).max(60);
+const grams = () => Joi.number().min(-100000).max(100000);
+const tone = () => Joi.number().min(1).max(8).optional();
+const bare = Joi.object({ kind: Joi.any() });
+const shapes = {
+  began: bare,
+  ended: bare,
+  paused: bare,
+  resumed: bare,
+  stepBegan: bare,
+  stepEnded: bare,
+  skipped: Joi.object({ reason: Joi.string().trim().min(1).max(300) }),
+  weighed: Joi.object({ rowKey: key(), addedG: grams(), lotId: Joi.string().max(60).optional() }),
+  swapped: Joi.object({ rowKey: key(), ingredientId: key(), amountG: Joi.number().min(0).max(100000) }),
+  added: Joi.object({ ingredientId: key(), amountG: Joi.number().greater(0).max(100000), lotId: Joi.string().max(60).optional() }),
+  scaled: Joi.object({ factor: Joi.number().greater(0).max(100) }),
+  felt: Joi.object({ word: Joi.valid(...handWordOrder) }),
+  measured: Joi.object({
+    what: Joi.valid(...measuredWhats),
+    value: Joi.number().when('what', {
+      switch: measuredWhats.map((what) => ({ is: what, then: Joi.number().min(measureLimits[what][0]).max(measureLimits[what][1]) })),
+    }),
+  }),
+  looked: Joi.object({ against: Joi.valid(...againstWords), topTone: tone(), baseTone: tone() }),
+  rated: Joi.object({
+    after: Joi.alternatives(Joi.valid('fresh'), Joi.number().integer().min(0).max(365)),
+    crisp: dots(),
+    tender: dots(),
+    liked: dots(),
+  }).or('crisp', 'tender', 'liked'),
+  confirmed: Joi.object({ code: Joi.string().max(60), reason: Joi.string().trim().min(3).max(300) }),
+  noted: Joi.object({ text: Joi.string().trim().min(1).max(2000) }),
+};
+const happened = Joi.object({ kind: Joi.valid(...Object.keys(shapes)) }).when('.kind', {
+  switch: Object.entries(shapes).map(([is, then]) => ({ is, then })),
 });
 
 const event = Joi.object({
   id: Joi.string().guid(),
   at: Joi.string().isoDate(),
+  stepKey: key().optional(),
   corrects: Joi.string().guid().optional(),
   what: happened,
 });
@@ -110,3 +97,38 @@ export type Bake = Omit<BakeBody, 'events'> & {
   readonly startedAt: string;
   readonly events: readonly BakeEvent[];
 };
+
+/** A bake that is led step by step: what it was to be when it began, and all that happened since. */
+export type Run = Bake & { readonly formulaName: string; readonly steps: readonly RunStep[] };
+
+export type StartBody = {
+  readonly formulaId: string;
+  readonly version: number;
+  readonly factor: number;
+  readonly looks: readonly PlannedLook[];
+  /** Unsafe findings that were confirmed, each with its reason. */ readonly confirmed: readonly {
+    readonly code: string;
+    readonly reason: string;
+  }[];
+};
+/** Begins a run; the steps are made by the server, from the kitchen and the pantry of that moment. */
+export const startBodySchema: Joi.ObjectSchema<StartBody> = bodyOf<StartBody>({
+  formulaId: Joi.string().guid(),
+  version: Joi.number().integer().min(1),
+  factor: Joi.number().min(0.01).max(100),
+  looks: Joi.array()
+    .items(
+      Joi.object({
+        atMin: Joi.number().min(0.5).max(600),
+        topTone: Joi.number().min(1).max(8),
+        baseTone: Joi.number().min(1).max(8),
+        moistureShare: Joi.number().min(0).max(1),
+        coldestC: Joi.number().min(-30).max(300),
+        doneShare: Joi.number().min(0).max(1),
+      }),
+    )
+    .max(12),
+  confirmed: Joi.array()
+    .items(Joi.object({ code: Joi.string().max(60), reason: Joi.string().trim().min(3).max(300) }))
+    .max(40),
+});

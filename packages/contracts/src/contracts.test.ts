@@ -1,6 +1,6 @@
 import { demoCrackerV2, demoPuffSticks } from '@north-leaf/core';
 import { bakeBodySchema, check, dotted, draftBodySchema, eventsBodySchema, versionBodySchema } from './index.js';
-import type { BakeEvent } from './index.js';
+import type { BakeEvent } from '@north-leaf/core';
 
 const id = '3f3a2a52-8c0c-4b57-9c7e-1f6a5c0e7a11';
 const event = (what: unknown): BakeEvent => ({ id, at: '2026-11-24T05:12:00Z', what }) as BakeEvent;

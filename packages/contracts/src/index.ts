@@ -16,8 +16,8 @@ export type {
   VersionBody,
   VersionHead,
 } from './formulas.js';
-export { bakeBodySchema, eventsBodySchema, measuredWhats } from './bakes.js';
-export type { Bake, BakeBody, BakeEvent, Happened, MeasuredWhat } from './bakes.js';
+export { bakeBodySchema, eventsBodySchema, measureLimits, startBodySchema } from './bakes.js';
+export type { Bake, BakeBody, Run, StartBody } from './bakes.js';
 export { ingredientChangeBodySchema, lotBodySchema, ownIngredientBodySchema, preparationBodySchema } from './pantry.js';
 export type {
   IngredientChangeBody,

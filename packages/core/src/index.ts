@@ -98,6 +98,7 @@ export { preparationActs } from './document/preparation.js';
 export { runSteps } from './run/steps.js';
 export { beginningFor, runTimes, timeline } from './run/times.js';
 export { lastOf, runState, standingEvents, weighedOf, weighToleranceG } from './run/state.js';
+export { asBaked } from './run/as-baked.js';
 export { feelAnswer } from './run/feel-answer.js';
 export { measureWords, stepWords } from './run/words.js';
 export { weighTolerance } from './facts/run.js';

@@ -1,5 +1,5 @@
 import { Column, Entity, PrimaryColumn } from 'typeorm';
-import type { Happened } from '@north-leaf/contracts';
+import type { Happened } from '@north-leaf/core';
 
 @Entity('bake_events')
 export class BakeEventEntity {
@@ -7,6 +7,8 @@ export class BakeEventEntity {
   @Column('uuid') kitchenId: string;
   @Column('uuid') bakeId: string;
   @Column('timestamptz') at: Date;
+  /** Of the run's steps; null for what was said of the bake as a whole. */
+  @Column({ type: 'varchar', length: 60, nullable: true }) stepKey: string | null;
   @Column({ type: 'uuid', nullable: true }) corrects: string | null;
   @Column('jsonb') what: Happened;
 }

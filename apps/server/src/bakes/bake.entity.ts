@@ -1,4 +1,5 @@
 import { Column, Entity, PrimaryColumn } from 'typeorm';
+import type { RunStep } from '@north-leaf/core';
 
 /** The header of a bake; it never changes. What happened are its events. */
 @Entity('bakes')
@@ -12,4 +13,6 @@ export class BakeEntity {
   @Column('double precision') roomC: number;
   @Column('double precision') humidityShare: number;
   @Column('timestamptz') startedAt: Date;
+  /** As planned when it began; null for a bake written down afterwards. */
+  @Column({ type: 'jsonb', nullable: true }) steps: readonly RunStep[] | null;
 }

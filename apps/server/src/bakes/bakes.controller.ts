@@ -1,9 +1,10 @@
 import { Body, Controller, Get, HttpCode, Param, ParseUUIDPipe, Post, Put, Query } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
 import { SkipThrottle } from '@nestjs/throttler';
-import { bakeBodySchema, eventsBodySchema } from '@north-leaf/contracts';
+import { bakeBodySchema, eventsBodySchema, startBodySchema } from '@north-leaf/contracts';
 import { BakesService } from './bakes.service.js';
-import type { Bake, BakeBody, BakeEvent, FormulaListItem } from '@north-leaf/contracts';
+import type { BakeEvent } from '@north-leaf/core';
+import type { Bake, BakeBody, FormulaListItem, Run, StartBody } from '@north-leaf/contracts';
 
 @ApiTags('bakes')
 @Controller()
@@ -16,6 +17,23 @@ export class BakesController {
 
   @Get('bakes') list(@Query('formulaId', new ParseUUIDPipe({ optional: true })) formulaId?: string): Promise<Bake[]> {
     return this.bakes.list(formulaId);
+  }
+
+  /** Runs that have begun and not ended. */
+  @SkipThrottle()
+  @Get('bakes/running')
+  running(): Promise<Run[]> {
+    return this.bakes.running();
+  }
+
+  @SkipThrottle()
+  @Get('bakes/:id')
+  run(@Param('id', ParseUUIDPipe) id: string): Promise<Run> {
+    return this.bakes.run(id);
+  }
+
+  @Put('bakes/:id/run') start(@Param('id', ParseUUIDPipe) id: string, @Body({ schema: startBodySchema }) body: StartBody): Promise<Run> {
+    return this.bakes.start(id, body);
   }
 
   @Put('bakes/:id') record(@Param('id', ParseUUIDPipe) id: string, @Body({ schema: bakeBodySchema }) body: BakeBody): Promise<Bake> {

@@ -1,14 +1,29 @@
 import { Injectable } from '@nestjs/common';
-import { In, type EntityManager } from 'typeorm';
-import { thirstOfBlend, type FeltDough, type HandWord } from '@north-leaf/core';
+import { randomUUID } from 'node:crypto';
+import { In, IsNull, Not, type EntityManager } from 'typeorm';
+import {
+  asBaked,
+  evaluate,
+  findingsOf,
+  InputError,
+  runSteps,
+  runState,
+  scaled,
+  standingEvents,
+  thirstOfBlend,
+  weighedOf,
+  type BakeEvent,
+  type FeltDough,
+} from '@north-leaf/core';
 import { FormulasService } from '../formulas/formulas.service.js';
 import { KitchenService } from '../kitchen/kitchen.service.js';
 import { PantryService } from '../pantry/pantry.service.js';
+import { Clock } from '../platform/clock.js';
 import { ApiError } from '../platform/errors.js';
 import { KitchenScope } from '../platform/kitchen-scope.js';
 import { BakeEventEntity } from './bake-event.entity.js';
 import { BakeEntity } from './bake.entity.js';
-import type { Bake, BakeBody, BakeEvent, FormulaListItem, FormulaVersion } from '@north-leaf/contracts';
+import type { Bake, BakeBody, FormulaListItem, FormulaVersion, Run, StartBody } from '@north-leaf/contracts';
 
 @Injectable()
 export class BakesService {
@@ -17,6 +32,7 @@ export class BakesService {
     private readonly formulas: FormulasService,
     private readonly pantry: PantryService,
     private readonly kitchen: KitchenService,
+    private readonly clock: Clock,
   ) {}
 
   /** Newest first. */
@@ -41,20 +57,11 @@ export class BakesService {
   /** Stores header and events together; the same id again gives what is stored. */
   async record(id: string, body: BakeBody): Promise<Bake> {
     return this.scope.transaction(async (manager) => {
-      const bakes = await this.scope.table(BakeEntity, manager);
-      // One recording at a time counts the next number: without the lock two would take the same.
-      await manager.query('SELECT pg_advisory_xact_lock(hashtext($1))', [`bakes:${await this.scope.id()}`]);
-      const held = await bakes.findOne({ id });
-      if (!held) {
-        if (!(await this.formulas.hasVersion(body.formulaId, body.version, manager))) {
-          throw new ApiError('invalid', 'This formula has no such version.', [
-            { path: 'version', code: 'input', message: `there is no version ${body.version}` },
-          ]);
-        }
+      if (!(await this.isHeld(id, manager))) {
+        await this.refuseUnknown(body.formulaId, body.version, manager);
         const { formulaId, version, factor, roomC, humidityShare } = body;
-        const [last] = await bakes.find({ order: { number: 'DESC' }, take: 1 });
-        const startedAt = new Date(body.events[0]?.at ?? Date.now());
-        await bakes.insert({ id, number: (last?.number ?? 0) + 1, formulaId, version, factor, roomC, humidityShare, startedAt });
+        const startedAt = new Date(body.events[0]?.at ?? this.clock.now());
+        await this.insert({ id, formulaId, version, factor, roomC, humidityShare, startedAt, steps: null }, manager);
         await this.add(id, body.events, manager);
         await this.takeStock(id, manager);
         if (body.events.some(isFelt)) await this.learnThirst(body, manager);
@@ -63,9 +70,58 @@ export class BakesService {
     });
   }
 
+  /**
+   * Begins a run: the version in the kitchen and with the lots of this moment becomes its steps. The same id again gives what is stored.
+   * What is unsafe has to be confirmed, each with its reason.
+   */
+  async start(id: string, { formulaId, version, factor, looks, confirmed }: StartBody): Promise<Run> {
+    return this.scope.transaction(async (manager) => {
+      if (!(await this.isHeld(id, manager))) {
+        await this.refuseUnknown(formulaId, version, manager);
+        const { formula: written } = await this.formulas.version(formulaId, version);
+        const [kitchen, pantry] = [await this.kitchen.current(), await this.pantry.whole(manager)];
+        const formula = scaled(written, factor);
+        const evaluation = evaluate(formula, kitchen, pantry);
+        const open = findingsOf(evaluation).find(({ unsafe, code }) => unsafe && !confirmed.some((one) => one.code === code));
+        if (open) {
+          const problem = { path: 'confirmed', code: open.code, message: 'needs a reason before the run begins' };
+          throw new ApiError('invalid', 'Something here is not safe: confirm it with a reason, or change the formula.', [problem]);
+        }
+        const steps = stepsOrRefusal(() => runSteps(formula, kitchen, pantry, evaluation, looks));
+        const startedAt = this.clock.now();
+        const { roomC, humidityShare } = kitchen;
+        await this.insert({ id, formulaId, version, factor, roomC, humidityShare, startedAt, steps }, manager);
+        const at = startedAt.toISOString();
+        const events: BakeEvent[] = [
+          { id: randomUUID(), at, what: { kind: 'began' } },
+          ...confirmed.map(({ code, reason }): BakeEvent => ({ id: randomUUID(), at, what: { kind: 'confirmed', code, reason } })),
+        ];
+        await this.add(id, events, manager);
+      }
+      return this.runOf(await this.entity(id, manager), await this.eventsOf([id], manager));
+    });
+  }
+
+  /** Runs under way, the latest first. */
+  async running(): Promise<Run[]> {
+    const begun = await (
+      await this.scope.table(BakeEntity)
+    ).find({ where: { steps: Not(IsNull()) }, order: { number: 'DESC' }, take: 200 });
+    const events = await this.eventsOf(begun.map(({ id }) => id));
+    const { scaleStepG } = await this.kitchen.current();
+    const under = begun.filter(({ id, steps }) => runState(steps!, eventsIn(events, id), scaleStepG).state !== 'ended');
+    return Promise.all(under.map((bake) => this.runOf(bake, events)));
+  }
+
+  async run(id: string): Promise<Run> {
+    return this.runOf(await this.entity(id), await this.eventsOf([id]));
+  }
+
   /** Each event once, in any order; the answer lists what is stored. */
   async addEvents(id: string, events: readonly BakeEvent[]): Promise<readonly BakeEvent[]> {
     return this.scope.transaction(async (manager) => {
+      // Two devices of one run send the same things: one after the other, so that each finds what is stored.
+      await manager.query('SELECT pg_advisory_xact_lock(hashtext($1))', [`bake:${id}`]);
       const bake = await this.one(id, manager);
       await this.add(id, events, manager);
       // A correction may take a hand's word back as well as give one.
@@ -76,14 +132,17 @@ export class BakesService {
     });
   }
 
-  /** What the bake took from the lots, worked out from its version and what was weighed. */
+  /** What the bake took from the lots, worked out from its version and what was weighed. Of a run, only what was weighed has been taken. */
   private async takeStock(id: string, manager: EntityManager): Promise<void> {
-    const bake = await this.one(id, manager);
+    const bake = await this.entity(id, manager);
+    const events = eventsIn(await this.eventsOf([id], manager), id);
     const { formula } = await this.formulas.version(bake.formulaId, bake.version);
-    await this.pantry.take(id, formula, bake.factor, weighedOf(bake.events), manager);
+    const made = asBaked(formula, events);
+    const none = bake.steps === null ? {} : Object.fromEntries([...formula.blend.rows, ...formula.rows].map(({ key }) => [key, 0]));
+    await this.pantry.take(id, made.formula, bake.factor, { ...none, ...made.weighed }, manager);
   }
 
-  /** Works the thirst of a blend out anew, from every bake of it in which a hand judged the dough. */
+  /** Works the thirst of a blend out anew, from every word that a hand said of a dough of it and what was in the bowl by then. */
   private async learnThirst({ formulaId, version }: Pick<Bake, 'formulaId' | 'version'>, manager: EntityManager): Promise<void> {
     const { name } = (await this.formulas.version(formulaId, version)).formula.blend;
     const bakes = await (await this.scope.table(BakeEntity, manager)).find({ order: { number: 'ASC' } });
@@ -94,33 +153,67 @@ export class BakesService {
     const versions = new Map<string, FormulaVersion>();
     const doughs: FeltDough[] = [];
     for (const bake of bakes.map((one) => bakeOf(one, events))) {
-      const word = feltIn(bake.events);
-      if (!word) continue;
+      const stood = standingEvents(bake.events);
+      // Another ingredient in the bowl says nothing of this blend's own thirst.
+      if (!stood.some(isFelt) || stood.some(({ what }) => what.kind === 'swapped')) continue;
       const which = `${bake.formulaId} ${bake.version}`;
       const known = versions.get(which) ?? (await this.formulas.version(bake.formulaId, bake.version));
       versions.set(which, known);
       const { formula, kitchen, pantry } = known;
       if (formula.blend.name !== name) continue;
-      const { id: bakeId, factor, humidityShare } = bake;
-      doughs.push({ bakeId, formula, kitchen, pantry, factor, humidityShare, weighed: weighedOf(bake.events), word });
+      const { id: bakeId, humidityShare } = bake;
+      const resized = stood.findLast(({ what }) => what.kind === 'scaled')?.what;
+      const factor = bake.factor * (resized?.kind === 'scaled' ? resized.factor : 1);
+      stood.forEach(({ what }, i) => {
+        if (what.kind !== 'felt') return;
+        doughs.push({ bakeId, formula, kitchen, pantry, factor, humidityShare, weighed: weighedOf(stood.slice(0, i)), word: what.word });
+      });
     }
     await this.kitchen.setLearned('thirstFactor', name, thirstOfBlend(name, doughs), manager);
+  }
+
+  private async isHeld(id: string, manager: EntityManager): Promise<boolean> {
+    // One recording at a time counts the next number: without the lock two would take the same.
+    await manager.query('SELECT pg_advisory_xact_lock(hashtext($1))', [`bakes:${await this.scope.id()}`]);
+    return (await (await this.scope.table(BakeEntity, manager)).count({ id })) > 0;
+  }
+
+  private async insert(bake: Omit<BakeEntity, 'number' | 'kitchenId'>, manager: EntityManager): Promise<void> {
+    const bakes = await this.scope.table(BakeEntity, manager);
+    const [last] = await bakes.find({ order: { number: 'DESC' }, take: 1 });
+    await bakes.insert({ ...bake, number: (last?.number ?? 0) + 1 });
+  }
+
+  private async refuseUnknown(formulaId: string, version: number, manager: EntityManager): Promise<void> {
+    if (await this.formulas.hasVersion(formulaId, version, manager)) return;
+    throw new ApiError('invalid', 'This formula has no such version.', [
+      { path: 'version', code: 'input', message: `there is no version ${version}` },
+    ]);
+  }
+
+  private async runOf(bake: BakeEntity, events: readonly BakeEventEntity[]): Promise<Run> {
+    const { formula } = await this.formulas.version(bake.formulaId, bake.version);
+    return { ...bakeOf(bake, events), formulaName: formula.name, steps: bake.steps ?? [] };
   }
 
   private async add(bakeId: string, events: readonly BakeEvent[], manager: EntityManager): Promise<void> {
     const table = await this.scope.table(BakeEventEntity, manager);
     const known = new Set((await table.find({ where: { id: In(events.map(({ id }) => id)) } })).map(({ id }) => id));
-    for (const { id, at, corrects, what } of events) {
+    for (const { id, at, stepKey, corrects, what } of events) {
       if (known.has(id)) continue;
       known.add(id);
-      await table.insert({ id, bakeId, at: new Date(at), corrects: corrects ?? null, what });
+      await table.insert({ id, bakeId, at: new Date(at), stepKey: stepKey ?? null, corrects: corrects ?? null, what });
     }
   }
 
   private async one(id: string, manager: EntityManager): Promise<Bake> {
+    return bakeOf(await this.entity(id, manager), await this.eventsOf([id], manager));
+  }
+
+  private async entity(id: string, manager?: EntityManager): Promise<BakeEntity> {
     const found = await (await this.scope.table(BakeEntity, manager)).findOne({ id });
     if (!found) throw new ApiError('notFound', 'This bake is not here.');
-    return bakeOf(found, await this.eventsOf([id], manager));
+    return found;
   }
 
   private async eventsOf(bakeIds: readonly string[], manager?: EntityManager): Promise<BakeEventEntity[]> {
@@ -145,34 +238,34 @@ function bakeOf(
     roomC,
     humidityShare,
     startedAt: startedAt.toISOString(),
-    events: events
-      .filter(({ bakeId }) => bakeId === id)
-      .map((event) => ({
-        id: event.id,
-        at: event.at.toISOString(),
-        ...(event.corrects === null ? {} : { corrects: event.corrects }),
-        what: event.what,
-      })),
+    events: eventsIn(events, id),
   };
+}
+
+function eventsIn(events: readonly BakeEventEntity[], ofBake: string): BakeEvent[] {
+  return events
+    .filter(({ bakeId }) => bakeId === ofBake)
+    .map(({ id, at, stepKey, corrects, what }) => ({
+      id,
+      at: at.toISOString(),
+      ...(stepKey === null ? {} : { stepKey }),
+      ...(corrects === null ? {} : { corrects }),
+      what,
+    }));
+}
+
+/** A formula that cannot be worked out today is refused at its field. */
+function stepsOrRefusal<T>(make: () => T): T {
+  try {
+    return make();
+  } catch (error) {
+    if (!(error instanceof InputError)) throw error;
+    const problem = { path: error.path, code: 'input', message: error.message };
+    throw new ApiError('invalid', `It cannot be run as it is: ${error.path} ${error.message}.`, [problem]);
+  }
 }
 
 const likedOf = ({ events }: Bake): number[] =>
   events.flatMap(({ what }) => (what.kind === 'rated' && what.liked !== undefined ? [what.liked] : []));
 
 const isFelt = ({ what }: BakeEvent) => what.kind === 'felt';
-
-/** The last word of the hand that nobody took back. */
-function feltIn(events: readonly BakeEvent[]): HandWord | null {
-  const corrected = new Set(events.flatMap(({ corrects }) => corrects ?? []));
-  return events.reduce<HandWord | null>((word, { id, what }) => (what.kind === 'felt' && !corrected.has(id) ? what.word : word), null);
-}
-
-/** Grams of each row, additions summed; an event that another corrects does not count. */
-function weighedOf(events: readonly BakeEvent[]): Record<string, number> {
-  const corrected = new Set(events.flatMap(({ corrects }) => corrects ?? []));
-  const sums: Record<string, number> = {};
-  for (const { id, what } of events) {
-    if (what.kind === 'weighed' && !corrected.has(id)) sums[what.rowKey] = (sums[what.rowKey] ?? 0) + what.addedG;
-  }
-  return sums;
-}

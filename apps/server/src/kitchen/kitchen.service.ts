@@ -111,7 +111,8 @@ export class KitchenService {
 
   private async changeIn(manager: EntityManager, to: (kitchen: Kitchen) => Kitchen): Promise<Kitchen> {
     const id = await this.scope.id();
-    const row = await manager.findOneOrFail(KitchenEntity, { where: { id }, lock: { mode: 'pessimistic_write' } });
+    // Every row of a kitchen names it, and holds it lightly while it is written: a harder lock would wait for them in a ring.
+    const row = await manager.findOneOrFail(KitchenEntity, { where: { id }, lock: { mode: 'for_no_key_update' } });
     const document = to(row.document);
     await manager.update(KitchenEntity, { id }, { document: document as never });
     return document;

@@ -33,7 +33,7 @@ export class ScopedTable<T extends OfKitchen> {
   }
   /** Holds the row until the transaction ends: two saves at once go one after the other. */
   findOneLocked(where: FindOptionsWhere<T>): Promise<T | null> {
-    return this.manager.findOne(this.entity, { where: this.mine(where), lock: { mode: 'pessimistic_write' } });
+    return this.manager.findOne(this.entity, { where: this.mine(where), lock: { mode: 'for_no_key_update' } });
   }
   async insert(row: Omit<T, 'kitchenId'>): Promise<void> {
     await this.manager.insert(this.entity, { ...row, kitchenId: this.kitchenId } as never);

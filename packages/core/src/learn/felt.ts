@@ -34,7 +34,7 @@ export function thirstOfBlend(blendName: string, doughs: readonly FeltDough[]): 
     return getsOverWants === null ? [] : [{ bakeId: one.bakeId, getsOverWants, word: one.word }];
   });
   if (felt.length === 0) return null;
-  return { what: 'thirstFactor', about: blendName, ...learnedThirst(felt), bakeIds: felt.map(({ bakeId }) => bakeId) };
+  return { what: 'thirstFactor', about: blendName, ...learnedThirst(felt), bakeIds: [...new Set(felt.map(({ bakeId }) => bakeId))] };
 }
 
 function ratioAtBench({ formula, kitchen, pantry, factor, weighed, humidityShare }: FeltDough): number | null {

@@ -114,11 +114,12 @@ function asItIsNow(planned: RunStep, stood: readonly BakeEvent[], factor: number
 }
 
 function waitsOf(steps: readonly StepProgress[]): RunningWait[] {
-  const beganAt = new Map(steps.map(({ step, beganAt: at, endedAt }) => [step.key, at ?? endedAt]));
+  // A wait runs from its beginning, what hands do is there when they are done with it.
+  const thereAt = new Map(steps.map(({ step, beganAt, endedAt }) => [step.key, step.kind === 'wait' ? beganAt : (endedAt ?? beganAt)]));
   return steps
     .flatMap(({ step, state, beganAt: began }, i): RunningWait[] => {
       if (step.kind !== 'wait' || state !== 'todo' || began === null) return [];
-      const from = step.since === undefined ? began : (beganAt.get(step.since) ?? began);
+      const from = step.since === undefined ? began : (thereAt.get(step.since) ?? began);
       return [{ step, beganAt: from, endsAt: from + step.min! * 60000, then: steps[i + 1]?.step ?? null }];
     })
     .sort((a, b) => a.endsAt - b.endsAt);

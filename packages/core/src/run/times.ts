@@ -6,7 +6,7 @@ export type RunTimes = { readonly handsMin: number; readonly waitMin: number; re
 /**
  * When each step begins and ends if nothing is late.
  *
- * A wait runs from its own beginning, or from the beginning of the step `since`; hands that work meanwhile are part of it.
+ * A wait runs from when it was put there, or from when hands were done with the step `since`; hands that work meanwhile are part of it.
  *
  * Units    min from the first step.
  * Throws   nothing.
@@ -18,8 +18,8 @@ export function timeline(steps: readonly RunStep[]): StepTime[] {
   let now = 0;
   return steps.map((step) => {
     const beginMin = now;
-    begins.set(step.key, beginMin);
     now += step.handsMin;
+    begins.set(step.key, now);
     if (step.kind === 'wait') {
       const from = step.since === undefined ? now : (begins.get(step.since) ?? beginMin);
       now = Math.max(now, from + step.min!);

@@ -1,6 +1,6 @@
 import { queryOptions, useMutation, useQueryClient } from '@tanstack/react-query';
-import { outlookFromRating } from '@north-leaf/core';
-import type { Bake, BakeBody, Happened, MeasuredWhat } from '@north-leaf/contracts';
+import { lastOf, outlookFromRating, type Happened, type MeasuredWhat } from '@north-leaf/core';
+import type { Bake, BakeBody } from '@north-leaf/contracts';
 import { ApiError, request } from '../../platform/http';
 
 export const bakeKeys = { all: ['bakes'] as const, of: (formulaId: string | undefined) => ['bakes', formulaId ?? 'all'] as const };
@@ -34,14 +34,8 @@ export function measured(bake: Bake, what: MeasuredWhat): number | undefined {
   return last(bake, (one) => (one.kind === 'measured' && one.what === what ? one.value : undefined));
 }
 
-/** The last thing of a kind that was said of a bake; an event that corrects another stands for it. */
-export function last<T>(bake: Bake, of: (what: Happened) => T | undefined): T | undefined {
-  const corrected = new Set(bake.events.map(({ corrects }) => corrects));
-  return bake.events
-    .filter(({ id }) => !corrected.has(id))
-    .map(({ what }) => of(what))
-    .findLast((value) => value !== undefined);
-}
+/** The last thing of a kind that was said of a bake. */
+export const last = <T>({ events }: Bake, of: (what: Happened) => T | undefined): T | undefined => lastOf(events, of);
 
 /** Fresh ratings as points on the Outlook. */
 export function bakedPoints(bakes: readonly Bake[]): { number: number; version: number; crisp: number; tender: number }[] {

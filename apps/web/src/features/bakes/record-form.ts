@@ -1,5 +1,4 @@
-import type { Formula, HandWord } from '@north-leaf/core';
-import type { BakeEvent, Happened } from '@north-leaf/contracts';
+import type { BakeEvent, Formula, HandWord, Happened } from '@north-leaf/core';
 
 /** What the form holds, all of it text until it is stored. */
 export type RecordForm = {

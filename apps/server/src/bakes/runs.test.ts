@@ -1,0 +1,118 @@
+import { randomUUID } from 'node:crypto';
+import { anApp, type AnApp } from '../testing/an-app.js';
+import type { BakeEvent, Happened, Kitchen, Lot } from '@north-leaf/core';
+import type { PantryBook, Run } from '@north-leaf/contracts';
+
+const FORMULA = '3f3a2a52-8c0c-4b57-9c7e-1f6a5c0e7a11';
+let the: AnApp;
+beforeAll(async () => {
+  the = await anApp();
+}, 60_000);
+afterAll(() => the?.app.close());
+
+const body = { formulaId: FORMULA, version: 2, factor: 1, looks: [], confirmed: [] };
+const start = async (over: object = {}, id: string = randomUUID()): Promise<Run> =>
+  (
+    await the
+      .http()
+      .put(`/api/bakes/${id}/run`)
+      .send({ ...body, ...over })
+      .expect(200)
+  ).body as Run;
+const event = (what: Happened, stepKey?: string): BakeEvent => ({
+  id: randomUUID(),
+  at: new Date().toISOString(),
+  ...(stepKey ? { stepKey } : {}),
+  what,
+});
+const send = (id: string, events: readonly BakeEvent[]) => the.http().post(`/api/bakes/${id}/events`).send(events);
+const onHand = async (lotId: string): Promise<number> => {
+  const { lots } = (await the.http().get('/api/pantry')).body as PantryBook;
+  return (lots[lotId] as Lot).onHandG!;
+};
+const thirst = async (): Promise<number | undefined> =>
+  ((await the.http().get('/api/kitchen')).body as Kitchen).learned.find(({ what }) => what === 'thirstFactor')?.value;
+
+describe('a run', () => {
+  it('is made of steps by the server, once, however often it is asked for', async () => {
+    const id = randomUUID();
+    const [first, second] = [await start({}, id), await start({}, id)];
+    expect(first.steps.map(({ key }) => key)).toEqual(expect.arrayContaining(['weigh:b1', 'feel', 'cold:0', 'ovenOn', 'in:1', 'rate']));
+    expect(first.events.map(({ what }) => what.kind)).toEqual(['began']);
+    expect(second).toEqual(first);
+    expect((await the.http().get(`/api/bakes/${id}`)).body).toEqual(first);
+  });
+
+  it('is larger by its factor, and looks where the baker was told to', async () => {
+    const look = { atMin: 14, topTone: 4, baseTone: 4, moistureShare: 0.02, coldestC: 101, doneShare: 0.5 };
+    const { steps } = await start({ factor: 2, looks: [look] });
+    expect(steps.find(({ key }) => key === 'weigh:b1')!.amountG).toBeCloseTo(268.8, 6);
+    const { loads } = steps.find(({ key }) => key === 'in:1')!;
+    expect(steps.filter(({ kind }) => kind === 'look').map(({ min }) => min)).toEqual(Array.from({ length: loads! }, () => 14));
+  });
+
+  it('refuses what it cannot be, naming the field', async () => {
+    const put = (over: object) =>
+      the
+        .http()
+        .put(`/api/bakes/${randomUUID()}/run`)
+        .send({ ...body, ...over });
+    expect((await put({ version: 9 }).expect(400)).body.problems[0].path).toBe('version');
+    expect((await put({ factor: 0 }).expect(400)).body.problems[0].path).toBe('factor');
+    await the.http().get(`/api/bakes/${randomUUID()}`).expect(404);
+  });
+
+  it('does not begin over something unsafe without a reason for it', async () => {
+    const { lots, revisions } = (await the.http().get('/api/pantry')).body as PantryBook;
+    const { report: _none, ...unproven } = lots['lot-sorghum-8'] as Lot;
+    const put = (revision: number, lot: object) =>
+      the.http().put('/api/pantry/lots/lot-sorghum-8').send({ revision, recounted: false, lot }).expect(200);
+    const revision = revisions.lots['lot-sorghum-8']!;
+    await put(revision, unproven);
+    const refused = await the.http().put(`/api/bakes/${randomUUID()}/run`).send(body).expect(400);
+    expect(refused.body.problems[0]).toMatchObject({ path: 'confirmed', code: 'gluten.notProven' });
+    const run = await start({ confirmed: [{ code: 'gluten.notProven', reason: 'a test, thrown away' }] });
+    expect(run.events.map(({ what }) => what.kind)).toContain('confirmed');
+    await put(revision + 1, lots['lot-sorghum-8'] as Lot);
+  });
+
+  it('keeps each event once, from two devices and in any order', async () => {
+    const { id } = await start();
+    const [a, b, c] = [
+      event({ kind: 'weighed', rowKey: 'b1', addedG: 134 }, 'weigh:b1'),
+      event({ kind: 'stepEnded' }, 'weigh:b1'),
+      event({ kind: 'weighed', rowKey: 'b2', addedG: 29 }, 'weigh:b2'),
+    ];
+    await Promise.all([send(id, [a, b]), send(id, [b, a, c]), send(id, [c])]);
+    const { events } = (await the.http().get(`/api/bakes/${id}`)).body as Run;
+    expect(events.map((one) => one.id).sort()).toEqual([...new Set(events.map((one) => one.id))].sort());
+    expect(events).toHaveLength(4);
+  });
+
+  it('takes from the lots what was weighed, not what was planned', async () => {
+    const [{ id }, before] = [await start(), await onHand('lot-rice-21')];
+    await send(id, [event({ kind: 'weighed', rowKey: 'b2', addedG: 20, lotId: 'lot-rice-21' }, 'weigh:b2')]).expect(200);
+    expect(before - (await onHand('lot-rice-21'))).toBeCloseTo(20, 6);
+    await send(id, [event({ kind: 'weighed', rowKey: 'b2', addedG: -5 }, 'weigh:b2')]);
+    expect(before - (await onHand('lot-rice-21'))).toBeCloseTo(15, 6);
+  });
+
+  it('is under way until it is ended', async () => {
+    const { id } = await start();
+    const ids = async () => ((await the.http().get('/api/bakes/running')).body as Run[]).map((run) => run.id);
+    expect(await ids()).toContain(id);
+    await send(id, [event({ kind: 'ended' })]);
+    expect(await ids()).not.toContain(id);
+  });
+
+  it('teaches the blend’s thirst by each word and what was in the bowl by then', async () => {
+    const before = await thirst();
+    const { id, steps } = await start();
+    const weighed = steps
+      .filter(({ kind, stage }) => kind === 'weigh' && (stage === 'blend' || stage === 'dough'))
+      .map(({ key, rowKey, amountG }) => event({ kind: 'weighed', rowKey: rowKey!, addedG: amountG! }, key));
+    await send(id, weighed);
+    await send(id, [event({ kind: 'felt', word: 'sandy' }, 'feel')]).expect(200);
+    expect(await thirst()).toBeGreaterThan(before!);
+  });
+});

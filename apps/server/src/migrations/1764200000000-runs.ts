@@ -1,0 +1,20 @@
+import type { MigrationInterface, QueryRunner } from 'typeorm';
+
+/** A run's plan is part of the bake's header; an event may belong to one of its steps. */
+export class Runs1764200000000 implements MigrationInterface {
+  name = 'Runs1764200000000';
+
+  async up(query: QueryRunner): Promise<void> {
+    await query.query(`ALTER TABLE "bakes" ADD "steps" jsonb`);
+    await query.query(`ALTER TABLE "bake_events" ADD "stepKey" varchar(60)`);
+    await query.query(`CREATE TRIGGER "bakes_unchanged" BEFORE UPDATE ON "bakes" FOR EACH ROW EXECUTE FUNCTION "refuse_change"()`);
+    await query.query(`CREATE INDEX "bake_events_of_kind" ON "bake_events" ("kitchenId", ("what"->>'kind'))`);
+  }
+
+  async down(query: QueryRunner): Promise<void> {
+    await query.query(`DROP INDEX "bake_events_of_kind"`);
+    await query.query(`DROP TRIGGER "bakes_unchanged" ON "bakes"`);
+    await query.query(`ALTER TABLE "bake_events" DROP "stepKey"`);
+    await query.query(`ALTER TABLE "bakes" DROP "steps"`);
+  }
+}
