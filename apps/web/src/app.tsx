@@ -13,6 +13,13 @@ const ErrorPage = lazy(async () => ({ default: (await import('./platform/error-p
 
 /** Every page is its own piece of code, loaded when it is gone to. */
 const router = createBrowserRouter([
+  // The bench has no rail: its whole screen is for the step.
+  {
+    path: '/run/:bakeId',
+    lazy: async () => ({ Component: (await import('./features/bakes/run/run-page')).RunPage }),
+    ErrorBoundary: ErrorPage,
+    HydrateFallback: () => null,
+  },
   {
     Component: Shell,
     ErrorBoundary: ErrorPage,
@@ -21,6 +28,8 @@ const router = createBrowserRouter([
       { path: '/', element: <Navigate to="/formulas" replace /> },
       { path: '/formulas', lazy: async () => ({ Component: (await import('./features/formulas/formulas-page')).FormulasPage }) },
       { path: '/formulas/:id/:stage?', lazy: async () => ({ Component: (await import('./features/formulas/formula-page')).FormulaPage }) },
+      { path: '/run', lazy: async () => ({ Component: (await import('./features/bakes/runs-page')).RunsPage }) },
+      { path: '/run/new', lazy: async () => ({ Component: (await import('./features/bakes/run/start-page')).StartPage }) },
       { path: '/bakes', lazy: async () => ({ Component: (await import('./features/bakes/bakes-page')).BakesPage }) },
       { path: '/bakes/new', lazy: async () => ({ Component: (await import('./features/bakes/record-page')).RecordPage }) },
       { path: '/pantry/blends', lazy: async () => ({ Component: (await import('./features/blends/blends-page')).BlendsPage }) },

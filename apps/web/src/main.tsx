@@ -8,3 +8,6 @@ createRoot(document.getElementById('root')!).render(
     <App />
   </StrictMode>,
 );
+
+// After the page itself: nobody waits for it.
+void import('./platform/kept-app').then(({ keepApp }) => keepApp());

@@ -2,6 +2,7 @@ import BakeryDining from '@mui/icons-material/BakeryDining';
 import Contrast from '@mui/icons-material/Contrast';
 import Inventory from '@mui/icons-material/Inventory2Outlined';
 import KitchenIcon from '@mui/icons-material/MicrowaveOutlined';
+import PlayCircle from '@mui/icons-material/PlayCircleOutlined';
 import FormatListBulleted from '@mui/icons-material/FormatListBulleted';
 import Box from '@mui/material/Box';
 import { useTheme } from '@mui/material/styles';
@@ -12,6 +13,7 @@ import { sizes } from './ui/theme';
 
 const places: readonly { readonly to: string; readonly name: string; readonly icon: ReactNode }[] = [
   { to: '/formulas', name: 'Formulas', icon: <FormatListBulleted /> },
+  { to: '/run', name: 'Run', icon: <PlayCircle /> },
   { to: '/bakes', name: 'Bakes', icon: <BakeryDining /> },
   { to: '/pantry', name: 'Pantry', icon: <Inventory /> },
   { to: '/kitchen', name: 'Kitchen', icon: <KitchenIcon /> },
@@ -19,6 +21,9 @@ const places: readonly { readonly to: string; readonly name: string; readonly ic
 
 /** Said rarely, so not part of what every page waits for. */
 const Notices = lazy(async () => ({ default: (await import('./platform/notices-shown')).NoticesShown }));
+
+/** Every wait on every page; the runs it reads are loaded after the page. */
+const WaitsBar = lazy(async () => ({ default: (await import('./features/bakes/run/waits')).WaitsBar }));
 
 /** The rail of places and the page beside it. */
 export function Shell() {
@@ -96,6 +101,9 @@ export function Shell() {
         </Box>
       </Box>
       <Box sx={{ flex: 1, minWidth: 0 }}>
+        <Suspense>
+          <WaitsBar />
+        </Suspense>
         <Outlet />
         <Suspense>
           <Notices />

@@ -98,6 +98,8 @@ export { preparationActs } from './document/preparation.js';
 export { runSteps } from './run/steps.js';
 export { beginningFor, runTimes, timeline } from './run/times.js';
 export { lastOf, runState, standingEvents, weighedOf, weighToleranceG } from './run/state.js';
+export { bowlDough } from './run/bowl.js';
+export { neededRests } from './run/needed-rests.js';
 export { asBaked } from './run/as-baked.js';
 export { feelAnswer } from './run/feel-answer.js';
 export { measureWords, stepWords } from './run/words.js';
@@ -107,6 +109,7 @@ export { hiddenKitchen, probeReading, readTemperatureMeasurement } from './devic
 export type { PlannedLook } from './run/steps.js';
 export type { Beginning, RunTimes } from './run/times.js';
 export type { RunningWait, RunState, StepProgress } from './run/state.js';
+export type { NeededRest } from './run/needed-rests.js';
 export type { Dose, FeelAnswer } from './run/feel-answer.js';
 export type { Show, StepWords } from './run/words.js';
 export type { Pan as ScalePan, ScaleReading } from './devices/scale.js';

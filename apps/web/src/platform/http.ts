@@ -1,3 +1,4 @@
+import { heardServerTime } from './bench-clock';
 import type { ApiErrorBody, ApiErrorCode, Problem } from '@north-leaf/contracts';
 
 /** Everything that can go wrong between the page and the server. `offline`: no answer came at all. */
@@ -33,6 +34,7 @@ export async function request<T>(
     if (signal?.aborted) throw error;
     throw new ApiError('offline', 'The server does not answer. What you typed is safe on this device.');
   }
+  heardServerTime(response.headers.get('date'));
   if (response.status === 204) return undefined as T;
   const text = await response.text();
   if (response.ok) return JSON.parse(text) as T;

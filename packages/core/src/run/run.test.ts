@@ -7,7 +7,10 @@ import { seeded } from '../math/seeded.js';
 import { scaled } from '../solve/scale.js';
 import { starterFormula } from '../solve/starter.js';
 import { families } from '../facts/families.js';
+import { asBaked } from './as-baked.js';
+import { bowlDough } from './bowl.js';
 import { feelAnswer } from './feel-answer.js';
+import { neededRests } from './needed-rests.js';
 import { lastOf, runState, standingEvents, weighedOf, weighToleranceG } from './state.js';
 import { runSteps } from './steps.js';
 import { beginningFor, runTimes, timeline } from './times.js';
@@ -19,8 +22,14 @@ import type { Formula } from '../document/formula.js';
 const pantry = { ingredients: publishedIngredients(), lots: Object.fromEntries(demoLots.map((lot) => [lot.id, lot])) };
 const stepsOf = (formula: Formula, looks?: Parameters<typeof runSteps>[4]) =>
   runSteps(formula, demoKitchen, pantry, evaluate(formula, demoKitchen, pantry), looks);
-const crackers = stepsOf(demoCrackerV2);
-const puff = stepsOf(demoPuffSticks);
+const known = new Map<Formula, RunStep[]>();
+/** Worked out once: a whole formula is much work. */
+function knownSteps(formula: Formula): RunStep[] {
+  if (!known.has(formula)) known.set(formula, stepsOf(formula));
+  return known.get(formula)!;
+}
+const crackers = knownSteps(demoCrackerV2);
+const puff = knownSteps(demoPuffSticks);
 const show = (value: number, kind: string) => `${value.toFixed(1)} ${kind}`;
 const keys = (steps: readonly RunStep[]) => steps.map(({ key }) => key);
 
@@ -45,7 +54,7 @@ describe('steps of a run', () => {
   it.each([['demo crackers', demoCrackerV2], ['demo puff', demoPuffSticks], ...starters] as const)(
     'weigh every gram of the formula once: %s',
     (_name, formula) => {
-      const steps = stepsOf(formula);
+      const steps = knownSteps(formula);
       const wanted = [
         ...formula.blend.rows.map(({ key, share }) => [key, share * formula.blendG] as const),
         ...formula.rows.map(({ key, amountG }) => [key, amountG] as const),
@@ -110,7 +119,7 @@ describe('steps of a run', () => {
   });
 
   it('have words for every step and every measure', () => {
-    for (const step of [...crackers, ...puff, ...starters.flatMap(([, formula]) => stepsOf(formula))]) {
+    for (const step of [...crackers, ...puff, ...starters.flatMap(([, formula]) => knownSteps(formula))]) {
       const { title, how, sign, why } = stepWords(step, show);
       expect(title).toMatch(/\S{2}/);
       expect(`${title}${how}${sign}${why}`).not.toMatch(/undefined|NaN|null/);
@@ -262,5 +271,55 @@ describe('a hand’s word in grams', () => {
     if (big.state === 'waiting') throw new Error('the demo is worked out');
     const said = feelAnswer('sticks', big.result, { getsG: 250, heldG: 30, dosesGiven: 0 }, twice, demoKitchen, pantry)!;
     expect(said.totalG / answer('sticks', 125)!.totalG).toBeCloseTo(2, 6);
+  });
+});
+
+describe('the dough in the bowl', () => {
+  const planned = evaluate(demoCrackerV2, demoKitchen, pantry).dough;
+  if (planned.state === 'waiting') throw new Error('the demo is worked out');
+  const bowl = (events: readonly BakeEvent[]) => bowlDough(demoCrackerV2, crackers, events, demoKitchen, pantry)!;
+
+  it('is the formula without its spoons before anything was weighed', () => {
+    const { dough, heldG } = bowl([]);
+    expect(heldG).toBe(15);
+    expect(dough.getsG).toBeCloseTo(planned.result.getsG - 15, 6);
+    expect(dough.wantsG).toBeCloseTo(planned.result.wantsG, 6);
+  });
+  it('has what was weighed, and a spoon at the feel is in', () => {
+    const spoon = event(5, { kind: 'weighed', rowKey: 'r1', addedG: 15 }, 'feel');
+    const { dough, heldG } = bowl([weighed(1, 'r1', 90), ended(2, 'weigh:r1'), spoon]);
+    expect(dough.pouredWaterG).toBeCloseTo(105, 6);
+    expect(heldG).toBe(0);
+  });
+  it('wants more with more blend, and has none of what was skipped', () => {
+    expect(bowl([event(1, { kind: 'weighed', rowKey: 'b1', addedG: 20 }, 'feel')]).dough.wantsG).toBeGreaterThan(planned.result.wantsG + 5);
+    expect(bowl([event(1, { kind: 'skipped', reason: 'none' }, 'weigh:r1')]).dough.pouredWaterG).toBe(0);
+  });
+});
+
+describe('rests that cannot be left out', () => {
+  it('are those without which something new is found', () => {
+    const rests = neededRests(demoPuffSticks, demoKitchen, pantry, evaluate(demoPuffSticks, demoKitchen, pantry));
+    expect(rests.map(({ key }) => key)).toEqual(expect.arrayContaining(['cold:0', 'foldRest:0:0', 'foldRest:2:0']));
+    for (const { without } of rests) expect(without.level).not.toBe('note');
+  });
+  it('names a rest of a cracker only where its dough needs it', () => {
+    const rests = neededRests(demoCrackerV2, demoKitchen, pantry, evaluate(demoCrackerV2, demoKitchen, pantry));
+    for (const { key, min } of rests) expect([key, min]).toEqual(['cold:0', 22]);
+  });
+});
+
+describe('a formula as it was made', () => {
+  it('has its swaps, lots and what was put in besides', () => {
+    const { formula, weighed: grams } = asBaked(demoCrackerV2, [
+      event(1, { kind: 'swapped', rowKey: 'r2', ingredientId: 'oil_neutral', amountG: 30 }, 'weigh:r2'),
+      event(2, { kind: 'weighed', rowKey: 'b1', addedG: 134, lotId: 'lot-sorghum-8' }, 'weigh:b1'),
+      event(3, { kind: 'added', ingredientId: 'sugar_white', amountG: 5 }),
+    ]);
+    expect(formula.rows.find(({ key }) => key === 'r2')!.ingredientId).toBe('oil_neutral');
+    expect(formula.blend.rows[0]!.lotId).toBe('lot-sorghum-8');
+    const more = formula.rows.at(-1)!;
+    expect(more).toMatchObject({ ingredientId: 'sugar_white', amountG: 5 });
+    expect(grams).toMatchObject({ b1: 134, [more.key]: 5 });
   });
 });

@@ -38,9 +38,6 @@ const packNames: Readonly<Record<string, string>> = {
 const of = (step: RunStep, show: Show) =>
   step.widthMm !== undefined && step.lengthMm !== undefined ? `${show(step.widthMm, 'length')} × ${show(step.lengthMm, 'length')}` : '';
 const load = ({ load: n = 1, loads = 1 }: RunStep) => (loads > 1 ? `, load ${n} of ${loads}` : '');
-const until = ({ place, targetC }: RunStep, show: Show) =>
-  `${place ?? 'The table'}${targetC === undefined ? '' : `, until its middle is at ${show(targetC, 'temperature')}`}`;
-
 const words: Readonly<Record<RunStep['what'], (step: RunStep, show: Show) => StepWords>> = {
   weigh: (s, show) => ({
     title: s.name ?? 'Weigh',
@@ -75,7 +72,12 @@ const words: Readonly<Record<RunStep['what'], (step: RunStep, show: Show) => Ste
     sign: 'Edges without cracks; press them in now.',
     why: 'An even thickness chills evenly and needs less force under the pin.',
   }),
-  cold: (s, show) => ({ title: 'Into the cold', how: until(s, show), sign: '', why: 'Firm fat rolls without smearing.' }),
+  cold: (s, show) => ({
+    title: `Cold: ${s.place ?? 'fridge'}`,
+    how: s.targetC === undefined ? '' : `Until its middle is at ${show(s.targetC, 'temperature')}.`,
+    sign: '',
+    why: 'Firm fat rolls without smearing.',
+  }),
   lockIn: (s, show) => ({
     title: 'Lock the fat in',
     how: `Dough ${of(s, show)}, edges sealed.`,

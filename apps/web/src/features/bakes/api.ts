@@ -1,6 +1,6 @@
 import { queryOptions, useMutation, useQueryClient } from '@tanstack/react-query';
 import { lastOf, outlookFromRating, type Happened, type MeasuredWhat } from '@north-leaf/core';
-import type { Bake, BakeBody } from '@north-leaf/contracts';
+import type { Bake, BakeBody, Run, StartBody } from '@north-leaf/contracts';
 import { ApiError, request } from '../../platform/http';
 
 export const bakeKeys = { all: ['bakes'] as const, of: (formulaId: string | undefined) => ['bakes', formulaId ?? 'all'] as const };
@@ -10,6 +10,25 @@ export const bakesQuery = (formulaId?: string) =>
     queryKey: bakeKeys.of(formulaId),
     queryFn: () => request<Bake[]>('GET', formulaId === undefined ? '/bakes' : `/bakes?formulaId=${formulaId}`),
   });
+
+/** Runs under way; another device may have begun one. */
+export const runningQuery = queryOptions({
+  queryKey: [...bakeKeys.all, 'running'] as const,
+  queryFn: () => request<Run[]>('GET', '/bakes/running'),
+  refetchInterval: 10_000,
+  retry: false,
+});
+
+/** Begins a run; the same id again is the same run. */
+export function useStartRun() {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: ({ id, body }: { id: string; body: StartBody }) => request<Run>('PUT', `/bakes/${id}/run`, body),
+    retry: (_count, error) => error instanceof ApiError && error.mayRecover,
+    retryDelay: 1500,
+    onSuccess: () => client.invalidateQueries({ queryKey: bakeKeys.all }),
+  });
+}
 
 /** Sent again with the same id until the server answers. */
 export function useRecordBake() {

@@ -1,0 +1,119 @@
+import { useEffect } from 'react';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { useTheme } from '@mui/material/styles';
+import { hasBluetooth, hasSerial } from './real';
+import { useBench } from './simulated';
+import { openScale, setScaleAside, useDevices } from './use-devices';
+
+/** Which scale is read, how it is, and the stand-in's own hands. */
+export function ScalePanel({ onTare, canTare }: { onTare: () => void; canTare: boolean }) {
+  const { palette } = useTheme();
+  const { wanted, scale, scaleName, reading, problem } = useDevices();
+  useEffect(() => {
+    // Only the stand-in may be opened without a press: browsers ask for the others.
+    if (wanted === 'simulated' && useDevices.getState().scale === 'none') void openScale('simulated');
+  }, [wanted]);
+  const small = { minHeight: 48, fontSize: 18 } as const;
+  if (scale === 'none' || scale === 'opening')
+    return (
+      <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'center', fontSize: 18, color: 'text.secondary' }}>
+        {problem ?? 'No scale is read.'}
+        {hasSerial() && (
+          <Button variant="outlined" sx={small} onClick={() => void openScale('serial')}>
+            Scale on a cable
+          </Button>
+        )}
+        {hasBluetooth() && (
+          <Button variant="outlined" sx={small} onClick={() => void openScale('bluetooth')}>
+            Bluetooth scale
+          </Button>
+        )}
+        <Button variant="outlined" sx={small} onClick={() => void openScale('simulated')}>
+          Simulated scale
+        </Button>
+      </Box>
+    );
+  return (
+    <Box sx={{ display: 'grid', gap: 2 }}>
+      <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'center' }}>
+        <Box
+          role="status"
+          sx={{
+            flex: 1,
+            minWidth: 260,
+            fontSize: 22,
+            lineHeight: '28px',
+            fontWeight: 600,
+            color: scale === 'lost' || reading?.over ? 'error.main' : 'text.secondary',
+          }}
+        >
+          {scale === 'lost'
+            ? 'Scale lost. What is in stays counted: pour nothing until it is back, or type the weight.'
+            : reading?.over
+              ? 'Too heavy for this scale. Use a lighter bowl or weigh in two parts.'
+              : `${scaleName}: ${reading?.steady ? 'steady' : 'moving'}. Goes on by itself when the weight holds.`}
+        </Box>
+        {canTare && (
+          <Button variant="text" sx={small} onClick={onTare}>
+            Zero here
+          </Button>
+        )}
+        <Button variant="text" sx={small} onClick={() => void setScaleAside()}>
+          No scale
+        </Button>
+      </Box>
+      {wanted === 'simulated' && <Hands edge={palette.leaf.edge} />}
+    </Box>
+  );
+}
+
+/** What hands do at a scale that is not there. */
+function Hands({ edge }: { edge: string }) {
+  const { plugged, pan, pour, put, clear, plug } = useBench();
+  const small = { minHeight: 48, fontSize: 17 } as const;
+  const pouring = (gPerS: number) => ({
+    onPointerDown: () => pour(gPerS),
+    onPointerUp: () => pour(0),
+    onPointerLeave: () => pour(0),
+  });
+  return (
+    <Box
+      role="group"
+      aria-label="Hands of the simulated scale"
+      sx={{
+        border: `1px dashed ${edge}`,
+        borderRadius: '10px',
+        p: 2,
+        display: 'flex',
+        gap: 2,
+        flexWrap: 'wrap',
+        alignItems: 'center',
+        fontSize: 16,
+      }}
+    >
+      <span>{pan.loadG.toFixed(1)} g lie on it</span>
+      <Button variant="outlined" sx={small} {...pouring(60)} disabled={!plugged}>
+        Pour, hold
+      </Button>
+      <Button variant="outlined" sx={small} onClick={() => put(10)} disabled={!plugged}>
+        + 10 g
+      </Button>
+      <Button variant="outlined" sx={small} onClick={() => put(1)} disabled={!plugged}>
+        + 1 g
+      </Button>
+      <Button variant="outlined" sx={small} onClick={() => put(0.1)} disabled={!plugged}>
+        + 0.1 g
+      </Button>
+      <Button variant="outlined" sx={small} onClick={() => put(-1)} disabled={!plugged}>
+        − 1 g
+      </Button>
+      <Button variant="outlined" sx={small} onClick={clear}>
+        Empty it
+      </Button>
+      <Button variant="outlined" sx={small} onClick={() => plug(!plugged)}>
+        {plugged ? 'Pull the plug' : 'Plug it in'}
+      </Button>
+    </Box>
+  );
+}

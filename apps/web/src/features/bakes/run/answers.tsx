@@ -1,0 +1,118 @@
+import { useEffect, useState, type ReactNode } from 'react';
+import Box from '@mui/material/Box';
+import { useTheme } from '@mui/material/styles';
+import { bench } from './bench-style';
+
+export type Answer = { readonly key: string; readonly label: string; readonly picture?: ReactNode };
+
+/** How long a pedal is kept down to take the answer it stands on. */
+const HOLD_MS = 800;
+
+/**
+ * Answers to choose from: none is chosen at first. By touch or mouse a press takes one. A pedal walks: forward, back, and held down it
+ * takes; so do Space and Enter.
+ */
+export function Answers({
+  label,
+  answers,
+  chosen,
+  onTake,
+  onBack,
+}: {
+  label: string;
+  answers: readonly Answer[];
+  chosen: string | null;
+  onTake: (key: string) => void;
+  onBack: () => void;
+}) {
+  const { palette } = useTheme();
+  const [at, setAt] = useState(-1);
+
+  useEffect(() => {
+    let downAt: number | null = null;
+    const down = (event: KeyboardEvent) => {
+      if (isTyping(event.target)) return;
+      const forward = event.key === 'PageDown' || event.key === 'ArrowRight';
+      const back = event.key === 'PageUp' || event.key === 'ArrowLeft';
+      const take = (event.key === ' ' || event.key === 'Enter') && !(event.target instanceof HTMLButtonElement);
+      if (!forward && !back && !take) return;
+      event.preventDefault();
+      event.stopImmediatePropagation();
+      if (event.repeat) {
+        if (forward && downAt !== null && performance.now() - downAt >= HOLD_MS && at >= 0) {
+          downAt = null;
+          onTake(answers[at]!.key);
+        }
+        return;
+      }
+      if (take) {
+        if (at >= 0) onTake(answers[at]!.key);
+        return;
+      }
+      downAt = performance.now();
+      if (back && at <= 0) onBack();
+      // The press that will be held does not walk on: it stays where it is until it is let go.
+      else if (back) setAt(at - 1);
+    };
+    const up = (event: KeyboardEvent) => {
+      if (event.key !== 'PageDown' && event.key !== 'ArrowRight') return;
+      if (downAt !== null && performance.now() - downAt < HOLD_MS) setAt((n) => (n + 1) % answers.length);
+      downAt = null;
+    };
+    window.addEventListener('keydown', down, true);
+    window.addEventListener('keyup', up, true);
+    return () => {
+      window.removeEventListener('keydown', down, true);
+      window.removeEventListener('keyup', up, true);
+    };
+  }, [answers, at, onTake, onBack]);
+
+  return (
+    <Box
+      role="group"
+      aria-label={label}
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: `repeat(${answers.length}, 1fr)`,
+        gap: 3,
+        [bench.phone]: { gridTemplateColumns: answers.length > 3 ? '1fr 1fr' : `repeat(${answers.length}, 1fr)`, gap: 2 },
+      }}
+    >
+      {answers.map(({ key, label: name, picture }, i) => (
+        <Box
+          key={key}
+          component="button"
+          type="button"
+          aria-pressed={chosen === key}
+          onClick={() => onTake(key)}
+          sx={{
+            minHeight: picture ? 190 : 88,
+            borderRadius: '12px',
+            border: `2px solid ${palette.leaf.edge}`,
+            outline: i === at ? `4px solid ${palette.text.primary}` : 'none',
+            outlineOffset: 2,
+            bgcolor: chosen === key ? palette.leaf.firSoft : 'background.paper',
+            boxShadow: chosen === key ? `inset 0 0 0 4px ${palette.primary.main}` : 'none',
+            color: 'text.primary',
+            font: 'inherit',
+            fontSize: 30,
+            fontWeight: 680,
+            cursor: 'pointer',
+            p: 2,
+            display: 'flex',
+            flexDirection: 'column',
+            alignItems: 'center',
+            justifyContent: 'space-evenly',
+            [bench.phone]: { fontSize: 20, minHeight: picture ? 112 : 72 },
+          }}
+        >
+          {picture}
+          {name}
+        </Box>
+      ))}
+    </Box>
+  );
+}
+
+export const isTyping = (target: EventTarget | null): boolean =>
+  target instanceof HTMLElement && target.matches('input, textarea, select, [contenteditable], [role=combobox], [role=listbox] *');

@@ -1,0 +1,86 @@
+import {
+  bakeCaseFor,
+  evaluate,
+  findingsOf,
+  InputError,
+  looksStudy,
+  madeReady,
+  neededRests,
+  runSteps,
+  runTimes,
+  scaled,
+  type Finding,
+  type Formula,
+  type Kitchen,
+  type LooksStudy,
+  type MadeReady,
+  type NeededRest,
+  type Pantry,
+  type RunStep,
+  type RunTimes,
+} from '@north-leaf/core';
+import { expose } from 'comlink';
+
+export type RunPlan = {
+  readonly steps: readonly RunStep[];
+  readonly times: RunTimes;
+  readonly pieces: number;
+  readonly loads: number;
+  readonly unsafe: readonly Finding[];
+  /** What has to be cold or soft before the first step. */ readonly ready: readonly MadeReady[];
+};
+export type Refused = { readonly path: string; readonly message: string };
+
+let formula: Formula;
+let kitchen: Kitchen;
+let pantry: Pantry;
+
+const api = {
+  /** What a run of this size would be, or what is wrong with it: an error would lose its path on the way. */
+  plan(written: Formula, itsKitchen: Kitchen, itsPantry: Pantry, factor: number): RunPlan | Refused {
+    try {
+      [formula, kitchen, pantry] = [scaled(written, factor), itsKitchen, itsPantry];
+      const evaluation = evaluate(formula, kitchen, pantry);
+      const steps = runSteps(formula, kitchen, pantry, evaluation);
+      const { sheet, dough } = evaluation;
+      if (sheet.state === 'waiting' || dough.state === 'waiting') return { path: '', message: 'cannot be worked out' };
+      return {
+        steps,
+        times: runTimes(steps),
+        pieces: sheet.result.pieces,
+        loads: sheet.result.loads,
+        unsafe: findingsOf(evaluation).filter(({ unsafe }) => unsafe),
+        ready: madeReady(kitchen, dough.result.makeUp).filter(({ thing }) => wantedReady(formula).has(thing)),
+      };
+    } catch (error) {
+      if (!(error instanceof InputError)) throw error;
+      return { path: error.path, message: error.message };
+    }
+  },
+  rests(): NeededRest[] {
+    return neededRests(formula, kitchen, pantry, evaluate(formula, kitchen, pantry));
+  },
+  looks(): LooksStudy['looks'] {
+    const theCase = bakeCaseFor(formula, kitchen, pantry);
+    if (!theCase) return [];
+    const study = looksStudy(theCase);
+    for (;;) {
+      const { done, value } = study.next();
+      if (done) return value.looks;
+    }
+  },
+};
+
+/** Which of the things that can be made ready this formula asks for, by how its fat goes in. */
+function wantedReady({ rows }: Formula): ReadonlySet<MadeReady['thing']> {
+  const wanted = new Set<MadeReady['thing']>();
+  for (const { use, fat } of rows) {
+    if (use === 'rollIn') wanted.add('butterBends');
+    if (fat?.state === 'pieces' || fat?.state === 'rubbed') wanted.add('cutButter');
+    if (fat?.state === 'creamed') wanted.add('butterCreams');
+  }
+  return wanted;
+}
+
+export type PlanRunApi = typeof api;
+expose(api);

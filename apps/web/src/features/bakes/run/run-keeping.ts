@@ -1,0 +1,26 @@
+import { createStore, del, entries, get, set, setMany } from 'idb-keyval';
+import type { BakeEvent, Formula, Kitchen, Pantry } from '@north-leaf/core';
+import type { Run } from '@north-leaf/contracts';
+
+/** A run as this device knows it: enough to go on without a server. */
+export type KeptRun = { readonly run: Run; readonly formula: Formula; readonly kitchen: Kitchen; readonly pantry: Pantry };
+/** An event that has not been heard back from the server, and the run it belongs to. */
+export type Waiting = { readonly bakeId: string; readonly event: BakeEvent };
+
+const runs = createStore('north-leaf-runs', 'runs');
+const outbox = createStore('north-leaf-outbox', 'events');
+
+export const keptRun = (id: string): Promise<KeptRun | undefined> => get<KeptRun>(id, runs).catch(() => undefined);
+export const keepRun = (kept: KeptRun): Promise<void> => set(kept.run.id, kept, runs).catch(() => undefined);
+export const forgetRun = (id: string): Promise<void> => del(id, runs).catch(() => undefined);
+
+/** What was said at the bench is safe once this is done: in this browser, whatever happens to the page or the power. */
+export const keepWaiting = (waiting: readonly Waiting[]): Promise<void> =>
+  setMany(
+    waiting.map((one) => [one.event.id, one]),
+    outbox,
+  );
+export const stillWaiting = async (): Promise<Waiting[]> => (await entries<string, Waiting>(outbox).catch(() => [])).map(([, one]) => one);
+export async function heardBack(ids: readonly string[]): Promise<void> {
+  for (const id of ids) await del(id, outbox).catch(() => undefined);
+}
