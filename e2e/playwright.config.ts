@@ -17,6 +17,8 @@ export default defineConfig({
     trace: 'retain-on-failure',
     screenshot: 'only-on-failure',
     browserName: 'chromium',
+    // Kept apps are for the journeys that lose the server; elsewhere every page would fetch all of it first.
+    serviceWorkers: 'block',
     locale: 'en-GB',
     timezoneId: 'UTC',
     launchOptions: {

@@ -1,27 +1,9 @@
-import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
 import { expect, test } from '@playwright/test';
 import { CRACKER, storing, water } from './a-page.js';
+import { aServer } from './a-server.js';
 
-// A server of its own, on its own database: this journey kills it.
-const PORT = 4321;
-const base = `http://127.0.0.1:${PORT}`;
-const env = { ...process.env, PORT: String(PORT), DATABASE_URL: process.env['KILLED_DATABASE_URL'] ?? '', LOG_LEVEL: 'error' };
-let server: ChildProcess | undefined;
-
-async function start(): Promise<void> {
-  server = spawn(process.execPath, ['../apps/server/dist/main.js'], { env, stdio: 'ignore' });
-  await expect(async () => expect((await fetch(`${base}/api/health`)).ok).toBe(true)).toPass({ timeout: 20_000 });
-}
-async function kill(): Promise<void> {
-  const gone = new Promise((done) => server?.once('exit', done));
-  server?.kill('SIGKILL');
-  await gone;
-}
-
-test.beforeAll(async () => {
-  expect(spawnSync(process.execPath, ['../apps/server/dist/prepare.js', '--empty', '--seed'], { env }).status).toBe(0);
-  await start();
-});
+const { base, start, kill, fresh } = aServer(4321);
+test.beforeAll(fresh);
 test.afterAll(kill);
 
 test('a server killed under an open draft and while saving loses nothing, and the page comes back by itself', async ({ page }) => {

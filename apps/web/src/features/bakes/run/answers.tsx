@@ -1,4 +1,4 @@
-import { useEffect, useState, type ReactNode } from 'react';
+import { useEffect, useRef, useState, type ReactNode } from 'react';
 import Box from '@mui/material/Box';
 import { useTheme } from '@mui/material/styles';
 import { bench } from './bench-style';
@@ -10,54 +10,60 @@ const HOLD_MS = 800;
 
 /**
  * Answers to choose from: none is chosen at first. By touch or mouse a press takes one. A pedal walks: forward, back, and held down it
- * takes; so do Space and Enter.
+ * takes; so do Space and Enter. Held down on what is chosen already it means what the Next edge means.
  */
 export function Answers({
   label,
   answers,
   chosen,
   onTake,
+  onAgain,
   onBack,
 }: {
   label: string;
   answers: readonly Answer[];
   chosen: string | null;
   onTake: (key: string) => void;
+  onAgain?: () => void;
   onBack: () => void;
 }) {
   const { palette } = useTheme();
   const [at, setAt] = useState(-1);
 
+  /** Since when the pedal is down; null: it is up, or has taken already. */
+  const downAt = useRef<number | null>(null);
   useEffect(() => {
-    let downAt: number | null = null;
+    const take = () => {
+      const answer = answers[at];
+      if (!answer) return;
+      if (answer.key === chosen && onAgain) onAgain();
+      else onTake(answer.key);
+    };
     const down = (event: KeyboardEvent) => {
       if (isTyping(event.target)) return;
       const forward = event.key === 'PageDown' || event.key === 'ArrowRight';
       const back = event.key === 'PageUp' || event.key === 'ArrowLeft';
-      const take = (event.key === ' ' || event.key === 'Enter') && !(event.target instanceof HTMLButtonElement);
-      if (!forward && !back && !take) return;
+      const press = (event.key === ' ' || event.key === 'Enter') && !(event.target instanceof HTMLButtonElement);
+      if (!forward && !back && !press) return;
       event.preventDefault();
       event.stopImmediatePropagation();
       if (event.repeat) {
-        if (forward && downAt !== null && performance.now() - downAt >= HOLD_MS && at >= 0) {
-          downAt = null;
-          onTake(answers[at]!.key);
+        if (forward && downAt.current !== null && performance.now() - downAt.current >= HOLD_MS) {
+          downAt.current = null;
+          take();
         }
         return;
       }
-      if (take) {
-        if (at >= 0) onTake(answers[at]!.key);
-        return;
-      }
-      downAt = performance.now();
+      if (press) return take();
+      downAt.current = performance.now();
       if (back && at <= 0) onBack();
       // The press that will be held does not walk on: it stays where it is until it is let go.
       else if (back) setAt(at - 1);
     };
     const up = (event: KeyboardEvent) => {
       if (event.key !== 'PageDown' && event.key !== 'ArrowRight') return;
-      if (downAt !== null && performance.now() - downAt < HOLD_MS) setAt((n) => (n + 1) % answers.length);
-      downAt = null;
+      if (downAt.current !== null && performance.now() - downAt.current < HOLD_MS) setAt((n) => (n + 1) % answers.length);
+      downAt.current = null;
     };
     window.addEventListener('keydown', down, true);
     window.addEventListener('keyup', up, true);
@@ -65,7 +71,7 @@ export function Answers({
       window.removeEventListener('keydown', down, true);
       window.removeEventListener('keyup', up, true);
     };
-  }, [answers, at, onTake, onBack]);
+  });
 
   return (
     <Box

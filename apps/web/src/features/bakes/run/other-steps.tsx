@@ -156,11 +156,12 @@ export function FeelStep({ run, progress, advance }: Props) {
         : answer.adds === 'water'
           ? `${capital(spoons(answer.spoons ?? 0))} in`
           : `${benchGrams(answer.doseG)} g of blend in`;
+  const press = () => (word ? void said(dosing && word !== 'rollsClean' ? 'dose' : 'end') : undefined);
   useNext(advance, {
     label: button ?? 'Next',
     detail: word ? '' : 'say how it feels',
     filled: word !== null,
-    press: () => (word ? void said(dosing && word !== 'rollsClean' ? 'dose' : 'end') : undefined),
+    press,
   });
   return (
     <Box sx={{ display: 'grid', gap: 4 }}>
@@ -174,6 +175,7 @@ export function FeelStep({ run, progress, advance }: Props) {
         answers={handWordOrder.map((key) => ({ key, label: handWordLabels[key], picture: <Palm word={key} /> }))}
         chosen={word}
         onTake={take}
+        onAgain={press}
         onBack={advance.back}
       />
       <Box aria-live="polite" sx={{ display: 'grid', gap: 3 }}>

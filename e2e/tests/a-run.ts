@@ -1,0 +1,69 @@
+import { randomUUID } from 'node:crypto';
+import { expect, type Page } from '@playwright/test';
+
+type Event = { id: string; stepKey?: string; what: { kind: string; rowKey?: string; addedG?: number; word?: string } };
+export type StoredRun = { id: string; steps: { key: string; rowKey?: string; amountG?: number }[]; events: Event[] };
+
+const FORMULA = '3f3a2a52-8c0c-4b57-9c7e-1f6a5c0e7a11';
+const json = { 'content-type': 'application/json' };
+
+/** A run of the demo crackers, begun past the page that asks about it. */
+export async function beginRun(base: string, over: object = {}): Promise<string> {
+  const id = randomUUID();
+  const body = { formulaId: FORMULA, version: 2, factor: 1, looks: [], confirmed: [], ...over };
+  const answer = await fetch(`${base}/api/bakes/${id}/run`, { method: 'PUT', headers: json, body: JSON.stringify(body) });
+  expect(answer.status).toBe(200);
+  return id;
+}
+
+export const storedRun = async (base: string, id: string): Promise<StoredRun> =>
+  (await (await fetch(`${base}/api/bakes/${id}`)).json()) as StoredRun;
+
+export const post = (base: string, id: string, whats: readonly { stepKey?: string; what: object }[]): Promise<Response> =>
+  fetch(`${base}/api/bakes/${id}/events`, {
+    method: 'POST',
+    headers: json,
+    body: JSON.stringify(whats.map((one, i) => ({ id: randomUUID(), at: new Date(Date.now() + i).toISOString(), ...one }))),
+  });
+
+/** Everything before a step, as if it had been done. */
+export async function upTo(base: string, id: string, key: string): Promise<void> {
+  const { steps } = await storedRun(base, id);
+  const before = steps.slice(
+    0,
+    steps.findIndex((step) => step.key === key),
+  );
+  await post(
+    base,
+    id,
+    before.flatMap((step) => [
+      ...(step.amountG !== undefined && step.rowKey
+        ? [{ stepKey: step.key, what: { kind: 'weighed', rowKey: step.rowKey, addedG: step.amountG } }]
+        : []),
+      { stepKey: step.key, what: { kind: 'stepEnded' } },
+    ]),
+  );
+}
+
+/** So that its alarms do not ring in the next journey. */
+export const endRun = (base: string, id: string): Promise<Response> => post(base, id, [{ what: { kind: 'ended' } }]);
+
+export const title = (page: Page) => page.locator('h1');
+export const next = (page: Page) => page.getByRole('button', { name: /^(Next|Done|It is in|It is on|Packed|End the bake)/ });
+/** Grams that a run stored for a row. */
+export const gramsOf = ({ events }: StoredRun, rowKey: string): number =>
+  events.reduce((sum, { what }) => sum + (what.kind === 'weighed' && what.rowKey === rowKey ? what.addedG! : 0), 0);
+
+/** Puts so many grams on the simulated scale, by its own buttons. */
+export async function put(page: Page, grams: number): Promise<void> {
+  const tenths = Math.round(grams * 10);
+  for (const [name, each] of [
+    ['+ 10 g', 100],
+    ['+ 1 g', 10],
+    ['+ 0.1 g', 1],
+  ] as const) {
+    const larger = name === '+ 10 g' ? Infinity : each * 10;
+    for (let left = Math.floor((larger === Infinity ? tenths : tenths % larger) / each); left > 0; left--)
+      await page.getByRole('button', { name, exact: true }).click();
+  }
+}

@@ -1,0 +1,259 @@
+import { AxeBuilder } from '@axe-core/playwright';
+import { expect, test, type Page } from '@playwright/test';
+import { complaints } from './a-page.js';
+import { beginRun, endRun, gramsOf, next, put, storedRun, title, upTo } from './a-run.js';
+
+const base = (page: Page) => new URL(page.url()).origin;
+const axe = async (page: Page, where: string) => {
+  const { violations } = await new AxeBuilder({ page }).disableRules(['region']).analyze();
+  expect(violations.map(({ id, nodes }) => `${where} ${id}: ${nodes[0]?.html.slice(0, 160)}`)).toEqual([]);
+};
+
+test('a whole bake with the simulated scale and probe, from its start to its dots', async ({ page }) => {
+  test.setTimeout(240_000);
+  const errors = complaints(page);
+  await page.goto('/run/new');
+  await page.getByRole('combobox', { name: 'Formula' }).click();
+  await page.getByRole('option', { name: 'Seeded sorghum crackers' }).click();
+  await expect(page.getByText('Fridge, 22 min')).toBeVisible();
+  await expect(page.getByText(/Begun now, it is ready about \d\d:\d\d/)).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Start', exact: true })).toBeEnabled({ timeout: 60_000 });
+  await page.waitForTimeout(400);
+  await axe(page, 'start');
+  await page.getByRole('button', { name: 'Start', exact: true }).click();
+  await expect(title(page)).toHaveText('Sorghum flour, whole grain');
+  const id = page.url().split('/').at(-1)!;
+  await page.getByRole('button', { name: 'Simulated scale' }).click();
+  const { steps } = await storedRun(base(page), id);
+  const planned = new Map(steps.map(({ key, amountG }) => [key, amountG ?? 0]));
+
+  // Each weight goes on by itself once it holds in tolerance.
+  for (const step of steps.filter(({ key }) => /^weigh:b/.test(key))) {
+    await expect(page.getByText('steady', { exact: false }).first()).toBeVisible();
+    const before = await title(page).textContent();
+    await put(page, Math.round(step.amountG! * 10) / 10);
+    await expect(title(page)).not.toHaveText(before!, { timeout: 15_000 });
+  }
+  const half = await storedRun(base(page), id);
+  for (const [key, g] of [...planned].filter(([name]) => /^weigh:b/.test(name)))
+    expect(Math.abs(gramsOf(half, key.slice('weigh:'.length)) - g)).toBeLessThan(Math.max(0.25, g * 0.011));
+
+  // The rest is typed: digits open the field, Enter stores.
+  for (let i = 0; i < 40 && !/feel/.test((await title(page).textContent())!); i++) {
+    const now = (await title(page).textContent())!;
+    if (await page.getByRole('button', { name: 'Type it' }).isVisible()) {
+      await page.keyboard.press('4');
+      await page.getByLabel('Weight in g').fill('12.5');
+      await page.keyboard.press('Enter');
+    } else await page.keyboard.press('PageDown');
+    await expect(title(page)).not.toHaveText(now);
+  }
+
+  // The hand is answered in grams, in two doses, and then it is told to stop.
+  await page.getByRole('button', { name: 'Cracks' }).click();
+  await expect(page.getByText(/First of two doses/)).toBeVisible();
+  await page
+    .getByRole('button', { name: /spoons? in$/ })
+    .first()
+    .click();
+  await page.getByRole('button', { name: 'Cracks' }).click();
+  await expect(page.getByText(/Second and last dose/)).toBeVisible();
+  await page
+    .getByRole('button', { name: /spoons? in$/ })
+    .first()
+    .click();
+  await page.getByRole('button', { name: 'Cracks' }).click();
+  await expect(page.getByText(/a third chases the hand/)).toBeVisible();
+  await page.getByRole('button', { name: 'Rolls clean' }).click();
+  await page.getByRole('button', { name: 'Go on' }).first().click();
+
+  await page.getByRole('button', { name: 'Simulated probe' }).click();
+  await page.getByRole('button', { name: /^Take \d/ }).click();
+  await page.keyboard.press('PageDown');
+  await expect(title(page)).toHaveText('Let it stand');
+  await expect(page.getByTestId('time-left')).toHaveText('5 min');
+
+  // Waits are cut short here, twice asked; the oven’s dial is that of the oven, never the wanted air.
+  const seen: string[] = [];
+  for (let i = 0; i < 60; i++) {
+    const now = (await title(page).textContent())!;
+    seen.push(now);
+    if (/^Look/.test(now)) break;
+    await page.keyboard.press('PageDown');
+    await page.waitForTimeout(650);
+  }
+  expect(seen.join('\n')).toContain('Oven A: dial 145 °C');
+  await page.getByRole('button', { name: 'As shown' }).click();
+  await page.waitForTimeout(300);
+  for (let i = 0; i < 12 && !/^Look/.test((await title(page).textContent())!); i++) {
+    await page.keyboard.press('PageDown');
+    await page.waitForTimeout(650);
+  }
+  await page.getByRole('button', { name: 'Out now, hold' }).press('Enter');
+  await expect(title(page)).toHaveText(/^Out/);
+  await page.getByLabel('Load after').fill('heavy');
+  await expect(page.getByText('Load after must be a number, got “heavy”')).toBeVisible();
+  await page.getByLabel('Load after').fill('281');
+  await page.getByLabel('In the oven').fill('15');
+  await page.getByRole('button', { name: 'Tone of the top 4' }).click();
+  await next(page).click();
+  for (let i = 0; i < 60 && (await title(page).textContent()) !== 'How is it?'; i++) {
+    if (/^Look/.test((await title(page).textContent())!)) await page.getByRole('button', { name: 'Out now, hold' }).press('Enter');
+    else await page.keyboard.press('PageDown');
+    await page.waitForTimeout(650);
+  }
+  await page.getByRole('button', { name: 'Crisp 5 of 5' }).click();
+  await page.getByRole('button', { name: 'Tender 3 of 5' }).click();
+  await page.getByRole('button', { name: 'Liked 4 of 5' }).click();
+  await axe(page, 'rate');
+  await page.getByRole('button', { name: /^End the bake/ }).click();
+  await expect(page.getByRole('heading', { name: 'Bakes' })).toBeVisible();
+  const { events } = await storedRun(base(page), id);
+  expect(events.map(({ what }) => what.kind)).toEqual(
+    expect.arrayContaining(['began', 'weighed', 'felt', 'measured', 'looked', 'skipped', 'rated', 'ended']),
+  );
+  expect(errors).toEqual([]);
+});
+
+test('too much is poured: the rest is scaled, and what was weighed before is topped up', async ({ page }) => {
+  await page.goto('/run');
+  const id = await beginRun(base(page));
+  await page.goto(`/run/${id}`);
+  await page.getByRole('button', { name: 'Type it' }).click();
+  await page.getByLabel('Weight in g').fill('134.4');
+  await page.keyboard.press('Enter');
+  await expect(title(page)).toHaveText('Brown rice flour');
+  await page.getByRole('button', { name: 'Simulated scale' }).click();
+  await expect(page.getByText('steady', { exact: false })).toBeVisible();
+  await put(page, 36);
+  await expect(page.getByTestId('still-to-add')).toContainText('g over', { timeout: 15_000 });
+  await page.getByRole('button', { name: /Scale the rest × 1\.25/ }).click();
+  await expect(title(page)).toHaveText('Sorghum flour, whole grain');
+  await expect(page.getByTestId('still-to-add')).toContainText(/^3[34]/);
+  await expect(page.getByText(/× 1\.25/).first()).toBeVisible();
+  await endRun(base(page), id);
+});
+
+test('a lot without proof stops the weighing, and the reason is kept', async ({ page, request }) => {
+  await page.goto('/run');
+  const book = (await (await request.get('/api/pantry')).json()) as {
+    lots: Record<string, Record<string, unknown>>;
+    revisions: { lots: Record<string, number> };
+  };
+  const { report: _report, ...bare } = book.lots['lot-tapioca-5']!;
+  const store = async (lot: object, revision: number) =>
+    expect((await request.put('/api/pantry/lots/lot-tapioca-5', { data: { revision, recounted: false, lot } })).status()).toBe(200);
+  const id = await beginRun(base(page));
+  await upTo(base(page), id, 'weigh:b3');
+  await store(bare, book.revisions.lots['lot-tapioca-5']!);
+  await page.goto(`/run/${id}`);
+  await expect(page.getByText(/Not proven: Tapioca starch/)).toBeVisible();
+  await axe(page, 'lot stop');
+  await page.keyboard.press('PageDown');
+  await expect(page.getByText(/Not proven: Tapioca starch/)).toBeVisible();
+  await page.getByRole('button', { name: 'Weigh it, not gluten-free' }).click();
+  await expect(page.getByTestId('still-to-add')).toContainText('43');
+  await expect(async () =>
+    expect((await storedRun(base(page), id)).events.some(({ what }) => what.kind === 'confirmed')).toBe(true),
+  ).toPass();
+  await endRun(base(page), id);
+  await store(book.lots['lot-tapioca-5']!, book.revisions.lots['lot-tapioca-5']! + 1);
+});
+
+test('by pedal alone: forward, back, and held down to take an answer', async ({ page }) => {
+  await page.goto('/run');
+  const id = await beginRun(base(page));
+  await page.goto(`/run/${id}`);
+  await expect(title(page)).toHaveText('Sorghum flour, whole grain');
+  // Nothing is weighed: the first press asks, the second one means as planned.
+  await page.keyboard.press('PageDown');
+  await expect(page.getByRole('button', { name: 'In as planned, 134 g' })).toBeVisible();
+  await page.waitForTimeout(700);
+  await page.keyboard.press('PageDown');
+  await expect(title(page)).toHaveText('Brown rice flour');
+  await page.keyboard.press('PageUp');
+  await expect(page.getByText('In: 134 g of 134 g planned.')).toBeVisible();
+  await page.keyboard.press('PageDown');
+  await expect(title(page)).toHaveText('Brown rice flour');
+  await upTo(base(page), id, 'feel');
+  await page.goto(`/run/${id}`);
+  await expect(title(page)).toHaveText('How does the dough feel?');
+  for (let i = 0; i < 3; i++) await page.keyboard.press('PageDown');
+  // A browser repeats a key that is held down.
+  await page.keyboard.down('PageDown');
+  await page.waitForTimeout(900);
+  await page.keyboard.down('PageDown');
+  await page.keyboard.up('PageDown');
+  await expect(page.getByRole('button', { name: 'Rolls clean' })).toHaveAttribute('aria-pressed', 'true');
+  await expect(page.getByText('It is right.')).toBeVisible();
+  await axe(page, 'feel');
+  await page.keyboard.down('PageDown');
+  await page.waitForTimeout(900);
+  await page.keyboard.down('PageDown');
+  await page.keyboard.up('PageDown');
+  await expect(title(page)).toHaveText('Temperature of the dough');
+  await endRun(base(page), id);
+});
+
+test('several runs: every wait on every page, soonest first, and an alarm that says the step', async ({ page }) => {
+  await page.goto('/run');
+  const [first, second] = [await beginRun(base(page)), await beginRun(base(page))];
+  await upTo(base(page), first, 'cold:0');
+  await upTo(base(page), second, 'rest');
+  await page.goto(`/run/${first}`);
+  await expect(title(page)).toHaveText('Cold: Fridge');
+  await page.keyboard.press('PageDown');
+  await expect(page.getByTestId('time-left')).toHaveText(/^1[67] min$/);
+  await page.goto(`/run/${second}`);
+  await expect(page.getByTestId('time-left')).toHaveText('5 min');
+  const shelf = page.getByRole('region', { name: 'Waits' });
+  await expect(shelf.getByRole('button').first()).toContainText('Let it stand');
+  await expect(shelf.getByRole('button').nth(1)).toContainText('Cold: Fridge');
+  await axe(page, 'wait');
+  await page.goto('/pantry/lots');
+  await expect(page.getByRole('button', { name: /Wait: Let it stand/ })).toContainText('+1');
+  // The rest was begun long ago: it is over, whatever the tablet’s own clock says.
+  const { events } = await storedRun(base(page), second);
+  expect(events.filter(({ what }) => what.kind === 'stepBegan')).toHaveLength(1);
+  const third = await beginRun(base(page));
+  await upTo(base(page), third, 'rest');
+  await fetch(`${base(page)}/api/bakes/${third}/events`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify([
+      { id: crypto.randomUUID(), at: new Date(Date.now() - 400_000).toISOString(), stepKey: 'rest', what: { kind: 'stepBegan' } },
+    ]),
+  });
+  await page.goto('/run');
+  await expect(page.getByRole('alert')).toContainText('Press to a slab');
+  await expect.poll(() => page.title()).toContain('Press to a slab');
+  await page.getByRole('button', { name: 'Go to it' }).click();
+  await expect(page).toHaveURL(new RegExp(third));
+  for (const id of [first, second, third]) await endRun(base(page), id);
+});
+
+test('two devices on one run: what one does, the other sees; the same weight twice is kept once', async ({ page, browser }) => {
+  await page.goto('/run');
+  const at = base(page);
+  const id = await beginRun(at);
+  const other = await (await browser.newContext()).newPage();
+  await page.goto(`/run/${id}`);
+  await other.goto(`${at}/run/${id}`);
+  // Neither has heard of the other when both type.
+  for (const device of [page, other]) {
+    await device.getByRole('button', { name: 'Type it' }).click();
+    await device.getByLabel('Weight in g').fill('134');
+  }
+  await Promise.all([page.keyboard.press('Enter'), other.keyboard.press('Enter')]);
+  await expect(title(page)).toHaveText('Brown rice flour');
+  await expect(title(other)).toHaveText('Brown rice flour');
+  await expect(async () => expect(gramsOf(await storedRun(at, id), 'b1')).toBe(134)).toPass();
+  await page.getByRole('button', { name: 'Type it' }).click();
+  await page.getByLabel('Weight in g').fill('28.8');
+  await page.keyboard.press('Enter');
+  await expect(title(other)).toHaveText(/Tapioca/, { timeout: 10_000 });
+  await page.getByRole('button', { name: 'Pause' }).click();
+  await expect(other.getByRole('button', { name: 'Go on' })).toBeVisible({ timeout: 10_000 });
+  await endRun(at, id);
+  await other.context().close();
+});
