@@ -4,6 +4,7 @@ import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { checkNode, ensureInstalled, node, plainFailures, ROOT, TSC } from './bootstrap.mjs';
 import { validateComposition } from './validate-composition.mjs';
+import { validateLearning } from './validate-learning.mjs';
 import { validatePractice } from './validate-practice.mjs';
 
 plainFailures();
@@ -123,6 +124,7 @@ for (const [atC, pascal] of [
 await validatePasted();
 await validateComposition(line);
 await validatePractice(line, table);
+await validateLearning(line, table);
 /** Ingredient lines as people write them, in six languages: named and weighed right, or asked about where they must be. */
 async function validatePasted() {
   const { readLine } = await core('entry/read-line.js');

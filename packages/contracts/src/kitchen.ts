@@ -1,7 +1,7 @@
 import Joi from 'joi';
-import { judgements, panKinds, ovenShelves, ovenSides, suits } from '@north-leaf/core';
+import { judgements, learnedWhats, panKinds, ovenShelves, ovenSides, suits } from '@north-leaf/core';
 import { bodyOf } from './check.js';
-import type { Guest, Judgement, JudgementName, Oven, Pan, Place, Tray } from '@north-leaf/core';
+import type { Guest, Judgement, JudgementName, Learned, Oven, Pan, Place, Tray } from '@north-leaf/core';
 
 const sizeMm = () => Joi.number().min(20).max(2000);
 
@@ -106,6 +106,14 @@ export const ovenHeatBodySchema: Joi.ObjectSchema<OvenHeatBody> = bodyOf<OvenHea
   value: Joi.number().min(0.4).max(2.5),
   sd: Joi.number().greater(0).max(1),
   from: Joi.string().allow('').max(300),
+});
+
+export type LearnedBody = Pick<Learned, 'what' | 'about'> & { readonly do: 'use' | 'setAside' | 'reset' };
+/** What is to be done with something learned: use it, keep it unused, or begin anew without the bakes so far. */
+export const learnedBodySchema: Joi.ObjectSchema<LearnedBody> = bodyOf<LearnedBody>({
+  what: Joi.valid(...learnedWhats),
+  about: Joi.string().min(1).max(120),
+  do: Joi.valid('use', 'setAside', 'reset'),
 });
 
 export type JudgementsBody = Readonly<Partial<Record<JudgementName, number>>>;

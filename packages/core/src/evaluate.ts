@@ -6,6 +6,7 @@ import { doughStage } from './dough/dough.js';
 import { InputError } from './errors.js';
 import { families } from './facts/families.js';
 import { stateOf, worstFirst } from './findings/finding.js';
+import { learnedOf } from './document/kitchen.js';
 import { keepStage } from './keep/keep.js';
 import { outlookOf } from './outlook/outlook.js';
 import { sheetStage } from './sheet/sheet.js';
@@ -35,7 +36,7 @@ export type Evaluation = {
 };
 
 /** A formula's meaning changes only with this number; every stored version keeps the one it was worked out with. */
-export const coreVersion = '1.4.0';
+export const coreVersion = '1.5.0';
 
 /**
  * Works a formula out, all the way down the Line.
@@ -61,12 +62,16 @@ export function evaluate(formula: Formula, kitchen: Kitchen, pantry: Pantry): Ev
   const outlook =
     keep.state === 'waiting'
       ? null
-      : outlookOf(family!, {
-          blend: resultOf(blend),
-          dough: resultOf(dough),
-          bake: resultOf(bake),
-          keep: keep.result,
-        });
+      : outlookOf(
+          family!,
+          {
+            blend: resultOf(blend),
+            dough: resultOf(dough),
+            bake: resultOf(bake),
+            keep: keep.result,
+          },
+          taughtTexture(family!, kitchen),
+        );
   return { blend, dough, chill, sheet, bake, keep, outlook };
 }
 
@@ -102,6 +107,11 @@ function blendAndDough(formula: Formula, kitchen: Kitchen, pantry: Pantry, stage
   const family = families[formula.family];
   const blend = stage(() => blendStage(formula, family!, kitchen, pantry));
   return { blend, dough: stage(() => doughStage(formula, family!, kitchen, pantry, resultOf(blend))) };
+}
+
+function taughtTexture({ id }: Family, kitchen: Kitchen): NonNullable<Parameters<typeof outlookOf>[2]> {
+  const [crisp, tender] = [learnedOf(kitchen, 'crisp', id), learnedOf(kitchen, 'tender', id)];
+  return { ...(crisp ? { crisp } : {}), ...(tender ? { tender } : {}) };
 }
 
 type StageRunner = <R>(work: () => { result: R; findings: Finding[] }) => Stage<R>;

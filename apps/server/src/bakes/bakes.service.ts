@@ -6,6 +6,7 @@ import {
   evaluate,
   findingsOf,
   InputError,
+  MOST_LOADS,
   runSteps,
   runState,
   scaled,
@@ -14,6 +15,9 @@ import {
   weighedOf,
   type BakeEvent,
   type FeltDough,
+  type Kitchen,
+  type Learned,
+  type RecordedBake,
 } from '@north-leaf/core';
 import { FormulasService } from '../formulas/formulas.service.js';
 import { KitchenService } from '../kitchen/kitchen.service.js';
@@ -21,6 +25,8 @@ import { PantryService } from '../pantry/pantry.service.js';
 import { Clock } from '../platform/clock.js';
 import { ApiError } from '../platform/errors.js';
 import { KitchenScope } from '../platform/kitchen-scope.js';
+import { log } from '../platform/log.js';
+import { SolverService } from '../solver/solver.service.js';
 import { BakeEventEntity } from './bake-event.entity.js';
 import { BakeEntity } from './bake.entity.js';
 import type { Bake, BakeBody, FormulaListItem, FormulaVersion, Run, StartBody } from '@north-leaf/contracts';
@@ -33,7 +39,11 @@ export class BakesService {
     private readonly pantry: PantryService,
     private readonly kitchen: KitchenService,
     private readonly clock: Clock,
+    private readonly solver: SolverService,
   ) {}
+
+  /** Learning goes on after the answer, one bake after the other. */
+  private learning: Promise<void> = Promise.resolve();
 
   /** Newest first. */
   async list(formulaId?: string): Promise<Bake[]> {
@@ -56,7 +66,7 @@ export class BakesService {
 
   /** Stores header and events together; the same id again gives what is stored. */
   async record(id: string, body: BakeBody): Promise<Bake> {
-    return this.scope.transaction(async (manager) => {
+    const stored = await this.scope.transaction(async (manager) => {
       if (!(await this.isHeld(id, manager))) {
         await this.refuseUnknown(body.formulaId, body.version, manager);
         const { formulaId, version, factor, roomC, humidityShare } = body;
@@ -68,6 +78,8 @@ export class BakesService {
       }
       return this.one(id, manager);
     });
+    if (body.events.some(teaches)) this.learnLater(body);
+    return stored;
   }
 
   /**
@@ -119,7 +131,7 @@ export class BakesService {
 
   /** Each event once, in any order; the answer lists what is stored. */
   async addEvents(id: string, events: readonly BakeEvent[]): Promise<readonly BakeEvent[]> {
-    return this.scope.transaction(async (manager) => {
+    const bake = await this.scope.transaction(async (manager) => {
       // Two devices of one run send the same things: one after the other, so that each finds what is stored.
       await manager.query('SELECT pg_advisory_xact_lock(hashtext($1))', [`bake:${id}`]);
       const bake = await this.one(id, manager);
@@ -128,8 +140,10 @@ export class BakesService {
       if (events.some((event) => isFelt(event) || event.corrects !== undefined || event.what.kind === 'weighed'))
         await this.learnThirst(bake, manager);
       if (events.some(({ what }) => what.kind === 'weighed')) await this.takeStock(id, manager);
-      return (await this.one(id, manager)).events;
+      return this.one(id, manager);
     });
+    if (events.some(teaches)) this.learnLater(bake);
+    return bake.events;
   }
 
   /** What the bake took from the lots, worked out from its version and what was weighed. Of a run, only what was weighed has been taken. */
@@ -151,8 +165,9 @@ export class BakesService {
       manager,
     );
     const versions = new Map<string, FormulaVersion>();
+    const since = learnedSince(await this.kitchen.current(), 'thirstFactor', name);
     const doughs: FeltDough[] = [];
-    for (const bake of bakes.map((one) => bakeOf(one, events))) {
+    for (const bake of bakes.filter(({ startedAt }) => startedAt.toISOString() > since).map((one) => bakeOf(one, events))) {
       const stood = standingEvents(bake.events);
       // Another ingredient in the bowl says nothing of this blend's own thirst.
       if (!stood.some(isFelt) || stood.some(({ what }) => what.kind === 'swapped')) continue;
@@ -170,6 +185,48 @@ export class BakesService {
       });
     }
     await this.kitchen.setLearned('thirstFactor', name, thirstOfBlend(name, doughs), manager);
+  }
+
+  private learnLater(bake: Pick<Bake, 'formulaId' | 'version'>): void {
+    this.learning = this.learning
+      .then(() => this.learn(bake))
+      .catch((err: unknown) => log.error({ err }, 'nothing was learned from a bake'));
+  }
+
+  /** Oven and texture, worked out anew from their latest bakes, beside the server's own thread. */
+  private async learn({ formulaId, version }: Pick<Bake, 'formulaId' | 'version'>): Promise<void> {
+    const { formula } = await this.formulas.version(formulaId, version);
+    const [kitchen, pantry] = [await this.kitchen.current(), await this.pantry.whole()];
+    const rows = await (await this.scope.table(BakeEntity)).find({ order: { number: 'DESC' }, take: LOOKED_AT });
+    const events = await this.eventsOf(rows.map(({ id }) => id));
+    const { ovenId } = formula.bake;
+    const measuredAt = kitchen.ovens.find(({ id }) => id === ovenId)?.readings.reduce((last, { at }) => (at > last ? at : last), '') ?? '';
+    const ovenSince = [measuredAt, learnedSince(kitchen, 'oven', ovenId)].sort().at(-1)!;
+    const textureSince = [learnedSince(kitchen, 'crisp', formula.family), learnedSince(kitchen, 'tender', formula.family)].sort().at(-1)!;
+    const ofOven: RecordedBake[] = [];
+    const ofFamily: RecordedBake[] = [];
+    for (const row of rows.reverse()) {
+      const known = (await this.formulas.version(row.formulaId, row.version)).formula;
+      const { id: bakeId, factor, roomC, humidityShare } = row;
+      const bake = { bakeId, formula: known, factor, roomC, humidityShare, events: eventsIn(events, bakeId) };
+      const at = row.startedAt.toISOString();
+      if (known.bake.ovenId === ovenId && at > ovenSince) ofOven.push(bake);
+      if (known.family === formula.family && at > textureSince) ofFamily.push(bake);
+    }
+    const job = {
+      kind: 'learn' as const,
+      oven: { id: ovenId, bakes: ofOven.slice(-MOST_LOADS) },
+      family: { id: formula.family, bakes: ofFamily.slice(-MOST_LOADS) },
+      kitchen,
+      pantry,
+    };
+    const learned = await this.solver.run(job, new AbortController().signal);
+    for (const [what, about] of [
+      ['oven', ovenId],
+      ['crisp', formula.family],
+      ['tender', formula.family],
+    ] as const)
+      await this.kitchen.setLearned(what, about, learned.find((one) => one.what === what) ?? null);
   }
 
   private async isHeld(id: string, manager: EntityManager): Promise<boolean> {
@@ -267,5 +324,15 @@ function stepsOrRefusal<T>(make: () => T): T {
 
 const likedOf = ({ events }: Bake): number[] =>
   events.flatMap(({ what }) => (what.kind === 'rated' && what.liked !== undefined ? [what.liked] : []));
+
+/** Bakes that are looked through for those of one oven or family. */
+const LOOKED_AT = 60;
+
+/** Events from which an oven or a mouth is learned. */
+const teaches = ({ what, corrects }: BakeEvent) => ['measured', 'rated', 'looked', 'ended'].includes(what.kind) || corrects !== undefined;
+
+/** Since when bakes count for something learned; empty: from the first. */
+const learnedSince = ({ learned }: Kitchen, what: Learned['what'], about: string): string =>
+  learned.find((one) => one.what === what && one.about === about)?.since ?? '';
 
 const isFelt = ({ what }: BakeEvent) => what.kind === 'felt';

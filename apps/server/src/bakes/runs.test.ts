@@ -116,3 +116,54 @@ describe('a run', () => {
     expect(await thirst()).toBeGreaterThan(before!);
   });
 });
+
+describe('learning from bakes', () => {
+  const kitchen = async (): Promise<Kitchen> => (await the.http().get('/api/kitchen')).body as Kitchen;
+  const learnedOf = async (what: string) => (await kitchen()).learned.find((one) => one.what === what);
+  /** Learning goes on after the answer. */
+  const soon = async (is: () => Promise<boolean>) => {
+    for (let i = 0; i < 100 && !(await is()); i++) await new Promise((go) => setTimeout(go, 100));
+    expect(await is()).toBe(true);
+  };
+  const baked = async (min: number) => {
+    const { id } = await start();
+    await send(id, [
+      event({ kind: 'looked', against: 'asShown' }, 'look:1:0'),
+      event({ kind: 'measured', what: 'bakeMin', value: min }, 'out:1'),
+      event({ kind: 'rated', after: 'fresh', crisp: 3, tender: 3 }, 'rate'),
+      event({ kind: 'ended' }),
+    ]).expect(200);
+    return id;
+  };
+
+  it('a late bake makes the oven cooler and the dots move the family, each with the bakes it is from', async () => {
+    const id = await baked(19);
+    await soon(async () => (await learnedOf('oven'))?.bakeIds.includes(id) ?? false);
+    const oven = (await learnedOf('oven'))!;
+    expect(oven).toMatchObject({ about: 'oven-a', priorValue: 0, priorSd: 2.5 });
+    expect(oven.value).toBeLessThan(0);
+    expect((await learnedOf('crisp'))!.value).toBeLessThan(0);
+  }, 30_000);
+
+  it('a saved version keeps what it was worked out with', async () => {
+    const before = (await the.http().get(`/api/formulas/${FORMULA}/versions/2`)).body;
+    await baked(20);
+    await soon(async () => ((await learnedOf('oven'))?.bakeIds.length ?? 0) >= 2);
+    expect((await the.http().get(`/api/formulas/${FORMULA}/versions/2`)).body).toEqual(before);
+  }, 30_000);
+
+  it('is set aside, used again and begun anew; bakes from before do not come back', async () => {
+    const treat = (act: string) => the.http().put('/api/kitchen/learned').send({ what: 'oven', about: 'oven-a', do: act });
+    await treat('setAside').expect(200);
+    expect((await learnedOf('oven'))!.setAside).toBe(true);
+    await treat('use').expect(200);
+    expect((await learnedOf('oven'))!.setAside).toBeUndefined();
+    await treat('reset').expect(200);
+    expect(await learnedOf('oven')).toMatchObject({ value: 0, sd: 2.5, bakeIds: [] });
+    const id = await baked(14);
+    await soon(async () => ((await learnedOf('oven'))?.bakeIds.length ?? 0) > 0);
+    expect((await learnedOf('oven'))!.bakeIds).toEqual([id]);
+    await treat('forget').expect(400);
+    await the.http().put('/api/kitchen/learned').send({ what: 'oven', about: 'no-oven', do: 'use' }).expect(404);
+  }, 30_000);
+});

@@ -6,6 +6,7 @@ import {
   guestBodySchema,
   judgementsBodySchema,
   kitchenThingSchemas,
+  learnedBodySchema,
   matBodySchema,
   measureBodySchema,
   ovenHeatBodySchema,
@@ -20,6 +21,7 @@ import type {
   JudgementsBody,
   KitchenList,
   KitchenThings,
+  LearnedBody,
   MatBody,
   MeasureBody,
   OvenHeatBody,
@@ -67,6 +69,10 @@ export class KitchenController {
 
   @Put('judgements') setJudgements(@Body({ schema: judgementsBodySchema }) judgements: JudgementsBody): Promise<Kitchen> {
     return this.kitchen.setJudgements(judgements);
+  }
+
+  @Put('learned') treatLearned(@Body({ schema: learnedBodySchema }) body: LearnedBody): Promise<Kitchen> {
+    return this.kitchen.treatLearned(body);
   }
 
   @Put('ovens/:id') storeOven(@Param('id') id: string, @Body({ schema: kitchenThingSchemas.ovens }) oven: Oven): Promise<Kitchen> {

@@ -1,10 +1,11 @@
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import { Repository, type EntityManager } from 'typeorm';
+import { Clock } from '../platform/clock.js';
 import { KitchenScope } from '../platform/kitchen-scope.js';
 import { KitchenEntity } from './kitchen.entity.js';
 import { ApiError } from '../platform/errors.js';
-import type { AirBody, JudgementsBody, KitchenList, KitchenThings, MatBody, OvenHeatBody } from '@north-leaf/contracts';
+import type { AirBody, JudgementsBody, KitchenList, KitchenThings, LearnedBody, MatBody, OvenHeatBody } from '@north-leaf/contracts';
 import type { Guest, Kitchen, Learned } from '@north-leaf/core';
 
 /** More than any kitchen has; keeps the document small. */
@@ -15,6 +16,7 @@ export class KitchenService {
   constructor(
     @InjectRepository(KitchenEntity) private readonly kitchens: Repository<KitchenEntity>,
     private readonly scope: KitchenScope,
+    private readonly clock: Clock,
   ) {}
 
   async current(): Promise<Kitchen> {
@@ -96,12 +98,29 @@ export class KitchenService {
     });
   }
 
-  /** What was learned of one thing, in place of what was known of it; null forgets it. */
-  setLearned(what: Learned['what'], about: string, learned: Learned | null, manager: EntityManager): Promise<Kitchen> {
-    return this.changeIn(manager, (kitchen) => ({
-      ...kitchen,
-      learned: [...kitchen.learned.filter((one) => one.what !== what || one.about !== about), ...(learned ? [learned] : [])],
-    }));
+  /** What was learned of one thing, in place of what was known of it; null forgets it. Set aside stays set aside, a reset stays one. */
+  setLearned(what: Learned['what'], about: string, learned: Learned | null, manager?: EntityManager): Promise<Kitchen> {
+    const change = (kitchen: Kitchen): Kitchen => {
+      const held = kitchen.learned.find((one) => one.what === what && one.about === about);
+      const others = kitchen.learned.filter((one) => one !== held);
+      const kept = { ...(held?.setAside ? { setAside: true } : {}), ...(held?.since ? { since: held.since } : {}) };
+      // A reset with nothing learned since is remembered: the bakes before it do not come back.
+      const next = learned ? { ...learned, ...kept } : held?.since ? begunAnew(held, held.since) : null;
+      return { ...kitchen, learned: [...others, ...(next ? [next] : [])] };
+    };
+    return manager ? this.changeIn(manager, change) : this.change(change);
+  }
+
+  /** Uses a learned value, keeps it unused, or begins it anew. */
+  treatLearned({ what, about, do: act }: LearnedBody): Promise<Kitchen> {
+    return this.change((kitchen) => {
+      const held = kitchen.learned.find((one) => one.what === what && one.about === about);
+      if (!held) throw new ApiError('notFound', 'Nothing is learned of this.');
+      const { setAside: _aside, ...used } = held;
+      const next =
+        act === 'use' ? used : act === 'setAside' ? { ...held, setAside: true } : begunAnew(held, this.clock.now().toISOString());
+      return { ...kitchen, learned: kitchen.learned.map((one) => (one === held ? next : one)) };
+    });
   }
 
   /** One change at a time, of the kitchen as it stands, so that two of different things both hold. */
@@ -117,4 +136,21 @@ export class KitchenService {
     await manager.update(KitchenEntity, { id }, { document: document as never });
     return document;
   }
+}
+
+/** As believed before any bake. */
+function begunAnew(
+  { what, about, priorValue = what === 'oven' || what === 'crisp' || what === 'tender' ? 0 : 1, priorSd, sd }: Learned,
+  since: string,
+): Learned {
+  return {
+    what,
+    about,
+    value: priorValue,
+    sd: priorSd ?? sd,
+    priorValue,
+    ...(priorSd === undefined ? {} : { priorSd }),
+    bakeIds: [],
+    since,
+  };
 }

@@ -4,16 +4,20 @@ import {
   families,
   findBlends,
   imitationOf,
+  ovenFromBakes,
   roundTo,
+  textureFromBakes,
   type BlendAnswer,
   type BlendSearch,
   type Formula,
   type Kitchen,
   type Label,
   type LabelReading,
+  type Learned,
   type LeftOut,
   type LinearEngine,
   type Pantry,
+  type RecordedBake,
 } from '@north-leaf/core';
 
 type Surroundings = { readonly formula: Formula; readonly kitchen: Kitchen; readonly pantry: Pantry; readonly search: BlendSearch };
@@ -21,16 +25,36 @@ type Surroundings = { readonly formula: Formula; readonly kitchen: Kitchen; read
 export type SolverJob =
   | ({ readonly kind: 'findBlends' } & Surroundings)
   | { readonly kind: 'readLabel'; readonly label: Label }
-  | ({ readonly kind: 'imitate'; readonly label: Label } & Surroundings);
+  | ({ readonly kind: 'imitate'; readonly label: Label } & Surroundings)
+  /** What bakes of an oven, and of a family, have taught. */
+  | {
+      readonly kind: 'learn';
+      readonly oven: { readonly id: string; readonly bakes: readonly RecordedBake[] };
+      readonly family: { readonly id: string; readonly bakes: readonly RecordedBake[] };
+      readonly kitchen: Kitchen;
+      readonly pantry: Pantry;
+    };
 export type SolverAnswer<J extends SolverJob> = J extends { kind: 'readLabel' }
   ? LabelReading
-  : { readonly answer: BlendAnswer; readonly leftOut: readonly LeftOut[] };
+  : J extends { kind: 'learn' }
+    ? readonly Learned[]
+    : { readonly answer: BlendAnswer; readonly leftOut: readonly LeftOut[] };
 
 const MOST_ANSWERS = 3;
 
-/** Does a job with an engine; blocks until it is done. */
+/** Does a job, with an engine where it needs one; blocks until it is done. */
 export function doJob(job: SolverJob, engine: LinearEngine): SolverAnswer<SolverJob> {
   if (job.kind === 'readLabel') return decodeLabelLoosely(job.label, engine);
+  if (job.kind === 'learn') {
+    const { oven, family, kitchen, pantry } = job;
+    const ofOven = ovenFromBakes(oven.id, oven.bakes, kitchen, pantry);
+    // Dots are held against what this oven really does.
+    const known = {
+      ...kitchen,
+      learned: [...kitchen.learned.filter(({ what, about }) => what !== 'oven' || about !== oven.id), ...(ofOven ? [ofOven] : [])],
+    };
+    return [...(ofOven ? [ofOven] : []), ...textureFromBakes(family.id, family.bakes, known, pantry)];
+  }
   const { formula, kitchen, pantry, search } = job;
   const { spec, leftOut } = blendSpecFor(formula, families[formula.family]!, kitchen, pantry, search);
   const stepG = kitchen.scaleStepG;

@@ -1,11 +1,12 @@
 import { InputError, within } from '../errors.js';
 import { isInOven } from '../dough/goes-on.js';
+import { learnedOf } from '../document/kitchen.js';
 import { judged, judgements } from '../facts/judgements.js';
 import { handlingMin, heatUp } from '../facts/oven.js';
 import { fillingInPiece, panOf } from './filling.js';
 import { ovenOf, ovenSpreadC } from './oven.js';
-import { browningFactorOf, compileBake } from './problem.js';
-import { unknownsOf } from './samples.js';
+import { browningFactorOf, compileBake, nudged } from './problem.js';
+import { ovenNudge, unknownsOf } from './samples.js';
 import { meanSpread, spreadRatio } from '../sheet/spreading.js';
 import { browningOfTone, toneOf } from './tone.js';
 import type { Formula } from '../document/formula.js';
@@ -50,8 +51,10 @@ export function bakeCaseOf(formula: Formula, family: Family, kitchen: Kitchen, d
   const filling = fillingInPiece(formula, kitchen, dough, sheet);
   const limits = limitsOf(formula, family, filling);
   const heat = heatFactorOf(kitchen, oven);
+  const believed = learnedOf(kitchen, 'oven', oven.id)?.joint;
+  const asWritten = asJudged(compileBake(bakeSpecOf(formula, family, kitchen, dough, sheet, filling)), kitchen);
   return {
-    problem: asJudged(compileBake(bakeSpecOf(formula, family, kitchen, dough, sheet, filling)), kitchen),
+    problem: believed ? nudged(asWritten, ovenNudge(believed.mean)) : asWritten,
     filling,
     limits,
     rule: ruleOf(limits),
@@ -59,6 +62,7 @@ export function bakeCaseOf(formula: Formula, family: Family, kitchen: Kitchen, d
       ovenC: ovenSpreadC(oven),
       banded: formula.sheet.bandsMm !== undefined,
       ...(heat === null ? {} : { heatLog: heat.sd / heat.value }),
+      ...(believed ? { believed: believed.covariance } : {}),
     }),
     heatFactor: heat?.value ?? 1,
     thicknessMm: sheet.body.heightMm,
@@ -194,7 +198,7 @@ function handledBefore({ bake: { steps } }: Formula, i: number): number {
 
 /** What weighings have taught about an oven's heat transfer; null for nothing yet. */
 export const heatFactorOf = (kitchen: Kitchen, { id }: Oven): { readonly value: number; readonly sd: number } | null =>
-  kitchen.learned.find(({ what, about }) => what === 'ovenHeatFactor' && about === id) ?? null;
+  learnedOf(kitchen, 'ovenHeatFactor', id) ?? null;
 
 /** An oven that heats like a first-order lag is within a twentieth of its rise after three of its time constants. */
 const heatUpSeconds = ({ heating }: Oven): number => ((heating?.[0]?.min ?? heatUp.value) * 60) / 3;

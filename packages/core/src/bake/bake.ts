@@ -5,6 +5,7 @@ import { bakeUntilOver } from './doneness.js';
 import { BakeMarch } from './march.js';
 import { dialFor, ovenOf } from './oven.js';
 import { atFirstC, nudged } from './problem.js';
+import { nudgeOf } from './samples.js';
 import { spreadRatio } from '../sheet/spreading.js';
 import { lightnessOf, toneOf } from './tone.js';
 import type { Formula } from '../document/formula.js';
@@ -162,12 +163,12 @@ function pieceAt(trajectory: Trajectory, problem: BakeProblem, atMin: number): B
 /** First-order spread: each unknown one sd up, the others held. */
 function spreadOf(march: BakeMarch, problem: BakeProblem, totalMin: number, rule: DoneRule, unknowns: BakeUnknowns, central: Look) {
   const nudges: Record<SpreadCause, BakeNudge> = {
-    oven: { ovenC: unknowns.ovenC },
-    thickness: { thicknessShare: unknowns.thicknessShare },
-    water: { waterOfDough: unknowns.waterOfDough },
-    start: { startC: unknowns.startC },
-    heat: { heatLog: unknowns.heatLog },
-    browning: { browningLog: unknowns.browningLog },
+    oven: nudgeOf(unknowns, 'ovenC', 1),
+    thickness: nudgeOf(unknowns, 'thicknessShare', 1),
+    water: nudgeOf(unknowns, 'waterOfDough', 1),
+    start: nudgeOf(unknowns, 'startC', 1),
+    heat: nudgeOf(unknowns, 'heatLog', 1),
+    browning: nudgeOf(unknowns, 'browningLog', 1),
   };
   const moved = (Object.keys(nudges) as SpreadCause[]).map((cause) => {
     const look = lookAt(march, nudged(problem, nudges[cause]), totalMin, rule);

@@ -1,4 +1,5 @@
-import { bakeSpread } from '../facts/oven.js';
+import { bakeSpread, dayToDay } from '../facts/oven.js';
+import { directions } from '../math/belief.js';
 import { haltonNormal } from '../math/halton.js';
 import { BakeMarch } from './march.js';
 import { bakeUntilOver } from './doneness.js';
@@ -14,6 +15,8 @@ export type BakeUnknowns = {
   readonly startC: number;
   readonly heatLog: number;
   readonly browningLog: number;
+  /** Oven, heat and browning as an oven's own bakes have tied them together: a column an independent direction. */
+  readonly linked?: readonly (readonly number[])[];
 };
 export const unknownNames = ['ovenC', 'thicknessShare', 'waterOfDough', 'startC', 'heatLog', 'browningLog'] as const;
 
@@ -40,8 +43,16 @@ export function unknownsOf(known: {
   readonly banded: boolean;
   readonly heatLog?: number;
   readonly browningLog?: number;
+  /** Covariance of what bakes taught of the oven; each bake strays about it. */
+  readonly believed?: readonly (readonly number[])[];
 }): BakeUnknowns {
   const sd = bakeSpread.values;
+  if (known.believed) {
+    const day = [dayToDay.values.ovenC, dayToDay.values.heatLog, dayToDay.values.browningLog];
+    const covariance = known.believed.map((row, i) => row.map((one, j) => one + (i === j ? day[i]! ** 2 : 0)));
+    const [ovenC, heatLog, browningLog] = covariance.map((row, i) => Math.sqrt(row[i]!)) as [number, number, number];
+    return { ...unknownsOf({ ovenC, banded: known.banded, heatLog, browningLog }), linked: directions(covariance) };
+  }
   return {
     ovenC: known.ovenC,
     thicknessShare: known.banded ? sd.thicknessBandsShare : sd.thicknessShare,
@@ -74,7 +85,25 @@ export function bakeSample(
   unknowns: BakeUnknowns,
   z: readonly number[],
 ): BakeSample {
-  const by = Object.fromEntries(unknownNames.map((name, n) => [name, unknowns[name] * z[n]!])) as BakeNudge;
+  const by = together(unknownNames.map((name, n) => nudgeOf(unknowns, name, z[n]!)));
   const { times } = bakeUntilOver(march, nudged(problem, by), rule, COARSE);
   return { doneMin: times.doneMin ?? Infinity, overMin: times.overMin ?? Infinity };
+}
+
+/** Numbers of an oven in the order in which they are believed: offset in K, log of heat transfer, log of browning. */
+export const ovenNudge = ([ovenC = 0, heatLog = 0, browningLog = 0]: readonly number[]): BakeNudge => ({ ovenC, heatLog, browningLog });
+const linkedNames = ['ovenC', 'heatLog', 'browningLog'] as const;
+
+/** One unknown `z` standard deviations off, and what moves with it. */
+export function nudgeOf(unknowns: BakeUnknowns, name: (typeof unknownNames)[number], z: number): BakeNudge {
+  const column = (linkedNames as readonly string[]).indexOf(name);
+  if (!unknowns.linked || column < 0) return { [name]: unknowns[name] * z };
+  return ovenNudge(unknowns.linked.map((row) => row[column]! * z));
+}
+
+/** Several nudges at once. */
+export function together(nudges: readonly BakeNudge[]): BakeNudge {
+  const sum: Record<string, number> = {};
+  for (const one of nudges) for (const [name, by] of Object.entries(one)) sum[name] = (sum[name] ?? 0) + by;
+  return sum;
 }

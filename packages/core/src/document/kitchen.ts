@@ -39,14 +39,21 @@ export type Tray = {
   readonly lengthMm: number;
   readonly material: TrayMaterial;
 };
+export const learnedWhats = ['thirstFactor', 'ovenHeatFactor', 'oven', 'crisp', 'tender'] as const;
 /** What the kitchen's own bakes have taught; worked out anew from the bakes it names. */
 export type Learned = {
-  readonly what: 'thirstFactor' | 'ovenHeatFactor';
-  /** What the value is about: a blend's name, an oven's id. */ readonly about: string;
-  readonly value: number;
+  readonly what: (typeof learnedWhats)[number];
+  /** What the value is about: a blend's name, an oven's id, a family's id. */ readonly about: string;
+  /** Of `oven` its offset in K. */ readonly value: number;
   readonly sd: number;
   readonly bakeIds: readonly string[];
   /** What was weighed or read, where no bake record holds it. */ readonly from?: string;
+  /** What was believed before any of it. */ readonly priorValue?: number;
+  readonly priorSd?: number;
+  /** Of `oven`: how its offset (K), the log of its heat transfer and the log of its browning are believed together. */
+  readonly joint?: { readonly mean: readonly number[]; readonly covariance: readonly (readonly number[])[] };
+  /** Kept, but not used: the prior is. */ readonly setAside?: boolean;
+  /** Bakes before this moment are not counted: it was reset then. */ readonly since?: string;
 };
 export const panKinds = ['plate', 'ring', 'rectangle', 'oval'] as const;
 /** What a pie, a tart or a cake stands in. A ring or a tart tin has no slope: top and bottom are the same. */
@@ -88,3 +95,7 @@ export type Kitchen = {
   /** Our judgements that this kitchen holds otherwise, by name. */
   readonly judgements?: Readonly<Partial<Record<JudgementName, number>>>;
 };
+
+/** What a kitchen has learned of one thing and uses; undefined for nothing, or for what was set aside. */
+export const learnedOf = ({ learned }: Pick<Kitchen, 'learned'>, what: Learned['what'], about: string): Learned | undefined =>
+  learned.find((one) => one.what === what && one.about === about && one.setAside !== true);

@@ -1,4 +1,5 @@
 import { BLEND, isOfDough } from '../document/formula.js';
+import { learnedOf } from '../document/kitchen.js';
 import { readAmount } from '../entry/read-amount.js';
 import { InputError, within } from '../errors.js';
 import { saltPerSodium, waterSpread } from '../facts/dough.js';
@@ -236,8 +237,7 @@ function rowPortion(row: Row, i: number, blendG: number, pantry: Pantry): Portio
   return portionOf(pantry, `rows[${i}].ingredientId`, row.ingredientId, amountG, row.lotId, { at: `/rows/${i}`, lotId: row.lotId });
 }
 
-const thirstOf = (formula: Formula, kitchen: Kitchen): Learned | undefined =>
-  kitchen.learned.find(({ what, about }) => what === 'thirstFactor' && about === formula.blend.name);
+const thirstOf = (formula: Formula, kitchen: Kitchen): Learned | undefined => learnedOf(kitchen, 'thirstFactor', formula.blend.name);
 
 /** How a row was measured, from the words it was typed in. */
 function enteredBy(entered: string | undefined): 'weight' | 'cup' | 'piece' {

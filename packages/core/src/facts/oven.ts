@@ -152,6 +152,18 @@ export const bakeSpread = table(
   'judgement',
   'how far an unmeasured kitchen strays; refitted by its own bakes later',
 );
+export const dayToDay = table(
+  { ovenC: 1, heatLog: 0.02, browningLog: 0.05 },
+  'one standard deviation from bake to bake: K, log, log',
+  'judgement',
+  'what an oven that is known still strays: load, door, place on the shelf, day',
+);
+export const bakeReadings = table(
+  { lossShare: 0.004, tone: 0.6, doneMin: 0.8, measuredThicknessShare: 0.03 },
+  'one standard deviation: share of the mass, tone, min, share',
+  'judgement',
+  'a kitchen scale and what cools off on the way to it; an eye for one of eight tones; when a baker calls it done',
+);
 export const ovenCareDays = fact(30, 'd', 'judgement', 'an oven drifts: measured again after a month');
 export const ovenSideLimit = fact(5, 'K', 'judgement', 'trays are turned from this difference between the sides of a shelf on');
 export const doneTolerance = table(

@@ -1,6 +1,7 @@
 import { blendStage } from '../blend/blend.js';
 import { doughStage } from '../dough/dough.js';
 import { InputError } from '../errors.js';
+import { waterSpread } from '../facts/dough.js';
 import { families } from '../facts/families.js';
 import { learnedThirst } from './thirst.js';
 import type { Formula } from '../document/formula.js';
@@ -34,7 +35,14 @@ export function thirstOfBlend(blendName: string, doughs: readonly FeltDough[]): 
     return getsOverWants === null ? [] : [{ bakeId: one.bakeId, getsOverWants, word: one.word }];
   });
   if (felt.length === 0) return null;
-  return { what: 'thirstFactor', about: blendName, ...learnedThirst(felt), bakeIds: [...new Set(felt.map(({ bakeId }) => bakeId))] };
+  return {
+    what: 'thirstFactor',
+    about: blendName,
+    ...learnedThirst(felt),
+    priorValue: 1,
+    priorSd: waterSpread.values.thirst,
+    bakeIds: [...new Set(felt.map(({ bakeId }) => bakeId))],
+  };
 }
 
 function ratioAtBench({ formula, kitchen, pantry, factor, weighed, humidityShare }: FeltDough): number | null {

@@ -3,6 +3,7 @@ import { crispnessAt } from '../keep/keep.js';
 import { middleOf } from './middle.js';
 import type { BakeResult } from '../bake/bake.js';
 import type { BlendResult } from '../blend/blend.js';
+import type { Learned } from '../document/kitchen.js';
 import type { DoughResult } from '../dough/dough.js';
 import type { Family } from '../facts/families.js';
 import type { TextureFeature } from '../facts/texture.js';
@@ -16,6 +17,8 @@ export type Outlook = {
   readonly correlation: number;
   /** Signed points each feature moves it from the family's middle, largest first. */
   readonly terms: readonly { readonly name: TextureFeature; readonly crisp: number; readonly tender: number }[];
+  /** Points that this kitchen's own ratings of the family have taught to add. */
+  readonly taught: { readonly crisp: number; readonly tender: number };
   readonly zone: { readonly crisp: number; readonly tender: number; readonly halfWidth: number };
 };
 
@@ -29,9 +32,9 @@ type Stages = { readonly blend: BlendResult; readonly dough: DoughResult; readon
  * Units    rating points, clipped to 0..10; terms are not.
  * Throws   nothing.
  * Findings none.
- * Source   facts/texture: directions published where said, all sizes judgement until bakes speak.
+ * Source   facts/texture; what ratings taught is added: directions published where said, all sizes judgement until bakes speak.
  */
-export function outlookOf(family: Family, stages: Stages): Outlook {
+export function outlookOf(family: Family, stages: Stages, taught: { readonly crisp?: Learned; readonly tender?: Learned } = {}): Outlook {
   const features = textureFeatures(stages);
   const middle = middleOf(family);
   const stepOf = (name: TextureFeature) => {
@@ -47,16 +50,26 @@ export function outlookOf(family: Family, stages: Stages): Outlook {
     .map(({ name, weight, z }) => ({ name, crisp: plain(weight.crisp[0] * z), tender: plain(-weight.firm[0] * z) }))
     .filter(({ crisp, tender }) => Math.abs(crisp) > 0.005 || Math.abs(tender) > 0.005)
     .sort((a, b) => Math.abs(b.crisp) + Math.abs(b.tender) - Math.abs(a.crisp) - Math.abs(a.tender));
-  const sdOf = (axis: 'crisp' | 'firm') =>
-    Math.sqrt(familyMiddleSd.value ** 2 + steps.reduce((sum, { weight, z }) => sum + (weight[axis][1] * z) ** 2, 0));
+  const sdOf = (axis: 'crisp' | 'firm', learned: Learned | undefined) =>
+    Math.sqrt((learned?.sd ?? familyMiddleSd.value) ** 2 + steps.reduce((sum, { weight, z }) => sum + (weight[axis][1] * z) ** 2, 0));
   const moistureSd = moistureSpread(stages);
-  const crispSd = Math.hypot(sdOf('crisp'), moistureSd.crisp);
-  const tenderSd = Math.hypot(sdOf('firm'), moistureSd.tender);
+  const crispSd = Math.hypot(sdOf('crisp', taught.crisp), moistureSd.crisp);
+  const tenderSd = Math.hypot(sdOf('firm', taught.tender), moistureSd.tender);
+  const added = { crisp: taught.crisp?.value ?? 0, tender: taught.tender?.value ?? 0 };
   return {
-    crisp: { value: clip(family.zone.crisp + sum(terms, 'crisp')), sd: crispSd, basis: 'judgement' },
-    tender: { value: clip(family.zone.tender + sum(terms, 'tender')), sd: tenderSd, basis: 'judgement' },
+    crisp: {
+      value: clip(family.zone.crisp + sum(terms, 'crisp') + added.crisp),
+      sd: crispSd,
+      basis: taught.crisp ? 'learned' : 'judgement',
+    },
+    tender: {
+      value: clip(family.zone.tender + sum(terms, 'tender') + added.tender),
+      sd: tenderSd,
+      basis: taught.tender ? 'learned' : 'judgement',
+    },
     correlation: (moistureSd.crisp * moistureSd.tender * -1) / (crispSd * tenderSd),
     terms,
+    taught: added,
     zone: family.zone,
   };
 }

@@ -1,5 +1,5 @@
 import { evaluateDough } from '../evaluate.js';
-import { asBaked } from './as-baked.js';
+import { asBaked } from '../document/happened.js';
 import { runState } from './state.js';
 import type { BakeEvent, RunStep } from '../document/bake.js';
 import type { Formula } from '../document/formula.js';

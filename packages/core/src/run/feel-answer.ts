@@ -1,3 +1,4 @@
+import { learnedOf } from '../document/kitchen.js';
 import { isEgg, isGum, isSalt, isStarch } from '../ingredient/roles.js';
 import { handWords, spoonWaterG } from '../facts/dough.js';
 import { feelDosing } from '../facts/run.js';
@@ -46,7 +47,7 @@ export function feelAnswer(
   pantry: Pantry,
 ): FeelAnswer {
   if (word === 'rollsClean' || inG.dosesGiven >= 2) return null;
-  const learned = kitchen.learned.find(({ what, about }) => what === 'thirstFactor' && about === formula.blend.name)?.value ?? 1;
+  const learned = learnedOf(kitchen, 'thirstFactor', formula.blend.name)?.value ?? 1;
   const drinks = dough.wants.flourG + dough.wants.starchG;
   // The record's own thirst is in `wants` already: what the word says is on top of it.
   const said = learnedThirst([{ getsOverWants: inG.getsG / dough.wantsG, word }]);

@@ -1,3 +1,4 @@
+import { standingEvents } from '../document/happened.js';
 import { weighTolerance } from '../facts/run.js';
 import type { BakeEvent, HandWord, Happened, MeasuredWhat, RunStep } from '../document/bake.js';
 
@@ -29,12 +30,6 @@ export type RunState = {
   readonly beganAt: number | null;
   readonly endedAt: number | null;
 };
-
-/** Events that nobody took back, in the order they happened; those of one moment by id, so that every device reads the same. */
-export function standingEvents(events: readonly BakeEvent[]): BakeEvent[] {
-  const corrected = new Set(events.flatMap(({ corrects }) => corrects ?? []));
-  return events.filter(({ id }) => !corrected.has(id)).sort((a, b) => Date.parse(a.at) - Date.parse(b.at) || (a.id < b.id ? -1 : 1));
-}
 
 /** How far off a weight may be, g. */
 export const weighToleranceG = (amountG: number, scaleStepG: number): number =>
@@ -123,25 +118,4 @@ function waitsOf(steps: readonly StepProgress[]): RunningWait[] {
       return [{ step, beganAt: from, endsAt: from + step.min! * 60000, then: steps[i + 1]?.step ?? null }];
     })
     .sort((a, b) => a.endsAt - b.endsAt);
-}
-
-/**
- * What was weighed of each row, corrections counted; rows with no weight are left out.
- *
- * Units    g, by row key.
- * Throws   nothing.
- * Findings none.
- * Source   a sum.
- */
-export function weighedOf(events: readonly BakeEvent[]): Record<string, number> {
-  const sums: Record<string, number> = {};
-  for (const { what } of standingEvents(events)) if (what.kind === 'weighed') sums[what.rowKey] = (sums[what.rowKey] ?? 0) + what.addedG;
-  return sums;
-}
-
-/** The last thing of a kind that was said of a bake; an event that corrects another stands for it. */
-export function lastOf<T>(events: readonly BakeEvent[], of: (what: Happened) => T | undefined): T | undefined {
-  return standingEvents(events)
-    .map(({ what }) => of(what))
-    .findLast((value) => value !== undefined);
 }

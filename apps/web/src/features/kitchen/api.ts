@@ -1,6 +1,6 @@
 import { queryOptions, useMutation, useQueryClient } from '@tanstack/react-query';
 import type { Guest, Kitchen } from '@north-leaf/core';
-import type { JudgementsBody, KitchenList, KitchenThings, OvenHeatBody } from '@north-leaf/contracts';
+import type { JudgementsBody, KitchenList, KitchenThings, LearnedBody, OvenHeatBody } from '@north-leaf/contracts';
 import { request } from '../../platform/http';
 
 export const kitchenQuery = queryOptions({ queryKey: ['kitchen'], queryFn: () => request<Kitchen>('GET', '/kitchen'), staleTime: 60_000 });
@@ -18,6 +18,7 @@ export type KitchenChange =
   | ({ readonly kind: 'thing' } & KitchenThing)
   | { readonly kind: 'removeThing'; readonly list: KitchenList; readonly id: string }
   | { readonly kind: 'judgements'; readonly judgements: JudgementsBody }
+  | { readonly kind: 'learned'; readonly learned: LearnedBody }
   | { readonly kind: 'ovenHeat'; readonly ovenId: string; readonly heat: OvenHeatBody | null };
 
 export function useKitchenChange() {
@@ -48,6 +49,8 @@ function send(change: KitchenChange): Promise<Kitchen> {
       return request('DELETE', `/kitchen/${change.list}/${change.id}`);
     case 'judgements':
       return request('PUT', '/kitchen/judgements', change.judgements);
+    case 'learned':
+      return request('PUT', '/kitchen/learned', change.learned);
     case 'ovenHeat':
       return change.heat
         ? request('PUT', `/kitchen/ovens/${change.ovenId}/heat`, change.heat)

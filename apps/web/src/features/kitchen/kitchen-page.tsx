@@ -22,6 +22,7 @@ import { UnitToggle } from '../../ui/unit-toggle';
 import { ovenKinds } from '../../ui/words';
 import { kitchenQuery } from './api';
 import { JudgementsSheet } from './judgements-sheet';
+import { LearnedSheet } from './learned-sheet';
 import { MeasureOven } from './measure-oven';
 import { OvenPanel } from './oven-panel';
 import { RollingMat } from './rolling-mat';
@@ -66,6 +67,7 @@ function Loaded({ kitchen, ovenId }: { kitchen: Kitchen; ovenId: string | undefi
   const [open, setOpen] = useState<Open | null>(null);
   const [measuring, setMeasuring] = useState(false);
   const [judging, setJudging] = useState(false);
+  const [learning, setLearning] = useState(false);
   const { palette } = useTheme();
   const column = { borderRight: `1px solid ${palette.divider}`, pr: 3, '@media (max-width: 899px)': { border: 0, pr: 0 } } as const;
   const on = DateTime.now().setZone(kitchen.zone).toISODate() ?? '';
@@ -107,6 +109,9 @@ function Loaded({ kitchen, ovenId }: { kitchen: Kitchen; ovenId: string | undefi
         <Button size="small" onClick={() => setJudging(true)} sx={{ mt: 2 }}>
           Judgements
         </Button>
+        <Button size="small" onClick={() => setLearning(true)} sx={{ mt: 2, ml: 2 }}>
+          Learned from bakes
+        </Button>
       </Box>
       {oven && care ? (
         <Box sx={{ gridArea: 'main', minWidth: 0 }}>
@@ -134,6 +139,7 @@ function Loaded({ kitchen, ovenId }: { kitchen: Kitchen; ovenId: string | undefi
       )}
       {oven && care && <Sureness oven={oven} care={care} kitchen={kitchen} on={on} onMeasure={() => setMeasuring(true)} />}
       {open && <ThingForm key={open.thing.id} {...open} onClose={() => setOpen(null)} />}
+      {learning && <LearnedSheet kitchen={kitchen} onClose={() => setLearning(false)} />}
       {judging && <JudgementsSheet kitchen={kitchen} onClose={() => setJudging(false)} />}
       {oven && measuring && <MeasureOven key={oven.id} oven={oven} onClose={() => setMeasuring(false)} />}
     </Box>

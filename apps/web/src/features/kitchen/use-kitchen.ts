@@ -38,6 +38,11 @@ export function inverseOf(change: KitchenChange, before: Kitchen): KitchenChange
         heat: held ? { value: held.value, sd: held.sd, from: held.from ?? '' } : null,
       };
     }
+    // What was begun anew cannot be brought back: its bakes are still there, and count no more.
+    case 'learned':
+      return change.learned.do === 'reset'
+        ? null
+        : { kind: 'learned', learned: { ...change.learned, do: change.learned.do === 'use' ? 'setAside' : 'use' } };
     default:
       return null;
   }

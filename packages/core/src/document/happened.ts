@@ -1,6 +1,32 @@
-import { standingEvents, weighedOf } from './state.js';
-import type { BakeEvent } from '../document/bake.js';
-import type { Formula, Row } from '../document/formula.js';
+import type { BakeEvent, Happened } from './bake.js';
+import type { Formula, Row } from './formula.js';
+
+/** Events that nobody took back, in the order they happened; those of one moment by id, so that every device reads the same. */
+export function standingEvents(events: readonly BakeEvent[]): BakeEvent[] {
+  const corrected = new Set(events.flatMap(({ corrects }) => corrects ?? []));
+  return events.filter(({ id }) => !corrected.has(id)).sort((a, b) => Date.parse(a.at) - Date.parse(b.at) || (a.id < b.id ? -1 : 1));
+}
+
+/**
+ * What was weighed of each row, corrections counted; rows with no weight are left out.
+ *
+ * Units    g, by row key.
+ * Throws   nothing.
+ * Findings none.
+ * Source   a sum.
+ */
+export function weighedOf(events: readonly BakeEvent[]): Record<string, number> {
+  const sums: Record<string, number> = {};
+  for (const { what } of standingEvents(events)) if (what.kind === 'weighed') sums[what.rowKey] = (sums[what.rowKey] ?? 0) + what.addedG;
+  return sums;
+}
+
+/** The last thing of a kind that was said of a bake; an event that corrects another stands for it. */
+export function lastOf<T>(events: readonly BakeEvent[], of: (what: Happened) => T | undefined): T | undefined {
+  return standingEvents(events)
+    .map(({ what }) => of(what))
+    .findLast((value) => value !== undefined);
+}
 
 export type AsBaked = {
   /** Rows swapped, lots as taken, what was added as rows of its own. */ readonly formula: Formula;

@@ -1,0 +1,178 @@
+import { demoCrackerV2, demoKitchen, demoLots } from '../demo/seeded-crackers.js';
+import { bakeCaseFor, evaluate } from '../evaluate.js';
+import { publishedIngredients } from '../ingredient/published.js';
+import { directions, independent, sdsOf, updated } from '../math/belief.js';
+import { ovenFromBakes, textureFromBakes } from './from-bakes.js';
+import { learnedOven } from './oven.js';
+import { learnedTexture } from './texture.js';
+import type { BakeEvent, Happened } from '../document/bake.js';
+import type { Kitchen, Learned } from '../document/kitchen.js';
+import type { RecordedBake } from './from-bakes.js';
+
+const pantry = { ingredients: publishedIngredients(), lots: Object.fromEntries(demoLots.map((lot) => [lot.id, lot])) };
+const formula = demoCrackerV2;
+const theCase = bakeCaseFor(formula, demoKitchen, pantry)!;
+const taught = (learned: Learned): Kitchen => ({ ...demoKitchen, learned: [learned] });
+const done = (kitchen: Kitchen) => {
+  const { bake } = evaluate(formula, kitchen, pantry);
+  if (bake.state === 'waiting') throw new Error('the demo is worked out');
+  return bake.result;
+};
+
+describe('linear belief', () => {
+  // One number known to one, one reading of it as good: half way, half the variance (textbook).
+  it('goes half way to a reading as good as the prior', () => {
+    const after = updated(independent([0], [1]), [[1]], [2], [[1]]);
+    expect(after.mean[0]).toBeCloseTo(1, 12);
+    expect(after.covariance[0]![0]).toBeCloseTo(0.5, 12);
+  });
+  it('two readings one after the other or at once are the same, in any order', () => {
+    const prior = independent([0, 0], [1, 2]);
+    const [a, b] = [[1, 0.5], [0.2, -1]] as const; // prettier-ignore
+    const at = (x: readonly number[], y: number) => (of: ReturnType<typeof independent>) => updated(of, [x], [y], [[0.3]]);
+    const once = updated(prior, [a, b], [1, 2], [[0.3, 0], [0, 0.3]]); // prettier-ignore
+    for (const after of [at(b, 2)(at(a, 1)(prior)), at(a, 1)(at(b, 2)(prior))]) {
+      after.mean.forEach((one, i) => expect(one).toBeCloseTo(once.mean[i]!, 10));
+      after.covariance.flat().forEach((one, i) => expect(one).toBeCloseTo(once.covariance.flat()[i]!, 10));
+    }
+  });
+  it('nothing read changes nothing, and a reading never widens', () => {
+    const prior = independent([1, 2], [3, 4]);
+    expect(updated(prior, [], [], [])).toBe(prior);
+    const after = updated(prior, [[1, 1]], [0], [[5]]);
+    sdsOf(after).forEach((sd, i) => expect(sd).toBeLessThan(sdsOf(prior)[i]!));
+  });
+  it('directions multiply to the covariance', () => {
+    const L = directions([[4, 1], [1, 3]]); // prettier-ignore
+    expect(L[0]![0]! ** 2).toBeCloseTo(4, 12);
+    expect(L[1]![0]! ** 2 + L[1]![1]! ** 2).toBeCloseTo(3, 12);
+    expect(L[0]![1]).toBe(0);
+  });
+});
+
+describe('an oven that bakes teach', () => {
+  const load = (min: number, more: object = {}) => ({ bakeId: `b${min}`, theCase, min, byEye: true, ...more });
+  const expected = done(demoKitchen).done!.value;
+
+  it('nothing read teaches nothing', () => {
+    expect(learnedOven('oven-a', [])).toBeNull();
+    expect(learnedOven('oven-a', [{ ...load(15), byEye: false }])).toBeNull();
+  });
+
+  it('done sooner than forecast: hotter or better at giving heat, and the forecast follows', () => {
+    const hot = learnedOven('oven-a', [load(expected - 2), load(expected - 2.1), load(expected - 1.9)])!;
+    expect(hot.value).toBeGreaterThan(0);
+    expect(hot.joint!.mean[1]).toBeGreaterThan(0);
+    const after = done(taught(hot));
+    expect(after.done!.value).toBeLessThan(expected - 1);
+    expect(after.done!.value).toBeGreaterThan(expected - 2.4);
+    expect(after.done!.sd).toBeLessThan(done(demoKitchen).done!.sd);
+  });
+
+  it('what went as forecast only makes it surer, and more bakes surer still', () => {
+    const sds = [1, 3, 8].map(
+      (n) =>
+        learnedOven(
+          'oven-a',
+          Array.from({ length: n }, () => load(expected)),
+        )!.sd,
+    );
+    expect(sds[0]).toBeLessThan(2.5);
+    expect(sds[1]).toBeLessThan(sds[0]!);
+    expect(sds[2]).toBeLessThan(sds[1]!);
+  });
+
+  it('a pale top is laid to browning when the loss and the time were right', () => {
+    const { bake } = evaluate(formula, demoKitchen, pantry);
+    if (bake.state === 'waiting') throw new Error('the demo is worked out');
+    const lost = (min: number) => {
+      const { curve } = bake.result;
+      const at = curve.min.findIndex((one) => one >= min);
+      const x = (share: number) => share / (1 - share);
+      return (x(curve.moistureShare[0]!) - x(curve.moistureShare[at]!)) / (1 + x(curve.moistureShare[0]!));
+    };
+    const pale = learnedOven(
+      'oven-a',
+      [1, 2, 3].map((n) => ({ ...load(15), bakeId: `p${n}`, byEye: false, lostShare: lost(15), topTone: 2 })),
+    )!;
+    const [, heat, browning] = pale.joint!.mean as [number, number, number];
+    expect(browning).toBeLessThan(-0.05);
+    expect(Math.abs(heat)).toBeLessThan(Math.abs(browning));
+  });
+
+  it('set aside it is kept and not used', () => {
+    const hot = learnedOven('oven-a', [load(expected - 2)])!;
+    expect(done({ ...demoKitchen, learned: [{ ...hot, setAside: true }] }).done!.value).toBeCloseTo(expected, 9);
+  });
+
+  it('wide readings of the same oven are no surer than their noise', () => {
+    const { sd, priorSd } = learnedOven('oven-a', [load(expected)])!;
+    expect(sd).toBeGreaterThan(0.5);
+    expect(priorSd).toBe(2.5);
+  });
+});
+
+describe('texture that dots teach', () => {
+  it('is the mean of a normal with a normal prior: worked by hand', () => {
+    // Prior 0.5; noise sqrt(1 + 2.5^2 / 12) = 1.2332; one bake rated 10 where 8 was forecast: 2 / 1.5208 / (4 + 0.6575) = 0.2823.
+    const learned = learnedTexture('crisp', 'x', [{ bakeId: 'a', forecast: 8, dots: 5 }])!;
+    expect(learned.value).toBeCloseTo(0.2823, 3);
+    expect(learned.sd).toBeCloseTo(1 / Math.sqrt(4 + 0.6575), 3);
+  });
+  it('moves the Outlook of the family by what it learned, and says so', () => {
+    const before = evaluate(formula, demoKitchen, pantry).outlook!;
+    const learned: Learned = { what: 'tender', about: 'cracker_savoury', value: -0.8, sd: 0.3, bakeIds: ['a'] };
+    const { tender, taught: added, crisp } = evaluate(formula, taught(learned), pantry).outlook!;
+    expect(tender.value).toBeCloseTo(before.tender.value - 0.8, 6);
+    expect(tender.basis).toBe('learned');
+    expect(tender.sd).toBeLessThan(before.tender.sd);
+    expect(added).toEqual({ crisp: 0, tender: -0.8 });
+    expect(crisp).toEqual(before.crisp);
+  });
+});
+
+describe('learning from bakes on record', () => {
+  let n = 0;
+  const recorded = (...whats: readonly (Happened | readonly [string, Happened])[]): RecordedBake => ({
+    bakeId: `bake-${++n}`,
+    formula,
+    factor: 1,
+    roomC: 22,
+    humidityShare: 0.5,
+    events: whats.map((one, i): BakeEvent => {
+      const [stepKey, what] = Array.isArray(one) ? (one as [string, Happened]) : [undefined, one as Happened];
+      return { id: `${n}-${i}`, at: new Date(Date.UTC(2026, 10, 20, 5, i)).toISOString(), ...(stepKey ? { stepKey } : {}), what };
+    }),
+  });
+  const m = (what: 'bakeMin' | 'rawG' | 'bakedG' | 'topTone' | 'rawMm', value: number): Happened => ({ kind: 'measured', what, value });
+
+  it('takes time, loss and tone of the first load, and whether an eye ended it', () => {
+    const heavy = ovenFromBakes(
+      'oven-a',
+      [recorded(['out:1', m('bakeMin', 15)], ['load', m('rawG', 400)], ['out:1', m('bakedG', 281)])],
+      demoKitchen,
+      pantry,
+    )!;
+    expect(heavy.bakeIds).toHaveLength(1);
+    const late = recorded(['look:1:0', { kind: 'looked', against: 'paler' }], ['out:1', m('bakeMin', 20)]);
+    // Pulled out while it was still too pale, and nothing weighed: the time says nothing.
+    expect(ovenFromBakes('oven-a', [late], demoKitchen, pantry)).toBeNull();
+    const eyed = recorded(['look:1:0', { kind: 'looked', against: 'asShown' }], ['out:1', m('bakeMin', 20)], ['out:2', m('bakeMin', 9)]);
+    expect(ovenFromBakes('oven-a', [eyed], demoKitchen, pantry)!.value).toBeLessThan(0);
+  });
+  it('a bake without minutes teaches an oven nothing', () => {
+    expect(ovenFromBakes('oven-a', [recorded(m('topTone', 5))], demoKitchen, pantry)).toBeNull();
+  });
+  it('dots teach the family, forecast from what was really done', () => {
+    const [crisp, tender] = textureFromBakes(
+      'cracker_savoury',
+      [recorded(m('bakeMin', 15), { kind: 'rated', after: 'fresh', crisp: 3, tender: 5 })],
+      demoKitchen,
+      pantry,
+    );
+    expect(crisp).toMatchObject({ what: 'crisp', about: 'cracker_savoury' });
+    expect(crisp!.value).toBeLessThan(0);
+    expect(tender!.value).toBeGreaterThan(0);
+    expect(textureFromBakes('cracker_savoury', [recorded(m('bakeMin', 15))], demoKitchen, pantry)).toEqual([]);
+  });
+});
