@@ -29,6 +29,7 @@ const groups = [
   'suits',
   'oven',
   'run',
+  'symptoms',
   'filling',
   'keeping',
   'texture',

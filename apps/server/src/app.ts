@@ -6,6 +6,7 @@ import compression from 'compression';
 import express, { type NextFunction, type Request, type Response } from 'express';
 import helmet from 'helmet';
 import { AppModule } from './app.module.js';
+import { MOST_BYTES } from './bakes/photo.js';
 import { BodyPipe } from './platform/body.pipe.js';
 import { ErrorFilter } from './platform/errors.js';
 import { nestLog, requestLog } from './platform/log.js';
@@ -17,6 +18,7 @@ export function configureApp(app: NestExpressApplication, webDist?: string): Nes
   app.use(requestLog);
   app.use(compression());
   app.useBodyParser('json', { limit: '1mb' });
+  app.useBodyParser('raw', { type: 'image/*', limit: MOST_BYTES });
   app.useGlobalPipes(new BodyPipe());
   app.useGlobalFilters(new ErrorFilter());
   app.use(helmet({ contentSecurityPolicy: { directives: contentPolicy }, strictTransportSecurity: false }));

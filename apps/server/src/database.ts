@@ -1,6 +1,7 @@
 import 'reflect-metadata';
 import { DataSource, type DataSourceOptions } from 'typeorm';
 import { BakeEventEntity } from './bakes/bake-event.entity.js';
+import { BakePhotoEntity } from './bakes/bake-photo.entity.js';
 import { BakeEntity } from './bakes/bake.entity.js';
 import { BlendEntity } from './blends/blend.entity.js';
 import { DraftEntity } from './formulas/draft.entity.js';
@@ -35,6 +36,7 @@ export function databaseOptions(url = config.databaseUrl): DataSourceOptions {
       FormulaVersionEntity,
       BakeEntity,
       BakeEventEntity,
+      BakePhotoEntity,
     ],
     migrations: [FirstTables1700000000000, Pantry1764000000000, Runs1764200000000],
     uuidExtension: 'pgcrypto',

@@ -32,6 +32,7 @@ const router = createBrowserRouter([
       { path: '/run/new', lazy: async () => ({ Component: (await import('./features/bakes/run/start-page')).StartPage }) },
       { path: '/bakes', lazy: async () => ({ Component: (await import('./features/bakes/bakes-page')).BakesPage }) },
       { path: '/bakes/new', lazy: async () => ({ Component: (await import('./features/bakes/record-page')).RecordPage }) },
+      { path: '/bakes/:id', lazy: async () => ({ Component: (await import('./features/bakes/bake-page')).BakePage }) },
       { path: '/pantry/blends', lazy: async () => ({ Component: (await import('./features/blends/blends-page')).BlendsPage }) },
       { path: '/pantry', element: <Navigate to="/pantry/lots" replace /> },
       { path: '/pantry/:face', lazy: async () => ({ Component: (await import('./features/pantry/pantry-page')).PantryPage }) },

@@ -1,6 +1,6 @@
 import Joi from 'joi';
 import { bodyOf } from './check.js';
-import { againstWords, handWordOrder, measuredWhats } from '@north-leaf/core';
+import { againstWords, handWordOrder, measuredWhats, symptoms } from '@north-leaf/core';
 import type { BakeEvent, MeasuredWhat, PlannedLook, RunStep } from '@north-leaf/core';
 
 const dots = () => Joi.number().integer().min(1).max(5).optional();
@@ -57,6 +57,8 @@ const shapes = {
     liked: dots(),
   }).or('crisp', 'tender', 'liked'),
   confirmed: Joi.object({ code: Joi.string().max(60), reason: Joi.string().trim().min(3).max(300) }),
+  noticed: Joi.object({ symptom: Joi.valid(...Object.keys(symptoms.values).map(Number)) }),
+  photographed: Joi.object({ photoId: Joi.string().guid() }),
   noted: Joi.object({ text: Joi.string().trim().min(1).max(2000) }),
 };
 const happened = Joi.object({ kind: Joi.valid(...Object.keys(shapes)) }).when('.kind', {

@@ -110,6 +110,7 @@ export { neededRests } from './run/needed-rests.js';
 export { asBaked, lastOf, standingEvents, weighedOf } from './document/happened.js';
 export { feelAnswer } from './run/feel-answer.js';
 export { measureWords, stepWords } from './run/words.js';
+export { bakedSymptoms, symptoms } from './facts/symptoms.js';
 export { weighTolerance } from './facts/run.js';
 export { emptyPan, panAfter, readPan, readScaleLine, readWeightMeasurement, restarted, tared, usualScale } from './devices/scale.js';
 export { hiddenKitchen, probeReading, readTemperatureMeasurement } from './devices/probe.js';

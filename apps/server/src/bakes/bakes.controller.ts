@@ -1,4 +1,4 @@
-import { Body, Controller, Get, HttpCode, Param, ParseUUIDPipe, Post, Put, Query } from '@nestjs/common';
+import { Body, Controller, Get, Header, HttpCode, Param, ParseUUIDPipe, Post, Put, Query, StreamableFile } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
 import { SkipThrottle } from '@nestjs/throttler';
 import { bakeBodySchema, eventsBodySchema, startBodySchema } from '@north-leaf/contracts';
@@ -38,6 +38,24 @@ export class BakesController {
 
   @Put('bakes/:id') record(@Param('id', ParseUUIDPipe) id: string, @Body({ schema: bakeBodySchema }) body: BakeBody): Promise<Bake> {
     return this.bakes.record(id, body);
+  }
+
+  /** The bytes of a picture; what is stored is drawn anew from them. The same id again is the same picture. */
+  @Put('bakes/:id/photos/:photoId')
+  @HttpCode(200)
+  addPhoto(
+    @Param('id', ParseUUIDPipe) id: string,
+    @Param('photoId', ParseUUIDPipe) photoId: string,
+    @Body() bytes: unknown,
+  ): Promise<readonly BakeEvent[]> {
+    return this.bakes.addPhoto(id, photoId, bytes);
+  }
+
+  @Get('bakes/:id/photos/:photoId')
+  @Header('Content-Type', 'image/jpeg')
+  @Header('Cache-Control', 'private, max-age=31536000, immutable')
+  async photo(@Param('id', ParseUUIDPipe) id: string, @Param('photoId', ParseUUIDPipe) photoId: string): Promise<StreamableFile> {
+    return new StreamableFile(await this.bakes.photo(id, photoId));
   }
 
   @SkipThrottle()

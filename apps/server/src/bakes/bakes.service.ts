@@ -27,6 +27,8 @@ import { ApiError } from '../platform/errors.js';
 import { KitchenScope } from '../platform/kitchen-scope.js';
 import { log } from '../platform/log.js';
 import { SolverService } from '../solver/solver.service.js';
+import { BakePhotoEntity } from './bake-photo.entity.js';
+import { madeAnew } from './photo.js';
 import { BakeEventEntity } from './bake-event.entity.js';
 import { BakeEntity } from './bake.entity.js';
 import type { Bake, BakeBody, FormulaListItem, FormulaVersion, Run, StartBody } from '@north-leaf/contracts';
@@ -144,6 +146,26 @@ export class BakesService {
     });
     if (events.some(teaches)) this.learnLater(bake);
     return bake.events;
+  }
+
+  /** A picture of a bake, drawn anew, and the event that says so. */
+  async addPhoto(id: string, photoId: string, bytes: unknown): Promise<readonly BakeEvent[]> {
+    if (!Buffer.isBuffer(bytes)) {
+      throw new ApiError('invalid', 'The photo is missing.', [{ path: 'photo', code: 'input', message: 'must be the bytes of a picture' }]);
+    }
+    await this.run(id);
+    const table = await this.scope.table(BakePhotoEntity);
+    if ((await table.count({ id: photoId })) === 0) {
+      if ((await table.count({ bakeId: id })) >= MOST_PHOTOS) throw new ApiError('invalid', `A bake has at most ${MOST_PHOTOS} photos.`);
+      await table.insert({ id: photoId, bakeId: id, jpeg: await madeAnew(bytes) });
+    }
+    return this.addEvents(id, [{ id: photoId, at: this.clock.now().toISOString(), what: { kind: 'photographed', photoId } }]);
+  }
+
+  async photo(bakeId: string, id: string): Promise<Buffer> {
+    const found = await (await this.scope.table(BakePhotoEntity)).findOne({ id, bakeId });
+    if (!found) throw new ApiError('notFound', 'This photo is not here.');
+    return found.jpeg;
   }
 
   /** What the bake took from the lots, worked out from its version and what was weighed. Of a run, only what was weighed has been taken. */
@@ -324,6 +346,8 @@ function stepsOrRefusal<T>(make: () => T): T {
 
 const likedOf = ({ events }: Bake): number[] =>
   events.flatMap(({ what }) => (what.kind === 'rated' && what.liked !== undefined ? [what.liked] : []));
+
+const MOST_PHOTOS = 24;
 
 /** Bakes that are looked through for those of one oven or family. */
 const LOOKED_AT = 60;

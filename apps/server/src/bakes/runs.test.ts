@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import sharp from 'sharp';
 import { anApp, type AnApp } from '../testing/an-app.js';
 import type { BakeEvent, Happened, Kitchen, Lot } from '@north-leaf/core';
 import type { PantryBook, Run } from '@north-leaf/contracts';
@@ -114,6 +115,38 @@ describe('a run', () => {
     await send(id, weighed);
     await send(id, [event({ kind: 'felt', word: 'sandy' }, 'feel')]).expect(200);
     expect(await thirst()).toBeGreaterThan(before!);
+  });
+});
+
+describe('photos of a bake', () => {
+  const put = (id: string, photoId: string, bytes: Buffer, type = 'image/jpeg') =>
+    the.http().put(`/api/bakes/${id}/photos/${photoId}`).set('content-type', type).send(bytes);
+  const picture = (width: number) =>
+    sharp({ create: { width, height: 40, channels: 3, background: '#a9682b' } })
+      .withExif({ IFD0: { Copyright: 'somebody', Software: 'a camera' } })
+      .jpeg()
+      .toBuffer();
+
+  it('are drawn anew: no larger than needed, and nothing a camera wrote stays in them', async () => {
+    const { id } = await start();
+    const photoId = randomUUID();
+    const bytes = await picture(2400);
+    expect((await sharp(bytes).metadata()).exif).toBeDefined();
+    await put(id, photoId, bytes).expect(200);
+    const again = (await put(id, photoId, bytes).expect(200)).body as BakeEvent[];
+    expect(again.filter(({ what }) => what.kind === 'photographed')).toHaveLength(1);
+    const { body: stored, headers } = await the.http().get(`/api/bakes/${id}/photos/${photoId}`).expect(200);
+    expect(headers['content-type']).toBe('image/jpeg');
+    const { exif, width } = await sharp(stored as Buffer).metadata();
+    expect([exif, width]).toEqual([undefined, 1600]);
+  });
+
+  it('are pictures, of a bake that is there', async () => {
+    const { id } = await start();
+    expect((await put(id, randomUUID(), Buffer.from('not a picture')).expect(400)).body.problems[0].path).toBe('photo');
+    await the.http().put(`/api/bakes/${id}/photos/${randomUUID()}`).send({ a: 1 }).expect(400);
+    await put(randomUUID(), randomUUID(), await picture(20)).expect(404);
+    await the.http().get(`/api/bakes/${id}/photos/${randomUUID()}`).expect(404);
   });
 });
 

@@ -55,7 +55,8 @@ function asApiError(error: unknown): ApiError {
   const status = error instanceof HttpException ? error.getStatus() : ((error as { status?: unknown } | null)?.status ?? 500);
   const type = (error as { type?: unknown } | null)?.type;
   if (type === 'entity.parse.failed' || error instanceof SyntaxError) return new ApiError('invalid', 'The body is not JSON.');
-  if (type === 'entity.too.large' || status === 413) return new ApiError('invalid', 'The body is larger than 1 MB.');
+  if (type === 'entity.too.large' || status === 413)
+    return new ApiError('invalid', 'The body is larger than is taken: 1 MB, or 12 MB of a picture.');
   if (status === 400 && error instanceof Error && /JSON/.test(error.message)) return new ApiError('invalid', 'The body is not JSON.');
   if (status === 400) return new ApiError('invalid', error instanceof Error ? error.message : 'The request could not be read.');
   if (status === 404) return new ApiError('notFound', 'There is nothing at this address.');

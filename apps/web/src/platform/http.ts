@@ -41,6 +41,17 @@ export async function request<T>(
   throw errorOf(text, response.status);
 }
 
+/** A file as it is. */
+export async function sendBytes(path: string, file: File): Promise<void> {
+  let response: Response;
+  try {
+    response = await fetch(`/api${path}`, { method: 'PUT', headers: { 'content-type': file.type || 'image/jpeg' }, body: file });
+  } catch {
+    throw new ApiError('offline', 'The server does not answer. Choose the picture again when it does.');
+  }
+  if (!response.ok) throw errorOf(await response.text(), response.status);
+}
+
 function errorOf(text: string, status: number): ApiError {
   try {
     const { code, message, problems } = JSON.parse(text) as ApiErrorBody;

@@ -46,6 +46,9 @@ export type Happened =
   | { readonly kind: 'looked'; readonly against: (typeof againstWords)[number]; readonly topTone?: number; readonly baseTone?: number }
   | { readonly kind: 'rated'; readonly after: 'fresh' | number; readonly crisp?: number; readonly tender?: number; readonly liked?: number }
   | { readonly kind: 'confirmed'; readonly code: string; readonly reason: string }
+  /** A number of facts/symptoms. */
+  | { readonly kind: 'noticed'; readonly symptom: number }
+  | { readonly kind: 'photographed'; readonly photoId: string }
   | { readonly kind: 'noted'; readonly text: string };
 
 /** `at` is the bench's clock as the server has it. */

@@ -16,6 +16,7 @@ import * as swaps from './swaps.js';
 import * as wheat from './wheat.js';
 import * as oven from './oven.js';
 import * as run from './run.js';
+import * as symptoms from './symptoms.js';
 import * as sorption from './sorption.js';
 import * as texture from './texture.js';
 import * as thermal from './thermal.js';
@@ -41,6 +42,7 @@ const facts: Named[] = Object.entries({
   wheat,
   oven,
   run,
+  symptoms,
   sorption,
   texture,
   thermal,

@@ -1,7 +1,7 @@
 import { queryOptions, useMutation, useQueryClient } from '@tanstack/react-query';
-import { lastOf, outlookFromRating, type Happened, type MeasuredWhat } from '@north-leaf/core';
+import { lastOf, outlookFromRating, type BakeEvent, type Happened, type MeasuredWhat } from '@north-leaf/core';
 import type { Bake, BakeBody, Run, StartBody } from '@north-leaf/contracts';
-import { ApiError, request } from '../../platform/http';
+import { ApiError, request, sendBytes } from '../../platform/http';
 
 export const bakeKeys = { all: ['bakes'] as const, of: (formulaId: string | undefined) => ['bakes', formulaId ?? 'all'] as const };
 
@@ -26,6 +26,30 @@ export function useStartRun() {
     mutationFn: ({ id, body }: { id: string; body: StartBody }) => request<Run>('PUT', `/bakes/${id}/run`, body),
     retry: (_count, error) => error instanceof ApiError && error.mayRecover,
     retryDelay: 1500,
+    onSuccess: () => client.invalidateQueries({ queryKey: bakeKeys.all }),
+  });
+}
+
+export const runQuery = (id: string) =>
+  queryOptions({ queryKey: [...bakeKeys.all, 'one', id] as const, queryFn: () => request<Run>('GET', `/bakes/${id}`) });
+
+/** Adds to a record, or corrects it; sent again with the same ids until the server answers. */
+export function useAddEvents(id: string) {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: (events: readonly BakeEvent[]) => request<readonly BakeEvent[]>('POST', `/bakes/${id}/events`, events),
+    retry: (_count, error) => error instanceof ApiError && error.mayRecover,
+    retryDelay: 1500,
+    onSuccess: () =>
+      Promise.all([client.invalidateQueries({ queryKey: bakeKeys.all }), client.invalidateQueries({ queryKey: ['kitchen'] })]),
+  });
+}
+
+/** A picture of a bake, as its bytes. */
+export function useAddPhoto(id: string) {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: ({ photoId, file }: { photoId: string; file: File }) => sendBytes(`/bakes/${id}/photos/${photoId}`, file),
     onSuccess: () => client.invalidateQueries({ queryKey: bakeKeys.all }),
   });
 }

@@ -84,7 +84,9 @@ function BakeRow({ bake, name, zone }: { bake: Bake; name: string; zone: string 
   return (
     <TableRow sx={{ height: 52 }}>
       <TableCell component="th" scope="row">
-        <b>{bake.number}</b>
+        <Link to={`/bakes/${bake.id}`} style={{ color: 'inherit' }} aria-label={`Bake ${bake.number}`}>
+          <b>{bake.number}</b>
+        </Link>
         <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>{DateTime.fromISO(bake.startedAt, { zone }).toFormat('d LLL yyyy')}</Box>
       </TableCell>
       <TableCell>

@@ -1,0 +1,10 @@
+import { Column, Entity, PrimaryColumn } from 'typeorm';
+
+/** A picture of a bake, made anew by the server. */
+@Entity('bake_photos')
+export class BakePhotoEntity {
+  @PrimaryColumn('uuid') id: string;
+  @Column('uuid') kitchenId: string;
+  @Column('uuid') bakeId: string;
+  @Column('bytea') jpeg: Buffer;
+}
