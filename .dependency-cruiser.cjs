@@ -20,6 +20,7 @@ const coreOrder = [
   ['learn'],
   ['run'],
   ['solve'],
+  ['trials'],
   ['label'],
 ];
 const serverOrder = [['platform', 'solver'], ['kitchen'], ['pantry'], ['blends'], ['formulas'], ['bakes']];

@@ -3,6 +3,8 @@ import Contrast from '@mui/icons-material/Contrast';
 import Inventory from '@mui/icons-material/Inventory2Outlined';
 import KitchenIcon from '@mui/icons-material/MicrowaveOutlined';
 import PlayCircle from '@mui/icons-material/PlayCircleOutlined';
+import WbTwilight from '@mui/icons-material/WbTwilight';
+import Polyline from '@mui/icons-material/PolylineOutlined';
 import FormatListBulleted from '@mui/icons-material/FormatListBulleted';
 import Box from '@mui/material/Box';
 import { useTheme } from '@mui/material/styles';
@@ -12,9 +14,11 @@ import { usePreferences } from './platform/preferences';
 import { sizes } from './ui/theme';
 
 const places: readonly { readonly to: string; readonly name: string; readonly icon: ReactNode }[] = [
+  { to: '/today', name: 'Today', icon: <WbTwilight /> },
   { to: '/formulas', name: 'Formulas', icon: <FormatListBulleted /> },
   { to: '/run', name: 'Run', icon: <PlayCircle /> },
   { to: '/bakes', name: 'Bakes', icon: <BakeryDining /> },
+  { to: '/trials', name: 'Trials', icon: <Polyline /> },
   { to: '/pantry', name: 'Pantry', icon: <Inventory /> },
   { to: '/kitchen', name: 'Kitchen', icon: <KitchenIcon /> },
 ];

@@ -4,7 +4,7 @@ import { publishedIngredients } from '../ingredient/published.js';
 import { portionOf } from '../ingredient/mixture.js';
 import { aFormula, resultOf, worked } from '../worked/a-formula.js';
 import { handWordChances, handWordFor, waterGets, waterLadder, waterWants } from './water.js';
-import type { HandWord } from './water.js';
+import type { HandWord } from '../document/bake.js';
 
 const pantry = { ingredients: publishedIngredients(), lots: Object.fromEntries(demoLots.map((lot) => [lot.id, lot])) };
 const portion = (id: string, grams: number) => portionOf(pantry, '', id, grams);

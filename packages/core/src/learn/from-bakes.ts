@@ -114,7 +114,7 @@ export function textureFromBakes(familyId: string, bakes: readonly RecordedBake[
 }
 
 /** As made, rolled as measured, its last setting as long as it really took. */
-function asTimed(bake: RecordedBake): Formula {
+export function asTimed(bake: RecordedBake): Formula {
   const made = asMade(bake);
   const [rawMm, bakeMin] = [measuredIn(bake.events, 'rawMm'), measuredIn(bake.events, 'bakeMin')];
   const { steps } = made.bake;

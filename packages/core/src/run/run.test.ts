@@ -13,7 +13,7 @@ import { feelAnswer } from './feel-answer.js';
 import { neededRests } from './needed-rests.js';
 import { runState, weighToleranceG } from './state.js';
 import { runSteps } from './steps.js';
-import { beginningFor, runTimes, timeline } from './times.js';
+import { beginningFor, leftMin, runTimes, timeline } from './times.js';
 import { measureWords, stepWords } from './words.js';
 import { measuredWhats } from '../document/bake.js';
 import type { BakeEvent, Happened, RunStep } from '../document/bake.js';
@@ -140,6 +140,21 @@ describe('time', () => {
     const { totalMin } = runTimes(crackers);
     expect(beginningFor(crackers, 30)).toMatchObject({ beginBeforeMin: totalMin, under: { step: { key: 'cold:0' } } });
     expect(beginningFor(crackers, totalMin + 1).under).toBeNull();
+  });
+});
+
+describe('what is left of a run', () => {
+  const at = (minute: number) => Date.UTC(2026, 10, 26, 5, minute);
+  it('is the whole of it at first, nothing at the end, and a wait that runs ends when it ends', () => {
+    const { totalMin } = runTimes(crackers);
+    expect(leftMin(state([]), at(0))).toBeCloseTo(totalMin, 6);
+    expect(leftMin(state([event(1, { kind: 'ended' })]), at(2))).toBe(0);
+    const cold = crackers.findIndex(({ key }) => key === 'cold:0');
+    const done = crackers.slice(0, cold).map(({ key }) => ended(0, key));
+    const begun = state([...done, event(0, { kind: 'stepBegan' }, 'cold:0')]);
+    expect(leftMin(begun, at(0)) - leftMin(begun, at(10))).toBeCloseTo(10, 6);
+    // Late: the wait is over, and the rest takes what it takes.
+    expect(leftMin(begun, at(60))).toBeCloseTo(leftMin(begun, at(90)), 6);
   });
 });
 

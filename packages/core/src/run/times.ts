@@ -1,4 +1,5 @@
 import type { RunStep } from '../document/bake.js';
+import type { RunState } from './state.js';
 
 export type StepTime = { readonly beginMin: number; readonly endMin: number };
 export type RunTimes = { readonly handsMin: number; readonly waitMin: number; readonly totalMin: number };
@@ -55,4 +56,33 @@ export function beginningFor(steps: readonly RunStep[], inMin: number): Beginnin
   const totalMin = times.at(-1)?.endMin ?? 0;
   const i = times.findIndex(({ endMin }) => endMin > inMin);
   return { beginBeforeMin: totalMin, under: i < 0 ? null : { step: steps[i]!, leftMin: totalMin - inMin } };
+}
+
+/**
+ * Minutes until a run is through, from where it stands, if nothing more is late.
+ *
+ * Units    min; `nowMs` is ms since 1970.
+ * Throws   nothing.
+ * Findings none.
+ * Source   timeline of what is left; a wait that runs ends when it ends.
+ */
+export function leftMin({ steps, state }: RunState, nowMs: number): number {
+  if (state === 'ended') return 0;
+  const there = new Map<string, number>();
+  for (const { step, beganAt, endedAt } of steps) {
+    const at = step.kind === 'wait' ? beganAt : (endedAt ?? beganAt);
+    if (at !== null) there.set(step.key, (at - nowMs) / 60_000);
+  }
+  let now = 0;
+  for (const { step, state: is, beganAt } of steps) {
+    if (is !== 'todo') continue;
+    if (step.kind === 'wait' && beganAt !== null) {
+      now = Math.max(now, (there.get(step.since ?? step.key) ?? now) + step.min!);
+      continue;
+    }
+    now += step.handsMin;
+    there.set(step.key, now);
+    if (step.kind === 'wait') now = Math.max(now, (step.since === undefined ? now : (there.get(step.since) ?? now)) + step.min!);
+  }
+  return now;
 }

@@ -16,7 +16,7 @@ import { swapChoices, swapRow } from '../solve/swap-row.js';
 import { kitchen, pantry } from './a-formula.js';
 import type { Formula } from '../document/formula.js';
 import type { SolidFatName } from '../facts/fats.js';
-import type { HandWord } from '../dough/water.js';
+import type { HandWord } from '../document/bake.js';
 
 const shelf = { ...pantry, lots: {} };
 let n = 0;

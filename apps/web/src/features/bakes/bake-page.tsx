@@ -100,7 +100,7 @@ function Record({ bake, version }: { bake: Run; version: FormulaVersion }) {
           <Waited bake={bake} scaleStepG={kitchen?.scaleStepG ?? 0.1} />
         </Box>
         <Box sx={{ display: 'grid', gap: 5, alignContent: 'start' }}>
-          <Measured bake={bake} />
+          <Measured bake={bake} version={version} />
           <Said bake={bake} zone={zone} />
           <Photos bake={bake} />
           <AddTo bake={bake} />
@@ -212,14 +212,12 @@ function Waited({ bake, scaleStepG }: { bake: Run; scaleStepG: number }) {
   );
 }
 
-function Measured({ bake }: { bake: Run }) {
+function Measured({ bake, version }: { bake: Run; version: FormulaVersion }) {
   const { units } = usePreferences();
   const add = useAddEvents(bake.id);
   const [correcting, setCorrecting] = useState<string | null>(null);
   const [text, setText] = useState('');
-  const planned = new Map(
-    bake.steps.flatMap(({ measures }) => (measures ?? []).flatMap(({ what, planned: p }) => (p === undefined ? [] : [[what, p] as const]))),
-  );
+  const planned = plannedOf(bake, version);
   const events = standingEvents(bake.events).filter(
     (one): one is BakeEvent & { what: Extract<Happened, { kind: 'measured' }> } => one.what.kind === 'measured',
   );
@@ -316,6 +314,27 @@ function Measured({ bake }: { bake: Run }) {
       )}
     </Section>
   );
+}
+
+/** By the run's own plan; of a bake written down afterwards, by its version. */
+function plannedOf({ steps }: Run, { formula, evaluation }: FormulaVersion): ReadonlyMap<MeasuredWhat, number> {
+  if (steps.length > 0)
+    return new Map(
+      steps.flatMap(({ measures }) =>
+        (measures ?? []).flatMap(({ what, planned }) => (planned === undefined ? [] : [[what, planned] as const])),
+      ),
+    );
+  const { bake } = evaluation;
+  return new Map<MeasuredWhat, number>([
+    ['rawMm', formula.sheet.parts[0]!.thicknessMm],
+    ...(bake.state === 'waiting'
+      ? []
+      : ([
+          ['bakeMin', bake.result.totalMin],
+          ['topTone', bake.result.end.topTone],
+          ['bakedMm', bake.result.end.thicknessMm],
+        ] as const)),
+  ]);
 }
 
 const against = { paler: 'paler than shown', asShown: 'as shown', darker: 'darker than shown' } as const;

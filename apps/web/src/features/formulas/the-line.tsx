@@ -6,7 +6,7 @@ import type { KeyboardEvent } from 'react';
 import { usePreferences } from '../../platform/preferences';
 import { Leaf } from '../../ui/leaf';
 import { sizes } from '../../ui/theme';
-import { Ribbon } from './ribbon';
+import { Ribbon } from '../../ui/ribbon';
 import { rulingOf, stageLabelOf } from './stages';
 
 /** Six stages in the order of the work; one picture of the same dough runs under them. */

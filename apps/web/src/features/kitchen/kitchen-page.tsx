@@ -106,10 +106,10 @@ function Loaded({ kitchen, ovenId }: { kitchen: Kitchen; ovenId: string | undefi
           ))}
         <RollingMat kitchen={kitchen} />
         <RoomAir kitchen={kitchen} />
-        <Button size="small" onClick={() => setJudging(true)} sx={{ mt: 2 }}>
+        <Button size="small" onClick={() => setJudging(true)} sx={{ mt: 2, display: 'block' }}>
           Judgements
         </Button>
-        <Button size="small" onClick={() => setLearning(true)} sx={{ mt: 2, ml: 2 }}>
+        <Button size="small" onClick={() => setLearning(true)} sx={{ display: 'block' }}>
           Learned from bakes
         </Button>
       </Box>

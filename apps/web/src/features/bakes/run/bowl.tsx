@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box';
 import { useTheme } from '@mui/material/styles';
-import type { StepProgress } from '@north-leaf/core';
+import type { Pantry, StepProgress } from '@north-leaf/core';
 import { benchGrams } from './bench-words';
 
 const W = 500;
@@ -16,15 +16,14 @@ const FLOOR = TOP + DEEP;
 /** Half the width at a height above the floor. */
 const halfAt = (up: number) => HALF * Math.sqrt(Math.max(0, 1 - (1 - up / DEEP) ** 2));
 
-type Layer = { readonly key: string; readonly name: string; readonly g: number; readonly of: number; readonly kind: string };
+type Layer = { readonly key: string; readonly name: string; readonly g: number; readonly of: number; readonly ingredientId: string };
 
 /**
  * The bowl in section: what is in lies in layers, what is being weighed rises to its own line. Heights go with the root of the mass, so
  * that a pinch is still seen.
  */
-export function Bowl({ steps, nowKey, netG }: { steps: readonly StepProgress[]; nowKey: string; netG: number }) {
+export function Bowl({ steps, nowKey, netG, pantry }: { steps: readonly StepProgress[]; nowKey: string; netG: number; pantry: Pantry }) {
   const { palette } = useTheme();
-  const fills = [palette.make.grain, palette.make.starch, palette.leaf.crust, palette.make.water, palette.make.fat, palette.make.sugar];
   const layers: Layer[] = steps
     .filter(({ step, state }) => step.kind === 'weigh' && (step.key === nowKey || state === 'done'))
     .map(({ step, weighedG }) => ({
@@ -32,7 +31,7 @@ export function Bowl({ steps, nowKey, netG }: { steps: readonly StepProgress[]; 
       name: step.name ?? '',
       g: step.key === nowKey ? Math.max(0, netG) : weighedG,
       of: step.amountG ?? 0,
-      kind: step.stage,
+      ingredientId: step.ingredientId ?? '',
     }));
   const now = layers.find(({ key }) => key === nowKey);
   const wanted = layers.reduce((sum, { g, of, key }) => sum + Math.sqrt(key === nowKey ? Math.max(of, g) : g), 0);
@@ -41,7 +40,7 @@ export function Bowl({ steps, nowKey, netG }: { steps: readonly StepProgress[]; 
   const drawn = layers.map((layer, i) => {
     const from = heights.slice(0, i).reduce((sum, height) => sum + height, 0);
     const isIn = layer.key === nowKey && layer.of > 0 ? heights[i]! * Math.min(1, layer.g / layer.of) : heights[i]!;
-    return { ...layer, from, to: from + isIn, line: from + heights[i]!, fill: fills[i % fills.length]! };
+    return { ...layer, from, to: from + isIn, line: from + heights[i]!, fill: palette.make[make(pantry, layer.ingredientId)] };
   });
   const band = (from: number, to: number) => {
     const n = 14;
@@ -111,3 +110,16 @@ export function Bowl({ steps, nowKey, netG }: { steps: readonly StepProgress[]; 
 
 const short = (name: string) =>
   name.split(/[,(=]/)[0]!.trim().length > 16 ? `${name.split(/[,(=]/)[0]!.trim().slice(0, 15)}…` : name.split(/[,(=]/)[0]!.trim();
+
+/** Which of the make-up colours an ingredient wears. */
+function make({ ingredients }: Pantry, id: string): 'grain' | 'starch' | 'fat' | 'water' | 'fibre' | 'protein' | 'sugar' {
+  const kind = ingredients[id]?.kind ?? '';
+  if (kind.startsWith('fat')) return 'fat';
+  if (kind === 'starch') return 'starch';
+  if (kind === 'gum' || kind === 'binder_seed' || kind === 'seed') return 'fibre';
+  if (kind === 'sugar' || kind === 'syrup') return 'sugar';
+  if (kind === 'egg' || kind === 'flour_nut' || kind === 'protein') return 'protein';
+  if (id === 'water' || kind === 'dairy' || kind === 'plant_milk' || kind === 'liquid') return 'water';
+  if (kind === 'salt' || kind === 'leavener') return 'starch';
+  return 'grain';
+}

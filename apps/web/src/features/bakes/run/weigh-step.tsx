@@ -109,7 +109,7 @@ export function WeighStep({ run, progress, advance }: { run: RunInHand; progress
       }}
     >
       <Box sx={{ [bench.phone]: { display: 'none' } }}>
-        <Bowl steps={run.state.steps} nowKey={step.key} netG={progress.weighedG + (live ? pour.netG : 0)} />
+        <Bowl pantry={run.pantry} steps={run.state.steps} nowKey={step.key} netG={progress.weighedG + (live ? pour.netG : 0)} />
       </Box>
       <Box sx={{ display: 'grid', gap: 3, minWidth: 0 }}>
         <Amount

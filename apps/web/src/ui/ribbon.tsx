@@ -1,7 +1,7 @@
 import { memo } from 'react';
 import { useTheme } from '@mui/material/styles';
 import type { Evaluation, Formula } from '@north-leaf/core';
-import { crustTones } from '../../ui/theme';
+import { crustTones } from './theme';
 
 const W = 1200;
 const H = 52;

@@ -1,0 +1,138 @@
+import { useState } from 'react';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { blindSheet, chanceOf, criticalRight, seeded, tastersNeeded, type TastingTest } from '@north-leaf/core';
+
+const tests: Readonly<Record<TastingTest, { readonly name: string; readonly asks: string }>> = {
+  triangle: { name: 'Three cups, one is another', asks: 'Which is the odd one?' },
+  paired: { name: 'Two cups, which is crisper', asks: 'Which is crisper?' },
+  duoTrio: { name: 'Two cups, which is like the first', asks: 'Which is like the first?' },
+};
+const ALPHA = 0.05;
+const whole = (text: string, low: number, high: number): number | null => {
+  const n = /^\d+$/.test(text.trim()) ? Number(text) : NaN;
+  return n >= low && n <= high ? n : null;
+};
+
+/** A blind tasting: how many have to be right, what a result says, and a sheet with numbers that say nothing. */
+export function Tasting() {
+  const [test, setTest] = useState<TastingTest>('triangle');
+  const [people, setPeople] = useState('12');
+  const [right, setRight] = useState('');
+  const [seed, setSeed] = useState(1);
+  const [shown, setShown] = useState(false);
+  const n = whole(people, 1, 200);
+  const k = n === null || right.trim() === '' ? null : whole(right, 0, n);
+  const sides = test === 'paired' ? 'two' : 'one';
+  const critical = n === null ? null : criticalRight(test, n, ALPHA, sides);
+  const sheet = n === null || !shown ? [] : blindSheet(test, n, seeded(seed));
+  const needed = tastersNeeded(test, 0.5, ALPHA, 0.8);
+  return (
+    <Box component="section" aria-label="Blind tasting" sx={{ pt: 6 }}>
+      <Typography variant="h2">Blind tasting</Typography>
+      <Box sx={{ display: 'flex', gap: 3, flexWrap: 'wrap', pt: 2, alignItems: 'flex-start' }}>
+        <TextField
+          select
+          size="small"
+          label="Test"
+          value={test}
+          onChange={({ target }) => setTest(target.value as TastingTest)}
+          sx={{ minWidth: 280 }}
+        >
+          {Object.entries(tests).map(([id, { name }]) => (
+            <MenuItem key={id} value={id}>
+              {name}
+            </MenuItem>
+          ))}
+        </TextField>
+        <TextField
+          size="small"
+          label="People"
+          value={people}
+          error={n === null}
+          helperText={n === null ? 'People are a whole number from 1 to 200' : ' '}
+          onChange={({ target }) => setPeople(target.value)}
+          slotProps={{ htmlInput: { inputMode: 'numeric', style: { width: 90 } } }}
+        />
+        <TextField
+          size="small"
+          label={sides === 'two' ? 'Say the one' : 'Right'}
+          value={right}
+          error={right.trim() !== '' && k === null}
+          helperText={right.trim() !== '' && k === null ? `a whole number from 0 to ${n ?? 200}` : ' '}
+          onChange={({ target }) => setRight(target.value)}
+          slotProps={{ htmlInput: { inputMode: 'numeric', style: { width: 90 } } }}
+        />
+        <Button variant="outlined" onClick={() => setShown(!shown)} disabled={n === null}>
+          {shown ? 'Hide the sheet' : 'Blind sheet'}
+        </Button>
+      </Box>
+      <Box role="status" sx={{ fontSize: 14.5, lineHeight: '22px' }}>
+        {n !== null && (
+          <>
+            {critical === null
+              ? `With ${n} people even all of them are no proof.`
+              : `${critical} of ${n} have to ${sides === 'two' ? 'agree' : 'be right'}: chance alone gives that less than once in twenty.`}
+            {n < (needed ?? Infinity) && needed !== null && ` To find a difference that half of people can tell, ${needed} are needed.`} One
+            person tasting {n} times is one person.
+          </>
+        )}
+        {k !== null && n !== null && (
+          <b>
+            {' '}
+            {k} of {n}:{' '}
+            {critical !== null && (k >= critical || (sides === 'two' && n - k >= critical))
+              ? 'they can be told apart'
+              : 'not shown to differ'}{' '}
+            (chance {percent(chanceOf(test, k, n, sides))}).
+          </b>
+        )}
+      </Box>
+      {shown && (
+        <Box sx={{ pt: 3 }}>
+          <Box sx={{ display: 'flex', gap: 2, pb: 2, '@media print': { display: 'none' } }}>
+            <Button size="small" onClick={() => setSeed(seed + 1)}>
+              Other numbers
+            </Button>
+            <Button size="small" onClick={() => window.print()}>
+              Print
+            </Button>
+          </Box>
+          <Box
+            component="table"
+            aria-label="Blind sheet"
+            sx={{
+              fontSize: 14,
+              borderCollapse: 'collapse',
+              '& td, & th': { border: 1, borderColor: 'divider', px: 3, py: 1, textAlign: 'left' },
+            }}
+          >
+            <thead>
+              <tr>
+                <th>Taster</th>
+                <th>Cups, in this order</th>
+                <th>{tests[test].asks}</th>
+                <th>Key, fold away</th>
+              </tr>
+            </thead>
+            <tbody>
+              {sheet.map(({ cups }, i) => (
+                <tr key={cups[0]!.code}>
+                  <th scope="row">{i + 1}</th>
+                  <td>{cups.map(({ code }) => code).join('   ')}</td>
+                  <td />
+                  <td>{cups.map(({ is }) => is).join(' ')}</td>
+                </tr>
+              ))}
+            </tbody>
+          </Box>
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+const percent = (share: number) => (share < 0.001 ? 'under 0.1 %' : `${(share * 100).toFixed(1)} %`);
