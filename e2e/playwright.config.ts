@@ -34,8 +34,8 @@ export default defineConfig({
     },
   },
   projects: [
-    { name: 'desktop', use: { viewport: { width: 1280, height: 800 } }, testIgnore: /phone/ },
-    { name: 'phone', use: { ...devices['Pixel 7'] }, testMatch: /phone/ },
+    { name: 'desktop', use: { viewport: { width: 1280, height: 800 } }, testIgnore: /[\\/]phone/ },
+    { name: 'phone', use: { ...devices['Pixel 7'] }, testMatch: /[\\/]phone/ },
   ],
   webServer: {
     command: 'node ../apps/server/dist/prepare.js --empty --seed && node ../apps/server/dist/main.js',

@@ -44,13 +44,20 @@ export const weighToleranceG = (amountG: number, scaleStepG: number): number =>
  * Throws   nothing; what names a step that is not in the plan is kept and moves no step.
  * Findings none.
  * Source   a fold.
+ *
+ * @param nameOf what an ingredient is called that came in by a swap
  */
-export function runState(steps: readonly RunStep[], events: readonly BakeEvent[], scaleStepG: number): RunState {
+export function runState(
+  steps: readonly RunStep[],
+  events: readonly BakeEvent[],
+  scaleStepG: number,
+  nameOf: (ingredientId: string) => string | undefined = () => undefined,
+): RunState {
   const stood = standingEvents(events);
   const last = <K extends Happened['kind']>(kinds: readonly K[]) =>
     stood.findLast(({ what }) => (kinds as readonly string[]).includes(what.kind));
   const factor = (last(['scaled'])?.what as Extract<Happened, { kind: 'scaled' }> | undefined)?.factor ?? 1;
-  const progress = steps.map((step) => progressOf(step, stood, factor, scaleStepG));
+  const progress = steps.map((step) => progressOf(step, stood, factor, scaleStepG, nameOf));
   const first = progress.findIndex(({ state }) => state === 'todo');
   const ended = last(['ended']);
   return {
@@ -70,9 +77,11 @@ export function runState(steps: readonly RunStep[], events: readonly BakeEvent[]
 
 const timeOf = (event: BakeEvent | undefined): number | null => (event ? Date.parse(event.at) : null);
 
-function progressOf(planned: RunStep, stood: readonly BakeEvent[], factor: number, scaleStepG: number): StepProgress {
+type NameOf = (ingredientId: string) => string | undefined;
+
+function progressOf(planned: RunStep, stood: readonly BakeEvent[], factor: number, scaleStepG: number, nameOf: NameOf): StepProgress {
   const own = stood.filter(({ stepKey }) => stepKey === planned.key);
-  const step = asItIsNow(planned, stood, factor);
+  const step = asItIsNow(planned, stood, factor, nameOf);
   const weighed = own.flatMap(({ what }) => (what.kind === 'weighed' ? [what] : []));
   const weighedG = weighed.reduce((sum, { addedG }) => sum + addedG, 0);
   const ended = own.findLast(({ what }) => what.kind === 'stepEnded');
@@ -94,11 +103,16 @@ function progressOf(planned: RunStep, stood: readonly BakeEvent[], factor: numbe
 }
 
 /** Swapped and scaled since the plan was made. A swap's grams are those of the whole row, for the run as planned. */
-function asItIsNow(planned: RunStep, stood: readonly BakeEvent[], factor: number): RunStep {
+function asItIsNow(planned: RunStep, stood: readonly BakeEvent[], factor: number, nameOf: NameOf): RunStep {
   const swap = stood.findLast(({ what }) => what.kind === 'swapped' && what.rowKey === planned.rowKey)?.what;
   const swapped =
     swap?.kind === 'swapped' && planned.kind === 'weigh'
-      ? { ...planned, ingredientId: swap.ingredientId, amountG: swap.amountG * (planned.shareOfRow ?? 1) - (planned.heldG ?? 0) }
+      ? {
+          ...planned,
+          ingredientId: swap.ingredientId,
+          name: nameOf(swap.ingredientId) ?? swap.ingredientId,
+          amountG: swap.amountG * (planned.shareOfRow ?? 1) - (planned.heldG ?? 0),
+        }
       : planned;
   if (factor === 1) return swapped;
   return {

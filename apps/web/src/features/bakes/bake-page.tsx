@@ -1,4 +1,4 @@
-import { useState, type ReactNode } from 'react';
+import { useRef, useState, type ReactNode } from 'react';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -249,7 +249,7 @@ function Measured({ bake, version }: { bake: Run; version: FormulaVersion }) {
             <TableCell>What</TableCell>
             <TableCell align="right">Planned</TableCell>
             <TableCell align="right">It was</TableCell>
-            <TableCell />
+            <TableCell component="td" />
           </TableRow>
         </TableHead>
         <TableBody>
@@ -385,6 +385,7 @@ function Said({ bake, zone }: { bake: Run; zone: string }) {
 
 function Photos({ bake }: { bake: Run }) {
   const add = useAddPhoto(bake.id);
+  const input = useRef<HTMLInputElement>(null);
   const photos = standingEvents(bake.events).flatMap(({ what }) => (what.kind === 'photographed' ? [what.photoId] : []));
   return (
     <Section title="Photos">
@@ -400,20 +401,21 @@ function Photos({ bake }: { bake: Run }) {
             />
           </a>
         ))}
-        <Button component="label" variant="outlined" disabled={add.isPending}>
+        <Button variant="outlined" disabled={add.isPending} onClick={() => input.current?.click()}>
           {add.isPending ? 'Storing' : 'Add a photo'}
-          <input
-            type="file"
-            accept="image/jpeg,image/png,image/webp"
-            aria-label="Photo of the bake"
-            style={{ position: 'absolute', width: 1, height: 1, opacity: 0 }}
-            onChange={({ target }) => {
-              const [file] = target.files ?? [];
-              if (file) add.mutate({ photoId: v4(), file });
-              target.value = '';
-            }}
-          />
         </Button>
+        <input
+          ref={input}
+          hidden
+          type="file"
+          accept="image/jpeg,image/png,image/webp"
+          aria-label="Photo of the bake"
+          onChange={({ target }) => {
+            const [file] = target.files ?? [];
+            if (file) add.mutate({ photoId: v4(), file });
+            target.value = '';
+          }}
+        />
       </Box>
       <Box sx={{ fontSize: 12.5, color: 'text.secondary', pt: 1 }}>Stored smaller, without place, camera and date.</Box>
       {add.isError && <Alert severity="error">{add.error.message}</Alert>}

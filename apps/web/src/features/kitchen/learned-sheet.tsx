@@ -69,7 +69,7 @@ function One({ learned, kitchen }: { learned: Learned; kitchen: Kitchen }) {
       >
         <thead>
           <Box component="tr" sx={{ color: 'text.secondary', fontSize: 12.5 }}>
-            <th scope="col" />
+            <td />
             <th scope="col">before</th>
             <th scope="col">now</th>
           </Box>

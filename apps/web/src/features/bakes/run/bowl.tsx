@@ -116,9 +116,9 @@ function make({ ingredients }: Pantry, id: string): 'grain' | 'starch' | 'fat' |
   const kind = ingredients[id]?.kind ?? '';
   if (kind.startsWith('fat')) return 'fat';
   if (kind === 'starch') return 'starch';
-  if (kind === 'gum' || kind === 'binder_seed' || kind === 'seed') return 'fibre';
+  if (kind === 'gum' || kind === 'binder_seed' || kind === 'fibre') return 'fibre';
   if (kind === 'sugar' || kind === 'syrup') return 'sugar';
-  if (kind === 'egg' || kind === 'flour_nut' || kind === 'protein') return 'protein';
+  if (kind === 'egg' || kind === 'flour_nut') return 'protein';
   if (id === 'water' || kind === 'dairy' || kind === 'plant_milk' || kind === 'liquid') return 'water';
   if (kind === 'salt' || kind === 'leavener') return 'starch';
   return 'grain';

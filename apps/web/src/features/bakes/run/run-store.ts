@@ -22,7 +22,7 @@ export function eventsOf({ run }: KeptRun, waiting: readonly Waiting[]): BakeEve
 }
 
 export const stateOfRun = (kept: KeptRun, waiting: readonly Waiting[]): RunState =>
-  runState(kept.run.steps, eventsOf(kept, waiting), kept.kitchen.scaleStepG);
+  runState(kept.run.steps, eventsOf(kept, waiting), kept.kitchen.scaleStepG, (id) => kept.pantry?.ingredients[id]?.name);
 
 /** What happens at a step, in the order given. Done when it is safe on this device; the server hears of it by itself. */
 export async function say(bakeId: string, said: readonly { readonly what: Happened; readonly stepKey?: string }[]): Promise<void> {

@@ -1,0 +1,123 @@
+import { AxeBuilder } from '@axe-core/playwright';
+import { expect, test, type Page } from '@playwright/test';
+import { complaints } from './a-page.js';
+import { beginRun, endRun, post, storedRun, upTo } from './a-run.js';
+
+const axe = async (page: Page, where: string) => {
+  const { violations } = await new AxeBuilder({ page }).disableRules(['region']).analyze();
+  expect(violations.map(({ id, nodes }) => `${where} ${id}: ${nodes[0]?.html.slice(0, 160)}`)).toEqual([]);
+};
+// Hours are the page's: what was measured is sent as a bench would.
+const baked = async (base: string, min: number, crisp: number) => {
+  const id = await beginRun(base);
+  await upTo(base, id, 'look:1:0');
+  await post(base, id, [
+    { stepKey: 'look:1:0', what: { kind: 'looked', against: 'asShown' } },
+    { stepKey: 'out:1', what: { kind: 'measured', what: 'bakeMin', value: min } },
+    { stepKey: 'out:1', what: { kind: 'measured', what: 'topTone', value: 4 } },
+    { stepKey: 'rate', what: { kind: 'rated', after: 'fresh', crisp, tender: 3, liked: 4 } },
+    { what: { kind: 'ended' } },
+  ]);
+  return id;
+};
+
+test('a bake on record: planned beside real, a value corrected, dots after days, a fault noticed, a photo without its origin', async ({
+  page,
+  baseURL,
+}) => {
+  const errors = complaints(page);
+  const id = await baked(baseURL!, 15, 4);
+  await page.goto(`/bakes/${id}`);
+  const weighed = page.getByRole('region', { name: 'Weighed' });
+  await expect(weighed.getByRole('row', { name: /Sorghum flour/ })).toContainText('134.4 g');
+  // The spoons were never put in.
+  await expect(weighed.getByRole('row', { name: /^Water/ })).toContainText('−15 g');
+  const measured = page.getByRole('region', { name: 'Measured' });
+  await measured.getByRole('button', { name: 'Correct Tone of the top' }).click();
+  await measured.getByLabel('Tone of the top, corrected').fill('9');
+  await expect(measured).toContainText('must be from tone 1.0 to tone 8.0');
+  await measured.getByLabel('Tone of the top, corrected').fill('5');
+  await measured.getByRole('button', { name: 'Store' }).click();
+  await expect(measured.getByRole('row', { name: /Tone of the top/ })).toContainText('tone 5.0');
+  const { events } = await storedRun(baseURL!, id);
+  // Nothing is written over: the first word is still there, and another names it.
+  expect(events.filter(({ what }) => what.kind === 'measured')).toHaveLength(3);
+
+  const add = page.getByRole('region', { name: 'Add to it' });
+  await add.getByLabel('Days after').fill('7');
+  await add.getByRole('combobox', { name: 'Crisp' }).click();
+  await page.getByRole('option').nth(1).click();
+  await add.getByRole('combobox', { name: 'Noticed' }).click();
+  await page.getByRole('option', { name: 'Gritty' }).click();
+  await add.getByRole('button', { name: 'Store it' }).click();
+  const said = page.getByRole('region', { name: 'Said of it' });
+  await expect(said).toContainText('After 7 days: crisp ●●○○○');
+  await expect(said).toContainText('Noticed: gritty');
+  const [chooser] = await Promise.all([page.waitForEvent('filechooser'), page.getByText('Add a photo').click()]);
+  await chooser.setFiles('../docs/screenshots/01-formulas.png');
+  await expect(page.getByRole('img', { name: /photo 1/ })).toBeVisible();
+  await axe(page, 'bake');
+  expect(errors).toEqual([]);
+});
+
+test('bakes side by side: what changed, what each change did, what is not explained; a blind tasting says what a count means', async ({
+  page,
+  baseURL,
+}) => {
+  const errors = complaints(page);
+  await baked(baseURL!, 13, 2);
+  await baked(baseURL!, 17, 5);
+  await page.goto('/trials?formula=3f3a2a52-8c0c-4b57-9c7e-1f6a5c0e7a11');
+  await expect(page.getByText('Not explained').first()).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByRole('region', { name: /^From bake/ }).last()).toContainText('Time in the oven');
+  await expect(page.getByRole('table', { name: 'Only what differs' })).toContainText('In the oven');
+  await page.getByRole('button', { name: 'Show every row' }).click();
+  await expect(page.getByRole('table', { name: 'Everything' })).toContainText('Blend');
+  const tasting = page.getByRole('region', { name: 'Blind tasting' });
+  await expect(tasting).toContainText('8 of 12 have to be right');
+  await tasting.getByLabel('Right').fill('9');
+  await expect(tasting).toContainText('9 of 12: they can be told apart');
+  await tasting.getByLabel('People').fill('0');
+  await expect(tasting).toContainText('People are a whole number from 1 to 200');
+  await tasting.getByLabel('People').fill('6');
+  await tasting.getByRole('button', { name: 'Blind sheet' }).click();
+  await expect(tasting.getByRole('table', { name: 'Blind sheet' }).getByRole('row')).toHaveCount(7);
+  await axe(page, 'trials');
+  expect(errors).toEqual([]);
+});
+
+test('what bakes taught is shown with what was believed before, set aside and begun anew', async ({ page, baseURL }) => {
+  await baked(baseURL!, 19, 3);
+  await page.goto('/kitchen');
+  await expect(async () => {
+    await page.reload();
+    await page.getByRole('button', { name: 'Learned from bakes' }).click();
+    await expect(page.getByRole('region', { name: 'Oven oven a' })).toBeVisible({ timeout: 2000 });
+  }).toPass({ timeout: 30_000 });
+  const oven = page.getByRole('region', { name: 'Oven oven a' });
+  await expect(oven).toContainText('0 ± 2.5 K');
+  await oven.getByRole('button', { name: 'Set aside' }).click();
+  await expect(oven).toContainText('Set aside: forecasts use what was believed before.');
+  await oven.getByRole('button', { name: 'Use it again' }).click();
+  await oven.getByRole('button', { name: 'Begin anew' }).click();
+  await expect(oven).toContainText('Begun anew: no bake since then.');
+  await axe(page, 'learned');
+});
+
+test('today: what hands do now, where each bake stands, what waits, what needs looking after', async ({ page, baseURL }) => {
+  const errors = complaints(page);
+  const [busy, cold] = [await beginRun(baseURL!), await beginRun(baseURL!)];
+  await upTo(baseURL!, busy, 'shape');
+  await upTo(baseURL!, cold, 'cold:0');
+  await post(baseURL!, cold, [{ stepKey: 'cold:0', what: { kind: 'stepBegan' } }]);
+  await page.goto('/today');
+  await expect(page.getByRole('region', { name: 'Hands now' })).toContainText('Press to a slab');
+  await expect(page.getByRole('region', { name: 'On the line' }).getByRole('link')).toHaveCount(2);
+  await expect(page.getByRole('region', { name: 'Waiting' })).toContainText('Cold: Fridge');
+  await expect(page.getByRole('region', { name: 'Look after' })).toContainText('Small oven was never measured');
+  await axe(page, 'today');
+  await page.getByRole('link', { name: 'Open steps' }).click();
+  await expect(page.locator('h1')).toHaveText('Press to a slab');
+  for (const id of [busy, cold]) await endRun(baseURL!, id);
+  expect(errors).toEqual([]);
+});
