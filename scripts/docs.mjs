@@ -32,6 +32,7 @@ const groups = [
   'symptoms',
   'filling',
   'keeping',
+  'keeping-dough',
   'texture',
 ];
 const lines = [

@@ -104,6 +104,44 @@ test('what bakes taught is shown with what was believed before, set aside and be
   await axe(page, 'learned');
 });
 
+test('dough is kept as a lot, and another day’s run begins from it', async ({ page, baseURL }) => {
+  const errors = complaints(page);
+  const id = await baked(baseURL!, 15, 4);
+  await page.goto(`/bakes/${id}`);
+  const kept = page.getByRole('region', { name: 'Kept from it' });
+  await kept.getByLabel(/How much/).fill('a lot');
+  await expect(kept).toContainText('must be a number, got “a lot”');
+  await kept.getByLabel(/How much/).fill('150');
+  await expect(kept).toContainText(/use by \d{4}-\d\d-\d\d, enough for \d+/);
+  await kept.getByRole('button', { name: 'Keep it' }).click();
+  await kept.getByRole('link', { name: 'Bake from it' }).click();
+  await expect(page.getByText(/From Dough of Seeded sorghum crackers v2, lot bake \d+: 150 g/)).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Start', exact: true })).toBeEnabled({ timeout: 60_000 });
+  await page.getByRole('button', { name: 'Start', exact: true }).click();
+  await expect(page.locator('h1')).toHaveText('Switch on Oven A');
+  await endRun(baseURL!, page.url().split('/').at(-1)!);
+  await page.goto('/pantry/lots');
+  await expect(page.getByText('Dough of Seeded sorghum crackers v2').first()).toBeVisible();
+  expect(errors).toEqual([]);
+});
+
+test('an ingredient is swapped at the bowl: its totals are held and shown before it is taken', async ({ page, baseURL }) => {
+  const errors = complaints(page);
+  await page.goto('/run');
+  const id = await beginRun(baseURL!);
+  await upTo(baseURL!, id, 'weigh:r2');
+  await page.goto(`/run/${id}`);
+  await expect(page.locator('h1')).toHaveText('Olive oil');
+  await page.getByRole('button', { name: 'Swap', exact: true }).click();
+  await page.getByRole('group', { name: 'Swap for' }).getByRole('button').first().click();
+  await expect(page.getByText(/30 g olive oil →/)).toBeVisible();
+  await page.getByRole('button', { name: 'Swap it' }).click();
+  await expect(page.locator('h1')).not.toHaveText('Olive oil');
+  await expect(async () => expect((await storedRun(baseURL!, id)).events.some(({ what }) => what.kind === 'swapped')).toBe(true)).toPass();
+  await endRun(baseURL!, id);
+  expect(errors).toEqual([]);
+});
+
 test('today: what hands do now, where each bake stands, what waits, what needs looking after', async ({ page, baseURL }) => {
   const errors = complaints(page);
   const [busy, cold] = [await beginRun(baseURL!), await beginRun(baseURL!)];

@@ -246,6 +246,7 @@ async function insertBake(manager: EntityManager, { number, version, day, roomC,
     humidityShare,
     startedAt,
     steps: null,
+    begins: null,
   });
   for (const [i, one] of what.entries()) {
     const eventId = `c0ffee00-0000-4000-80${String(number).padStart(2, '0')}-0000000000${String(i).padStart(2, '0')}`;

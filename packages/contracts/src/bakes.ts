@@ -1,7 +1,7 @@
 import Joi from 'joi';
 import { bodyOf } from './check.js';
-import { againstWords, handWordOrder, measuredWhats, symptoms } from '@north-leaf/core';
-import type { BakeEvent, MeasuredWhat, PlannedLook, RunStep } from '@north-leaf/core';
+import { againstWords, handWordOrder, leftOvers, measuredWhats, symptoms } from '@north-leaf/core';
+import type { BakeEvent, Begins, MeasuredWhat, PlannedLook, RunStep } from '@north-leaf/core';
 
 const dots = () => Joi.number().integer().min(1).max(5).optional();
 /** Low and high of each measure, in its unit. */
@@ -57,6 +57,13 @@ const shapes = {
     liked: dots(),
   }).or('crisp', 'tender', 'liked'),
   confirmed: Joi.object({ code: Joi.string().max(60), reason: Joi.string().trim().min(3).max(300) }),
+  leftOver: Joi.object({
+    lotId: Joi.string().guid(),
+    what: Joi.valid(...leftOvers),
+    amountG: Joi.number().greater(0).max(100000),
+    placeId: Joi.string().min(1).max(60),
+    useByOn: Joi.string().pattern(/^\d{4}-\d\d-\d\d$/),
+  }),
   noticed: Joi.object({ symptom: Joi.valid(...Object.keys(symptoms.values).map(Number)) }),
   photographed: Joi.object({ photoId: Joi.string().guid() }),
   noted: Joi.object({ text: Joi.string().trim().min(1).max(2000) }),
@@ -101,13 +108,14 @@ export type Bake = Omit<BakeBody, 'events'> & {
 };
 
 /** A bake that is led step by step: what it was to be when it began, and all that happened since. */
-export type Run = Bake & { readonly formulaName: string; readonly steps: readonly RunStep[] };
+export type Run = Bake & { readonly formulaName: string; readonly steps: readonly RunStep[]; readonly begins?: Begins };
 
 export type StartBody = {
   readonly formulaId: string;
   readonly version: number;
   readonly factor: number;
   readonly looks: readonly PlannedLook[];
+  /** From what another run left; the size is then its mass. */ readonly begins?: Begins;
   /** Unsafe findings that were confirmed, each with its reason. */ readonly confirmed: readonly {
     readonly code: string;
     readonly reason: string;
@@ -130,6 +138,7 @@ export const startBodySchema: Joi.ObjectSchema<StartBody> = bodyOf<StartBody>({
       }),
     )
     .max(12),
+  begins: Joi.object({ lotId: Joi.string().min(1).max(60), what: Joi.valid('dough', 'shaped') }).optional(),
   confirmed: Joi.array()
     .items(Joi.object({ code: Joi.string().max(60), reason: Joi.string().trim().min(3).max(300) }))
     .max(40),

@@ -36,6 +36,8 @@ const lotSchema = bodyOf<Lot>({
   }).optional(),
   acceptedWithoutReport: words(300).optional(),
   setAside: words(300).optional(),
+  placeId: id().optional(),
+  from: Joi.object({ bakeId: Joi.string().guid(), what: Joi.valid('dough', 'shaped', 'baked') }).optional(),
 });
 
 export type LotBody = { readonly revision: number; readonly lot: Lot; readonly recounted: boolean };

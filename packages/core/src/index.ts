@@ -1,6 +1,6 @@
 export { bakeCaseFor, evaluate, evaluateDough, coreVersion, problemsOf, findingsOf } from './evaluate.js';
 export { InputError, within } from './errors.js';
-export { againstWords, handWordOrder, measuredWhats, stepKinds, stepWhats } from './document/bake.js';
+export { againstWords, handWordOrder, leftOvers, measuredWhats, stepKinds, stepWhats } from './document/bake.js';
 export { applyEdits, editsBetween, EditRefused, inverseOf, valueAt } from './document/edits.js';
 export { families, schools } from './facts/families.js';
 export { stopSigns } from './facts/mixing.js';
@@ -95,12 +95,13 @@ export { blendBehaviour, blendStage, bendOf } from './blend/blend.js';
 export { wholeSteps } from './solve/whole-steps.js';
 export { findIngredients, doesWhat, confusions } from './ingredient/search.js';
 export { correctableFields, withCorrections } from './ingredient/corrections.js';
-export { fromBake, fromBlend, fromPreparation } from './ingredient/made.js';
+export { fromBake, fromBlend, fromDough, fromPreparation } from './ingredient/made.js';
 export { glutenProof } from './ingredient/gluten.js';
 export { costOf, costPerG } from './ingredient/cost.js';
 export { stockUses } from './ingredient/stock.js';
 export type { StockUse } from './ingredient/stock.js';
 export { leavesOf, reachedIds } from './ingredient/parts.js';
+export type { Portion } from './ingredient/mixture.js';
 export { lotsInUse, portionOf } from './ingredient/mixture.js';
 export { isSuitId, suitability, suitName, suitsAskedFor } from './ingredient/suits.js';
 export { suits } from './facts/suits.js';
@@ -113,6 +114,7 @@ export { runState, weighToleranceG } from './run/state.js';
 export { bowlDough } from './run/bowl.js';
 export { neededRests } from './run/needed-rests.js';
 export { asBaked, lastOf, standingEvents, weighedOf } from './document/happened.js';
+export { factorOfKept, keptFor, stepsFrom } from './run/left-over.js';
 export { feelAnswer } from './run/feel-answer.js';
 export { measureWords, stepWords } from './run/words.js';
 export { bakedSymptoms, symptoms } from './facts/symptoms.js';
@@ -157,7 +159,7 @@ export type {
   Sheet,
   Wait,
 } from './document/formula.js';
-export type { BakeEvent, HandWord, Happened, MeasuredWhat, RunStep, StepKind, StepWhat } from './document/bake.js';
+export type { BakeEvent, Begins, HandWord, Happened, LeftOver, MeasuredWhat, RunStep, StepKind, StepWhat } from './document/bake.js';
 export type { Guest, HotSpot, Kitchen, Learned, Oven, OvenReading, Pan, Place, Tray } from './document/kitchen.js';
 export type { Composition, GlutenReport, Ingredient, IngredientKind, IngredientPart, Lot, Origin, Pantry } from './document/pantry.js';
 export type { Preparation, PreparationAct, PreparationRow } from './document/preparation.js';

@@ -1,5 +1,5 @@
 import { Column, Entity, PrimaryColumn } from 'typeorm';
-import type { RunStep } from '@north-leaf/core';
+import type { Begins, RunStep } from '@north-leaf/core';
 
 /** The header of a bake; it never changes. What happened are its events. */
 @Entity('bakes')
@@ -15,4 +15,6 @@ export class BakeEntity {
   @Column('timestamptz') startedAt: Date;
   /** As planned when it began; null for a bake written down afterwards. */
   @Column({ type: 'jsonb', nullable: true }) steps: readonly RunStep[] | null;
+  /** From what another run left; null for one that began at the bowl. */
+  @Column({ type: 'jsonb', nullable: true }) begins: (Begins & { readonly amountG: number }) | null;
 }

@@ -4,16 +4,19 @@ import { In, IsNull, Not, type EntityManager } from 'typeorm';
 import {
   asBaked,
   evaluate,
+  factorOfKept,
   findingsOf,
   InputError,
   MOST_LOADS,
   runSteps,
   runState,
   scaled,
+  stepsFrom,
   standingEvents,
   thirstOfBlend,
   weighedOf,
   type BakeEvent,
+  type Begins,
   type FeltDough,
   type Kitchen,
   type Learned,
@@ -31,7 +34,7 @@ import { BakePhotoEntity } from './bake-photo.entity.js';
 import { madeAnew } from './photo.js';
 import { BakeEventEntity } from './bake-event.entity.js';
 import { BakeEntity } from './bake.entity.js';
-import type { Bake, BakeBody, FormulaListItem, FormulaVersion, Run, StartBody } from '@north-leaf/contracts';
+import type { Bake, BakeBody, FormulaListItem, FormulaVersion, PantryBook, Run, StartBody } from '@north-leaf/contracts';
 
 @Injectable()
 export class BakesService {
@@ -73,7 +76,7 @@ export class BakesService {
         await this.refuseUnknown(body.formulaId, body.version, manager);
         const { formulaId, version, factor, roomC, humidityShare } = body;
         const startedAt = new Date(body.events[0]?.at ?? this.clock.now());
-        await this.insert({ id, formulaId, version, factor, roomC, humidityShare, startedAt, steps: null }, manager);
+        await this.insert({ id, formulaId, version, factor, roomC, humidityShare, startedAt, steps: null, begins: null }, manager);
         await this.add(id, body.events, manager);
         await this.takeStock(id, manager);
         if (body.events.some(isFelt)) await this.learnThirst(body, manager);
@@ -88,12 +91,17 @@ export class BakesService {
    * Begins a run: the version in the kitchen and with the lots of this moment becomes its steps. The same id again gives what is stored.
    * What is unsafe has to be confirmed, each with its reason.
    */
-  async start(id: string, { formulaId, version, factor, looks, confirmed }: StartBody): Promise<Run> {
+  async start(id: string, body: StartBody): Promise<Run> {
+    const { formulaId, version, looks, confirmed } = body;
     return this.scope.transaction(async (manager) => {
       if (!(await this.isHeld(id, manager))) {
         await this.refuseUnknown(formulaId, version, manager);
         const { formula: written } = await this.formulas.version(formulaId, version);
         const [kitchen, pantry] = [await this.kitchen.current(), await this.pantry.whole(manager)];
+        const begins = body.begins ? this.begun(body.begins, pantry, formulaId, version) : null;
+        const factor = begins
+          ? (factorOfKept(begins.what, begins.amountG, evaluate(written, kitchen, pantry)) ?? body.factor)
+          : body.factor;
         const formula = scaled(written, factor);
         const evaluation = evaluate(formula, kitchen, pantry);
         const open = findingsOf(evaluation).find(({ unsafe, code }) => unsafe && !confirmed.some((one) => one.code === code));
@@ -101,16 +109,18 @@ export class BakesService {
           const problem = { path: 'confirmed', code: open.code, message: 'needs a reason before the run begins' };
           throw new ApiError('invalid', 'Something here is not safe: confirm it with a reason, or change the formula.', [problem]);
         }
-        const steps = stepsOrRefusal(() => runSteps(formula, kitchen, pantry, evaluation, looks));
+        const whole = stepsOrRefusal(() => runSteps(formula, kitchen, pantry, evaluation, looks));
+        const steps = begins ? stepsFrom(whole, begins.what) : whole;
         const startedAt = this.clock.now();
         const { roomC, humidityShare } = kitchen;
-        await this.insert({ id, formulaId, version, factor, roomC, humidityShare, startedAt, steps }, manager);
+        await this.insert({ id, formulaId, version, factor, roomC, humidityShare, startedAt, steps, begins }, manager);
         const at = startedAt.toISOString();
         const events: BakeEvent[] = [
           { id: randomUUID(), at, what: { kind: 'began' } },
           ...confirmed.map(({ code, reason }): BakeEvent => ({ id: randomUUID(), at, what: { kind: 'confirmed', code, reason } })),
         ];
         await this.add(id, events, manager);
+        if (begins) await this.takeStock(id, manager);
       }
       return this.runOf(await this.entity(id, manager), await this.eventsOf([id], manager));
     });
@@ -133,6 +143,7 @@ export class BakesService {
 
   /** Each event once, in any order; the answer lists what is stored. */
   async addEvents(id: string, events: readonly BakeEvent[]): Promise<readonly BakeEvent[]> {
+    await this.keepLeftOvers(id, events);
     const bake = await this.scope.transaction(async (manager) => {
       // Two devices of one run send the same things: one after the other, so that each finds what is stored.
       await manager.query('SELECT pg_advisory_xact_lock(hashtext($1))', [`bake:${id}`]);
@@ -146,6 +157,31 @@ export class BakesService {
     });
     if (events.some(teaches)) this.learnLater(bake);
     return bake.events;
+  }
+
+  /** The lot that a run begins from: one that a bake of the same version left, and that holds something. */
+  private begun({ lotId, what }: Begins, pantry: PantryBook, formulaId: string, version: number): KeptBegins {
+    const lot = pantry.lots[lotId];
+    const of = lot && pantry.ingredients[lot.ingredientId]?.madeFrom;
+    const fits = lot?.from?.what === what && of !== undefined && 'formulaId' in of && of.formulaId === formulaId && of.version === version;
+    if (!fits || !(lot.onHandG !== undefined && lot.onHandG > 0)) {
+      const message = fits ? 'holds nothing any more' : 'is not a lot that a bake of this version left';
+      throw new ApiError('invalid', `The lot ${message}.`, [{ path: 'begins.lotId', code: 'input', message }]);
+    }
+    return { lotId, what, amountG: lot.onHandG };
+  }
+
+  /** What bakes left becomes lots of the pantry before it is on record: said again it is the same lot. */
+  private async keepLeftOvers(bakeId: string, events: readonly BakeEvent[]): Promise<void> {
+    const left = events.flatMap(({ what }) => (what.kind === 'leftOver' ? [what] : []));
+    if (left.length === 0) return;
+    const { number, formulaId, version } = await this.entity(bakeId);
+    for (const { lotId, what, amountG, placeId, useByOn } of left) {
+      if ((await this.pantry.whole()).lots[lotId]) continue;
+      const ingredientId = await this.formulas.asLeftOver(formulaId, version, what);
+      const lot = { id: lotId, ingredientId, code: `bake ${number}`, onHandG: amountG, bestByOn: useByOn, placeId, from: { bakeId, what } };
+      await this.pantry.storeLot(lotId, { revision: 0, recounted: true, lot });
+    }
   }
 
   /** A picture of a bake, drawn anew, and the event that says so. */
@@ -175,7 +211,8 @@ export class BakesService {
     const { formula } = await this.formulas.version(bake.formulaId, bake.version);
     const made = asBaked(formula, events);
     const none = bake.steps === null ? {} : Object.fromEntries([...formula.blend.rows, ...formula.rows].map(({ key }) => [key, 0]));
-    await this.pantry.take(id, made.formula, bake.factor, { ...none, ...made.weighed }, manager);
+    const besides = bake.begins ? [{ rowKey: 'begins', lotId: bake.begins.lotId, usedG: bake.begins.amountG }] : [];
+    await this.pantry.take(id, made.formula, bake.factor, { ...none, ...made.weighed }, manager, besides);
   }
 
   /** Works the thirst of a blend out anew, from every word that a hand said of a dough of it and what was in the bowl by then. */
@@ -272,7 +309,7 @@ export class BakesService {
 
   private async runOf(bake: BakeEntity, events: readonly BakeEventEntity[]): Promise<Run> {
     const { formula } = await this.formulas.version(bake.formulaId, bake.version);
-    return { ...bakeOf(bake, events), formulaName: formula.name, steps: bake.steps ?? [] };
+    return { ...bakeOf(bake, events), formulaName: formula.name, steps: bake.steps ?? [], ...(bake.begins ? { begins: bake.begins } : {}) };
   }
 
   private async add(bakeId: string, events: readonly BakeEvent[], manager: EntityManager): Promise<void> {
@@ -346,6 +383,8 @@ function stepsOrRefusal<T>(make: () => T): T {
 
 const likedOf = ({ events }: Bake): number[] =>
   events.flatMap(({ what }) => (what.kind === 'rated' && what.liked !== undefined ? [what.liked] : []));
+
+type KeptBegins = Begins & { readonly amountG: number };
 
 const MOST_PHOTOS = 24;
 

@@ -118,6 +118,61 @@ describe('a run', () => {
   });
 });
 
+describe('what a run leaves', () => {
+  const kept = (lotId: string, amountG: number, what: 'dough' | 'shaped' | 'baked' = 'dough') =>
+    event({ kind: 'leftOver', lotId, what, amountG, placeId: 'freezer', useByOn: '2027-01-20' });
+  const lotOf = async (id: string) => ((await the.http().get('/api/pantry')).body as PantryBook).lots[id];
+
+  it('is a lot of the pantry with its bake, place and day, once however often it is said', async () => {
+    const { id, number } = await start();
+    const lotId = randomUUID();
+    const one = kept(lotId, 200);
+    await send(id, [one]).expect(200);
+    await send(id, [one]).expect(200);
+    expect(await lotOf(lotId)).toMatchObject({
+      onHandG: 200,
+      code: `bake ${number}`,
+      bestByOn: '2027-01-20',
+      placeId: 'freezer',
+      from: { bakeId: id, what: 'dough' },
+    });
+    const baked = randomUUID();
+    await send(id, [kept(baked, 90, 'baked')]).expect(200);
+    const { ingredients, lots } = (await the.http().get('/api/pantry')).body as PantryBook;
+    const [raw, crisp] = [lotId, baked].map((lot) => ingredients[lots[lot]!.ingredientId]!);
+    expect(crisp!.composition.waterShare).toBeLessThan(raw!.composition.waterShare);
+    expect(raw).toMatchObject({ name: 'Dough of Seeded sorghum crackers v2', gluten: 'needsProof' });
+  });
+
+  it('may begin another run, as large as it is, and is used up by it', async () => {
+    const { id } = await start();
+    const lotId = randomUUID();
+    await send(id, [kept(lotId, 214)]).expect(200);
+    const run = await start({ begins: { lotId, what: 'dough' } });
+    expect(run.begins).toMatchObject({ lotId, what: 'dough' });
+    expect(run.factor).toBeCloseTo(0.5, 1);
+    expect(run.steps[0]!.key).toBe('ovenOn');
+    expect(run.steps.some(({ stage }) => stage === 'blend' || stage === 'dough')).toBe(false);
+    expect(run.steps.some(({ key }) => key === 'in:1')).toBe(true);
+    expect((await lotOf(lotId))!.onHandG).toBeCloseTo(0, 6);
+    const again = await the
+      .http()
+      .put(`/api/bakes/${randomUUID()}/run`)
+      .send({ ...body, begins: { lotId, what: 'dough' } })
+      .expect(400);
+    expect(again.body.problems[0]).toMatchObject({ path: 'begins.lotId' });
+  });
+
+  it('begins nothing that it is not of', async () => {
+    const refused = await the
+      .http()
+      .put(`/api/bakes/${randomUUID()}/run`)
+      .send({ ...body, begins: { lotId: 'lot-sorghum-8', what: 'dough' } })
+      .expect(400);
+    expect(refused.body.message).toContain('is not a lot that a bake of this version left');
+  });
+});
+
 describe('photos of a bake', () => {
   const put = (id: string, photoId: string, bytes: Buffer, type = 'image/jpeg') =>
     the.http().put(`/api/bakes/${id}/photos/${photoId}`).set('content-type', type).send(bytes);

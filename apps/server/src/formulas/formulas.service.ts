@@ -4,12 +4,16 @@ import {
   evaluate,
   families,
   fromBake,
+  fromDough,
   isOfDough,
   portionOf,
   problemsOf,
   stageNames,
   type Evaluation,
   type Formula,
+  type LeftOver,
+  type Pantry,
+  type Portion,
 } from '@north-leaf/core';
 import { KitchenService } from '../kitchen/kitchen.service.js';
 import { PantryService } from '../pantry/pantry.service.js';
@@ -162,16 +166,30 @@ export class FormulasService {
     });
   }
 
+  /** What a run left, as an ingredient of the pantry: its dough, or once baked. The same version is the same ingredient. */
+  async asLeftOver(formulaId: string, version: number, what: LeftOver): Promise<string> {
+    const { formula, pantry, evaluation } = await this.version(formulaId, version);
+    const id = `${what}-${formulaId}-${version}`;
+    if ((await this.pantry.whole()).ingredients[id]) return id;
+    const names = { dough: 'Dough of', shaped: 'Raw pieces of', baked: 'Baked' } as const;
+    const name = `${names[what]} ${formula.name} v${version}`;
+    const from = { formulaId, version };
+    const dough = portionsOf(formula, pantry);
+    if (what === 'baked' && evaluation.bake.state === 'waiting')
+      throw new ApiError('invalid', 'This version was never worked out to the end of its bake.');
+    const ingredient =
+      what === 'baked' && evaluation.bake.state !== 'waiting'
+        ? fromBake(id, name, from, dough, evaluation.bake.result.end.moistureShare)
+        : fromDough(id, name, from, dough);
+    await this.pantry.storeOwn(id, 0, ingredient);
+    return id;
+  }
+
   /** What a version's dough is once baked and ground, as an ingredient of the pantry. */
   async asCrumb(formulaId: string, version: number, id: string, name: string): Promise<Stored> {
     const { formula, pantry, evaluation } = await this.version(formulaId, version);
     if (evaluation.bake.state === 'waiting') throw new ApiError('invalid', 'This version was never worked out to the end of its bake.');
-    const dough = [
-      ...formula.blend.rows.map(({ ingredientId, share, lotId }) =>
-        portionOf(pantry, 'blend', ingredientId, share * formula.blendG, lotId),
-      ),
-      ...formula.rows.filter(isOfDough).map((row) => portionOf(pantry, 'rows', row.ingredientId, row.amountG, row.lotId)),
-    ];
+    const dough = portionsOf(formula, pantry);
     const crumb = fromBake(id, name, { formulaId, version }, dough, evaluation.bake.result.end.moistureShare);
     return this.pantry.storeOwn(id, 0, crumb);
   }
@@ -247,3 +265,9 @@ const draftOf = ({ formulaId, basedOn, revision, formula, typed, storedAt }: Omi
   typed,
   storedAt: storedAt.toISOString(),
 });
+
+/** Everything that a formula's dough is made of. */
+const portionsOf = (formula: Formula, pantry: Pantry): Portion[] => [
+  ...formula.blend.rows.map(({ ingredientId, share, lotId }) => portionOf(pantry, 'blend', ingredientId, share * formula.blendG, lotId)),
+  ...formula.rows.filter(isOfDough).map((row) => portionOf(pantry, 'rows', row.ingredientId, row.amountG, row.lotId)),
+];

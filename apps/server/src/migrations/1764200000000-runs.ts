@@ -5,7 +5,7 @@ export class Runs1764200000000 implements MigrationInterface {
   name = 'Runs1764200000000';
 
   async up(query: QueryRunner): Promise<void> {
-    await query.query(`ALTER TABLE "bakes" ADD "steps" jsonb`);
+    await query.query(`ALTER TABLE "bakes" ADD "steps" jsonb, ADD "begins" jsonb`);
     await query.query(`ALTER TABLE "bake_events" ADD "stepKey" varchar(60)`);
     await query.query(`CREATE TRIGGER "bakes_unchanged" BEFORE UPDATE ON "bakes" FOR EACH ROW EXECUTE FUNCTION "refuse_change"()`);
     await query.query(`CREATE INDEX "bake_events_of_kind" ON "bake_events" ("kitchenId", ("what"->>'kind'))`);
@@ -20,6 +20,6 @@ export class Runs1764200000000 implements MigrationInterface {
     await query.query(`DROP INDEX "bake_events_of_kind"`);
     await query.query(`DROP TRIGGER "bakes_unchanged" ON "bakes"`);
     await query.query(`ALTER TABLE "bake_events" DROP "stepKey"`);
-    await query.query(`ALTER TABLE "bakes" DROP "steps"`);
+    await query.query(`ALTER TABLE "bakes" DROP "steps", DROP "begins"`);
   }
 }

@@ -138,6 +138,11 @@ export class PantryService {
     factor: number,
     weighed: Readonly<Record<string, number>>,
     manager: EntityManager,
+    /** Taken besides: what the bake began from. */ besides: readonly {
+      readonly rowKey: string;
+      readonly lotId: string;
+      readonly usedG: number;
+    }[] = [],
   ): Promise<void> {
     const table = await this.scope.table(LotUseEntity, manager);
     // A correction happened when the bake did: a count made since then still stands.
@@ -152,7 +157,7 @@ export class PantryService {
       const key = `${use.rowKey}/${use.lotId}`;
       sums.set(key, { ...use, usedG: use.usedG + (sums.get(key)?.usedG ?? 0) });
     }
-    for (const use of sums.values()) await table.insert({ bakeId, at, ...use });
+    for (const use of [...sums.values(), ...besides]) await table.insert({ bakeId, at, ...use });
   }
 
   /** Only an ingredient that is nowhere a part may go: removing it would leave a preparation without its rows. */

@@ -27,6 +27,12 @@ export const handWordOrder = ['sandy', 'cracks', 'rollsClean', 'tacky', 'sticks'
 /** What the hand says of a dough, dry to wet. */
 export type HandWord = (typeof handWordOrder)[number];
 
+/** Dough before it is rolled, cut or filled pieces before the oven, what is baked. */
+export const leftOvers = ['dough', 'shaped', 'baked'] as const;
+export type LeftOver = (typeof leftOvers)[number];
+/** A run may begin from what another left. */
+export type Begins = { readonly lotId: string; readonly what: LeftOver };
+
 export const againstWords = ['paler', 'asShown', 'darker'] as const;
 
 /** What happened at the bench: only ever added; a correction is an event that names the one it corrects. */
@@ -46,6 +52,15 @@ export type Happened =
   | { readonly kind: 'looked'; readonly against: (typeof againstWords)[number]; readonly topTone?: number; readonly baseTone?: number }
   | { readonly kind: 'rated'; readonly after: 'fresh' | number; readonly crisp?: number; readonly tender?: number; readonly liked?: number }
   | { readonly kind: 'confirmed'; readonly code: string; readonly reason: string }
+  /** Kept for another day, as a lot of the pantry. */
+  | {
+      readonly kind: 'leftOver';
+      readonly lotId: string;
+      readonly what: LeftOver;
+      readonly amountG: number;
+      readonly placeId: string;
+      readonly useByOn: string;
+    }
   /** A number of facts/symptoms. */
   | { readonly kind: 'noticed'; readonly symptom: number }
   | { readonly kind: 'photographed'; readonly photoId: string }

@@ -1,3 +1,4 @@
+import type { LeftOver } from './bake.js';
 import type { Basis, Fact } from '../facts/fact.js';
 import type { SolidFatName } from '../facts/fats.js';
 
@@ -101,6 +102,8 @@ export type Lot = {
   /** No report: not proven. */ readonly report?: GlutenReport;
   /** Why it is taken without a report: only where no grain is in it. */ readonly acceptedWithoutReport?: string;
   /** Why it is not used. */ readonly setAside?: string;
+  /** Where it lies, a place of the kitchen. */ readonly placeId?: string;
+  /** The bake that left it. */ readonly from?: { readonly bakeId: string; readonly what: LeftOver };
 };
 
 /** What a formula may read of the pantry, corrections merged in. */

@@ -9,6 +9,7 @@ import * as cold from './cold.js';
 import * as dough from './dough.js';
 import * as fats from './fats.js';
 import * as keeping from './keeping.js';
+import * as keepingDough from './keeping-dough.js';
 import * as mixing from './mixing.js';
 import * as sheet from './sheet.js';
 import * as laminating from './laminating.js';
@@ -35,6 +36,7 @@ const facts: Named[] = Object.entries({
   dough,
   fats,
   keeping,
+  keepingDough,
   mixing,
   sheet,
   laminating,

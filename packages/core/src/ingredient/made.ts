@@ -115,6 +115,32 @@ export function fromBake(
   };
 }
 
+/**
+ * Dough as it left the bowl, as an ingredient: kept for another day, or baked later.
+ *
+ * Units    g in, shares out.
+ * Throws   InputError for a dough without mass.
+ * Findings none.
+ * Source   composition of its parts.
+ */
+export function fromDough(
+  id: string,
+  name: string,
+  madeFrom: { readonly formulaId: string; readonly version: number },
+  dough: readonly Portion[],
+): Ingredient {
+  const composition = mixedComposition(dough);
+  return {
+    id,
+    name,
+    kind: 'inclusion',
+    composition,
+    ...made(dough, sumG(dough)),
+    madeFrom,
+    source: `made here, version ${madeFrom.version}`,
+  };
+}
+
 const shares = (of: (part: keyof Composition) => number): Composition => ({
   waterShare: of('waterShare'),
   proteinShare: of('proteinShare'),

@@ -10,6 +10,7 @@ import { families } from '../facts/families.js';
 import { asBaked, lastOf, standingEvents, weighedOf } from '../document/happened.js';
 import { bowlDough } from './bowl.js';
 import { feelAnswer } from './feel-answer.js';
+import { factorOfKept, keptFor, stepsFrom } from './left-over.js';
 import { neededRests } from './needed-rests.js';
 import { runState, weighToleranceG } from './state.js';
 import { runSteps } from './steps.js';
@@ -336,5 +337,43 @@ describe('a formula as it was made', () => {
     const more = formula.rows.at(-1)!;
     expect(more).toMatchObject({ ingredientId: 'sugar_white', amountG: 5 });
     expect(grams).toMatchObject({ b1: 134, [more.key]: 5 });
+  });
+});
+
+describe('what a run leaves', () => {
+  const evaluation = evaluate(demoCrackerV2, demoKitchen, pantry);
+  const kept = (what: 'dough' | 'shaped' | 'baked', g: number, placeId: string) =>
+    keptFor(what, g, placeId, '2026-11-25', demoCrackerV2, demoKitchen, evaluation);
+
+  it('keeps longer the colder it lies, and is enough for whole pieces', () => {
+    expect([kept('dough', 100, 'table'), kept('dough', 100, 'fridge'), kept('dough', 100, 'freezer')].map(({ useByOn }) => useByOn)).toEqual(['2026-11-26', '2026-11-30', '2027-01-24']); // prettier-ignore
+    expect(kept('baked', 100, 'table').useByOn).toBe('2026-12-16');
+    const { pieces } = kept('dough', 100, 'fridge');
+    if (evaluation.sheet.state === 'waiting') throw new Error('the demo is worked out');
+    expect(pieces! * evaluation.sheet.result.pieceDoughG).toBeLessThanOrEqual(100);
+    expect((pieces! + 1) * evaluation.sheet.result.pieceDoughG).toBeGreaterThan(100);
+  });
+
+  it('raw egg keeps shorter in the fridge', () => {
+    const eggy = {
+      ...demoCrackerV2,
+      rows: [...demoCrackerV2.rows, { key: 'r9', ingredientId: 'egg_whole', amountG: 25, use: 'dough' as const }],
+    };
+    const { useByOn } = keptFor('dough', 100, 'fridge', '2026-11-25', eggy, demoKitchen, evaluate(eggy, demoKitchen, pantry));
+    expect(useByOn).toBe('2026-11-28');
+  });
+
+  it('half the dough is half the formula, and the steps before it are gone', () => {
+    if (evaluation.dough.state === 'waiting') throw new Error('the demo is worked out');
+    expect(factorOfKept('dough', evaluation.dough.result.doughG / 2, evaluation)).toBeCloseTo(0.5, 9);
+    const dough = stepsFrom(crackers, 'dough');
+    expect(dough[0]!.key).toBe('ovenOn');
+    expect(dough.map(({ stage }) => stage)).not.toContain('blend');
+    expect(keys(dough)).toEqual(expect.arrayContaining(['chilledC', 'roll:p1', 'in:1', 'rate']));
+    const shaped = stepsFrom(crackers, 'shaped');
+    expect(keys(shaped)).not.toContain('cut');
+    expect(shaped.length).toBeLessThan(dough.length);
+    // A wait counts from what is still there.
+    for (const { since } of [...dough, ...shaped]) if (since) expect(keys(dough)).toContain(since);
   });
 });

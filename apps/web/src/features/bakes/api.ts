@@ -41,7 +41,11 @@ export function useAddEvents(id: string) {
     retry: (_count, error) => error instanceof ApiError && error.mayRecover,
     retryDelay: 1500,
     onSuccess: () =>
-      Promise.all([client.invalidateQueries({ queryKey: bakeKeys.all }), client.invalidateQueries({ queryKey: ['kitchen'] })]),
+      Promise.all([
+        client.invalidateQueries({ queryKey: bakeKeys.all }),
+        client.invalidateQueries({ queryKey: ['kitchen'] }),
+        client.invalidateQueries({ queryKey: ['pantry'] }),
+      ]),
   });
 }
 

@@ -18,12 +18,15 @@ import { v4 } from 'uuid';
 import {
   asBaked,
   bakedSymptoms,
+  keptFor,
+  leftOvers,
   measureWords,
   runState,
   standingEvents,
   symptoms,
   type BakeEvent,
   type Happened,
+  type LeftOver,
   type MeasuredWhat,
 } from '@north-leaf/core';
 import type { FormulaVersion, Run } from '@north-leaf/contracts';
@@ -31,10 +34,11 @@ import { benchIso } from '../../platform/bench-clock';
 import { ErrorPage } from '../../platform/error-page';
 import { usePreferences } from '../../platform/preferences';
 import { Page } from '../../ui/page';
-import { showDuration, showQuantity } from '../../ui/quantity';
+import { showDuration, showQuantity, unitOf } from '../../ui/quantity';
 import { handWordLabels } from '../../ui/words';
 import { versionQuery } from '../formulas/api';
 import { kitchenQuery } from '../kitchen/api';
+import { pantryQuery } from '../pantry/api';
 import { runQuery, useAddEvents, useAddPhoto } from './api';
 import { showMeasured, titleOf } from './run/bench-words';
 import { readMeasure } from './run/measure-step';
@@ -69,6 +73,7 @@ function Record({ bake, version }: { bake: Run; version: FormulaVersion }) {
             {bake.formulaName}
           </Link>{' '}
           v{bake.version}
+          {bake.begins ? ', from what was kept' : ''}
           {bake.factor === 1 ? '' : ` × ${Number(bake.factor.toFixed(3))}`}, {begun.toFormat('d LLL yyyy HH:mm')}
           {ended ? ` to ${DateTime.fromISO(ended.at, { zone }).toFormat('HH:mm')}` : bake.steps.length > 0 ? ', not ended' : ''}, kitchen{' '}
           {bake.roomC.toFixed(1)} °C, {Math.round(bake.humidityShare * 100)} % damp
@@ -97,6 +102,7 @@ function Record({ bake, version }: { bake: Run; version: FormulaVersion }) {
       >
         <Box sx={{ display: 'grid', gap: 5, alignContent: 'start' }}>
           <Weighed bake={bake} version={version} />
+          <Kept bake={bake} version={version} />
           <Waited bake={bake} scaleStepG={kitchen?.scaleStepG ?? 0.1} />
         </Box>
         <Box sx={{ display: 'grid', gap: 5, alignContent: 'start' }}>
@@ -166,6 +172,117 @@ function Weighed({ bake, version }: { bake: Run; version: FormulaVersion }) {
           })}
         </TableBody>
       </Table>
+    </Section>
+  );
+}
+
+const leftWords: Readonly<Record<LeftOver, string>> = { dough: 'Dough', shaped: 'Raw pieces', baked: 'Baked pieces' };
+
+/** What the run left: a lot of the pantry each, with where it lies, until when, and what it is enough for. */
+function Kept({ bake, version }: { bake: Run; version: FormulaVersion }) {
+  const add = useAddEvents(bake.id);
+  const { units } = usePreferences();
+  const { data: kitchen } = useQuery(kitchenQuery);
+  const { data: pantry } = useQuery(pantryQuery);
+  const [what, setWhat] = useState<LeftOver>('dough');
+  const [text, setText] = useState('');
+  const [placeId, setPlaceId] = useState('');
+  if (!kitchen || !pantry) return null;
+  const place = placeId || kitchen.places.find(({ kind }) => kind === 'freezer')?.id || kitchen.places[0]?.id || '';
+  const { value, problem } = readMeasure('rawG', text, units);
+  const kept = value === undefined ? null : keptFor(what, value, place, pantry.on, version.formula, kitchen, version.evaluation);
+  const left = standingEvents(bake.events).flatMap(({ what: one }) => (one.kind === 'leftOver' ? [one] : []));
+  const store = () => {
+    if (value === undefined || !kept) return;
+    add.mutate(
+      [{ id: v4(), at: benchIso(), what: { kind: 'leftOver', lotId: v4(), what, amountG: value, placeId: place, useByOn: kept.useByOn } }],
+      {
+        onSuccess: () => setText(''),
+      },
+    );
+  };
+  return (
+    <Section title="Kept from it">
+      {left.map((one) => {
+        const lot = pantry.lots[one.lotId];
+        const enough = keptFor(
+          one.what,
+          lot?.onHandG ?? one.amountG,
+          one.placeId,
+          pantry.on,
+          version.formula,
+          kitchen,
+          version.evaluation,
+        ).pieces;
+        return (
+          <Box key={one.lotId} sx={{ display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap', fontSize: 14.5, py: 1 }}>
+            <b>{leftWords[one.what]}</b> {showQuantity(lot?.onHandG ?? one.amountG, 'mass', units)}
+            {enough === null ? '' : `, enough for ${enough} ${enough === 1 ? 'piece' : 'pieces'}`},{' '}
+            {kitchen.places.find(({ id }) => id === one.placeId)?.name}, use by {one.useByOn}
+            {one.what !== 'baked' && (lot?.onHandG ?? 0) > 0 && (
+              <Button
+                component={Link}
+                size="small"
+                variant="outlined"
+                to={`/run/new?formula=${bake.formulaId}&version=${bake.version}&lot=${one.lotId}`}
+              >
+                Bake from it
+              </Button>
+            )}
+          </Box>
+        );
+      })}
+      <Box sx={{ display: 'flex', gap: 3, flexWrap: 'wrap', alignItems: 'flex-start', pt: 2 }}>
+        <TextField
+          select
+          size="small"
+          label="What is left"
+          value={what}
+          onChange={({ target }) => setWhat(target.value as LeftOver)}
+          sx={{ minWidth: 140 }}
+        >
+          {leftOvers.map((one) => (
+            <MenuItem key={one} value={one}>
+              {leftWords[one]}
+            </MenuItem>
+          ))}
+        </TextField>
+        <TextField
+          size="small"
+          label={`How much, ${unitOf('mass', units)}`}
+          value={text}
+          error={problem !== null}
+          helperText={
+            problem?.replace('Load before', 'It') ??
+            (kept ? `use by ${kept.useByOn}${kept.pieces === null ? '' : `, enough for ${kept.pieces}`}` : ' ')
+          }
+          onChange={({ target }) => setText(target.value)}
+          slotProps={{ htmlInput: { inputMode: 'decimal', autoComplete: 'off', style: { width: 110 } } }}
+        />
+        <TextField
+          select
+          size="small"
+          label="Where"
+          value={place}
+          onChange={({ target }) => setPlaceId(target.value)}
+          sx={{ minWidth: 130 }}
+        >
+          {kitchen.places.map(({ id, name }) => (
+            <MenuItem key={id} value={id}>
+              {name}
+            </MenuItem>
+          ))}
+        </TextField>
+        <Button variant="outlined" disabled={value === undefined || problem !== null || add.isPending} onClick={store}>
+          Keep it
+        </Button>
+      </Box>
+      {what !== 'baked' && value !== undefined && (
+        <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>
+          Days are a judgement, shorter with raw egg; local rules and your nose win.
+        </Box>
+      )}
+      {add.isError && <Alert severity="error">{add.error.message}</Alert>}
     </Section>
   );
 }

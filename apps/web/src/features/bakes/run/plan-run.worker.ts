@@ -1,6 +1,7 @@
 import {
   bakeCaseFor,
   evaluate,
+  factorOfKept,
   findingsOf,
   InputError,
   looksStudy,
@@ -9,9 +10,11 @@ import {
   runSteps,
   runTimes,
   scaled,
+  stepsFrom,
   type Finding,
   type Formula,
   type Kitchen,
+  type LeftOver,
   type LooksStudy,
   type MadeReady,
   type NeededRest,
@@ -23,12 +26,15 @@ import { expose } from 'comlink';
 
 export type RunPlan = {
   readonly steps: readonly RunStep[];
+  readonly factor: number;
   readonly times: RunTimes;
   readonly pieces: number;
   readonly loads: number;
   readonly unsafe: readonly Finding[];
   /** What has to be cold or soft before the first step. */ readonly ready: readonly MadeReady[];
 };
+/** So many times the formula, or as much as another run left. */
+export type Size = { readonly factor: number } | { readonly what: LeftOver; readonly amountG: number; readonly lotId: string };
 export type Refused = { readonly path: string; readonly message: string };
 
 let formula: Formula;
@@ -37,15 +43,19 @@ let pantry: Pantry;
 
 const api = {
   /** What a run of this size would be, or what is wrong with it: an error would lose its path on the way. */
-  plan(written: Formula, itsKitchen: Kitchen, itsPantry: Pantry, factor: number): RunPlan | Refused {
+  plan(written: Formula, itsKitchen: Kitchen, itsPantry: Pantry, size: Size): RunPlan | Refused {
     try {
-      [formula, kitchen, pantry] = [scaled(written, factor), itsKitchen, itsPantry];
+      [kitchen, pantry] = [itsKitchen, itsPantry];
+      const factor = 'factor' in size ? size.factor : (factorOfKept(size.what, size.amountG, evaluate(written, kitchen, pantry)) ?? 1);
+      formula = scaled(written, factor);
       const evaluation = evaluate(formula, kitchen, pantry);
-      const steps = runSteps(formula, kitchen, pantry, evaluation);
+      const whole = runSteps(formula, kitchen, pantry, evaluation);
+      const steps = 'what' in size ? stepsFrom(whole, size.what) : whole;
       const { sheet, dough } = evaluation;
       if (sheet.state === 'waiting' || dough.state === 'waiting') return { path: '', message: 'cannot be worked out' };
       return {
         steps,
+        factor,
         times: runTimes(steps),
         pieces: sheet.result.pieces,
         loads: sheet.result.loads,

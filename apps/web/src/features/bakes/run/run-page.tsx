@@ -58,7 +58,7 @@ function Bench({ run }: { run: RunInHand }) {
     set: next.set,
     forward: () => setLookedAt(null),
     back,
-    ended: () => void navigate('/bakes'),
+    ended: () => void navigate(`/bakes/${run.run.id}`),
   };
   useBenchKeys(next.latest, back);
   const ended = state.state === 'ended';

@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useState } from 'react';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -31,7 +31,7 @@ import { readNumber } from '../record-form';
 import { titleOf } from './bench-words';
 import { told } from './run-store';
 import { useNow } from './use-now';
-import type { PlanRunApi, Refused, RunPlan } from './plan-run.worker';
+import type { PlanRunApi, Refused, RunPlan, Size } from './plan-run.worker';
 
 type Planned = {
   readonly plan: RunPlan | Refused;
@@ -40,7 +40,9 @@ type Planned = {
 };
 
 /** Everything that a run of this size would ask, worked out beside the page. */
-function usePlan(of: { formulaId: string; version: number; factor: number }): Planned | null {
+type Asked = { readonly formulaId: string; readonly version: number; readonly size: Size };
+
+function usePlan(of: Asked): Planned | null {
   const version = useQuery({ ...versionQuery(of.formulaId, of.version), enabled: of.version > 0 });
   const kitchen = useQuery(kitchenQuery);
   const pantry = useQuery(pantryQuery);
@@ -51,7 +53,7 @@ function usePlan(of: { formulaId: string; version: number; factor: number }): Pl
     const worker = new Worker(new URL('./plan-run.worker.ts', import.meta.url), { type: 'module', name: 'plan-run' });
     const api: Remote<PlanRunApi> = wrap(worker);
     void (async () => {
-      const plan = await api.plan(v.formula, kitchen.data, pantry.data, of.factor);
+      const plan = await api.plan(v.formula, kitchen.data, pantry.data, of.size);
       setPlanned({ plan, rests: null, looks: null });
       if ('message' in plan) return;
       const rests = await api.rests();
@@ -60,7 +62,7 @@ function usePlan(of: { formulaId: string; version: number; factor: number }): Pl
       setPlanned((before) => before && { ...before, looks });
     })();
     return () => worker.terminate();
-  }, [v, kitchen.data, pantry.data, of.factor]);
+  }, [v, kitchen.data, pantry.data, of.size]);
   return planned;
 }
 
@@ -76,6 +78,11 @@ export function StartPage() {
   const factor = readNumber(factorText);
   const factorProblem =
     factor === undefined || factor < 0.01 || factor > 100 ? `The size must be a number from 0.01 to 100, got “${factorText}”` : null;
+  const pantry = useQuery(pantryQuery);
+  const lotId = params.get('lot');
+  const lot = lotId === null ? undefined : pantry.data?.lots[lotId];
+  const kept = lot?.from && lot.onHandG !== undefined ? { what: lot.from.what, amountG: lot.onHandG, lotId: lot.id } : null;
+  const size: Size | null = lotId !== null ? kept : factor !== undefined && factorProblem === null ? { factor } : null;
   if (formulas.isError) return <ErrorPage error={formulas.error} />;
   return (
     <Page title="Start a bake" beside={formulas.data?.find(({ id }) => id === formulaId)?.name ?? ' '}>
@@ -108,26 +115,38 @@ export function StartPage() {
             </MenuItem>
           ))}
         </TextField>
-        <TextField
-          label="Times the formula"
-          size="small"
-          value={factorText}
-          error={factorProblem !== null}
-          helperText={factorProblem ?? ' '}
-          onChange={({ target }) => setFactorText(target.value)}
-          slotProps={{ htmlInput: { inputMode: 'decimal', autoComplete: 'off' } }}
-          sx={{ width: 180 }}
-        />
+        {lotId !== null ? (
+          <Box sx={{ fontSize: 15, alignSelf: 'center' }}>
+            {kept && lot ? (
+              <>
+                From {pantry.data?.ingredients[lot.ingredientId]?.name}, lot {lot.code}: <b>{kept.amountG.toFixed(0)} g</b>
+              </>
+            ) : (
+              pantry.data && 'This lot is not here any more, or holds nothing.'
+            )}
+          </Box>
+        ) : (
+          <TextField
+            label="Times the formula"
+            size="small"
+            value={factorText}
+            error={factorProblem !== null}
+            helperText={factorProblem ?? ' '}
+            onChange={({ target }) => setFactorText(target.value)}
+            slotProps={{ htmlInput: { inputMode: 'decimal', autoComplete: 'off' } }}
+            sx={{ width: 180 }}
+          />
+        )}
       </Box>
-      {factor !== undefined && factorProblem === null && version > 0 && (
-        <Before key={`${formulaId} ${version} ${factor}`} formulaId={formulaId} version={version} factor={factor} />
+      {version > 0 && size && (
+        <Before key={`${formulaId} ${version} ${JSON.stringify(size)}`} formulaId={formulaId} version={version} size={size} />
       )}
     </Page>
   );
 }
 
-function Before({ formulaId, version, factor }: { formulaId: string; version: number; factor: number }) {
-  const of = useMemo(() => ({ formulaId, version, factor }), [formulaId, version, factor]);
+function Before({ formulaId, version, size }: Asked) {
+  const [of] = useState<Asked>({ formulaId, version, size });
   const planned = usePlan(of);
   if (!planned) return <Skeleton height={240} aria-label="Working the run out" />;
   if ('message' in planned.plan)
@@ -139,17 +158,7 @@ function Before({ formulaId, version, factor }: { formulaId: string; version: nu
   return <Ready of={of} plan={planned.plan} rests={planned.rests} looks={planned.looks} />;
 }
 
-function Ready({
-  of,
-  plan,
-  rests,
-  looks,
-}: {
-  of: { formulaId: string; version: number; factor: number };
-  plan: RunPlan;
-  rests: Planned['rests'];
-  looks: Planned['looks'];
-}) {
+function Ready({ of, plan, rests, looks }: { of: Asked; plan: RunPlan; rests: Planned['rests']; looks: Planned['looks'] }) {
   const navigate = useNavigate();
   const start = useStartRun();
   const { units } = usePreferences();
@@ -166,11 +175,21 @@ function Ready({
     if (needsReason || !looks) return;
     const confirmed = [...new Set(plan.unsafe.map(({ code }) => code))].map((code) => ({ code, reason: reason.trim() }));
     start.mutate(
-      { id, body: { ...of, looks, confirmed } },
+      {
+        id,
+        body: {
+          formulaId: of.formulaId,
+          version: of.version,
+          factor: Math.min(100, Math.max(0.01, plan.factor)),
+          looks,
+          confirmed,
+          ...('what' in of.size && of.size.what !== 'baked' ? { begins: { lotId: of.size.lotId, what: of.size.what } } : {}),
+        },
+      },
       {
         onSuccess: (run) => {
           if (version.data && kitchen.data && pantry.data)
-            told(run, { formula: scaled(version.data.formula, of.factor), kitchen: kitchen.data, pantry: pantry.data });
+            told(run, { formula: scaled(version.data.formula, run.factor), kitchen: kitchen.data, pantry: pantry.data });
           void navigate(`/run/${run.id}`);
         },
       },

@@ -96,6 +96,10 @@ export function Swap({ run, progress }: { run: RunInHand; progress: StepProgress
               )
               .join('')}
             . {tried.swap.allergensNew.length > 0 && <b>Now with {tried.swap.allergensNew.join(', ')}. </b>}
+            {tried.formula.rows
+              .filter(({ key }) => !formula.rows.some((row) => row.key === key))
+              .map(({ ingredientId, amountG }) => `Put ${benchGrams(amountG)} g ${nameOf(ingredientId).toLowerCase()} in with it. `)
+              .join('')}
             {tried.swap.breaks.length > 0 && <b>Does not suit {tried.swap.breaks.join(', ')}. </b>}
             {tried.swap.notes.join(' ')}
           </Box>
