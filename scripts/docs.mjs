@@ -18,6 +18,7 @@ const groups = [
   'mixing',
   'sheet',
   'laminating',
+  'learning',
   'swaps',
   'wheat',
   'measures',

@@ -16,7 +16,7 @@ export { blindSheet, byChance, chanceOf, criticalRight, power, tastersNeeded, ta
 export { seeded } from './math/seeded.js';
 export type { Change, Effect, Explanation } from './trials/explain.js';
 export type { TastingTest } from './trials/tasting.js';
-export { ovenFromBakes, textureFromBakes } from './learn/from-bakes.js';
+export { goodsFromBakes, goodsWhats, ovenFromBakes } from './learn/from-bakes.js';
 export type { RecordedBake } from './learn/from-bakes.js';
 export { learnedOf, learnedWhats } from './document/kitchen.js';
 export type { BakedLoad } from './learn/oven.js';
@@ -59,6 +59,7 @@ export { chillWays } from './chill/ways.js';
 export { madeReady, readyThings } from './chill/made-ready.js';
 export { judged, judgements } from './facts/judgements.js';
 export { HOT_TRAY } from './keep/cooling.js';
+export { packOf } from './keep/keep.js';
 export { bendIndexRange, binderRatioRange, gritLimit, spoonWaterG, thirstSpread } from './facts/dough.js';
 export { celsiusOf, fahrenheitOf, gramsOf, inchesOf, mmOf, ouncesOf, readQuantity } from './units/convert.js';
 export { roundTo } from './units/rounding.js';

@@ -5,9 +5,11 @@ import {
   asBaked,
   evaluate,
   factorOfKept,
+  goodsWhats,
   findingsOf,
   InputError,
   MOST_LOADS,
+  packOf,
   runSteps,
   runState,
   scaled,
@@ -261,7 +263,12 @@ export class BakesService {
     const { ovenId } = formula.bake;
     const measuredAt = kitchen.ovens.find(({ id }) => id === ovenId)?.readings.reduce((last, { at }) => (at > last ? at : last), '') ?? '';
     const ovenSince = [measuredAt, learnedSince(kitchen, 'oven', ovenId)].sort().at(-1)!;
-    const textureSince = [learnedSince(kitchen, 'crisp', formula.family), learnedSince(kitchen, 'tender', formula.family)].sort().at(-1)!;
+    const { pack } = formula.keep;
+    const aboutOf = (what: Learned['what']) => (what === 'pack' ? packOf(pack, formula.family) : formula.family);
+    const goodsSince = goodsWhats
+      .map((what) => learnedSince(kitchen, what, aboutOf(what)))
+      .sort()
+      .at(-1)!;
     const ofOven: RecordedBake[] = [];
     const ofFamily: RecordedBake[] = [];
     for (const row of rows.reverse()) {
@@ -270,7 +277,7 @@ export class BakesService {
       const bake = { bakeId, formula: known, factor, roomC, humidityShare, events: eventsIn(events, bakeId) };
       const at = row.startedAt.toISOString();
       if (known.bake.ovenId === ovenId && at > ovenSince) ofOven.push(bake);
-      if (known.family === formula.family && at > textureSince) ofFamily.push(bake);
+      if (known.family === formula.family && at > goodsSince) ofFamily.push(bake);
     }
     const job = {
       kind: 'learn' as const,
@@ -280,12 +287,11 @@ export class BakesService {
       pantry,
     };
     const learned = await this.solver.run(job, new AbortController().signal);
-    for (const [what, about] of [
-      ['oven', ovenId],
-      ['crisp', formula.family],
-      ['tender', formula.family],
-    ] as const)
-      await this.kitchen.setLearned(what, about, learned.find((one) => one.what === what) ?? null);
+    await this.kitchen.setLearned('oven', ovenId, learned.find(({ what }) => what === 'oven') ?? null);
+    for (const what of goodsWhats) {
+      const about = aboutOf(what);
+      await this.kitchen.setLearned(what, about, learned.find((one) => one.what === what && one.about === about) ?? null);
+    }
   }
 
   private async isHeld(id: string, manager: EntityManager): Promise<boolean> {
@@ -392,7 +398,8 @@ const MOST_PHOTOS = 24;
 const LOOKED_AT = 60;
 
 /** Events from which an oven or a mouth is learned. */
-const teaches = ({ what, corrects }: BakeEvent) => ['measured', 'rated', 'looked', 'ended'].includes(what.kind) || corrects !== undefined;
+const teaches = ({ what, corrects }: BakeEvent) =>
+  ['measured', 'rated', 'looked', 'noticed', 'ended'].includes(what.kind) || corrects !== undefined;
 
 /** Since when bakes count for something learned; empty: from the first. */
 const learnedSince = ({ learned }: Kitchen, what: Learned['what'], about: string): string =>

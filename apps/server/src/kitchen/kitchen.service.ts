@@ -140,7 +140,13 @@ export class KitchenService {
 
 /** As believed before any bake. */
 function begunAnew(
-  { what, about, priorValue = what === 'oven' || what === 'crisp' || what === 'tender' ? 0 : 1, priorSd, sd }: Learned,
+  {
+    what,
+    about,
+    priorValue = what === 'oven' || what === 'crisp' || what === 'tender' ? 0 : what === 'layerFloor' ? 60 : 1,
+    priorSd,
+    sd,
+  }: Learned,
   since: string,
 ): Learned {
   return {

@@ -3,10 +3,10 @@ import {
   decodeLabelLoosely,
   families,
   findBlends,
+  goodsFromBakes,
   imitationOf,
   ovenFromBakes,
   roundTo,
-  textureFromBakes,
   type BlendAnswer,
   type BlendSearch,
   type Formula,
@@ -53,7 +53,7 @@ export function doJob(job: SolverJob, engine: LinearEngine): SolverAnswer<Solver
       ...kitchen,
       learned: [...kitchen.learned.filter(({ what, about }) => what !== 'oven' || about !== oven.id), ...(ofOven ? [ofOven] : [])],
     };
-    return [...(ofOven ? [ofOven] : []), ...textureFromBakes(family.id, family.bakes, known, pantry)];
+    return [...(ofOven ? [ofOven] : []), ...goodsFromBakes(family.id, family.bakes, known, pantry)];
   }
   const { formula, kitchen, pantry, search } = job;
   const { spec, leftOut } = blendSpecFor(formula, families[formula.family]!, kitchen, pantry, search);

@@ -52,7 +52,10 @@ export function bakeCaseOf(formula: Formula, family: Family, kitchen: Kitchen, d
   const limits = limitsOf(formula, family, filling);
   const heat = heatFactorOf(kitchen, oven);
   const believed = learnedOf(kitchen, 'oven', oven.id)?.joint;
-  const asWritten = asJudged(compileBake(bakeSpecOf(formula, family, kitchen, dough, sheet, filling)), kitchen);
+  const asWritten = lifted(
+    asJudged(compileBake(bakeSpecOf(formula, family, kitchen, dough, sheet, filling)), kitchen),
+    learnedOf(kitchen, 'lift', family.id)?.value ?? 1,
+  );
   return {
     problem: believed ? nudged(asWritten, ovenNudge(believed.mean)) : asWritten,
     filling,
@@ -68,6 +71,15 @@ export function bakeCaseOf(formula: Formula, family: Family, kitchen: Kitchen, d
     thicknessMm: sheet.body.heightMm,
     firstC: formula.bake.steps[0]!.wantC!,
     totalMin: formula.bake.steps.reduce((sum, { min }, i) => sum + min + handledBefore(formula, i), 0),
+  };
+}
+
+/** Rises as many times what the model says as this kitchen's own goods have shown. */
+function lifted(problem: BakeProblem, factor: number): BakeProblem {
+  if (factor === 1) return problem;
+  return {
+    ...problem,
+    layers: problem.layers.map((layer, i) => (i === problem.main ? { ...layer, expansion: 1 + (layer.expansion - 1) * factor } : layer)),
   };
 }
 
@@ -120,7 +132,7 @@ export function bakeSpecOf(
   const pan = panOf(kitchen, bake.panId);
   const material = pan?.material ?? tray.material;
   const inPan = pan !== null || panMaterials.has(material);
-  const spread = inPan ? 1 : meanSpread(spreadRatio(family, dough, sheet.pieceC));
+  const spread = inPan ? 1 : meanSpread(spreadRatio(family, dough, sheet.pieceC, learnedOf(kitchen, 'spread', family.id)?.value));
   const { lidMm } = sheet.body;
   const kind = bakeKindOf(family, dough);
   const fat = dough.rollIn?.fat ?? dough.solidFat;

@@ -1,3 +1,4 @@
+import { learnedOf } from '../document/kitchen.js';
 import { onCurve } from '../math/interpolate.js';
 import { bakeCaseOf } from './bake-case.js';
 import { bakeFindings } from './bake-findings.js';
@@ -107,7 +108,8 @@ export function bakeStage(
     goldenFromTone: limits.goldenFromTone,
     darkFromTone: limits.darkFromTone,
     steps: bake.steps.map(({ name, wantC, min }) => ({ name, wantC, dialC: wantC === null ? null : dialFor(oven, wantC), min })),
-    spreadRatio: formula.bake.panId === undefined ? spreadRatio(family, dough, sheet.pieceC) : 1,
+    spreadRatio:
+      formula.bake.panId === undefined ? spreadRatio(family, dough, sheet.pieceC, learnedOf(kitchen, 'spread', family.id)?.value) : 1,
     filling: filling && bakedFilling(filling, dough, sheet, look, totalMin),
     ovenMeasured: oven.readings.length > 0,
     spreadFrom: spread.from,

@@ -39,11 +39,11 @@ export type Tray = {
   readonly lengthMm: number;
   readonly material: TrayMaterial;
 };
-export const learnedWhats = ['thirstFactor', 'ovenHeatFactor', 'oven', 'crisp', 'tender'] as const;
+export const learnedWhats = ['thirstFactor', 'ovenHeatFactor', 'oven', 'crisp', 'tender', 'lift', 'spread', 'pack', 'layerFloor'] as const;
 /** What the kitchen's own bakes have taught; worked out anew from the bakes it names. */
 export type Learned = {
   readonly what: (typeof learnedWhats)[number];
-  /** What the value is about: a blend's name, an oven's id, a family's id. */ readonly about: string;
+  /** What the value is about: a blend's name, an oven's id, a family's id, a pack and a family. */ readonly about: string;
   /** Of `oven` its offset in K. */ readonly value: number;
   readonly sd: number;
   readonly bakeIds: readonly string[];

@@ -12,6 +12,7 @@ import * as keeping from './keeping.js';
 import * as keepingDough from './keeping-dough.js';
 import * as mixing from './mixing.js';
 import * as sheet from './sheet.js';
+import * as learning from './learning.js';
 import * as laminating from './laminating.js';
 import * as swaps from './swaps.js';
 import * as wheat from './wheat.js';
@@ -40,6 +41,7 @@ const facts: Named[] = Object.entries({
   mixing,
   sheet,
   laminating,
+  learning,
   swaps,
   wheat,
   oven,

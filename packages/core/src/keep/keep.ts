@@ -3,6 +3,7 @@ import { bakeUntilOver } from '../bake/doneness.js';
 import { conduct } from '../chill/conduction.js';
 import { exposureAt, tableOf } from '../chill/exposure.js';
 import { goesOnOf, isInOven } from '../dough/goes-on.js';
+import { learnedOf } from '../document/kitchen.js';
 import { within } from '../errors.js';
 import {
   bringBackC,
@@ -107,17 +108,22 @@ export function keepStage(
   const areaM2 = sheet.body.areaMm2 / 1e6;
   const surroundings = { solids, startX, humidity: kitchen.humidityShare, roomC: kitchen.roomC, isotherm: tabulateIsotherm(solids) };
   const open = openTrayUptake(solids, dryPieceG / 1000 / areaM2, bake.end.thicknessMm / 1000, kitchen.roomC);
-  const perDryG = keep.pack === 'openTray' ? open : packUptake(kitchen, keep.pack, (dryPieceG * keep.piecesPerPack) / 1000);
+  const leak = learnedOf(kitchen, 'pack', packOf(keep.pack, family.id));
+  const perDryG =
+    keep.pack === 'openTray' ? open : packUptake(kitchen, keep.pack, (dryPieceG * keep.piecesPerPack) / 1000) * (leak?.value ?? 1);
   const course = uptake({ ...surroundings, conductance: perDryG });
   const wetter = uptake({ ...surroundings, startX: Math.min(course.endX, startX + bake.endMoisture.sd), conductance: perDryG });
   const crispDays = Math.min(course.softAfterDays, keepHorizonDays.value);
-  const sd = Math.hypot(crispDays - Math.min(wetter.softAfterDays, keepHorizonDays.value), packSpread.value * crispDays);
+  const sd = Math.hypot(
+    crispDays - Math.min(wetter.softAfterDays, keepHorizonDays.value),
+    (leak ? leak.sd / leak.value : packSpread.value) * crispDays,
+  );
   const meantToSnap = isMeantToSnap(family);
   const result: KeepResult = {
     waterActivity: activity,
     crispness: crispnessAt(activity),
     word: wordFor(crispnessAt(activity), activity),
-    crispDays: { value: crispDays, sd, basis: 'judgement' },
+    crispDays: { value: crispDays, sd, basis: leak ? 'learned' : 'judgement' },
     openEnded: course.softAfterDays > keepHorizonDays.value,
     openTrayHours: finite(uptake({ ...surroundings, conductance: open }).softAfterDays * 24),
     softAboveMoistureShare: course.endX / (1 + course.endX),
@@ -134,6 +140,9 @@ export function keepStage(
   };
   return { result, findings: keepFindings(formula, family, kitchen, result) };
 }
+
+/** A pack round the goods of a family: what is learned of it is about both. */
+export const packOf = (pack: Pack, familyId: string): string => `${pack} ${familyId}`;
 
 /** Whether a family is meant to be crisp when it is eaten. */
 const isMeantToSnap = (family: Family) => crispnessAt(family.finalAw[1]) >= 0.7;

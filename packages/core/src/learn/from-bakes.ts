@@ -1,12 +1,19 @@
 import { asBaked, lastOf, standingEvents } from '../document/happened.js';
 import { bakeCaseFor, evaluate } from '../evaluate.js';
 import { learnedOven } from './oven.js';
+import { goodsLearning } from '../facts/learning.js';
+import { textureWeights } from '../facts/texture.js';
+import { crispnessAt, packOf } from '../keep/keep.js';
+import { onCurve } from '../math/interpolate.js';
+import { learnedFactor, learnedLayerFloor, learnedPack } from './goods.js';
 import { learnedTexture } from './texture.js';
 import type { BakeEvent, MeasuredWhat } from '../document/bake.js';
 import type { Formula } from '../document/formula.js';
 import type { Kitchen, Learned } from '../document/kitchen.js';
 import type { Pantry } from '../document/pantry.js';
+import type { Pack } from '../facts/keeping.js';
 import type { BakedLoad } from './oven.js';
+import type { FactorReading, KeptReading, LayerReading } from './goods.js';
 import type { RatedBake } from './texture.js';
 
 /** A bake as it is on record: the version it was made of, how large, the air of the day, and all that happened. */
@@ -86,32 +93,91 @@ function asMade({ formula, factor, events }: RecordedBake): Formula {
   };
 }
 
+/** What is learned of the goods themselves, not of the oven or the blend. */
+export const goodsWhats = ['crisp', 'tender', 'lift', 'spread', 'pack', 'layerFloor'] as const;
+const isOfGoods = (what: Learned['what']): boolean => (goodsWhats as readonly string[]).includes(what);
+
 /**
- * What a kitchen's dots have taught of a family's crispness and tenderness.
+ * What a kitchen's bakes of a family have taught of the goods: crispness and tenderness by dots, lift and spread by ruler, the pack by
+ * dots after days, the thinnest layer that lasts by what was noticed.
  *
- * Units    as learnedTexture.
+ * Units    as learnedTexture, learnedFactor, learnedPack, learnedLayerFloor.
  * Throws   nothing; a bake that cannot be worked out any more is left out.
  * Findings none.
- * Source   learnedTexture; each bake is forecast as it was weighed, rolled and timed, with what the oven has taught.
+ * Source   those four; each bake is forecast as it was weighed, rolled and timed, with what the oven has taught.
  *
  * @param bakes of formulas of the family, oldest first
  */
-export function textureFromBakes(familyId: string, bakes: readonly RecordedBake[], kitchen: Kitchen, pantry: Pantry): Learned[] {
-  const untaught = {
-    ...kitchen,
-    learned: kitchen.learned.filter(({ what, about }) => !((what === 'crisp' || what === 'tender') && about === familyId)),
-  };
+export function goodsFromBakes(familyId: string, bakes: readonly RecordedBake[], kitchen: Kitchen, pantry: Pantry): Learned[] {
+  const untaught = { ...kitchen, learned: kitchen.learned.filter(({ what }) => !isOfGoods(what)) };
   const rated: Record<'crisp' | 'tender', RatedBake[]> = { crisp: [], tender: [] };
+  const ruled: Record<'lift' | 'spread', FactorReading[]> = { lift: [], spread: [] };
+  const kept = new Map<Pack, KeptReading[]>();
+  const layers: LayerReading[] = [];
   for (const bake of bakes) {
-    const dots = lastOf(bake.events, (what) => (what.kind === 'rated' && what.after === 'fresh' ? what : undefined));
-    if (!dots || (dots.crisp === undefined && dots.tender === undefined)) continue;
-    const { outlook } = evaluate(asTimed(bake), { ...untaught, roomC: bake.roomC, humidityShare: bake.humidityShare }, pantry);
-    if (!outlook) continue;
+    if (!saysOfGoods(bake)) continue;
+    const evaluation = evaluate(asTimed(bake), { ...untaught, roomC: bake.roomC, humidityShare: bake.humidityShare }, pantry);
+    if (
+      evaluation.keep.state === 'waiting' ||
+      evaluation.bake.state === 'waiting' ||
+      evaluation.sheet.state === 'waiting' ||
+      !evaluation.outlook
+    )
+      continue;
+    const { bakeId, events } = bake;
+    const dots = lastOf(events, (what) => (what.kind === 'rated' && what.after === 'fresh' ? what : undefined));
     for (const what of ['crisp', 'tender'] as const)
-      if (dots[what] !== undefined) rated[what].push({ bakeId: bake.bakeId, forecast: outlook[what].value, dots: dots[what] });
+      if (dots?.[what] !== undefined) rated[what].push({ bakeId, forecast: evaluation.outlook[what].value, dots: dots[what] });
+    const { bakedThicknessShare, acrossShare } = goodsLearning.values;
+    const { end, spreadRatio } = evaluation.bake.result;
+    const bakedMm = measuredIn(events, 'bakedMm');
+    if (bakedMm !== undefined)
+      ruled.lift.push({
+        bakeId,
+        slope: end.thicknessMm * end.poresShare,
+        off: bakedMm - end.thicknessMm,
+        sd: bakedThicknessShare * end.thicknessMm,
+      });
+    const acrossMm = measuredIn(events, 'acrossMm');
+    const rawMm = evaluation.sheet.result.body.widthMm;
+    if (acrossMm !== undefined && spreadRatio > 1)
+      ruled.spread.push({ bakeId, slope: spreadRatio - 1, off: acrossMm / rawMm - spreadRatio, sd: acrossShare * spreadRatio });
+    const later = lastOf(events, (what) =>
+      what.kind === 'rated' && what.after !== 'fresh' && what.crisp !== undefined ? what : undefined,
+    );
+    const { pack } = bake.formula.keep;
+    if (later?.crisp !== undefined && dots?.crisp !== undefined && later.after !== 'fresh' && pack !== 'openTray') {
+      const days = later.after;
+      const { curve } = evaluation.keep.result;
+      const { crisp, step } = textureWeights.values.crispness;
+      const pointsAt = (day: number) => (crisp[0] * crispnessAt(onCurve(curve.days, curve.activity, day))) / step;
+      const reading = { bakeId, seen: (later.crisp - dots.crisp) * 2.5, forecast: (leak: number) => pointsAt(days * leak) - pointsAt(0) };
+      kept.set(pack, [...(kept.get(pack) ?? []), reading]);
+    }
+    const laminated = evaluation.sheet.result.laminate;
+    const lost = lastOf(events, (what) => (what.kind === 'noticed' && LOST_LAYERS.includes(what.symptom) ? true : undefined)) ?? false;
+    if (laminated && (lost || (dots?.liked ?? 0) >= 4)) layers.push({ bakeId, doughUm: laminated.doughUm, apart: !lost });
   }
-  return (['crisp', 'tender'] as const).flatMap((what) => learnedTexture(what, familyId, rated[what]) ?? []);
+  return [
+    learnedTexture('crisp', familyId, rated.crisp),
+    learnedTexture('tender', familyId, rated.tender),
+    learnedFactor('lift', familyId, ruled.lift),
+    learnedFactor('spread', familyId, ruled.spread),
+    ...[...kept].map(([pack, readings]) => learnedPack(packOf(pack, familyId), readings)),
+    learnedLayerFloor(familyId, layers),
+  ].filter((one) => one !== null);
 }
+
+/** Numbers of facts/symptoms: butter merges into the dough, puff does not lift. */
+const LOST_LAYERS: readonly number[] = [33, 36];
+
+const saysOfGoods = ({ events }: RecordedBake): boolean =>
+  standingEvents(events).some(
+    ({ what }) =>
+      what.kind === 'rated' ||
+      what.kind === 'noticed' ||
+      (what.kind === 'measured' && (what.what === 'bakedMm' || what.what === 'acrossMm')),
+  );
 
 /** As made, rolled as measured, its last setting as long as it really took. */
 export function asTimed(bake: RecordedBake): Formula {

@@ -2,7 +2,8 @@ import { demoCrackerV2, demoKitchen, demoLots } from '../demo/seeded-crackers.js
 import { bakeCaseFor, evaluate } from '../evaluate.js';
 import { publishedIngredients } from '../ingredient/published.js';
 import { directions, independent, sdsOf, updated } from '../math/belief.js';
-import { ovenFromBakes, textureFromBakes } from './from-bakes.js';
+import { goodsFromBakes, ovenFromBakes } from './from-bakes.js';
+import { learnedFactor, learnedLayerFloor, learnedPack } from './goods.js';
 import { learnedOven } from './oven.js';
 import { learnedTexture } from './texture.js';
 import type { BakeEvent, Happened } from '../document/bake.js';
@@ -164,7 +165,7 @@ describe('learning from bakes on record', () => {
     expect(ovenFromBakes('oven-a', [recorded(m('topTone', 5))], demoKitchen, pantry)).toBeNull();
   });
   it('dots teach the family, forecast from what was really done', () => {
-    const [crisp, tender] = textureFromBakes(
+    const [crisp, tender] = goodsFromBakes(
       'cracker_savoury',
       [recorded(m('bakeMin', 15), { kind: 'rated', after: 'fresh', crisp: 3, tender: 5 })],
       demoKitchen,
@@ -173,6 +174,53 @@ describe('learning from bakes on record', () => {
     expect(crisp).toMatchObject({ what: 'crisp', about: 'cracker_savoury' });
     expect(crisp!.value).toBeLessThan(0);
     expect(tender!.value).toBeGreaterThan(0);
-    expect(textureFromBakes('cracker_savoury', [recorded(m('bakeMin', 15))], demoKitchen, pantry)).toEqual([]);
+    expect(goodsFromBakes('cracker_savoury', [recorded(m('bakeMin', 15))], demoKitchen, pantry)).toEqual([]);
+  });
+});
+
+describe('goods that a ruler, dots and an eye teach', () => {
+  it('a factor is the mean of a normal: worked by hand', () => {
+    // Prior 0.25, slope 2, off 0.4 with noise 0.2: precision 16 + 100, so 1 + 20 / 116 x 0.2 = 1.1724.
+    const learned = learnedFactor('lift', 'x', [{ bakeId: 'a', slope: 2, off: 0.4, sd: 0.2 }])!;
+    expect(learned.value).toBeCloseTo(1 + 20 / 116, 9);
+    expect(learned.sd).toBeCloseTo(1 / Math.sqrt(116), 9);
+    expect(learnedFactor('lift', 'x', [])).toBeNull();
+  });
+
+  it('goods that stand higher than forecast lift more, and the next forecast does too', () => {
+    const end = (kitchen: Kitchen) => done(kitchen).end.thicknessMm;
+    const higher = learnedFactor(
+      'lift',
+      'cracker_savoury',
+      [1, 2, 3].map((n) => ({ bakeId: `${n}`, slope: 2.5, off: 0.6, sd: 0.3 })),
+    )!;
+    expect(higher.value).toBeGreaterThan(1.1);
+    expect(end(taught(higher))).toBeGreaterThan(end(demoKitchen) + 0.1);
+  });
+
+  it('softer after days than forecast: the pack leaks more, and keeps shorter', () => {
+    const leaky = learnedPack(
+      'tightTin cracker_savoury',
+      [1, 2, 3].map((n) => ({ bakeId: `${n}`, seen: -5, forecast: (leak: number) => -2 * leak })),
+    )!;
+    expect(leaky.value).toBeGreaterThan(1.2);
+    const days = (kitchen: Kitchen) => {
+      const { keep } = evaluate(formula, kitchen, pantry);
+      if (keep.state === 'waiting') throw new Error('the demo is worked out');
+      return keep.result.crispDays;
+    };
+    expect(days(taught(leaky)).value).toBeCloseTo(days(demoKitchen).value / leaky.value, 0);
+    expect(days(taught(leaky)).basis).toBe('learned');
+  });
+
+  it('layers that came out apart lower the floor, lost ones raise it', () => {
+    const floor = (doughUm: number, apart: boolean) =>
+      learnedLayerFloor(
+        'puff',
+        [1, 2, 3].map((n) => ({ bakeId: `${n}`, doughUm, apart })),
+      )!.value;
+    expect(floor(40, true)).toBeLessThan(45);
+    expect(floor(90, false)).toBeGreaterThan(80);
+    expect(learnedLayerFloor('puff', [])).toBeNull();
   });
 });

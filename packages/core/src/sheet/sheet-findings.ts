@@ -1,6 +1,7 @@
+import { learnedOf } from '../document/kitchen.js';
 import { scrapLimit, thicknessFix } from '../facts/dough.js';
 import { judged } from '../facts/judgements.js';
-import { slabUnlike } from '../facts/laminating.js';
+import { layerFloors, slabUnlike } from '../facts/laminating.js';
 import { shelvesEvenK } from '../facts/sheet.js';
 import { finding } from '../findings/judge.js';
 import { usualFolds } from './laminate.js';
@@ -160,8 +161,11 @@ function layerFindings(formula: Formula, kitchen: Kitchen, dough: DoughResult, r
   const found: Finding[] = [];
   const plan = formula.sheet.laminate!;
   const folds = plan.folds;
-  const watch = judged(kitchen.judgements, 'doughLayerWatch');
-  const fix = judged(kitchen.judgements, 'doughLayerFix');
+  // A baker's own word goes before what bakes taught; the floor that tears keeps its share of the one that is worth a look.
+  const floor = kitchen.judgements?.doughLayerWatch === undefined ? learnedOf(kitchen, 'layerFloor', formula.family)?.value : undefined;
+  const watch = floor ?? judged(kitchen.judgements, 'doughLayerWatch');
+  const fix =
+    floor === undefined ? judged(kitchen.judgements, 'doughLayerFix') : (floor * layerFloors.values.fixUm) / layerFloors.values.watchUm;
   if (result.doughUm < watch) {
     const last = folds.length - 1;
     const edits = last >= 0 ? [{ path: `/sheet/laminate/folds/${last}`, from: folds[last] as never }] : undefined;

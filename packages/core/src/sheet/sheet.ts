@@ -1,3 +1,4 @@
+import { learnedOf } from '../document/kitchen.js';
 import { InputError, within } from '../errors.js';
 import { tableMin, trayGapMm } from '../facts/dough.js';
 import { traySideMm } from '../facts/sheet.js';
@@ -86,7 +87,7 @@ export function sheetStage(
     body.heightMm,
     laminated?.steps[laminated.steps.length - 1]?.fromC ?? chill.endMiddleC,
   );
-  const spread = formula.bake.panId === undefined ? spreadRatio(family, dough, pieceC) : 1;
+  const spread = formula.bake.panId === undefined ? spreadRatio(family, dough, pieceC, learnedOf(kitchen, 'spread', family.id)?.value) : 1;
   const onTray = piecesOnTrays(formula, kitchen, tray, body, plan, spread);
   const { pieces, pieceDoughG } = plan;
   const result: SheetResult = {

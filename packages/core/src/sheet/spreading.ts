@@ -16,6 +16,7 @@ export function spreadRatio(
   family: Pick<Family, 'bakesAs' | 'rolled' | 'fatPercent' | 'sugarPercent'>,
   dough: DoughResult,
   pieceC: number,
+  /** As this kitchen's own goods have shown; 1 is the model. */ factor = 1,
 ): number {
   if (family.bakesAs !== 'cookie' || family.rolled) return 1;
   const { usual, perFat, perSugar, perK, atC, perBinder } = cookieSpread.values;
@@ -25,7 +26,7 @@ export function spreadRatio(
     Math.max(0.1, fat / family.fatPercent[1]) ** perFat *
     Math.max(0.1, sugar / Math.max(1, family.sugarPercent[1])) ** perSugar *
     Math.exp(perK * (pieceC - atC) - perBinder * Math.max(0, dough.binderRatio - (dough.needsBinder ? 1 : 0)));
-  return Math.min(2, 1 + run);
+  return Math.min(2, 1 + run * factor);
 }
 
 /** Over the whole bake a cookie is on the mean this far spread: it runs in the first third and then stands. */

@@ -31,6 +31,26 @@ const names: Readonly<Record<Learned['what'], string>> = {
   oven: 'Oven',
   crisp: 'Crispness of',
   tender: 'Tenderness of',
+  lift: 'Lift of',
+  spread: 'Spread of',
+  pack: 'Leak of the',
+  layerFloor: 'Thinnest dough layer that lasts,',
+};
+const packNames: Readonly<Record<string, string>> = {
+  paperBag: 'paper bag',
+  looseTin: 'loose tin',
+  tightTin: 'tight tin',
+  sealedPouch: 'sealed pouch',
+};
+const packName = (about: string): string => {
+  const [pack = '', family = ''] = about.split(' ');
+  return `${packNames[pack] ?? pack} round ${familyName(family)}`;
+};
+const times: Readonly<Partial<Record<Learned['what'], string>>> = {
+  thirstFactor: 'Water it wants',
+  lift: 'It rises',
+  spread: 'It spreads',
+  pack: 'It lets vapour in',
 };
 const familyName = (id: string) => families[id]?.name ?? id;
 
@@ -39,7 +59,7 @@ function One({ learned, kitchen }: { learned: Learned; kitchen: Kitchen }) {
   const act = useDoInKitchen();
   const { what, about, bakeIds, setAside, priorValue, priorSd, value, sd, joint } = learned;
   const ofOven = kitchen.ovens.find(({ id }) => id === about)?.name;
-  const name = `${names[what]} ${ofOven ?? (what === 'thirstFactor' ? about : familyName(about)).toLowerCase()}`;
+  const name = `${names[what]} ${ofOven ?? (what === 'thirstFactor' ? about : what === 'pack' ? packName(about) : familyName(about)).toLowerCase()}`;
   const treat = (how: LearnedBody['do'], done: string) =>
     void act(`${name}: ${done}`, { kind: 'learned', learned: { what, about, do: how } }).catch((error: Error) =>
       notify(`Not changed: ${error.message}`, 'error'),
@@ -51,9 +71,11 @@ function One({ learned, kitchen }: { learned: Learned; kitchen: Kitchen }) {
         ['Gives heat', 'as its kind', factor(joint.mean[1]!, Math.sqrt(joint.covariance[1]![1]!))],
         ['Browns', 'as its kind', factor(joint.mean[2]!, Math.sqrt(joint.covariance[2]![2]!))],
       ]
-    : what === 'thirstFactor'
-      ? [['Water it wants', `× ${(priorValue ?? 1).toFixed(2)} ± ${(priorSd ?? 0).toFixed(2)}`, `× ${value.toFixed(2)} ± ${sd.toFixed(2)}`]]
-      : [['Forecast, of 10', `0 ± ${(priorSd ?? 0).toFixed(1)}`, `${signed(value)} ± ${sd.toFixed(1)}`]];
+    : times[what] !== undefined
+      ? [[times[what], `× ${(priorValue ?? 1).toFixed(2)} ± ${(priorSd ?? 0).toFixed(2)}`, `× ${value.toFixed(2)} ± ${sd.toFixed(2)}`]]
+      : what === 'layerFloor'
+        ? [['Layer', `${(priorValue ?? 0).toFixed(0)} ± ${(priorSd ?? 0).toFixed(0)} µm`, `${value.toFixed(0)} ± ${sd.toFixed(0)} µm`]]
+        : [['Forecast, of 10', `0 ± ${(priorSd ?? 0).toFixed(1)}`, `${signed(value)} ± ${sd.toFixed(1)}`]];
   return (
     <Box component="section" aria-label={name} sx={{ py: 3, borderBottom: `1px solid ${palette.divider}` }}>
       <Box sx={{ fontSize: 16, fontWeight: 680 }}>{name}</Box>
