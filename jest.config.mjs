@@ -39,7 +39,7 @@ export default {
     project('core', '<rootDir>/packages/core', 'plain'),
     project('contracts', '<rootDir>/packages/contracts', 'plain'),
     project('server', '<rootDir>/apps/server', 'server', ['@nestjs/[^/]+', 'file-type', 'es-toolkit']),
-    { ...project('web', '<rootDir>/apps/web', 'web'), setupFilesAfterEnv: ['<rootDir>/src/test-setup.ts'] },
+    { ...project('web', '<rootDir>/apps/web', 'web', ['uuid']), setupFilesAfterEnv: ['<rootDir>/src/test-setup.ts'] },
   ],
   coverageProvider: 'v8',
   collectCoverageFrom: [

@@ -218,6 +218,32 @@ if (wants('evaluate.lineMs')) {
   line('evaluate.lineMs', whole.toFixed(1), 'ms CPU', '–', `six stages with spread; ${(whole / one).toFixed(1)} times one bake`);
 }
 
+if (wants('run.stateMs', 'run.feelMs', 'learn.ovenMs')) {
+  const { bakeCaseFor, bowlDough, learnedOven, runState, runSteps } = await core('index.js');
+  const steps = runSteps(demoCrackerV2, demoKitchen, pantry, evaluate(demoCrackerV2, demoKitchen, pantry));
+  const events = Array.from({ length: 400 }, (_, i) => ({
+    id: String(i).padStart(4, '0'),
+    at: new Date(1_764_000_000_000 + i * 1000).toISOString(),
+    stepKey: steps[i % steps.length].key,
+    what: i % 2 ? { kind: 'stepEnded' } : { kind: 'weighed', rowKey: steps[i % steps.length].rowKey ?? 'r1', addedG: 1 },
+  }));
+  const state = cpuMs(() => runState(steps, events, 0.1), 10);
+  line('run.stateMs', state.toFixed(2), 'ms CPU', '4', `${steps.length} steps from 400 events, at every press`);
+  const bowl = cpuMs(() => bowlDough(demoCrackerV2, steps, [], demoKitchen, pantry), 40);
+  line('run.feelMs', bowl.toFixed(2), 'ms CPU', '8', `the dough in the bowl; ${(bowl / state).toFixed(1)} times the state`);
+  const theCase = bakeCaseFor(demoCrackerV2, demoKitchen, pantry);
+  const loads = Array.from({ length: 12 }, (_, i) => ({
+    bakeId: String(i),
+    theCase,
+    min: 15 + (i % 3),
+    byEye: true,
+    lostShare: 0.29,
+    topTone: 4,
+  }));
+  const learn = cpuMs(() => learnedOven('oven-a', loads), 1, 3);
+  line('learn.ovenMs', learn.toFixed(0), 'ms CPU', '1500', `an oven from 12 bakes, in the solver’s thread`);
+}
+
 if (wants('blend.sameOptimumPct', 'blend.medianMs', 'blend.p95Ms')) await benchBlends(line);
 if (wants('label.truthPct', 'label.band90Pct', 'label.maePoints', 'label.medianMs')) await benchLabels(line);
 

@@ -1,5 +1,6 @@
 // Pictures of each main view, 1280 x 800, from a database of its own with the demo data; `-- NAME...` takes some, `--out DIR` elsewhere.
 import { spawn } from 'node:child_process';
+import { randomUUID } from 'node:crypto';
 import { createRequire } from 'node:module';
 import { join, resolve } from 'node:path';
 import { checkNode, ensureBuilt, ensureChromium, ensureInstalled, node, plainFailures, ROOT, say } from './bootstrap.mjs';
@@ -31,53 +32,8 @@ const views = [
   { name: '05-sheet', path: `${formula}/sheet` },
   { name: '06-bake', path: `${formula}/bake` },
   { name: '07-keep', path: `${formula}/keep` },
-  { name: '08-dough-early', path: `${formula}/dough`, face: 'dark', act: (page) => water(page, '86') },
-  { name: '11-phone', path: `${formula}/dough`, width: 390, height: 844 },
   { name: '12-layers', path: '/formulas/8c1e6f2a-4d3b-4a58-9e21-0b7d5c6f4a33/sheet' },
-  {
-    name: '13-answers',
-    path: `${formula}/blend`,
-    act: async (page) => {
-      await page.getByRole('button', { name: 'Find blends' }).click();
-      await page.getByRole('button', { name: 'Use answer 1' }).waitFor();
-      await page.waitForTimeout(400);
-      await page.getByRole('button', { name: 'Use answer 1' }).scrollIntoViewIfNeeded();
-      await page.waitForTimeout(300);
-    },
-  },
   { name: '14-lots', path: '/pantry/lots' },
-  {
-    name: '15-ingredient',
-    path: '/pantry/ingredients',
-    act: async (page) => {
-      await page.getByLabel('Find an ingredient').fill('sorgh');
-      await page.getByRole('button', { name: 'Sorghum flour' }).click();
-      await page.waitForTimeout(500);
-    },
-  },
-  {
-    name: '16-label',
-    path: `${formula}/blend`,
-    act: async (page) => {
-      await page.getByRole('button', { name: 'More about this blend' }).click();
-      await page.getByRole('menuitem', { name: 'Read a label' }).click();
-      await page
-        .getByLabel('Ingredient list, as printed')
-        .fill('White rice flour, potato starch, tapioca flour, contains 2% or less of: xanthan gum');
-      for (const yes of await page.getByRole('button', { name: 'Yes' }).all()) await yes.click();
-      for (const [label, value] of [
-        ['Protein, g', '1'],
-        ['Fat, g', '0'],
-        ['Carbohydrate, g', '25'],
-        ['Energy, kcal', '110'],
-      ]) {
-        await page.getByLabel(label, { exact: true }).fill(value);
-      }
-      await page.getByRole('button', { name: 'Work it out' }).click();
-      await page.getByText('Most likely').waitFor();
-      await page.waitForTimeout(400);
-    },
-  },
   { name: '17-preparations', path: '/pantry/preparations' },
   { name: '18-kitchen', path: '/kitchen' },
   {
@@ -105,8 +61,88 @@ const views = [
     },
   },
   { name: '09-bakes', path: '/bakes' },
-  { name: '10-record', path: `/bakes/new?formula=3f3a2a52-8c0c-4b57-9c7e-1f6a5c0e7a11&version=2` },
+  { name: '10-bake', path: '/bakes/c0ffee00-0000-4000-8000-000000000003' },
+  {
+    name: '16-trials',
+    path: '/trials',
+    act: (page) => page.getByText('Not explained').first().waitFor(),
+  },
+  {
+    name: '15-today',
+    path: '/today',
+    runs: [
+      ['crackers', 'weigh:r1'],
+      ['puff', 'foldRest:0:0', 12],
+      ['crackers', 'rest', 2],
+    ],
+  },
+  {
+    name: '13-weigh',
+    runs: [
+      ['crackers', 'weigh:r2'],
+      ['puff', 'foldRest:0:0', 12],
+    ],
+    act: async (page) => {
+      await page.getByRole('button', { name: 'Simulated scale' }).click();
+      await page.waitForTimeout(900);
+      for (let i = 0; i < 2; i++) await page.getByRole('button', { name: '+ 10 g' }).click();
+      await page.waitForTimeout(900);
+    },
+  },
+  {
+    name: '08-feel-early',
+    face: 'dark',
+    runs: [
+      ['crackers', 'feel'],
+      ['puff', 'foldRest:0:0', 12],
+    ],
+    act: async (page) => {
+      await page.getByRole('button', { name: 'Cracks' }).click();
+      await page.waitForTimeout(300);
+    },
+  },
+  { name: '11-look-phone', width: 390, height: 844, runs: [['crackers', 'look:1:1']] },
 ];
+
+const formulaIds = { crackers: ['3f3a2a52-8c0c-4b57-9c7e-1f6a5c0e7a11', 2], puff: ['8c1e6f2a-4d3b-4a58-9e21-0b7d5c6f4a33', 1] };
+const call = async (method, path, body) => {
+  const answer = await fetch(`http://127.0.0.1:${port}/api${path}`, {
+    method,
+    headers: { 'content-type': 'application/json' },
+    ...(body ? { body: JSON.stringify(body) } : {}),
+  });
+  return answer.json();
+};
+/** Runs that stand at a step, some of them waiting there since so many minutes; their ids. */
+async function beginRuns(runs) {
+  const ids = [];
+  for (const [which, stepKey, sinceMin] of runs) {
+    const id = randomUUID();
+    const [formulaId, version] = formulaIds[which];
+    const { steps } = await call('PUT', `/bakes/${id}/run`, { formulaId, version, factor: 1, looks: [], confirmed: [] });
+    const before = steps.slice(
+      0,
+      steps.findIndex(({ key }) => key === stepKey),
+    );
+    const started = Date.now() - 3_600_000;
+    const events = before.flatMap((step) => [
+      ...(step.rowKey ? [{ stepKey: step.key, what: { kind: 'weighed', rowKey: step.rowKey, addedG: step.amountG } }] : []),
+      { stepKey: step.key, what: { kind: 'stepEnded' } },
+    ]);
+    if (sinceMin) events.push({ stepKey, at: new Date(Date.now() - sinceMin * 60_000).toISOString(), what: { kind: 'stepBegan' } });
+    await call(
+      'POST',
+      `/bakes/${id}/events`,
+      events.map((event, i) => ({ id: randomUUID(), at: new Date(started + i).toISOString(), ...event })),
+    );
+    ids.push(id);
+  }
+  return ids;
+}
+const endRuns = (ids) =>
+  Promise.all(
+    ids.map((id) => call('POST', `/bakes/${id}/events`, [{ id: randomUUID(), at: new Date().toISOString(), what: { kind: 'ended' } }])),
+  );
 
 process.on('exit', stopDatabase);
 await startDatabase(['northleaf_shots']);
@@ -124,16 +160,19 @@ try {
       colorScheme: view.face ?? 'light',
       locale: 'en-GB',
       timezoneId: 'UTC',
+      serviceWorkers: 'block',
     });
+    const runs = await beginRuns(view.runs ?? []);
     const page = await context.newPage();
     page.on('console', (message) => message.type() === 'error' && say(`${view.name}: ${message.text()}`));
     page.on('pageerror', (error) => say(`${view.name}: ${error}`));
-    await page.goto(`http://127.0.0.1:${port}${view.path}`);
+    await page.goto(`http://127.0.0.1:${port}${view.path ?? `/run/${runs[0]}`}`);
     await page.waitForLoadState('networkidle');
     await page.waitForTimeout(1200);
     await view.act?.(page);
     await page.screenshot({ path: join(out, `${view.name}.png`) });
     await context.request.delete(`http://127.0.0.1:${port}/api${formula}/draft`);
+    await endRuns(runs);
     await context.close();
   }
 } finally {

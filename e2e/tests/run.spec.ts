@@ -15,6 +15,8 @@ test('a whole bake with the simulated scale and probe, from its start to its dot
   await page.goto('/run/new');
   await page.getByRole('combobox', { name: 'Formula' }).click();
   await page.getByRole('option', { name: 'Seeded sorghum crackers' }).click();
+  // One oven load.
+  await page.getByLabel('Times the formula').fill('0.4');
   await expect(page.getByText('Fridge, 22 min')).toBeVisible();
   await expect(page.getByText(/Begun now, it is ready about \d\d:\d\d/)).toBeVisible();
   await expect(page.getByRole('button', { name: 'Start', exact: true })).toBeEnabled({ timeout: 60_000 });
@@ -80,14 +82,14 @@ test('a whole bake with the simulated scale and probe, from its start to its dot
     seen.push(now);
     if (/^Look/.test(now)) break;
     await page.keyboard.press('PageDown');
-    await page.waitForTimeout(650);
+    await page.waitForTimeout(250);
   }
   expect(seen.join('\n')).toContain('Oven A: dial 145 °C');
   await page.getByRole('button', { name: 'As shown' }).click();
   await page.waitForTimeout(300);
   for (let i = 0; i < 12 && !/^Look/.test((await title(page).textContent())!); i++) {
     await page.keyboard.press('PageDown');
-    await page.waitForTimeout(650);
+    await page.waitForTimeout(250);
   }
   await page.getByRole('button', { name: 'Out now, hold' }).press('Enter');
   await expect(title(page)).toHaveText(/^Out/);
@@ -100,7 +102,7 @@ test('a whole bake with the simulated scale and probe, from its start to its dot
   for (let i = 0; i < 60 && (await title(page).textContent()) !== 'How is it?'; i++) {
     if (/^Look/.test((await title(page).textContent())!)) await page.getByRole('button', { name: 'Out now, hold' }).press('Enter');
     else await page.keyboard.press('PageDown');
-    await page.waitForTimeout(650);
+    await page.waitForTimeout(250);
   }
   await page.getByRole('button', { name: 'Crisp 5 of 5' }).click();
   await page.getByRole('button', { name: 'Tender 3 of 5' }).click();

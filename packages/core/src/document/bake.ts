@@ -96,6 +96,7 @@ export const stepWhats = [
   'portion',
   'pan',
   'firm',
+  'proof',
   'ovenOn',
   'load',
   'putIn',

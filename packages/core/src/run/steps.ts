@@ -115,6 +115,7 @@ function mixing(made: Made): RunStep[] {
     what: 'mix',
     handsMin: step.act === 'stand' || step.act === 'soak' ? hands.move : (step.min ?? hands.mix),
     does: mixWords(step, formula, pantry),
+    ...fatPieces(step, formula),
   });
   /** A soak or a stand leaves the hands free. */
   const left = (step: Formula['mix'][number]): RunStep[] =>
@@ -137,6 +138,13 @@ function mixing(made: Made): RunStep[] {
     steps.push(...weighBlend(made), ...wetLast.flatMap(({ key }) => weigh(made, key)), ...formula.mix.map(mixStep));
   }
   return [...heldBack(unique(steps), isWater, results.dough.spoons * spoonWaterG.value), ...feeling(made)];
+}
+
+/** Where fat is cut in, how large its pieces are says whether it comes out in flakes or in sand. */
+function fatPieces({ act, of }: Formula['mix'][number], { rows }: Formula): Pick<RunStep, 'measures'> {
+  if (act !== 'cutIn' && act !== 'rub') return {};
+  const row = rows.find(({ key, fat }) => fat?.pieceMm !== undefined && (of ?? []).some(({ rowKey }) => rowKey === key));
+  return row ? { measures: [{ what: 'fatMm', planned: row.fat!.pieceMm! }] } : {};
 }
 
 /** The same share of the same row twice is two steps. */
@@ -328,6 +336,16 @@ function shaping(made: Made): RunStep[] {
   steps.push(...shapingRows.filter(({ rowKey }) => !dusts.includes(rowKey!)));
   for (const [i, wait] of sheet.waits.entries())
     steps.push(...goingOn(made, 'wait', i), ...waitSteps(made, `firm${i}`, 'firm', 'sheet', [wait]));
+  const { proved } = results.sheet.body;
+  if (proved > 1)
+    steps.push({
+      key: 'proof',
+      stage: 'sheet',
+      kind: 'measure',
+      what: 'proof',
+      handsMin: hands.measure,
+      measures: [{ what: 'volumeRatio', planned: proved }],
+    });
   return steps;
 }
 
@@ -477,7 +495,12 @@ function after(made: Made): RunStep[] {
       kind: 'rate',
       what: 'rate',
       handsMin: hands.rate,
-      measures: [{ what: 'bakedMm', planned: results.bake.end.thicknessMm }],
+      measures: [
+        { what: 'bakedMm', planned: results.bake.end.thicknessMm },
+        ...(results.bake.spreadRatio > 1
+          ? [{ what: 'acrossMm' as const, planned: results.sheet.body.widthMm * results.bake.spreadRatio }]
+          : []),
+      ],
     },
   ];
 }

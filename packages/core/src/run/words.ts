@@ -138,6 +138,12 @@ const words: Readonly<Record<RunStep['what'], (step: RunStep, show: Show) => Ste
     why: 'Stretched dough shrinks back in the oven.',
   }),
   firm: (s) => ({ title: `Shaped pieces: ${s.place ?? 'rest'}`, how: '', sign: '', why: 'Cold edges keep their shape in the oven.' }),
+  proof: (s) => ({
+    title: 'How far has it grown?',
+    how: `Planned ${(s.measures?.[0]?.planned ?? 1).toFixed(2)} times its volume. Judge by the volume, not by the clock.`,
+    sign: 'A finger leaves a dent that comes back slowly.',
+    why: 'Too far, and it falls in the oven.',
+  }),
   ovenOn: (s) => ({
     title: `Switch on ${s.oven}`,
     how: `dial ${s.dial}. It takes about ${Math.round(s.min ?? 0)} min.`,

@@ -17,6 +17,10 @@ describe('a pour', () => {
     expect(isHeld(after(there, { grams: 100.4, steady: false, over: false }), 9000)).toBe(false);
     expect(isHeld(after(newPour('s'), steady(0), steady(104)), 9000)).toBe(false);
   });
+  it('nothing is not near enough to a pinch', () => {
+    const empty = [steady(0), steady(0)].reduce<Pour>((now, reading, i) => afterReading(now, reading, i, 0.1, 0.2), newPour('s'));
+    expect(empty.heldSince).toBeNull();
+  });
   it('keeps what is in the bowl when the scale is lost and starts from zero', () => {
     const lost = after(newPour('s'), steady(412), steady(472), null, null);
     expect(lost).toMatchObject({ netG: 60, zeroG: null });

@@ -20,7 +20,8 @@ export function afterReading(pour: Pour, reading: ScaleReading | null, now: numb
   if (reading.over) return { ...pour, steady: false, heldSince: null };
   if (pour.zeroG === null) return reading.steady ? { ...pour, zeroG: reading.grams - pour.netG, steady: true } : pour;
   const netG = reading.grams - pour.zeroG;
-  const inside = reading.steady && Math.abs(netG - wantedG) <= toleranceG;
+  // Of a pinch that is less than the tolerance, nothing at all would be near enough.
+  const inside = reading.steady && Math.abs(netG - wantedG) <= toleranceG && netG > wantedG / 2;
   return { ...pour, netG, steady: reading.steady, heldSince: inside ? (pour.heldSince ?? now) : null };
 }
 

@@ -25,17 +25,18 @@ export function RateStep({ run, progress, advance }: { run: RunInHand; progress:
   const { step } = progress;
   const [rated, setRated] = useState<Rated>({});
   const [note, setNote] = useState('');
-  const [thick, setThick] = useState('');
-  const bakedMm = readMeasure('bakedMm', thick, units);
+  const [sizes, setSizes] = useState<Readonly<Record<string, string>>>({});
+  const measures = (step.measures ?? []).map(({ what, planned }) => ({ what, planned, ...readMeasure(what, sizes[what] ?? '', units) }));
+  const wrong = measures.some(({ problem }) => problem !== null);
   const some = Object.keys(rated).length > 0;
   const end = async () => {
-    if (bakedMm.problem) return;
+    if (wrong) return;
     const stepKey = step.key;
     await run.say(
       ...(some ? [{ stepKey, what: { kind: 'rated' as const, after: 'fresh' as const, ...rated } }] : []),
-      ...(bakedMm.value === undefined
-        ? []
-        : [{ stepKey, what: { kind: 'measured' as const, what: 'bakedMm' as const, value: bakedMm.value } }]),
+      ...measures.flatMap(({ what, value }) =>
+        value === undefined ? [] : [{ stepKey, what: { kind: 'measured' as const, what, value } }],
+      ),
       ...(note.trim() === '' ? [] : [{ stepKey, what: { kind: 'noted' as const, text: note.trim().slice(0, 2000) } }]),
       { stepKey, what: { kind: 'stepEnded' } },
       { what: { kind: 'ended' } },
@@ -44,7 +45,7 @@ export function RateStep({ run, progress, advance }: { run: RunInHand; progress:
   };
   useNext(advance, {
     label: 'End the bake',
-    detail: bakedMm.problem ? 'not a thickness' : some ? '' : 'without a rating',
+    detail: wrong ? 'not a size' : some ? '' : 'without a rating',
     filled: some,
     press: () => void end(),
   });
@@ -105,14 +106,17 @@ export function RateStep({ run, progress, advance }: { run: RunInHand; progress:
         </Box>
       ))}
       <Box sx={{ display: 'flex', gap: 4, flexWrap: 'wrap' }}>
-        <TextField
-          label={`${measureWords.bakedMm.name}, ${unitOf('length', units)}`}
-          value={thick}
-          error={bakedMm.problem !== null}
-          helperText={bakedMm.problem ?? `planned ${showMeasured('bakedMm', step.measures?.[0]?.planned ?? 0, units)}`}
-          onChange={({ target }) => setThick(target.value)}
-          slotProps={{ htmlInput: { inputMode: 'decimal', autoComplete: 'off', style: { fontSize: 24, height: 48, width: 190 } } }}
-        />
+        {measures.map(({ what, planned, problem }) => (
+          <TextField
+            key={what}
+            label={`${measureWords[what].name}, ${unitOf('length', units)}`}
+            value={sizes[what] ?? ''}
+            error={problem !== null}
+            helperText={problem ?? (planned === undefined ? ' ' : `planned ${showMeasured(what, planned, units)}`)}
+            onChange={({ target }) => setSizes((before) => ({ ...before, [what]: target.value }))}
+            slotProps={{ htmlInput: { inputMode: 'decimal', autoComplete: 'off', style: { fontSize: 24, height: 48, width: 190 } } }}
+          />
+        ))}
         <TextField
           label="Note"
           value={note}

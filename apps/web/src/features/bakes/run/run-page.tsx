@@ -9,6 +9,7 @@ import { stepWords, type StepProgress } from '@north-leaf/core';
 import { ErrorPage } from '../../../platform/error-page';
 import { usePreferences } from '../../../platform/preferences';
 import { readNumber } from '../record-form';
+import { AddSomething } from './add-something';
 import { useAlarm } from './alarm';
 import { isTyping } from './answers';
 import { bench } from './bench-style';
@@ -114,6 +115,7 @@ function Bench({ run }: { run: RunInHand }) {
                 {following.step.kind === 'weigh' ? `, ${benchGrams(following.step.amountG ?? 0)} g` : ''}
               </Box>
             )}
+            {isNow && !ended && (progress.step.stage === 'blend' || progress.step.stage === 'dough') && <AddSomething run={run} />}
             {isNow && !ended && <LeaveOut run={run} progress={progress} onDone={advance.forward} />}
           </Box>
         </Box>

@@ -9,6 +9,7 @@ import { ScalePanel } from '../devices/scale-panel';
 import { useDevices } from '../devices/use-devices';
 import { readNumber } from '../record-form';
 import { Bowl } from './bowl';
+import { ReadyBlend } from './ready-blend';
 import { Swap } from './swap';
 import { benchGrams } from './bench-words';
 import { bench } from './bench-style';
@@ -154,6 +155,7 @@ export function WeighStep({ run, progress, advance }: { run: RunInHand; progress
             Type it
           </Button>
           {live && <ScaleToThis run={run} progress={progress} netG={pour.netG} wantedG={wantedG} toleranceG={toleranceG} />}
+          {step.stage === 'blend' && <ReadyBlend run={run} advance={advance} />}
           <Swap run={run} progress={progress} />
           {lot.choice}
         </Box>

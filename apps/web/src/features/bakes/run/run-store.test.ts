@@ -1,0 +1,154 @@
+import 'fake-indexeddb/auto';
+import { demoCrackerV2, demoKitchen, demoLots, evaluate, publishedIngredients, runSteps, type BakeEvent } from '@north-leaf/core';
+import type { Run } from '@north-leaf/contracts';
+import { eventId } from './event-id';
+import { stillWaiting } from './run-keeping';
+import { eventsOf, recall, say, send, stateOfRun, told, useRuns } from './run-store';
+
+const pantry = { ingredients: publishedIngredients(), lots: Object.fromEntries(demoLots.map((lot) => [lot.id, lot])) };
+const steps = runSteps(demoCrackerV2, demoKitchen, pantry, evaluate(demoCrackerV2, demoKitchen, pantry));
+const around = { formula: demoCrackerV2, kitchen: demoKitchen, pantry };
+const ID = '5b1f0d3c-6a0e-4f7d-8f43-6a1f0c2d9b01';
+const aRun = (events: readonly BakeEvent[] = [], id = ID): Run => ({
+  id,
+  number: 7,
+  formulaId: 'f',
+  version: 2,
+  factor: 1,
+  roomC: 22,
+  humidityShare: 0.5,
+  startedAt: '2026-11-26T05:00:00.000Z',
+  formulaName: 'Crackers',
+  steps,
+  events,
+});
+
+/** A server that stores each id once; dead for the next so many requests, or refusing what a test names. */
+let stored: BakeEvent[] = [];
+let deadFor = 0;
+let refuse: (event: BakeEvent) => boolean = () => false;
+const answer = (status: number, body: unknown) =>
+  new Response(JSON.stringify(body), { status, headers: { 'content-type': 'application/json' } });
+const server = jest.fn(async (_url: string, init: RequestInit = {}) => {
+  if (deadFor-- > 0) throw new TypeError('refused');
+  const events = JSON.parse(String(init.body)) as BakeEvent[];
+  const bad = events.findIndex(refuse);
+  if (bad >= 0)
+    return answer(400, {
+      code: 'invalid',
+      message: 'no',
+      problems: [{ path: `[${bad}].what`, code: 'x', message: 'is not a thing' }],
+      requestId: '',
+    });
+  for (const event of events) if (!stored.some(({ id }) => id === event.id)) stored.push(event);
+  return answer(200, stored);
+});
+
+const weighed = (addedG: number, rowKey = 'b1') => ({ stepKey: `weigh:${rowKey}`, what: { kind: 'weighed' as const, rowKey, addedG } });
+const ended = (key: string) => ({ stepKey: key, what: { kind: 'stepEnded' as const } });
+const state = () => {
+  const { kept, waiting } = useRuns.getState();
+  return stateOfRun(kept[ID]!, waiting);
+};
+const settled = async () => {
+  for (let i = 0; i < 50 && useRuns.getState().waiting.length > 0; i++) {
+    await new Promise((go) => setTimeout(go, 10));
+    await send();
+  }
+};
+
+beforeEach(async () => {
+  globalThis.fetch = server as unknown as typeof fetch;
+  stored = [];
+  deadFor = 0;
+  refuse = () => false;
+  const { heardBack } = await import('./run-keeping');
+  await heardBack((await stillWaiting()).map(({ event }) => event.id));
+  useRuns.setState({ kept: {}, waiting: [], online: true });
+  told(aRun(), around);
+});
+
+describe('what is said at the bench', () => {
+  it('counts at once, is kept on this device, and reaches the server once', async () => {
+    await say(ID, [weighed(134.4), ended('weigh:b1')]);
+    expect(state().nowIndex).toBe(1);
+    await settled();
+    expect(stored.map(({ what }) => what.kind)).toEqual(['weighed', 'stepEnded']);
+    expect(await stillWaiting()).toEqual([]);
+    expect(state().nowIndex).toBe(1);
+  });
+
+  it('goes on without a server, survives the page, and catches up without doubling', async () => {
+    deadFor = 3;
+    await say(ID, [weighed(134.4), ended('weigh:b1')]);
+    await send();
+    expect(useRuns.getState().online).toBe(false);
+    expect(await stillWaiting()).toHaveLength(2);
+    // The page is loaded again: memory is gone, the browser's own database is not.
+    useRuns.setState({ kept: {}, waiting: [], online: true });
+    expect(await recall(ID)).toBe(true);
+    expect(state().nowIndex).toBe(1);
+    deadFor = 0;
+    await settled();
+    await say(ID, [weighed(28.8, 'b2')]);
+    await settled();
+    expect(stored).toHaveLength(3);
+    expect(useRuns.getState().online).toBe(true);
+  });
+
+  it('what a server will never take is put aside and said, and the rest goes on', async () => {
+    refuse = ({ what }) => what.kind === 'noted';
+    await say(ID, [{ what: { kind: 'noted', text: 'bad' } }, weighed(134.4)]);
+    await settled();
+    expect(stored.map(({ what }) => what.kind)).toEqual(['weighed']);
+    expect(useRuns.getState().waiting).toEqual([]);
+  });
+
+  it('two devices that weighed the same step: one weight is kept, and the other is said', async () => {
+    const mine = { what: { kind: 'weighed' as const, rowKey: 'b1', addedG: 130 }, stepKey: 'weigh:b1' };
+    const theirs: BakeEvent = {
+      id: eventId(ID, 'weigh:b1', mine.what, []),
+      at: '2026-11-26T05:01:00.000Z',
+      stepKey: 'weigh:b1',
+      what: { kind: 'weighed', rowKey: 'b1', addedG: 134 },
+    };
+    stored = [theirs];
+    await say(ID, [mine]);
+    await settled();
+    expect(state().steps[0]!.weighedG).toBe(134);
+    const notes = stored.flatMap(({ what }) => (what.kind === 'noted' ? [what.text] : []));
+    expect(notes).toEqual(['Two devices weighed the same step: 134.0 g is kept, 130.0 g is left out.']);
+  });
+
+  it('an answer that left earlier takes no event away', async () => {
+    await say(ID, [weighed(134.4), ended('weigh:b1')]);
+    await settled();
+    told(aRun());
+    expect(state().nowIndex).toBe(1);
+  });
+
+  it('a run that nobody here knows is told by nothing', async () => {
+    expect(await recall('5b1f0d3c-6a0e-4f7d-8f43-6a1f0c2d9b99')).toBe(false);
+    await say('5b1f0d3c-6a0e-4f7d-8f43-6a1f0c2d9b99', [weighed(1)]);
+    expect(useRuns.getState().waiting).toEqual([]);
+  });
+});
+
+describe('the id of an event', () => {
+  const what = { kind: 'weighed' as const, rowKey: 'b1', addedG: 5 };
+  const one = (id: string): BakeEvent => ({ id, at: '', stepKey: 'weigh:b1', what });
+  it('is the same on two devices for the same thing, another for the next', () => {
+    const first = eventId(ID, 'weigh:b1', what, []);
+    expect(eventId(ID, 'weigh:b1', { ...what, addedG: 9 }, [])).toBe(first);
+    expect(eventId(ID, 'weigh:b1', what, [one(first)])).not.toBe(first);
+    expect(eventId(ID, 'weigh:b2', what, [])).not.toBe(first);
+    expect(eventId('5b1f0d3c-6a0e-4f7d-8f43-6a1f0c2d9b02', 'weigh:b1', what, [])).not.toBe(first);
+  });
+  it('of what belongs to no step is a thing of its own', () => {
+    expect(eventId(ID, undefined, what, [])).not.toBe(eventId(ID, undefined, what, []));
+  });
+  it('waiting events stand beside what the server told, once', () => {
+    const run = aRun([one('a')]);
+    expect(eventsOf({ run, ...around }, [{ bakeId: ID, event: one('a') }, { bakeId: ID, event: one('b') }, { bakeId: 'x', event: one('c') }]).map(({ id }) => id)).toEqual(['a', 'b']); // prettier-ignore
+  });
+});
