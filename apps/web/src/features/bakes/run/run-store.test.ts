@@ -3,7 +3,7 @@ import { demoCrackerV2, demoKitchen, demoLots, evaluate, publishedIngredients, r
 import type { Run } from '@north-leaf/contracts';
 import { eventId } from './event-id';
 import { stillWaiting } from './run-keeping';
-import { eventsOf, recall, say, send, stateOfRun, told, useRuns } from './run-store';
+import { eventsOf, recall, resume, say, send, stateOfRun, told, useRuns } from './run-store';
 
 const pantry = { ingredients: publishedIngredients(), lots: Object.fromEntries(demoLots.map((lot) => [lot.id, lot])) };
 const steps = runSteps(demoCrackerV2, demoKitchen, pantry, evaluate(demoCrackerV2, demoKitchen, pantry));
@@ -118,6 +118,27 @@ describe('what is said at the bench', () => {
     expect(state().steps[0]!.weighedG).toBe(134);
     const notes = stored.flatMap(({ what }) => (what.kind === 'noted' ? [what.text] : []));
     expect(notes).toEqual(['Two devices weighed the same step: 134.0 g is kept, 130.0 g is left out.']);
+  });
+
+  it('what waits is sent from any page, its run opened or not', async () => {
+    deadFor = 1;
+    await say(ID, [weighed(134.4)]);
+    await send();
+    useRuns.setState({ kept: {}, waiting: [], online: true });
+    deadFor = 0;
+    await resume();
+    await settled();
+    expect(stored.map(({ what }) => what.kind)).toEqual(['weighed']);
+    expect(await stillWaiting()).toEqual([]);
+  });
+
+  it('what is taken and not stored is not sent for ever', async () => {
+    const calls = server.mock.calls.length;
+    server.mockImplementationOnce(async () => answer(200, []));
+    await say(ID, [weighed(134.4)]);
+    await settled();
+    expect(server.mock.calls.length - calls).toBe(1);
+    expect(useRuns.getState().waiting).toEqual([]);
   });
 
   it('an answer that left earlier takes no event away', async () => {

@@ -80,6 +80,16 @@ export async function recall(id: string): Promise<boolean> {
   return known !== undefined;
 }
 
+/** All that waits in this browser, of whatever run, is sent again from whichever page is opened first. */
+export async function resume(): Promise<void> {
+  const waiting = await stillWaiting();
+  if (waiting.length === 0) return;
+  useRuns.setState((state) => ({
+    waiting: [...state.waiting, ...waiting.filter(({ event }) => !state.waiting.some((one) => one.event.id === event.id))],
+  }));
+  void send();
+}
+
 const AGAIN_MS = 2000;
 let sending = false;
 let timer: ReturnType<typeof setTimeout> | undefined;
@@ -115,7 +125,10 @@ export async function send(): Promise<void> {
 async function settle(bakeId: string, batch: readonly Waiting[], stored: readonly BakeEvent[]): Promise<void> {
   const byId = new Map(stored.map((event) => [event.id, event]));
   const disagreed = batch.filter(({ event }) => byId.has(event.id) && differs(event, byId.get(event.id)!));
-  const done = batch.filter(({ event }) => byId.has(event.id)).map(({ event }) => event.id);
+  // Taken and not stored: its id belongs to another bake. It would be sent for ever.
+  const strange = batch.filter(({ event }) => !byId.has(event.id));
+  if (strange.length > 0) notify(`${strange.length} of what was noted could not be stored.`, 'error');
+  const done = batch.map(({ event }) => event.id);
   await heardBack(done);
   useRuns.setState(({ kept, waiting }) => {
     const of = kept[bakeId];

@@ -27,6 +27,7 @@ import { formulaQuery, formulasQuery, versionQuery } from '../../formulas/api';
 import { kitchenQuery } from '../../kitchen/api';
 import { pantryQuery } from '../../pantry/api';
 import { useStartRun } from '../api';
+import { FormulaSelect } from '../formula-select';
 import { readNumber } from '../record-form';
 import { titleOf } from './bench-words';
 import { told } from './run-store';
@@ -87,20 +88,7 @@ export function StartPage() {
   return (
     <Page title="Start a bake" beside={formulas.data?.find(({ id }) => id === formulaId)?.name ?? ' '}>
       <Box sx={{ display: 'flex', gap: 4, flexWrap: 'wrap', alignItems: 'flex-start', pb: 3 }}>
-        <TextField
-          select
-          size="small"
-          label="Formula"
-          value={formulas.data ? formulaId : ''}
-          onChange={({ target }) => setParams({ formula: target.value })}
-          sx={{ minWidth: 260 }}
-        >
-          {(formulas.data ?? []).map(({ id, name }) => (
-            <MenuItem key={id} value={id}>
-              {name}
-            </MenuItem>
-          ))}
-        </TextField>
+        <FormulaSelect formulas={formulas.data} id={formulaId} onChoose={(formula) => setParams({ formula })} />
         <TextField
           select
           size="small"

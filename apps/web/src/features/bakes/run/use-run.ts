@@ -8,7 +8,7 @@ import { kitchenQuery } from '../../kitchen/api';
 import { pantryQuery } from '../../pantry/api';
 import { runningQuery } from '../api';
 import { eventsOf, recall, say, send, stateOfRun, told, useRuns } from './run-store';
-import type { KeptRun } from './run-keeping';
+import { forgetRun, type KeptRun } from './run-keeping';
 
 export type RunInHand = KeptRun & {
   readonly state: RunState;
@@ -78,6 +78,11 @@ export function useRun(id: string): { readonly run: RunInHand | null; readonly e
       say: (...said) => say(id, said),
     };
   }, [kept, waiting, online, id]);
+  // What is over and stored needs no copy here.
+  const over = run !== null && run.state.state === 'ended' && run.waitingEvents === 0;
+  useEffect(() => {
+    if (over) void forgetRun(id);
+  }, [over, id]);
   const error = !kept && recalled && fresh.error instanceof ApiError ? fresh.error : null;
   return { run, error };
 }

@@ -9,6 +9,7 @@ import { usePreferences } from '../../../platform/preferences';
 import { ring, useAlarm } from './alarm';
 import { bench } from './bench-style';
 import { leftWords, titleOf } from './bench-words';
+import { resume } from './run-store';
 import { useNow } from './use-now';
 import { useRunning } from './use-run';
 
@@ -203,6 +204,7 @@ export function WaitsBar() {
   const navigate = useNavigate();
   const { units } = usePreferences();
   const [first] = waits;
+  useEffect(() => void resume(), []);
   return (
     <>
       <Alarms waits={waits} />

@@ -14,6 +14,7 @@ import { Swap } from './swap';
 import { benchGrams } from './bench-words';
 import { bench } from './bench-style';
 import { afterReading, isHeld, keepPour, keptPour, newPour, type Pour } from './pour';
+import { useNow } from './use-now';
 import { useNext, type Advance } from './next-press';
 import type { RunInHand } from './use-run';
 
@@ -21,6 +22,8 @@ import type { RunInHand } from './use-run';
 export function WeighStep({ run, progress, advance }: { run: RunInHand; progress: StepProgress; advance: Advance }) {
   const { step } = progress;
   const { reading, scale } = useDevices();
+  // A scale that stands still may say nothing more: time goes on all the same.
+  useNow(500);
   const wantedG = (step.amountG ?? 0) - progress.weighedG;
   const toleranceG = weighToleranceG(step.amountG ?? 0, run.kitchen.scaleStepG);
   const [pour, setPour] = useState<Pour>(() => keptPour(run.run.id, step.key) ?? newPour(step.key));

@@ -1,9 +1,7 @@
 import { useEffect, useMemo, useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import MenuItem from '@mui/material/MenuItem';
 import Skeleton from '@mui/material/Skeleton';
-import TextField from '@mui/material/TextField';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
@@ -23,6 +21,7 @@ import { formulasQuery, versionQuery } from '../../formulas/api';
 import { kitchenQuery } from '../../kitchen/api';
 import { pantryQuery } from '../../pantry/api';
 import { bakesQuery, last, measured } from '../api';
+import { FormulaSelect } from '../formula-select';
 import { Tasting } from './tasting';
 import { TrialTable } from './trial-table';
 import type { TrialsApi } from './trials.worker';
@@ -47,20 +46,7 @@ export function TrialsPage() {
   return (
     <Page title="Trials" beside={bakes.data ? `${chosen.length} of ${all.length} bakes in the chain` : ' '}>
       <Box sx={{ display: 'flex', gap: 4, flexWrap: 'wrap', alignItems: 'center', pb: 4 }}>
-        <TextField
-          select
-          size="small"
-          label="Formula"
-          value={formulas.data ? formulaId : ''}
-          onChange={({ target }) => setParams({ formula: target.value })}
-          sx={{ minWidth: 240 }}
-        >
-          {(formulas.data ?? []).map(({ id, name }) => (
-            <MenuItem key={id} value={id}>
-              {name}
-            </MenuItem>
-          ))}
-        </TextField>
+        <FormulaSelect formulas={formulas.data} id={formulaId} onChoose={(formula) => setParams({ formula })} />
         <ToggleButtonGroup
           value={chosen.map(({ id }) => id)}
           onChange={(_, next: string[]) => next.length <= MOST && choose(next)}

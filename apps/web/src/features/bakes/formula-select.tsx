@@ -1,0 +1,31 @@
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import type { FormulaListItem } from '@north-leaf/contracts';
+
+/** Which formula a page is about. */
+export function FormulaSelect({
+  formulas,
+  id,
+  onChoose,
+}: {
+  formulas: readonly FormulaListItem[] | undefined;
+  id: string;
+  onChoose: (id: string) => void;
+}) {
+  return (
+    <TextField
+      select
+      size="small"
+      label="Formula"
+      value={formulas ? id : ''}
+      onChange={({ target }) => onChoose(target.value)}
+      sx={{ minWidth: 260 }}
+    >
+      {(formulas ?? []).map((one) => (
+        <MenuItem key={one.id} value={one.id}>
+          {one.name}
+        </MenuItem>
+      ))}
+    </TextField>
+  );
+}
