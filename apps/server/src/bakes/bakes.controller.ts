@@ -15,8 +15,11 @@ export class BakesController {
     return this.bakes.listFormulas();
   }
 
-  @Get('bakes') list(@Query('formulaId', new ParseUUIDPipe({ optional: true })) formulaId?: string): Promise<Bake[]> {
-    return this.bakes.list(formulaId);
+  @Get('bakes') list(
+    @Query('formulaId', new ParseUUIDPipe({ optional: true })) formulaId?: string,
+    /** Only those that took from this lot. */ @Query('lotId') lotId?: string,
+  ): Promise<Bake[]> {
+    return this.bakes.list(formulaId, lotId);
   }
 
   /** Runs that have begun and not ended. */

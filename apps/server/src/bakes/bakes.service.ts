@@ -53,10 +53,10 @@ export class BakesService {
   private learning: Promise<void> = Promise.resolve();
 
   /** Newest first. */
-  async list(formulaId?: string): Promise<Bake[]> {
-    const bakes = await (
-      await this.scope.table(BakeEntity)
-    ).find({ where: formulaId === undefined ? {} : { formulaId }, order: { number: 'DESC' } });
+  async list(formulaId?: string, lotId?: string): Promise<Bake[]> {
+    const ofLot = lotId === undefined ? null : await this.pantry.bakesOf(lotId);
+    const where = { ...(formulaId === undefined ? {} : { formulaId }), ...(ofLot ? { id: In(ofLot) } : {}) };
+    const bakes = await (await this.scope.table(BakeEntity)).find({ where, order: { number: 'DESC' } });
     const events = await this.eventsOf(bakes.map(({ id }) => id));
     return bakes.map((bake) => bakeOf(bake, events));
   }

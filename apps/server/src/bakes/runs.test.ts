@@ -96,6 +96,10 @@ describe('a run', () => {
     expect(before - (await onHand('lot-rice-21'))).toBeCloseTo(20, 6);
     await send(id, [event({ kind: 'weighed', rowKey: 'b2', addedG: -5 }, 'weigh:b2')]);
     expect(before - (await onHand('lot-rice-21'))).toBeCloseTo(15, 6);
+    // And back from the bag to what it went into.
+    const ids = async (lotId: string) => ((await the.http().get(`/api/bakes?lotId=${lotId}`)).body as Run[]).map((bake) => bake.id);
+    expect(await ids('lot-rice-21')).toContain(id);
+    expect(await ids('lot-corn-9')).toEqual([]);
   });
 
   it('is under way until it is ended', async () => {

@@ -160,6 +160,12 @@ export class PantryService {
     for (const use of [...sums.values(), ...besides]) await table.insert({ bakeId, at, ...use });
   }
 
+  /** Bakes that took from a lot: the way back from a bag to all that it went into. */
+  async bakesOf(lotId: string): Promise<string[]> {
+    const uses = await (await this.scope.table(LotUseEntity)).find({ where: { lotId } });
+    return [...new Set(uses.filter(({ usedG }) => usedG > 0).map(({ bakeId }) => bakeId))];
+  }
+
   /** Only an ingredient that is nowhere a part may go: removing it would leave a preparation without its rows. */
   private async refuseWhileUsed(id: string): Promise<void> {
     if (publishedIngredients()[id]) return;

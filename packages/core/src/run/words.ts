@@ -57,7 +57,7 @@ const words: Readonly<Record<RunStep['what'], (step: RunStep, show: Show) => Ste
     title: 'How does the dough feel?',
     how: 'Squeeze a fistful, bend it, look at your palm.',
     sign: 'It should bend without splitting and leave the palm clean.',
-    why: 'Your word is answered in grams, and teaches the kitchen this blend’s thirst.',
+    why: 'Your word is answered in grams, and teaches the kitchen this blend’s thirst. Raw dough is not for tasting.',
   }),
   doughTemperature: (s, show) => ({
     title: 'Temperature of the dough',
@@ -175,7 +175,7 @@ const words: Readonly<Record<RunStep['what'], (step: RunStep, show: Show) => Ste
   }),
   out: (s) => ({
     title: `Out${load(s)}`,
-    how: 'Note what you see before it cools.',
+    how: 'Dry gloves: tray and fat are hot. Note what you see before it cools.',
     sign: '',
     why: 'What came out is what the next forecast learns from.',
   }),

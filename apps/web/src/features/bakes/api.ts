@@ -30,6 +30,13 @@ export function useStartRun() {
   });
 }
 
+/** Bakes that took from a lot. */
+export const bakesOfLotQuery = (lotId: string) =>
+  queryOptions({
+    queryKey: [...bakeKeys.all, 'lot', lotId] as const,
+    queryFn: () => request<Bake[]>('GET', `/bakes?lotId=${encodeURIComponent(lotId)}`),
+  });
+
 export const runQuery = (id: string) =>
   queryOptions({ queryKey: [...bakeKeys.all, 'one', id] as const, queryFn: () => request<Run>('GET', `/bakes/${id}`) });
 

@@ -9,7 +9,7 @@ import TableRow from '@mui/material/TableRow';
 import { useQuery } from '@tanstack/react-query';
 import type { Bake } from '@north-leaf/contracts';
 import { DateTime } from 'luxon';
-import { Link } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import { ErrorPage } from '../../platform/error-page';
 import { usePreferences } from '../../platform/preferences';
 import { Page } from '../../ui/page';
@@ -17,13 +17,20 @@ import { showQuantity } from '../../ui/quantity';
 import { handWordLabels } from '../../ui/words';
 import { formulasQuery, versionQuery } from '../formulas/api';
 import { kitchenQuery } from '../kitchen/api';
-import { bakesQuery, last, measured } from './api';
+import { pantryQuery } from '../pantry/api';
+import { bakesOfLotQuery, bakesQuery, last, measured } from './api';
 
 const dots = (n: number | undefined) => (n === undefined ? '–' : `${'●'.repeat(n)}${'○'.repeat(5 - n)}`);
 
 /** Every bake that was recorded, newest first. */
 export function BakesPage() {
-  const bakes = useQuery(bakesQuery());
+  const [params] = useSearchParams();
+  const lotId = params.get('lot');
+  const all = useQuery({ ...bakesQuery(), enabled: lotId === null });
+  const ofLot = useQuery({ ...bakesOfLotQuery(lotId ?? ''), enabled: lotId !== null });
+  const bakes = lotId === null ? all : ofLot;
+  const { data: pantry } = useQuery(pantryQuery);
+  const lot = lotId === null ? undefined : pantry?.lots[lotId];
   const formulas = useQuery(formulasQuery);
   const kitchen = useQuery(kitchenQuery);
   if (bakes.isError) return <ErrorPage error={bakes.error} />;
@@ -32,7 +39,13 @@ export function BakesPage() {
   return (
     <Page
       title="Bakes"
-      beside={bakes.data ? `${bakes.data.length} recorded` : ' '}
+      beside={
+        bakes.data
+          ? lotId === null
+            ? `${bakes.data.length} recorded`
+            : `${bakes.data.length} with ${(lot && pantry?.ingredients[lot.ingredientId]?.name) ?? 'this'}, lot ${lot?.code ?? lotId}`
+          : ' '
+      }
       actions={
         first && (
           <Button component={Link} to={`/bakes/new?formula=${first.id}&version=${first.version}`} variant="contained">
@@ -65,7 +78,9 @@ export function BakesPage() {
         </TableBody>
       </Table>
       {bakes.data?.length === 0 && (
-        <Box sx={{ py: 8, textAlign: 'center' }}>What really happened belongs here: record your first bake.</Box>
+        <Box sx={{ py: 8, textAlign: 'center' }}>
+          {lotId === null ? 'What really happened belongs here: record your first bake.' : 'No bake took from this lot.'}
+        </Box>
       )}
     </Page>
   );

@@ -2,6 +2,7 @@ import { useMemo, useState } from 'react';
 import AddIcon from '@mui/icons-material/Add';
 import SearchIcon from '@mui/icons-material/Search';
 import Box from '@mui/material/Box';
+import { Link } from 'react-router';
 import Button from '@mui/material/Button';
 import InputAdornment from '@mui/material/InputAdornment';
 import Table from '@mui/material/Table';
@@ -122,6 +123,16 @@ export function LotsList({ book, kitchen }: { book: PantryBook; kitchen: Kitchen
                           ? 'first in line'
                           : 'waits its turn'}
                     {lot.openedOn && lot.setAside === undefined && `, open since ${showDay(lot.openedOn, book.on)}`}
+                    {lot.from && (
+                      <>
+                        , <Link to={`/bakes/${lot.from.bakeId}`}>left by a bake</Link>
+                      </>
+                    )}
+                    <Box>
+                      <Link to={`/bakes?lot=${encodeURIComponent(lot.id)}`} aria-label={`Bakes with ${name}, lot ${lot.code}`}>
+                        its bakes
+                      </Link>
+                    </Box>
                   </TableCell>
                 </TableRow>
               );
