@@ -122,7 +122,7 @@ export { bakedSymptoms, symptoms } from './facts/symptoms.js';
 export { weighTolerance } from './facts/run.js';
 export { emptyPan, panAfter, readPan, readScaleLine, readWeightMeasurement, restarted, tared, usualScale } from './devices/scale.js';
 export { hiddenKitchen, probeReading, readTemperatureMeasurement } from './devices/probe.js';
-export type { PlannedLook } from './run/steps.js';
+export type { PlannedLook } from './run/made.js';
 export type { Beginning, RunTimes } from './run/times.js';
 export type { RunningWait, RunState, StepProgress } from './run/state.js';
 export type { NeededRest } from './run/needed-rests.js';

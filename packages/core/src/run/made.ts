@@ -1,0 +1,80 @@
+import { isOfDough } from '../document/formula.js';
+import { goesOnOf } from '../dough/goes-on.js';
+import { handsMin } from '../facts/run.js';
+import { HOT_TRAY } from '../keep/cooling.js';
+import type { LooksStudy } from '../bake/looks-study.js';
+import type { RunStep } from '../document/bake.js';
+import type { Formula, GoesOn, Wait } from '../document/formula.js';
+import type { Kitchen } from '../document/kitchen.js';
+import type { Pantry } from '../document/pantry.js';
+import type { Evaluation } from '../evaluate.js';
+
+export type PlannedLook = LooksStudy['looks'][number];
+
+/** What the steps are made from. */
+export type Made = {
+  readonly formula: Formula;
+  readonly kitchen: Kitchen;
+  readonly pantry: Pantry;
+  readonly results: ResultsOf;
+  readonly looks: readonly PlannedLook[];
+};
+export type ResultsOf = {
+  readonly [K in Exclude<keyof Evaluation, 'outlook'>]: Extract<Evaluation[K], { result: unknown }>['result'];
+};
+
+/** Minutes of hands, by what they do. */
+export const hands = handsMin.values;
+
+/** What is weighed of a row, all of it or a share. */
+export function weigh({ formula, pantry }: Made, rowKey: string, share = 1, stage: RunStep['stage'] = 'dough'): RunStep[] {
+  const ofBlend = formula.blend.rows.find(({ key }) => key === rowKey);
+  const row = formula.rows.find(({ key }) => key === rowKey);
+  const ingredientId = ofBlend?.ingredientId ?? row?.ingredientId;
+  const amountG = (ofBlend ? ofBlend.share * formula.blendG : (row?.amountG ?? 0)) * share;
+  if (ingredientId === undefined || amountG <= 0) return [];
+  return [
+    {
+      key: `weigh:${rowKey}${share < 0.999 ? `:${Math.round(share * 1000)}` : ''}`,
+      stage,
+      kind: 'weigh',
+      what: 'weigh',
+      handsMin: hands.weigh,
+      rowKey,
+      ingredientId,
+      name: pantry.ingredients[ingredientId]?.name ?? ingredientId,
+      amountG,
+      ...(share < 0.999 ? { shareOfRow: share } : {}),
+      ...(row?.atC === undefined ? {} : { atC: row.atC }),
+    },
+  ];
+}
+
+export const weighBlend = (made: Made, share = 1): RunStep[] =>
+  made.formula.blend.rows.flatMap(({ key }) => weigh(made, key, share).map((step) => ({ ...step, stage: 'blend' as const })));
+
+const placeName = ({ kitchen }: Made, placeId: string) =>
+  placeId === HOT_TRAY ? 'the hot tray' : (kitchen.places.find(({ id }) => id === placeId)?.name ?? placeId);
+
+export const waitSteps = (made: Made, name: string, what: RunStep['what'], stage: RunStep['stage'], waits: readonly Wait[]): RunStep[] =>
+  waits
+    .filter(({ min }) => min > 0)
+    .map(({ placeId, min }, i) => ({
+      key: `${name}:${i}`,
+      stage,
+      kind: 'wait' as const,
+      what,
+      handsMin: hands.move,
+      min,
+      place: placeName(made, placeId),
+    }));
+
+/** Rows that go on at a place of the work, other than dough. */
+export function goingOn(made: Made, at: GoesOn['at'], n?: number): RunStep[] {
+  return made.formula.rows
+    .filter((row) => {
+      const on = goesOnOf(row);
+      return !isOfDough(row) && on !== null && on.at === at && (!('n' in on) || on.n === n);
+    })
+    .flatMap(({ key }) => weigh(made, key, 1, at === 'hot' || at === 'cooled' || at === 'serving' ? 'keep' : 'sheet'));
+}

@@ -1,0 +1,200 @@
+import { dialFor, ovenOf } from '../bake/oven.js';
+import { doneNearMin, heatUpMin } from '../facts/run.js';
+import { dialWords } from '../units/dial.js';
+import { goingOn, hands, waitSteps } from './made.js';
+import { timeline } from './times.js';
+import type { RunStep } from '../document/bake.js';
+import type { Made, PlannedLook } from './made.js';
+
+/** Load by load: in, settings of the dial and looks, out. */
+export function baking(made: Made): RunStep[] {
+  const { formula, kitchen, results } = made;
+  const oven = ovenOf(kitchen, formula.bake.ovenId);
+  const { loads } = results.sheet;
+  const { steps: settings } = formula.bake;
+  const dialOf = (wantC: number | null) => (wantC === null ? 'off' : dialWords(oven.dialUnit, dialFor(oven, wantC)));
+  const looks = looksOf(made);
+  const steps: RunStep[] = goingOn(made, 'bakeStep', 0);
+  for (let load = 1; load <= loads; load++) {
+    const base = { stage: 'bake' as const, load, loads };
+    if (load === 1)
+      steps.push({ ...base, key: 'load', kind: 'measure', what: 'load', handsMin: hands.weighLoad, measures: [{ what: 'rawG' }] });
+    steps.push({
+      ...base,
+      key: `in:${load}`,
+      kind: 'do',
+      what: 'putIn',
+      handsMin: hands.putIn,
+      oven: oven.name,
+      dial: dialOf(settings[0]!.wantC),
+    });
+    steps.push(...inOven(made, base, looks, oven.name, dialOf));
+    steps.push({
+      ...base,
+      key: `out:${load}`,
+      kind: 'measure',
+      what: 'out',
+      handsMin: hands.out,
+      measures: [
+        { what: 'bakeMin', planned: results.bake.totalMin },
+        ...(load === 1 ? [{ what: 'bakedG' as const }] : []),
+        { what: 'topTone', planned: results.bake.end.topTone },
+        { what: 'baseTone', planned: results.bake.end.baseTone },
+        ...(results.bake.coreC === null ? [] : [{ what: 'coreC' as const, planned: results.bake.coreC }]),
+      ],
+    });
+  }
+  return steps;
+}
+
+/** Settings of the dial and looks, each after its wait, in the order of time. Looks before a later setting are left out. */
+function inOven(
+  made: Made,
+  base: { stage: 'bake'; load: number; loads: number },
+  looks: readonly PlannedLook[],
+  oven: string,
+  dialOf: (wantC: number | null) => string,
+): RunStep[] {
+  const { settings, load } = { settings: made.formula.bake.steps, load: base.load };
+  const since = `in:${load}`;
+  let at = 0;
+  const changes = settings.slice(1).map((setting, i): { atMin: number; make: () => RunStep[] } => {
+    at += settings[i]!.min;
+    return {
+      atMin: at,
+      make: () => [
+        ...(load === 1 ? goingOn(made, 'bakeStep', i + 1) : []),
+        {
+          ...base,
+          key: `set:${load}:${i + 1}`,
+          kind: 'do',
+          what: 'nextSetting',
+          handsMin: hands.dial,
+          oven,
+          dial: dialOf(setting.wantC),
+          does: setting.name,
+          turn: setting.turn === true,
+          weightsOff: settings[i]!.weighted === true && setting.weighted !== true,
+        },
+      ],
+    };
+  });
+  const last = changes.at(-1)?.atMin ?? 0;
+  const events = [
+    ...changes,
+    ...looks
+      .filter(({ atMin }) => atMin > last + 0.25)
+      .map((look, i) => ({
+        atMin: look.atMin,
+        make: (): RunStep[] => [
+          {
+            ...base,
+            key: `look:${load}:${i}`,
+            kind: 'look',
+            what: 'look',
+            handsMin: hands.look,
+            min: look.atMin,
+            since,
+            oven,
+            topTone: look.topTone,
+            baseTone: look.baseTone,
+            coldestC: look.coldestC,
+            moistureShare: look.moistureShare,
+            doneShare: look.doneShare,
+            n: i + 1,
+            of: looks.length,
+          },
+        ],
+      })),
+  ];
+  return events.flatMap(({ atMin, make }, i) => [
+    { ...base, key: `bake:${load}:${i}`, kind: 'wait' as const, what: 'inOven' as const, handsMin: 0, min: atMin, since, oven },
+    ...make(),
+  ]);
+}
+
+function looksOf({ looks, results: { bake } }: Made): readonly PlannedLook[] {
+  if (looks.length > 0) return looks;
+  const { curve, done, totalMin, end } = bake;
+  const about = done?.value ?? totalMin;
+  return [about, about + doneNearMin.value].map((atMin, i) => {
+    const at = curve.min.findIndex((min) => min >= atMin);
+    const read = (series: readonly number[], otherwise: number) => series[at] ?? otherwise;
+    return {
+      atMin: Math.max(0.5, Math.round(atMin * 2) / 2),
+      topTone: read(curve.topTone, end.topTone),
+      baseTone: read(curve.baseTone, end.baseTone),
+      moistureShare: read(curve.moistureShare, end.moistureShare),
+      coldestC: read(curve.coldestC, end.coldestC),
+      doneShare: i === 0 ? 0.5 : 0.8,
+    };
+  });
+}
+
+/** Cooled, finished, packed, rated. */
+export function after(made: Made): RunStep[] {
+  const { formula, results } = made;
+  return [
+    ...goingOn(made, 'hot'),
+    ...waitSteps(made, 'cool', 'cool', 'keep', formula.keep.cool),
+    ...goingOn(made, 'cooled'),
+    ...goingOn(made, 'serving'),
+    {
+      key: 'pack',
+      stage: 'keep',
+      kind: 'do',
+      what: 'pack',
+      handsMin: hands.pack,
+      form: formula.keep.pack,
+      pieces: formula.keep.piecesPerPack,
+    },
+    {
+      key: 'rate',
+      stage: 'keep',
+      kind: 'rate',
+      what: 'rate',
+      handsMin: hands.rate,
+      measures: [
+        { what: 'bakedMm', planned: results.bake.end.thicknessMm },
+        ...(results.bake.spreadRatio > 1
+          ? [{ what: 'acrossMm' as const, planned: results.sheet.body.widthMm * results.bake.spreadRatio }]
+          : []),
+      ],
+    },
+  ];
+}
+
+/** Lights the oven so that it is ready when the first tray goes in: between two steps, or in the middle of a wait. */
+export function withOvenOn(steps: readonly RunStep[], { formula, kitchen }: Made): RunStep[] {
+  if (formula.bake.fromCold) return [...steps];
+  const oven = ovenOf(kitchen, formula.bake.ovenId);
+  const min = oven.heating?.[0]?.min ?? heatUpMin.value;
+  const times = timeline(steps);
+  const at = steps.findIndex(({ key }) => key === 'in:1');
+  const wanted = times[at]!.beginMin - min;
+  const on: RunStep = {
+    key: 'ovenOn',
+    stage: 'bake',
+    kind: 'do',
+    what: 'ovenOn',
+    handsMin: hands.dial,
+    oven: oven.name,
+    dial: dialWords(oven.dialUnit, dialFor(oven, formula.bake.steps[0]!.wantC!)),
+    min,
+  };
+  const i = times.findIndex(({ endMin }) => endMin > wanted);
+  const step = steps[i];
+  if (wanted <= 0 || !step) return [on, ...steps];
+  const into = wanted - times[i]!.beginMin - step.handsMin;
+  // A wait is split only where both halves are worth the name.
+  if (step.kind !== 'wait' || step.since !== undefined || into < 1 || step.min! - into < 1)
+    return [...steps.slice(0, i), on, ...steps.slice(i)];
+  const until = Math.max(1, Math.floor(into));
+  return [
+    ...steps.slice(0, i),
+    { ...step, min: until },
+    on,
+    { ...step, key: `${step.key}+`, handsMin: 0, min: step.min!, since: step.key },
+    ...steps.slice(i + 1),
+  ];
+}
