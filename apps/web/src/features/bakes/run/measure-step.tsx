@@ -13,7 +13,7 @@ import { ProbePanel } from '../devices/probe-panel';
 import { readNumber } from '../record-form';
 import { bench } from './bench-style';
 import { benchGrams, showMeasured } from './bench-words';
-import { Telling } from './other-steps';
+import { Telling } from './telling';
 import { useNext, type Advance } from './next-press';
 import type { RunInHand } from './use-run';
 

@@ -1,0 +1,130 @@
+import { useState } from 'react';
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import { useQuery } from '@tanstack/react-query';
+import { Link } from 'react-router';
+import { v4 } from 'uuid';
+import { keptFor, leftOvers, standingEvents, type LeftOver } from '@north-leaf/core';
+import type { FormulaVersion, Run } from '@north-leaf/contracts';
+import { benchIso } from '../../../platform/bench-clock';
+import { usePreferences } from '../../../platform/preferences';
+import { showQuantity, unitOf } from '../../../ui/quantity';
+import { kitchenQuery } from '../../kitchen/api';
+import { pantryQuery } from '../../pantry/api';
+import { useAddEvents } from '../api';
+import { readMeasure } from '../run/measure-step';
+import { Section } from './section';
+
+const leftWords: Readonly<Record<LeftOver, string>> = { dough: 'Dough', shaped: 'Raw pieces', baked: 'Baked pieces' };
+
+/** What the run left: a lot of the pantry each, with where it lies, until when, and what it is enough for. */
+export function Kept({ bake, version }: { bake: Run; version: FormulaVersion }) {
+  const add = useAddEvents(bake.id);
+  const { units } = usePreferences();
+  const { data: kitchen } = useQuery(kitchenQuery);
+  const { data: pantry } = useQuery(pantryQuery);
+  const [what, setWhat] = useState<LeftOver>('dough');
+  const [text, setText] = useState('');
+  const [placeId, setPlaceId] = useState('');
+  if (!kitchen || !pantry) return null;
+  const place = placeId || kitchen.places.find(({ kind }) => kind === 'freezer')?.id || kitchen.places[0]?.id || '';
+  const { value, problem } = readMeasure('rawG', text, units);
+  const kept = value === undefined ? null : keptFor(what, value, place, pantry.on, version.formula, kitchen, version.evaluation);
+  const left = standingEvents(bake.events).flatMap(({ what: one }) => (one.kind === 'leftOver' ? [one] : []));
+  const store = () => {
+    if (value === undefined || !kept) return;
+    add.mutate(
+      [{ id: v4(), at: benchIso(), what: { kind: 'leftOver', lotId: v4(), what, amountG: value, placeId: place, useByOn: kept.useByOn } }],
+      {
+        onSuccess: () => setText(''),
+      },
+    );
+  };
+  return (
+    <Section title="Kept from it">
+      {left.map((one) => {
+        const lot = pantry.lots[one.lotId];
+        const enough = keptFor(
+          one.what,
+          lot?.onHandG ?? one.amountG,
+          one.placeId,
+          pantry.on,
+          version.formula,
+          kitchen,
+          version.evaluation,
+        ).pieces;
+        return (
+          <Box key={one.lotId} sx={{ display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap', fontSize: 14.5, py: 1 }}>
+            <b>{leftWords[one.what]}</b> {showQuantity(lot?.onHandG ?? one.amountG, 'mass', units)}
+            {enough === null ? '' : `, enough for ${enough} ${enough === 1 ? 'piece' : 'pieces'}`},{' '}
+            {kitchen.places.find(({ id }) => id === one.placeId)?.name}, use by {one.useByOn}
+            {one.what !== 'baked' && (lot?.onHandG ?? 0) > 0 && (
+              <Button
+                component={Link}
+                size="small"
+                variant="outlined"
+                to={`/run/new?formula=${bake.formulaId}&version=${bake.version}&lot=${one.lotId}`}
+              >
+                Bake from it
+              </Button>
+            )}
+          </Box>
+        );
+      })}
+      <Box sx={{ display: 'flex', gap: 3, flexWrap: 'wrap', alignItems: 'flex-start', pt: 2 }}>
+        <TextField
+          select
+          size="small"
+          label="What is left"
+          value={what}
+          onChange={({ target }) => setWhat(target.value as LeftOver)}
+          sx={{ minWidth: 140 }}
+        >
+          {leftOvers.map((one) => (
+            <MenuItem key={one} value={one}>
+              {leftWords[one]}
+            </MenuItem>
+          ))}
+        </TextField>
+        <TextField
+          size="small"
+          label={`How much, ${unitOf('mass', units)}`}
+          value={text}
+          error={problem !== null}
+          helperText={
+            problem?.replace('Load before', 'It') ??
+            (kept ? `use by ${kept.useByOn}${kept.pieces === null ? '' : `, enough for ${kept.pieces}`}` : ' ')
+          }
+          onChange={({ target }) => setText(target.value)}
+          slotProps={{ htmlInput: { inputMode: 'decimal', autoComplete: 'off', style: { width: 110 } } }}
+        />
+        <TextField
+          select
+          size="small"
+          label="Where"
+          value={place}
+          onChange={({ target }) => setPlaceId(target.value)}
+          sx={{ minWidth: 130 }}
+        >
+          {kitchen.places.map(({ id, name }) => (
+            <MenuItem key={id} value={id}>
+              {name}
+            </MenuItem>
+          ))}
+        </TextField>
+        <Button variant="outlined" disabled={value === undefined || problem !== null || add.isPending} onClick={store}>
+          Keep it
+        </Button>
+      </Box>
+      {what !== 'baked' && value !== undefined && (
+        <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>
+          Days are a judgement, shorter with raw egg; local rules and your nose win.
+        </Box>
+      )}
+      {add.isError && <Alert severity="error">{add.error.message}</Alert>}
+    </Section>
+  );
+}

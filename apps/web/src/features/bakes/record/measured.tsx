@@ -1,0 +1,144 @@
+import { useState } from 'react';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import TextField from '@mui/material/TextField';
+import { v4 } from 'uuid';
+import { measureWords, standingEvents, type BakeEvent, type Happened, type MeasuredWhat } from '@north-leaf/core';
+import type { FormulaVersion, Run } from '@north-leaf/contracts';
+import { benchIso } from '../../../platform/bench-clock';
+import { usePreferences } from '../../../platform/preferences';
+import { useAddEvents } from '../api';
+import { showMeasured } from '../run/bench-words';
+import { readMeasure } from '../run/measure-step';
+import { Section } from './section';
+
+/** Everything that was read off, each to be corrected by a further event. */
+export function Measured({ bake, version }: { bake: Run; version: FormulaVersion }) {
+  const { units } = usePreferences();
+  const add = useAddEvents(bake.id);
+  const [correcting, setCorrecting] = useState<string | null>(null);
+  const [text, setText] = useState('');
+  const planned = plannedOf(bake, version);
+  const events = standingEvents(bake.events).filter(
+    (one): one is BakeEvent & { what: Extract<Happened, { kind: 'measured' }> } => one.what.kind === 'measured',
+  );
+  const [raw, baked] = (['rawG', 'bakedG'] as const).map((what) => events.findLast((one) => one.what.what === what)?.what.value);
+  const store = (event: BakeEvent, what: MeasuredWhat) => {
+    const { value, problem } = readMeasure(what, text, units);
+    if (value === undefined || problem) return;
+    add.mutate(
+      [
+        {
+          id: v4(),
+          at: benchIso(),
+          corrects: event.id,
+          ...(event.stepKey ? { stepKey: event.stepKey } : {}),
+          what: { kind: 'measured', what, value },
+        },
+      ],
+      {
+        onSuccess: () => setCorrecting(null),
+      },
+    );
+  };
+  if (events.length === 0) return null;
+  return (
+    <Section title="Measured">
+      <Table size="small">
+        <TableHead>
+          <TableRow>
+            <TableCell>What</TableCell>
+            <TableCell align="right">Planned</TableCell>
+            <TableCell align="right">It was</TableCell>
+            <TableCell component="td" />
+          </TableRow>
+        </TableHead>
+        <TableBody>
+          {events.map((event) => {
+            const { what, value } = event.what;
+            const open = correcting === event.id;
+            const problem = open ? readMeasure(what, text, units).problem : null;
+            return (
+              <TableRow key={event.id}>
+                <TableCell component="th" scope="row">
+                  {measureWords[what].name}
+                  {/:[2-9]/.test(event.stepKey ?? '') ? `, load ${event.stepKey!.split(':')[1]}` : ''}
+                </TableCell>
+                <TableCell align="right">{planned.has(what) ? showMeasured(what, planned.get(what)!, units) : ''}</TableCell>
+                <TableCell align="right">
+                  {open ? (
+                    <TextField
+                      size="small"
+                      autoFocus
+                      value={text}
+                      error={problem !== null}
+                      helperText={problem}
+                      onChange={({ target }) => setText(target.value)}
+                      onKeyDown={({ key }) => key === 'Enter' && store(event, what)}
+                      slotProps={{
+                        htmlInput: {
+                          'aria-label': `${measureWords[what].name}, corrected`,
+                          inputMode: 'decimal',
+                          style: { width: 70, textAlign: 'right' },
+                        },
+                      }}
+                    />
+                  ) : (
+                    <b>{showMeasured(what, value, units)}</b>
+                  )}
+                </TableCell>
+                <TableCell>
+                  {open ? (
+                    <Button size="small" onClick={() => store(event, what)} disabled={add.isPending}>
+                      Store
+                    </Button>
+                  ) : (
+                    <Button
+                      size="small"
+                      aria-label={`Correct ${measureWords[what].name}`}
+                      onClick={() => {
+                        setCorrecting(event.id);
+                        setText('');
+                      }}
+                    >
+                      Correct
+                    </Button>
+                  )}
+                </TableCell>
+              </TableRow>
+            );
+          })}
+        </TableBody>
+      </Table>
+      {raw !== undefined && baked !== undefined && (
+        <Box sx={{ pt: 1, fontSize: 14 }}>Lost {((1 - baked / raw) * 100).toFixed(1)} % of its weight.</Box>
+      )}
+    </Section>
+  );
+}
+
+/** By the run's own plan; of a bake written down afterwards, by its version. */
+function plannedOf({ steps }: Run, { formula, evaluation }: FormulaVersion): ReadonlyMap<MeasuredWhat, number> {
+  if (steps.length > 0)
+    return new Map(
+      steps.flatMap(({ measures }) =>
+        (measures ?? []).flatMap(({ what, planned }) => (planned === undefined ? [] : [[what, planned] as const])),
+      ),
+    );
+  const { bake } = evaluation;
+  return new Map<MeasuredWhat, number>([
+    ['rawMm', formula.sheet.parts[0]!.thicknessMm],
+    ...(bake.state === 'waiting'
+      ? []
+      : ([
+          ['bakeMin', bake.result.totalMin],
+          ['topTone', bake.result.end.topTone],
+          ['bakedMm', bake.result.end.thicknessMm],
+        ] as const)),
+  ]);
+}

@@ -1,0 +1,147 @@
+import { useState, type ReactNode } from 'react';
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import { DateTime } from 'luxon';
+import { v4 } from 'uuid';
+import { bakedSymptoms, standingEvents, symptoms, type Happened } from '@north-leaf/core';
+import type { Run } from '@north-leaf/contracts';
+import { benchIso } from '../../../platform/bench-clock';
+import { handWordLabels } from '../../../ui/words';
+import { useAddEvents } from '../api';
+import { Section } from './section';
+
+const against = { paler: 'paler than shown', asShown: 'as shown', darker: 'darker than shown' } as const;
+
+/** Words, dots and notes, in the order they came. */
+export function Said({ bake, zone }: { bake: Run; zone: string }) {
+  const stood = standingEvents(bake.events);
+  const lines = stood.flatMap((event): { id: string; at: string; text: ReactNode }[] => {
+    const { what, id, at } = event;
+    const line = (text: ReactNode) => [{ id, at, text }];
+    switch (what.kind) {
+      case 'felt':
+        return line(<>Felt: {handWordLabels[what.word].toLowerCase()}</>);
+      case 'looked':
+        return line(<>Look: {against[what.against]}</>);
+      case 'rated':
+        return line(
+          <>
+            {what.after === 'fresh' ? 'Fresh' : `After ${what.after} ${what.after === 1 ? 'day' : 'days'}`}:{' '}
+            {(['crisp', 'tender', 'liked'] as const)
+              .flatMap((axis) => (what[axis] === undefined ? [] : [`${axis} ${'●'.repeat(what[axis])}${'○'.repeat(5 - what[axis])}`]))
+              .join(', ')}
+          </>,
+        );
+      case 'noticed':
+        return line(<>Noticed: {symptoms.values[what.symptom]?.toLowerCase()}</>);
+      case 'confirmed':
+        return line(<b>Confirmed all the same: {what.reason}</b>);
+      case 'scaled':
+        return line(<>Scaled × {Number(what.factor.toFixed(3))}</>);
+      case 'noted':
+        return line(what.text);
+      default:
+        return [];
+    }
+  });
+  return (
+    <Section title="Said of it">
+      {lines.length === 0 && <Box sx={{ fontSize: 14 }}>Nothing yet.</Box>}
+      {lines.map(({ id, at, text }) => (
+        <Box key={id} sx={{ display: 'grid', gridTemplateColumns: '96px 1fr', fontSize: 14.5, lineHeight: '24px' }}>
+          <Box sx={{ color: 'text.secondary' }}>{DateTime.fromISO(at, { zone }).toFormat('d LLL HH:mm')}</Box>
+          <Box>{text}</Box>
+        </Box>
+      ))}
+    </Section>
+  );
+}
+
+const axes = ['crisp', 'tender', 'liked'] as const;
+
+/** A rating after days, what was noticed, a note: each an event of its own. */
+export function AddTo({ bake }: { bake: Run }) {
+  const add = useAddEvents(bake.id);
+  const daysSince = Math.max(0, Math.floor(DateTime.now().diff(DateTime.fromISO(bake.startedAt), 'days').days));
+  const [days, setDays] = useState(String(daysSince));
+  const [dots, setDots] = useState<Readonly<Partial<Record<(typeof axes)[number], number>>>>({});
+  const [symptom, setSymptom] = useState('');
+  const [note, setNote] = useState('');
+  const n = /^\d+$/.test(days.trim()) ? Number(days) : NaN;
+  const daysWrong = !(n >= 0 && n <= 365);
+  const whats: Happened[] = [
+    ...(Object.keys(dots).length > 0 && !daysWrong ? [{ kind: 'rated' as const, after: n === 0 ? ('fresh' as const) : n, ...dots }] : []),
+    ...(symptom === '' ? [] : [{ kind: 'noticed' as const, symptom: Number(symptom) }]),
+    ...(note.trim() === '' ? [] : [{ kind: 'noted' as const, text: note.trim().slice(0, 2000) }]),
+  ];
+  const store = () => {
+    const at = Date.parse(benchIso());
+    add.mutate(
+      whats.map((what, i) => ({ id: v4(), at: new Date(at + i).toISOString(), what })),
+      {
+        onSuccess: () => {
+          setDots({});
+          setSymptom('');
+          setNote('');
+        },
+      },
+    );
+  };
+  return (
+    <Section title="Add to it">
+      <Box sx={{ display: 'grid', gap: 3 }}>
+        <Box sx={{ display: 'flex', gap: 3, flexWrap: 'wrap', alignItems: 'flex-start' }}>
+          <TextField
+            size="small"
+            label="Days after"
+            value={days}
+            error={daysWrong}
+            helperText={daysWrong ? 'Days are a whole number from 0 to 365' : n === 0 ? 'fresh' : ' '}
+            onChange={({ target }) => setDays(target.value)}
+            slotProps={{ htmlInput: { inputMode: 'numeric', style: { width: 90 } } }}
+          />
+          {axes.map((axis) => (
+            <TextField
+              key={axis}
+              select
+              size="small"
+              label={axis[0]!.toUpperCase() + axis.slice(1)}
+              value={dots[axis] ?? ''}
+              onChange={({ target }) => setDots((before) => ({ ...before, [axis]: Number(target.value) }))}
+              sx={{ minWidth: 104 }}
+            >
+              {[1, 2, 3, 4, 5].map((d) => (
+                <MenuItem key={d} value={d}>
+                  {'●'.repeat(d)}
+                  {'○'.repeat(5 - d)}
+                </MenuItem>
+              ))}
+            </TextField>
+          ))}
+        </Box>
+        <TextField select size="small" label="Noticed" value={symptom} onChange={({ target }) => setSymptom(target.value)}>
+          <MenuItem value="">Nothing</MenuItem>
+          {bakedSymptoms.map((id) => (
+            <MenuItem key={id} value={String(id)}>
+              {symptoms.values[id]}
+            </MenuItem>
+          ))}
+        </TextField>
+        <TextField
+          size="small"
+          label="Note"
+          value={note}
+          onChange={({ target }) => setNote(target.value)}
+          slotProps={{ htmlInput: { maxLength: 2000 } }}
+        />
+        {add.isError && <Alert severity="error">{add.error.message}</Alert>}
+        <Button variant="outlined" disabled={whats.length === 0 || add.isPending} onClick={store} sx={{ justifySelf: 'start' }}>
+          Store it
+        </Button>
+      </Box>
+    </Section>
+  );
+}

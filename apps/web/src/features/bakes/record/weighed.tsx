@@ -1,0 +1,106 @@
+import Box from '@mui/material/Box';
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import { asBaked, runState } from '@north-leaf/core';
+import type { FormulaVersion, Run } from '@north-leaf/contracts';
+import { usePreferences } from '../../../platform/preferences';
+import { showDuration, showQuantity } from '../../../ui/quantity';
+import { titleOf } from '../run/bench-words';
+import { Section } from './section';
+
+/** What was planned, what went in, from which lot. */
+export function Weighed({ bake, version }: { bake: Run; version: FormulaVersion }) {
+  const { units } = usePreferences();
+  const { formula, pantry } = version;
+  const made = asBaked(formula, bake.events);
+  const planned = [
+    ...formula.blend.rows.map(({ key, ingredientId, share }) => ({ key, ingredientId, g: share * formula.blendG * bake.factor })),
+    ...formula.rows.map(({ key, ingredientId, amountG }) => ({ key, ingredientId, g: amountG * bake.factor })),
+    ...made.formula.rows.filter(({ key }) => key.startsWith('added:')).map(({ key, ingredientId }) => ({ key, ingredientId, g: 0 })),
+  ];
+  const nameOf = (id: string) => pantry.ingredients[id]?.name ?? id;
+  const real = new Map([...made.formula.blend.rows, ...made.formula.rows].map((row) => [row.key, row]));
+  return (
+    <Section title="Weighed">
+      <Table size="small">
+        <TableHead>
+          <TableRow>
+            <TableCell>Ingredient</TableCell>
+            <TableCell align="right">Planned</TableCell>
+            <TableCell align="right">Went in</TableCell>
+            <TableCell align="right">Off by</TableCell>
+            <TableCell>Lot</TableCell>
+          </TableRow>
+        </TableHead>
+        <TableBody>
+          {planned.map(({ key, ingredientId, g }) => {
+            const row = real.get(key);
+            const inG = made.weighed[key];
+            const swapped = row && row.ingredientId !== ingredientId;
+            const off = inG === undefined ? null : inG - g;
+            const lot = row?.lotId === undefined ? null : (pantry.lots[row.lotId]?.code ?? row.lotId);
+            return (
+              <TableRow key={key}>
+                <TableCell component="th" scope="row">
+                  {nameOf(row?.ingredientId ?? ingredientId)}
+                  {swapped && <Box sx={{ fontSize: 12.5 }}>in place of {nameOf(ingredientId)}</Box>}
+                </TableCell>
+                <TableCell align="right">{g > 0 ? showQuantity(g, 'mass', units) : 'not planned'}</TableCell>
+                <TableCell align="right">{inG === undefined ? '–' : <b>{showQuantity(inG, 'mass', units)}</b>}</TableCell>
+                <TableCell align="right">
+                  {off === null || Math.abs(off) < 0.05 ? '' : `${off > 0 ? '+' : '−'}${showQuantity(Math.abs(off), 'mass', units)}`}
+                </TableCell>
+                <TableCell>{lot ?? ''}</TableCell>
+              </TableRow>
+            );
+          })}
+        </TableBody>
+      </Table>
+    </Section>
+  );
+}
+
+/** Waits and looks, planned beside real. */
+export function Waited({ bake, scaleStepG }: { bake: Run; scaleStepG: number }) {
+  const { units } = usePreferences();
+  if (bake.steps.length === 0) return null;
+  const { steps } = runState(bake.steps, bake.events, scaleStepG);
+  const shown = steps.filter(({ step, state, beganAt }) => step.kind === 'wait' && state !== 'todo' && beganAt !== null);
+  const skipped = steps.filter(({ state }) => state === 'skipped');
+  return (
+    <Section title="Waits">
+      <Table size="small">
+        <TableHead>
+          <TableRow>
+            <TableCell>Wait</TableCell>
+            <TableCell align="right">Planned</TableCell>
+            <TableCell align="right">It was</TableCell>
+          </TableRow>
+        </TableHead>
+        <TableBody>
+          {shown.map(({ step, beganAt, endedAt }) => {
+            const since = step.since === undefined ? beganAt : (steps.find((one) => one.step.key === step.since)?.endedAt ?? beganAt);
+            return (
+              <TableRow key={step.key}>
+                <TableCell component="th" scope="row">
+                  {titleOf(step, units)}
+                  {step.since?.startsWith('in:') ? ', until' : ''}
+                </TableCell>
+                <TableCell align="right">{showDuration(step.min ?? 0)}</TableCell>
+                <TableCell align="right">{endedAt && since ? showDuration((endedAt - since) / 60_000) : '–'}</TableCell>
+              </TableRow>
+            );
+          })}
+        </TableBody>
+      </Table>
+      {skipped.length > 0 && (
+        <Box sx={{ fontSize: 13, color: 'text.secondary', pt: 2 }}>
+          Left out: {skipped.map(({ step, reason }) => `${titleOf(step, units)} (${reason})`).join(', ')}.
+        </Box>
+      )}
+    </Section>
+  );
+}
