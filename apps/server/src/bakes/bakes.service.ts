@@ -5,24 +5,14 @@ import {
   asBaked,
   evaluate,
   factorOfKept,
-  goodsWhats,
   findingsOf,
   InputError,
-  MOST_LOADS,
-  packOf,
   runSteps,
   runState,
   scaled,
   stepsFrom,
-  standingEvents,
-  thirstOfBlend,
-  weighedOf,
   type BakeEvent,
   type Begins,
-  type FeltDough,
-  type Kitchen,
-  type Learned,
-  type RecordedBake,
 } from '@north-leaf/core';
 import { FormulasService } from '../formulas/formulas.service.js';
 import { KitchenService } from '../kitchen/kitchen.service.js';
@@ -30,13 +20,13 @@ import { PantryService } from '../pantry/pantry.service.js';
 import { Clock } from '../platform/clock.js';
 import { ApiError } from '../platform/errors.js';
 import { KitchenScope } from '../platform/kitchen-scope.js';
-import { log } from '../platform/log.js';
-import { SolverService } from '../solver/solver.service.js';
 import { BakePhotoEntity } from './bake-photo.entity.js';
 import { madeAnew } from './photo.js';
 import { BakeEventEntity } from './bake-event.entity.js';
 import { BakeEntity } from './bake.entity.js';
-import type { Bake, BakeBody, FormulaListItem, FormulaVersion, PantryBook, Run, StartBody } from '@north-leaf/contracts';
+import { isFelt, LearningService, teaches } from './learning.service.js';
+import { bakeOf, eventRows, eventsIn } from './rows.js';
+import type { Bake, BakeBody, FormulaListItem, PantryBook, Run, StartBody } from '@north-leaf/contracts';
 
 @Injectable()
 export class BakesService {
@@ -46,18 +36,18 @@ export class BakesService {
     private readonly pantry: PantryService,
     private readonly kitchen: KitchenService,
     private readonly clock: Clock,
-    private readonly solver: SolverService,
+    private readonly learning: LearningService,
   ) {}
-
-  /** Learning goes on after the answer, one bake after the other. */
-  private learning: Promise<void> = Promise.resolve();
 
   /** Newest first. */
   async list(formulaId?: string, lotId?: string): Promise<Bake[]> {
     const ofLot = lotId === undefined ? null : await this.pantry.bakesOf(lotId);
     const where = { ...(formulaId === undefined ? {} : { formulaId }), ...(ofLot ? { id: In(ofLot) } : {}) };
     const bakes = await (await this.scope.table(BakeEntity)).find({ where, order: { number: 'DESC' } });
-    const events = await this.eventsOf(bakes.map(({ id }) => id));
+    const events = await eventRows(
+      this.scope,
+      bakes.map(({ id }) => id),
+    );
     return bakes.map((bake) => bakeOf(bake, events));
   }
 
@@ -81,11 +71,11 @@ export class BakesService {
         await this.insert({ id, formulaId, version, factor, roomC, humidityShare, startedAt, steps: null, begins: null }, manager);
         await this.add(id, body.events, manager);
         await this.takeStock(id, manager);
-        if (body.events.some(isFelt)) await this.learnThirst(body, manager);
+        if (body.events.some(isFelt)) await this.learning.learnThirst(body, manager);
       }
       return this.one(id, manager);
     });
-    if (body.events.some(teaches)) this.learnLater(body);
+    if (body.events.some(teaches)) this.learning.learnLater(body);
     return stored;
   }
 
@@ -124,7 +114,7 @@ export class BakesService {
         await this.add(id, events, manager);
         if (begins) await this.takeStock(id, manager);
       }
-      return this.runOf(await this.entity(id, manager), await this.eventsOf([id], manager));
+      return this.runOf(await this.entity(id, manager), await eventRows(this.scope, [id], manager));
     });
   }
 
@@ -133,14 +123,17 @@ export class BakesService {
     const begun = await (
       await this.scope.table(BakeEntity)
     ).find({ where: { steps: Not(IsNull()) }, order: { number: 'DESC' }, take: 200 });
-    const events = await this.eventsOf(begun.map(({ id }) => id));
+    const events = await eventRows(
+      this.scope,
+      begun.map(({ id }) => id),
+    );
     const { scaleStepG } = await this.kitchen.current();
     const under = begun.filter(({ id, steps }) => runState(steps!, eventsIn(events, id), scaleStepG).state !== 'ended');
     return Promise.all(under.map((bake) => this.runOf(bake, events)));
   }
 
   async run(id: string): Promise<Run> {
-    return this.runOf(await this.entity(id), await this.eventsOf([id]));
+    return this.runOf(await this.entity(id), await eventRows(this.scope, [id]));
   }
 
   /** Each event once, in any order; the answer lists what is stored. */
@@ -153,11 +146,11 @@ export class BakesService {
       await this.add(id, events, manager);
       // A correction may take a hand's word back as well as give one.
       if (events.some((event) => isFelt(event) || event.corrects !== undefined || event.what.kind === 'weighed'))
-        await this.learnThirst(bake, manager);
+        await this.learning.learnThirst(bake, manager);
       if (events.some(({ what }) => what.kind === 'weighed')) await this.takeStock(id, manager);
       return this.one(id, manager);
     });
-    if (events.some(teaches)) this.learnLater(bake);
+    if (events.some(teaches)) this.learning.learnLater(bake);
     return bake.events;
   }
 
@@ -209,89 +202,12 @@ export class BakesService {
   /** What the bake took from the lots, worked out from its version and what was weighed. Of a run, only what was weighed has been taken. */
   private async takeStock(id: string, manager: EntityManager): Promise<void> {
     const bake = await this.entity(id, manager);
-    const events = eventsIn(await this.eventsOf([id], manager), id);
+    const events = eventsIn(await eventRows(this.scope, [id], manager), id);
     const { formula } = await this.formulas.version(bake.formulaId, bake.version);
     const made = asBaked(formula, events);
     const none = bake.steps === null ? {} : Object.fromEntries([...formula.blend.rows, ...formula.rows].map(({ key }) => [key, 0]));
     const besides = bake.begins ? [{ rowKey: 'begins', lotId: bake.begins.lotId, usedG: bake.begins.amountG }] : [];
     await this.pantry.take(id, made.formula, bake.factor, { ...none, ...made.weighed }, manager, besides);
-  }
-
-  /** Works the thirst of a blend out anew, from every word that a hand said of a dough of it and what was in the bowl by then. */
-  private async learnThirst({ formulaId, version }: Pick<Bake, 'formulaId' | 'version'>, manager: EntityManager): Promise<void> {
-    const { name } = (await this.formulas.version(formulaId, version)).formula.blend;
-    const bakes = await (await this.scope.table(BakeEntity, manager)).find({ order: { number: 'ASC' } });
-    const events = await this.eventsOf(
-      bakes.map(({ id }) => id),
-      manager,
-    );
-    const versions = new Map<string, FormulaVersion>();
-    const since = learnedSince(await this.kitchen.current(), 'thirstFactor', name);
-    const doughs: FeltDough[] = [];
-    for (const bake of bakes.filter(({ startedAt }) => startedAt.toISOString() > since).map((one) => bakeOf(one, events))) {
-      const stood = standingEvents(bake.events);
-      // Another ingredient in the bowl says nothing of this blend's own thirst.
-      if (!stood.some(isFelt) || stood.some(({ what }) => what.kind === 'swapped')) continue;
-      const which = `${bake.formulaId} ${bake.version}`;
-      const known = versions.get(which) ?? (await this.formulas.version(bake.formulaId, bake.version));
-      versions.set(which, known);
-      const { formula, kitchen, pantry } = known;
-      if (formula.blend.name !== name) continue;
-      const { id: bakeId, humidityShare } = bake;
-      const resized = stood.findLast(({ what }) => what.kind === 'scaled')?.what;
-      const factor = bake.factor * (resized?.kind === 'scaled' ? resized.factor : 1);
-      stood.forEach(({ what }, i) => {
-        if (what.kind !== 'felt') return;
-        doughs.push({ bakeId, formula, kitchen, pantry, factor, humidityShare, weighed: weighedOf(stood.slice(0, i)), word: what.word });
-      });
-    }
-    await this.kitchen.setLearned('thirstFactor', name, thirstOfBlend(name, doughs), manager);
-  }
-
-  private learnLater(bake: Pick<Bake, 'formulaId' | 'version'>): void {
-    this.learning = this.learning
-      .then(() => this.learn(bake))
-      .catch((err: unknown) => log.error({ err }, 'nothing was learned from a bake'));
-  }
-
-  /** Oven and texture, worked out anew from their latest bakes, beside the server's own thread. */
-  private async learn({ formulaId, version }: Pick<Bake, 'formulaId' | 'version'>): Promise<void> {
-    const { formula } = await this.formulas.version(formulaId, version);
-    const [kitchen, pantry] = [await this.kitchen.current(), await this.pantry.whole()];
-    const rows = await (await this.scope.table(BakeEntity)).find({ order: { number: 'DESC' }, take: LOOKED_AT });
-    const events = await this.eventsOf(rows.map(({ id }) => id));
-    const { ovenId } = formula.bake;
-    const measuredAt = kitchen.ovens.find(({ id }) => id === ovenId)?.readings.reduce((last, { at }) => (at > last ? at : last), '') ?? '';
-    const ovenSince = [measuredAt, learnedSince(kitchen, 'oven', ovenId)].sort().at(-1)!;
-    const { pack } = formula.keep;
-    const aboutOf = (what: Learned['what']) => (what === 'pack' ? packOf(pack, formula.family) : formula.family);
-    const goodsSince = goodsWhats
-      .map((what) => learnedSince(kitchen, what, aboutOf(what)))
-      .sort()
-      .at(-1)!;
-    const ofOven: RecordedBake[] = [];
-    const ofFamily: RecordedBake[] = [];
-    for (const row of rows.reverse()) {
-      const known = (await this.formulas.version(row.formulaId, row.version)).formula;
-      const { id: bakeId, factor, roomC, humidityShare } = row;
-      const bake = { bakeId, formula: known, factor, roomC, humidityShare, events: eventsIn(events, bakeId) };
-      const at = row.startedAt.toISOString();
-      if (known.bake.ovenId === ovenId && at > ovenSince) ofOven.push(bake);
-      if (known.family === formula.family && at > goodsSince) ofFamily.push(bake);
-    }
-    const job = {
-      kind: 'learn' as const,
-      oven: { id: ovenId, bakes: ofOven.slice(-MOST_LOADS) },
-      family: { id: formula.family, bakes: ofFamily.slice(-MOST_LOADS) },
-      kitchen,
-      pantry,
-    };
-    const learned = await this.solver.run(job, new AbortController().signal);
-    await this.kitchen.setLearned('oven', ovenId, learned.find(({ what }) => what === 'oven') ?? null);
-    for (const what of goodsWhats) {
-      const about = aboutOf(what);
-      await this.kitchen.setLearned(what, about, learned.find((one) => one.what === what && one.about === about) ?? null);
-    }
   }
 
   private async isHeld(id: string, manager: EntityManager): Promise<boolean> {
@@ -329,7 +245,7 @@ export class BakesService {
   }
 
   private async one(id: string, manager: EntityManager): Promise<Bake> {
-    return bakeOf(await this.entity(id, manager), await this.eventsOf([id], manager));
+    return bakeOf(await this.entity(id, manager), await eventRows(this.scope, [id], manager));
   }
 
   private async entity(id: string, manager?: EntityManager): Promise<BakeEntity> {
@@ -337,43 +253,6 @@ export class BakesService {
     if (!found) throw new ApiError('notFound', 'This bake is not here.');
     return found;
   }
-
-  private async eventsOf(bakeIds: readonly string[], manager?: EntityManager): Promise<BakeEventEntity[]> {
-    if (bakeIds.length === 0) return [];
-    return (await this.scope.table(BakeEventEntity, manager)).find({
-      where: { bakeId: In([...bakeIds]) },
-      order: { at: 'ASC', id: 'ASC' },
-    });
-  }
-}
-
-function bakeOf(
-  { id, number, formulaId, version, factor, roomC, humidityShare, startedAt }: BakeEntity,
-  events: readonly BakeEventEntity[],
-): Bake {
-  return {
-    id,
-    number,
-    formulaId,
-    version,
-    factor,
-    roomC,
-    humidityShare,
-    startedAt: startedAt.toISOString(),
-    events: eventsIn(events, id),
-  };
-}
-
-function eventsIn(events: readonly BakeEventEntity[], ofBake: string): BakeEvent[] {
-  return events
-    .filter(({ bakeId }) => bakeId === ofBake)
-    .map(({ id, at, stepKey, corrects, what }) => ({
-      id,
-      at: at.toISOString(),
-      ...(stepKey === null ? {} : { stepKey }),
-      ...(corrects === null ? {} : { corrects }),
-      what,
-    }));
 }
 
 /** A formula that cannot be worked out today is refused at its field. */
@@ -393,16 +272,3 @@ const likedOf = ({ events }: Bake): number[] =>
 type KeptBegins = Begins & { readonly amountG: number };
 
 const MOST_PHOTOS = 24;
-
-/** Bakes that are looked through for those of one oven or family. */
-const LOOKED_AT = 60;
-
-/** Events from which an oven or a mouth is learned. */
-const teaches = ({ what, corrects }: BakeEvent) =>
-  ['measured', 'rated', 'looked', 'noticed', 'ended'].includes(what.kind) || corrects !== undefined;
-
-/** Since when bakes count for something learned; empty: from the first. */
-const learnedSince = ({ learned }: Kitchen, what: Learned['what'], about: string): string =>
-  learned.find((one) => one.what === what && one.about === about)?.since ?? '';
-
-const isFelt = ({ what }: BakeEvent) => what.kind === 'felt';
