@@ -38,6 +38,7 @@ describe('the database', () => {
     );
     expect(tables.map(({ name }) => name)).toEqual([
       'bake_events',
+      'bake_photos',
       'bakes',
       'blends',
       'formula_drafts',
