@@ -52,10 +52,24 @@ export function readPan(pan: Pan, next: () => number, habits: ScaleHabits = usua
   };
 }
 
-/** The display set to zero with what lies on the pan. */
+/**
+ * The display set to zero with what lies on the pan.
+ *
+ * Units    g.
+ * Throws   nothing.
+ * Findings none.
+ * Source   a made-up stand-in.
+ */
 export const tared = (pan: Pan): Pan => ({ ...pan, tareG: pan.shownG + pan.creepG });
 
-/** Switched off and on again with its load: it starts from zero there. */
+/**
+ * Switched off and on again with its load: it starts from zero there.
+ *
+ * Units    g.
+ * Throws   nothing.
+ * Findings none.
+ * Source   a made-up stand-in.
+ */
 export const restarted = (pan: Pan): Pan => ({ ...pan, shownG: pan.loadG, tareG: pan.loadG, creepG: 0 });
 
 /**

@@ -1,7 +1,14 @@
 import type { BakeEvent, Happened } from './bake.js';
 import type { Formula, Row } from './formula.js';
 
-/** Events that nobody took back, in the order they happened; those of one moment by id, so that every device reads the same. */
+/**
+ * Events that nobody took back, in the order they happened; those of one moment by id, so that every device reads the same.
+ *
+ * Units    none.
+ * Throws   nothing.
+ * Findings none.
+ * Source   `corrects` of the events themselves.
+ */
 export function standingEvents(events: readonly BakeEvent[]): BakeEvent[] {
   const corrected = new Set(events.flatMap(({ corrects }) => corrects ?? []));
   return events.filter(({ id }) => !corrected.has(id)).sort((a, b) => Date.parse(a.at) - Date.parse(b.at) || (a.id < b.id ? -1 : 1));
@@ -21,7 +28,14 @@ export function weighedOf(events: readonly BakeEvent[]): Record<string, number> 
   return sums;
 }
 
-/** The last thing of a kind that was said of a bake; an event that corrects another stands for it. */
+/**
+ * The last thing of a kind that was said of a bake; an event that corrects another stands for it.
+ *
+ * Units    those of what is asked for.
+ * Throws   nothing; undefined where it was never said.
+ * Findings none.
+ * Source   standingEvents.
+ */
 export function lastOf<T>(events: readonly BakeEvent[], of: (what: Happened) => T | undefined): T | undefined {
   return standingEvents(events)
     .map(({ what }) => of(what))

@@ -3,7 +3,14 @@ import { CholeskyDecomposition, Matrix } from 'ml-matrix';
 /** What is believed of several linked numbers: their means, and how they stray together. */
 export type Belief = { readonly mean: readonly number[]; readonly covariance: readonly (readonly number[])[] };
 
-/** Numbers that know nothing of each other. */
+/**
+ * A belief of numbers that know nothing of each other.
+ *
+ * Units    those of the caller; one sd each.
+ * Throws   nothing.
+ * Findings none.
+ * Source   definition.
+ */
 export const independent = (mean: readonly number[], sd: readonly number[]): Belief => ({
   mean,
   covariance: sd.map((one, i) => sd.map((_, j) => (i === j ? one ** 2 : 0))),
@@ -41,7 +48,14 @@ export function updated(
   return { mean: mean.to1DArray(), covariance: symmetric(V).to2DArray() };
 }
 
-/** Lower triangle L with L L' the covariance: one column an independent direction in which the numbers stray together. */
+/**
+ * Lower triangle L with L L' the covariance: a column is an independent direction in which the numbers stray together.
+ *
+ * Units    those of the caller.
+ * Throws   nothing for a positive definite covariance.
+ * Findings none.
+ * Source   Cholesky (textbook).
+ */
 export function directions(covariance: readonly (readonly number[])[]): number[][] {
   return new CholeskyDecomposition(asMatrix(covariance)).lowerTriangularMatrix.to2DArray();
 }

@@ -66,7 +66,14 @@ export function factorOfKept(what: LeftOver, amountG: number, evaluation: Evalua
 const firstStage: Readonly<Record<LeftOver, RunStep['stage']>> = { dough: 'sheet', shaped: 'bake', baked: 'keep' };
 const stages: readonly RunStep['stage'][] = ['blend', 'dough', 'chill', 'sheet', 'bake', 'keep'];
 
-/** The steps that are left for a run that begins from what another left. The oven is lit first where it was lit before. */
+/**
+ * The steps that are left for a run that begins from what another left. The oven is lit first where it was lit before.
+ *
+ * Units    none.
+ * Throws   nothing.
+ * Findings none.
+ * Source   the stage at which such a lot goes on.
+ */
 export function stepsFrom(steps: readonly RunStep[], what: LeftOver): RunStep[] {
   const from = stages.indexOf(firstStage[what]);
   const left = steps.filter(({ stage, key }) => stages.indexOf(stage) >= from || (key === 'chilledC' && what === 'dough'));

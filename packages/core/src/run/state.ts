@@ -31,7 +31,14 @@ export type RunState = {
   readonly endedAt: number | null;
 };
 
-/** How far off a weight may be, g. */
+/**
+ * How far off a weight may be.
+ *
+ * Units    g; `scaleStepG` is the least that the scale shows.
+ * Throws   nothing.
+ * Findings none.
+ * Source   facts/run weighTolerance (judgement).
+ */
 export const weighToleranceG = (amountG: number, scaleStepG: number): number =>
   Math.max(amountG * weighTolerance.values.share, scaleStepG * weighTolerance.values.steps);
 

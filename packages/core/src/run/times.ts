@@ -29,7 +29,14 @@ export function timeline(steps: readonly RunStep[]): StepTime[] {
   });
 }
 
-/** Minutes of hands, minutes in which hands are free, and both. */
+/**
+ * Minutes of hands, minutes in which hands are free, and both.
+ *
+ * Units    min.
+ * Throws   nothing.
+ * Findings none.
+ * Source   timeline.
+ */
 export function runTimes(steps: readonly RunStep[]): RunTimes {
   const times = timeline(steps);
   const totalMin = times.at(-1)?.endMin ?? 0;

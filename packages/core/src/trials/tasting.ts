@@ -27,13 +27,27 @@ export function criticalRight(test: TastingTest, tasters: number, alpha: number,
   return null;
 }
 
-/** Chance of so many right answers or more by guessing; two-sided: of so uneven a count either way. */
+/**
+ * Chance of so many right answers or more by guessing; two-sided: of so uneven a count either way.
+ *
+ * Units    counts in, probability out.
+ * Throws   nothing.
+ * Findings none.
+ * Source   exact binomial tail.
+ */
 export function chanceOf(test: TastingTest, right: number, tasters: number, sides: 'one' | 'two' = 'one'): number {
   const one = binomialAtLeast(sides === 'two' ? Math.max(right, tasters - right) : right, tasters, byChance[test]);
   return sides === 'two' ? Math.min(1, 2 * one) : one;
 }
 
-/** Chance of telling them apart when each taster is right with chance `right`. */
+/**
+ * Chance that a test finds a difference when each taster is right with chance `right`.
+ *
+ * Units    counts; probabilities.
+ * Throws   InputError as criticalRight.
+ * Findings none.
+ * Source   exact binomial tail at criticalRight.
+ */
 export function power(
   test: TastingTest,
   tasters: number,
