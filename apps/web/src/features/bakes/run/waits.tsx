@@ -33,6 +33,7 @@ export function Alarms({ waits }: { waits: readonly ShownWait[] }) {
   const { answered, muted, answer } = useAlarm();
   const due = waits.filter(({ wait, key }) => wait.endsAt <= now && !answered.includes(key));
   const ringing = due.length > 0;
+  const dueKeys = due.map(({ key }) => key).join(' ');
   const first = due[0];
   const said = (one: ShownWait) =>
     `${one.run.formulaName}: ${one.wait.then ? titleOf(one.wait.then, units) : titleOf(one.wait.step, units)}`;
@@ -52,6 +53,14 @@ export function Alarms({ waits }: { waits: readonly ShownWait[] }) {
       document.title = before;
     };
   }, [title]);
+
+  // A pedal or a key touches it too.
+  useEffect(() => {
+    if (dueKeys === '') return;
+    const touched = () => answer(dueKeys.split(' '));
+    window.addEventListener('keydown', touched);
+    return () => window.removeEventListener('keydown', touched);
+  }, [dueKeys, answer]);
 
   if (!first) return null;
   return (
