@@ -141,7 +141,7 @@ test('an ingredient is swapped at the bowl: its totals are held and shown before
   await expect(page.locator('h1')).toHaveText('Olive oil');
   await page.getByRole('button', { name: 'Swap', exact: true }).click();
   await page.getByRole('group', { name: 'Swap for' }).getByRole('button').first().click();
-  await expect(page.getByText(/30 g olive oil →/)).toBeVisible();
+  await expect(page.getByRole('status').filter({ hasText: /30 g olive oil → .*butter/ })).toContainText('Now with milk');
   await page.getByRole('button', { name: 'Swap it' }).click();
   await expect(page.locator('h1')).not.toHaveText('Olive oil');
   await expect(async () => expect((await storedRun(baseURL!, id)).events.some(({ what }) => what.kind === 'swapped')).toBe(true)).toPass();

@@ -84,7 +84,9 @@ export function Shell() {
           },
         }}
       >
-        <Mark colour={palette.primary.main} />
+        <Box sx={{ '@media (max-width: 899px)': { display: 'none' } }}>
+          <Mark colour={palette.primary.main} />
+        </Box>
         {places.map(({ to, name, icon }) => (
           <Box key={to} component={NavLink} to={to} sx={item}>
             {icon}

@@ -11,3 +11,25 @@ export const handWordLabels: Record<HandWord, string> = {
 
 /** How an oven heats, as bakers say it. */
 export const ovenKinds: Readonly<Record<Oven['kind'], string>> = { static: 'still air', fan: 'fan', deck: 'deck' };
+
+const allergenWords: Record<string, string> = {
+  milk: 'milk',
+  egg: 'egg',
+  eggs: 'egg',
+  sesame: 'sesame',
+  soy: 'soy',
+  soya: 'soy',
+  peanut: 'peanut',
+  sulphites: 'sulphites',
+  mustard: 'mustard',
+  celery: 'celery',
+  lupin: 'lupin',
+  fish: 'fish',
+  wheat: 'wheat',
+};
+/** An allergen's code of the US or EU list, as a baker says it. */
+export const allergenWord = (code: string): string => {
+  const [, ...rest] = code.split('.');
+  const tail = rest.join('.').split(':').pop() ?? code;
+  return allergenWords[tail] ?? tail.replaceAll('_', ' ');
+};

@@ -12,12 +12,13 @@ import {
   type RowSwap,
   type StepProgress,
 } from '@north-leaf/core';
+import { allergenWord } from '../../../ui/words';
 import { bench } from './bench-style';
 import { benchGrams } from './bench-words';
 import type { RunInHand } from './use-run';
 
 /** More than a hand can read through at the bench. */
-const MOST_CHOICES = 8;
+const MOST_CHOICES = 6;
 
 type Tried =
   { readonly toId: string; readonly swap: RowSwap; readonly formula: Formula } | { readonly toId: string; readonly refused: string };
@@ -63,21 +64,6 @@ export function Swap({ run, progress }: { run: RunInHand; progress: StepProgress
     );
   return (
     <Box role="group" aria-label="Swap for" sx={{ flexBasis: '100%', display: 'grid', gap: 2 }}>
-      <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap' }}>
-        {choices.map((id) => (
-          <Button
-            key={id}
-            variant={tried?.toId === id ? 'contained' : 'outlined'}
-            sx={{ ...bench.button, fontSize: 20 }}
-            onClick={() => tryIt(id)}
-          >
-            {nameOf(id)}
-          </Button>
-        ))}
-        <Button variant="text" sx={{ ...bench.button, fontSize: 20 }} onClick={() => setOpen(false)}>
-          No, keep it
-        </Button>
-      </Box>
       {tried && 'refused' in tried && (
         <Box role="alert" sx={{ ...bench.text, color: 'error.main' }}>
           {nameOf(tried.toId)} {tried.refused}
@@ -95,7 +81,16 @@ export function Swap({ run, progress }: { run: RunInHand; progress: StepProgress
                 ({ name, byG }) => `, ${name.split(/[,(]/)[0]!.trim().toLowerCase()} ${byG > 0 ? '+' : '−'}${benchGrams(Math.abs(byG))} g`,
               )
               .join('')}
-            . {tried.swap.allergensNew.length > 0 && <b>Now with {tried.swap.allergensNew.join(', ')}. </b>}
+            .{' '}
+            {tried.swap.allergensNew.length > 0 && (
+              <b>
+                Now with{' '}
+                {[...new Set(tried.swap.allergensNew.map(({ code, possible }) => `${possible ? 'maybe ' : ''}${allergenWord(code)}`))].join(
+                  ', ',
+                )}
+                .{' '}
+              </b>
+            )}
             {tried.formula.rows
               .filter(({ key }) => !formula.rows.some((row) => row.key === key))
               .map(({ ingredientId, amountG }) => `Put ${benchGrams(amountG)} g ${nameOf(ingredientId).toLowerCase()} in with it. `)
@@ -108,6 +103,21 @@ export function Swap({ run, progress }: { run: RunInHand; progress: StepProgress
           </Button>
         </Box>
       )}
+      <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap' }}>
+        {choices.map((id) => (
+          <Button
+            key={id}
+            variant={tried?.toId === id ? 'contained' : 'outlined'}
+            sx={{ ...bench.button, minHeight: 52, fontSize: 18, px: 3 }}
+            onClick={() => tryIt(id)}
+          >
+            {pantry.ingredients[id]?.name ?? id}
+          </Button>
+        ))}
+        <Button variant="text" sx={{ ...bench.button, fontSize: 20 }} onClick={() => setOpen(false)}>
+          No, keep it
+        </Button>
+      </Box>
     </Box>
   );
 }

@@ -38,8 +38,9 @@ export function TrialsPage() {
   const bakes = useQuery({ ...bakesQuery(formulaId), enabled: formulaId !== '' });
   const all = useMemo(() => [...(bakes.data ?? [])].sort((a, b) => a.number - b.number), [bakes.data]);
   const asked = params.get('bakes')?.split(',').filter(Boolean) ?? [];
-  // Nothing asked for: the last three.
-  const ids = asked.length > 0 ? asked : all.slice(-3).map(({ id }) => id);
+  // Nothing asked for: the last three that say something of what came out.
+  const told = all.filter(({ events }) => events.some(({ what }) => what.kind === 'rated' || what.kind === 'measured'));
+  const ids = asked.length > 0 ? asked : told.slice(-3).map(({ id }) => id);
   const chosen = all.filter(({ id }) => ids.includes(id)).slice(0, MOST);
   const choose = (next: readonly string[]) => setParams({ formula: formulaId, bakes: next.join(',') });
   if (formulas.isError) return <ErrorPage error={formulas.error} />;

@@ -2,27 +2,7 @@ import Box from '@mui/material/Box';
 import { findingsOf } from '@north-leaf/core';
 import { Leaf } from '../../../ui/leaf';
 import { useAnswer } from './board';
-
-const allergenWords: Record<string, string> = {
-  milk: 'milk',
-  egg: 'egg',
-  eggs: 'egg',
-  sesame: 'sesame',
-  soy: 'soy',
-  soya: 'soy',
-  peanut: 'peanut',
-  sulphites: 'sulphites',
-  mustard: 'mustard',
-  celery: 'celery',
-  lupin: 'lupin',
-  fish: 'fish',
-  wheat: 'wheat',
-};
-export const allergenWord = (code: string): string => {
-  const [, ...rest] = code.split('.');
-  const tail = rest.join('.').split(':').pop() ?? code;
-  return allergenWords[tail] ?? tail.replaceAll('_', ' ');
-};
+import { allergenWord } from '../../../ui/words';
 
 const glutenWords: Record<string, string> = {
   'gluten.contains': 'Contains gluten',

@@ -25,7 +25,7 @@ import { SearchField } from '../../../ui/search-field';
 import { showQuantity } from '../../../ui/quantity';
 import { ingredientOptions } from '../../pantry/api';
 import { setValue, useDraft } from '../draft-store';
-import { allergenWord } from './allergen-line';
+import { allergenWord } from '../../../ui/words';
 import { useFormula, useSet, useSurroundings } from './board';
 
 const proofWords: Record<ReturnType<typeof glutenProof>, string> = {

@@ -30,7 +30,7 @@ import { Choice } from '../../../ui/choice';
 import { QuantityField } from '../../../ui/quantity-field';
 import { showQuantity, unitOf } from '../../../ui/quantity';
 import { setValue, useDraft } from '../draft-store';
-import { allergenWord } from './allergen-line';
+import { allergenWord } from '../../../ui/words';
 import { useFormula, useProblem, useSet, useSurroundings } from './board';
 import { newKey } from './new-key';
 import { readMass, weighed } from './typed-amount';
