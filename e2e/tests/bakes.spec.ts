@@ -159,6 +159,7 @@ test('today: what hands do now, where each bake stands, what waits, what needs l
   await expect(page.getByRole('region', { name: 'Hands now' })).toContainText('Press to a slab');
   await expect(page.getByRole('region', { name: 'On the line' }).getByRole('link')).toHaveCount(2);
   await expect(page.getByRole('region', { name: 'Waiting' })).toContainText('Cold: Fridge');
+  await expect(page.getByRole('region', { name: 'Next, with hands' })).toContainText(/\d\d:\d\d.*Roll to 2.4 mm/);
   await expect(page.getByRole('region', { name: 'Look after' })).toContainText('Small oven was never measured');
   await axe(page, 'today');
   await page.getByRole('link', { name: 'Open steps' }).click();

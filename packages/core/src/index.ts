@@ -110,7 +110,7 @@ export { reportMonths } from './facts/gluten.js';
 export { ingredientKinds, origins } from './document/pantry.js';
 export { preparationActs } from './document/preparation.js';
 export { runSteps } from './run/steps.js';
-export { beginningFor, leftMin, runTimes, timeline } from './run/times.js';
+export { ahead, beginningFor, leftMin, runTimes, timeline } from './run/times.js';
 export { runState, weighToleranceG } from './run/state.js';
 export { bowlDough } from './run/bowl.js';
 export { neededRests } from './run/needed-rests.js';

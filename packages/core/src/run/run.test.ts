@@ -14,7 +14,7 @@ import { factorOfKept, keptFor, stepsFrom } from './left-over.js';
 import { neededRests } from './needed-rests.js';
 import { runState, weighToleranceG } from './state.js';
 import { runSteps } from './steps.js';
-import { beginningFor, leftMin, runTimes, timeline } from './times.js';
+import { ahead, beginningFor, leftMin, runTimes, timeline } from './times.js';
 import { measureWords, stepWords } from './words.js';
 import { measuredWhats } from '../document/bake.js';
 import type { BakeEvent, Happened, RunStep } from '../document/bake.js';
@@ -154,6 +154,8 @@ describe('what is left of a run', () => {
     const done = crackers.slice(0, cold).map(({ key }) => ended(0, key));
     const begun = state([...done, event(0, { kind: 'stepBegan' }, 'cold:0')]);
     expect(leftMin(begun, at(0)) - leftMin(begun, at(10))).toBeCloseTo(10, 6);
+    expect(ahead(begun, at(10))[0]).toMatchObject({ step: { key: 'cold:0' }, beginMin: 0, endMin: 7 });
+    expect(ahead(begun, at(10))[1]).toMatchObject({ step: { key: 'ovenOn' }, beginMin: 7 });
     // Late: the wait is over, and the rest takes what it takes.
     expect(leftMin(begun, at(60))).toBeCloseTo(leftMin(begun, at(90)), 6);
   });

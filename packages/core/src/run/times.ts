@@ -66,30 +66,43 @@ export function beginningFor(steps: readonly RunStep[], inMin: number): Beginnin
 }
 
 /**
- * Minutes until a run is through, from where it stands, if nothing more is late.
+ * Steps that are still to be done and when each begins, from where a run stands, if nothing more is late.
  *
- * Units    min; `nowMs` is ms since 1970.
+ * Units    min from `nowMs`, which is ms since 1970.
  * Throws   nothing.
  * Findings none.
  * Source   timeline of what is left; a wait that runs ends when it ends.
  */
-export function leftMin({ steps, state }: RunState, nowMs: number): number {
-  if (state === 'ended') return 0;
+export function ahead(
+  { steps, state }: RunState,
+  nowMs: number,
+): { readonly step: RunStep; readonly beginMin: number; readonly endMin: number }[] {
+  if (state === 'ended') return [];
   const there = new Map<string, number>();
   for (const { step, beganAt, endedAt } of steps) {
     const at = step.kind === 'wait' ? beganAt : (endedAt ?? beganAt);
     if (at !== null) there.set(step.key, (at - nowMs) / 60_000);
   }
   let now = 0;
-  for (const { step, state: is, beganAt } of steps) {
-    if (is !== 'todo') continue;
-    if (step.kind === 'wait' && beganAt !== null) {
-      now = Math.max(now, (there.get(step.since ?? step.key) ?? now) + step.min!);
-      continue;
+  return steps.flatMap(({ step, state: is, beganAt }) => {
+    if (is !== 'todo') return [];
+    const beginMin = now;
+    const runs = step.kind === 'wait' && beganAt !== null;
+    if (!runs) {
+      now += step.handsMin;
+      there.set(step.key, now);
     }
-    now += step.handsMin;
-    there.set(step.key, now);
-    if (step.kind === 'wait') now = Math.max(now, (step.since === undefined ? now : (there.get(step.since) ?? now)) + step.min!);
-  }
-  return now;
+    if (step.kind === 'wait') now = Math.max(now, (there.get(step.since ?? step.key) ?? now) + step.min!);
+    return [{ step, beginMin, endMin: now }];
+  });
 }
+
+/**
+ * Minutes until a run is through, from where it stands, if nothing more is late.
+ *
+ * Units    min; `nowMs` is ms since 1970.
+ * Throws   nothing.
+ * Findings none.
+ * Source   ahead.
+ */
+export const leftMin = (run: RunState, nowMs: number): number => ahead(run, nowMs).at(-1)?.endMin ?? 0;

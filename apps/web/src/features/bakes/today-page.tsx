@@ -5,7 +5,7 @@ import { useTheme } from '@mui/material/styles';
 import { useQuery } from '@tanstack/react-query';
 import { DateTime } from 'luxon';
 import { Link } from 'react-router';
-import { glutenProof, leftMin, ovenCare, stageNames, stepWords, type Kitchen, type RunState } from '@north-leaf/core';
+import { ahead, glutenProof, leftMin, ovenCare, stageNames, stepWords, type Kitchen, type RunState } from '@north-leaf/core';
 import type { PantryBook, Run } from '@north-leaf/contracts';
 import { ErrorPage } from '../../platform/error-page';
 import { usePreferences } from '../../platform/preferences';
@@ -59,6 +59,7 @@ export function TodayPage() {
         </Box>
         <Box sx={{ display: 'grid', gap: 5, alignContent: 'start' }}>
           <Waiting now={now} />
+          <Next running={running} now={now} zone={kitchen?.zone ?? 'UTC'} />
           <LookAfter />
         </Box>
       </Box>
@@ -228,6 +229,43 @@ function Waiting({ now }: { now: number }) {
             </Box>
           </Box>
           <Box sx={{ fontSize: 22, fontWeight: 700, whiteSpace: 'nowrap' }}>{leftWords(wait.endsAt - now)}</Box>
+        </Box>
+      ))}
+    </Box>
+  );
+}
+
+/** More than that is not today's worry yet. */
+const MOST_NEXT = 6;
+
+/** What hands will be wanted for, of all bakes, in the order of the clock. */
+function Next({ running, now, zone }: { running: readonly Going[]; now: number; zone: string }) {
+  const { units } = usePreferences();
+  const steps = running
+    .filter(({ state }) => state.state === 'running')
+    .flatMap(({ run, state }) =>
+      ahead(state, now)
+        .slice(1)
+        .filter(({ step }) => step.kind !== 'wait' && step.kind !== 'weigh' && step.kind !== 'measure')
+        .map((one) => ({ ...one, run })),
+    )
+    .sort((a, b) => a.beginMin - b.beginMin)
+    .slice(0, MOST_NEXT);
+  if (steps.length === 0) return null;
+  return (
+    <Box component="section" aria-label="Next, with hands">
+      <Typography variant="h2" sx={{ pb: 1 }}>
+        Next, with hands
+      </Typography>
+      {steps.map(({ run, step, beginMin }) => (
+        <Box key={`${run.id} ${step.key}`} sx={{ display: 'grid', gridTemplateColumns: '64px 1fr', fontSize: 14.5, py: '3px' }}>
+          <b>{DateTime.fromMillis(now + beginMin * 60_000, { zone }).toFormat('HH:mm')}</b>
+          <span>
+            {titleOf(step, units)}{' '}
+            <Box component="span" sx={{ color: 'text.secondary', fontSize: 13 }}>
+              {run.formulaName}
+            </Box>
+          </span>
         </Box>
       ))}
     </Box>

@@ -25,7 +25,12 @@ export function Said({ bake, zone }: { bake: Run; zone: string }) {
       case 'felt':
         return line(<>Felt: {handWordLabels[what.word].toLowerCase()}</>);
       case 'looked':
-        return line(<>Look: {against[what.against]}</>);
+        return line(
+          <>
+            Look: {against[what.against]}
+            {what.topTone === undefined ? '' : `, top tone ${what.topTone}`}
+          </>,
+        );
       case 'rated':
         return line(
           <>

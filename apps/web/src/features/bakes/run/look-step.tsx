@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import Box from '@mui/material/Box';
 import { stepWords, type StepProgress } from '@north-leaf/core';
 import { usePreferences } from '../../../platform/preferences';
@@ -6,6 +7,7 @@ import { Answers } from './answers';
 import { bench } from './bench-style';
 import { benchShow, leftWords } from './bench-words';
 import { HoldButton } from './hold-button';
+import { ToneChoice } from './tone-choice';
 import { useNow } from './use-now';
 import { useNext, type Advance } from './next-press';
 import type { RunInHand } from './use-run';
@@ -17,12 +19,16 @@ export function LookStep({ run, progress, advance }: Props) {
   const now = useNow(250);
   const { units } = usePreferences();
   const { step } = progress;
+  const [tone, setTone] = useState<number | undefined>(undefined);
   const door = run.state.steps.find((one) => one.step.key === step.since);
   const at = (door?.endedAt ?? door?.beganAt ?? now) + (step.min ?? 0) * 60_000;
   const early = at - now > 30_000;
   const { sign, why } = stepWords(step, benchShow(units));
   const tell = async (against: 'paler' | 'asShown' | 'darker') => {
-    await run.say({ stepKey: step.key, what: { kind: 'looked', against } }, { stepKey: step.key, what: { kind: 'stepEnded' } });
+    await run.say(
+      { stepKey: step.key, what: { kind: 'looked', against, ...(tone === undefined ? {} : { topTone: tone }) } },
+      { stepKey: step.key, what: { kind: 'stepEnded' } },
+    );
     advance.forward();
   };
   const out = async () => {
@@ -57,6 +63,19 @@ export function LookStep({ run, progress, advance }: Props) {
         onTake={(key) => void tell(key as 'paler')}
         onBack={advance.back}
       />
+      <Box
+        sx={{
+          display: 'grid',
+          gridTemplateColumns: 'auto minmax(0, 420px)',
+          gap: 3,
+          alignItems: 'center',
+          ...bench.text,
+          [bench.phone]: { gridTemplateColumns: 'minmax(0, 1fr)', gap: 1, fontSize: 18 },
+        }}
+      >
+        Top you see, if you like
+        <ToneChoice name="Top you see" value={tone} onChoose={setTone} />
+      </Box>
       <HoldButton holdMs={500} onHeld={() => void out()} sx={{ width: '100%' }}>
         Out now, hold
       </HoldButton>

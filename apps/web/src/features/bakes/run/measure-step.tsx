@@ -6,7 +6,6 @@ import { celsiusOf, fahrenheitOf, gramsOf, measureWords, mmOf, ouncesOf, type Me
 import { measureLimits } from '@north-leaf/contracts';
 import { benchNow } from '../../../platform/bench-clock';
 import { usePreferences, type UnitSystem } from '../../../platform/preferences';
-import { crustTones } from '../../../ui/theme';
 import { unitOf } from '../../../ui/quantity';
 import { useDevices } from '../devices/use-devices';
 import { ProbePanel } from '../devices/probe-panel';
@@ -15,6 +14,7 @@ import { bench } from './bench-style';
 import { benchGrams, showMeasured } from './bench-words';
 import { Telling } from './telling';
 import { useNext, type Advance } from './next-press';
+import { ToneChoice } from './tone-choice';
 import type { RunInHand } from './use-run';
 
 /** Values that may be read off at a step; every one may be left out. */
@@ -123,42 +123,6 @@ function useMinutesIn(run: RunInHand, { step }: StepProgress): number | null {
   const [now] = useState(benchNow);
   const door = run.state.steps.find((one) => one.step.key === `in:${step.load}`);
   return step.what === 'out' && door?.endedAt ? (now - door.endedAt) / 60_000 : null;
-}
-
-function ToneChoice({ name, value, onChoose }: { name: string; value: number | undefined; onChoose: (tone: number) => void }) {
-  return (
-    <Box
-      role="group"
-      aria-label={name}
-      sx={{ display: 'grid', gridTemplateColumns: 'repeat(8, 1fr)', gap: '4px', gridColumn: 'span 1', minWidth: 180 }}
-    >
-      {crustTones.map((colour, i) => (
-        <Box
-          key={colour}
-          component="button"
-          type="button"
-          aria-pressed={value === i + 1}
-          aria-label={`${name} ${i + 1}`}
-          onClick={() => onChoose(i + 1)}
-          sx={{
-            height: 56,
-            minWidth: 20,
-            border: value === i + 1 ? 4 : 1,
-            borderColor: value === i + 1 ? 'text.primary' : 'divider',
-            borderRadius: '6px',
-            bgcolor: colour,
-            cursor: 'pointer',
-            p: 0,
-            fontSize: 13,
-            color: i < 5 ? '#14211E' : '#FFFFFF',
-            fontWeight: 700,
-          }}
-        >
-          {i + 1}
-        </Box>
-      ))}
-    </Box>
-  );
 }
 
 const unitFor = (what: MeasuredWhat, units: UnitSystem): string => {
