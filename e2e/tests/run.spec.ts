@@ -24,7 +24,7 @@ test('a whole bake with the simulated scale and probe, from its start to its dot
   await page.getByRole('option', { name: 'Seeded sorghum crackers' }).click();
   // One oven load.
   await page.getByLabel('Times the formula').fill('0.4');
-  await expect(page.getByText('Fridge, 22 min')).toBeVisible();
+  await expect(page.getByText('Fridge, 22 min', { exact: true })).toBeVisible();
   await expect(page.getByText(/Begun now, it is ready about \d\d:\d\d/)).toBeVisible();
   await expect(page.getByRole('button', { name: 'Start', exact: true })).toBeEnabled({ timeout: 60_000 });
   await page.waitForTimeout(400);

@@ -47,7 +47,8 @@ export function readPan(pan: Pan, next: () => number, habits: ScaleHabits = usua
   const gross = pan.shownG + pan.creepG + habits.noiseG * normalFrom(next);
   return {
     grams: over ? habits.mostG : roundTo(gross - pan.tareG, habits.stepG),
-    steady: !over && Math.abs(pan.shownG - pan.loadG) < 3 * habits.stepG,
+    // Nearer than it can show: a zero taken earlier would be off by what is still to come.
+    steady: !over && Math.abs(pan.shownG - pan.loadG) < habits.stepG / 2,
     over,
   };
 }
