@@ -26,7 +26,7 @@ export function WeighStep({ run, progress, advance }: { run: RunInHand; progress
   useNow(500);
   const wantedG = (step.amountG ?? 0) - progress.weighedG;
   const toleranceG = weighToleranceG(step.amountG ?? 0, run.kitchen.scaleStepG);
-  const [pour, setPour] = useState<Pour>(() => keptPour(run.run.id, step.key) ?? newPour(step.key));
+  const [pour, setPour] = useState<Pour>(() => keptPour(run.run.id, step.key) ?? begun(step.key));
   const [typing, setTyping] = useState<string | null>(null);
   const [asked, setAsked] = useState(false);
   const done = useRef(false);
@@ -168,6 +168,12 @@ export function WeighStep({ run, progress, advance }: { run: RunInHand; progress
       </Box>
     </Box>
   );
+}
+
+/** What the scale showed when the step before it ended is nothing added: a hand that pours on at once loses no gram. */
+function begun(stepKey: string): Pour {
+  const { scale, reading } = useDevices.getState();
+  return scale === 'on' && reading?.steady ? { ...newPour(stepKey), zeroG: reading.grams } : newPour(stepKey);
 }
 
 function Amount({ live, shortG, netG, ofG, toleranceG }: { live: boolean; shortG: number; netG: number; ofG: number; toleranceG: number }) {
