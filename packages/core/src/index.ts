@@ -120,7 +120,18 @@ export { feelAnswer } from './run/feel-answer.js';
 export { measureWords, stepWords } from './run/words.js';
 export { bakedSymptoms, symptoms } from './facts/symptoms.js';
 export { weighTolerance } from './facts/run.js';
-export { emptyPan, panAfter, readPan, readScaleLine, readWeightMeasurement, restarted, tared, usualScale } from './devices/scale.js';
+export {
+  emptyPan,
+  panAfter,
+  readPan,
+  readScaleLine,
+  readWeightMeasurement,
+  restAfter,
+  restReading,
+  restarted,
+  tared,
+  usualScale,
+} from './devices/scale.js';
 export { hiddenKitchen, probeReading, readTemperatureMeasurement } from './devices/probe.js';
 export type { PlannedLook } from './run/made.js';
 export type { Beginning, RunTimes } from './run/times.js';
@@ -128,7 +139,7 @@ export type { RunningWait, RunState, StepProgress } from './run/state.js';
 export type { NeededRest } from './run/needed-rests.js';
 export type { Dose, FeelAnswer } from './run/feel-answer.js';
 export type { Show, StepWords } from './run/words.js';
-export type { Pan as ScalePan, ScaleReading } from './devices/scale.js';
+export type { Pan as ScalePan, Rest as ScaleRest, ScaleReading } from './devices/scale.js';
 export type { Course } from './devices/probe.js';
 export { demoPuffSticks } from './demo/puff-sticks.js';
 export { demoKitchen, demoLots, demoLotsOn, demoPreparation, demoCrackerV1, demoCrackerV2 } from './demo/seeded-crackers.js';

@@ -1,5 +1,6 @@
 import { normalFrom } from '../math/seeded.js';
 import { roundTo } from '../units/rounding.js';
+import { weighTolerance } from '../facts/run.js';
 
 /** A scale's word: what it shows, and whether it stands still. */
 export type ScaleReading = { readonly grams: number; readonly steady: boolean; readonly over: boolean };
@@ -72,6 +73,32 @@ export const tared = (pan: Pan): Pan => ({ ...pan, tareG: pan.shownG + pan.creep
  * Source   a made-up stand-in.
  */
 export const restarted = (pan: Pan): Pan => ({ ...pan, shownG: pan.loadG, tareG: pan.loadG, creepG: 0 });
+
+/** Readings of one rest of the pan, oldest first. */
+export type Rest = readonly { readonly reading: ScaleReading; readonly atMs: number }[];
+
+/**
+ * A rest of the pan with one more reading: what is older than `weighTolerance.steadyS` falls out, and whatever moved begins a new one.
+ *
+ * Units    ms of any clock that only goes on; g.
+ * Throws   nothing.
+ * Findings none.
+ * Source   facts/run weighTolerance (judgement); a running mean of what stands still, as kitchen scales make it themselves.
+ */
+export function restAfter(rest: Rest, reading: ScaleReading, atMs: number): Rest {
+  const { steadyS, sameG } = weighTolerance.values;
+  const still = reading.steady && !reading.over && rest.every((one) => one.reading.steady && !one.reading.over);
+  const same = still && Math.abs(reading.grams - restReading(rest, reading).grams) <= sameG;
+  const kept = same ? rest.filter((one) => atMs - one.atMs <= steadyS * 1000) : [];
+  return [...kept, { reading, atMs }];
+}
+
+/** What a rest weighs: the mean of its readings, so that the noise of one is neither a zero nor a weight. Its newest says the rest. */
+export function restReading(rest: Rest, otherwise: ScaleReading): ScaleReading {
+  const newest = rest.at(-1)?.reading;
+  if (!newest) return otherwise;
+  return { ...newest, grams: rest.reduce((sum, { reading }) => sum + reading.grams, 0) / rest.length };
+}
 
 /**
  * A line of text from a scale that speaks over a serial line: the first number with its sign and unit.

@@ -26,10 +26,10 @@ export const handsMin = table(
 );
 export const heatUpMin = fact(20, 'min', 'judgement', 'an oven whose heating was never timed, cold to ready');
 export const weighTolerance = table(
-  { share: 0.01, steps: 2, holdS: 2, steadyS: 0.8 },
-  'share of the amount, steps of the scale, s, s',
+  { share: 0.01, steps: 2, holdS: 2, steadyS: 0.8, sameG: 0.35 },
+  'share of the amount, steps of the scale, s, s, g',
   'judgement',
-  'a hundredth of what is weighed or two steps of the scale, whichever is more; goes on when it has held so long',
+  'a hundredth of what is weighed or two steps of the scale, whichever is more; goes on when it has held so long; readings of so many seconds that differ by less are one rest of the pan, and count by their mean',
 );
 export const feelDosing = table(
   { aimRatio: 1.01, firstShare: 0.5, leastG: 3, spoonStep: 0.5 },

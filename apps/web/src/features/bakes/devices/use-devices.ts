@@ -1,6 +1,6 @@
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
-import type { ScaleReading } from '@north-leaf/core';
+import { restAfter, restReading, type ScaleReading, type ScaleRest } from '@north-leaf/core';
 import { bluetoothProbe, bluetoothScale, serialScale } from './real';
 import { simulatedScale } from './simulated';
 import type { Probe, Scale } from './scale';
@@ -34,10 +34,17 @@ export async function openScale(kind: ScaleKind): Promise<void> {
   const made = makers[kind]();
   scale = made;
   useDevices.setState({ wanted: kind, scale: 'opening', scaleName: made.name, problem: null });
+  let rest: ScaleRest = [];
   try {
     await made.open(
-      (reading) => useDevices.setState({ scale: 'on', reading }),
-      () => useDevices.setState({ scale: 'lost', reading: null }),
+      (reading) => {
+        rest = restAfter(rest, reading, performance.now());
+        useDevices.setState({ scale: 'on', reading: restReading(rest, reading) });
+      },
+      () => {
+        rest = [];
+        useDevices.setState({ scale: 'lost', reading: null });
+      },
     );
   } catch (error) {
     useDevices.setState({ scale: 'none', problem: `No scale: ${(error as Error).message}. Type the weights instead, or try again.` });

@@ -3,7 +3,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useTheme } from '@mui/material/styles';
-import { glutenProof, lotsInUse, ouncesOf, weighToleranceG, type StepProgress } from '@north-leaf/core';
+import { glutenProof, lotsInUse, ouncesOf, roundTo, weighToleranceG, type StepProgress } from '@north-leaf/core';
 import { benchNow } from '../../../platform/bench-clock';
 import { ScalePanel } from '../devices/scale-panel';
 import { useDevices } from '../devices/use-devices';
@@ -50,7 +50,7 @@ export function WeighStep({ run, progress, advance }: { run: RunInHand; progress
     done.current = true;
     const lotId = lot.chosen?.id;
     await run.say(
-      { stepKey: step.key, what: { kind: 'weighed', rowKey: step.rowKey!, addedG, ...(lotId ? { lotId } : {}) } },
+      { stepKey: step.key, what: { kind: 'weighed', rowKey: step.rowKey!, addedG: roundTo(addedG, 0.01), ...(lotId ? { lotId } : {}) } },
       { stepKey: step.key, what: { kind: 'stepEnded' } },
     );
     keepPour(run.run.id, null);
