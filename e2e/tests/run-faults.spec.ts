@@ -45,7 +45,7 @@ test('the server is killed in the middle of a run, the page is loaded again with
   await expect(title(page)).toHaveText(/Xanthan/);
 
   await start();
-  await expect(page.getByText(/Working from this device/)).toBeHidden({ timeout: 20_000 });
+  await expect(page.getByText(/^(Working from this device|storing)/)).toBeHidden({ timeout: 20_000 });
   const stored = await storedRun(base, id);
   expect(['b1', 'b2', 'b3', 'b4'].map((key) => gramsOf(stored, key))).toEqual([134.4, 28.8, 43.2, 30.7]);
   expect(stored.events.filter(({ what }) => what.kind === 'stepEnded')).toHaveLength(4);

@@ -30,6 +30,14 @@ const key = () => Joi.string().min(1).max(60);
 const grams = () => Joi.number().min(-100000).max(100000);
 const tone = () => Joi.number().min(1).max(8).optional();
 const bare = Joi.object({ kind: Joi.any() });
+const plannedLook = Joi.object({
+  atMin: Joi.number().min(0.5).max(600),
+  topTone: Joi.number().min(1).max(8),
+  baseTone: Joi.number().min(1).max(8),
+  moistureShare: Joi.number().min(0).max(1),
+  coldestC: Joi.number().min(-30).max(300),
+  doneShare: Joi.number().min(0).max(1),
+});
 const shapes = {
   began: bare,
   ended: bare,
@@ -50,6 +58,11 @@ const shapes = {
     }),
   }),
   looked: Joi.object({ against: Joi.valid(...againstWords), topTone: tone(), baseTone: tone() }),
+  looksPlanned: Joi.object({
+    looks: Joi.array().items(plannedLook).min(1).max(12),
+    doneP10Min: Joi.number().min(0).max(600),
+    doneP90Min: Joi.number().min(0).max(600),
+  }),
   rated: Joi.object({
     after: Joi.alternatives(Joi.valid('fresh'), Joi.number().integer().min(0).max(365)),
     crisp: dots(),
@@ -126,18 +139,7 @@ export const startBodySchema: Joi.ObjectSchema<StartBody> = bodyOf<StartBody>({
   formulaId: Joi.string().guid(),
   version: Joi.number().integer().min(1),
   factor: Joi.number().min(0.01).max(100),
-  looks: Joi.array()
-    .items(
-      Joi.object({
-        atMin: Joi.number().min(0.5).max(600),
-        topTone: Joi.number().min(1).max(8),
-        baseTone: Joi.number().min(1).max(8),
-        moistureShare: Joi.number().min(0).max(1),
-        coldestC: Joi.number().min(-30).max(300),
-        doneShare: Joi.number().min(0).max(1),
-      }),
-    )
-    .max(12),
+  looks: Joi.array().items(plannedLook).max(12),
   begins: Joi.object({ lotId: Joi.string().min(1).max(60), what: Joi.valid('dough', 'shaped') }).optional(),
   confirmed: Joi.array()
     .items(Joi.object({ code: Joi.string().max(60), reason: Joi.string().trim().min(3).max(300) }))

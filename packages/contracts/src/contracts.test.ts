@@ -64,6 +64,17 @@ describe('bodies', () => {
     ['a swap', { kind: 'swapped', rowKey: 'r2', ingredientId: 'oil_neutral', amountG: 30 }, true],
     ['something put in besides', { kind: 'added', ingredientId: 'cocoa', amountG: 0 }, false],
     ['a look', { kind: 'looked', against: 'asShown', topTone: 4 }, true],
+    [
+      'looks planned anew',
+      {
+        kind: 'looksPlanned',
+        looks: [{ atMin: 24.5, topTone: 4, baseTone: 4.5, moistureShare: 0.03, coldestC: 101, doneShare: 0.6 }],
+        doneP10Min: 22,
+        doneP90Min: 29,
+      },
+      true,
+    ],
+    ['no look planned anew', { kind: 'looksPlanned', looks: [] }, false],
     ['a look at no tone', { kind: 'looked', against: 'asShown', topTone: 9 }, false],
     ['a symptom that is on the list', { kind: 'noticed', symptom: 15 }, true],
     ['a symptom that is not', { kind: 'noticed', symptom: 99 }, false],

@@ -52,6 +52,7 @@ export { ovenShelves, ovenSides, panKinds } from './document/kitchen.js';
 export { celsiusOfDial, dialOf, dialWords } from './units/dial.js';
 export { bakeSamples, SAMPLES } from './bake/samples.js';
 export { caughtShare, doneBand, planLooks } from './bake/looks.js';
+export { looksAfter, toneSeen } from './bake/looks-after.js';
 export { looksStudy } from './bake/looks-study.js';
 export { pairMap, windowShare } from './bake/pair-map.js';
 export { goesOnOf, isInOven } from './dough/goes-on.js';
@@ -133,7 +134,6 @@ export {
   usualScale,
 } from './devices/scale.js';
 export { hiddenKitchen, probeReading, readTemperatureMeasurement } from './devices/probe.js';
-export type { PlannedLook } from './run/made.js';
 export type { Beginning, RunTimes } from './run/times.js';
 export type { RunningWait, RunState, StepProgress } from './run/state.js';
 export type { NeededRest } from './run/needed-rests.js';
@@ -171,7 +171,18 @@ export type {
   Sheet,
   Wait,
 } from './document/formula.js';
-export type { BakeEvent, Begins, HandWord, Happened, LeftOver, MeasuredWhat, RunStep, StepKind, StepWhat } from './document/bake.js';
+export type {
+  BakeEvent,
+  Begins,
+  HandWord,
+  Happened,
+  LeftOver,
+  MeasuredWhat,
+  PlannedLook,
+  RunStep,
+  StepKind,
+  StepWhat,
+} from './document/bake.js';
 export type { Guest, HotSpot, Kitchen, Learned, Oven, OvenReading, Pan, Place, Tray } from './document/kitchen.js';
 export type { Composition, GlutenReport, Ingredient, IngredientKind, IngredientPart, Lot, Origin, Pantry } from './document/pantry.js';
 export type { Preparation, PreparationAct, PreparationRow } from './document/preparation.js';
@@ -223,6 +234,7 @@ export type { LearnedHeat, TrayWeighing } from './bake/weighing.js';
 export type { DialUnit } from './units/dial.js';
 export type { BakeCase } from './bake/bake-case.js';
 export type { Band, LooksPlan } from './bake/looks.js';
+export type { LooksLeft, SeenAtLook } from './bake/looks-after.js';
 export type { LooksStudy } from './bake/looks-study.js';
 export type { PairCell } from './bake/pair-map.js';
 export type { BakeSample } from './bake/samples.js';

@@ -1,26 +1,20 @@
 import { onCurve } from '../math/interpolate.js';
 import { bakeUntilOver } from './doneness.js';
 import { doneBand, planLooks, withLooks } from './looks.js';
-import { BakeMarch } from './march.js';
+import { BakeMarch, type Trajectory } from './march.js';
 import { bakeSamples, SAMPLES } from './samples.js';
 import { lightnessOf, toneOf } from './tone.js';
 import type { BakeCase } from './bake-case.js';
 import type { Band } from './looks.js';
 import type { BakeSample } from './samples.js';
+import type { PlannedLook } from '../document/bake.js';
 
 /** When to look, what to expect, and how sure that is. */
 export type LooksStudy = {
   readonly samples: readonly BakeSample[];
   readonly done: Band | null;
   readonly caughtShare: number;
-  readonly looks: readonly {
-    readonly atMin: number;
-    readonly topTone: number;
-    readonly baseTone: number;
-    readonly moistureShare: number;
-    readonly coldestC: number;
-    /** Of the bakes that could happen, those done by then. */ readonly doneShare: number;
-  }[];
+  readonly looks: readonly PlannedLook[];
   /** How much later it is done for being looked at. */ readonly looksCostMin: number;
 };
 
@@ -43,25 +37,29 @@ export function* looksStudy({ problem, rule, unknowns }: BakeCase): Generator<nu
   const untouched = bakeUntilOver(march, problem, rule);
   const until = { atLeastMin: atMin[atMin.length - 1] ?? 0 };
   const looked = bakeUntilOver(march, withLooks(problem, atMin), rule, until);
-  const { trajectory } = looked;
-  const at = (series: readonly number[], min: number) => onCurve(trajectory.min, series, min);
-  const tone = (series: readonly number[], min: number) => toneOf(lightnessOf(at(series, min)));
   return {
     samples,
     done: doneBand(samples),
     caughtShare,
-    looks: atMin.map((min) => {
-      const x = at(trajectory.moistureX, min);
-      return {
-        atMin: min,
-        topTone: tone(trajectory.browningTop, min),
-        baseTone: tone(trajectory.browningBase, min),
-        moistureShare: x / (1 + x),
-        coldestC: at(trajectory.coldestC, min),
-        doneShare: samples.filter(({ doneMin }) => doneMin <= min).length / samples.length,
-      };
-    }),
+    looks: expectedAt(looked.trajectory, atMin, samples),
     looksCostMin:
       looked.times.doneMin === null || untouched.times.doneMin === null ? 0 : Math.max(0, looked.times.doneMin - untouched.times.doneMin),
   };
+}
+
+/** What a course shows at these minutes, and how many of the samples are done by then. */
+export function expectedAt(course: Trajectory, atMin: readonly number[], samples: readonly BakeSample[]): LooksStudy['looks'] {
+  const at = (series: readonly number[], min: number) => onCurve(course.min, series, min);
+  const tone = (series: readonly number[], min: number) => toneOf(lightnessOf(at(series, min)));
+  return atMin.map((min) => {
+    const x = at(course.moistureX, min);
+    return {
+      atMin: min,
+      topTone: tone(course.browningTop, min),
+      baseTone: tone(course.browningBase, min),
+      moistureShare: x / (1 + x),
+      coldestC: at(course.coldestC, min),
+      doneShare: samples.length === 0 ? 0 : samples.filter(({ doneMin }) => doneMin <= min).length / samples.length,
+    };
+  });
 }

@@ -6,9 +6,14 @@ import { radicalInverse } from '../math/halton.js';
 import { quantile } from '../math/quantile.js';
 import { aFormula, kitchen, pantry } from '../worked/a-formula.js';
 import { caughtShare, doneBand, planLooks, withLooks } from './looks.js';
+import { bakeReadings } from '../facts/oven.js';
+import { bakesNotDone, looksAfter, looksLeft, toneSeen } from './looks-after.js';
 import { looksStudy } from './looks-study.js';
 import { BakeMarch } from './march.js';
-import { bakeSample } from './samples.js';
+import { bakeSample, nudgeAt } from './samples.js';
+import { bakeUntilOver } from './doneness.js';
+import { lightnessOf, toneOf } from './tone.js';
+import { onCurve } from '../math/interpolate.js';
 import { pairMap, windowShare } from './pair-map.js';
 import type { BakeSample } from './samples.js';
 
@@ -102,6 +107,61 @@ describe('looks', () => {
       { numRuns: 100, seed: 5 },
     );
     expect(planLooks([])).toEqual({ atMin: [], caughtShare: 0 });
+  });
+});
+
+describe('what is left after a look that found it not done', () => {
+  const first = study.looks[0]!;
+  const ended = <T>(run: Generator<number, T>): T => {
+    for (;;) {
+      const { done, value } = run.next();
+      if (done) return value;
+    }
+  };
+  const seen = { atMin: first.atMin, openedMin: [] };
+  const notDone = ended(bakesNotDone(cracker, seen));
+  const after = (topTone?: number) => looksLeft(cracker, topTone === undefined ? seen : { ...seen, topTone }, notDone);
+
+  it('paler is done later, darker sooner (physical direction); every look is still to come', () => {
+    const [paler, asShown, darker] = (['paler', 'asShown', 'darker'] as const).map((word) => after(toneSeen(word, first.topTone)));
+    expect(paler!.done!.p50).toBeGreaterThan(asShown!.done!.p50);
+    expect(asShown!.done!.p50).toBeGreaterThan(darker!.done!.p50);
+    for (const { looks } of [paler!, asShown!, darker!]) {
+      expect(looks[0]!.atMin).toBeGreaterThanOrEqual(first.atMin + 1);
+      expect(looks[looks.length - 1]!.doneShare).toBeGreaterThan(0.9);
+    }
+    expect(toneSeen('paler', 4, 6)).toBe(6);
+  });
+  it('without a tone it is the plan of all that are not done', () => {
+    const { looks, done } = after();
+    const plain = planLooks(study.samples, first.atMin).atMin;
+    expect(Math.abs(looks[0]!.atMin - plain[0]!)).toBeLessThanOrEqual(0.5);
+    expect(done!.p50).toBeCloseTo(doneBand(study.samples, first.atMin)!.p50, 0);
+  });
+  it('later than any bake that was thought of there is one more look', () => {
+    const { looks, done } = ended(looksAfter(cracker, { atMin: 200, topTone: 3, openedMin: [12] }));
+    expect([looks.length, looks[0]!.atMin, done]).toEqual([1, 203, null]);
+  });
+  it('a tone narrows it: bakes that were not planned with lie in P10 to P90 eight times in ten, and nearer its middle', () => {
+    const next = seeded(7);
+    const march = new BakeMarch(24);
+    let [inside, told, untold, count] = [0, 0, 0, 0];
+    const plain = after().done!;
+    while (count < 100) {
+      const z = Array.from({ length: 6 }, () => normalFrom(next));
+      const made = nudgeAt(cracker.problem, cracker.unknowns, z);
+      const { times, trajectory } = bakeUntilOver(march, made, cracker.rule, { atLeastMin: first.atMin });
+      if (times.doneMin === null || times.doneMin <= first.atMin) continue;
+      count++;
+      const tone = toneOf(lightnessOf(onCurve(trajectory.min, trajectory.browningTop, first.atMin)));
+      const { p10, p50, p90 } = after(tone + bakeReadings.values.tone * normalFrom(next)).done!;
+      if (times.doneMin >= p10 && times.doneMin <= p90) inside++;
+      told += Math.abs(times.doneMin - p50);
+      untold += Math.abs(times.doneMin - plain.p50);
+    }
+    expect(inside).toBeGreaterThan(70);
+    expect(inside).toBeLessThan(92);
+    expect(told).toBeLessThan(0.92 * untold);
   });
 });
 

@@ -27,8 +27,8 @@ export type BakeSample = { readonly doneMin: number; readonly overMin: number };
 export const SAMPLES = 200;
 
 /** Fewer cells and longer steps than a single bake: a minute's tenth, where the samples themselves stray by minutes. */
-const COARSE = { toleranceK: 3.2, toleranceX: 1.2e-2 };
-const COARSE_CELLS = 20;
+export const COARSE = { toleranceK: 3.2, toleranceX: 1.2e-2 };
+export const COARSE_CELLS = 20;
 
 /**
  * What is unknown about a bake in this kitchen.
@@ -85,10 +85,13 @@ export function bakeSample(
   unknowns: BakeUnknowns,
   z: readonly number[],
 ): BakeSample {
-  const by = together(unknownNames.map((name, n) => nudgeOf(unknowns, name, z[n]!)));
-  const { times } = bakeUntilOver(march, nudged(problem, by), rule, COARSE);
+  const { times } = bakeUntilOver(march, nudgeAt(problem, unknowns, z), rule, COARSE);
   return { doneMin: times.doneMin ?? Infinity, overMin: times.overMin ?? Infinity };
 }
+
+/** A bake with its unknowns `z` standard deviations off, in the order of `unknownNames`. */
+export const nudgeAt = (problem: BakeProblem, unknowns: BakeUnknowns, z: readonly number[]): BakeProblem =>
+  nudged(problem, together(unknownNames.map((name, n) => nudgeOf(unknowns, name, z[n]!))));
 
 /** Numbers of an oven in the order in which they are believed: offset in K, log of heat transfer, log of browning. */
 export const ovenNudge = ([ovenC = 0, heatLog = 0, browningLog = 0]: readonly number[]): BakeNudge => ({ ovenC, heatLog, browningLog });

@@ -33,6 +33,16 @@ export type LeftOver = (typeof leftOvers)[number];
 /** A run may begin from what another left. */
 export type Begins = { readonly lotId: string; readonly what: LeftOver };
 
+/** A look into the oven, and what it should show. */
+export type PlannedLook = {
+  /** From the door shut. */ readonly atMin: number;
+  readonly topTone: number;
+  readonly baseTone: number;
+  readonly moistureShare: number;
+  readonly coldestC: number;
+  /** Of the bakes that could happen, those done by then. */ readonly doneShare: number;
+};
+
 export const againstWords = ['paler', 'asShown', 'darker'] as const;
 
 /** What happened at the bench: only ever added; a correction is an event that names the one it corrects. */
@@ -50,6 +60,8 @@ export type Happened =
   | { readonly kind: 'felt'; readonly word: HandWord }
   | { readonly kind: 'measured'; readonly what: MeasuredWhat; readonly value: number }
   | { readonly kind: 'looked'; readonly against: (typeof againstWords)[number]; readonly topTone?: number; readonly baseTone?: number }
+  /** After the look that it is said at: what is left of the looks of this load. Minutes between which eight in ten are done. */
+  | { readonly kind: 'looksPlanned'; readonly looks: readonly PlannedLook[]; readonly doneP10Min?: number; readonly doneP90Min?: number }
   | { readonly kind: 'rated'; readonly after: 'fresh' | number; readonly crisp?: number; readonly tender?: number; readonly liked?: number }
   | { readonly kind: 'confirmed'; readonly code: string; readonly reason: string }
   /** Kept for another day, as a lot of the pantry. */
@@ -130,6 +142,8 @@ export type RunStep = {
   /** Wait: minutes from its beginning, or from the beginning of the wait or step `since`. */ readonly min?: number;
   readonly since?: string;
   readonly place?: string;
+  /** In the oven: eight in ten bakes like this one are done between these. */ readonly doneP10Min?: number;
+  readonly doneP90Min?: number;
   /** Aim of a wait in the cold, middle of the dough. */ readonly targetC?: number;
   /** Mix steps in the baker's words or made from the formula. */ readonly does?: string;
   readonly thicknessMm?: number;

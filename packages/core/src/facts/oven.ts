@@ -135,6 +135,7 @@ export const browningWeights = table(
   'sugars and protein brown, reducing sugars (milk, honey) most; soda and a wash help',
 );
 export const lightness = table({ raw: 82, burnt: 30 }, 'CIELAB L*', 'judgement', 'L* = 30 + 52 (1 - browning index)');
+export const lookAgainMin = fact(3, 'min', 'judgement', 'the next look, where a bake takes longer than any that was thought of');
 export const toneStep = fact(6, 'L* per tone', 'judgement', 'tone 1 to 8 = 1 + (82 - L*)/6');
 
 export const bakeSpread = table(

@@ -2,14 +2,11 @@ import { isOfDough } from '../document/formula.js';
 import { goesOnOf } from '../dough/goes-on.js';
 import { handsMin } from '../facts/run.js';
 import { HOT_TRAY } from '../keep/cooling.js';
-import type { LooksStudy } from '../bake/looks-study.js';
-import type { RunStep } from '../document/bake.js';
+import type { PlannedLook, RunStep } from '../document/bake.js';
 import type { Formula, GoesOn, Wait } from '../document/formula.js';
 import type { Kitchen } from '../document/kitchen.js';
 import type { Pantry } from '../document/pantry.js';
 import type { Evaluation } from '../evaluate.js';
-
-export type PlannedLook = LooksStudy['looks'][number];
 
 /** What the steps are made from. */
 export type Made = {

@@ -46,6 +46,39 @@ const ended = (minute: number, key: string) => event(minute, { kind: 'stepEnded'
 const weighed = (minute: number, rowKey: string, addedG: number) => event(minute, { kind: 'weighed', rowKey, addedG }, `weigh:${rowKey}`);
 const state = (events: readonly BakeEvent[]) => runState(crackers, events, 0.1);
 
+describe('looks that are planned anew', () => {
+  const look = (atMin: number) => ({ atMin, topTone: 4, baseTone: 4, moistureShare: 0.03, coldestC: 101, doneShare: 0.9 });
+  const first = crackers.find(({ what }) => what === 'look')!;
+  const anew = (minute: number, atMin: readonly number[], stepKey = first.key) =>
+    event(minute, { kind: 'looksPlanned', looks: atMin.map(look), doneP10Min: 13, doneP90Min: 16.2 }, stepKey);
+  const stepsNow = (events: readonly BakeEvent[]) => state(events).steps.map(({ step }) => step);
+  const looksNow = (events: readonly BakeEvent[], load = 1) =>
+    stepsNow(events).flatMap((step) => (step.what === 'look' && step.load === load ? [step.min] : []));
+
+  it('stand in the place of those that were left, each after its wait; other loads and what follows stay', () => {
+    const events = [anew(1, [15, 17.5])];
+    expect(looksNow(events)).toEqual([first.min, 15, 17.5]);
+    expect(looksNow(events, 2)).toEqual(looksNow([], 2));
+    const steps = stepsNow(events);
+    const at = steps.findIndex(({ key }) => key === first.key);
+    expect(steps.slice(at + 1, at + 6).map(({ what, min }) => [what, min])).toEqual([['inOven', 15], ['look', 15], ['inOven', 17.5], ['look', 17.5], ['out', undefined]]); // prettier-ignore
+    expect(stepWords(steps[at + 1]!, show).how).toBe('Eight in ten that looked like it are done between 13 and 16 min.');
+    expect(steps[at + 1]!.since).toBe(first.since);
+    expect(new Set(keys(steps)).size).toBe(steps.length);
+    // What was said at the next wait before the plan came stays with it.
+    const next = crackers[crackers.indexOf(first) + 1]!;
+    expect(steps[at + 1]!.key).toBe(next.key);
+  });
+  it('and anew after each of these, at the last one too; twice told is once', () => {
+    const last = 'look:1:2';
+    expect(looksNow([anew(1, [15, 17.5]), anew(2, [19], last)])).toEqual([first.min, 15, 17.5, 19]);
+    expect(looksNow([anew(1, [15, 17.5]), anew(1, [15, 17.5])])).toEqual([first.min, 15, 17.5]);
+  });
+  it('a plan at what is no look changes nothing', () => {
+    expect(looksNow([anew(1, [15], 'feel'), anew(2, [15], 'look:9:9')])).toEqual(looksNow([]));
+  });
+});
+
 describe('steps of a run', () => {
   const starters = Object.values(families).map((family) => {
     let n = 0;

@@ -1,5 +1,6 @@
 import { standingEvents } from '../document/happened.js';
 import { weighTolerance } from '../facts/run.js';
+import { withLooksPlanned } from './oven-steps.js';
 import type { BakeEvent, HandWord, Happened, MeasuredWhat, RunStep } from '../document/bake.js';
 
 export type StepProgress = {
@@ -64,7 +65,7 @@ export function runState(
   const last = <K extends Happened['kind']>(kinds: readonly K[]) =>
     stood.findLast(({ what }) => (kinds as readonly string[]).includes(what.kind));
   const factor = (last(['scaled'])?.what as Extract<Happened, { kind: 'scaled' }> | undefined)?.factor ?? 1;
-  const progress = steps.map((step) => progressOf(step, stood, factor, scaleStepG, nameOf));
+  const progress = withLooksPlanned(steps, stood).map((step) => progressOf(step, stood, factor, scaleStepG, nameOf));
   const first = progress.findIndex(({ state }) => state === 'todo');
   const ended = last(['ended']);
   return {

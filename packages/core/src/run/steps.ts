@@ -2,12 +2,12 @@ import { InputError } from '../errors.js';
 import { chilling, mixing } from './dough-steps.js';
 import { after, baking, withOvenOn } from './oven-steps.js';
 import { laminating, shaping } from './sheet-steps.js';
-import type { RunStep } from '../document/bake.js';
+import type { PlannedLook, RunStep } from '../document/bake.js';
 import type { Formula } from '../document/formula.js';
 import type { Kitchen } from '../document/kitchen.js';
 import type { Pantry } from '../document/pantry.js';
 import type { Evaluation } from '../evaluate.js';
-import type { Made, PlannedLook, ResultsOf } from './made.js';
+import type { Made, ResultsOf } from './made.js';
 
 /**
  * The steps of a run: weighing in the order of the mix, the hand's word, cold, roll or folds, oven loads with their looks, cooling, rating.

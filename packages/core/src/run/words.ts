@@ -37,6 +37,7 @@ const packNames: Readonly<Record<string, string>> = {
 };
 const of = (step: RunStep, show: Show) =>
   step.widthMm !== undefined && step.lengthMm !== undefined ? `${show(step.widthMm, 'length')} × ${show(step.lengthMm, 'length')}` : '';
+const halfMin = (min: number) => String(Math.round(min * 2) / 2);
 const load = ({ load: n = 1, loads = 1 }: RunStep) => (loads > 1 ? `, load ${n} of ${loads}` : '');
 const words: Readonly<Record<RunStep['what'], (step: RunStep, show: Show) => StepWords>> = {
   weigh: (s, show) => ({
@@ -157,7 +158,15 @@ const words: Readonly<Record<RunStep['what'], (step: RunStep, show: Show) => Ste
     why: 'With the weight after, it says how this oven dries.',
   }),
   putIn: (s) => ({ title: `Into ${s.oven}${load(s)}`, how: `dial ${s.dial}`, sign: '', why: 'The clock starts when the door is shut.' }),
-  inOven: (s) => ({ title: `In ${s.oven}${load(s)}`, how: '', sign: '', why: '' }),
+  inOven: (s) => ({
+    title: `In ${s.oven}${load(s)}`,
+    how:
+      s.doneP10Min === undefined || s.doneP90Min === undefined
+        ? ''
+        : `Eight in ten that looked like it are done between ${halfMin(s.doneP10Min)} and ${halfMin(s.doneP90Min)} min.`,
+    sign: '',
+    why: '',
+  }),
   nextSetting: (s) => ({
     title: s.dial === 'off' ? `Switch ${s.oven} off` : `${s.oven}: dial ${s.dial}`,
     how: [s.does, s.weightsOff ? 'weights off' : '', s.turn ? 'turn the tray' : ''].filter(Boolean).join(', '),

@@ -7,6 +7,7 @@ import { Answers } from './answers';
 import { bench } from './bench-style';
 import { benchShow, leftWords } from './bench-words';
 import { HoldButton } from './hold-button';
+import { planLooksLeft } from './looks-left';
 import { ToneChoice } from './tone-choice';
 import { useNow } from './use-now';
 import { useNext, type Advance } from './next-press';
@@ -29,6 +30,7 @@ export function LookStep({ run, progress, advance }: Props) {
       { stepKey: step.key, what: { kind: 'looked', against, ...(tone === undefined ? {} : { topTone: tone }) } },
       { stepKey: step.key, what: { kind: 'stepEnded' } },
     );
+    void planLooksLeft(run, step, against, tone);
     advance.forward();
   };
   const out = async () => {
@@ -63,6 +65,7 @@ export function LookStep({ run, progress, advance }: Props) {
         onTake={(key) => void tell(key as 'paler')}
         onBack={advance.back}
       />
+      <Box sx={bench.text}>Not done yet? What you see plans the next look.</Box>
       <Box
         sx={{
           display: 'grid',

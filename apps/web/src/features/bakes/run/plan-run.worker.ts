@@ -4,6 +4,7 @@ import {
   factorOfKept,
   findingsOf,
   InputError,
+  looksAfter,
   looksStudy,
   madeReady,
   neededRests,
@@ -15,12 +16,14 @@ import {
   type Formula,
   type Kitchen,
   type LeftOver,
+  type LooksLeft,
   type LooksStudy,
   type MadeReady,
   type NeededRest,
   type Pantry,
   type RunStep,
   type RunTimes,
+  type SeenAtLook,
 } from '@north-leaf/core';
 import { expose } from 'comlink';
 
@@ -73,13 +76,21 @@ const api = {
   looks(): LooksStudy['looks'] {
     const theCase = bakeCaseFor(formula, kitchen, pantry);
     if (!theCase) return [];
-    const study = looksStudy(theCase);
-    for (;;) {
-      const { done, value } = study.next();
-      if (done) return value.looks;
-    }
+    return worked(looksStudy(theCase)).looks;
+  },
+  /** What is left of the looks of a bake that was seen and is not done; null where it cannot be worked out. */
+  looksLeft(written: Formula, itsKitchen: Kitchen, itsPantry: Pantry, seen: SeenAtLook): LooksLeft | null {
+    const theCase = bakeCaseFor(written, itsKitchen, itsPantry);
+    return theCase && worked(looksAfter(theCase, seen));
   },
 };
+
+function worked<T>(study: Generator<number, T>): T {
+  for (;;) {
+    const { done, value } = study.next();
+    if (done) return value;
+  }
+}
 
 /** Which of the things that can be made ready this formula asks for, by how its fat goes in. */
 function wantedReady({ rows }: Formula): ReadonlySet<MadeReady['thing']> {

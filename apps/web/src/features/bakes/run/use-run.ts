@@ -45,6 +45,7 @@ export function useRun(id: string): { readonly run: RunInHand | null; readonly e
       try {
         const run = await request<Run>('GET', `/bakes/${id}`);
         useRuns.setState({ online: true });
+        void send();
         if (useRuns.getState().kept[id]) told(run);
         else {
           const [version, kitchen, pantry] = await Promise.all([
