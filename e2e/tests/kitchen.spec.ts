@@ -56,7 +56,7 @@ test('a baker measures an oven with one thermometer, and every dial follows', as
   expect(errors).toEqual([]);
 });
 
-test('cold places, trays and pans are added, refused in words, changed and taken back', async ({ page }) => {
+test('cold places, cutters, trays and pans are added, refused in words, changed and taken back', async ({ page }) => {
   const errors = complaints(page);
   await page.goto('/kitchen');
   await page.getByRole('button', { name: 'Add a place' }).click();
@@ -71,6 +71,27 @@ test('cold places, trays and pans are added, refused in words, changed and taken
   await page.getByRole('option', { name: 'freezer' }).click();
   await form.getByRole('button', { name: 'Store' }).click();
   await expect(page.getByRole('button', { name: 'Change Deep freezer' })).toContainText('freezer, -24 °C');
+
+  await page.getByRole('button', { name: 'Add a cutter' }).click();
+  await form.getByLabel('Name').fill('Oblong');
+  await expect(form.getByRole('button', { name: 'Set Length, where it is long' })).toBeHidden();
+  await form.getByLabel('Form').click();
+  await page.getByRole('option', { name: 'square or rectangle' }).click();
+  await form.getByRole('button', { name: 'Set Length, where it is long' }).click();
+  await form.getByLabel('Length, where it is long').fill('70');
+  await form.getByLabel('Across').fill('4');
+  await expect(form.getByText('Across must be from 5 to 600 mm')).toBeVisible();
+  await form.getByLabel('Across').fill('40');
+  await form.getByRole('button', { name: 'Store' }).click();
+  await expect(page.getByRole('button', { name: 'Change Oblong' })).toContainText('square or rectangle, 40 × 70 mm');
+  await page.goto(`${CRACKER}/sheet`);
+  await expect(
+    page.getByRole('group', { name: 'Ways to cut' }).getByRole('button', { name: /Rectangles 40 × 70 mm.*Oblong/ }),
+  ).toBeVisible();
+  await page.goto('/kitchen');
+  await page.getByRole('button', { name: 'Change Oblong' }).click();
+  await page.getByRole('button', { name: 'Remove' }).click();
+  await expect(page.getByRole('button', { name: 'Change Oblong' })).toBeHidden();
 
   await page.goto(`${CRACKER}/chill`);
   await expect(page.getByRole('button', { name: /^Deep freezer \d+ min/ })).toBeVisible();

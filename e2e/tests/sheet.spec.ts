@@ -57,10 +57,21 @@ test('squares on a sheet to trays: sizes typed, drawn and stepped, another cut, 
   await undo(page);
   await expect(page.getByLabel('Piece length')).toHaveValue('45');
 
+  // On paper: the drawing, the cuts and the trays, nothing of the page round them.
+  await page.evaluate(
+    () => (window.print = () => (document.title = document.querySelector<HTMLElement>('.printed-alone')?.innerText ?? '')),
+  );
+  await page.emulateMedia({ media: 'print' });
+  await page.getByRole('button', { name: 'Print the sheet with its cuts and trays' }).click();
+  await expect(page).toHaveTitle(/Roll to .*Trim 6 mm.*Prick/s);
+  await expect(page).not.toHaveTitle(/Findings|Templates/);
+  await page.emulateMedia({ media: 'screen' });
+
   // Cut otherwise: the yields stand beside each other, one press takes one.
   const ways = page.getByRole('group', { name: 'Ways to cut' });
   await expect(ways.getByRole('button')).toHaveCount(7);
-  await ways.getByRole('button', { name: /Hexagons 48 mm/ }).click();
+  await expect(ways.getByRole('button', { name: /Rounds 65 mm.*Round cutter 65/ })).toBeVisible();
+  await ways.getByRole('button', { name: /Hexagons 48 mm.*Hexagon cutter 48/ }).click();
   await expect(drawing(page)).toHaveAttribute('aria-label', /6\d hexagons 48 mm/);
   await expect(page.getByText(/each second row 24 mm further in/)).toBeVisible();
   await expect(page.getByRole('img', { name: /^Tray 1 with \d+ pieces/ })).toBeVisible();
@@ -77,10 +88,25 @@ test('a window cookie is cut in pairs, then a sheet of a wanted size is rolled, 
   await expect(page.getByText(/the middles go back to the scraps/)).toBeVisible();
   await page.getByRole('combobox', { name: 'Form of the window' }).click();
   await page.getByRole('option', { name: 'heart' }).click();
-  await page.getByLabel('Window', { exact: true }).fill('44');
+  // Rounds of 45 mm become those of the nearest cutter of the kitchen.
+  await expect(page.getByLabel('Across', { exact: true })).toHaveValue('50');
+  await page.getByLabel('Window', { exact: true }).fill('48');
   await expect(page.getByText(/leaves too little round it: keep 3 mm/)).toBeVisible();
   await page.getByLabel('Window', { exact: true }).fill('22');
-  await expect(ruling(page).locator('..')).toContainText(/4\d pieces/);
+  await expect(ruling(page).locator('..')).toContainText(/3\d pieces/);
+  // At the drawing: bottoms and tops keep one size, the window its own.
+  await page.getByRole('slider', { name: /Size of the window/ }).press('Shift+ArrowRight');
+  await expect(page.getByLabel('Window', { exact: true })).toHaveValue('32');
+  await undo(page);
+  await page.getByRole('slider', { name: /Size of a piece/ }).press('Shift+ArrowRight');
+  await expect(page.getByLabel('Across', { exact: true })).toHaveValue('55');
+  await expect(page.getByText('No cutter of this size here')).toBeVisible();
+  await page
+    .getByRole('button', { name: /Piece across 55 → 50 mm/ })
+    .first()
+    .click();
+  await expect(page.getByText('No cutter of this size here')).toBeHidden();
+  await expect(page.getByLabel('Across', { exact: true })).toHaveValue('50');
 
   await page.getByRole('button', { name: /^More: a wanted sheet/ }).click();
   await page.getByLabel('Wanted width').fill('300');
@@ -112,6 +138,16 @@ test('a pie for the 230 mm plate: lining and lid by its size, the split computed
   await expect(page.getByRole('alert').filter({ hasText: 'must be from 0 to 60 mm' })).toBeVisible();
   await page.getByLabel('Hangs over', { exact: true }).fill('15');
   await expect(parts.getByRole('row', { name: /Lining/ })).toContainText('Ø 303 mm');
+  // Drawn out at its edge; a hand cannot draw it past what the field takes.
+  const edge = page.getByRole('slider', { name: /How far the lining hangs over/ });
+  await edge.press('ArrowLeft');
+  await expect(page.getByLabel('Hangs over', { exact: true })).toHaveValue('14');
+  const box = (await edge.boundingBox())!;
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(box.x + box.width / 2 + 300, box.y + box.height / 2, { steps: 4 });
+  await page.mouse.up();
+  await expect(page.getByLabel('Hangs over', { exact: true })).toHaveValue('60');
   expect(errors).toEqual([]);
 });
 
@@ -126,9 +162,13 @@ test('a ring tart with its side strip, then a lattice strip by strip', async ({ 
   await make(page, 'a pan lined, with a lattice');
   await expect(parts.getByRole('row', { name: /Lattice strips/ })).toContainText('14 strips of 20 mm');
   await expect(page.getByText('18 % of the filling shows through the lattice.')).toBeVisible();
-  await page.getByLabel('Between strips').fill('20');
+  await page.getByLabel('Between strips', { exact: true }).fill('20');
   await expect(parts.getByRole('row', { name: /Lattice strips/ })).toContainText('12 strips of 20 mm');
   await expect(page.getByText('25 % of the filling shows through the lattice.')).toBeVisible();
+  await page.getByRole('slider', { name: /Gap between strips/ }).press('ArrowRight');
+  await expect(page.getByLabel('Between strips', { exact: true })).toHaveValue('21');
+  await page.getByRole('slider', { name: /Width of a strip/ }).press('ArrowLeft');
+  await expect(page.getByLabel('Strip width', { exact: true })).toHaveValue('19');
   await expect(page.getByRole('button', { name: /^Lattice strip \d+ × 4, SVG/ }).first()).toBeVisible();
   expect(errors).toEqual([]);
 });
@@ -153,11 +193,15 @@ test('puff with one fold too many is warned, and the warning takes it back', asy
   const errors = complaints(page);
   await sheetOf(page, 'Puff pastry');
   await expect(ruling(page)).toHaveText('27');
-  await expect(page.getByRole('img', { name: /^27 layers of fat of 59 µm and 28 of dough of 86 µm in 4\.0 mm/ })).toBeVisible();
+  await expect(page.getByRole('group', { name: /^27 layers of fat of 59 µm and 28 of dough of 86 µm in 4\.0 mm/ })).toBeVisible();
+  // Thinner by the hand at its foot, and each layer with it.
+  await page.getByRole('slider', { name: /Thickness of the last sheet/ }).press('Shift+ArrowUp');
+  await expect(page.getByRole('group', { name: /^27 layers of fat of 51 µm and 28 of dough of 75 µm in 3\.5 mm/ })).toBeVisible();
+  await undo(page);
   await page.getByRole('button', { name: 'Fold', exact: true }).click();
   await expect(ruling(page)).toHaveText('81');
   await expect(page.getByText('Dough layers are thin')).toBeVisible();
-  await expect(page.getByRole('img', { name: /^81 layers of fat/ })).toBeVisible();
+  await expect(page.getByRole('group', { name: /^81 layers of fat/ })).toBeVisible();
   await page.getByRole('button', { name: 'Fold 4 taken out' }).click();
   await expect(ruling(page)).toHaveText('27');
   await expect(page.getByText('Dough layers are thin')).toBeHidden();

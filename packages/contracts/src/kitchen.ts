@@ -1,7 +1,7 @@
 import Joi from 'joi';
-import { judgements, learnedWhats, panKinds, ovenShelves, ovenSides, suits } from '@north-leaf/core';
+import { cutterKinds, judgements, learnedWhats, panKinds, ovenShelves, ovenSides, suits } from '@north-leaf/core';
 import { bodyOf } from './check.js';
-import type { Guest, Judgement, JudgementName, Learned, Oven, Pan, Place, Tray } from '@north-leaf/core';
+import type { Cutter, Guest, Judgement, JudgementName, Learned, Oven, Pan, Place, Tray } from '@north-leaf/core';
 
 const sizeMm = () => Joi.number().min(20).max(2000);
 
@@ -40,8 +40,14 @@ const ovenC = () => Joi.number().min(30).max(350);
 const material = () => Joi.valid('aluminium', 'darkSteel', 'stone', 'glass', 'ceramic', 'metalPan');
 const count = () => Joi.number().integer().min(1).max(500);
 
-/** What a kitchen holds several of, each stored and removed by its id. */
-export type KitchenThings = { readonly ovens: Oven; readonly places: Place; readonly trays: Tray; readonly pans: Pan };
+/** What a kitchen holds several of, each stored and removed by its id. A formula needs one of all but pans and cutters. */
+export type KitchenThings = {
+  readonly ovens: Oven;
+  readonly places: Place;
+  readonly trays: Tray;
+  readonly pans: Pan;
+  readonly cutters: Cutter;
+};
 export type KitchenList = keyof KitchenThings;
 
 export const ovenBodySchema: Joi.ObjectSchema<Oven> = bodyOf<Oven>({
@@ -93,11 +99,19 @@ export const panBodySchema: Joi.ObjectSchema<Pan> = bodyOf<Pan>({
   depthMm: Joi.number().min(3).max(300),
   material: material(),
 });
+export const cutterBodySchema: Joi.ObjectSchema<Cutter> = bodyOf<Cutter>({
+  id: id(),
+  name: name(),
+  kind: Joi.valid(...cutterKinds),
+  acrossMm: Joi.number().min(5).max(600),
+  lengthMm: Joi.number().min(5).max(600).optional(),
+});
 export const kitchenThingSchemas: { readonly [K in KitchenList]: Joi.ObjectSchema<KitchenThings[K]> } = {
   ovens: ovenBodySchema,
   places: placeBodySchema,
   trays: trayBodySchema,
   pans: panBodySchema,
+  cutters: cutterBodySchema,
 };
 
 export type OvenHeatBody = { readonly value: number; readonly sd: number; readonly from: string };

@@ -27,6 +27,7 @@ export { flourMoistureAt } from './dough/water.js';
 export { cachedNests, isCutShape, isPanShape, nestOfLayout, planSheet, piecesFromMass, webOf } from './sheet/plan.js';
 export { figureOf, upsideDown } from './sheet/figure.js';
 export { placedOn } from './sheet/nest.js';
+export { fittingCutter } from './sheet/cutters.js';
 export { waysToCut } from './sheet/ways.js';
 export { cutOrder, docksOf } from './sheet/cut-order.js';
 export { templatesOf } from './sheet/templates.js';
@@ -48,7 +49,7 @@ export { toneOf, lightnessOf } from './bake/tone.js';
 export { dialFor } from './bake/oven.js';
 export { ovenCare } from './bake/oven-care.js';
 export { heatFromWeighing } from './bake/weighing.js';
-export { ovenShelves, ovenSides, panKinds } from './document/kitchen.js';
+export { cutterKinds, ovenShelves, ovenSides, panKinds } from './document/kitchen.js';
 export { celsiusOfDial, dialOf, dialWords } from './units/dial.js';
 export { bakeSamples, SAMPLES } from './bake/samples.js';
 export { caughtShare, doneBand, planLooks } from './bake/looks.js';
@@ -183,7 +184,7 @@ export type {
   StepKind,
   StepWhat,
 } from './document/bake.js';
-export type { Guest, HotSpot, Kitchen, Learned, Oven, OvenReading, Pan, Place, Tray } from './document/kitchen.js';
+export type { Cutter, Guest, HotSpot, Kitchen, Learned, Oven, OvenReading, Pan, Place, Tray } from './document/kitchen.js';
 export type { Composition, GlutenReport, Ingredient, IngredientKind, IngredientPart, Lot, Origin, Pantry } from './document/pantry.js';
 export type { Preparation, PreparationAct, PreparationRow } from './document/preparation.js';
 export type { LinearAnswer, LinearEngine, LinearModel } from './math/linear-model.js';

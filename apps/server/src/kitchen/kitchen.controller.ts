@@ -14,7 +14,7 @@ import {
 } from '@north-leaf/contracts';
 import { ApiError } from '../platform/errors.js';
 import { KitchenService } from './kitchen.service.js';
-import type { Guest, Kitchen, Oven, Pan, Place, Tray } from '@north-leaf/core';
+import type { Cutter, Guest, Kitchen, Oven, Pan, Place, Tray } from '@north-leaf/core';
 import type {
   AirBody,
   GlutenLimitBody,
@@ -86,6 +86,12 @@ export class KitchenController {
   }
   @Put('pans/:id') storePan(@Param('id') id: string, @Body({ schema: kitchenThingSchemas.pans }) pan: Pan): Promise<Kitchen> {
     return this.store('pans', id, pan);
+  }
+  @Put('cutters/:id') storeCutter(
+    @Param('id') id: string,
+    @Body({ schema: kitchenThingSchemas.cutters }) cutter: Cutter,
+  ): Promise<Kitchen> {
+    return this.store('cutters', id, cutter);
   }
 
   @Put('ovens/:id/heat') setHeat(@Param('id') id: string, @Body({ schema: ovenHeatBodySchema }) heat: OvenHeatBody): Promise<Kitchen> {

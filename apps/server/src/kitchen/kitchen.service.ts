@@ -65,7 +65,7 @@ export class KitchenService {
     return this.change((kitchen) => ({ ...kitchen, judgements }));
   }
 
-  /** Adds an oven, a place, a tray or a pan, or writes over the one of the same id. */
+  /** Adds an oven, a place, a tray, a pan or a cutter, or writes over the one of the same id. */
   storeThing<K extends KitchenList>(list: K, thing: KitchenThings[K]): Promise<Kitchen> {
     return this.change((kitchen) => {
       const things = (kitchen[list] ?? []) as readonly KitchenThings[K][];
@@ -81,7 +81,7 @@ export class KitchenService {
       const left = things.filter((one) => one.id !== id);
       if (left.length === things.length) throw new ApiError('notFound', 'It is not in this kitchen.');
       // A formula names one of each of these: with none left, nothing could be worked out.
-      if (left.length === 0 && list !== 'pans') {
+      if (left.length === 0 && list !== 'pans' && list !== 'cutters') {
         throw new ApiError('invalid', `The last of the ${list} stays: every formula needs one. Add another first.`);
       }
       return { ...kitchen, [list]: left };

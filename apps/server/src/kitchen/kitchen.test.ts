@@ -56,6 +56,8 @@ describe('what the kitchen has', () => {
       { id: 'odd', name: 'Odd', kind: 'rectangle', count: 1, topMm: 200, bottomMm: 180, lengthMm: 150, depthMm: 30, material: 'glass' },
       'lengthMm',
     ],
+    ['a cutter of no known form', 'cutters/star', { id: 'star', name: 'Star', kind: 'star', acrossMm: 60 }, 'kind'],
+    ['a cutter of a hair', 'cutters/hair', { id: 'hair', name: 'Hair', kind: 'round', acrossMm: 0.5 }, 'acrossMm'],
     ['heat out of this world', 'ovens/oven-a/heat', { value: 9, sd: 0.1, from: '' }, 'value'],
   ])('refuses %s at its place, and changes nothing', async (_claim, path, body, where) => {
     const before = await kitchen();
@@ -72,6 +74,15 @@ describe('what the kitchen has', () => {
     for (const { id } of pans) await server.http().delete(`/api/kitchen/pans/${id}`).expect(200);
     expect((await kitchen()).pans).toEqual([]);
     for (const tray of trays.slice(1)) await put(`trays/${tray.id}`, tray).expect(200);
+  });
+
+  it('holds cutters, and gives up the last', async () => {
+    for (const { id } of (await kitchen()).cutters ?? []) await server.http().delete(`/api/kitchen/cutters/${id}`).expect(200);
+    const oblong = { id: 'oblong', name: 'Oblong', kind: 'rectangle', acrossMm: 40, lengthMm: 70 };
+    await put('cutters/oblong', oblong).expect(200);
+    expect((await kitchen()).cutters).toEqual([oblong]);
+    await server.http().delete('/api/kitchen/cutters/oblong').expect(200);
+    expect((await kitchen()).cutters).toEqual([]);
   });
 
   it('holds how large the mat is, and forgets it', async () => {

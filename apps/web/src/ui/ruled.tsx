@@ -3,10 +3,10 @@ import AddIcon from '@mui/icons-material/Add';
 import RemoveIcon from '@mui/icons-material/Remove';
 import PrintIcon from '@mui/icons-material/Print';
 import Box from '@mui/material/Box';
-import GlobalStyles from '@mui/material/GlobalStyles';
 import IconButton from '@mui/material/IconButton';
 import { useTheme } from '@mui/material/styles';
 import { inchesOf } from '@north-leaf/core';
+import { usePrintAlone } from './print-alone';
 
 type Props = {
   readonly widthMm: number;
@@ -28,33 +28,16 @@ const INCH = 25.4;
 export function Ruled({ widthMm, lengthMm, summary, children, handles, box = [540, 300] }: Props) {
   const { palette } = useTheme();
   const [zoom, setZoom] = useState(0);
-  const [printing, setPrinting] = useState(false);
+  const { className, styles, print } = usePrintAlone();
   const scale = Math.min((box[0] - LEFT - RIGHT) / widthMm, (box[1] - TOP - BOTTOM) / lengthMm) * ZOOMS[zoom]!;
   const [w, h] = [widthMm * scale, lengthMm * scale];
   const [allW, allH] = [w + LEFT + RIGHT, h + TOP + BOTTOM];
-  const print = () => {
-    setPrinting(true);
-    requestAnimationFrame(() => {
-      window.print();
-      setPrinting(false);
-    });
-  };
   return (
-    <Box className={printing ? 'printed-alone' : undefined}>
-      {printing && (
-        <GlobalStyles
-          styles={{
-            '@media print': {
-              'body *': { visibility: 'hidden' },
-              '.printed-alone, .printed-alone *': { visibility: 'visible' },
-              '.printed-alone': { position: 'fixed', inset: 0 },
-            },
-          }}
-        />
-      )}
+    <Box className={className}>
+      {styles}
       <Box sx={{ display: 'flex', alignItems: 'center', justifyContent: 'flex-end', fontSize: 12.5, color: 'text.secondary' }}>
         to scale: {Math.round(widthMm)} × {Math.round(lengthMm)} mm, {inchesOf(widthMm).toFixed(1)} × {inchesOf(lengthMm).toFixed(1)} in
-        <Box component="span" sx={{ '@media print': { display: 'none' }, whiteSpace: 'nowrap' }}>
+        <Box component="span" className="not-on-paper" sx={{ whiteSpace: 'nowrap' }}>
           <IconButton size="small" aria-label="Smaller" disabled={zoom === 0} onClick={() => setZoom(zoom - 1)}>
             <RemoveIcon fontSize="inherit" />
           </IconButton>

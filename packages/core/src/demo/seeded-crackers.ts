@@ -81,6 +81,11 @@ export const demoKitchen: Kitchen = {
     },
     { id: 'muffin-12', name: 'Tin of 12 cups', count: 2, cups: 12, topMm: 70, bottomMm: 50, depthMm: 30, material: 'metalPan' },
   ],
+  cutters: [
+    { id: 'round-50', name: 'Round cutter 50', kind: 'round', acrossMm: 50 },
+    { id: 'round-65', name: 'Round cutter 65', kind: 'round', acrossMm: 65 },
+    { id: 'hexagon-48', name: 'Hexagon cutter 48', kind: 'hexagon', acrossMm: 48 },
+  ],
   mat: { widthMm: 600, lengthMm: 400 },
   learned: [],
   guests: [

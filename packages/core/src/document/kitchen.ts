@@ -70,6 +70,15 @@ export type Pan = {
   /** Of a tin of several. */ readonly cups?: number;
   readonly material: TrayMaterial;
 };
+export const cutterKinds = ['round', 'hexagon', 'heart', 'rectangle'] as const;
+/** What takes a piece out of a sheet at one press. */
+export type Cutter = {
+  readonly id: string;
+  readonly name: string;
+  readonly kind: (typeof cutterKinds)[number];
+  /** Of a hexagon across its flats; of a rectangle its width. */ readonly acrossMm: number;
+  /** Of a rectangle; left out: a square. */ readonly lengthMm?: number;
+};
 /** What a guest, a customer or a class cannot have. Roles and words, no person's name is needed. */
 export type Guest = { readonly id: string; readonly name: string; readonly suits: readonly string[]; readonly note?: string };
 export type Kitchen = {
@@ -85,6 +94,7 @@ export type Kitchen = {
   readonly places: readonly Place[];
   readonly trays: readonly Tray[];
   readonly pans?: readonly Pan[];
+  /** None named: pieces are cut of any size. */ readonly cutters?: readonly Cutter[];
   /** The mat, board or table that dough is rolled on: no sheet is larger. */ readonly mat?: {
     readonly widthMm: number;
     readonly lengthMm: number;

@@ -1,6 +1,7 @@
 import { fact, table } from './fact.js';
 
 export const cutterWebMm = fact(2, 'mm', 'commonPractice', 'dough left between two cutter marks so that neither tears; no source');
+export const nearCutterShare = fact(0.25, 'share of the size', 'judgement', 'a cutter that differs by more makes another piece');
 export const rerollDustShare = fact(
   0.015,
   'share of the scraps',
@@ -8,6 +9,12 @@ export const rerollDustShare = fact(
   'dusting flour that scraps take up each time they are rolled, 1 to 2 %',
 );
 export const traySideMm = fact(10, 'mm', 'commonPractice', 'bare edge of a tray, where air and metal are hottest; no source');
+export const raisedGapMm = fact(
+  25,
+  'mm',
+  'judgement',
+  'between proved pieces on a tray: they grow sideways in the oven, and stuck together their sides stay pale',
+);
 export const shelvesEvenK = fact(8, 'K', 'judgement', 'shelves that differ by more bake two trays unlike');
 export const proofGrowth = table(
   { ratio: 1.5, fromC: 20, fromMin: 30 },

@@ -74,6 +74,7 @@ export const findingCodes = [
   'sheet.offTray',
   'sheet.pansShort',
   'sheet.overMat',
+  'sheet.noCutter',
   'sheet.shelvesUneven',
   'sheet.layersLost',
   'sheet.notFolded',

@@ -348,6 +348,11 @@ const words: Record<FindingCode, (finding: Finding) => Words> = {
     why: `Rolled in ${f.measured?.value}, it does not lie on ${of(f)}.`,
     change: `Roll it in ${f.measured?.low} equal lots; the rest stays cold.`,
   }),
+  'sheet.noCutter': (f) => ({
+    what: 'No cutter of this size here',
+    why: `It is cut ${f.measured?.value} mm across${of(f) === '' ? ', and no cutter of the kitchen comes near' : `; the nearest here is ${of(f)}`}.`,
+    change: of(f) === '' ? 'Cut another shape, or name the cutter in the kitchen.' : 'Cut with it, or name the cutter in the kitchen.',
+  }),
   'sheet.shelvesUneven': (f) => ({
     what: 'Two trays would bake unlike',
     why: `The shelves of ${of(f)} differ by ${Math.round(f.measured?.value ?? 0)} K.`,

@@ -4,7 +4,9 @@ import { judged } from '../facts/judgements.js';
 import { layerFloors, slabUnlike } from '../facts/laminating.js';
 import { shelvesEvenK } from '../facts/sheet.js';
 import { finding } from '../findings/judge.js';
+import { cutterOf, fittingCutter, needsCutter } from './cutters.js';
 import { usualFolds } from './laminate.js';
+import { isCutShape } from './plan.js';
 import type { Edit } from '../document/edits.js';
 import type { Formula } from '../document/formula.js';
 import type { Kitchen, Oven, Tray } from '../document/kitchen.js';
@@ -65,6 +67,7 @@ function cutFindings(formula: Formula, kitchen: Kitchen, result: SheetResult): F
     found.push(finding('sheet.noPiece', 'fix', 'sheet', { path: 'sheet.pieces', value: 0, of }));
     return found;
   }
+  found.push(...cutterFindings(formula, kitchen));
   const whole = sheet.cut === 'hot' || sheet.cut === 'cold';
   // Half triangles are eaten too.
   const lost = result.scrapShare * (1 - Math.min(1, (result.halves * result.pieceDoughG) / 2 / result.scrapG));
@@ -103,6 +106,20 @@ function cutFindings(formula: Formula, kitchen: Kitchen, result: SheetResult): F
     }
   }
   return found;
+}
+
+/** A round, hexagon or heart of a size that no cutter here has: the nearest of its kind, where there is one near enough. */
+function cutterFindings({ sheet: { parts } }: Formula, { cutters = [] }: Kitchen): Finding[] {
+  const { shape } = parts[0]!;
+  if (!isCutShape(shape) || !needsCutter(shape) || !('acrossMm' in shape) || cutters.length === 0 || cutterOf(shape, cutters)) return [];
+  const to = fittingCutter(shape, cutters);
+  // Bottoms and tops of a pair are cut with one cutter.
+  const edits = parts.flatMap(({ shape: one }, i): Edit[] =>
+    to && one.kind === shape.kind && one.acrossMm === shape.acrossMm
+      ? [{ path: `/sheet/parts/${i}/shape/acrossMm`, from: one.acrossMm, to: to.acrossMm }]
+      : [],
+  );
+  return [finding('sheet.noCutter', 'note', 'sheet', { path: 'sheet.parts', value: shape.acrossMm, of: to?.name ?? '' }, edits)];
 }
 
 /** Equal lots that the dough has to be rolled in for each sheet to lie on the mat. */

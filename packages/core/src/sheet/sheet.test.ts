@@ -6,6 +6,7 @@ import { aFilling, aFormula, kitchen, pantry, resultOf, WATER, worked } from '..
 import { cutOrder, docksOf } from './cut-order.js';
 import { planSheet, piecesFromMass } from './plan.js';
 import { templatesOf } from './templates.js';
+import { fittingCutter } from './cutters.js';
 import { waysToCut } from './ways.js';
 import type { Json } from '../document/edits.js';
 import type { CutShape, Formula, Part, Shape } from '../document/formula.js';
@@ -211,6 +212,12 @@ describe('what stands in the oven', () => {
     expect(Math.abs(acrossMm - 65)).toBeLessThan(12);
   });
 
+  it('and wants room on the tray to go on growing; what was not proved lies closer', () => {
+    const gap = (formula: Formula) => resultOf(worked(formula), 'sheet').gapMm;
+    expect(gap(starter('croissant'))).toBe(25);
+    expect(gap(starter('puff'))).toBe(6);
+  });
+
   it('a ball is as large as its grams: 60 g at 1.2 g/ml is 45.7 mm (hand sum)', () => {
     const { acrossMm, heightMm } = bodyOf(withParts([{ shape: { kind: 'portion', pieceG: 60, form: 'ball' } }]));
     expect(acrossMm).toBeCloseTo(45.71, 2);
@@ -255,7 +262,8 @@ describe('what stands in the oven', () => {
 });
 
 describe('ways to cut', () => {
-  const ways = waysToCut(aFormula(), kitchen, 419.9);
+  const { cutters = [], ...bare } = kitchen;
+  const ways = waysToCut(aFormula(), bare, 419.9);
 
   it('begins with the formula’s own, and every other way weighs about as much a piece', () => {
     expect(ways[0]).toMatchObject({ own: true, pieces: 70, fromScraps: 4 });
@@ -267,6 +275,25 @@ describe('ways to cut', () => {
     const left = (kind: string) => Math.min(...ways.filter(({ shape: one }) => one.kind === kind).map(({ scrapG }) => scrapG));
     expect(left('rectangle')).toBeLessThan(left('round'));
     expect(left('rectangle')).toBeLessThan(left('heart'));
+  });
+
+  it('where cutters are named, what only a cutter cuts is one of them, the nearest first; a knife cuts any size', () => {
+    const [own, ...others] = waysToCut(aFormula(), kitchen, 419.9);
+    expect(own!.cutter).toBeUndefined();
+    expect(others.slice(0, 3).map(({ cutter }) => cutter)).toEqual(['Hexagon cutter 48', 'Round cutter 50', 'Round cutter 65']);
+    expect(others.slice(3).map(({ shape: { kind } }) => kind)).toEqual(['rectangle', 'diamond', 'triangle']);
+    const rounds = waysToCut(aFormula(shape({ kind: 'round', acrossMm: 50 })), kitchen, 419.9);
+    expect(rounds.filter(({ cutter }) => cutter === 'Round cutter 50')).toEqual([expect.objectContaining({ own: true })]);
+  });
+
+  it('a cutter fits what is within a quarter of its size, and its own kind', () => {
+    const fits = (one: CutShape) => fittingCutter(one, cutters)?.id;
+    expect(fits({ kind: 'round', acrossMm: 56 })).toBe('round-50');
+    expect(fits({ kind: 'round', acrossMm: 59 })).toBe('round-65');
+    expect(fits({ kind: 'round', acrossMm: 90 })).toBeUndefined();
+    expect(fits({ kind: 'heart', acrossMm: 50 })).toBeUndefined();
+    const oblong = { id: 'o', name: 'Oblong', kind: 'rectangle' as const, acrossMm: 40, lengthMm: 70 };
+    expect(fittingCutter({ kind: 'rectangle', widthMm: 70, lengthMm: 40 }, [oblong])).toBe(oblong);
   });
 
   it('says nothing where the piece has several parts or is rolled up', () => {

@@ -1,7 +1,7 @@
 import { learnedOf } from '../document/kitchen.js';
 import { InputError, within } from '../errors.js';
 import { tableMin, trayGapMm } from '../facts/dough.js';
-import { traySideMm } from '../facts/sheet.js';
+import { raisedGapMm, traySideMm } from '../facts/sheet.js';
 import { spreadRatio } from './spreading.js';
 import { mixMakeUps } from '../ingredient/mixture.js';
 import { coldTable } from '../matter/cold-enthalpy.js';
@@ -122,9 +122,10 @@ export const rolledG = ({ doughG, rollIn, dustG }: DoughResult): number => dough
 
 type OnTrays = Pick<SheetResult, 'gapMm' | 'trays' | 'traysNeeded' | 'piecesPerTray' | 'loads'>;
 
-/** Pieces on trays: what spreads wants room to, pans stand as they are, a whole sheet is a tray. */
+/** Pieces on trays: what spreads or was proved wants room to, pans stand as they are, a whole sheet is a tray. */
 function piecesOnTrays(formula: Formula, kitchen: Kitchen, tray: Tray, body: Body, plan: SheetPlan, spread: number): OnTrays {
-  const gapMm = trayGapMm.value + (spread - 1) * Math.min(body.widthMm, body.lengthMm);
+  const stillMm = body.proved > 1 ? raisedGapMm.value : trayGapMm.value;
+  const gapMm = stillMm + (spread - 1) * Math.min(body.widthMm, body.lengthMm);
   const pan = kitchen.pans?.find(({ id }) => id === formula.bake.panId);
   const { pieces } = plan;
   const cups = pan?.cups ?? 1;

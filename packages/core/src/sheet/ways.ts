@@ -1,4 +1,5 @@
 import { firstPart, isCutShape, planSheet } from './plan.js';
+import { cutterOf, cutterShape, needsCutter } from './cutters.js';
 import { figureOf } from './figure.js';
 import { roundTo } from '../units/rounding.js';
 import type { CutShape, Formula } from '../document/formula.js';
@@ -12,22 +13,39 @@ export type CutWay = {
   readonly pieceG: number;
   readonly scrapG: number;
   /** The formula's own. */ readonly own: boolean;
+  /** The kitchen's cutter that it is cut with. */ readonly cutter?: string;
 };
 
+/** Kitchens with many cutters see those that come nearest the piece. */
+const MOST_CUTTERS = 4;
+
 /**
- * The formula's own cut beside others of about the same area, by how much dough ends in pieces.
+ * The formula's own cut beside others of about the same area, by how much dough ends in pieces. Where the kitchen named its cutters, what
+ * only a cutter cuts is one of these; what a knife cuts is of any size.
  *
- * Units    g; shapes in mm, rounded to whole millimetres.
+ * Units    g; shapes in mm, those of a knife rounded to whole millimetres.
  * Throws   as planSheet, for the formula's own.
  * Findings none.
  * Source   planSheet of each; the sizes only follow from equal area.
  */
-export function waysToCut(formula: Formula, kitchen: Pick<Kitchen, 'pans' | 'mat'>, massG: number): CutWay[] {
+export function waysToCut(formula: Formula, kitchen: Pick<Kitchen, 'pans' | 'mat' | 'cutters'>, massG: number): CutWay[] {
   const part = firstPart(formula);
   if (!isCutShape(part.shape) || formula.sheet.parts.length > 1 || part.body === 'rolledUp') return [];
   const own = part.shape;
   const { areaMm2 } = figureOf(own, 'sheet.parts[0].shape');
-  const others = sameArea(areaMm2).filter((shape) => !isLike(shape, own));
+  const { cutters = [] } = kitchen;
+  const inHand = cutterOf(own, cutters);
+  const byKnife = sameArea(areaMm2).filter((shape) => !isLike(shape, own) && (cutters.length === 0 || !needsCutter(shape)));
+  const far = (shape: CutShape) => Math.abs(Math.log(figureOf(shape, 'cutter').areaMm2 / areaMm2));
+  const byCutter = cutters
+    .filter((cutter) => cutter !== inHand)
+    .map(cutterShape)
+    .sort((a, b) => far(a) - far(b))
+    .slice(0, MOST_CUTTERS);
+  const withCutter = (shape: CutShape) => {
+    const cutter = cutterOf(shape, cutters)?.name;
+    return cutter === undefined ? {} : { cutter };
+  };
   const wayOf = (shape: CutShape): CutWay => {
     const plan = planSheet({ ...formula, sheet: { ...formula.sheet, parts: [{ ...part, shape }] } }, kitchen, massG);
     return {
@@ -37,9 +55,10 @@ export function waysToCut(formula: Formula, kitchen: Pick<Kitchen, 'pans' | 'mat
       pieceG: plan.pieceDoughG,
       scrapG: plan.scrapG,
       own: shape === own,
+      ...withCutter(shape),
     };
   };
-  return [wayOf(own), ...others.map(wayOf)];
+  return [wayOf(own), ...byCutter.map(wayOf), ...byKnife.map(wayOf)];
 }
 
 /** Shapes of one area, in whole millimetres and inside what may be cut. */

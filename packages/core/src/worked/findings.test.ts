@@ -174,6 +174,7 @@ const cases: Record<FindingCode, Formula> = {
     '/sheet/parts/0/shape': { kind: 'lining', overhangMm: 10 },
   }),
   'sheet.overMat': aFormula(),
+  'sheet.noCutter': aFormula({ '/sheet/parts/0/shape': { kind: 'round', acrossMm: 45 } }),
   'sheet.shelvesUneven': aFormula({ '/bake/traysAtOnce': 2 }),
   'sheet.layersLost': aPuff({ '/sheet/reroll': 'once' }),
   'sheet.notFolded': aFormula({
@@ -248,6 +249,7 @@ const mendable: readonly FindingCode[] = [
   'chill.tooHard',
   'sheet.tooThick',
   'sheet.overMat',
+  'sheet.noCutter',
   'sheet.shelvesUneven',
   'sheet.layersLost',
   'sheet.notFolded',

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useId, useState } from 'react';
 import Box from '@mui/material/Box';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
@@ -50,6 +50,7 @@ const termWords: Record<string, string> = {
 /** Where it lands between soft and crisp, firm and tender: the draft with its spread, the saved version, the real bakes. */
 export function OutlookField({ outlook, savedOutlook, version, changed, baked, stale }: Props) {
   const { palette } = useTheme();
+  const frame = useId();
   return (
     <Box
       component="section"
@@ -63,6 +64,9 @@ export function OutlookField({ outlook, savedOutlook, version, changed, baked, s
         <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>model, judgement sizes</Box>
       </Box>
       <svg viewBox={`0 0 ${W + X0 + 10} ${H + 28}`} width="100%" aria-hidden="true" style={{ opacity: stale ? 0.6 : 1 }}>
+        <clipPath id={frame}>
+          <rect x={X0} y={Y0} width={W} height={H} rx="6" />
+        </clipPath>
         <rect x={X0} y={Y0} width={W} height={H} rx="6" fill={palette.leaf.well} stroke={palette.divider} />
         {[2.5, 5, 7.5].map((at) => (
           <g key={at} stroke={palette.divider}>
@@ -114,7 +118,7 @@ export function OutlookField({ outlook, savedOutlook, version, changed, baked, s
               fillOpacity="0.14"
               stroke={palette.primary.main}
               strokeWidth="1"
-              clipPath="inset(0)"
+              clipPath={`url(#${frame})`}
             />
             <path d={LEAF} transform={`translate(${x(outlook.crisp.value)} ${y(outlook.tender.value)})`} fill={palette.primary.main} />
           </>

@@ -11,7 +11,7 @@ import { useTheme } from '@mui/material/styles';
 import { useQuery } from '@tanstack/react-query';
 import { DateTime } from 'luxon';
 import { Link, useParams } from 'react-router';
-import { ovenCare, type Kitchen, type Oven, type OvenCare, type Pan, type Place, type Tray } from '@north-leaf/core';
+import { ovenCare, type Cutter, type Kitchen, type Oven, type OvenCare, type Pan, type Place, type Tray } from '@north-leaf/core';
 import type { KitchenList, KitchenThings } from '@north-leaf/contracts';
 import { ErrorPage } from '../../platform/error-page';
 import { usePreferences } from '../../platform/preferences';
@@ -29,11 +29,11 @@ import { RollingMat } from './rolling-mat';
 import { RoomAir } from './room-air';
 import { emptyThing, ThingForm } from './thing-form';
 import { useKitchenUndoKey } from './use-kitchen';
-import { careWords, lists, materials, nextWords, placeKinds } from './words';
+import { careWords, cutterKindNames, lists, materials, nextWords, placeKinds } from './words';
 
 type Open = { readonly list: KitchenList; readonly thing: KitchenThings[KitchenList]; readonly isNew: boolean };
 
-/** The kitchen as it is: ovens with what their dials really give, cold places, trays, pans and the air. */
+/** The kitchen as it is: ovens with what their dials really give, cold places, trays, pans, cutters and the air. */
 export function KitchenPage() {
   const { id } = useParams();
   const { data: kitchen, error } = useQuery(kitchenQuery);
@@ -236,6 +236,11 @@ function about(list: KitchenList, thing: KitchenThings[KitchenList], units: 'met
   if (list === 'trays') {
     const { count, material } = thing as Tray;
     return `× ${count}, ${materials[material]}`;
+  }
+  if (list === 'cutters') {
+    const { kind, acrossMm, lengthMm } = thing as Cutter;
+    const long = kind === 'rectangle' ? ` × ${showQuantity(lengthMm ?? acrossMm, 'length', units)}` : '';
+    return `${cutterKindNames[kind]}, ${long === '' ? showQuantity(acrossMm, 'length', units) : showValue(acrossMm, 'length', units)}${long}`;
   }
   const { count, topMm, lengthMm, depthMm, cups } = thing as Pan;
   const size =

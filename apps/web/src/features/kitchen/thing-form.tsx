@@ -12,7 +12,7 @@ import { FormEnd } from '../../ui/form-end';
 import { QuantityField } from '../../ui/quantity-field';
 import { SideSheet } from '../../ui/side-sheet';
 import { ovenKinds } from '../../ui/words';
-import { dialUnits, lists, materials, panKindNames, placeKinds } from './words';
+import { cutterKindNames, dialUnits, lists, materials, panKindNames, placeKinds } from './words';
 import { useDoInKitchen } from './use-kitchen';
 import type { KitchenThing } from './api';
 
@@ -26,6 +26,7 @@ type NumberField = {
   readonly unit: string;
   readonly plain?: boolean;
   /** May be left out: what is taken then. */ readonly usual?: string;
+  /** Asked only of things of this kind. */ readonly ofKind?: string;
 };
 type Field =
   | { readonly key: string; readonly label: string; readonly of: 'choice'; readonly options: Readonly<Record<string, string>> }
@@ -70,6 +71,11 @@ const fields: Readonly<Record<KitchenList, readonly Field[]>> = {
     { key: 'cups', label: 'Cups in one tin', of: 'number', kind: 'percent', low: 1, high: 60, unit: '', plain: true, usual: 'one' },
     material,
   ],
+  cutters: [
+    { key: 'kind', label: 'Form', of: 'choice', options: cutterKindNames },
+    { ...size('acrossMm', 'Across'), low: 5, high: 600 },
+    { ...size('lengthMm', 'Length, where it is long'), low: 5, high: 600, usual: 'as wide', ofKind: 'rectangle' },
+  ],
 };
 
 export const emptyThing: { readonly [K in KitchenList]: Omit<KitchenThings[K], 'id'> } = {
@@ -77,6 +83,7 @@ export const emptyThing: { readonly [K in KitchenList]: Omit<KitchenThings[K], '
   places: { name: '', kind: 'fridge', atC: 5 },
   trays: { name: '', count: 1, widthMm: 300, lengthMm: 400, material: 'aluminium' },
   pans: { name: '', count: 1, kind: 'plate', topMm: 230, bottomMm: 190, depthMm: 38, material: 'metalPan' },
+  cutters: { name: '', kind: 'round', acrossMm: 60 },
 };
 
 type Props = {
@@ -86,12 +93,12 @@ type Props = {
   readonly onClose: () => void;
 };
 
-/** One oven, place, tray or pan: what it is called and what the models need of it. */
+/** One oven, place, tray, pan or cutter: what it is called and what the models need of it. */
 export function ThingForm({ list, thing, isNew, onClose }: Props) {
   const act = useDoInKitchen();
   const [name, setName] = useState(thing.name);
   const [values, setValues] = useState<Readonly<Record<string, unknown>>>(thing as unknown as Record<string, unknown>);
-  const [asked, setAsked] = useState(false);
+  const [tried, setTried] = useState(false);
   const [unread, setUnread] = useState<ReadonlySet<string>>(new Set());
   const [busy, setBusy] = useState(false);
   const [failed, setFailed] = useState<string | null>(null);
@@ -104,11 +111,12 @@ export function ThingForm({ list, thing, isNew, onClose }: Props) {
     if (field.plain && !field.usual && !Number.isInteger(value)) return 'must be a whole number';
     return value < field.low || value > field.high ? `must be from ${field.low} to ${field.high} ${field.unit}`.trim() : undefined;
   };
-  const wrong = fields[list].some((field) => wrongOf(field) !== undefined) || unread.size > 0;
+  const asked = fields[list].filter((field) => field.of !== 'number' || field.ofKind === undefined || field.ofKind === values['kind']);
+  const wrong = asked.some((field) => wrongOf(field) !== undefined) || unread.size > 0;
   const missing = name.trim() === '';
 
   const store = async () => {
-    setAsked(true);
+    setTried(true);
     if (missing || wrong) return;
     setBusy(true);
     try {
@@ -149,11 +157,11 @@ export function ThingForm({ list, thing, isNew, onClose }: Props) {
           label="Name"
           value={name}
           onChange={(event) => setName(event.target.value)}
-          error={asked && missing}
-          helperText={asked && missing ? 'Give it the name it has in the kitchen' : undefined}
+          error={tried && missing}
+          helperText={tried && missing ? 'Give it the name it has in the kitchen' : undefined}
           slotProps={{ htmlInput: { maxLength: 60 } }}
         />
-        {fields[list].map((field) =>
+        {asked.map((field) =>
           field.of === 'flag' ? (
             <FormControlLabel
               key={field.key}
@@ -176,7 +184,7 @@ export function ThingForm({ list, thing, isNew, onClose }: Props) {
                   width={230}
                 />
               ) : field.usual && values[field.key] === undefined ? (
-                <Button size="small" onClick={() => set(field.key, 9)} aria-label={`Set ${field.label}`}>
+                <Button size="small" onClick={() => set(field.key, field.low < 9 ? 9 : field.low)} aria-label={`Set ${field.label}`}>
                   {field.usual}
                 </Button>
               ) : (
@@ -202,7 +210,7 @@ export function ThingForm({ list, thing, isNew, onClose }: Props) {
         )}
         <Box sx={{ pt: 3, display: 'grid', gap: 2 }}>
           <FormEnd failed={failed} busy={busy} onLeave={onClose} onRemove={isNew ? undefined : () => void remove()} />
-          {!isNew && list !== 'pans' && (
+          {!isNew && list !== 'pans' && list !== 'cutters' && (
             <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>
               A formula that names a removed {one} says so and waits until you choose another.
             </Box>

@@ -1,4 +1,4 @@
-import type { Oven, OvenCare, Pan, PlaceKind, TrayMaterial } from '@north-leaf/core';
+import type { Cutter, Oven, OvenCare, Pan, PlaceKind, TrayMaterial } from '@north-leaf/core';
 import type { KitchenList } from '@north-leaf/contracts';
 
 export const dialUnits: Readonly<Record<Oven['dialUnit'], string>> = { C: '°C', F: '°F', gas: 'gas marks' };
@@ -15,6 +15,12 @@ export const panKindNames: Readonly<Record<NonNullable<Pan['kind']>, string>> = 
   rectangle: 'rectangle',
   oval: 'oval',
 };
+export const cutterKindNames: Readonly<Record<Cutter['kind'], string>> = {
+  round: 'round',
+  hexagon: 'hexagon',
+  heart: 'heart',
+  rectangle: 'square or rectangle',
+};
 export const materials: Readonly<Record<TrayMaterial, string>> = {
   aluminium: 'bright aluminium',
   darkSteel: 'dark steel',
@@ -29,6 +35,7 @@ export const lists: Readonly<Record<KitchenList, { readonly title: string; reado
   places: { title: 'Cold, table, rack', one: 'place' },
   trays: { title: 'Trays', one: 'tray' },
   pans: { title: 'Pans', one: 'pan' },
+  cutters: { title: 'Cutters', one: 'cutter' },
 };
 
 const ago = (days: number) => (days === 0 ? 'today' : days === 1 ? 'yesterday' : `${days} days ago`);

@@ -1,18 +1,26 @@
 import { memo } from 'react';
+import PrintIcon from '@mui/icons-material/Print';
 import Box from '@mui/material/Box';
+import IconButton from '@mui/material/IconButton';
 import Typography from '@mui/material/Typography';
 import { cutOrder, type CutStep, type SheetLayout } from '@north-leaf/core';
 import { usePreferences, type UnitSystem } from '../../../platform/preferences';
 import { showQuantity, showValue, unitOf } from '../../../ui/quantity';
 import type { DrawnSheet } from './sheet-plan';
 
+type Props = { readonly drawn: DrawnSheet; readonly layout: SheetLayout; readonly onPrint: () => void };
 /** What to do on the sheet, one after the other, with the places on the ruler. */
-export const CutOrder = memo(function CutOrder({ drawn: { formula }, layout }: { drawn: DrawnSheet; layout: SheetLayout }) {
+export const CutOrder = memo(function CutOrder({ drawn: { formula }, layout, onPrint }: Props) {
   const units = usePreferences((state) => state.units);
   const cut = formula.sheet.cut ?? 'raw';
   return (
     <Box>
-      <Typography variant="h3">Order of cuts</Typography>
+      <Box sx={{ display: 'flex', alignItems: 'center', justifyContent: 'space-between' }}>
+        <Typography variant="h3">Order of cuts</Typography>
+        <IconButton size="small" className="not-on-paper" aria-label="Print the sheet with its cuts and trays" onClick={onPrint}>
+          <PrintIcon fontSize="inherit" />
+        </IconButton>
+      </Box>
       <Box component="ol" sx={{ m: 0, pl: 5, fontSize: 13.5 }}>
         {cutOrder(formula, layout).map((step, i) => (
           <li key={i}>{stepWords(step, units)}</li>

@@ -44,7 +44,9 @@ export const Ways = memo(function Ways({ drawn }: { drawn: DrawnSheet | null }) 
           <Glyph shape={way.shape} />
           <Box sx={{ fontSize: 13.5, lineHeight: '17px' }}>
             <b>{cutWords(way.shape)}</b>
-            <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>{showQuantity(way.scrapG, 'mass', units)} left over</Box>
+            <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>
+              {showQuantity(way.scrapG, 'mass', units)} left over{way.cutter !== undefined && `, ${way.cutter}`}
+            </Box>
           </Box>
           <Box sx={{ fontWeight: 680, fontSize: 14.5, textAlign: 'right' }}>
             {way.pieces - way.fromScraps}

@@ -11,12 +11,15 @@ import {
   mostFatLayers,
   judged,
   laminationLayers,
+  roundTo,
   type LaminateResult,
   type Slab,
 } from '@north-leaf/core';
 import { usePreferences } from '../../../platform/preferences';
+import { Grip } from '../../../ui/grip';
 import { Plot } from '../../../ui/plot';
 import { showQuantity } from '../../../ui/quantity';
+import { setValue, useDraft } from '../draft-store';
 import { useAnswer, useFormula, useSurroundings, Waiting } from './board';
 import { foldWords, useLaminate, useShownStep } from './laminate-view';
 
@@ -63,6 +66,7 @@ export function LayersPicture() {
         doughUm={doughUm}
         inverse={formula.sheet.laminate?.lockIn === 'inverse'}
         floorUm={floor}
+        drawn={step === undefined}
       />
       <Box sx={{ fontSize: 13 }}>
         <b>
@@ -89,8 +93,9 @@ type SectionProps = {
   readonly doughUm: number;
   readonly inverse: boolean;
   readonly floorUm: number;
+  /** The last sheet: its thickness may be drawn out. */ readonly drawn: boolean;
 };
-function Section({ lies, fatLayers, doughLayers, fatUm, doughUm, inverse, floorUm }: SectionProps) {
+function Section({ lies, fatLayers, doughLayers, fatUm, doughUm, inverse, floorUm, drawn }: SectionProps) {
   const { palette } = useTheme();
   const units = usePreferences((state) => state.units);
   const perUm = H / (1000 * lies.thicknessMm);
@@ -109,7 +114,7 @@ function Section({ lies, fatLayers, doughLayers, fatUm, doughUm, inverse, floorU
     <svg
       viewBox={`0 0 ${W + 200} ${H + 20}`}
       width="100%"
-      role="img"
+      role={drawn ? 'group' : 'img'}
       aria-label={`${fatLayers} ${fatLayers === 1 ? 'layer' : 'layers'} of fat of ${Math.round(fatUm)} µm and ${doughLayers} of dough of ${Math.round(doughUm)} µm in ${lies.thicknessMm.toFixed(1)} mm`}
       style={{ maxHeight: 250 }}
     >
@@ -131,6 +136,7 @@ function Section({ lies, fatLayers, doughLayers, fatUm, doughUm, inverse, floorU
           <rect key={i} y={y} width={W - 40} height={Math.max(0.35, h)} fill={front} />
         ))}
         <rect width={W - 40} height={H} fill="none" stroke={palette.leaf.crust} />
+        {drawn && <ThicknessGrip thicknessMm={lies.thicknessMm} />}
       </g>
       <line x1={W - 20} y1={H / 2} x2={W + 40} y2={H / 2} stroke={palette.text.primary} />
       <circle cx={W - 24} cy={H / 2} r="6" fill="none" stroke={palette.text.primary} strokeWidth="1.6" />
@@ -165,6 +171,28 @@ function Section({ lies, fatLayers, doughLayers, fatUm, doughUm, inverse, floorU
         {showQuantity(lies.lengthMm, 'length', units, units === 'metric' ? 0 : 1)}
       </text>
     </svg>
+  );
+}
+
+/** At the foot of the section: drawn down the sheet is thicker, and so is each of its layers. */
+function ThicknessGrip({ thicknessMm }: { thicknessMm: number }) {
+  const pxPerMm = H / thicknessMm;
+  return (
+    <Grip
+      xMm={(W - 40) / 2 / pxPerMm}
+      yMm={thicknessMm}
+      pxPerMm={pxPerMm}
+      label="Thickness of the last sheet"
+      valueMm={thicknessMm}
+      valueText={`${thicknessMm.toFixed(1)} mm`}
+      cursor="ns-resize"
+      stepMm={0.1}
+      grasp={() => (_right, down, stepKey) =>
+        useDraft
+          .getState()
+          .edit(stepKey, setValue('/sheet/parts/0/thicknessMm', Math.min(20, Math.max(1, roundTo(thicknessMm + down, 0.1)))))
+      }
+    />
   );
 }
 

@@ -9,6 +9,7 @@ import { latticeOf, panInside, twoThirdsSplit, type Pan, type PartPlan, type Sha
 import { usePreferences } from '../../../platform/preferences';
 import { showQuantity } from '../../../ui/quantity';
 import { Ruled } from '../../../ui/ruled';
+import { PanGrips } from './pan-grips';
 import type { DrawnSheet } from './sheet-plan';
 
 /** What one piece is made of, each part to one scale, and how the dough is shared between them. */
@@ -21,9 +22,16 @@ export function PanPicture({ drawn, pan }: { drawn: DrawnSheet; pan: Pan | null 
   const widthMm = Math.max(40, end ? end.x + end.widthMm : 0);
   const lengthMm = Math.max(20, ...laid.map((one) => one.lengthMm));
   const words = plan.parts.map((part) => `${partWords[part.kind]} ${Math.round(part.widthMm)} mm`).join(', ');
+  const middleOf = ({ x, widthMm: wide }: (typeof laid)[number]) => ({ xMm: x + wide / 2, yMm: lengthMm / 2, widthMm: wide });
+  const grips = (pxPerMm: number) =>
+    formula.sheet.parts.map((part, index) => {
+      // A lattice lies over its lining.
+      const own = laid.find(({ key }) => key === part.key) ?? laid[0];
+      return own && <PanGrips key={part.key} part={part} index={index} at={middleOf(own)} pan={pan} pxPerMm={pxPerMm} />;
+    });
   return (
     <Box sx={{ display: 'grid', gap: 2 }}>
-      <Ruled widthMm={widthMm} lengthMm={lengthMm} summary={`To scale: ${words}`}>
+      <Ruled widthMm={widthMm} lengthMm={lengthMm} summary={`To scale: ${words}`} handles={grips}>
         {laid.map((one) => (
           <g key={`${one.key} ${one.x}`} transform={`translate(${one.x} ${(lengthMm - one.lengthMm) / 2})`}>
             {one.round ? (

@@ -18,6 +18,7 @@ import {
 } from '@north-leaf/core';
 import { usePreferences } from '../../../platform/preferences';
 import { Fact } from '../../../ui/fact-tile';
+import { usePrintAlone } from '../../../ui/print-alone';
 import { showQuantity } from '../../../ui/quantity';
 import { useDraft } from '../draft-store';
 import { layerQuestion, portionQuestion, stageQuestions } from '../stages';
@@ -71,6 +72,7 @@ export function SheetBoard() {
 function SheetPicture({ drawn }: { drawn: DrawnSheet | null }) {
   const { evaluation } = useAnswer();
   const { kitchen } = useSurroundings();
+  const { className, styles, print } = usePrintAlone();
   // The sheet follows the key; what hangs on it may come a frame later.
   const later = useDeferredValue(drawn) ?? drawn;
   if (!drawn || !later) return <Waiting stage="sheet" />;
@@ -79,10 +81,14 @@ function SheetPicture({ drawn }: { drawn: DrawnSheet | null }) {
   const tray = kitchen.trays.find(({ id }) => id === formula.bake.trayId);
   const pan = kitchen.pans?.find(({ id }) => id === formula.bake.panId);
   return (
-    <Box sx={{ display: 'grid', gap: 3 }}>
+    <Box className={className} sx={{ display: 'grid', gap: 3 }}>
+      {styles}
+      <Typography variant="h2" sx={{ display: 'none', '@media print': { display: 'block' } }}>
+        {formula.name}
+      </Typography>
+      <EnoughForOne drawn={later} />
       {plan.layout ? <SheetToScale drawn={drawn} /> : isWeighed(formula) ? null : <PanPicture drawn={drawn} pan={pan ?? null} />}
       <Yields drawn={drawn} result={result} />
-      <EnoughForOne drawn={later} />
       <Box
         sx={{
           display: 'grid',
@@ -92,10 +98,12 @@ function SheetPicture({ drawn }: { drawn: DrawnSheet | null }) {
         }}
       >
         {result && tray && !pan && result.trays.length > 0 && <TraysToScale drawn={later} result={result} tray={tray} />}
-        {later.plan.layout && later.plan.pieces > 0 && <CutOrder drawn={later} layout={later.plan.layout} />}
+        {later.plan.layout && later.plan.pieces > 0 && <CutOrder drawn={later} layout={later.plan.layout} onPrint={print} />}
       </Box>
       {result && plan.pieces > 0 && <Standing result={result} />}
-      <Templates drawn={later} />
+      <Box className="not-on-paper">
+        <Templates drawn={later} />
+      </Box>
     </Box>
   );
 }

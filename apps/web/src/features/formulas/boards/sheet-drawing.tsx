@@ -1,4 +1,4 @@
-import { memo, useMemo, useRef, type KeyboardEvent, type PointerEvent } from 'react';
+import { memo, useMemo } from 'react';
 import Box from '@mui/material/Box';
 import { useTheme } from '@mui/material/styles';
 import {
@@ -15,11 +15,14 @@ import {
   upsideDown,
   type CutShape,
   type Figure,
+  type Formula,
+  type Part,
   type Placed,
   type SheetLayout,
   type SheetResult,
   type Tray,
 } from '@north-leaf/core';
+import { Grip } from '../../../ui/grip';
 import { Ruled } from '../../../ui/ruled';
 import { setValue, useDraft } from '../draft-store';
 import { cutWords, type DrawnSheet } from './sheet-plan';
@@ -42,7 +45,10 @@ export function SheetToScale({ drawn: { formula, plan } }: { drawn: DrawnSheet }
       widthMm={w}
       lengthMm={h}
       summary={`${layout.pieces} ${cutWords(shape).toLowerCase()} from a sheet of ${Math.round(w)} by ${Math.round(h)} mm`}
-      handles={(pxPerMm) => (layout.quarter ? null : <SizeHandle shape={shape} trimMm={trimMm} pxPerMm={pxPerMm} lying={lying} />)}
+      handles={(pxPerMm) => (
+        // A piece that lies turned on a sheet that lies turned lies as it is written.
+        <SheetGrips parts={formula.sheet.parts} trimMm={trimMm} pxPerMm={pxPerMm} turned={lying !== layout.quarter} />
+      )}
     >
       <rect
         width={w}
@@ -134,84 +140,93 @@ function manyOf(placed: readonly Placed[], shape: CutShape, figure: Figure): str
     .join('');
 }
 
-/** The members of a shape that its corner sets, across the sheet and along it. */
+/** The members of a shape that its corner sets, across the sheet and along it; one name twice where it has one size. */
 function sizesOf(shape: CutShape): readonly [across: string, along: string] | null {
   switch (shape.kind) {
     case 'rectangle':
       return ['widthMm', 'lengthMm'];
     case 'triangle':
       return ['baseMm', 'heightMm'];
+    case 'diamond':
+      return ['widthMm', 'widthMm'];
     case 'round':
     case 'hexagon':
     case 'heart':
       return ['acrossMm', 'acrossMm'];
-    default:
+    case 'outline':
       return null;
   }
 }
 
-type HandleProps = { readonly shape: CutShape; readonly trimMm: number; readonly pxPerMm: number; readonly lying: boolean };
-/** The corner of the first piece: dragged, or moved by the arrow keys, it sets the size in whole millimetres. One drag is one step. */
-function SizeHandle({ shape, trimMm, pxPerMm, lying }: HandleProps) {
-  const { palette } = useTheme();
-  const from = useRef<{ x: number; y: number; across: number; along: number; step: string; pxPerMm: number } | null>(null);
-  const sizes = sizesOf(shape);
-  if (!sizes) return null;
+type GripsProps = { readonly parts: readonly Part[]; readonly trimMm: number; readonly pxPerMm: number; readonly turned: boolean };
+/** The corner of the first piece sets the size in whole millimetres, the edge of its window that of the window. */
+function SheetGrips({ parts, trimMm, pxPerMm, turned }: GripsProps) {
+  const { shape } = parts[0]!;
+  const sizes = isCutShape(shape) ? sizesOf(shape) : null;
+  if (!isCutShape(shape) || !sizes) return null;
   const { edit } = useDraft.getState();
   const held = shape as unknown as Record<string, number>;
   const [across, along] = [held[sizes[0]]!, held[sizes[1]]!];
   const box = figureOf(shape, 'shape');
-  const [x, y] = lying ? [box.lengthMm, box.widthMm] : [box.widthMm, box.lengthMm];
-  const set = (nextAcross: number, nextAlong: number, step: string) => {
-    const clamp = (mm: number) => Math.min(600, Math.max(5, Math.round(mm)));
-    const path = (name: string) => `/sheet/parts/0/shape/${name}`;
-    if (sizes[0] === sizes[1]) edit(step, setValue(path(sizes[0]), clamp((nextAcross + nextAlong) / 2)));
-    else edit(step, (now) => [...setValue(path(sizes[0]), clamp(nextAcross))(now), ...setValue(path(sizes[1]), clamp(nextAlong))(now)]);
-  };
-  const move = (event: PointerEvent<SVGGElement>) => {
-    const start = from.current;
-    if (!start) return;
-    const [dx, dy] = [(event.clientX - start.x) / start.pxPerMm, (event.clientY - start.y) / start.pxPerMm];
-    const [more, further] = lying ? [dy, dx] : [dx, dy];
+  const onDrawing = (acrossMm: number, alongMm: number) => (turned ? [alongMm, acrossMm] : [acrossMm, alongMm]) as [number, number];
+  const [xMm, yMm] = onDrawing(trimMm + box.widthMm, trimMm + box.lengthMm);
+  // Bottoms and tops of a pair are cut with one cutter.
+  const set = (now: Formula, name: string, mm: number) =>
+    now.sheet.parts.flatMap((_, i) => setValue(`/sheet/parts/${i}/shape/${name}`, Math.min(600, Math.max(5, Math.round(mm))))(now));
+  const cutter = (right: number, down: number, step: string) => {
+    const [more, further] = onDrawing(right, down);
     // A shape of one size follows the way that was drawn more.
-    if (sizes[0] === sizes[1]) {
-      const by = Math.abs(more) > Math.abs(further) ? more : further;
-      set(start.across + by, start.across + by, start.step);
-    } else set(start.across + more, start.along + further, start.step);
+    if (sizes[0] === sizes[1]) edit(step, (now) => set(now, sizes[0], across + (Math.abs(more) > Math.abs(further) ? more : further)));
+    else edit(step, (now) => [...set(now, sizes[0], across + more), ...set(now, sizes[1], along + further)]);
   };
-  const press = (event: KeyboardEvent) => {
-    const by = { ArrowRight: [1, 0], ArrowLeft: [-1, 0], ArrowDown: [0, 1], ArrowUp: [0, -1] }[event.key];
-    if (!by) return;
-    event.preventDefault();
-    const times = event.shiftKey ? 5 : 1;
-    const [dx, dy] = [by[0]! * times, by[1]! * times];
-    const [more, further] = sizes[0] === sizes[1] ? [dx + dy, dx + dy] : lying ? [dy, dx] : [dx, dy];
-    set(across + more, along + further, `size:${Math.floor(Date.now() / 1500)}`);
-  };
+  const windowed = parts.findIndex(({ window }) => window !== undefined && 'acrossMm' in window);
+  const window = parts[windowed]?.window;
   return (
-    <g
-      role="slider"
-      tabIndex={0}
-      aria-label="Size of a piece; arrow keys change it by a millimetre"
-      aria-valuenow={Math.round(across)}
-      aria-valuetext={cutWords(shape)}
-      style={{ cursor: 'nwse-resize', touchAction: 'none' }}
-      transform={`translate(${(trimMm + x) * pxPerMm} ${(trimMm + y) * pxPerMm})`}
-      onKeyDown={press}
-      onPointerDown={(event) => {
-        event.currentTarget.setPointerCapture(event.pointerId);
-        // The drawing may be shown smaller than it is drawn.
-        const svg = event.currentTarget.ownerSVGElement!;
-        const shown = svg.getBoundingClientRect().width / svg.viewBox.baseVal.width || 1;
-        from.current = { x: event.clientX, y: event.clientY, across, along, step: `drag:${Date.now()}`, pxPerMm: pxPerMm * shown };
-      }}
-      onPointerMove={move}
-      onPointerUp={() => (from.current = null)}
-      onPointerCancel={() => (from.current = null)}
-    >
-      <rect x="-16" y="-16" width="32" height="32" fill="transparent" />
-      <circle r="6" fill={palette.background.paper} stroke={palette.primary.main} strokeWidth="2.4" />
-    </g>
+    <>
+      <Grip
+        xMm={xMm}
+        yMm={yMm}
+        pxPerMm={pxPerMm}
+        label="Size of a piece"
+        valueMm={across}
+        valueText={cutWords(shape)}
+        cursor="nwse-resize"
+        grasp={() => cutter}
+      />
+      {window && 'acrossMm' in window && (
+        <WindowGrip
+          index={windowed}
+          window={window}
+          middleMm={onDrawing(trimMm + box.widthMm / 2, trimMm + box.lengthMm / 2)}
+          pxPerMm={pxPerMm}
+        />
+      )}
+    </>
+  );
+}
+
+type WindowProps = {
+  readonly index: number;
+  readonly window: CutShape & { readonly acrossMm: number };
+  readonly middleMm: readonly [number, number];
+  readonly pxPerMm: number;
+};
+function WindowGrip({ index, window, middleMm: [xMm, yMm], pxPerMm }: WindowProps) {
+  const { acrossMm } = window;
+  return (
+    <Grip
+      xMm={xMm + acrossMm / 2}
+      yMm={yMm}
+      pxPerMm={pxPerMm}
+      label="Size of the window"
+      valueMm={acrossMm}
+      valueText={cutWords(window)}
+      cursor="ew-resize"
+      // Drawn from one side, it grows on both.
+      grasp={() => (right, _down, step) =>
+        useDraft.getState().edit(step, setValue(`/sheet/parts/${index}/window/acrossMm`, Math.max(5, Math.round(acrossMm + 2 * right))))
+      }
+    />
   );
 }
 

@@ -1,4 +1,15 @@
-import { panFormOf, pieRim, type CutShape, type Formula, type Kitchen, type Pan, type Part, type Shape } from '@north-leaf/core';
+import {
+  fittingCutter,
+  panFormOf,
+  pieRim,
+  type Cutter,
+  type CutShape,
+  type Formula,
+  type Kitchen,
+  type Pan,
+  type Part,
+  type Shape,
+} from '@north-leaf/core';
 import { newKey } from './new-key';
 
 /** What a baker makes of a sheet: each is a set of parts. */
@@ -67,7 +78,7 @@ export function goodsOf({ sheet: { parts } }: Formula): Goods {
 const panned: ReadonlySet<Goods> = new Set(['poured', 'lining', 'lidded', 'latticed', 'ring']);
 
 /** The parts of other goods, as thick and about as large as what was there. */
-function partsFor(what: Goods, formula: Formula, pieceG: number): Part[] {
+function partsFor(what: Goods, formula: Formula, pieceG: number, cutters: readonly Cutter[]): Part[] {
   const first = formula.sheet.parts[0]!;
   const wide = widthOf(first.shape);
   const part = (shape: Shape, more: Partial<Part> = {}): Part => ({
@@ -87,7 +98,7 @@ function partsFor(what: Goods, formula: Formula, pieceG: number): Part[] {
     case 'round':
     case 'hexagon':
     case 'heart':
-      return [part({ kind: what, acrossMm: wide })];
+      return [part(withCutter({ kind: what, acrossMm: wide }, cutters))];
     case 'triangle':
       return [part({ kind: 'triangle', baseMm: wide, heightMm: Math.min(600, Math.round(1.5 * wide)) })];
     case 'diamond':
@@ -96,7 +107,7 @@ function partsFor(what: Goods, formula: Formula, pieceG: number): Part[] {
       return [part({ kind: 'outline', pointsMm: leafOf(wide) })];
     case 'windowed': {
       const kind = first.shape.kind === 'heart' || first.shape.kind === 'hexagon' ? first.shape.kind : 'round';
-      const shape: CutShape = { kind, acrossMm: Math.max(20, wide) };
+      const shape = withCutter({ kind, acrossMm: Math.max(20, wide) }, cutters);
       return [part(shape), part(shape, { window: { kind, acrossMm: Math.max(5, Math.round(0.45 * shape.acrossMm)) } })];
     }
     case 'rolledUp':
@@ -126,7 +137,7 @@ function partsFor(what: Goods, formula: Formula, pieceG: number): Part[] {
 /** Edits that make other goods of the same dough: new parts, and a pan under what stands in one. */
 export function makeOf(what: Goods, pieceG: number, kitchen: Kitchen) {
   return (formula: Formula) => {
-    const parts = partsFor(what, formula, pieceG);
+    const parts = partsFor(what, formula, pieceG, kitchen.cutters ?? []);
     // A side strip stands against a straight side; batter goes into cups where there are some.
     const fits = (pan: Pan) =>
       what === 'ring' ? panFormOf(pan) === 'ring' : what === 'poured' ? pan.cups !== undefined : panFormOf(pan) !== 'ring';
@@ -141,6 +152,12 @@ export function makeOf(what: Goods, pieceG: number, kitchen: Kitchen) {
         : [{ path: '/bake', from: formula.bake as never, to: { ...bake, ...(pan ? { panId: pan.id } : {}) } as never }]),
     ];
   };
+}
+
+/** The kitchen's nearest cutter of the kind where there is one near enough, else the size as it was. */
+function withCutter<S extends CutShape & { readonly acrossMm: number }>(shape: S, cutters: readonly Cutter[]): S {
+  const cutter = fittingCutter(shape, cutters);
+  return cutter ? { ...shape, acrossMm: cutter.acrossMm } : shape;
 }
 
 function widthOf(shape: Shape): number {
