@@ -43,6 +43,7 @@ export function Grip({ xMm, yMm, pxPerMm, label, valueMm, valueText, cursor, ste
   return (
     <Box
       component="g"
+      className="not-on-paper"
       role="slider"
       tabIndex={0}
       aria-label={`${label}; arrow keys change it by ${stepMm === 1 ? 'a millimetre' : `${stepMm} mm`}`}

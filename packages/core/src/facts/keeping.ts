@@ -25,6 +25,12 @@ export const packShelterAir = fact(0.006, 'm of still air', 'judgement', 'layer 
 export const vapourInAir = fact(1.95e-10, 'kg/m s Pa', 'fromMemory', 'water vapour diffusing through air near 20 C');
 export const moistureDiffusivity = fact(1.5e-10, 'm2/s', 'judgement', 'water in a dry baked piece');
 export const keepHorizonDays = fact(365, 'd', 'judgement', 'beyond a year nothing is promised');
+export const crispHorizonDays = fact(
+  90,
+  'd',
+  'judgement',
+  'beyond three months whole flour and fat taste stale before the snap is gone: nothing is promised',
+);
 export const packBelowC = fact(28, 'C', 'commonPractice', 'pack once the middle is near room temperature; no source');
 export const mouldFree = table(
   { at21: [7.91, 0.081], at27: [6.42, 0.0647], margin: 0.5 },

@@ -1,4 +1,5 @@
 import { aFormula, kitchen, resultOf, worked } from '../worked/a-formula.js';
+import { findingsOf } from '../evaluate.js';
 import { crispnessAt, mouldFreeDays } from './keep.js';
 import { outlookFromRating } from '../outlook/rating.js';
 import type { Json } from '../document/edits.js';
@@ -16,7 +17,10 @@ describe('keep stage', () => {
   });
 
   it('never softens in air drier than its limit', () => {
-    expect(keep({}, 0.4)).toMatchObject({ openEnded: true, openTrayHours: null });
+    expect(keep({}, 0.4)).toMatchObject({ openEnded: true, openTrayHours: null, crispDays: { value: 90 } });
+    // Sold later than is looked at: nothing is said of its snap, for nothing is known.
+    const sold = worked(aFormula({ '/keep/sellWithinDays': 200 }), { ...kitchen, humidityShare: 0.4 });
+    expect(findingsOf(sold).map(({ code }) => code)).not.toContain('keep.softBeforeSold');
   });
 
   it('half crisp at a water activity of 0.45 (Katz & Labuza 1981 give 0.35 to 0.50, from memory)', () => {

@@ -7,6 +7,7 @@ import { learnedOf } from '../document/kitchen.js';
 import { within } from '../errors.js';
 import {
   bringBackC,
+  crispHorizonDays,
   crispLoss,
   fridgeC,
   frozenThroughC,
@@ -52,7 +53,7 @@ export type KeepResult = {
   /** 0..1; above 0.7 it snaps. */ readonly crispness: number;
   readonly word: EatingWord;
   readonly crispDays: Estimate;
-  /** Never softens at this humidity, or not within the year that is looked at. */ readonly openEnded: boolean;
+  /** Never softens at this humidity, or not within the days that are looked at. */ readonly openEnded: boolean;
   readonly openTrayHours: number | null;
   readonly softAboveMoistureShare: number;
   readonly packedAtC: number;
@@ -113,9 +114,9 @@ export function keepStage(
     keep.pack === 'openTray' ? open : packUptake(kitchen, keep.pack, (dryPieceG * keep.piecesPerPack) / 1000) * (leak?.value ?? 1);
   const course = uptake({ ...surroundings, conductance: perDryG });
   const wetter = uptake({ ...surroundings, startX: Math.min(course.endX, startX + bake.endMoisture.sd), conductance: perDryG });
-  const crispDays = Math.min(course.softAfterDays, keepHorizonDays.value);
+  const crispDays = Math.min(course.softAfterDays, crispHorizonDays.value);
   const sd = Math.hypot(
-    crispDays - Math.min(wetter.softAfterDays, keepHorizonDays.value),
+    crispDays - Math.min(wetter.softAfterDays, crispHorizonDays.value),
     (leak ? leak.sd / leak.value : packSpread.value) * crispDays,
   );
   const meantToSnap = isMeantToSnap(family);
@@ -124,7 +125,7 @@ export function keepStage(
     crispness: crispnessAt(activity),
     word: wordFor(crispnessAt(activity), activity),
     crispDays: { value: crispDays, sd, basis: leak ? 'learned' : 'judgement' },
-    openEnded: course.softAfterDays > keepHorizonDays.value,
+    openEnded: course.softAfterDays > crispHorizonDays.value,
     openTrayHours: finite(uptake({ ...surroundings, conductance: open }).softAfterDays * 24),
     softAboveMoistureShare: course.endX / (1 + course.endX),
     packedAtC: cooled.packedAtC,
@@ -340,7 +341,7 @@ function keepFindings(formula: Formula, family: Family, kitchen: Kitchen, result
         high: family.finalAw[2],
       }),
     );
-  } else if (meantToSnap && result.crispDays.value < keep.sellWithinDays) {
+  } else if (meantToSnap && !result.openEnded && result.crispDays.value < keep.sellWithinDays) {
     const to = roundTo(result.crispDays.value, 1, 'down');
     found.push(
       finding('keep.softBeforeSold', 'watch', 'keep', { path: 'keep.crispDays', value: result.crispDays.value, low: keep.sellWithinDays }, [

@@ -201,15 +201,16 @@ function sizedPart(part: Part, path: string, pan: Pan | null, densityGPerMl: num
     throw new InputError(`${path}.window`, `leaves too little round it: keep ${LEAST_RIM_MM} mm on every side and a fifth of the piece`);
   }
   const areaMm2 = flat.areaMm2 - (hole?.areaMm2 ?? 0);
-  const count = flat.strips ?? 1;
   return {
     plan: { key, perPiece, kind: shape.kind, thicknessMm, massG: (densityGPerMl * areaMm2 * thicknessMm) / 1000, ...flat, areaMm2 },
-    // Each is rolled a trim larger all round.
-    rolledMm2:
-      shape.kind === 'portion' || shape.kind === 'slice'
-        ? flat.areaMm2
-        : flat.areaMm2 + 2 * trimMm * count * (flat.widthMm + flat.lengthMm) + 4 * trimMm ** 2,
+    rolledMm2: shape.kind === 'portion' || shape.kind === 'slice' ? flat.areaMm2 : rolledFor(flat, trimMm),
   };
+}
+
+/** The sheet that a blank is cut from, a trim larger all round; strips lie side by side in one sheet, as long as the longest. mm2. */
+function rolledFor({ areaMm2, widthMm, lengthMm, strips = 1 }: Flat, trimMm: number): number {
+  if (strips > 1) return (lengthMm + 2 * trimMm) * (strips * widthMm + 2 * trimMm);
+  return areaMm2 + 2 * trimMm * (widthMm + lengthMm) + 4 * trimMm ** 2;
 }
 
 type Flat = Pick<PartPlan, 'areaMm2' | 'widthMm' | 'lengthMm' | 'strips' | 'surplusShare' | 'openShare'>;

@@ -159,6 +159,20 @@ describe('parts', () => {
     expect(plan.pieces).toBe(2);
   });
 
+  it('strips of a lattice are cut side by side from one sheet as long as the longest, a trim all round', () => {
+    const lattice: Shape = { kind: 'lattice', stripMm: 20, gapMm: 15, overhangMm: 8 };
+    const pie = (trimMm: number) =>
+      withParts([{ shape: { kind: 'lining', overhangMm: 12 } }, { shape: lattice }], { '/bake/panId': 'pie-230', '/sheet/trimMm': trimMm });
+    const [lining, strips] = planSheet(pie(0), kitchen, 800).parts;
+    for (const trimMm of [0, 6]) {
+      const disc = lining!.areaMm2 + 4 * trimMm * lining!.widthMm + 4 * trimMm ** 2;
+      const sheetMm2 = (strips!.lengthMm + 2 * trimMm) * (14 * 20 + 2 * trimMm);
+      const needG = (1.2 * 3 * (disc + sheetMm2)) / 1000;
+      expect(piecesFromMass(pie(trimMm), kitchen, needG * 0.999)).toBe(0);
+      expect(piecesFromMass(pie(trimMm), kitchen, needG * 1.001)).toBe(1);
+    }
+  });
+
   it('a part for a pan asks for the pan', () => {
     expect(() => mass(withParts([{ shape: { kind: 'lining', overhangMm: 12 } }]))).toThrow(/choose the pan/);
   });

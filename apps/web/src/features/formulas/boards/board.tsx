@@ -1,4 +1,4 @@
-import { createContext, useContext, useMemo, type ReactNode } from 'react';
+import { createContext, memo, useContext, useMemo, type ReactNode } from 'react';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
@@ -89,7 +89,7 @@ type FieldProps = {
 };
 
 /** One number of the formula, at its path: value, saved ghost, what is typed, and what the core has against it. */
-export function FormulaField({ path, label, kind, times = 1, ...rest }: FieldProps) {
+export const FormulaField = memo(function FormulaField({ path, label, kind, times = 1, ...rest }: FieldProps) {
   const value = useDraft((state) => valueAt(state.formula, path) as number | undefined);
   const was = useDraft((state) => valueAt(state.saved, path) as number | undefined);
   const typed = useDraft((state) => state.typed[path]);
@@ -109,7 +109,7 @@ export function FormulaField({ path, label, kind, times = 1, ...rest }: FieldPro
       {...rest}
     />
   );
-}
+});
 
 /** Sets one value of the formula as a step of its own. */
 export function useSet(): (path: string, to: Parameters<typeof setValue>[1]) => void {

@@ -81,7 +81,7 @@ function KeepPicture() {
             for{' '}
             <b>
               {result.openEnded
-                ? 'over a year'
+                ? `over ${result.crispDays.value} days`
                 : `${Math.floor(result.crispDays.value)} ± ${Math.max(1, Math.round(result.crispDays.sd))} days`}
             </b>
           </>

@@ -1,4 +1,4 @@
-import { useDeferredValue, useState } from 'react';
+import { memo, useDeferredValue, useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import ToggleButton from '@mui/material/ToggleButton';
@@ -217,7 +217,7 @@ const standsAs: Readonly<Record<SheetResult['body']['form'], string>> = {
 };
 
 /** The section that the oven sees. */
-function Standing({ result }: { result: SheetResult }) {
+const Standing = memo(function Standing({ result }: { result: SheetResult }) {
   const { palette } = useTheme();
   const units = usePreferences((state) => state.units);
   const { body } = result;
@@ -255,4 +255,4 @@ function Standing({ result }: { result: SheetResult }) {
       </Box>
     </Box>
   );
-}
+});

@@ -1,4 +1,4 @@
-import { useDeferredValue, type ReactNode } from 'react';
+import { memo, useDeferredValue, type ReactNode } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import ToggleButton from '@mui/material/ToggleButton';
@@ -29,7 +29,7 @@ export function SheetSettings({ faces, drawn }: { faces: ReactNode; drawn: Drawn
     <Box sx={{ display: 'grid', gap: 1 }}>
       {faces}
       {sheet.laminate === undefined && <Laminating />}
-      <Roll drawn={drawn} weighed={weighed} />
+      <Roll massG={drawn?.massG ?? null} weighed={weighed} />
       <Cut drawn={drawn} />
       {!weighed && <Trim />}
       <Typography variant="h3" sx={{ pt: 2 }}>
@@ -61,18 +61,24 @@ function Laminating() {
   );
 }
 
-function Roll({ drawn, weighed }: { drawn: DrawnSheet | null; weighed: boolean }) {
-  const formula = useFormula();
+// What follows is drawn again when its own values change, not at every key that is typed elsewhere on the sheet.
+type RollProps = { readonly massG: number | null; readonly weighed: boolean };
+const Roll = memo(function Roll({ massG, weighed }: RollProps) {
   const set = useSet();
   const { evaluation } = useAnswer();
   const units = usePreferences((state) => state.units);
-  const part = formula.sheet.parts[0]!;
-  const { thicknessMm } = part;
-  const rises = part.shape.kind === 'portion' && (part.shape.form === 'ball' || part.shape.form === 'poured');
+  const thicknessMm = useDraft(({ formula }) => formula.sheet.parts[0]!.thicknessMm);
+  const bandsMm = useDraft(({ formula }) => formula.sheet.bandsMm);
+  const rows = useDraft(({ formula }) => formula.rows);
+  const stands = useDraft(({ formula }) => formula.sheet.parts[0]!.body !== undefined);
+  const rises = useDraft(({ formula }) => {
+    const { shape } = formula.sheet.parts[0]!;
+    return shape.kind === 'portion' && (shape.form === 'ball' || shape.form === 'poured');
+  });
   const chill = evaluation.chill.state === 'waiting' ? null : evaluation.chill.result;
   const bake = evaluation.bake.state === 'waiting' ? null : evaluation.bake.result;
   const lift = bake ? bake.end.thicknessMm / bake.curve.thicknessMm[0]! : null;
-  const dust = formula.rows.filter(({ use }) => use === 'dust').reduce((sum, { amountG }) => sum + amountG, 0);
+  const dust = rows.filter(({ use }) => use === 'dust').reduce((sum, { amountG }) => sum + amountG, 0);
   return (
     <>
       <Typography variant="h2" sx={{ height: 32 }}>
@@ -84,7 +90,7 @@ function Roll({ drawn, weighed }: { drawn: DrawnSheet | null; weighed: boolean }
           <FormulaField path="/sheet/parts/0/thicknessMm" label="Thickness" kind="length" grain={0.1} />
         </FieldRow>
       )}
-      {lift !== null && !rises && part.body === undefined && (
+      {lift !== null && !rises && !stands && (
         <FieldRow label="Baked, so high">
           <QuantityField
             label="Height when baked"
@@ -100,14 +106,12 @@ function Roll({ drawn, weighed }: { drawn: DrawnSheet | null; weighed: boolean }
       )}
       {!weighed && (
         <FieldRow label="Guide bands">
-          {formula.sheet.bandsMm !== undefined && (
-            <FormulaField path="/sheet/bandsMm" label="Band height" kind="length" grain={0.1} width={62} />
-          )}
+          {bandsMm !== undefined && <FormulaField path="/sheet/bandsMm" label="Band height" kind="length" grain={0.1} width={62} />}
           <ToggleButtonGroup
             exclusive
             size="small"
             aria-label="Guide bands"
-            value={formula.sheet.bandsMm === undefined ? 'no' : 'yes'}
+            value={bandsMm === undefined ? 'no' : 'yes'}
             onChange={(_, next: string | null) => next && set('/sheet/bandsMm', next === 'yes' ? thicknessMm : undefined)}
           >
             <ToggleButton value="no">by eye</ToggleButton>
@@ -116,14 +120,14 @@ function Roll({ drawn, weighed }: { drawn: DrawnSheet | null; weighed: boolean }
         </FieldRow>
       )}
       <Box sx={{ fontSize: 13, color: 'text.secondary' }}>
-        {drawn && showQuantity(drawn.massG, 'mass', units, 0)} of dough
+        {massG !== null && showQuantity(massG, 'mass', units, 0)} of dough
         {chill && ` at ${showQuantity(chill.endMiddleC, 'temperature', units, 0)}`}
         {dust > 0 ? `, ${showQuantity(dust, 'mass', units)} of dust in it` : weighed ? '' : ', rolled between film'}
         {chill && !weighed && `. It rolls for ${chill.benchOpenEnded ? 'over ' : ''}${Math.round(chill.benchMin)} min on the table`}
       </Box>
     </>
   );
-}
+});
 
 function Cut({ drawn }: { drawn: DrawnSheet | null }) {
   const later = useDeferredValue(drawn);
@@ -166,10 +170,10 @@ function Cut({ drawn }: { drawn: DrawnSheet | null }) {
   );
 }
 
-function Trim() {
-  const formula = useFormula();
+const Trim = memo(function Trim() {
   const set = useSet();
-  const { sheet } = formula;
+  const reroll = useDraft(({ formula }) => formula.sheet.reroll);
+  const dockPitchMm = useDraft(({ formula }) => formula.sheet.dockPitchMm);
   return (
     <>
       <FieldRow label="Trim each side">
@@ -180,7 +184,7 @@ function Trim() {
           exclusive
           size="small"
           aria-label="Roll trim again"
-          value={sheet.reroll}
+          value={reroll}
           onChange={(_, next: Sheet['reroll'] | null) => next && set('/sheet/reroll', next)}
         >
           <ToggleButton value="no">no</ToggleButton>
@@ -192,15 +196,15 @@ function Trim() {
         <FormulaField path="/sheet/lots" label="Sheets" kind="percent" hideUnit digits={0} width={62} />
       </FieldRow>
       <FieldRow label="Prick">
-        {sheet.dockPitchMm !== undefined && (
+        {dockPitchMm !== undefined && (
           <>
             every <FormulaField path="/sheet/dockPitchMm" label="Pricked every" kind="length" width={62} />
           </>
         )}
-        <Button size="small" onClick={() => set('/sheet/dockPitchMm', sheet.dockPitchMm === undefined ? 12 : undefined)}>
-          {sheet.dockPitchMm === undefined ? 'Prick it' : 'Not'}
+        <Button size="small" onClick={() => set('/sheet/dockPitchMm', dockPitchMm === undefined ? 12 : undefined)}>
+          {dockPitchMm === undefined ? 'Prick it' : 'Not'}
         </Button>
       </FieldRow>
     </>
   );
-}
+});

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import AddIcon from '@mui/icons-material/Add';
 import CloseIcon from '@mui/icons-material/Close';
 import Box from '@mui/material/Box';
@@ -6,10 +7,12 @@ import IconButton from '@mui/material/IconButton';
 import { HOT_TRAY, valueAt, type Wait } from '@north-leaf/core';
 import { Choice } from '../../../ui/choice';
 import { useDraft } from '../draft-store';
-import { FormulaField, useSurroundings, useFormula, useSet } from './board';
+import { FormulaField, useSurroundings, useSet } from './board';
+
+const NONE: readonly never[] = [];
 
 /** Places in turn, with their minutes. */
-export function Waits({
+export const Waits = memo(function Waits({
   path,
   label,
   least = 0,
@@ -20,11 +23,10 @@ export function Waits({
   least?: number;
   /** Out of the oven: it may stay on its tray. */ hotTray?: boolean;
 }) {
-  const formula = useFormula();
   const { kitchen } = useSurroundings();
   const set = useSet();
   const { edit } = useDraft.getState();
-  const waits = (valueAt(formula, path) ?? []) as unknown as readonly Wait[];
+  const waits = useDraft((state) => valueAt(state.formula, path) ?? NONE) as unknown as readonly Wait[];
   const places = [
     ...(hotTray ? [{ value: HOT_TRAY, name: 'on its hot tray' }] : []),
     ...kitchen.places.map(({ id, name, atC }) => ({ value: id, name: `${name}, ${atC.toFixed(1)} °C` })),
@@ -64,4 +66,4 @@ export function Waits({
       </Button>
     </Box>
   );
-}
+});
