@@ -1,21 +1,12 @@
-import { applyEdits, valueAt } from '../document/edits.js';
 import { families } from '../facts/families.js';
-import { starterFormula } from '../solve/starter.js';
-import { kitchen, pantry, resultOf, worked } from '../worked/a-formula.js';
+import { aStarter, kitchen, resultOf, withSet, worked } from '../worked/a-formula.js';
 import { firmnessAt } from './lamination.js';
 import { mostFatLayers } from './laminate.js';
 import type { Json } from '../document/edits.js';
 import type { Formula } from '../document/formula.js';
 import type { Kitchen } from '../document/kitchen.js';
 
-function made(id: string, set: Readonly<Record<string, Json>> = {}): Formula {
-  let n = 0;
-  const starter = starterFormula(families[id]!, id, kitchen, pantry, () => `k${n++}`);
-  return Object.entries(set).reduce((now, [path, to]) => {
-    const from = valueAt(now, path);
-    return applyEdits(now, [{ path, ...(from === undefined ? {} : { from: from as Json }), to }]);
-  }, starter);
-}
+const made = (id: string, set: Readonly<Record<string, Json>> = {}): Formula => withSet(aStarter(id), set);
 const laminated = (formula: Formula, itsKitchen: Kitchen = kitchen) => {
   const { laminate } = resultOf(worked(formula, itsKitchen), 'sheet');
   if (!laminate) throw new Error('not laminated');

@@ -1,8 +1,6 @@
 import fc from 'fast-check';
 import { applyEdits } from '../document/edits.js';
-import { families } from '../facts/families.js';
-import { starterFormula } from '../solve/starter.js';
-import { aFilling, aFormula, kitchen, pantry, resultOf, WATER, worked } from '../worked/a-formula.js';
+import { aFilling, aFormula, aStarter, kitchen, resultOf, WATER, worked } from '../worked/a-formula.js';
 import { cutOrder, docksOf } from './cut-order.js';
 import { planSheet, piecesFromMass } from './plan.js';
 import { templatesOf } from './templates.js';
@@ -21,10 +19,6 @@ const withParts = (parts: readonly Partial<Part>[], set: Record<string, Json> = 
       to: parts.map((part, i) => ({ key: `q${i}`, perPiece: 1, thicknessMm: 3, ...part })) as never,
     },
   ]);
-const starter = (id: string): Formula => {
-  let n = 0;
-  return starterFormula(families[id]!, id, kitchen, pantry, () => `k${n++}`);
-};
 const shapes: CutShape[] = [
   { kind: 'rectangle', widthMm: 45, lengthMm: 60 },
   { kind: 'round', acrossMm: 50 },
@@ -220,7 +214,7 @@ describe('what stands in the oven', () => {
   });
 
   it('a proved one has grown by its volume; the practice row of a croissant (35 mm, 65 across) is near', () => {
-    const { proved, heightMm, acrossMm } = bodyOf(starter('croissant'));
+    const { proved, heightMm, acrossMm } = bodyOf(aStarter('croissant'));
     expect(proved).toBe(1.5);
     expect(Math.abs(heightMm - 35)).toBeLessThan(4);
     expect(Math.abs(acrossMm - 65)).toBeLessThan(12);
@@ -228,8 +222,8 @@ describe('what stands in the oven', () => {
 
   it('and wants room on the tray to go on growing; what was not proved lies closer', () => {
     const gap = (formula: Formula) => resultOf(worked(formula), 'sheet').gapMm;
-    expect(gap(starter('croissant'))).toBe(25);
-    expect(gap(starter('puff'))).toBe(6);
+    expect(gap(aStarter('croissant'))).toBe(25);
+    expect(gap(aStarter('puff'))).toBe(6);
   });
 
   it('a ball is as large as its grams: 60 g at 1.2 g/ml is 45.7 mm (hand sum)', () => {
@@ -311,7 +305,7 @@ describe('ways to cut', () => {
   });
 
   it('says nothing where the piece has several parts or is rolled up', () => {
-    expect(waysToCut(starter('croissant'), kitchen, 800)).toEqual([]);
+    expect(waysToCut(aStarter('croissant'), kitchen, 800)).toEqual([]);
     expect(waysToCut(withParts([{ shape: shapes[1]! }, { shape: shapes[1]! }]), kitchen, 800)).toEqual([]);
   });
 });

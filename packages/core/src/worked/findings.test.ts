@@ -1,10 +1,8 @@
-import { applyEdits, valueAt } from '../document/edits.js';
+import { applyEdits } from '../document/edits.js';
 import { evaluate, findingsOf } from '../evaluate.js';
-import { families } from '../facts/families.js';
-import { starterFormula } from '../solve/starter.js';
 import { findingCodes } from '../findings/finding.js';
 import { wordsFor } from '../findings/words.js';
-import { aFilling, aFormula, kitchen, pantry, WATER, worked } from './a-formula.js';
+import { aFilling, aFormula, aStarter, kitchen, pantry, WATER, withSet, worked } from './a-formula.js';
 import type { Json } from '../document/edits.js';
 import type { Formula } from '../document/formula.js';
 import type { Kitchen } from '../document/kitchen.js';
@@ -57,11 +55,7 @@ const inPan = (filled: boolean): Formula => {
 };
 
 /** A puff paste as it starts, with some places set to something else. */
-function aPuff(set: Readonly<Record<string, Json>> = {}, family = 'puff'): Formula {
-  let key = 0;
-  const starter = starterFormula(families[family]!, 'Puff', kitchen, pantry, () => `k${key++}`);
-  return Object.entries(set).reduce((now, [path, to]) => applyEdits(now, [{ path, ...(valueAt(now, path) === undefined ? {} : { from: valueAt(now, path) as Json }), to }]), starter); // prettier-ignore
-}
+const aPuff = (set: Readonly<Record<string, Json>> = {}, family = 'puff'): Formula => withSet(aStarter(family), set);
 const inFridge = (min: number): Json => [{ placeId: 'fridge', min }];
 const warmProver = { id: 'prover', name: 'Warm cupboard', kind: 'bench' as const, atC: 34 };
 /** Codes that need a kitchen of their own. */
