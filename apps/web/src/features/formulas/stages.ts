@@ -64,7 +64,7 @@ export function rulingOf(stage: StageName, evaluation: Evaluation, units: UnitSy
     case 'keep': {
       if (evaluation.keep.state === 'waiting') return none;
       const { crispDays, openEnded } = evaluation.keep.result;
-      return { number: `${openEnded ? 'over ' : ''}${Math.floor(crispDays.value)} days`, unit: 'crisp' };
+      return { number: `${Math.floor(crispDays.value)}${openEnded ? '+' : ''} days`, unit: 'crisp' };
     }
   }
 }
