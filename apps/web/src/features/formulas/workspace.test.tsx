@@ -330,6 +330,20 @@ describe('the sheet board', () => {
     expect(shape()).toMatchObject({ pieceG: 32.3 });
   });
 
+  it('a filled pan stands in section: lining, filling to its level, lid', () => {
+    const lid = { key: 'p2', perPiece: 1, thicknessMm: 2.4, shape: { kind: 'lid', overhangMm: 0, domeMm: 6 } };
+    const pie = applyEdits(demoCrackerV2, [
+      { path: '/bake', from: demoCrackerV2.bake as never, to: { ...demoCrackerV2.bake, panId: 'pie-230' } as never },
+      { path: '/sheet/parts/0/shape', from: demoCrackerV2.sheet.parts[0]!.shape as never, to: { kind: 'lining', overhangMm: 12 } },
+      { path: '/sheet/parts/1', to: lid },
+      { path: '/rows/8', to: { key: 'fruit', ingredientId: 'blueberries', amountG: 500, use: 'filling' } },
+    ]);
+    open('sheet', pie);
+    // 500 g over the mean of the pan's floor and mouth, as the core has it.
+    expect(screen.getByText(/2\.4 mm of dough under the filling, .*, filled 1\d(\.\d)? mm deep of .* that the pan leaves it, 2\.4 mm over it/)).toBeInTheDocument(); // prettier-ignore
+    expect(screen.getByRole('img', { name: 'What stands in the oven, in section, to scale' }).querySelectorAll('path')).toHaveLength(4);
+  });
+
   it('a weighed piece sets the density, and the usual one comes back', async () => {
     open('sheet');
     await userEvent.click(screen.getByRole('button', { name: /^More: a wanted sheet/ }));

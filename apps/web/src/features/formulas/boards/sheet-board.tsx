@@ -1,10 +1,9 @@
-import { memo, useDeferredValue, useState } from 'react';
+import { useDeferredValue, useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
-import { useTheme } from '@mui/material/styles';
 import {
   editsBetween,
   factorForPieces,
@@ -31,6 +30,7 @@ import { PanPicture } from './pan-picture';
 import { SheetToScale, TraysToScale } from './sheet-drawing';
 import { useDrawnSheet, type DrawnSheet } from './sheet-plan';
 import { SheetSettings } from './sheet-settings';
+import { Standing } from './standing';
 import { Templates } from './templates';
 
 /** Divided by weight: there is no sheet to draw. */
@@ -100,7 +100,7 @@ function SheetPicture({ drawn }: { drawn: DrawnSheet | null }) {
         {result && tray && !pan && result.trays.length > 0 && <TraysToScale drawn={later} result={result} tray={tray} />}
         {later.plan.layout && later.plan.pieces > 0 && <CutOrder drawn={later} layout={later.plan.layout} onPrint={print} />}
       </Box>
-      {result && plan.pieces > 0 && <Standing result={result} />}
+      {result && plan.pieces > 0 && <Standing result={result} pan={pan ?? null} />}
       <Box className="not-on-paper">
         <Templates drawn={later} />
       </Box>
@@ -204,55 +204,3 @@ function Shrunk() {
     </>
   );
 }
-
-const standsAs: Readonly<Record<SheetResult['body']['form'], string>> = {
-  flat: 'A flat piece',
-  rolledUp: 'Rolled up',
-  wrapped: 'Closed round its filling',
-  ball: 'A ball',
-  poured: 'Batter at its level',
-  inPan: 'In its pan',
-  folded: 'Folded over its filling',
-  sheet: 'The whole sheet, cut after baking',
-};
-
-/** The section that the oven sees. */
-const Standing = memo(function Standing({ result }: { result: SheetResult }) {
-  const { palette } = useTheme();
-  const units = usePreferences((state) => state.units);
-  const { body } = result;
-  const { evaluation } = useAnswer();
-  const spread = evaluation.bake.state === 'waiting' ? 1 : evaluation.bake.result.spreadRatio;
-  const scale = Math.min(150 / Math.max(20, body.widthMm), 46 / Math.max(4, body.heightMm + (body.lidMm ?? 0)));
-  const [w, h] = [body.widthMm * scale, Math.max(2, body.heightMm * scale)];
-  const round = body.form === 'ball' || body.form === 'rolledUp' || body.form === 'wrapped';
-  return (
-    <Box sx={{ display: 'flex', alignItems: 'center', gap: 3 }}>
-      <svg
-        width="160"
-        height="52"
-        viewBox="0 0 160 52"
-        role="img"
-        aria-label="What stands in the oven, in section, to scale"
-        style={{ flex: 'none' }}
-      >
-        {round ? (
-          <ellipse cx="80" cy={50 - h / 2} rx={w / 2} ry={h / 2} fill={palette.leaf.doughPale} stroke={palette.leaf.crust} />
-        ) : (
-          <rect x={80 - w / 2} y={50 - h} width={w} height={h} rx="2" fill={palette.leaf.doughPale} stroke={palette.leaf.crust} />
-        )}
-        <line x1="0" x2="160" y1="51" y2="51" stroke={palette.leaf.edge} />
-      </svg>
-      <Box sx={{ fontSize: 13 }}>
-        <Typography variant="h3" component="h3">
-          What stands in the oven
-        </Typography>
-        {standsAs[body.form]}: {showQuantity(body.heightMm, 'length', units)} {body.lidMm === null ? 'high' : 'of dough under the filling'},{' '}
-        {showQuantity(body.widthMm, 'length', units, units === 'metric' ? 0 : 2)} across
-        {body.lidMm !== null && `, ${showQuantity(body.lidMm, 'length', units)} over it`}
-        {spread > 1.01 && `, spread to about ${showQuantity(body.widthMm * spread, 'length', units, units === 'metric' ? 0 : 2)}`}
-        {body.proved > 1 && `, proved to ${body.proved} times its volume`}. Bake reads this, not the sheet.
-      </Box>
-    </Box>
-  );
-});
