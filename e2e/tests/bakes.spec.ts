@@ -121,6 +121,14 @@ test('dough is kept as a lot, and another day’s run begins from it', async ({ 
   await kept.getByLabel(/How much/).fill('150');
   await expect(kept).toContainText(/use by \d{4}-\d\d-\d\d, enough for \d+/);
   await kept.getByRole('button', { name: 'Keep it' }).click();
+  await expect(kept.getByRole('link', { name: 'Bake from it' })).toBeVisible();
+  // Crumb is an ingredient of the pantry; this formula takes no egg, so none is left.
+  await kept.getByLabel('What is left').click();
+  await expect(page.getByRole('option')).toHaveText(['Dough', 'Raw pieces', 'Baked pieces', 'Crumb, ground']);
+  await page.getByRole('option', { name: 'Crumb, ground' }).click();
+  await kept.getByLabel(/How much/).fill('40');
+  await kept.getByRole('button', { name: 'Keep it' }).click();
+  await expect(kept.getByText(/Crumb, ground 40 g, .*, use by \d{4}/)).toBeVisible();
   await kept.getByRole('link', { name: 'Bake from it' }).click();
   await expect(page.getByText(/From Dough of Seeded sorghum crackers v2, lot bake \d+: 150 g/)).toBeVisible();
   await expect(page.getByRole('button', { name: 'Start', exact: true })).toBeEnabled({ timeout: 60_000 });

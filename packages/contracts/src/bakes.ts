@@ -1,6 +1,6 @@
 import Joi from 'joi';
 import { bodyOf } from './check.js';
-import { againstWords, handWordOrder, leftOvers, measuredWhats, symptoms } from '@north-leaf/core';
+import { againstWords, beginnings, handWordOrder, leftOvers, measuredWhats, symptoms } from '@north-leaf/core';
 import type { BakeEvent, Begins, MeasuredWhat, PlannedLook, RunStep } from '@north-leaf/core';
 
 const dots = () => Joi.number().integer().min(1).max(5).optional();
@@ -140,7 +140,7 @@ export const startBodySchema: Joi.ObjectSchema<StartBody> = bodyOf<StartBody>({
   version: Joi.number().integer().min(1),
   factor: Joi.number().min(0.01).max(100),
   looks: Joi.array().items(plannedLook).max(12),
-  begins: Joi.object({ lotId: Joi.string().min(1).max(60), what: Joi.valid('dough', 'shaped') }).optional(),
+  begins: Joi.object({ lotId: Joi.string().min(1).max(60), what: Joi.valid(...beginnings) }).optional(),
   confirmed: Joi.array()
     .items(Joi.object({ code: Joi.string().max(60), reason: Joi.string().trim().min(3).max(300) }))
     .max(40),

@@ -1,6 +1,6 @@
 export { bakeCaseFor, evaluate, evaluateDough, coreVersion, problemsOf, findingsOf } from './evaluate.js';
 export { InputError, within } from './errors.js';
-export { againstWords, handWordOrder, leftOvers, measuredWhats, stepKinds, stepWhats } from './document/bake.js';
+export { againstWords, beginnings, canBegin, handWordOrder, leftOvers, measuredWhats, stepKinds, stepWhats } from './document/bake.js';
 export { applyEdits, editsBetween, EditRefused, inverseOf, valueAt } from './document/edits.js';
 export { families, schools } from './facts/families.js';
 export { stopSigns } from './facts/mixing.js';
@@ -117,7 +117,7 @@ export { runState, weighToleranceG } from './run/state.js';
 export { bowlDough } from './run/bowl.js';
 export { neededRests } from './run/needed-rests.js';
 export { asBaked, lastOf, standingEvents, weighedOf } from './document/happened.js';
-export { factorOfKept, keptFor, stepsFrom } from './run/left-over.js';
+export { eggOf, factorOfKept, keptFor, stepsFrom } from './run/left-over.js';
 export { feelAnswer } from './run/feel-answer.js';
 export { measureWords, stepWords } from './run/words.js';
 export { bakedSymptoms, symptoms } from './facts/symptoms.js';

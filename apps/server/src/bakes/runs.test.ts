@@ -123,7 +123,7 @@ describe('a run', () => {
 });
 
 describe('what a run leaves', () => {
-  const kept = (lotId: string, amountG: number, what: 'dough' | 'shaped' | 'baked' = 'dough') =>
+  const kept = (lotId: string, amountG: number, what: 'dough' | 'shaped' | 'baked' | 'crumb' | 'egg' = 'dough') =>
     event({ kind: 'leftOver', lotId, what, amountG, placeId: 'freezer', useByOn: '2027-01-20' });
   const lotOf = async (id: string) => ((await the.http().get('/api/pantry')).body as PantryBook).lots[id];
 
@@ -146,6 +146,19 @@ describe('what a run leaves', () => {
     const [raw, crisp] = [lotId, baked].map((lot) => ingredients[lots[lot]!.ingredientId]!);
     expect(crisp!.composition.waterShare).toBeLessThan(raw!.composition.waterShare);
     expect(raw).toMatchObject({ name: 'Dough of Seeded sorghum crackers v2', gluten: 'needsProof' });
+  });
+
+  it('crumb is the goods ground, an ingredient as dry as they are; an egg is left only by what takes one', async () => {
+    const { id } = await start();
+    const [baked, crumb] = [randomUUID(), randomUUID()];
+    await send(id, [kept(baked, 90, 'baked'), kept(crumb, 30, 'crumb')]).expect(200);
+    const { ingredients, lots } = (await the.http().get('/api/pantry')).body as PantryBook;
+    const [whole, ground] = [baked, crumb].map((lot) => ingredients[lots[lot]!.ingredientId]!);
+    expect(ground).toMatchObject({ name: 'Crumb of Seeded sorghum crackers v2', composition: whole!.composition });
+    const refused = await send(id, [kept(randomUUID(), 25, 'egg')]).expect(400);
+    expect((refused.body as { message: string }).message).toMatch(/takes no raw egg/);
+    // Nothing is begun with crumb.
+    await the.http().put(`/api/bakes/${randomUUID()}/run`).send({ ...body, begins: { lotId: crumb, what: 'crumb' } }).expect(400); // prettier-ignore
   });
 
   it('may begin another run, as large as it is, and is used up by it', async () => {

@@ -1,6 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import {
   coreVersion,
+  eggOf,
   evaluate,
   families,
   fromBake,
@@ -166,19 +167,25 @@ export class FormulasService {
     });
   }
 
-  /** What a run left, as an ingredient of the pantry: its dough, or once baked. The same version is the same ingredient. */
+  /** What a run left, as an ingredient of the pantry: its dough, once baked, ground, or its egg. The same version is the same ingredient. */
   async asLeftOver(formulaId: string, version: number, what: LeftOver): Promise<string> {
     const { formula, pantry, evaluation } = await this.version(formulaId, version);
+    if (what === 'egg') {
+      const egg = eggOf(formula, pantry);
+      if (egg === null) throw new ApiError('invalid', 'This version takes no raw egg that could be left.');
+      return egg;
+    }
     const id = `${what}-${formulaId}-${version}`;
     if ((await this.pantry.whole()).ingredients[id]) return id;
-    const names = { dough: 'Dough of', shaped: 'Raw pieces of', baked: 'Baked' } as const;
+    const names = { dough: 'Dough of', shaped: 'Raw pieces of', baked: 'Baked', crumb: 'Crumb of' } as const;
+    const isBaked = what === 'baked' || what === 'crumb';
     const name = `${names[what]} ${formula.name} v${version}`;
     const from = { formulaId, version };
     const dough = portionsOf(formula, pantry);
-    if (what === 'baked' && evaluation.bake.state === 'waiting')
+    if (isBaked && evaluation.bake.state === 'waiting')
       throw new ApiError('invalid', 'This version was never worked out to the end of its bake.');
     const ingredient =
-      what === 'baked' && evaluation.bake.state !== 'waiting'
+      isBaked && evaluation.bake.state !== 'waiting'
         ? fromBake(id, name, from, dough, evaluation.bake.result.end.moistureShare)
         : fromDough(id, name, from, dough);
     await this.pantry.storeOwn(id, 0, ingredient);

@@ -27,11 +27,13 @@ export const handWordOrder = ['sandy', 'cracks', 'rollsClean', 'tacky', 'sticks'
 /** What the hand says of a dough, dry to wet. */
 export type HandWord = (typeof handWordOrder)[number];
 
-/** Dough before it is rolled, cut or filled pieces before the oven, what is baked. */
-export const leftOvers = ['dough', 'shaped', 'baked'] as const;
+/** Dough before it is rolled, cut or filled pieces before the oven, what is baked, broken pieces ground, the rest of an opened egg. */
+export const leftOvers = ['dough', 'shaped', 'baked', 'crumb', 'egg'] as const;
 export type LeftOver = (typeof leftOvers)[number];
-/** A run may begin from what another left. */
-export type Begins = { readonly lotId: string; readonly what: LeftOver };
+export const beginnings = ['dough', 'shaped'] as const;
+/** A run may begin from what another left: at the table with its dough, or at the oven with its pieces. */
+export const canBegin = (what: LeftOver): what is Begins['what'] => (beginnings as readonly LeftOver[]).includes(what);
+export type Begins = { readonly lotId: string; readonly what: (typeof beginnings)[number] };
 
 /** A look into the oven, and what it should show. */
 export type PlannedLook = {

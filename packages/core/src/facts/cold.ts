@@ -50,5 +50,11 @@ export const rawEggDays = fact(
   'judgement',
   'longest that dough with raw egg is kept cold, of the 7 days that the US food code allows at 5 C; local rules win',
 );
+export const openEggDays = fact(
+  2,
+  'd',
+  'fromMemory',
+  'opened raw egg, covered and cold: US consumer advice gives 2 to 4 days in a fridge; local rules win',
+);
 export const rawEggMaxC = fact(5, 'C', 'fromMemory', 'cold holding, 41 F in the US food code');
 export const rawEggWarmHours = fact(2, 'h', 'fromMemory', 'longest that raw egg stands warm, consumer advice of the US food agencies');

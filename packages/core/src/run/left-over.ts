@@ -1,9 +1,10 @@
-import { rawEggDays } from '../facts/cold.js';
+import { openEggDays, rawEggDays } from '../facts/cold.js';
 import { leftOverDays } from '../facts/keeping-dough.js';
 import { daysAfter } from '../units/days.js';
-import type { LeftOver, RunStep } from '../document/bake.js';
+import type { Begins, LeftOver, RunStep } from '../document/bake.js';
 import type { Formula } from '../document/formula.js';
-import type { Kitchen } from '../document/kitchen.js';
+import type { Kitchen, Place } from '../document/kitchen.js';
+import type { Pantry } from '../document/pantry.js';
 import type { Evaluation } from '../evaluate.js';
 
 export type KeptFor = {
@@ -17,7 +18,7 @@ export type KeptFor = {
  * Units    g, days.
  * Throws   nothing.
  * Findings none.
- * Source   facts/keeping-dough, facts/cold rawEggDays (judgement); what is baked as long as the formula says it is sold.
+ * Source   facts/keeping-dough, facts/cold rawEggDays and openEggDays; what is baked or ground as long as the formula says it is sold.
  *
  * @param on the day it is kept on, 2026-11-25
  */
@@ -31,20 +32,32 @@ export function keptFor(
   evaluation: Evaluation,
 ): KeptFor {
   const place = kitchen.places.find(({ id }) => id === placeId);
+  return { useByOn: daysAfter(on, daysOf(what, place, formula, evaluation)), pieces: piecesOf(what, amountG, evaluation) };
+}
+
+function daysOf(what: LeftOver, place: Place | undefined, { keep }: Formula, { dough }: Evaluation): number {
+  if (what === 'baked' || what === 'crumb') return Math.max(1, keep.sellWithinDays);
   const days = leftOverDays.values;
-  const egg = evaluation.dough.state !== 'waiting' && evaluation.dough.result.eggG > 0;
-  const raw =
-    place?.kind === 'freezer'
-      ? days.freezer
-      : place?.kind === 'fridge'
-        ? Math.min(days.fridge, egg ? rawEggDays.value : days.fridge)
-        : days.otherwise;
-  const { sheet } = evaluation;
-  const eachG = sheet.state === 'waiting' ? null : what === 'dough' ? sheet.result.pieceDoughG : sheet.result.pieceG;
-  return {
-    useByOn: daysAfter(on, what === 'baked' ? Math.max(1, formula.keep.sellWithinDays) : raw),
-    pieces: eachG === null || eachG <= 0 ? null : Math.floor(amountG / eachG + 1e-6),
-  };
+  if (place?.kind === 'freezer') return days.freezer;
+  // Out of the cold an opened egg is for the same day.
+  if (what === 'egg') return place?.kind === 'fridge' ? openEggDays.value : 0;
+  if (place?.kind !== 'fridge') return days.otherwise;
+  return dough.state !== 'waiting' && dough.result.eggG > 0 ? Math.min(days.fridge, rawEggDays.value) : days.fridge;
+}
+
+function piecesOf(what: LeftOver, amountG: number, { sheet }: Evaluation): number | null {
+  if (sheet.state === 'waiting' || what === 'crumb' || what === 'egg') return null;
+  const eachG = what === 'dough' ? sheet.result.pieceDoughG : sheet.result.pieceG;
+  return eachG > 0 ? Math.floor(amountG / eachG + 1e-6) : null;
+}
+
+/** The raw egg that a formula takes, whose other half may be left; null where it takes none. */
+export function eggOf({ rows }: Formula, { ingredients }: Pick<Pantry, 'ingredients'>): string | null {
+  const egg = rows.find(({ ingredientId, amountG }) => {
+    const { kind, composition } = ingredients[ingredientId] ?? {};
+    return kind === 'egg' && amountG > 0 && composition!.waterShare > 0.3;
+  });
+  return egg?.ingredientId ?? null;
 }
 
 /**
@@ -55,15 +68,14 @@ export function keptFor(
  * Findings none.
  * Source   mass over the formula's own: of its dough, or of its pieces.
  */
-export function factorOfKept(what: LeftOver, amountG: number, evaluation: Evaluation): number | null {
+export function factorOfKept(what: Begins['what'], amountG: number, evaluation: Evaluation): number | null {
   const { dough, sheet } = evaluation;
   if (dough.state === 'waiting' || sheet.state === 'waiting') return null;
   const wholeG = what === 'dough' ? dough.result.doughG : sheet.result.pieceG * sheet.result.pieces;
   return wholeG > 0 ? amountG / wholeG : null;
 }
 
-/** Where a run begins that begins from what another left: at the table with its dough, or at the oven with its pieces. */
-const firstStage: Readonly<Record<LeftOver, RunStep['stage']>> = { dough: 'sheet', shaped: 'bake', baked: 'keep' };
+const firstStage: Readonly<Record<Begins['what'], RunStep['stage']>> = { dough: 'sheet', shaped: 'bake' };
 const stages: readonly RunStep['stage'][] = ['blend', 'dough', 'chill', 'sheet', 'bake', 'keep'];
 
 /**
@@ -74,7 +86,7 @@ const stages: readonly RunStep['stage'][] = ['blend', 'dough', 'chill', 'sheet',
  * Findings none.
  * Source   the stage at which such a lot goes on.
  */
-export function stepsFrom(steps: readonly RunStep[], what: LeftOver): RunStep[] {
+export function stepsFrom(steps: readonly RunStep[], what: Begins['what']): RunStep[] {
   const from = stages.indexOf(firstStage[what]);
   const left = steps.filter(({ stage, key }) => stages.indexOf(stage) >= from || (key === 'chilledC' && what === 'dough'));
   const on = left.find(({ key }) => key === 'ovenOn');

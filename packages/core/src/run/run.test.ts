@@ -10,7 +10,7 @@ import { families } from '../facts/families.js';
 import { asBaked, lastOf, standingEvents, weighedOf } from '../document/happened.js';
 import { bowlDough } from './bowl.js';
 import { feelAnswer } from './feel-answer.js';
-import { factorOfKept, keptFor, stepsFrom } from './left-over.js';
+import { eggOf, factorOfKept, keptFor, stepsFrom } from './left-over.js';
 import { neededRests } from './needed-rests.js';
 import { runState, weighToleranceG } from './state.js';
 import { runSteps } from './steps.js';
@@ -396,6 +396,23 @@ describe('what a run leaves', () => {
     };
     const { useByOn } = keptFor('dough', 100, 'fridge', '2026-11-25', eggy, demoKitchen, evaluate(eggy, demoKitchen, pantry));
     expect(useByOn).toBe('2026-11-28');
+  });
+
+  it('crumb keeps as the goods do, an opened egg two days in the fridge and no night out of it; neither is pieces', () => {
+    const of = (what: 'crumb' | 'egg', placeId: string) => keptFor(what, 25, placeId, '2026-11-25', demoCrackerV2, demoKitchen, evaluation);
+    expect(of('crumb', 'table')).toEqual({ useByOn: '2026-12-16', pieces: null });
+    expect(['fridge', 'table', 'freezer'].map((place) => of('egg', place).useByOn)).toEqual(['2026-11-27', '2026-11-25', '2027-01-24']);
+    expect(of('egg', 'fridge').pieces).toBeNull();
+  });
+
+  it('an egg is left only by what takes one raw', () => {
+    const withRow = (ingredientId: string) => ({
+      ...demoCrackerV2,
+      rows: [...demoCrackerV2.rows, { key: 'r9', ingredientId, amountG: 10, use: 'dough' as const }],
+    });
+    expect(eggOf(demoCrackerV2, pantry)).toBeNull();
+    expect(eggOf(withRow('egg_white_dry'), pantry)).toBeNull();
+    expect(eggOf(withRow('egg_yolk'), pantry)).toBe('egg_yolk');
   });
 
   it('half the dough is half the formula, and the steps before it are gone', () => {

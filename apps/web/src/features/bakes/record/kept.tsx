@@ -7,7 +7,7 @@ import TextField from '@mui/material/TextField';
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { v4 } from 'uuid';
-import { keptFor, leftOvers, standingEvents, type LeftOver } from '@north-leaf/core';
+import { canBegin, eggOf, keptFor, leftOvers, standingEvents, type LeftOver } from '@north-leaf/core';
 import type { FormulaVersion, Run } from '@north-leaf/contracts';
 import { benchIso } from '../../../platform/bench-clock';
 import { usePreferences } from '../../../platform/preferences';
@@ -18,7 +18,13 @@ import { useAddEvents } from '../api';
 import { readMeasure } from '../run/measure-step';
 import { Section } from './section';
 
-const leftWords: Readonly<Record<LeftOver, string>> = { dough: 'Dough', shaped: 'Raw pieces', baked: 'Baked pieces' };
+const leftWords: Readonly<Record<LeftOver, string>> = {
+  dough: 'Dough',
+  shaped: 'Raw pieces',
+  baked: 'Baked pieces',
+  crumb: 'Crumb, ground',
+  egg: 'Rest of an egg',
+};
 
 /** What the run left: a lot of the pantry each, with where it lies, until when, and what it is enough for. */
 export function Kept({ bake, version }: { bake: Run; version: FormulaVersion }) {
@@ -33,6 +39,7 @@ export function Kept({ bake, version }: { bake: Run; version: FormulaVersion }) 
   const place = placeId || kitchen.places.find(({ kind }) => kind === 'freezer')?.id || kitchen.places[0]?.id || '';
   const { value, problem } = readMeasure('rawG', text, units);
   const kept = value === undefined ? null : keptFor(what, value, place, pantry.on, version.formula, kitchen, version.evaluation);
+  const possible = leftOvers.filter((one) => one !== 'egg' || eggOf(version.formula, version.pantry) !== null);
   const left = standingEvents(bake.events).flatMap(({ what: one }) => (one.kind === 'leftOver' ? [one] : []));
   const store = () => {
     if (value === undefined || !kept) return;
@@ -61,7 +68,7 @@ export function Kept({ bake, version }: { bake: Run; version: FormulaVersion }) 
             <b>{leftWords[one.what]}</b> {showQuantity(lot?.onHandG ?? one.amountG, 'mass', units)}
             {enough === null ? '' : `, enough for ${enough} ${enough === 1 ? 'piece' : 'pieces'}`},{' '}
             {kitchen.places.find(({ id }) => id === one.placeId)?.name}, use by {one.useByOn}
-            {one.what !== 'baked' && (lot?.onHandG ?? 0) > 0 && (
+            {canBegin(one.what) && (lot?.onHandG ?? 0) > 0 && (
               <Button
                 component={Link}
                 size="small"
@@ -83,7 +90,7 @@ export function Kept({ bake, version }: { bake: Run; version: FormulaVersion }) 
           onChange={({ target }) => setWhat(target.value as LeftOver)}
           sx={{ minWidth: 140 }}
         >
-          {leftOvers.map((one) => (
+          {possible.map((one) => (
             <MenuItem key={one} value={one}>
               {leftWords[one]}
             </MenuItem>
@@ -119,7 +126,7 @@ export function Kept({ bake, version }: { bake: Run; version: FormulaVersion }) 
           Keep it
         </Button>
       </Box>
-      {what !== 'baked' && value !== undefined && (
+      {(canBegin(what) || what === 'egg') && value !== undefined && (
         <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>
           Days are a judgement, shorter with raw egg; local rules and your nose win.
         </Box>

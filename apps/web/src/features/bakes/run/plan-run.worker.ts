@@ -15,7 +15,7 @@ import {
   type Finding,
   type Formula,
   type Kitchen,
-  type LeftOver,
+  type Begins,
   type LooksLeft,
   type LooksStudy,
   type MadeReady,
@@ -37,7 +37,7 @@ export type RunPlan = {
   /** What has to be cold or soft before the first step. */ readonly ready: readonly MadeReady[];
 };
 /** So many times the formula, or as much as another run left. */
-export type Size = { readonly factor: number } | { readonly what: LeftOver; readonly amountG: number; readonly lotId: string };
+export type Size = { readonly factor: number } | (Begins & { readonly amountG: number });
 export type Refused = { readonly path: string; readonly message: string };
 
 let formula: Formula;

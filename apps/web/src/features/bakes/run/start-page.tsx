@@ -15,7 +15,7 @@ import { wrap, type Remote } from 'comlink';
 import { DateTime } from 'luxon';
 import { useNavigate, useSearchParams } from 'react-router';
 import { v4 } from 'uuid';
-import { beginningFor, scaled, wordsFor, type MadeReady, type NeededRest, type PlannedLook } from '@north-leaf/core';
+import { beginningFor, canBegin, scaled, wordsFor, type MadeReady, type NeededRest, type PlannedLook } from '@north-leaf/core';
 import { benchNow } from '../../../platform/bench-clock';
 import { ErrorPage } from '../../../platform/error-page';
 import { ApiError } from '../../../platform/http';
@@ -82,7 +82,8 @@ export function StartPage() {
   const pantry = useQuery(pantryQuery);
   const lotId = params.get('lot');
   const lot = lotId === null ? undefined : pantry.data?.lots[lotId];
-  const kept = lot?.from && lot.onHandG !== undefined ? { what: lot.from.what, amountG: lot.onHandG, lotId: lot.id } : null;
+  const what = lot?.from?.what;
+  const kept = what && canBegin(what) && lot.onHandG !== undefined ? { what, amountG: lot.onHandG, lotId: lot.id } : null;
   const size: Size | null = lotId !== null ? kept : factor !== undefined && factorProblem === null ? { factor } : null;
   if (formulas.isError) return <ErrorPage error={formulas.error} />;
   return (
@@ -171,7 +172,7 @@ function Ready({ of, plan, rests, looks }: { of: Asked; plan: RunPlan; rests: Pl
           factor: Math.min(100, Math.max(0.01, plan.factor)),
           looks,
           confirmed,
-          ...('what' in of.size && of.size.what !== 'baked' ? { begins: { lotId: of.size.lotId, what: of.size.what } } : {}),
+          ...('what' in of.size ? { begins: { lotId: of.size.lotId, what: of.size.what } } : {}),
         },
       },
       {
