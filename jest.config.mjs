@@ -35,6 +35,8 @@ const project = (displayName, root, kind, esmPackages = []) => ({
   clearMocks: true,
 });
 export default {
+  // A test is never timed: on a machine with other work, a seeded database or a search takes several times as long.
+  testTimeout: 60_000,
   projects: [
     project('core', '<rootDir>/packages/core', 'plain'),
     project('contracts', '<rootDir>/packages/contracts', 'plain'),
