@@ -46,6 +46,9 @@ const words: readonly [RegExp, string, string][] = [
   [/^\/sheet\/dockPitchMm$/, 'Pricked every', 'mm'],
 ];
 
+/** What a baker calls a place of a formula; undefined where there is no word of its own. */
+export const placeWords = (pointer: string): string | undefined => words.find(([pattern]) => pattern.test(pointer))?.[1];
+
 /**
  * A change in a baker's words: `Water 204 → 227 g`.
  * `formula` is the one the edit starts from; it names rows and steps.

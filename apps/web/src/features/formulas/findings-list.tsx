@@ -49,7 +49,13 @@ export function FindingsList({ evaluation, stage, formula, pantry, onApply, onSt
           </Button>
         )}
       </Box>
-      {found.length === 0 && <Box sx={{ fontSize: 13.5, color: 'text.secondary' }}>Holds, all the way down the Line.</Box>}
+      {found.length === 0 && (
+        <Box sx={{ fontSize: 13.5, color: 'text.secondary' }}>
+          {stageNames.some((name) => evaluation[name].state === 'waiting')
+            ? 'Nothing so far; the stages that wait are not judged.'
+            : 'Holds, all the way down the Line.'}
+        </Box>
+      )}
       {open.map((finding) => (
         <FindingCard
           key={finding.code + (finding.measured?.of ?? '') + finding.stage}

@@ -410,5 +410,8 @@ describe('the sheet board', () => {
     open('sheet', applyEdits(demoCrackerV2, [{ path: '/sheet/parts/0/shape/widthMm', from: 45, to: 3 }]));
     expect(screen.getByText(/Piece width must be from 5 to 600 mm/)).toBeInTheDocument();
     expect(screen.getByText('This stage cannot be worked out yet.')).toBeInTheDocument();
+    expect(screen.getByText(/^Piece width: must be from 5/)).toBeInTheDocument();
+    // What could not be worked out does not hold.
+    expect(screen.queryByText(/^Holds, all the way/)).toBeNull();
   });
 });

@@ -125,11 +125,18 @@ export function LotsList({ book, kitchen }: { book: PantryBook; kitchen: Kitchen
                     {lot.openedOn && lot.setAside === undefined && `, open since ${showDay(lot.openedOn, book.on)}`}
                     {lot.from && (
                       <>
-                        , <Link to={`/bakes/${lot.from.bakeId}`}>left by a bake</Link>
+                        ,{' '}
+                        <Link to={`/bakes/${lot.from.bakeId}`} style={{ color: 'inherit' }}>
+                          left by a bake
+                        </Link>
                       </>
                     )}
                     <Box>
-                      <Link to={`/bakes?lot=${encodeURIComponent(lot.id)}`} aria-label={`Bakes with ${name}, lot ${lot.code}`}>
+                      <Link
+                        to={`/bakes?lot=${encodeURIComponent(lot.id)}`}
+                        style={{ color: 'inherit' }}
+                        aria-label={`Bakes with ${name}, lot ${lot.code}`}
+                      >
                         its bakes
                       </Link>
                     </Box>

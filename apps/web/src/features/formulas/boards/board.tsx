@@ -4,6 +4,7 @@ import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
 import { problemsOf, valueAt, type Evaluation, type Formula, type Kitchen, type Pantry, type QuantityKind } from '@north-leaf/core';
 import { QuantityField } from '../../../ui/quantity-field';
+import { placeWords } from '../describe-changes';
 import { setValue, useDraft } from '../draft-store';
 
 /** What stays while the baker types. */
@@ -62,7 +63,9 @@ export function Waiting({ stage }: { stage: keyof Omit<Evaluation, 'outlook'> })
   return (
     <Box role="status" sx={{ py: 8, textAlign: 'center', color: 'text.secondary' }}>
       {own ? 'This stage cannot be worked out yet.' : 'Waiting for an earlier stage.'}
-      <Box sx={{ color: 'error.main', fontWeight: 650, pt: 1 }}>{problem && `${plainPath(problem.path)}: ${problem.message}`}</Box>
+      <Box sx={{ color: 'error.main', fontWeight: 650, pt: 1 }}>
+        {problem && `${placeWords(pointerOf(problem.path)) ?? plainPath(problem.path)}: ${problem.message}`}
+      </Box>
     </Box>
   );
 }
