@@ -19,6 +19,16 @@ export async function beginRun(base: string, over: object = {}): Promise<string>
 export const storedRun = async (base: string, id: string): Promise<StoredRun> =>
   (await (await fetch(`${base}/api/bakes/${id}`)).json()) as StoredRun;
 
+/** The run once the server has what the page said: a page goes on as soon as a word is safe on its own device. */
+export async function storedWhen(base: string, id: string, has: (run: StoredRun) => boolean): Promise<StoredRun> {
+  await expect.poll(async () => has(await storedRun(base, id)), { message: 'stored by the server' }).toBe(true);
+  return storedRun(base, id);
+}
+export const said =
+  (kind: string, stepKey?: string) =>
+  ({ events }: StoredRun): boolean =>
+    events.some((one) => one.what.kind === kind && (stepKey === undefined || one.stepKey === stepKey));
+
 export const post = (base: string, id: string, whats: readonly { stepKey?: string; what: object }[]): Promise<Response> =>
   fetch(`${base}/api/bakes/${id}/events`, {
     method: 'POST',

@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { aServer } from './a-server.js';
-import { beginRun, gramsOf, put, storedRun, title, upTo } from './a-run.js';
+import { beginRun, gramsOf, put, said, storedRun, storedWhen, title, upTo } from './a-run.js';
 
 const { base, start, kill, fresh } = aServer(4321);
 // The app itself has to be kept by the browser: these journeys lose the server.
@@ -70,7 +70,7 @@ test('a page loaded again in the middle of a pour goes on from there; a scale un
   await expect(page.getByText('steady', { exact: false })).toBeVisible();
   await put(page, 74.4);
   await expect(title(page)).toHaveText('Brown rice flour', { timeout: 15_000 });
-  await expect(async () => expect(gramsOf(await storedRun(base, id), 'b1')).toBeCloseTo(134.4, -0.5)).toPass();
+  expect(gramsOf(await storedWhen(base, id, said('weighed')), 'b1')).toBeCloseTo(134.4, -0.5);
 });
 
 test('a tablet whose clock is set three hours on still waits five minutes', async ({ page }) => {
@@ -84,6 +84,6 @@ test('a tablet whose clock is set three hours on still waits five minutes', asyn
   });
   await page.waitForTimeout(3500);
   await expect(page.getByTestId('time-left')).toHaveText('5 min');
-  const began = (await storedRun(base, id)).events.find(({ what }) => what.kind === 'stepBegan') as unknown as { at: string };
+  const began = (await storedWhen(base, id, said('stepBegan'))).events.find(({ what }) => what.kind === 'stepBegan') as unknown as { at: string };
   expect(Math.abs(Date.parse(began.at) - Date.now())).toBeLessThan(60_000);
 });

@@ -1,7 +1,7 @@
 import { AxeBuilder } from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
 import { complaints } from './a-page.js';
-import { beginRun, endRun, gramsOf, next, put, storedRun, title, upTo } from './a-run.js';
+import { beginRun, endRun, gramsOf, next, put, said, storedRun, storedWhen, title, upTo } from './a-run.js';
 import { aServer } from './a-server.js';
 
 // A kitchen of its own: what these bakes teach must not move the numbers of other journeys.
@@ -43,7 +43,7 @@ test('a whole bake with the simulated scale and probe, from its start to its dot
     await put(page, Math.round(step.amountG! * 10) / 10);
     await expect(title(page)).not.toHaveText(before!, { timeout: 15_000 });
   }
-  const half = await storedRun(base(page), id);
+  const half = await storedWhen(base(page), id, said('weighed', 'weigh:b4'));
   for (const [key, g] of [...planned].filter(([name]) => /^weigh:b[1-4]$/.test(name)))
     expect(Math.abs(gramsOf(half, key.slice('weigh:'.length)) - g)).toBeLessThan(Math.max(0.25, g * 0.011));
 
@@ -118,7 +118,7 @@ test('a whole bake with the simulated scale and probe, from its start to its dot
   await axe(page, 'rate');
   await page.getByRole('button', { name: /^End the bake/ }).click();
   await expect(page.getByRole('heading', { name: /^Bake \d/ })).toBeVisible();
-  const { events } = await storedRun(base(page), id);
+  const { events } = await storedWhen(base(page), id, said('ended'));
   expect(events.map(({ what }) => what.kind)).toEqual(
     expect.arrayContaining(['began', 'weighed', 'felt', 'measured', 'looked', 'skipped', 'rated', 'ended']),
   );
@@ -163,9 +163,7 @@ test('a lot without proof stops the weighing, and the reason is kept', async ({ 
   await expect(page.getByText(/Not proven: Tapioca starch/)).toBeVisible();
   await page.getByRole('button', { name: 'Weigh it, not gluten-free' }).click();
   await expect(page.getByTestId('still-to-add')).toContainText('43');
-  await expect(async () =>
-    expect((await storedRun(base(page), id)).events.some(({ what }) => what.kind === 'confirmed')).toBe(true),
-  ).toPass();
+  await storedWhen(base(page), id, said('confirmed'));
   await endRun(base(page), id);
   await store(book.lots['lot-tapioca-5']!, book.revisions.lots['lot-tapioca-5']! + 1);
 });
@@ -223,7 +221,7 @@ test('several runs: every wait on every page, soonest first, and an alarm that s
   await page.goto('/pantry/lots');
   await expect(page.getByRole('button', { name: /Wait: Let it stand/ })).toContainText('+1');
   // The rest was begun long ago: it is over, whatever the tablet’s own clock says.
-  const { events } = await storedRun(base(page), second);
+  const { events } = await storedWhen(base(page), second, said('stepBegan'));
   expect(events.filter(({ what }) => what.kind === 'stepBegan')).toHaveLength(1);
   const third = await beginRun(base(page));
   await upTo(base(page), third, 'rest');
@@ -257,7 +255,7 @@ test('two devices on one run: what one does, the other sees; the same weight twi
   await Promise.all([page.keyboard.press('Enter'), other.keyboard.press('Enter')]);
   await expect(title(page)).toHaveText('Brown rice flour');
   await expect(title(other)).toHaveText('Brown rice flour');
-  await expect(async () => expect(gramsOf(await storedRun(at, id), 'b1')).toBe(134)).toPass();
+  expect(gramsOf(await storedWhen(at, id, said('weighed')), 'b1')).toBe(134);
   await page.getByRole('button', { name: 'Type it' }).click();
   await page.getByLabel('Weight in g').fill('28.8');
   await page.keyboard.press('Enter');
