@@ -64,7 +64,7 @@ export const bakeKinds = table<Record<BakeKind, BakeKindFacts>>(
     nutCracker: { expansion: 1.1, vapourPath: 0.27, firstPores: 0.05 },
     shortbread: { expansion: 1.15, vapourPath: 0.22, firstPores: 0.08 },
     cookie: { expansion: 1.3, vapourPath: 0.09, firstPores: 0.12 },
-    pieShell: { expansion: 1.1, vapourPath: 0.13, firstPores: 0.04 },
+    pieShell: { expansion: 1.1, vapourPath: 0.03, firstPores: 0.04 },
     biscuit: { expansion: 1.9, vapourPath: 0.055, firstPores: 0.1 },
     laminated: { expansion: 1.8, vapourPath: 0.18, firstPores: 0.15 },
     croissant: { expansion: 1.25, vapourPath: 0.045, firstPores: 0.55 },
@@ -73,7 +73,7 @@ export const bakeKinds = table<Record<BakeKind, BakeKindFacts>>(
   },
   'ratio, -, share',
   'judgement',
-  'expansion of a leavened cracker from common practice, the rest judgement; vapour path fitted to practice rows and to the 1.5 to 4 % that thin biscuits and crackers leave the oven with (textbooks, from memory)',
+  'expansion of a leavened cracker from common practice, the rest judgement; vapour path fitted to practice rows and to the 1.5 to 4 % that thin biscuits and crackers leave the oven with (textbooks, from memory); crusts, dense with fat, hold their last water: 3 to 8 % (from memory)',
 );
 export const leavenedFrom = fact(0.5, 'percent of blend', 'judgement', 'a cracker with this much leavener rises as leavened');
 export const settingRange = table({ fromC: 45, toC: 95 }, 'C', 'judgement', 'gas and steam lift the piece, then starch sets it');

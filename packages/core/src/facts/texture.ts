@@ -31,7 +31,7 @@ export const textureWeights = table<Record<TextureFeature, TextureWeight>>(
   {
     fat: { step: 0.1, of: 'fat per blend', firm: [-0.8, 0.3], crisp: [-0.15, 0.3] },
     fatPieces: { step: 1, of: '0 melted or oil, 1 creamed, 2 rubbed, 3 pieces', firm: [0.3, 0.25], crisp: [0.3, 0.25] },
-    water: { step: 0.05, of: 'poured and brought water per blend', firm: [0.4, 0.2], crisp: [-0.1, 0.2] },
+    water: { step: 0.05, of: 'poured and brought water over what the blend wants, per blend', firm: [0.4, 0.2], crisp: [-0.1, 0.2] },
     sugar: { step: 0.1, of: 'sugars per blend', firm: [0.3, 0.2], crisp: [0.4, 0.25] },
     eggWhite: { step: 0.1, of: 'egg white as is per blend', firm: [0.4, 0.25], crisp: [0.2, 0.25] },
     eggYolk: { step: 0.05, of: 'yolk as is per blend', firm: [-0.25, 0.2], crisp: [-0.2, 0.2] },
@@ -57,12 +57,5 @@ export const thicknessStepShare = fact(
   'a millimetre is felt on a cracker, not on a muffin: on thick goods a fifth of their own height counts as one step',
 );
 
-/** What stands behind a family's own middle where its windows do not say. */
-export const middleBlend = table(
-  { proteinOfGrain: 0.095, proteinOfNut: 0.2, fibreOfGrain: 0.08, fibreOfNut: 0.1, eggWhiteShare: 0.67, ownMoisture: 0.12 },
-  'share',
-  'judgement',
-  'a middling mix of grain flours and ground nuts; two thirds of a shelled egg are white (USDA SR Legacy egg sizes, from memory)',
-);
 export const ratingNoise = fact(1, 'rating points', 'judgement', 'two bakes of one formula are rated this far apart');
 export const familyMiddleSd = fact(0.5, 'rating points', 'judgement', 'how far the family own middle may be off before any bake was rated');

@@ -1,6 +1,6 @@
 import { familyMiddleSd, textureFeatureNames, textureWeights, thicknessStepShare } from '../facts/texture.js';
 import { crispnessAt } from '../keep/keep.js';
-import { middleOf } from './middle.js';
+import { middles } from './middles.js';
 import type { BakeResult } from '../bake/bake.js';
 import type { BlendResult } from '../blend/blend.js';
 import type { Learned } from '../document/kitchen.js';
@@ -25,18 +25,19 @@ export type Outlook = {
 type Stages = { readonly blend: BlendResult; readonly dough: DoughResult; readonly bake: BakeResult; readonly keep: KeepResult };
 
 /**
- * The texture forecast: the family's target formula stands in the middle of its zone, every difference from it adds its part.
+ * The texture forecast: the family's first formula, baked in the reference kitchen, stands in the middle of its zone; every difference
+ * from it adds its part. Both are worked out by the same equations, so that what these miss alike falls out of the difference.
  *
  * tender = 10 - firm. The spread is that of the weights and, through moisture, that of the bake; weights are independent.
  *
  * Units    rating points, clipped to 0..10; terms are not.
  * Throws   nothing.
  * Findings none.
- * Source   facts/texture; what ratings taught is added: directions published where said, all sizes judgement until bakes speak.
+ * Source   facts/texture; outlook/middles; what ratings taught is added: directions published where said, all sizes judgement until bakes speak.
  */
 export function outlookOf(family: Family, stages: Stages, taught: { readonly crisp?: Learned; readonly tender?: Learned } = {}): Outlook {
   const features = textureFeatures(stages);
-  const middle = middleOf(family);
+  const middle = middles[family.id]!;
   const stepOf = (name: TextureFeature) => {
     const { step } = textureWeights.values[name];
     return name === 'thickness' ? Math.max(step, thicknessStepShare.value * middle.thickness) : step;
@@ -74,12 +75,21 @@ export function outlookOf(family: Family, stages: Stages, taught: { readonly cri
   };
 }
 
+/**
+ * What the texture is forecast from, of one formula as it comes out of this oven and cools.
+ *
+ * Units    per blend, mm, shares (as facts/texture textureWeights).
+ * Throws   nothing.
+ * Findings none.
+ * Source   the stages' own results.
+ */
 export function textureFeatures({ blend, dough, bake, keep }: Stages): Record<TextureFeature, number> {
   const { percents } = dough;
   return {
     fat: percents.fat / 100,
     fatPieces: dough.fatPieces,
-    water: percents.water / 100,
+    // More or less than this very blend wants: a thirsty flour that gets its due is not a wet dough.
+    water: (dough.getsG - dough.wantsG) / blend.blendG,
     sugar: percents.sugar / 100,
     eggWhite: dough.eggWhitePerBlend,
     eggYolk: dough.eggYolkPerBlend,

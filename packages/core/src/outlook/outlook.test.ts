@@ -1,0 +1,46 @@
+import { families } from '../facts/families.js';
+import { textureFeatureNames } from '../facts/texture.js';
+import { resultOf, withSet, worked } from '../worked/a-formula.js';
+import { middles } from './middles.js';
+import { referenceFeatures, referenceFormula } from '../solve/reference.js';
+
+// It takes tens of evaluations, so each is made once.
+const firsts = new Map(Object.values(families).map((family) => [family.id, referenceFormula(family)]));
+const each = Object.values(families).map((family) => [family.name, family] as const);
+
+describe('the middle of a family', () => {
+  it.each(each)('%s: the table is what the core works out today (npm run middles)', (_name, family) => {
+    const now = referenceFeatures(firsts.get(family.id)!);
+    for (const name of textureFeatureNames) expect({ [name]: middles[family.id]![name] }).toEqual({ [name]: expect.closeTo(now[name], 3) });
+  });
+  it.each(each)('%s: its first formula lands in its own zone, whatever lots the kitchen has', (_name, family) => {
+    const { crisp, tender, zone } = worked(firsts.get(family.id)!).outlook!;
+    expect(Math.abs(crisp.value - zone.crisp)).toBeLessThan(zone.halfWidth);
+    expect(Math.abs(tender.value - zone.tender)).toBeLessThan(zone.halfWidth);
+  });
+});
+
+// Directions: common practice, no source.
+describe('a difference from the middle', () => {
+  const flaky = firsts.get('pie_flaky')!;
+  const outlook = (set: Parameters<typeof withSet>[1]) => worked(withSet(flaky, set)).outlook!;
+  const water = flaky.rows.findIndex(({ ingredientId }) => ingredientId === 'water');
+  it('more water than the blend wants makes a crust tougher', () => {
+    const more = outlook({ [`/rows/${water}/amountG`]: flaky.rows[water]!.amountG + 25 });
+    expect(more.tender.value).toBeLessThan(outlook({}).tender.value - 0.3);
+  });
+  it('a thirstier blend that gets its due is not a wetter dough', () => {
+    const grain = flaky.blend.rows.findIndex(({ ingredientId }) => ingredientId === 'rice_brown');
+    const thirsty = { [`/blend/rows/${grain}/ingredientId`]: 'lupin' };
+    const { wantsG, getsG, percents } = resultOf(worked(withSet(flaky, thirsty)), 'dough');
+    const due = { ...thirsty, [`/rows/${water}/amountG`]: flaky.rows[water]!.amountG + wantsG - getsG };
+    const given = worked(withSet(flaky, due));
+    expect(resultOf(given, 'dough').percents.water).toBeGreaterThan(percents.water + 3);
+    expect(given.outlook!.terms.find(({ name }) => name === 'water')?.tender ?? 0).toBeCloseTo(0, 1);
+  });
+  it('a crust taken out pale and damp is softer', () => {
+    const steps = flaky.bake.steps.length - 1;
+    const pale = outlook({ [`/bake/steps/${steps}/min`]: flaky.bake.steps[steps]!.min - 6 });
+    expect(pale.crisp.value).toBeLessThan(outlook({}).crisp.value);
+  });
+});
