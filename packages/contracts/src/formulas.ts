@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import { bodies, chillForms, fatStates, lockIns, mixActs, mixTools, portionForms, rowUses } from '@north-leaf/core';
+import { bodies, chillForms, dockPatterns, fatStates, lockIns, mixActs, mixTools, portionForms, rowUses } from '@north-leaf/core';
 import { bodyOf } from './check.js';
 import type { Blend, Evaluation, Formula, Kitchen, Pantry, StageName } from '@north-leaf/core';
 
@@ -128,6 +128,7 @@ export const formulaSchema: Joi.ObjectSchema<Formula> = bodyOf<Formula>({
     trimMm: number(),
     reroll: Joi.valid('no', 'once', 'tillGone'),
     dockPitchMm: number().optional(),
+    dockPattern: Joi.valid(...dockPatterns).optional(),
     lots: number(),
     waits: list(wait, 10),
   }),

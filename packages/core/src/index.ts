@@ -4,7 +4,19 @@ export { againstWords, beginnings, canBegin, handWordOrder, leftOvers, measuredW
 export { applyEdits, editsBetween, EditRefused, inverseOf, valueAt } from './document/edits.js';
 export { families, schools } from './facts/families.js';
 export { stopSigns } from './facts/mixing.js';
-export { BLEND, bodies, chillForms, fatStates, isOfDough, lockIns, mixActs, mixTools, portionForms, rowUses } from './document/formula.js';
+export {
+  BLEND,
+  bodies,
+  dockPatterns,
+  chillForms,
+  fatStates,
+  isOfDough,
+  lockIns,
+  mixActs,
+  mixTools,
+  portionForms,
+  rowUses,
+} from './document/formula.js';
 export { actWords, mixWords, toolWords } from './entry/mix-words.js';
 export { defaultMix, isMixStructured, mixedBySchool, mixedShares, mixWith } from './dough/mix.js';
 export { learnedThirst } from './learn/thirst.js';
@@ -29,7 +41,8 @@ export { figureOf, upsideDown } from './sheet/figure.js';
 export { placedOn } from './sheet/nest.js';
 export { fittingCutter } from './sheet/cutters.js';
 export { waysToCut } from './sheet/ways.js';
-export { cutOrder, docksOf } from './sheet/cut-order.js';
+export { cutOrder } from './sheet/cut-order.js';
+export { docksOf, docksOfPart } from './sheet/docking.js';
 export { templatesOf } from './sheet/templates.js';
 export { placedOnTray, trayNest } from './sheet/trays.js';
 export { rolledG, standing } from './sheet/sheet.js';
@@ -155,6 +168,7 @@ export type {
   BlendRow,
   Chill,
   CutShape,
+  DockPattern,
   FatState,
   Fold,
   Formula,

@@ -31,7 +31,8 @@ export type BakedPiece = {
   readonly middleC: number;
   readonly coldestC: number;
   readonly thicknessMm: number;
-  /** Gas share of its volume. */ readonly poresShare: number;
+  /** Of its dough alone, without a filling on or in it. */ readonly doughMm: number;
+  /** Gas share of the dough's volume. */ readonly poresShare: number;
   readonly lossShare: number;
 };
 
@@ -145,7 +146,7 @@ function pieceAt(trajectory: Trajectory, problem: BakeProblem, atMin: number): B
   const moistureX = at(trajectory.moistureX);
   const startX = trajectory.moistureX[0]!;
   const topLightness = lightnessOf(at(trajectory.browningTop));
-  const thicknessMm = at(trajectory.thicknessMm);
+  const doughMm = at(trajectory.doughMm);
   const { dryMass, solidVolume, waterVolume } = problem.layers[problem.main]!;
   const filledMm = 1000 * dryMass * (solidVolume + moistureX * waterVolume);
   return {
@@ -156,8 +157,9 @@ function pieceAt(trajectory: Trajectory, problem: BakeProblem, atMin: number): B
     topLightness,
     middleC: at(trajectory.middleC),
     coldestC: at(trajectory.coldestC),
-    thicknessMm,
-    poresShare: 1 - filledMm / thicknessMm,
+    thicknessMm: at(trajectory.thicknessMm),
+    doughMm,
+    poresShare: 1 - filledMm / doughMm,
     lossShare: (startX - moistureX) / (1 + startX),
   };
 }

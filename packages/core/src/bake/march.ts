@@ -19,6 +19,7 @@ export type Trajectory = {
   readonly browningTop: number[];
   readonly browningBase: number[];
   readonly thicknessMm: number[];
+  /** Of the dough alone, without what lies on or in it. */ readonly doughMm: number[];
 };
 
 /** What went in and out, for the laws of conservation: state against summed fluxes, per m2. */
@@ -246,7 +247,11 @@ export class BakeMarch {
       if (i >= below && temperature[i]! < coldest) coldest = temperature[i]!;
     }
     const to = slab.lastOf(p.main);
-    for (let i = from; i <= to; i++) water += mass[i]! * X[i]!;
+    let dough = 0;
+    for (let i = from; i <= to; i++) {
+      water += mass[i]! * X[i]!;
+      dough += thickness[i]!;
+    }
     const half = (from + to) >> 1;
     so.min.push(t / 60);
     so.airC.push(airC);
@@ -260,6 +265,7 @@ export class BakeMarch {
     so.browningTop.push(1 - Math.exp(-this.dosesTop));
     so.browningBase.push(1 - Math.exp(-this.dosesBase));
     so.thicknessMm.push(depth * 1000);
+    so.doughMm.push(dough * 1000);
   }
 
   /** Sums over the piece, its tray and what lies on it as long as it does. */
@@ -312,4 +318,5 @@ const emptyTrajectory = (): Trajectory => ({
   browningTop: [],
   browningBase: [],
   thicknessMm: [],
+  doughMm: [],
 });

@@ -153,6 +153,7 @@ export type RunStep = {
   readonly lengthMm?: number;
   readonly bandsMm?: number;
   readonly dockMm?: number;
+  readonly dockStaggered?: boolean;
   readonly parts?: number;
   /** Which fold or look, of how many. */ readonly n?: number;
   readonly of?: number;

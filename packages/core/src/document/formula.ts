@@ -122,6 +122,9 @@ export type Laminate = {
   readonly folds: readonly Fold[];
   /** The far edge is marked, so that the quarter turn is known after the cold. */ readonly mark?: boolean;
 };
+export const dockPatterns = ['inLine', 'staggered'] as const;
+/** How rows of prick holes stand to each other. */
+export type DockPattern = (typeof dockPatterns)[number];
 export type Sheet = {
   readonly parts: readonly Part[];
   readonly laminate?: Laminate;
@@ -132,6 +135,7 @@ export type Sheet = {
   readonly trimMm: number;
   readonly reroll: 'no' | 'once' | 'tillGone';
   readonly dockPitchMm?: number;
+  /** Left out: in line. */ readonly dockPattern?: DockPattern;
   /** Sheets the dough is divided into. */ readonly lots: number;
   /** When pieces are cut; left out: raw. Hot or cold, the whole sheet goes into the oven. */ readonly cut?: 'raw' | 'hot' | 'cold';
   /** After cutting: firming, freezing, proving. */ readonly waits: readonly Wait[];

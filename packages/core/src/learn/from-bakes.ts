@@ -134,7 +134,7 @@ export function goodsFromBakes(familyId: string, bakes: readonly RecordedBake[],
     if (bakedMm !== undefined)
       ruled.lift.push({
         bakeId,
-        slope: end.thicknessMm * end.poresShare,
+        slope: end.doughMm * end.poresShare,
         off: bakedMm - end.thicknessMm,
         sd: bakedThicknessShare * end.thicknessMm,
       });

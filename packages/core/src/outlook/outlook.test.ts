@@ -1,6 +1,6 @@
 import { families } from '../facts/families.js';
 import { textureFeatureNames } from '../facts/texture.js';
-import { resultOf, withSet, worked } from '../worked/a-formula.js';
+import { aFilling, resultOf, withSet, worked } from '../worked/a-formula.js';
 import { middles } from './middles.js';
 import { referenceFeatures, referenceFormula } from '../solve/reference.js';
 
@@ -37,6 +37,14 @@ describe('a difference from the middle', () => {
     const given = worked(withSet(flaky, due));
     expect(resultOf(given, 'dough').percents.water).toBeGreaterThan(percents.water + 3);
     expect(given.outlook!.terms.find(({ name }) => name === 'water')?.tender ?? 0).toBeCloseTo(0, 1);
+  });
+  it('a filling is not the crust: what is bitten through is the dough', () => {
+    const filled = withSet(flaky, { [`/rows/${flaky.rows.length}`]: aFilling('apple', 500, 'apple') });
+    const [bare, under] = [worked(flaky), worked(filled)].map((one) => resultOf(one, 'bake').end);
+    expect(under!.thicknessMm).toBeGreaterThan(bare!.thicknessMm + 8);
+    expect(under!.doughMm).toBeCloseTo(bare!.doughMm, 0);
+    expect(under!.poresShare).toBeLessThan(0.5);
+    expect(worked(filled).outlook!.terms.find(({ name }) => name === 'thickness')?.tender ?? 0).toBeCloseTo(0, 0);
   });
   it('a crust taken out pale and damp is softer', () => {
     const steps = flaky.bake.steps.length - 1;

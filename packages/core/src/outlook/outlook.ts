@@ -98,7 +98,7 @@ export function textureFeatures({ blend, dough, bake, keep }: Stages): Record<Te
     protein: blend.composition.proteinShare,
     starch: blend.starchShare,
     fibre: blend.composition.fibreShare,
-    thickness: bake.end.thicknessMm,
+    thickness: bake.end.doughMm,
     gas: bake.end.poresShare,
     moisture: bake.end.moistureShare,
     crispness: crispnessAt(keep.waterActivity),

@@ -95,7 +95,7 @@ export function shaping(made: Made): RunStep[] {
         handsMin: (panParts ? hands.pan : hands.cut) * lots,
         pieces,
         form,
-        ...(sheet.dockPitchMm === undefined ? {} : { dockMm: sheet.dockPitchMm }),
+        ...(sheet.dockPitchMm === undefined ? {} : { dockMm: sheet.dockPitchMm, dockStaggered: sheet.dockPattern === 'staggered' }),
         ...('widthMm' in first.shape ? { widthMm: first.shape.widthMm } : {}),
         ...('lengthMm' in first.shape ? { lengthMm: first.shape.lengthMm } : {}),
         ...('acrossMm' in first.shape ? { widthMm: first.shape.acrossMm } : {}),

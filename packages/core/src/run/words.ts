@@ -119,7 +119,7 @@ const words: Readonly<Record<RunStep['what'], (step: RunStep, show: Show) => Ste
     title: `Cut ${s.pieces ?? ''} ${cutNames[s.form ?? ''] ?? 'pieces'}`.replace('  ', ' '),
     how: [
       of(s, show) || (s.widthMm ? `${show(s.widthMm, 'length')} across` : ''),
-      s.dockMm ? `prick every ${show(s.dockMm, 'length')}` : '',
+      s.dockMm ? `prick every ${show(s.dockMm, 'length')}${s.dockStaggered ? ', rows staggered' : ''}` : '',
     ]
       .filter(Boolean)
       .join(', '),

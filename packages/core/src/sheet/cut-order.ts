@@ -1,5 +1,7 @@
+import { docksOf } from './docking.js';
+import { figureOf } from './figure.js';
 import { firstPart, isCutShape } from './plan.js';
-import type { Formula } from '../document/formula.js';
+import type { DockPattern, Formula } from '../document/formula.js';
 import type { SheetLayout } from './plan.js';
 
 /** One thing to do on the sheet, in order. Lengths in mm; `atMm` is read off a ruler laid from the trimmed edge. */
@@ -13,7 +15,12 @@ export type CutStep =
   | { readonly kind: 'zigzag'; readonly everyMm: number; readonly halfMm: number; readonly perStrip: number }
   | { readonly kind: 'cutter'; readonly everyMm: number; readonly rowMm: number; readonly shiftMm: number; readonly turned: boolean }
   | { readonly kind: 'window'; readonly of: number }
-  | { readonly kind: 'dock'; readonly everyMm: number };
+  | {
+      readonly kind: 'dock';
+      readonly everyMm: number;
+      readonly pattern: DockPattern;
+      /** Holes of one piece. */ readonly perPiece: number;
+    };
 
 /**
  * In what order a sheet is cut, and where the ruler lies.
@@ -70,7 +77,10 @@ export function cutOrder(formula: Formula, layout: SheetLayout): CutStep[] {
   const windows = sheet.parts.filter(({ window }) => window !== undefined).reduce((sum, { perPiece }) => sum + perPiece, 0);
   const all = sheet.parts.reduce((sum, { perPiece }) => sum + perPiece, 0);
   if (windows > 0) steps.push({ kind: 'window', of: Math.floor((layout.pieces * windows) / all) });
-  if (sheet.dockPitchMm !== undefined) steps.push({ kind: 'dock', everyMm: sheet.dockPitchMm });
+  if (sheet.dockPitchMm !== undefined) {
+    const { dockPitchMm: everyMm, dockPattern: pattern = 'inLine' } = sheet;
+    steps.push({ kind: 'dock', everyMm, pattern, perPiece: docksOf(figureOf(shape, 'shape'), everyMm, pattern).length });
+  }
   return steps;
 }
 
@@ -82,14 +92,4 @@ const rowsOf = ({ bandMm, rowMm }: SheetLayout, lengthMm: number): number => Mat
 function marks(lengthMm: number, everyMm: number): number[] {
   const count = Math.max(0, Math.ceil(lengthMm / everyMm - 1e-6) - 1);
   return Array.from({ length: count }, (_, i) => (i + 1) * everyMm);
-}
-
-/** Prick holes of one piece: evenly spread, no farther apart than asked. mm from the corner of its box. */
-export function docksOf(widthMm: number, lengthMm: number, everyMm: number): (readonly [number, number])[] {
-  const n = (length: number) => Math.max(1, Math.floor(length / Math.max(1, everyMm)));
-  const [nx, ny] = [n(widthMm), n(lengthMm)];
-  return Array.from(
-    { length: nx * ny },
-    (_, i) => [((i % nx) + 0.5) * (widthMm / nx), (Math.floor(i / nx) + 0.5) * (lengthMm / ny)] as const,
-  );
 }

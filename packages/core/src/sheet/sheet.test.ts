@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { applyEdits } from '../document/edits.js';
 import { aFilling, aFormula, aStarter, kitchen, resultOf, WATER, worked } from '../worked/a-formula.js';
-import { cutOrder, docksOf } from './cut-order.js';
+import { cutOrder } from './cut-order.js';
 import { planSheet, piecesFromMass } from './plan.js';
 import { templatesOf } from './templates.js';
 import { fittingCutter } from './cutters.js';
@@ -336,12 +336,6 @@ describe('order of cuts', () => {
     const on = (w: number, l: number, side: number) => piecesFromMass(aFormula({ ...shape({ kind: 'rectangle', widthMm: side, lengthMm: side }), '/sheet/trimMm': 0, '/sheet/reroll': 'no' }), kitchen, 1.2 * w * l * 2.4 * 1e-3); // prettier-ignore
     expect(on(228.6, 304.8, 76.2)).toBe(12);
     expect(on(380, 380, 76)).toBe(25);
-  });
-
-  it('pricks a piece evenly and never outside it', () => {
-    const holes = docksOf(45, 45, 12);
-    expect(holes).toHaveLength(9);
-    for (const [x, y] of holes) expect(Math.min(x, y, 45 - x, 45 - y)).toBeGreaterThan(5);
   });
 });
 

@@ -1,4 +1,5 @@
 import { latticeOf } from '../pan/pan.js';
+import { docksOfPart } from './docking.js';
 import { figureOf } from './figure.js';
 import { isCutShape, planSheet } from './plan.js';
 import type { Formula, Part } from '../document/formula.js';
@@ -11,7 +12,7 @@ export type Template = {
   readonly widthMm: number;
   readonly lengthMm: number;
   /** Lines to cut. */ readonly cut: readonly string[];
-  /** Lines to see: the filled middle, the base of a pan. */ readonly mark: readonly string[];
+  /** Lines to see: the filled middle, the base of a pan, where to prick. */ readonly mark: readonly string[];
   /** How many a piece takes. */ readonly count: number;
 };
 
@@ -28,7 +29,10 @@ export function templatesOf(formula: Formula, kitchen: Pick<Kitchen, 'pans' | 'm
   const pan = kitchen.pans?.find(({ id }) => id === formula.bake.panId) ?? null;
   const seen = new Set<string>();
   return formula.sheet.parts
-    .flatMap((part, i) => ofPart(part, plan.parts[i]!, pan))
+    .flatMap((part, i) => {
+      const pricks = docksOfPart(part, plan.parts[i]!, pan, formula.sheet).map(cross);
+      return ofPart(part, plan.parts[i]!, pan).map((one) => (pricks.length === 0 ? one : { ...one, mark: [...one.mark, pricks.join('')] }));
+    })
     .filter((one) => {
       const key = JSON.stringify([one.cut, one.mark]);
       return !seen.has(key) && seen.add(key);
@@ -93,6 +97,10 @@ function blank(pan: Pan, widthMm: number, lengthMm: number, inWidthMm = widthMm,
   if (pan.kind === 'rectangle') return box((inWidthMm - widthMm) / 2, (inLengthMm - lengthMm) / 2, widthMm, lengthMm);
   return ellipse(widthMm, lengthMm, inWidthMm, inLengthMm);
 }
+
+/** Where to prick. */
+const cross = ([x, y]: readonly [number, number]): string =>
+  `M${n(x - 1)} ${n(y)}L${n(x + 1)} ${n(y)}M${n(x)} ${n(y - 1)}L${n(x)} ${n(y + 1)}`;
 
 const box = (x: number, y: number, w: number, l: number): string =>
   `M${n(x)} ${n(y)}L${n(x + w)} ${n(y)}L${n(x + w)} ${n(y + l)}L${n(x)} ${n(y + l)}Z`;

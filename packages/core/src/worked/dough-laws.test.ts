@@ -105,7 +105,7 @@ describe('the dough of every family', () => {
       const { result } = judged(starter(id));
       expect(result.pouredWaterG + result.broughtWaterG + result.ownWaterG).toBeCloseTo(result.composition.waterShare * result.doughG, 6);
       expect(result.rows.reduce((sum, { amountG }) => sum + amountG, starter(id).blendG)).toBeCloseTo(
-        result.doughG + (result.rollIn?.massG ?? 0) + result.toppingG + result.dustG,
+        result.doughG + (result.rollIn?.massG ?? 0) + result.toppingG + result.dustG + (result.filling.baked?.massG ?? 0),
         6,
       );
     }

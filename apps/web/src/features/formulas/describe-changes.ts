@@ -44,6 +44,7 @@ const words: readonly [RegExp, string, string][] = [
   [/^\/chill\/form$/, 'Chilled as', ''],
   [/^\/chill\/wrap$/, 'Wrap', ''],
   [/^\/sheet\/dockPitchMm$/, 'Pricked every', 'mm'],
+  [/^\/sheet\/dockPattern$/, 'Rows of holes', ''],
 ];
 
 /** What a baker calls a place of a formula; undefined where there is no word of its own. */

@@ -22,7 +22,7 @@ import { SnackbarProvider } from 'notistack';
 import { MemoryRouter } from 'react-router';
 import { usePreferences } from '../../platform/preferences';
 import { northLeafTheme } from '../../ui/theme';
-import { useDraft } from './draft-store';
+import { setValue, useDraft } from './draft-store';
 import { Workspace } from './workspace';
 
 const pantry = { ingredients: publishedIngredients(), lots: Object.fromEntries(demoLots.map((lot) => [lot.id, lot])) };
@@ -342,6 +342,11 @@ describe('the sheet board', () => {
     // 500 g over the mean of the pan's floor and mouth, as the core has it.
     expect(screen.getByText(/2\.4 mm of dough under the filling, .*, filled 1\d(\.\d)? mm deep of .* that the pan leaves it, 2\.4 mm over it/)).toBeInTheDocument(); // prettier-ignore
     expect(screen.getByRole('img', { name: 'What stands in the oven, in section, to scale' }).querySelectorAll('path')).toHaveLength(4);
+    const strips = { ...lid, shape: { kind: 'lattice', stripMm: 15, gapMm: 20, overhangMm: 0 } };
+    act(() => useDraft.getState().edit('strips', setValue('/sheet/parts/1', strips)));
+    const over = screen.getByRole('img', { name: 'What stands in the oven, in section, to scale' }).querySelectorAll('path')[2]!;
+    // A mouth of 230 mm: seven strips of 15 with 20 between (hand sum).
+    expect(over.getAttribute('d')!.match(/M/g)).toHaveLength(7);
   });
 
   it('a weighed piece sets the density, and the usual one comes back', async () => {

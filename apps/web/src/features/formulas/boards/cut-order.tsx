@@ -60,6 +60,6 @@ function stepWords(step: CutStep, units: UnitSystem): string {
     case 'window':
       return `Cut the window out of ${step.of} of them; the middles go back to the scraps`;
     case 'dock':
-      return `Prick every ${length(step.everyMm)}, through to the paper`;
+      return `Prick every ${length(step.everyMm)}, ${step.pattern === 'staggered' ? 'each second row between, ' : ''}${step.perPiece} hole${step.perPiece === 1 ? '' : 's'} a piece, through to the paper`;
   }
 }

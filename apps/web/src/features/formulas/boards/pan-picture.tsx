@@ -5,7 +5,7 @@ import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import { useTheme } from '@mui/material/styles';
-import { latticeOf, panInside, twoThirdsSplit, type Pan, type PartPlan, type ShapeKind } from '@north-leaf/core';
+import { docksOfPart, latticeOf, panInside, twoThirdsSplit, type Pan, type PartPlan, type ShapeKind } from '@north-leaf/core';
 import { usePreferences } from '../../../platform/preferences';
 import { showQuantity } from '../../../ui/quantity';
 import { Ruled } from '../../../ui/ruled';
@@ -66,6 +66,7 @@ export function PanPicture({ drawn, pan }: { drawn: DrawnSheet; pan: Pan | null 
                 vectorEffect="non-scaling-stroke"
               />
             ))}
+            <Pricks one={one} drawn={drawn} pan={pan} />
           </g>
         ))}
         <Lattice drawn={drawn} pan={pan} at={laid[0] ? [laid[0].x + laid[0].widthMm / 2, lengthMm / 2] : [0, 0]} />
@@ -79,6 +80,16 @@ export function PanPicture({ drawn, pan }: { drawn: DrawnSheet; pan: Pan | null 
       )}
     </Box>
   );
+}
+
+/** Where a lining or a disc is pricked, as one line. */
+function Pricks({ one, drawn: { formula }, pan }: { one: Blank; drawn: DrawnSheet; pan: Pan | null }) {
+  const { palette } = useTheme();
+  const part = formula.sheet.parts.find(({ key }) => key === one.key);
+  const docks = part ? docksOfPart(part, one, pan, formula.sheet) : [];
+  if (docks.length === 0) return null;
+  const d = docks.map(([x, y]) => `M${x.toFixed(1)} ${y.toFixed(1)}h0`).join('');
+  return <path d={d} stroke={palette.leaf.crust} strokeWidth="1.8" strokeLinecap="round" opacity="0.75" />;
 }
 
 /** Between parts that lie beside each other, mm. */

@@ -100,7 +100,7 @@ function SheetPicture({ drawn }: { drawn: DrawnSheet | null }) {
         {result && tray && !pan && result.trays.length > 0 && <TraysToScale drawn={later} result={result} tray={tray} />}
         {later.plan.layout && later.plan.pieces > 0 && <CutOrder drawn={later} layout={later.plan.layout} onPrint={print} />}
       </Box>
-      {result && plan.pieces > 0 && <Standing result={result} pan={pan ?? null} />}
+      {result && plan.pieces > 0 && <Standing result={result} parts={later.formula.sheet.parts} pan={pan ?? null} />}
       <Box className="not-on-paper">
         <Templates drawn={later} />
       </Box>

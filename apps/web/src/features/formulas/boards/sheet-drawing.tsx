@@ -14,6 +14,7 @@ import {
   trayNest,
   upsideDown,
   type CutShape,
+  type DockPattern,
   type Figure,
   type Formula,
   type Part,
@@ -32,7 +33,7 @@ export function SheetToScale({ drawn: { formula, plan } }: { drawn: DrawnSheet }
   const { palette } = useTheme();
   const part = formula.sheet.parts[0]!;
   const { layout } = plan;
-  const { trimMm, dockPitchMm } = formula.sheet;
+  const { trimMm, dockPitchMm, dockPattern } = formula.sheet;
   const { shape, window } = part;
   const placed = useMemo(() => (layout && isCutShape(shape) ? placedFor(shape, layout, trimMm) : []), [layout, shape, trimMm]);
   if (!layout || !isCutShape(shape))
@@ -61,7 +62,7 @@ export function SheetToScale({ drawn: { formula, plan } }: { drawn: DrawnSheet }
       />
       {/* The long side lies: the sheet is drawn on its side. */}
       <g transform={lying ? `matrix(0 1 1 0 0 0)` : undefined}>
-        <Pieces placed={placed} shape={shape} layout={layout} window={holes} dockMm={dockPitchMm} />
+        <Pieces placed={placed} shape={shape} layout={layout} window={holes} dockMm={dockPitchMm} pattern={dockPattern ?? 'inLine'} />
       </g>
     </Ruled>
   );
@@ -80,14 +81,26 @@ type PiecesProps = {
   readonly layout: SheetLayout;
   readonly window: CutShape | undefined;
   readonly dockMm: number | undefined;
+  readonly pattern: DockPattern;
 };
+/** More holes than this are no drawing any more: pieces after them stand without. */
+const MOST_HOLES = 8000;
+
 /** All pieces as one line, all holes as another: hundreds of elements would not follow the key. */
-function Pieces({ placed, shape, layout, window, dockMm }: PiecesProps) {
+function Pieces({ placed, shape, layout, window, dockMm, pattern }: PiecesProps) {
   const { palette } = useTheme();
   const { outlines, windows, holes } = useMemo(() => {
     const figure = cachedNests(shape).find(({ name, quarter }) => name === layout.name && quarter === layout.quarter)!.figure;
     const hole = window ? figureOf(window, 'window') : null;
-    const docks = dockMm === undefined || dockMm < 1 ? [] : docksOf(figure.widthMm, figure.lengthMm, dockMm).slice(0, 200);
+    // From the piece's corner on by steps: one text for all pieces that lie alike.
+    const pricksOf = (of: Figure) =>
+      dockMm === undefined || dockMm < 1
+        ? []
+        : docksOf(of, dockMm, pattern, hole ?? undefined).map(
+            ([x, y], i, all) => `m${short(x - (all[i - 1]?.[0] ?? 0))} ${short(y - (all[i - 1]?.[1] ?? 0))}h0`,
+          );
+    const [docks, turnedDocks] = [pricksOf(figure), pricksOf(upsideDown(figure))];
+    const [dots, turnedDots] = [docks.join(''), turnedDocks.join('')];
     return {
       outlines: manyOf(placed, shape, figure),
       windows: hole
@@ -101,9 +114,12 @@ function Pieces({ placed, shape, layout, window, dockMm }: PiecesProps) {
             hole,
           )
         : '',
-      holes: placed.flatMap(({ xMm, yMm }) => docks.map(([x, y]) => `M${short(xMm + x)} ${short(yMm + y)}h0`)).join(''),
+      holes: placed
+        .slice(0, Math.floor(MOST_HOLES / Math.max(1, docks.length)))
+        .map(({ xMm, yMm, upsideDown: turned }) => `M${short(xMm)} ${short(yMm)}${turned ? turnedDots : dots}`)
+        .join(''),
     };
-  }, [placed, shape, layout, window, dockMm]);
+  }, [placed, shape, layout, window, dockMm, pattern]);
   return (
     <g fill="none" stroke={palette.leaf.crust}>
       <path d={outlines} strokeWidth="1.3" vectorEffect="non-scaling-stroke" />

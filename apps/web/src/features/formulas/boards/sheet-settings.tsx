@@ -4,7 +4,7 @@ import Button from '@mui/material/Button';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
-import { editsBetween, families, isCutShape, laminated, roundTo, type Formula, type Sheet } from '@north-leaf/core';
+import { editsBetween, families, isCutShape, laminated, roundTo, type DockPattern, type Formula, type Sheet } from '@north-leaf/core';
 import { usePreferences } from '../../../platform/preferences';
 import { Choice } from '../../../ui/choice';
 import { FieldRow } from '../../../ui/field-row';
@@ -174,6 +174,7 @@ const Trim = memo(function Trim() {
   const set = useSet();
   const reroll = useDraft(({ formula }) => formula.sheet.reroll);
   const dockPitchMm = useDraft(({ formula }) => formula.sheet.dockPitchMm);
+  const dockPattern = useDraft(({ formula }) => formula.sheet.dockPattern ?? 'inLine');
   return (
     <>
       <FieldRow label="Trim each side">
@@ -199,6 +200,16 @@ const Trim = memo(function Trim() {
         {dockPitchMm !== undefined && (
           <>
             every <FormulaField path="/sheet/dockPitchMm" label="Pricked every" kind="length" width={62} />
+            <ToggleButtonGroup
+              exclusive
+              size="small"
+              aria-label="Rows of holes"
+              value={dockPattern}
+              onChange={(_, next: DockPattern | null) => next && set('/sheet/dockPattern', next)}
+            >
+              <ToggleButton value="inLine">in line</ToggleButton>
+              <ToggleButton value="staggered">staggered</ToggleButton>
+            </ToggleButtonGroup>
           </>
         )}
         <Button size="small" onClick={() => set('/sheet/dockPitchMm', dockPitchMm === undefined ? 12 : undefined)}>

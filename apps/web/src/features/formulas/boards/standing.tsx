@@ -2,7 +2,7 @@ import { memo, type ReactNode } from 'react';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
-import type { Pan, SheetResult } from '@north-leaf/core';
+import type { Pan, Part, SheetResult } from '@north-leaf/core';
 import { usePreferences } from '../../../platform/preferences';
 import { showQuantity } from '../../../ui/quantity';
 import { useAnswer } from './board';
@@ -19,7 +19,8 @@ const standsAs: Readonly<Record<SheetResult['body']['form'], string>> = {
 };
 
 /** The section that the oven sees, and what it measures. */
-export const Standing = memo(function Standing({ result, pan }: { result: SheetResult; pan: Pan | null }) {
+type StandingProps = { readonly result: SheetResult; readonly parts: readonly Part[]; readonly pan: Pan | null };
+export const Standing = memo(function Standing({ result, parts, pan }: StandingProps) {
   const units = usePreferences((state) => state.units);
   const { body } = result;
   const { evaluation } = useAnswer();
@@ -30,9 +31,9 @@ export const Standing = memo(function Standing({ result, pan }: { result: SheetR
   return (
     <Box sx={{ display: 'flex', alignItems: 'center', gap: 3 }}>
       {pan && body.form === 'inPan' ? (
-        <PanSection pan={pan} doughMm={body.heightMm} lidMm={body.lidMm} filledMm={filling?.heightMm ?? 0} />
+        <PanSection pan={pan} parts={parts} doughMm={body.heightMm} filledMm={filling?.heightMm ?? 0} />
       ) : (
-        <BodySection body={body} />
+        <BodySection body={body} parts={parts} filledMm={filling?.heightMm ?? 0} />
       )}
       <Box sx={{ fontSize: 13 }}>
         <Typography variant="h3" component="h3">
@@ -70,49 +71,108 @@ function Section({ children }: { children: ReactNode }) {
   );
 }
 
-function BodySection({ body }: { body: SheetResult['body'] }) {
+type BodyProps = { readonly body: SheetResult['body']; readonly parts: readonly Part[]; readonly filledMm: number };
+/** A piece without a pan: what is closed or folded over a filling shows it. */
+function BodySection({ body, parts, filledMm }: BodyProps) {
   const { palette } = useTheme();
-  const scale = Math.min((W - 10) / Math.max(20, body.widthMm), (H - 6) / Math.max(4, body.heightMm + (body.lidMm ?? 0)));
-  const [w, h] = [body.widthMm * scale, Math.max(2, body.heightMm * scale)];
-  const round = body.form === 'ball' || body.form === 'rolledUp' || body.form === 'wrapped';
+  const { form, heightMm, widthMm } = body;
+  const tallMm = heightMm + filledMm + (body.lidMm ?? (form === 'folded' ? heightMm : 0));
+  const scale = Math.min((W - 10) / Math.max(20, widthMm), (H - 6) / Math.max(4, tallMm));
+  const [w, h] = [widthMm * scale, Math.max(2, tallMm * scale)];
+  const thick = heightMm * scale;
+  const floor = H - 2;
   const drawn = { fill: palette.leaf.doughPale, stroke: palette.leaf.crust };
+  const filling = { fill: palette.make.sugar };
+  if (form === 'folded') {
+    const fold = parts.map(({ shape }) => (shape.kind === 'freeForm' ? shape.foldMm : 0))[0]! * scale;
+    return (
+      <Section>
+        {filledMm > 0 && <rect x={W / 2 - w / 2} y={floor - thick - filledMm * scale} width={w} height={filledMm * scale} {...filling} />}
+        <rect x={W / 2 - w / 2} y={floor - thick} width={w} height={thick} {...drawn} />
+        {[W / 2 - w / 2, W / 2 + w / 2 - fold].map((x) => (
+          <rect key={x} x={x} y={floor - h} width={fold} height={thick} {...drawn} />
+        ))}
+      </Section>
+    );
+  }
+  if (form !== 'ball' && form !== 'rolledUp' && form !== 'wrapped')
+    return (
+      <Section>
+        <rect x={W / 2 - w / 2} y={floor - h} width={w} height={h} rx="2" {...drawn} />
+      </Section>
+    );
+  const middle = { cx: W / 2, cy: floor - h / 2 };
   return (
     <Section>
-      {round ? (
-        <ellipse cx={W / 2} cy={H - 2 - h / 2} rx={w / 2} ry={h / 2} {...drawn} />
-      ) : (
-        <rect x={W / 2 - w / 2} y={H - 2 - h} width={w} height={h} rx="2" {...drawn} />
+      <ellipse {...middle} rx={w / 2} ry={h / 2} {...drawn} />
+      {form === 'wrapped' && filledMm > 0 && (
+        <ellipse {...middle} rx={(w / 2) * (filledMm / tallMm)} ry={(filledMm * scale) / 2} {...filling} />
       )}
     </Section>
   );
 }
 
-type PanSectionProps = { readonly pan: Pan; readonly doughMm: number; readonly lidMm: number | null; readonly filledMm: number };
-/** Wall, lining, filling to its level and the lid over it. */
-function PanSection({ pan, doughMm, lidMm, filledMm }: PanSectionProps) {
+type PanSectionProps = { readonly pan: Pan; readonly parts: readonly Part[]; readonly doughMm: number; readonly filledMm: number };
+/** Wall, lining with what lies on the rim and hangs over it, filling to its level, and the lid or the strips over it. */
+function PanSection({ pan, parts, doughMm, filledMm }: PanSectionProps) {
   const { palette } = useTheme();
-  const { topMm, bottomMm, depthMm } = pan;
-  const tall = Math.max(depthMm, doughMm + filledMm + (lidMm ?? 0));
-  const scale = Math.min((W - 10) / (topMm + 2 * doughMm), (H - 6) / tall);
+  const { topMm, bottomMm, depthMm, rimMm = 0 } = pan;
+  const over = (kind: 'lining' | 'lid' | 'lattice') =>
+    parts.flatMap(({ shape }) => (shape.kind === kind && 'overhangMm' in shape ? [shape.overhangMm] : []))[0] ?? 0;
+  const top = parts.find(({ shape }) => shape.kind === 'lid' || shape.kind === 'lattice');
+  const domeMm = top?.shape.kind === 'lid' ? top.shape.domeMm : 0;
+  const edgeMm = Math.max(over('lining'), over('lid'), over('lattice')) + rimMm;
+  const fullMm = doughMm + filledMm;
+  const tall = Math.max(depthMm + doughMm + (top?.thicknessMm ?? 0), fullMm + domeMm + (top?.thicknessMm ?? 0));
+  const scale = Math.min((W - 10) / (topMm + 2 * edgeMm), (H - 6) / tall);
   const floor = H - 2;
-  /** Half the width inside the pan at a height over its floor, px; the wall goes on upwards where a filling stands over it. */
-  const half = (atMm: number) => ((bottomMm + ((topMm - bottomMm) * Math.min(atMm, depthMm)) / depthMm) / 2) * scale;
-  const at = (side: -1 | 1, mm: number, inMm = 0) => `${W / 2 + side * (half(mm) - inMm * scale)} ${floor - mm * scale}`;
-  const between = (lowMm: number, highMm: number, inMm: number) =>
-    `M${at(-1, highMm, inMm)}L${at(-1, lowMm, inMm)}L${at(1, lowMm, inMm)}L${at(1, highMm, inMm)}z`;
-  const lining = `M${at(-1, depthMm)}L${at(-1, 0)}L${at(1, 0)}L${at(1, depthMm)}L${at(1, depthMm, doughMm)}L${at(1, doughMm, doughMm)}L${at(-1, doughMm, doughMm)}L${at(-1, depthMm, doughMm)}z`;
+  const y = (mm: number) => floor - mm * scale;
+  /** Half the width inside the pan at a height over its floor, mm; the wall goes on upwards where a filling stands over it. */
+  const half = (atMm: number) => (bottomMm + ((topMm - bottomMm) * Math.min(atMm, depthMm)) / depthMm) / 2;
+  const at = (side: -1 | 1, acrossMm: number, upMm: number) => `${W / 2 + side * acrossMm * scale} ${y(upMm)}`;
+  const band = (side: -1 | 1, fromMm: number, toMm: number, upMm: number, highMm: number) =>
+    `M${at(side, fromMm, upMm)}L${at(side, toMm, upMm)}L${at(side, toMm, upMm + highMm)}L${at(side, fromMm, upMm + highMm)}z`;
+  const inside = (upMm: number) => half(upMm) - doughMm;
+  const [l, r] = [-1, 1] as const;
+  const lining = `M${at(l, half(depthMm), depthMm)}L${at(l, half(0), 0)}L${at(r, half(0), 0)}L${at(r, half(depthMm), depthMm)}L${at(r, inside(depthMm), depthMm)}L${at(r, inside(doughMm), doughMm)}L${at(l, inside(doughMm), doughMm)}L${at(l, inside(depthMm), depthMm)}z`;
+  const hangs = [l, r].map((side) => band(side, inside(depthMm), half(depthMm) + rimMm + over('lining'), depthMm, doughMm)).join('');
+  const filling = `M${at(l, inside(fullMm), fullMm)}L${at(l, inside(doughMm), doughMm)}L${at(r, inside(doughMm), doughMm)}L${at(r, inside(fullMm), fullMm)}z`;
   const drawn = { fill: palette.leaf.doughPale, stroke: palette.leaf.crust, strokeWidth: 0.8 };
   return (
     <Section>
-      {filledMm > 0 && <path d={between(doughMm, doughMm + filledMm, doughMm)} fill={palette.make.sugar} />}
-      <path d={lining} {...drawn} />
-      {lidMm !== null && <path d={between(doughMm + filledMm, doughMm + filledMm + lidMm, 0)} {...drawn} />}
+      {filledMm > 0 && <path d={filling} fill={palette.make.sugar} />}
+      <path d={lining + (rimMm + over('lining') > 0 ? hangs : '')} {...drawn} />
+      {top?.shape.kind === 'lid' && <path d={lidPath(top.thicknessMm)} {...drawn} />}
+      {top?.shape.kind === 'lattice' && <path d={stripsPath(top.thicknessMm, top.shape.stripMm, top.shape.gapMm)} {...drawn} />}
       <path
-        d={`M${at(-1, depthMm)}L${at(-1, 0)}L${at(1, 0)}L${at(1, depthMm)}`}
+        d={`M${at(l, half(depthMm) + rimMm, depthMm)}L${at(l, half(depthMm), depthMm)}L${at(l, half(0), 0)}L${at(r, half(0), 0)}L${at(r, half(depthMm), depthMm)}L${at(r, half(depthMm) + rimMm, depthMm)}`}
         fill="none"
         stroke={palette.text.secondary}
         strokeWidth="1.4"
       />
     </Section>
   );
+
+  /** From edge to edge over the lining, and in the middle over the filling and as high as it is domed. */
+  function lidPath(thickMm: number): string {
+    const edge = half(depthMm) + rimMm + over('lid');
+    const rim = depthMm + doughMm;
+    // The middle of a quadratic line lies half way to its control point.
+    const crown = 2 * Math.max(fullMm + domeMm, rim) - rim;
+    const line = (from: -1 | 1, upMm: number) => {
+      const to = from === l ? r : l;
+      return `${at(from, edge, rim + upMm)}L${at(from, half(depthMm), rim + upMm)}Q${W / 2} ${y(crown + upMm)} ${at(to, half(depthMm), rim + upMm)}L${at(to, edge, rim + upMm)}`;
+    };
+    return `M${line(l, 0)}L${line(r, thickMm)}z`;
+  }
+  /** The strips of one direction, cut across. */
+  function stripsPath(thickMm: number, stripMm: number, gapMm: number): string {
+    const widest = half(depthMm);
+    const each = stripMm + gapMm;
+    const count = Math.floor((2 * widest + gapMm) / each);
+    const first = -((count - 1) * each) / 2;
+    return Array.from({ length: count }, (_, i) => first + i * each)
+      .map((centreMm) => band(r, centreMm - stripMm / 2, centreMm + stripMm / 2, Math.max(fullMm, depthMm), thickMm))
+      .join('');
+  }
 }
