@@ -172,5 +172,10 @@ test('today: what hands do now, where each bake stands, what waits, what needs l
   await page.getByRole('link', { name: 'Open steps' }).click();
   await expect(page.locator('h1')).toHaveText('Press to a slab');
   for (const id of [busy, cold]) await endRun(baseURL!, id);
+  // A day without a bake goes on with what was last worked on.
+  await page.goto('/');
+  await expect(page).toHaveURL(/\/today$/);
+  await page.getByRole('region', { name: 'Go on with' }).getByRole('link', { name: 'Bake Seeded sorghum crackers' }).click();
+  await expect(page.getByRole('combobox', { name: 'Formula' })).toHaveText('Seeded sorghum crackers');
   expect(errors).toEqual([]);
 });

@@ -5,7 +5,7 @@ import { complaints, CRACKER, pour, storing, tender, water } from './a-page.js';
 test('a baker changes the water, takes the advice, saves, bakes, and finds everything again', async ({ page }) => {
   const errors = complaints(page);
   await page.goto('/');
-  await page.getByRole('link', { name: 'Seeded sorghum crackers' }).click();
+  await page.getByRole('link', { name: 'Seeded sorghum crackers', exact: true }).click();
   await expect(page.getByRole('tab', { name: /Dough/ })).toHaveAttribute('aria-selected', 'true');
   await expect(water(page)).toHaveValue('102');
   const before = await tender(page);

@@ -67,6 +67,10 @@ test('squares on a sheet to trays: sizes typed, drawn and stepped, another cut, 
   await expect(page).not.toHaveTitle(/Findings|Templates/);
   await page.emulateMedia({ media: 'screen' });
 
+  // Holes in rows that stand between: 4 + 3 + 4 + 3 in a square of 45 mm (hand count).
+  await page.getByRole('group', { name: 'Rows of holes' }).getByRole('button', { name: 'staggered' }).click();
+  await expect(page.getByText('Prick every 12 mm, each second row between, 14 holes a piece, through to the paper')).toBeVisible();
+
   // Cut otherwise: the yields stand beside each other, one press takes one.
   const ways = page.getByRole('group', { name: 'Ways to cut' });
   await expect(ways.getByRole('button')).toHaveCount(7);

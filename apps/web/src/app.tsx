@@ -25,7 +25,7 @@ const router = createBrowserRouter([
     ErrorBoundary: ErrorPage,
     HydrateFallback: () => null,
     children: [
-      { path: '/', element: <Navigate to="/formulas" replace /> },
+      { path: '/', element: <Navigate to="/today" replace /> },
       { path: '/formulas', lazy: async () => ({ Component: (await import('./features/formulas/formulas-page')).FormulasPage }) },
       { path: '/formulas/:id/:stage?', lazy: async () => ({ Component: (await import('./features/formulas/formula-page')).FormulaPage }) },
       { path: '/today', lazy: async () => ({ Component: (await import('./features/bakes/today-page')).TodayPage }) },

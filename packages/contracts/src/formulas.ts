@@ -238,6 +238,7 @@ export type FormulaListItem = {
   readonly pieceG: number | null;
   readonly bakes: number;
   readonly liked: number | null;
+  readonly savedAt: string;
   readonly draftStoredAt: string | null;
   /** Whose dough it takes, and how much dough it needs, g. */ readonly doughOf: {
     readonly formulaId: string;

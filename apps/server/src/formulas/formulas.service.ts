@@ -244,6 +244,7 @@ function listed(formula: FormulaEntity, newest: FormulaVersionEntity, draftStore
     outlook: outlook && { crisp: outlook.crisp.value, tender: outlook.tender.value, zone: outlook.zone },
     pieces: cut && cut.pieces,
     pieceG: cut && cut.pieceG,
+    savedAt: newest.savedAt.toISOString(),
     draftStoredAt: draftStoredAt && draftStoredAt.toISOString(),
     doughOf: newest.formula.doughOf ?? null,
     doughG: newest.evaluation.dough.state === 'waiting' ? null : newest.evaluation.dough.result.doughG,

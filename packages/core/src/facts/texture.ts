@@ -58,4 +58,9 @@ export const thicknessStepShare = fact(
 );
 
 export const ratingNoise = fact(1, 'rating points', 'judgement', 'two bakes of one formula are rated this far apart');
-export const familyMiddleSd = fact(0.5, 'rating points', 'judgement', 'how far the family own middle may be off before any bake was rated');
+export const familyMiddleSd = fact(
+  1,
+  'rating points',
+  'judgement',
+  'how far the family own middle may be off before any bake was rated: as far as two tastings of one formula',
+);

@@ -115,10 +115,10 @@ describe('an oven that bakes teach', () => {
 
 describe('texture that dots teach', () => {
   it('is the mean of a normal with a normal prior: worked by hand', () => {
-    // Prior 0.5; noise sqrt(1 + 2.5^2 / 12) = 1.2332; one bake rated 10 where 8 was forecast: 2 / 1.5208 / (4 + 0.6575) = 0.2823.
+    // Prior 1; noise sqrt(1 + 2.5^2 / 12) = 1.2332; one bake rated 10 where 8 was forecast: 2 / 1.5208 / (1 + 0.6575) = 0.7934.
     const learned = learnedTexture('crisp', 'x', [{ bakeId: 'a', forecast: 8, dots: 5 }])!;
-    expect(learned.value).toBeCloseTo(0.2823, 3);
-    expect(learned.sd).toBeCloseTo(1 / Math.sqrt(4 + 0.6575), 3);
+    expect(learned.value).toBeCloseTo(0.7934, 3);
+    expect(learned.sd).toBeCloseTo(1 / Math.sqrt(1 + 0.6575), 3);
   });
   it('moves the Outlook of the family by what it learned, and says so', () => {
     const before = evaluate(formula, demoKitchen, pantry).outlook!;

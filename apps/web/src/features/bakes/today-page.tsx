@@ -6,13 +6,13 @@ import { useQuery } from '@tanstack/react-query';
 import { DateTime } from 'luxon';
 import { Link } from 'react-router';
 import { ahead, glutenProof, leftMin, ovenCare, stageNames, stepWords, type Kitchen, type RunState } from '@north-leaf/core';
-import type { PantryBook, Run } from '@north-leaf/contracts';
+import type { FormulaListItem, PantryBook, Run } from '@north-leaf/contracts';
 import { ErrorPage } from '../../platform/error-page';
 import { usePreferences } from '../../platform/preferences';
 import { Leaf, type LeafState } from '../../ui/leaf';
 import { Page } from '../../ui/page';
 import { Ribbon } from '../../ui/ribbon';
-import { versionQuery } from '../formulas/api';
+import { formulasQuery, versionQuery } from '../formulas/api';
 import { kitchenQuery } from '../kitchen/api';
 import { pantryQuery } from '../pantry/api';
 import { runningQuery } from './api';
@@ -56,6 +56,7 @@ export function TodayPage() {
         <Box sx={{ display: 'grid', gap: 5, alignContent: 'start' }}>
           <Hands running={running} />
           <OnTheLine running={running} now={now} zone={kitchen?.zone ?? 'UTC'} asked={asked.data !== undefined} />
+          <GoOnWith />
         </Box>
         <Box sx={{ display: 'grid', gap: 5, alignContent: 'start' }}>
           <Waiting now={now} />
@@ -141,6 +142,42 @@ function OnTheLine({ running, now, zone, asked }: { running: readonly Going[]; n
       ))}
       {asked && running.length === 0 && (
         <Box sx={{ fontSize: 15, py: 2 }}>A bake under way is drawn here, from grains to packs, with a mark where it stands.</Box>
+      )}
+    </Box>
+  );
+}
+
+/** Not all of them: there is a page for that. */
+const SHOWN = 5;
+/** The formulas last worked on: where a day without a bake goes on. */
+function GoOnWith() {
+  const { data: formulas } = useQuery(formulasQuery);
+  if (!formulas) return null;
+  const touched = ({ savedAt, draftStoredAt }: FormulaListItem) => (draftStoredAt && draftStoredAt > savedAt ? draftStoredAt : savedAt);
+  const lately = [...formulas].sort((a, b) => touched(b).localeCompare(touched(a))).slice(0, SHOWN);
+  return (
+    <Box component="section" aria-label="Go on with">
+      <Typography variant="h2" sx={{ pb: 1 }}>
+        Go on with
+      </Typography>
+      {lately.map(({ id, name, version, familyName, draftStoredAt }) => (
+        <Box key={id} sx={{ display: 'flex', alignItems: 'center', gap: 3, minHeight: 40, flexWrap: 'wrap' }}>
+          <Box component={Link} to={`/formulas/${id}/dough`} sx={{ color: 'text.primary', fontSize: 15, fontWeight: 650 }}>
+            {name}
+          </Box>
+          <Box sx={{ flex: 1, fontSize: 13, color: 'text.secondary' }}>
+            v{version} · {familyName}
+            {draftStoredAt && ' · draft stored'}
+          </Box>
+          <Button component={Link} to={`/run/new?formula=${id}`} size="small" aria-label={`Bake ${name}`}>
+            Bake it
+          </Button>
+        </Box>
+      ))}
+      {formulas.length === 0 && (
+        <Button component={Link} to="/formulas" variant="outlined">
+          Make the first formula
+        </Button>
       )}
     </Box>
   );

@@ -179,12 +179,14 @@ function Zone({ outlook: { zone } }: { outlook: Outlook }) {
   );
 }
 
+/** Points that one digit shows. */
+const SEEN = 0.05;
 function OutlookWords({ outlook }: { outlook: Outlook | null }) {
   const [all, setAll] = useState(false);
   if (!outlook) return <Box sx={{ fontSize: 13, py: 2 }}>Waiting: a stage above cannot be worked out yet.</Box>;
-  const most = outlook.terms.slice(0, 3).map(({ name, crisp, tender }) => {
+  const most = outlook.terms.slice(0, 3).flatMap(({ name, crisp, tender }) => {
     const [axis, points] = Math.abs(crisp) > Math.abs(tender) ? (['crisp', crisp] as const) : (['tender', tender] as const);
-    return `${termWords[name] ?? name} ${signed(points)} ${axis}`;
+    return Math.abs(points) < SEEN ? [] : [`${termWords[name] ?? name} ${signed(points)} ${axis}`];
   });
   return (
     <Box sx={{ fontSize: 12.5, lineHeight: '17px', color: 'text.secondary', pt: 2 }}>
@@ -192,7 +194,7 @@ function OutlookWords({ outlook }: { outlook: Outlook | null }) {
         Crisp {outlook.crisp.value.toFixed(1)} ± {outlook.crisp.sd.toFixed(1)}, tender {outlook.tender.value.toFixed(1)} ±{' '}
         {outlook.tender.sd.toFixed(1)} of 10.
       </Box>{' '}
-      Moved most by {most.join(', ')}.{' '}
+      {most.length > 0 ? `Moved most by ${most.join(', ')}.` : 'As the first formula of its family: nothing moves it.'}{' '}
       <Box component="button" type="button" aria-expanded={all} onClick={() => setAll(!all)} sx={plainButton}>
         {all ? 'Less' : 'Term by term'}
       </Box>

@@ -89,7 +89,7 @@ function Pricks({ one, drawn: { formula }, pan }: { one: Blank; drawn: DrawnShee
   const docks = part ? docksOfPart(part, one, pan, formula.sheet) : [];
   if (docks.length === 0) return null;
   const d = docks.map(([x, y]) => `M${x.toFixed(1)} ${y.toFixed(1)}h0`).join('');
-  return <path d={d} stroke={palette.leaf.crust} strokeWidth="1.8" strokeLinecap="round" opacity="0.75" />;
+  return <path d={d} stroke={palette.leaf.crust} strokeWidth="2.6" strokeLinecap="round" />;
 }
 
 /** Between parts that lie beside each other, mm. */

@@ -200,22 +200,26 @@ const Trim = memo(function Trim() {
         {dockPitchMm !== undefined && (
           <>
             every <FormulaField path="/sheet/dockPitchMm" label="Pricked every" kind="length" width={62} />
-            <ToggleButtonGroup
-              exclusive
-              size="small"
-              aria-label="Rows of holes"
-              value={dockPattern}
-              onChange={(_, next: DockPattern | null) => next && set('/sheet/dockPattern', next)}
-            >
-              <ToggleButton value="inLine">in line</ToggleButton>
-              <ToggleButton value="staggered">staggered</ToggleButton>
-            </ToggleButtonGroup>
           </>
         )}
         <Button size="small" onClick={() => set('/sheet/dockPitchMm', dockPitchMm === undefined ? 12 : undefined)}>
           {dockPitchMm === undefined ? 'Prick it' : 'Not'}
         </Button>
       </FieldRow>
+      {dockPitchMm !== undefined && (
+        <FieldRow label="Rows of holes">
+          <ToggleButtonGroup
+            exclusive
+            size="small"
+            aria-label="Rows of holes"
+            value={dockPattern}
+            onChange={(_, next: DockPattern | null) => next && set('/sheet/dockPattern', next)}
+          >
+            <ToggleButton value="inLine">in line</ToggleButton>
+            <ToggleButton value="staggered">staggered</ToggleButton>
+          </ToggleButtonGroup>
+        </FieldRow>
+      )}
     </>
   );
 });
