@@ -19,6 +19,10 @@ export type Family = {
   readonly kind: 'pastry' | 'laminated' | 'cookie' | 'cracker' | 'quick';
   /** What the blend is made of; nuts and crumb count in B only here. */ readonly base: 'flour' | 'nut' | 'crumb';
   readonly school: School;
+  /** What its first formula is closed round, and grams a piece; left out: nothing. */ readonly centre?: {
+    readonly ingredientId: string;
+    readonly gramsEach: number;
+  };
   /** Which lift and vapour path the oven model takes. */ readonly bakesAs: BakeKind;
   readonly fatPercent: Window;
   readonly waterPercent: Window;

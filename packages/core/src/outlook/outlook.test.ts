@@ -44,6 +44,7 @@ describe('a difference from the middle', () => {
     expect(under!.thicknessMm).toBeGreaterThan(bare!.thicknessMm + 8);
     expect(under!.doughMm).toBeCloseTo(bare!.doughMm, 0);
     expect(under!.poresShare).toBeLessThan(0.5);
+    expect([flaky, filled, firsts.get('tartlet')!].map((one) => worked(one).outlook!.underFilling)).toEqual([false, true, false]);
     expect(worked(filled).outlook!.terms.find(({ name }) => name === 'thickness')?.tender ?? 0).toBeCloseTo(0, 0);
   });
   it('a crust taken out pale and damp is softer', () => {

@@ -20,6 +20,7 @@ export type Outlook = {
   /** Points that this kitchen's own ratings of the family have taught to add. */
   readonly taught: { readonly crisp: number; readonly tender: number };
   readonly zone: { readonly crisp: number; readonly tender: number; readonly halfWidth: number };
+  /** It is forecast for the dough under a filling, and the zone is that of a bare crust. */ readonly underFilling: boolean;
 };
 
 type Stages = { readonly blend: BlendResult; readonly dough: DoughResult; readonly bake: BakeResult; readonly keep: KeepResult };
@@ -72,6 +73,7 @@ export function outlookOf(family: Family, stages: Stages, taught: { readonly cri
     terms,
     taught: added,
     zone: family.zone,
+    underFilling: stages.bake.filling !== null && family.centre === undefined,
   };
 }
 

@@ -102,22 +102,15 @@ export function starterFormula(family: Family, name: string, kitchen: Kitchen, p
     },
   };
   const whole = (pan !== undefined && !cups) || first.sheet.parts[0]!.shape.kind === 'freeForm' || family.id === 'croissant';
-  return settled(withCentre(whole ? forPans(first, kitchen, pantry) : first, kitchen, pantry, newKey), kitchen, pantry);
+  return settled(withCentre(family, whole ? forPans(first, kitchen, pantry) : first, kitchen, pantry, newKey), kitchen, pantry);
 }
 
-/** What is closed round something from the start: what, and grams a piece. */
-const centres: Readonly<Record<string, readonly [ingredientId: string, gramsEach: number]>> = {
-  tartlet: ['jam', 20],
-  cookie_filled: ['choc_dark', 8],
-};
-
 /** With as much in the middle as its pieces hold; a pantry that has none of it gets the dough alone. */
-function withCentre(first: Formula, kitchen: Kitchen, pantry: Pantry, newKey: () => string): Formula {
-  const [ingredientId, gramsEach] = centres[first.family] ?? [];
+function withCentre({ centre }: Family, first: Formula, kitchen: Kitchen, pantry: Pantry, newKey: () => string): Formula {
   const { dough } = evaluateDough(first, kitchen, pantry);
-  if (!ingredientId || !gramsEach || !pantry.ingredients[ingredientId] || dough.state === 'waiting') return first;
-  const amountG = gramsEach * piecesFromMass(first, kitchen, rolledG(dough.result));
-  return { ...first, rows: [...first.rows, { key: newKey(), ingredientId, amountG, use: 'filling' }] };
+  if (!centre || !pantry.ingredients[centre.ingredientId] || dough.state === 'waiting') return first;
+  const amountG = centre.gramsEach * piecesFromMass(first, kitchen, rolledG(dough.result));
+  return { ...first, rows: [...first.rows, { key: newKey(), ingredientId: centre.ingredientId, amountG, use: 'filling' }] };
 }
 
 /** As much dough as makes whole pies or whole triangles: the most that the first batch gives, and no more. */
@@ -154,9 +147,12 @@ function partsOf(family: Family, pan: Pan | undefined, newKey: () => string): Pa
   if (pan) return [part({ kind: 'lining', overhangMm: family.rolled ? pieRim.values.overhangMm : 0 })];
   if (family.id === 'galette') return [part({ kind: 'freeForm', filledMm: 220, foldMm: 45 })];
   if (family.id === 'croissant') return [part({ kind: 'triangle', baseMm: 80, heightMm: 180 }, { body: 'rolledUp' })];
-  if (family.id === 'tartlet') return [part({ kind: 'round', acrossMm: 100 }, { body: 'wrapped' })];
-  if (family.id === 'cookie_filled' && family.pieceG)
-    return [part({ kind: 'portion', pieceG: family.pieceG[1], form: 'ball' }, { body: 'wrapped' })];
+  if (family.centre)
+    return [
+      part(family.pieceG ? { kind: 'portion', pieceG: family.pieceG[1], form: 'ball' } : { kind: 'round', acrossMm: 100 }, {
+        body: 'wrapped',
+      }),
+    ];
   if (family.pieceG && !family.rolled) return [part({ kind: 'portion', pieceG: family.pieceG[1], form: 'drop' })];
   return [part(shapeOf(family))];
 }

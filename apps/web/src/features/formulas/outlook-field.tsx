@@ -194,6 +194,7 @@ function OutlookWords({ outlook }: { outlook: Outlook | null }) {
         Crisp {outlook.crisp.value.toFixed(1)} ± {outlook.crisp.sd.toFixed(1)}, tender {outlook.tender.value.toFixed(1)} ±{' '}
         {outlook.tender.sd.toFixed(1)} of 10.
       </Box>{' '}
+      {outlook.underFilling && 'This is the dough under its filling, the target a bare crust: rim and lid are crisper. '}
       {most.length > 0 ? `Moved most by ${most.join(', ')}.` : 'As the first formula of its family: nothing moves it.'}{' '}
       <Box component="button" type="button" aria-expanded={all} onClick={() => setAll(!all)} sx={plainButton}>
         {all ? 'Less' : 'Term by term'}

@@ -342,6 +342,7 @@ describe('the sheet board', () => {
     // 500 g over the mean of the pan's floor and mouth, as the core has it.
     expect(screen.getByText(/2\.4 mm of dough under the filling, .*, filled 1\d(\.\d)? mm deep of .* that the pan leaves it, 2\.4 mm over it/)).toBeInTheDocument(); // prettier-ignore
     expect(screen.getByRole('img', { name: 'What stands in the oven, in section, to scale' }).querySelectorAll('path')).toHaveLength(4);
+    expect(screen.getByText(/This is the dough under its filling, the target a bare crust/)).toBeInTheDocument();
     const strips = { ...lid, shape: { kind: 'lattice', stripMm: 15, gapMm: 20, overhangMm: 0 } };
     act(() => useDraft.getState().edit('strips', setValue('/sheet/parts/1', strips)));
     const over = screen.getByRole('img', { name: 'What stands in the oven, in section, to scale' }).querySelectorAll('path')[2]!;
