@@ -23,6 +23,12 @@ export const proofGrowth = table(
   'proved not to double, a bit puffed; cold or short waits do not prove; no source',
 );
 export const twoThirdsSplit = fact(2 / 3, 'share of the dough', 'commonPractice', 'two thirds for the base, one for the lid; no source');
+export const dockRim = table(
+  { pitchShare: 0.25, mostMm: 3 },
+  'share of the pitch, mm',
+  'judgement',
+  'nearer to the rim than this a prick hole tears it: a share of the pitch, and never more than some millimetres',
+);
 export const pieRim = table(
   { overhangMm: 12, stripOverlapMm: 10, stripMm: 20, gapMm: 15, longestStripMm: 400 },
   'mm',

@@ -66,6 +66,9 @@ describe('prick holes', () => {
     expect(holes.length).toBeGreaterThan(10);
     for (const [x, y] of holes) expect(Math.hypot(x - 30, y - 30)).toBeGreaterThan(16);
   });
+  it.each([0, 2.9, 101, -12, NaN])('no fork has tines %s mm apart: the field and its limits are named', (pitch) => {
+    expect(() => planSheet(aFormula({ '/sheet/dockPitchMm': pitch }), kitchen, 400)).toThrow(/from 3 to 100 mm|must be a number/);
+  });
   it('are counted a piece in the order of work', () => {
     const formula = aFormula({ '/sheet/dockPitchMm': 12, '/sheet/dockPattern': 'staggered' });
     const plan = planSheet(formula, kitchen, 400);

@@ -1,13 +1,10 @@
+import { dockRim } from '../facts/sheet.js';
 import { figureOf } from './figure.js';
 import { isCutShape } from './plan.js';
 import type { DockPattern, Part, Sheet } from '../document/formula.js';
 import type { Pan } from '../document/kitchen.js';
 import type { Figure, Outline, Point } from './figure.js';
 import type { PartPlan } from './plan.js';
-
-/** Nearer to the rim than this a hole tears it: a share of the pitch, and never more than some mm. */
-const RIM_SHARE = 0.25;
-const RIM_MM = 3;
 
 /**
  * Prick holes of one piece: rows evenly spread over its box as near to the pitch as goes whole, less what would fall outside its line, on
@@ -17,7 +14,7 @@ const RIM_MM = 3;
  * Units    mm from the corner of the figure's box; a window lies in the middle of that box.
  * Throws   nothing; a pitch under 1 mm counts as 1.
  * Findings none.
- * Source   geometry; the rim is judgement.
+ * Source   geometry; facts/sheet dockRim (judgement).
  *
  * @example
  * docksOf(figureOf({ kind: 'rectangle', widthMm: 45, lengthMm: 45 }, 'shape'), 15, 'inLine').length; // => 9
@@ -30,7 +27,7 @@ export function docksOf(
 ): Point[] {
   const pitch = Math.max(1, everyMm);
   const { outline, widthMm, lengthMm } = figure;
-  const rim = Math.min(RIM_MM, RIM_SHARE * pitch);
+  const rim = Math.min(dockRim.values.mostMm, dockRim.values.pitchShare * pitch);
   const staggered = pattern === 'staggered';
   const columns = Math.max(1, Math.round(widthMm / pitch));
   const rows = Math.max(1, Math.round(lengthMm / (staggered ? pitch * Math.sqrt(0.75) : pitch)));

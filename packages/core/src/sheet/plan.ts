@@ -95,7 +95,7 @@ export function firstPart({ sheet }: Pick<Formula, 'sheet'>): Part {
  * What a mass of dough gives: parts, cut-outs of every rolling, whole pieces, what is left.
  *
  * Units    g, mm.
- * Throws   InputError at sheet.parts (none), sheet.parts[i].thicknessMm out of 0.3..40, .perPiece, .shape and .window, sheet.trimMm, sheet.lots, sheet.densityGPerMl, bake.panId where a part is cut for a pan that is not there.
+ * Throws   InputError at sheet.parts (none), sheet.parts[i].thicknessMm out of 0.3..40, .perPiece, .shape and .window, sheet.trimMm, sheet.dockPitchMm out of 3..100, sheet.lots, sheet.densityGPerMl, bake.panId where a part is cut for a pan that is not there.
  * Findings none.
  * Source   mass = density x area x thickness; nests and re-rolling as their own functions say.
  */
@@ -105,6 +105,7 @@ export function planSheet(formula: Formula, kitchen: Pick<Kitchen, 'pans' | 'mat
   const lots = within('sheet.lots', sheet.lots, 1, 50, 'sheets');
   if (!Number.isInteger(lots)) throw new InputError('sheet.lots', 'must be a whole number');
   within('sheet.trimMm', sheet.trimMm, 0, 100, 'mm');
+  if (sheet.dockPitchMm !== undefined) within('sheet.dockPitchMm', sheet.dockPitchMm, 3, 100, 'mm');
   const densityGPerMl = densityOf(formula);
   const pan = kitchen.pans?.find(({ id }) => id === formula.bake.panId) ?? null;
   const sized = sheet.parts.map((part, i) => sizedPart(part, `sheet.parts[${i}]`, pan, densityGPerMl, sheet.trimMm));
