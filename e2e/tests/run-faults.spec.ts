@@ -84,6 +84,8 @@ test('a tablet whose clock is set three hours on still waits five minutes', asyn
   });
   await page.waitForTimeout(3500);
   await expect(page.getByTestId('time-left')).toHaveText('5 min');
-  const began = (await storedWhen(base, id, said('stepBegan'))).events.find(({ what }) => what.kind === 'stepBegan') as unknown as { at: string };
+  const began = (await storedWhen(base, id, said('stepBegan'))).events.find(({ what }) => what.kind === 'stepBegan') as unknown as {
+    at: string;
+  };
   expect(Math.abs(Date.parse(began.at) - Date.now())).toBeLessThan(60_000);
 });

@@ -78,7 +78,14 @@ test('squares on a sheet to trays: sizes typed, drawn and stepped, another cut, 
   await ways.getByRole('button', { name: /Hexagons 48 mm.*Hexagon cutter 48/ }).click();
   await expect(drawing(page)).toHaveAttribute('aria-label', /6\d hexagons 48 mm/);
   await expect(page.getByText(/each second row 24 mm further in/)).toBeVisible();
-  await expect(page.getByRole('img', { name: /^Tray 1 with \d+ pieces/ })).toBeVisible();
+  await expect(page.getByRole('group', { name: /^Tray 1 with \d+ pieces/ })).toBeVisible();
+  // Further apart on the tray, by a key on the drawing, by number, and back to how they spread.
+  await page.getByRole('slider', { name: /^Between pieces on the tray/ }).press('Shift+ArrowRight');
+  await expect(page.getByText(/11 mm gaps/).first()).toBeVisible();
+  await page.getByLabel('Between pieces', { exact: true }).fill('30');
+  await expect(page.getByText(/30 mm gaps/).first()).toBeVisible();
+  await page.getByRole('button', { name: 'As they spread' }).click();
+  await expect(page.getByText(/ 6 mm gaps/).first()).toBeVisible();
   await page.getByRole('button', { name: 'Larger', exact: true }).click();
   await expect(storing(page)).toContainText('stored');
   expect((await new AxeBuilder({ page }).analyze()).violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')).toEqual([]); // prettier-ignore

@@ -130,6 +130,8 @@ export const formulaSchema: Joi.ObjectSchema<Formula> = bodyOf<Formula>({
     dockPitchMm: number().optional(),
     dockPattern: Joi.valid(...dockPatterns).optional(),
     lots: number(),
+    trayGapMm: number().optional(),
+    trayEdgeMm: number().optional(),
     waits: list(wait, 10),
   }),
   bake: Joi.object({

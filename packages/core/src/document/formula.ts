@@ -137,6 +137,8 @@ export type Sheet = {
   readonly dockPitchMm?: number;
   /** Left out: in line. */ readonly dockPattern?: DockPattern;
   /** Sheets the dough is divided into. */ readonly lots: number;
+  /** Between neighbours on the tray, and from its edge; left out: as they spread, and as usual. */ readonly trayGapMm?: number;
+  readonly trayEdgeMm?: number;
   /** When pieces are cut; left out: raw. Hot or cold, the whole sheet goes into the oven. */ readonly cut?: 'raw' | 'hot' | 'cold';
   /** After cutting: firming, freezing, proving. */ readonly waits: readonly Wait[];
 };

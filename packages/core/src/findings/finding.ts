@@ -72,6 +72,7 @@ export const findingCodes = [
   'sheet.scrapHigh',
   'sheet.traysShort',
   'sheet.offTray',
+  'sheet.runTogether',
   'sheet.pansShort',
   'sheet.overMat',
   'sheet.noCutter',

@@ -338,6 +338,11 @@ const words: Record<FindingCode, (finding: Finding) => Words> = {
     why: `It does not lie flat on ${of(f)}.`,
     change: 'Cut smaller, or choose a larger tray.',
   }),
+  'sheet.runTogether': (f) => ({
+    what: 'Pieces will run together on the tray',
+    why: `They lie ${f.measured?.value} mm apart, and each grows ${Math.round(f.measured?.low ?? 0)} mm wider.`,
+    change: 'Lay them as far apart as they spread.',
+  }),
   'sheet.pansShort': (f) => ({
     what: 'More pans than you have',
     why: `${f.measured?.value} pieces, and ${of(f)} takes ${f.measured?.high} at a time.`,

@@ -139,6 +139,14 @@ function trayFindings(formula: Formula, kitchen: Kitchen, result: SheetResult, t
   } else if (!pan && result.traysNeeded > tray.count) {
     found.push(finding('sheet.traysShort', 'note', 'sheet', { path: 'sheet.traysNeeded', value: result.traysNeeded, high: tray.count }));
   }
+  if (!pan && formula.sheet.trayGapMm !== undefined && result.gapMm < result.spreadsMm) {
+    const { trayGapMm } = formula.sheet;
+    found.push(
+      finding('sheet.runTogether', 'watch', 'sheet', { path: 'sheet.trayGapMm', value: trayGapMm, low: result.spreadsMm }, [
+        { path: '/sheet/trayGapMm', from: trayGapMm },
+      ]),
+    );
+  }
   if (pan && result.pieces > pan.count * (pan.cups ?? 1)) {
     found.push(
       finding('sheet.pansShort', 'note', 'sheet', {

@@ -123,6 +123,43 @@ describe('sheet stage', () => {
   });
 });
 
+describe('room on the tray', () => {
+  it('squares of 45 mm on a tray: counted by hand', () => {
+    // In a row n pieces and n - 1 gaps between two bare edges.
+    const { widthMm, lengthMm } = kitchen.trays.find(({ id }) => id === aFormula().bake.trayId)!;
+    const along = (mm: number, gap: number, edge: number) => Math.floor((mm - 2 * edge + gap) / (45 + gap));
+    for (const [gap, edge] of [
+      [0, 0],
+      [6, 10],
+      [20, 10],
+      [6, 40],
+    ] as const)
+      // prettier-ignore
+      expect(sheet({ '/sheet/trayGapMm': gap, '/sheet/trayEdgeMm': edge })).toMatchObject({
+        gapMm: gap,
+        edgeMm: edge,
+        piecesPerTray: along(widthMm, gap, edge) * along(lengthMm, gap, edge),
+      });
+  });
+  it('of what spreads is as it spreads until it is said otherwise; the oven sees what is said', () => {
+    const cookie = resultOf(worked(aStarter('cookie_scooped')), 'sheet');
+    expect(cookie.spreadsMm).toBeGreaterThan(10);
+    expect(cookie.gapMm).toBeGreaterThan(cookie.spreadsMm);
+    const wide = worked(aFormula({ '/sheet/trayGapMm': 60 }));
+    // More bare tray a piece draws on: its base browns faster (see worked/practice, bare tray).
+    expect(resultOf(wide, 'bake').end.baseTone).toBeGreaterThan(resultOf(worked(aFormula()), 'bake').end.baseTone);
+  });
+  it.each([
+    ['/sheet/trayGapMm', 201, /from 0 to 200 mm/],
+    ['/sheet/trayGapMm', -1, /from 0 to 200 mm/],
+    ['/sheet/trayEdgeMm', 150, /from 0 to 100 mm/],
+  ] as const)(
+    // prettier-ignore
+    '%s of %s is refused with its limits',
+    (path, value, words) => expect(JSON.stringify(worked(aFormula({ [path]: value })).sheet)).toMatch(words),
+  );
+});
+
 describe('parts', () => {
   const mass = (formula: Formula, g = 1200) => planSheet(formula, kitchen, g);
 

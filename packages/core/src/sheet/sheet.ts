@@ -33,7 +33,9 @@ export type SheetResult = {
   readonly thicknessMm: number;
   readonly densityGPerMl: number;
   /** Width of a round piece that takes as much heat at its edge: four areas over its rim. */ readonly acrossMm: number;
-  /** Between neighbours on the tray. */ readonly gapMm: number;
+  /** Between neighbours on the tray, and what of it they fill as they spread. */ readonly gapMm: number;
+  readonly spreadsMm: number;
+  /** Of the tray, left bare. */ readonly edgeMm: number;
   readonly parts: readonly PartPlan[];
   /** The first sheet of each lot, to scale; null for what is not cut side by side. */ readonly layout: SheetLayout | null;
   /** Each rolling of one lot: the first, then its scraps. */ readonly rolls: readonly Roll[];
@@ -57,7 +59,7 @@ export type SheetResult = {
  * Stage 4: rolled or laminated, and cut. Dough, roll-in and dust become a sheet of one thickness, pieces and scrap; topping goes on the pieces.
  *
  * Units    g, mm, C. Grams in equal pieces x piece mass + scrap.
- * Throws   InputError as planSheet, bodyOf and laminate; at bake.trayId not in the kitchen, sheet.shrink.* out of -0.5..0.5.
+ * Throws   InputError as planSheet, bodyOf and laminate; at bake.trayId not in the kitchen, sheet.shrink.* out of -0.5..0.5, sheet.trayGapMm out of 0..200, sheet.trayEdgeMm out of 0..100.
  * Findings sheet.*
  * Source   area = mass / (density x thickness); density facts/dough (judgement) or weighed; windows facts/families.
  */
@@ -120,23 +122,28 @@ export function sheetStage(
 /** All that goes under the pin the first time, g. */
 export const rolledG = ({ doughG, rollIn, dustG }: DoughResult): number => doughG + (rollIn?.massG ?? 0) + dustG;
 
-type OnTrays = Pick<SheetResult, 'gapMm' | 'trays' | 'traysNeeded' | 'piecesPerTray' | 'loads'>;
+type OnTrays = Pick<SheetResult, 'gapMm' | 'spreadsMm' | 'edgeMm' | 'trays' | 'traysNeeded' | 'piecesPerTray' | 'loads'>;
 
 /** Pieces on trays: what spreads or was proved wants room to, pans stand as they are, a whole sheet is a tray. */
 function piecesOnTrays(formula: Formula, kitchen: Kitchen, tray: Tray, body: Body, plan: SheetPlan, spread: number): OnTrays {
   const stillMm = body.proved > 1 ? raisedGapMm.value : trayGapMm.value;
-  const gapMm = stillMm + (spread - 1) * Math.min(body.widthMm, body.lengthMm);
+  const spreadsMm = (spread - 1) * Math.min(body.widthMm, body.lengthMm);
+  const { trayGapMm: ownGapMm, trayEdgeMm: ownEdgeMm } = formula.sheet;
+  const gapMm = ownGapMm === undefined ? stillMm + spreadsMm : within('sheet.trayGapMm', ownGapMm, 0, 200, 'mm');
+  const edgeMm = ownEdgeMm === undefined ? traySideMm.value : within('sheet.trayEdgeMm', ownEdgeMm, 0, 100, 'mm');
   const pan = kitchen.pans?.find(({ id }) => id === formula.bake.panId);
   const { pieces } = plan;
   const cups = pan?.cups ?? 1;
   const things = body.form === 'sheet' ? formula.sheet.lots : pan ? Math.ceil(pieces / cups) : pieces * flatOnTray(formula, body);
-  const { pieces: fit } = body.form === 'sheet' ? { pieces: 1 } : trayNest(tray, standing(formula, body), gapMm, traySideMm.value);
+  const { pieces: fit } = body.form === 'sheet' ? { pieces: 1 } : trayNest(tray, standing(formula, body), gapMm, edgeMm);
   // A pan that is wider than the tray, or a tin of several cups, stands alone.
   const perTray = pan ? (cups > 1 ? 1 : Math.max(1, fit)) : fit;
   const trays = sharedAmongTrays(things, perTray);
   const each = body.form === 'sheet' ? pieces / formula.sheet.lots : pan ? cups : 1 / flatOnTray(formula, body);
   return {
     gapMm,
+    spreadsMm,
+    edgeMm,
     trays: trays.map((n) => n * each),
     traysNeeded: trays.length,
     piecesPerTray: Math.floor(perTray * each),

@@ -161,6 +161,7 @@ const cases: Record<FindingCode, Formula> = {
     [WATER]: 1020,
   }),
   'sheet.offTray': aFormula({ '/sheet/parts/0/shape': { kind: 'rectangle', widthMm: 350, lengthMm: 320 }, '/blendG': 480, [WATER]: 204 }),
+  'sheet.runTogether': withSet(aStarter('cookie_scooped'), { '/sheet/trayGapMm': 8 }),
   'sheet.pansShort': aFormula({
     '/bake/panId': 'pie-230',
     '/blendG': 1200,
@@ -243,6 +244,7 @@ const mendable: readonly FindingCode[] = [
   'chill.tooHard',
   'sheet.tooThick',
   'sheet.overMat',
+  'sheet.runTogether',
   'sheet.noCutter',
   'sheet.shelvesUneven',
   'sheet.layersLost',

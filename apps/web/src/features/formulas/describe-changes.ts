@@ -45,6 +45,8 @@ const words: readonly [RegExp, string, string][] = [
   [/^\/chill\/wrap$/, 'Wrap', ''],
   [/^\/sheet\/dockPitchMm$/, 'Pricked every', 'mm'],
   [/^\/sheet\/dockPattern$/, 'Rows of holes', ''],
+  [/^\/sheet\/trayGapMm$/, 'Between pieces', 'mm'],
+  [/^\/sheet\/trayEdgeMm$/, 'From the tray’s edge', 'mm'],
 ];
 
 /** What a baker calls a place of a formula; undefined where there is no word of its own. */

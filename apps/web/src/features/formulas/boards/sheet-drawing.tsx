@@ -10,7 +10,6 @@ import {
   placedOn,
   placedOnTray,
   standing,
-  traySideMm,
   trayNest,
   upsideDown,
   type CutShape,
@@ -246,20 +245,16 @@ function WindowGrip({ index, window, middleMm: [xMm, yMm], pxPerMm }: WindowProp
   );
 }
 
-/** Trays as they are filled, to one scale. */
-export const TraysToScale = memo(function TraysToScale({
-  drawn: { formula },
-  result,
-  tray,
-}: {
-  drawn: DrawnSheet;
-  result: SheetResult;
-  tray: Tray;
-}) {
+/** Pixels a millimetre of a tray is drawn with. */
+const TRAY_PX = 0.3;
+
+type TraysProps = { readonly drawn: DrawnSheet; readonly result: SheetResult; readonly tray: Tray };
+/** Trays as they are filled, to one scale; on the first the second piece is drawn nearer or further. */
+export const TraysToScale = memo(function TraysToScale({ drawn: { formula }, result, tray }: TraysProps) {
   const { palette } = useTheme();
-  const { body, gapMm } = result;
+  const { body, gapMm, edgeMm } = result;
   const stands = standing(formula, body);
-  const lies = trayNest(tray, stands, gapMm, traySideMm.value);
+  const lies = trayNest(tray, stands, gapMm, edgeMm);
   const whole = body.form === 'sheet';
   const [w, h] = tray.widthMm >= tray.lengthMm ? [tray.widthMm, tray.lengthMm] : [tray.lengthMm, tray.widthMm];
   const figure = lies.nest?.figure ?? figureOf(stands, 'shape');
@@ -271,31 +266,29 @@ export const TraysToScale = memo(function TraysToScale({
       {shownTrays.map((count, i) => {
         const things = Math.round(count * per);
         const turned = lies.turned !== tray.widthMm < tray.lengthMm;
-        const placed = whole ? [] : placedOnTray(tray, lies, traySideMm.value, things).slice(0, things);
+        const lying = whole ? [] : placedOnTray(tray, lies, edgeMm, things).slice(0, things);
         // In the middle of the tray, not in its corner.
         const [trayW, trayL] = turned ? [h, w] : [w, h];
-        const dx = (trayW - Math.max(0, ...placed.map(({ xMm }) => xMm + figure.widthMm)) - traySideMm.value) / 2;
-        const dy = (trayL - Math.max(0, ...placed.map(({ yMm }) => yMm + figure.lengthMm)) - traySideMm.value) / 2;
+        const dx = (trayW - Math.max(0, ...lying.map(({ xMm }) => xMm + figure.widthMm)) - edgeMm) / 2;
+        const dy = (trayL - Math.max(0, ...lying.map(({ yMm }) => yMm + figure.lengthMm)) - edgeMm) / 2;
+        const placed = lying.map((one) => ({ ...one, xMm: one.xMm + dx, yMm: one.yMm + dy }));
         return (
           <Box key={i} sx={{ flex: '0 1 118px' }}>
             <svg
-              viewBox={`0 0 ${w} ${h}`}
+              viewBox={`0 0 ${w * TRAY_PX} ${h * TRAY_PX}`}
               width="100%"
-              role="img"
+              role={i === 0 ? 'group' : 'img'}
               aria-label={`Tray ${i + 1} with ${Math.round(count)} pieces`}
               style={{ display: 'block' }}
             >
-              <rect width={w} height={h} rx={10} fill={palette.text.secondary} />
-              <g transform={turned ? 'matrix(0 1 1 0 0 0)' : undefined} fill={palette.leaf.doughPale}>
-                {whole && <rect x={10} y={10} width={Math.min(h, body.widthMm)} height={Math.min(w, body.lengthMm)} rx={3} />}
-                <path
-                  d={manyOf(
-                    placed.map((one) => ({ ...one, xMm: one.xMm + dx, yMm: one.yMm + dy })),
-                    stands,
-                    figure,
-                  )}
-                />
+              <g transform={`scale(${TRAY_PX})`}>
+                <rect width={w} height={h} rx={10} fill={palette.text.secondary} />
+                <g transform={turned ? 'matrix(0 1 1 0 0 0)' : undefined} fill={palette.leaf.doughPale}>
+                  {whole && <rect x={10} y={10} width={Math.min(h, body.widthMm)} height={Math.min(w, body.lengthMm)} rx={3} />}
+                  <path d={manyOf(placed, stands, figure)} />
+                </g>
               </g>
+              {i === 0 && placed[1] && <GapGrip second={placed[1]} lengthMm={figure.lengthMm} gapMm={gapMm} turned={turned} />}
             </svg>
             <Box sx={{ fontSize: 13, pt: 1 }}>
               <b>Tray {i + 1}</b> {Math.round(count)}
@@ -310,3 +303,25 @@ export const TraysToScale = memo(function TraysToScale({
     </Box>
   );
 });
+
+type GapProps = { readonly second: Placed; readonly lengthMm: number; readonly gapMm: number; readonly turned: boolean };
+/** The near side of the second piece: drawn away from the first, the gap grows. */
+function GapGrip({ second, lengthMm, gapMm, turned }: GapProps) {
+  const [x, y] = [second.xMm, second.yMm + lengthMm / 2];
+  return (
+    <Grip
+      xMm={turned ? y : x}
+      yMm={turned ? x : y}
+      pxPerMm={TRAY_PX}
+      label="Between pieces on the tray"
+      valueMm={gapMm}
+      valueText={`${Math.round(gapMm)} mm`}
+      cursor={turned ? 'ns-resize' : 'ew-resize'}
+      grasp={() => (right, down, step) =>
+        useDraft
+          .getState()
+          .edit(step, setValue('/sheet/trayGapMm', Math.min(200, Math.max(0, Math.round(gapMm + (turned ? down : right))))))
+      }
+    />
+  );
+}

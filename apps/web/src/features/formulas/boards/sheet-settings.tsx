@@ -32,6 +32,7 @@ export function SheetSettings({ faces, drawn }: { faces: ReactNode; drawn: Drawn
       <Roll massG={drawn?.massG ?? null} weighed={weighed} />
       <Cut drawn={drawn} />
       {!weighed && <Trim />}
+      {sheet.cut === undefined || sheet.cut === 'raw' ? <TrayRoom /> : null}
       <Typography variant="h3" sx={{ pt: 2 }}>
         After cutting
       </Typography>
@@ -168,6 +169,41 @@ function Cut({ drawn }: { drawn: DrawnSheet | null }) {
       {what === 'rectangle' || (drawn && isCutShape(formula.sheet.parts[0]!.shape)) ? <Ways drawn={later} /> : null}
     </>
   );
+}
+
+/** How far apart pieces lie on the tray: as they spread, until the baker knows better. */
+function TrayRoom() {
+  const set = useSet();
+  const units = usePreferences((state) => state.units);
+  const { evaluation } = useAnswer();
+  const { trayGapMm, trayEdgeMm } = useDraft(({ formula }) => formula.sheet);
+  const result = evaluation.sheet.state === 'waiting' ? null : evaluation.sheet.result;
+  const rows = [
+    {
+      label: 'Between pieces',
+      path: '/sheet/trayGapMm',
+      own: trayGapMm,
+      usual: result && Math.round(result.gapMm),
+      back: 'As they spread',
+    },
+    { label: 'Edge of the tray', path: '/sheet/trayEdgeMm', own: trayEdgeMm, usual: result && Math.round(result.edgeMm), back: 'As usual' },
+  ];
+  return rows.map(({ label, path, own, usual, back }) => (
+    <FieldRow key={path} label={label}>
+      {own === undefined ? (
+        <Button size="small" disabled={usual === null} onClick={() => set(path, usual!)}>
+          {usual === null ? '–' : showQuantity(usual, 'length', units)}
+        </Button>
+      ) : (
+        <>
+          <Button size="small" onClick={() => set(path, undefined)}>
+            {back}
+          </Button>
+          <FormulaField path={path} label={label} kind="length" width={62} />
+        </>
+      )}
+    </FieldRow>
+  ));
 }
 
 const Trim = memo(function Trim() {
