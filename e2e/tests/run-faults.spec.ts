@@ -58,7 +58,8 @@ test('a page loaded again in the middle of a pour goes on from there; a scale un
   await page.goto(`${base}/run/${id}`);
   await page.getByRole('button', { name: 'Simulated scale' }).click();
   await expect(page.getByText('steady', { exact: false })).toBeVisible();
-  await put(page, 60);
+  // What is left is 74.0: its noise does not round it to another number.
+  await put(page, 60.4);
   await expect(page.getByTestId('still-to-add')).toContainText(/^74/);
   await page.reload();
   await expect(page.getByTestId('still-to-add')).toContainText(/^74/);
@@ -68,7 +69,7 @@ test('a page loaded again in the middle of a pour goes on from there; a scale un
   await expect(page.getByTestId('still-to-add')).toContainText(/^74/);
   await page.getByRole('button', { name: 'Plug it in' }).click();
   await expect(page.getByText('steady', { exact: false })).toBeVisible();
-  await put(page, 74.4);
+  await put(page, 74);
   await expect(title(page)).toHaveText('Brown rice flour', { timeout: 15_000 });
   expect(gramsOf(await storedWhen(base, id, said('weighed')), 'b1')).toBeCloseTo(134.4, -0.5);
 });

@@ -137,10 +137,11 @@ test('too much is poured: the rest is scaled, and what was weighed before is top
   await expect(page.getByText('steady', { exact: false })).toBeVisible();
   await put(page, 36);
   await expect(page.getByTestId('still-to-add')).toContainText('g over', { timeout: 15_000 });
-  await page.getByRole('button', { name: /Scale the rest × 1\.25/ }).click();
+  // 36 over 28.8 is 1.25; a scale is a twentieth of a gram off, here and there.
+  await page.getByRole('button', { name: /Scale the rest × 1\.2(4[5-9]|5)/ }).click();
   await expect(title(page)).toHaveText('Sorghum flour, whole grain');
   await expect(page.getByTestId('still-to-add')).toContainText(/^3[34]/);
-  await expect(page.getByText(/× 1\.25/).first()).toBeVisible();
+  await expect(page.getByText(/× 1\.2(4[5-9]|5)/).first()).toBeVisible();
   await endRun(base(page), id);
 });
 

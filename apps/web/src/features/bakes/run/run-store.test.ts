@@ -50,8 +50,8 @@ const state = () => {
   const { kept, waiting } = useRuns.getState();
   return stateOfRun(kept[ID]!, waiting);
 };
-const settled = async () => {
-  for (let i = 0; i < 50 && useRuns.getState().waiting.length > 0; i++) {
+const settled = async (has: () => boolean = () => true) => {
+  for (let i = 0; i < 500 && (useRuns.getState().waiting.length > 0 || !has()); i++) {
     await new Promise((go) => setTimeout(go, 10));
     await send();
   }
@@ -114,7 +114,8 @@ describe('what is said at the bench', () => {
     };
     stored = [theirs];
     await say(ID, [mine]);
-    await settled();
+    // What is said of it comes after the answer.
+    await settled(() => stored.some(({ what }) => what.kind === 'noted'));
     expect(state().steps[0]!.weighedG).toBe(134);
     const notes = stored.flatMap(({ what }) => (what.kind === 'noted' ? [what.text] : []));
     expect(notes).toEqual(['Two devices weighed the same step: 134.0 g is kept, 130.0 g is left out.']);
