@@ -80,7 +80,7 @@ test('squares on a sheet to trays: sizes typed, drawn and stepped, another cut, 
   await expect(page.getByText(/each second row 24 mm further in/)).toBeVisible();
   await expect(page.getByRole('group', { name: /^Tray 1 with \d+ pieces/ })).toBeVisible();
   // Further apart on the tray, by a key on the drawing, by number, and back to how they spread.
-  await page.getByRole('slider', { name: /^Between pieces on the tray/ }).press('Shift+ArrowRight');
+  await page.getByRole('slider', { name: /^Between pieces on the tray/ }).press('Shift+ArrowDown');
   await expect(page.getByText(/11 mm gaps/).first()).toBeVisible();
   await page.getByLabel('Between pieces', { exact: true }).fill('30');
   await expect(page.getByText(/30 mm gaps/).first()).toBeVisible();

@@ -305,7 +305,7 @@ export const TraysToScale = memo(function TraysToScale({ drawn: { formula }, res
 });
 
 type GapProps = { readonly second: Placed; readonly lengthMm: number; readonly gapMm: number; readonly turned: boolean };
-/** The near side of the second piece: drawn away from the first, the gap grows. */
+/** The near side of the second piece: drawn away from the first, the gap grows; a key of either way does it, however the tray lies. */
 function GapGrip({ second, lengthMm, gapMm, turned }: GapProps) {
   const [x, y] = [second.xMm, second.yMm + lengthMm / 2];
   return (
@@ -320,7 +320,10 @@ function GapGrip({ second, lengthMm, gapMm, turned }: GapProps) {
       grasp={() => (right, down, step) =>
         useDraft
           .getState()
-          .edit(step, setValue('/sheet/trayGapMm', Math.min(200, Math.max(0, Math.round(gapMm + (turned ? down : right))))))
+          .edit(
+            step,
+            setValue('/sheet/trayGapMm', Math.min(200, Math.max(0, Math.round(gapMm + (Math.abs(down) > Math.abs(right) ? down : right))))),
+          )
       }
     />
   );
