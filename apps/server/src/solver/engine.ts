@@ -22,7 +22,12 @@ export function sureEngine(highs: Highs, timeLimitS = SURE_S): LinearEngine {
         mip_rel_gap: 0,
         mip_abs_gap: 1e-9,
       });
-      solver.run();
+      try {
+        solver.run();
+      } catch {
+        // Its quadratic solver gives up on some degenerate models instead of answering; what was found before it stands.
+        return { status: 'timeLimit' };
+      }
       const status = solver.getModelStatus();
       const { optimal, infeasible, unboundedOrInfeasible } = highs.constants.modelStatus;
       if (status === infeasible || status === unboundedOrInfeasible) return { status: 'infeasible' };

@@ -1,5 +1,6 @@
 import { bakeCaseFor } from '../evaluate.js';
 import { aFormula, kitchen, pantry } from '../worked/a-formula.js';
+import { onCurve } from '../math/interpolate.js';
 import { BakeMarch } from './march.js';
 import { nudged } from './problem.js';
 import { heatFromWeighing } from './weighing.js';
@@ -9,9 +10,8 @@ const MIN = 8;
 /** What a tray of 400 g weighs after some minutes in an oven that gives its heat so many times as fast. */
 function afterG(factor: number): number {
   const { trajectory } = new BakeMarch(24).run(nudged(theCase.problem, { heatLog: Math.log(factor) }));
-  const i = trajectory.min.findIndex((min) => min >= MIN);
   const { startX } = theCase.problem.layers[theCase.problem.main]!;
-  return 400 * (1 - (startX - trajectory.moistureX[i]!) / (1 + startX));
+  return 400 * (1 - (startX - onCurve(trajectory.min, trajectory.moistureX, MIN)) / (1 + startX));
 }
 const learned = (factor: number) => heatFromWeighing(theCase, { beforeG: 400, afterG: afterG(factor), min: MIN });
 

@@ -49,6 +49,10 @@ export const ingredientKinds = [
 ] as const;
 export type IngredientKind = (typeof ingredientKinds)[number];
 
+/** How far heat has made it safe to eat as it is. Pasteurised: in its pack, kept cold. Cooked: by its maker, or by us to a known core. */
+export const heats = ['raw', 'pasteurised', 'heatTreated', 'cooked'] as const;
+export type Heat = (typeof heats)[number];
+
 /** One thing an ingredient is made of: grams of it in a gram of the finished ingredient. Their sum passes 1 where water was driven off. */
 export type IngredientPart = { readonly ingredientId: string; readonly gPerG: number; readonly lotId?: string };
 
@@ -70,6 +74,11 @@ export type Ingredient = {
   readonly allergens: readonly string[];
   readonly gluten: 'free' | 'needsProof' | 'contains';
   readonly origin: Origin;
+  /** Left out where it does not matter, or is not known. */ readonly heat?: Heat;
+  /** Its label keeps it at 5 C or colder, whatever its acid. */ readonly needsCold?: true;
+  /** Below pH 4.6. */ readonly acid?: true;
+  /** Its water lies in drops in fat, where little grows. */ readonly waterInFat?: true;
+  /** Energy of what its composition calls other: alcohol, acids, polyols. Left out: as carbohydrate. */ readonly otherKcalPerG?: number;
   /** Its label says lactose-free; it still is of milk. */ readonly lactoseFree?: true;
   readonly teaspoonG?: number;
   readonly particleUm?: number;

@@ -1,7 +1,8 @@
 import { xanthanReplacedBy } from '../facts/binders.js';
 import { eggBinding } from '../facts/mixing.js';
 import { gumDoses } from '../blend/gums.js';
-import { isEgg } from '../ingredient/roles.js';
+import { eggOf, isEgg } from '../ingredient/roles.js';
+import type { Ingredient } from '../document/pantry.js';
 import type { Family, Window } from '../facts/families.js';
 import type { Portion } from '../ingredient/mixture.js';
 
@@ -57,16 +58,15 @@ export function bindersOf(portions: readonly Portion[], family: Family, blendG: 
       window: family.eggPercent,
       ofNeed: 0,
       asXanthanG: 0,
-      bakedAsXanthanG: amountG * wholeEggG(ingredient.id) * eggBinding.values.perG,
+      bakedAsXanthanG: amountG * wholeEggG(ingredient) * eggBinding.values.perG,
       gelWaterG: 0,
     }));
   return [...gums, ...eggs];
 }
 
 /** Grams of whole egg that a gram of a part of it sets like: dried white is eight times the white. */
-function wholeEggG(id: string): number {
+function wholeEggG(of: Ingredient): number {
   const { whiteShare, yolkShare } = eggBinding.values;
-  if (id === 'egg_white') return whiteShare / 0.67;
-  if (id === 'egg_yolk') return yolkShare / 0.33;
-  return id === 'egg_white_dry' ? (8 * whiteShare) / 0.67 : 1;
+  const { white, yolk } = eggOf(of);
+  return white + yolk === 0 ? 1 : (white * whiteShare) / 0.67 + (yolk * yolkShare) / 0.33;
 }

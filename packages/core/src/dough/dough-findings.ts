@@ -5,7 +5,7 @@ import { glutenFindings } from '../ingredient/gluten.js';
 import { lotFindings } from '../ingredient/lots.js';
 import { suitFindings, suitsAskedFor } from '../ingredient/suits.js';
 import { compositionOf } from '../ingredient/mixture.js';
-import { isEgg, isLeavener, isNut, isPouredWater, isSalt } from '../ingredient/roles.js';
+import { isBakingPowder, isEgg, isLeavener, isNut, isPouredWater, isSalt, isSoda, isYeast } from '../ingredient/roles.js';
 import { roundTo } from '../units/rounding.js';
 import { mixWith } from './mix.js';
 import { waterLimitsOf } from './water.js';
@@ -101,8 +101,8 @@ function windowFindings(judged: Judged): Finding[] {
   const { family } = judged;
   const fatRow = ({ ingredient }: Portion) => ingredient.composition.fatShare > 0.5 && !isNut(ingredient);
   const sugarRow = ({ ingredient }: Portion) => ingredient.kind === 'sugar';
-  const powder = ({ ingredient }: Portion) => ingredient.id === 'baking_powder';
-  const yeast = ({ ingredient }: Portion) => ingredient.id === 'yeast_dry';
+  const powder = ({ ingredient }: Portion) => isBakingPowder(ingredient);
+  const yeast = ({ ingredient }: Portion) => isYeast(ingredient);
   return [
     ...windowFinding({ ...judged, rows: judged.fatRows }, 'dough.fatLow', 'dough.fatHigh', 'fat', family.fatPercent, fatRow),
     ...windowFinding(judged, 'dough.saltLow', 'dough.saltHigh', 'salt', family.saltPercent, byRole(isSalt)),
@@ -229,7 +229,7 @@ function leavenerFindings({ formula, family, dough, rows }: Judged): Finding[] {
   const limit = Math.max(leavening.values.freeSodaPercent, family.sodaPercent?.[1] ?? 0);
   if (freePercent > limit + 1e-9) {
     const toG = roundTo(dough.sodaBalance.neutralisedG + (0.8 * limit * formula.blendG) / 100, 0.1, 'down');
-    const edits = setRow(rows, ({ ingredient }) => ingredient.id === 'baking_soda', toG);
+    const edits = setRow(rows, ({ ingredient }) => isSoda(ingredient), toG);
     found.push(
       finding(
         'dough.freeSoda',

@@ -8,7 +8,7 @@ import { leavenedFrom } from '../facts/oven.js';
 import { allergensOf } from '../ingredient/allergens.js';
 import { costOf } from '../ingredient/cost.js';
 import { compositionOf, makeUpOf, mixedComposition, portionOf, sumG } from '../ingredient/mixture.js';
-import { isEgg, isGum, isLeavener, isNut, isSalt } from '../ingredient/roles.js';
+import { eggOf, isEgg, isGum, isLeavener, isNut, isSalt, isSoda, yeastStrengthOf } from '../ingredient/roles.js';
 import { blendPortions } from '../blend/blend.js';
 import { binderRatioOf, gumDoses } from '../blend/gums.js';
 import { doughFindings } from './dough-findings.js';
@@ -156,7 +156,7 @@ export function doughStage(
   const wantsSdG = Math.sqrt(spread.reduce((sum, { sdG }) => sum + sdG ** 2, 0));
   const doughRows = rows.filter(({ row }) => row.use === 'dough');
   const standMin = standingMin(formula);
-  const egg = (which: string) => dough.filter(({ ingredient }) => ingredient.id === which).reduce((g, p) => g + p.amountG, 0);
+  const egg = (which: 'white' | 'yolk') => dough.reduce((g, { ingredient, amountG }) => g + amountG * eggOf(ingredient)[which], 0);
   const result: DoughResult = {
     ...gets,
     doughG: sumG(all),
@@ -203,12 +203,12 @@ export function doughStage(
     makeUp: makeUpOf(all),
     outsideMakeUp: sumG(outside) > 0 ? makeUpOf(outside) : null,
     leavened: percentOf(dough, formula.blendG, ({ ingredient }) => isLeavener(ingredient)) >= leavenedFrom.value,
-    soda: dough.some(({ ingredient, amountG }) => ingredient.id === 'baking_soda' && amountG > 0),
+    soda: dough.some(({ ingredient, amountG }) => isSoda(ingredient) && amountG > 0),
     solidFat: mainFat(dough),
     fatPieces: fatPiecesOf(formula.rows),
     eggG: sumG(rows.filter(({ portion }) => isEgg(portion.ingredient)).map(({ portion }) => portion)),
-    eggWhitePerBlend: (egg('egg_white') + 0.67 * egg('egg_whole')) / formula.blendG,
-    eggYolkPerBlend: (egg('egg_yolk') + 0.33 * egg('egg_whole')) / formula.blendG,
+    eggWhitePerBlend: egg('white') / formula.blendG,
+    eggYolkPerBlend: egg('yolk') / formula.blendG,
     xanthanPerBlend: percentOf(all, formula.blendG, ({ ingredient }) => ingredient.id === 'xanthan') / 100,
     psylliumPerBlend: percentOf(all, formula.blendG, ({ ingredient }) => ingredient.id.startsWith('psyllium')) / 100,
     doughAtC: formula.doughAtC,
@@ -290,8 +290,8 @@ function percentsOf(
     egg: percentOf(dough, blendG, ({ ingredient }) => isEgg(ingredient)),
     salt: percentOf(dough, blendG, ({ ingredient }) => isSalt(ingredient)),
     leavener: percentOf(dough, blendG, ({ ingredient }) => isLeavener(ingredient)),
-    soda: percentOf(dough, blendG, ({ ingredient }) => ingredient.id === 'baking_soda'),
-    yeast: percentOf(dough, blendG, ({ ingredient }) => ingredient.id === 'yeast_dry'),
+    soda: percentOf(dough, blendG, ({ ingredient }) => isSoda(ingredient)),
+    yeast: (dough.reduce((g, { ingredient, amountG }) => g + amountG * yeastStrengthOf(ingredient), 0) / blendG) * 100,
     nuts: percentOf(dough, blendG, ({ ingredient }) => isNut(ingredient)),
   };
 }

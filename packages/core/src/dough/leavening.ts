@@ -1,4 +1,5 @@
 import { sodaNeutralisedBy } from '../facts/mixing.js';
+import { isSoda } from '../ingredient/roles.js';
 import type { Portion } from '../ingredient/mixture.js';
 
 /** Soda, what the acid things of the dough can take up of it, and what is left. g. */
@@ -16,7 +17,7 @@ export type SodaBalance = { readonly sodaG: number; readonly neutralisedG: numbe
  * // 3 g soda and 120 g buttermilk: { sodaG: 3, neutralisedG: 1, freeG: 2 }
  */
 export function sodaBalance(portions: readonly Portion[]): SodaBalance {
-  const sodaG = sum(portions.filter(({ ingredient }) => ingredient.id === 'baking_soda'));
+  const sodaG = sum(portions.filter(({ ingredient }) => isSoda(ingredient)));
   const acidTakesG = portions.reduce((total, { ingredient, amountG }) => {
     const per = sodaNeutralisedBy.values[ingredient.id];
     return total + (per === undefined ? 0 : amountG / per);

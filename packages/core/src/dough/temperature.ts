@@ -1,7 +1,7 @@
 import { latentHeatOfIce } from '../facts/thermal.js';
 import { toolRiseC } from '../facts/mixing.js';
 import { makeUpOf } from '../ingredient/mixture.js';
-import { isPouredWater } from '../ingredient/roles.js';
+import { isPouredWater, isYeast } from '../ingredient/roles.js';
 import { thermalProperties } from '../matter/thermal.js';
 import type { Formula, MixTool } from '../document/formula.js';
 import type { Kitchen } from '../document/kitchen.js';
@@ -100,7 +100,7 @@ export function doughTemperature(
   const wantedC = formula.doughAtC;
   const needed = liquidTemperature(parts, waterG / 1000, wantedC, frictionK);
   // A cold dough may end colder than it has to; nobody warms water for one. Yeast alone wants warmth.
-  const asItIs = needed.atC > kitchen.roomC && !rows.some(({ portion }) => portion.ingredient.id === 'yeast_dry');
+  const asItIs = needed.atC > kitchen.roomC && !rows.some(({ portion }) => isYeast(portion.ingredient));
   const liquid = asItIs ? { atC: kitchen.roomC, iceShare: 0, feasible: true } : needed;
   const reachedC = liquid.feasible && !asItIs ? wantedC : endOf(parts, waterG / 1000, liquid, frictionK);
   return {

@@ -1,6 +1,6 @@
 import { cupFilling, cupSpread } from '../facts/cups.js';
 import { eggSizes, eggSpread, massMeasures, packMeasures, vagueMeasures, volumeMeasures } from '../facts/measures.js';
-import { isEgg } from '../ingredient/roles.js';
+import { isBakingPowder, isEgg, isYeast } from '../ingredient/roles.js';
 import type { Ingredient } from '../document/pantry.js';
 import type { CupFilling } from '../units/volume.js';
 import type { VagueName } from './measures.js';
@@ -8,6 +8,10 @@ import type { WrittenAmount } from './read-amount.js';
 
 /** What a kitchen means by a vague measure: ml of a glass or splash, g of a pinch or knob. */
 export type OwnMeasures = Readonly<Partial<Record<VagueName, number>>>;
+/** US sizes; European ones are about a size larger. */
+export type EggSize = 'small' | 'medium' | 'large' | 'extraLarge';
+const sizeWords: Readonly<Record<EggSize, string>> = { small: 'small', medium: 'medium', large: 'large', extraLarge: 'extra large' };
+
 export type MassOfAmount = {
   readonly massG: number;
   /** One standard deviation. */ readonly sdG: number;
@@ -30,7 +34,11 @@ const PACKED = new Set(['sugar_lbrown', 'sugar_dbrown']);
 export function massOfAmount(
   amount: WrittenAmount,
   ingredient: Ingredient,
-  { filling = 'spooned', own = {} }: { readonly filling?: CupFilling; readonly own?: OwnMeasures } = {},
+  {
+    filling = 'spooned',
+    own = {},
+    size = 'large',
+  }: { readonly filling?: CupFilling; readonly own?: OwnMeasures; readonly size?: EggSize } = {},
 ): MassOfAmount | null {
   const count = (amount.low + amount.high) / 2;
   // A span is where anything between may have been meant.
@@ -42,22 +50,27 @@ export function massOfAmount(
     ...(asks ? { asks } : {}),
   });
   const { measure } = amount;
-  if (measure === null) return pieces(ingredient, count, many);
+  if (measure === null) return pieces(ingredient, count, size, many);
   switch (measure.kind) {
     case 'mass':
       return many(massMeasures.values[measure.of], 0, '');
     case 'pack': {
       if (measure.of === 'sachet') {
-        const each =
-          ingredient.id === 'yeast_dry'
-            ? packMeasures.values.sachetYeast
-            : ingredient.id === 'baking_powder'
-              ? packMeasures.values.sachetBakingPowder
-              : ingredient.kind === 'flavour' || ingredient.kind === 'sugar'
-                ? packMeasures.values.sachetVanilla
-                : null;
+        const each = isYeast(ingredient)
+          ? packMeasures.values.sachetYeast
+          : isBakingPowder(ingredient)
+            ? packMeasures.values.sachetBakingPowder
+            : ingredient.kind === 'flavour' || ingredient.kind === 'sugar'
+              ? packMeasures.values.sachetVanilla
+              : null;
         return each === null ? null : many(each, 0.05, `a sachet of ${each} g`);
       }
+      // A tin, a jar, a rasher: as large as its maker makes it.
+      if (measure.of === 'container') return null;
+      if (measure.of === 'cube')
+        return ingredient.id === 'yeast_fresh'
+          ? many(packMeasures.values.cubeYeast, 0.05, `a cube of ${packMeasures.values.cubeYeast} g`)
+          : null;
       if (ingredient.kind !== 'fat_solid') return null;
       const each = packMeasures.values[measure.of];
       return many(each, 0.01, `a ${measure.of} of ${each} g`);
@@ -113,13 +126,16 @@ function densityOf(ingredient: Ingredient, filling: CupFilling): { gPerMl: numbe
 function pieces(
   ingredient: Ingredient,
   count: number,
+  size: EggSize,
   many: (eachG: number, cv: number, assumption: string) => MassOfAmount,
 ): MassOfAmount | null {
   if (isEgg(ingredient) && ingredient.pieceG !== undefined) {
     const half = count % 1 !== 0 ? ', beaten and weighed' : '';
+    const [word, scale] = [sizeWords[size], eggSizes.values[size] / eggSizes.values.large];
+    const eachG = ingredient.pieceG * scale;
     const name =
-      ingredient.id === 'egg_whole' ? `large, ${eggSizes.values.large} g without shell` : `of a large egg, ${ingredient.pieceG} g`;
-    return many(ingredient.pieceG, eggSpread.values.cv, `${name}${half}`);
+      ingredient.id === 'egg_whole' ? `${word}, ${Math.round(eachG)} g without shell` : `of a ${word} egg, ${Math.round(eachG)} g`;
+    return many(eachG, eggSpread.values.cv, `${name}${half}`);
   }
   if (ingredient.pieceG === undefined) return null;
   return many(ingredient.pieceG, 0.15, `a piece of ${ingredient.pieceG} g`);

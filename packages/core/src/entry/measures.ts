@@ -3,7 +3,7 @@ export type Measure =
   | { readonly kind: 'mass'; readonly of: 'gram' | 'kilogram' | 'milligram' | 'ounce' | 'pound' }
   | { readonly kind: 'volume'; readonly of: VolumeName }
   | { readonly kind: 'vague'; readonly of: VagueName }
-  | { readonly kind: 'pack'; readonly of: 'stick' | 'sachet' | 'block' };
+  | { readonly kind: 'pack'; readonly of: 'stick' | 'sachet' | 'block' | 'cube' | 'container' };
 export type VolumeName =
   | 'cup' | 'cupMetric' | 'cupBrazil' | 'cupJapan' | 'tablespoon' | 'tablespoonMetric' | 'tablespoonAustralia' | 'teaspoon' | 'teaspoonMetric'
   | 'dessertspoon' | 'fluidOunce' | 'fluidOunceUk' | 'pint' | 'pintUk' | 'quart' | 'millilitre' | 'centilitre' | 'decilitre' | 'litre'; // prettier-ignore
@@ -12,7 +12,7 @@ export type VagueName = 'glass' | 'pinch' | 'dash' | 'handful' | 'knob' | 'drizz
 const mass = (of: 'gram' | 'kilogram' | 'milligram' | 'ounce' | 'pound'): Measure => ({ kind: 'mass', of });
 const volume = (of: VolumeName): Measure => ({ kind: 'volume', of });
 const vague = (of: VagueName): Measure => ({ kind: 'vague', of });
-const pack = (of: 'stick' | 'sachet' | 'block'): Measure => ({ kind: 'pack', of });
+const pack = (of: 'stick' | 'sachet' | 'block' | 'cube' | 'container'): Measure => ({ kind: 'pack', of });
 
 /**
  * Every written form, longest first where one begins another. `exact` case only for T and t: a capital T is a tablespoon.
@@ -29,7 +29,7 @@ export const writtenMeasures: readonly (readonly [pattern: RegExp, measure: Meas
   [/^(?:centilitres?|centilitri|cl)\b\.?/i, volume('centilitre')],
   [/^(?:decilitres?|decilitri|dl)\b\.?/i, volume('decilitre')],
   [/^(?:litres?|liters?|litri|litro|litros|lt|l)\b\.?/i, volume('litre')],
-  [/^(?:tablespoons?|table spoons?|tbsps?|tbs|tblsps?|cucchiai(?:o|ata|ate)?(?!n)|colher(?:es)?\s*(?:\(?(?:de\s+)?sopa\)?)|c(?:uillères?|uilleres?)\s+à\s+soupe|c\.\s*à\s*s\.|EL|esslöffel|cucharadas?(?!it))(?![a-z])\.?/i, volume('tablespoon')],
+  [/^(?:tablespoons?|table spoons?|tbsps?|tbs|tblsps?|cucchiai(?:o|ata|ate)?(?!n)|colher(?:es)?\s*(?:\(?(?:de\s+)?sopa\)?)|c(?:uillères?|uilleres?)\s+à\s+soupe|c\.\s*à\s*s\.|EL|esslöffel|cuillerées? à soupe|cucharadas?(?!it))(?![a-z])\.?/i, volume('tablespoon')],
   [/^(?:teaspoons?|tea spoons?|tsps?|cucchiaini?(?:o)?|colher(?:es)?\s*(?:\(?(?:de\s+)?ch[áa]\)?)|c(?:uillères?|uilleres?)\s+à\s+café|c\.\s*à\s*c\.|TL|teelöffel|cucharaditas?)(?![a-z])\.?/i, volume('teaspoon')],
   [/^(?:dessert\s*spoons?|dsp|colher(?:es)?\s*(?:\(?(?:de\s+)?sobremesa\)?))\b\.?/i, volume('dessertspoon')],
   [/^(?:cups?|c)\b\.?/i, volume('cup')],
@@ -40,15 +40,17 @@ export const writtenMeasures: readonly (readonly [pattern: RegExp, measure: Meas
   [/^(?:sticks?)\b/i, pack('stick')],
   [/^(?:sachets?|packets?|envelopes?|bustin[ae]|envelopes?|saquinhos?|päckchen|pck\.?)(?![a-z])/i, pack('sachet')],
   [/^(?:blocks?|panett[oi]|tabletes?)\b/i, pack('block')],
+  [/^(?:würfel|cubes?(?=\s+(?:of\s+)?(?:fresh\s+)?yeast)|cubett[oi](?=\s+di\s+lievito))(?![a-z])/i, pack('cube')],
+  [/^(?:tins?|cans?|jars?|tubs?|rashers?|slices?|sheets?|sprigs?|bunch(?:es)?|latas?|caixinhas?|potes?|botes?|tarros?|boîtes?|pots?|tranches?|dosen?|gläser|becher|scheiben?|vasett[oi]|barattol[oi]|scatol[ae]|confezion[ei]|fett[ae]|fogli[oe]?)(?![a-zà-ÿ])\.?/i, pack('container')],
   [/^(?:glass(?:es)?|bicchier[ei]|copos?(?:\s+americanos?)?|verres?|Gläser|Glas)(?![a-z])/i, vague('glass')],
-  [/^(?:pinch(?:es)?|pizzic[oh]i?|pitadas?|pincée|Prisen?)(?![a-z])/i, vague('pinch')],
+  [/^(?:pinch(?:es)?|pizzic[oh]i?|pitadas?|pizcas?|pincées?|Prisen?)(?![a-z])/i, vague('pinch')],
   [/^(?:dash(?:es)?)\b/i, vague('dash')],
   [/^(?:handfuls?|manciat[ae]|punhados?|poignées?)(?![a-z])/i, vague('handful')],
-  [/^(?:knobs?|noce|nob)\b/i, vague('knob')],
-  [/^(?:drizzles?|filo|fios?)\b/i, vague('drizzle')],
+  [/^(?:knobs?|nob|noce(?=\s+di\s+burro)|noix(?=\s+de\s+beurre)|nuez(?=\s+de\s+mantequilla))\b/i, vague('knob')],
+  [/^(?:drizzles?|(?:filo|fios?|filet)(?=\s+d[ie’']))(?![a-z])/i, vague('drizzle')],
   [/^(?:drops?|gocc[ei]a?|gotas?)\b/i, vague('drop')],
   [/^(?:splash(?:es)?)\b/i, vague('splash')],
 ]; // prettier-ignore
 
 /** Words between an amount and a name that say nothing of how much: `of`, `di`, `de`. */
-export const linkWords = /^(?:of|di|de|da|do|du|des|del|della|dello|d['’]|dell['’])\s*/i;
+export const linkWords = /^(?:(?:of|di|de|da|do|du|des|del|della|dello|dei|delle|degli)\s+|dell?['’]\s*)/i;

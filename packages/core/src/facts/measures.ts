@@ -51,10 +51,10 @@ export const vagueMeasures = table(
 );
 /** Packs that are counted, in g. */
 export const packMeasures = table(
-  { stick: 113.4, sachetYeast: 7, sachetBakingPowder: 16, sachetVanilla: 8, block: 250 } as const,
+  { stick: 113.4, sachetYeast: 7, sachetBakingPowder: 16, sachetVanilla: 8, block: 250, cubeYeast: 42 } as const,
   'g',
   'commonPractice',
-  'US butter stick; European sachets of baking powder (Italy 16, Germany 15), dried yeast 7, vanilla sugar 8; no source',
+  'US butter stick; European sachets of baking powder (Italy 16, Germany 15), dried yeast 7, vanilla sugar 8, fresh yeast in cubes of 42 (Germany; Italy 25); no source',
 );
 export const eggSizes = table(
   { small: 38, medium: 44, large: 50, extraLarge: 56, mediumEu: 50, largeEu: 58 } as const,
@@ -67,4 +67,18 @@ export const eggSpread = table(
   'coefficient of variation',
   'judgement',
   'within a size class and between countries',
+);
+/** What one fruit gives of juice and of zest. */
+export const fruitYields = table(
+  { lemon: { juiceG: 45, zestG: 6 }, lime: { juiceG: 30, zestG: 3 }, orange: { juiceG: 75, zestG: 10 } } as const,
+  'g a fruit',
+  'commonPractice',
+  'three tablespoons of juice and a tablespoon of zest of a lemon, two and two thirds of a lime, five and two of an orange; no source',
+);
+/** What bakers call a flax egg. */
+export const flaxEgg = table(
+  { flaxG: 7, waterG: 45 } as const,
+  'g an egg',
+  'commonPractice',
+  'a tablespoon of ground flax in three of water; no source',
 );

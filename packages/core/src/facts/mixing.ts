@@ -65,8 +65,46 @@ export const sodaNeutralisedBy = table<Readonly<Record<string, number>>>(
     molasses: 67,
     honey: 420,
     cocoa: 45,
+    creme_fraiche: 105,
+    kefir: 120,
+    lime_juice: 14,
+    vinegar_wine: 12,
+    vinegar_cider: 14,
+    vinegar_spirit: 13,
+    citric_acid: 0.76,
+    tartaric_acid: 0.89,
+    malic_acid: 0.8,
+    lactic_acid: 1.33,
+    ascorbic_acid: 2.1,
+    gdl: 2.2,
+    sapp: 1.39,
+    mcp: 1.25,
+    salp: 1,
   },
   'g per g of soda',
   'fromMemory',
-  'baking handbooks and acid arithmetic (5 % citric or acetic acid), from memory; middle of the ranges given',
+  'baking handbooks and acid arithmetic (5 % citric or acetic acid; crystalline acids by their equivalents), from memory; middle of the ranges given',
+);
+/** Strength of yeasts, of active dry. */
+export const yeastStrength = table(
+  { yeast_dry: 1, yeast_instant: 1.25, yeast_fresh: 0.4 } as const,
+  'g active dry yeast per g',
+  'commonPractice',
+  'fresh 2.5 times, instant four fifths of the weight of active dry; makers differ a little, no source',
+);
+/** Raw white and raw yolk that a gram of each egg stands for. */
+export const eggParts = table(
+  {
+    egg_whole: [0.67, 0.33],
+    egg_white: [1, 0],
+    egg_yolk: [0, 1],
+    egg_whole_past: [0.67, 0.33],
+    egg_white_past: [1, 0],
+    egg_yolk_past: [0.1, 0.9],
+    egg_white_dry: [8, 0],
+    egg_whole_dry: [2.7, 1.3],
+  } as const,
+  'g white, g yolk per g',
+  'commonPractice',
+  'two thirds of a shelled egg are white; dried egg by its solids: 12 % in white, 24 % in whole egg; no source',
 );

@@ -1,3 +1,4 @@
+import type { Ingredient } from '../document/pantry.js';
 import type { Portion } from './mixture.js';
 
 /** An allergen code, and whether every maker's product holds it or only some. */
@@ -35,4 +36,52 @@ export function allergenChange(
   const without = (list: readonly Allergen[], others: readonly Allergen[]) =>
     list.filter(({ code, possible }) => !others.some((other) => other.code === code && other.possible === possible));
   return { brought: without(is, was), gone: without(was, is) };
+}
+
+/** What an ingredient may hurt with, in plain words. */
+export const hazards = [
+  'gluten',
+  'oats',
+  'milk',
+  'egg',
+  'nuts',
+  'peanut',
+  'soy',
+  'sesame',
+  'fish',
+  'lupin',
+  'mustard',
+  'celery',
+  'sulphites',
+] as const;
+export type Hazard = (typeof hazards)[number];
+const codesOf: Readonly<Record<Hazard, RegExp>> = {
+  gluten: /gluten_cereal|^us\.wheat/,
+  oats: /gluten_cereal:oats/,
+  milk: /\.milk/,
+  egg: /\.egg/,
+  nuts: /\.nuts|\.tree_nut/,
+  peanut: /\.peanut/,
+  soy: /\.soy/,
+  sesame: /\.sesame/,
+  fish: /\.fish/,
+  lupin: /\.lupin/,
+  mustard: /\.mustard/,
+  celery: /\.celery/,
+  sulphites: /\.sulphites/,
+};
+
+/**
+ * Hazards of an ingredient, those that depend on its maker too.
+ *
+ * Units    none.
+ * Throws   nothing.
+ * Findings none.
+ * Source   its allergen codes and gluten class; the label in hand wins.
+ *
+ * @example
+ * hazardsOf(ingredients.oats_rolled); // => ['gluten', 'oats']
+ */
+export function hazardsOf({ allergens, gluten }: Pick<Ingredient, 'allergens' | 'gluten'>): Hazard[] {
+  return hazards.filter((hazard) => (hazard === 'gluten' && gluten === 'contains') || allergens.some((code) => codesOf[hazard].test(code)));
 }

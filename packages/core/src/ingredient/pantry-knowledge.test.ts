@@ -6,9 +6,10 @@ import { glutenFindings } from './gluten.js';
 import { mixedComposition, portionOf } from './mixture.js';
 import { leavesOf, reachedIds } from './parts.js';
 import { publishedIngredients } from './published.js';
-import { confusions, doesWhat, findIngredients } from './search.js';
+import { confusions } from './names.js';
+import { doesWhat, findIngredients } from './search.js';
 import { suitability, suitFindings, suitsAskedFor } from './suits.js';
-import { aliasRows } from '../facts/aliases.js';
+import { nameRows, turningRows } from '../facts/name-table.js';
 import { handlingRows } from '../facts/ingredient-handling.js';
 import { ingredientRows } from '../facts/ingredient-table.js';
 import { suits, type SuitId } from '../facts/suits.js';
@@ -234,7 +235,10 @@ describe('names', () => {
 
   it('every alias, confusion and handling row is about an ingredient there is', () => {
     const ids = new Set(ingredientRows.map(([id]) => id));
-    for (const [, , of] of aliasRows) expect(of.every((id) => ids.has(id))).toBe(true);
+    for (const [, of] of nameRows) expect(of.split(' ').every((id) => ids.has(id))).toBe(true);
+    for (const [id, becomes] of turningRows) {
+      expect([id, ...becomes.split(' ')].every((one) => ids.has(one) || one === 'unknown' || one === 'none')).toBe(true);
+    }
     for (const { ids: of } of confusions) expect(of.every((id) => ids.has(id))).toBe(true);
     expect(handlingRows.map(([id]) => id)).toEqual([...ids]);
   });

@@ -1,5 +1,6 @@
 import { handlingRows } from '../facts/ingredient-handling.js';
 import { ingredientRows } from '../facts/ingredient-table.js';
+import { traitRows } from '../facts/ingredient-traits.js';
 import { originOf, originOfKind } from '../facts/origins.js';
 import type { IngredientKind, Origin } from '../document/pantry.js';
 import type { SolidFatName } from '../facts/fats.js';
@@ -8,6 +9,8 @@ import type { Ingredient } from '../document/pantry.js';
 
 const CUP_ML = 236.588;
 const handling = new Map(handlingRows.map((row) => [row[0], row]));
+const traits = new Map(traitRows);
+let published: Readonly<Record<string, Ingredient>> | undefined;
 
 /**
  * Every published ingredient by id, as a kitchen starts with it.
@@ -18,7 +21,8 @@ const handling = new Map(handlingRows.map((row) => [row[0], row]));
  * Source   facts/ingredient-table, a source on every row.
  */
 export function publishedIngredients(): Readonly<Record<string, Ingredient>> {
-  return Object.fromEntries(ingredientRows.map((row) => [row[0], ingredientOf(row)]));
+  published ??= Object.freeze(Object.fromEntries(ingredientRows.map((row) => [row[0], Object.freeze(ingredientOf(row))])));
+  return published;
 }
 
 function ingredientOf(row: IngredientRow): Ingredient {
@@ -77,12 +81,13 @@ function ingredientOf(row: IngredientRow): Ingredient {
     ...(teaspoonG === null ? {} : { teaspoonG }),
     ...(particleUm === null ? {} : { particleUm }),
     ...(note === '' ? {} : { note }),
+    ...traits.get(id),
     basis,
     source,
   };
 }
 
-/** Which solid-fat curve a published fat follows. */
+/** Which solid-fat curve a published fat follows; where it has none of its own, its nearest kin: judgement. */
 const curveOf: Readonly<Record<string, SolidFatName>> = {
   butter_unsalted: 'butter',
   butter_salted: 'butter',
@@ -94,6 +99,15 @@ const curveOf: Readonly<Record<string, SolidFatName>> = {
   coconut_oil: 'coconut',
   block_plant: 'plantBlock',
   block_plant75: 'plantBlock',
+  margarine_bake: 'plantBlock',
+  margarine_stick: 'plantBlock',
+  margarine_lam: 'laminatingButter',
+  palm_oil: 'palmShortening',
+  suet_veg_gf: 'palmShortening',
+  suet_beef: 'lard',
+  dripping_beef: 'lard',
+  duck_fat: 'lard',
+  cocoa_butter: 'palmShortening',
 };
 
 function solidFatOf(id: string, kind: string): SolidFatName | undefined {

@@ -114,7 +114,7 @@ function nearer(
   }
   for (const [key, misses] of missOf) {
     const { step } = spec.wishes[Number(key.split('#')[1])]!;
-    for (const column of misses) held.set(column, [0, first[column]! + 0.01 * step]);
+    for (const column of misses) held.set(column, [0, Math.max(0, first[column]!) + 0.01 * step]);
   }
   const columns = model.columns.map(({ integer: _integer, ...column }, i) => {
     const [lo, hi] = held.get(i) ?? [column.lo, column.hi];

@@ -3,7 +3,7 @@ import { blendPortions } from '../blend/blend.js';
 import { sodaBalance } from '../dough/leavening.js';
 import { mixedBySchool } from '../dough/mix.js';
 import { waterGets } from '../dough/water.js';
-import { formulaFromList } from '../entry/formula-from-list.js';
+import { formulaFromList } from './formula-from-list.js';
 import { InputError } from '../errors.js';
 import { fromWheat } from '../facts/wheat.js';
 import { compositionOf, portionOf } from '../ingredient/mixture.js';
@@ -14,7 +14,7 @@ import { starterFormula } from './starter.js';
 import type { Formula, Row } from '../document/formula.js';
 import type { Kitchen } from '../document/kitchen.js';
 import type { Pantry } from '../document/pantry.js';
-import type { ListedAmount } from '../entry/formula-from-list.js';
+import type { ListedAmount } from './formula-from-list.js';
 import type { Family } from '../facts/families.js';
 
 export const wheatStepCodes = ['blend', 'binder', 'water', 'fat', 'leavener', 'flavour', 'rest', 'trial'] as const;
@@ -70,7 +70,7 @@ export function trialFromWheat(
     others,
     pantry,
     newKey,
-    'instead',
+    'aroundBlend',
   );
   const work: Readonly<Record<WheatStepCode, (now: Formula) => Formula>> = {
     blend: (now) => ({ ...now, blendG: roundTo(wheatG * (family.kind === 'quick' ? fromWheat.values.quickShare : 1), 1) }),

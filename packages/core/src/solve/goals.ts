@@ -65,6 +65,8 @@ export function blendSpecFor(
     const row = rowOf.get(ingredient.id);
     // Ground crackers are the flour of a crumb crust only; elsewhere they stand where a baker put them.
     if (isCrumb(ingredient) && family.base !== 'crumb' && !row) continue;
+    // What binds nothing in a cold sheet, or by an amount nobody knows, is a baker's own choice.
+    if (isGum(ingredient) && needPerPercent(ingredient, family) === 0 && !row) continue;
     const why = whyNot(ingredient, row, kitchen, pantry, suits, reach, asksCost);
     if (why === null) items.push(itemOf(ingredient, row, family, pantry, reach === 'here' ? formula.blendG : null));
     else {

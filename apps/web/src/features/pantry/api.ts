@@ -77,16 +77,16 @@ export function usePantryChange() {
 export const ingredientOptions =
   (ingredients: Pantry['ingredients'], allow: (one: Ingredient) => boolean) =>
   (typed: string): SearchOption[] => {
-    const option = (one: Ingredient, beside: string | undefined, asks: boolean, why: string): SearchOption => {
+    const option = (one: Ingredient, beside: string | undefined, asks: boolean, why: string, meant?: readonly string[]): SearchOption => {
       const alike = confusions.find(({ ids }) => ids.includes(one.id));
-      const among = (alike?.ids ?? [one.id])
+      const among = [...new Set([one.id, ...(meant ?? alike?.ids ?? [])])]
         .map((id) => ingredients[id])
         .filter((other): other is Ingredient => other !== undefined && allow(other));
       return {
         id: one.id,
         name: one.name,
         ...(beside ? { beside } : {}),
-        ...(asks && among.length > 0 ? { asks: { why: why || alike?.ask || 'This name is used for more than one thing.', among } } : {}),
+        ...(asks && among.length > 1 ? { asks: { why: why || alike?.ask || 'This name is used for more than one thing.', among } } : {}),
       };
     };
     if (typed.trim() === '') {
@@ -97,8 +97,8 @@ export const ingredientOptions =
           return option(one, undefined, alike !== undefined, alike?.ask ?? '');
         });
     }
-    return findIngredients(ingredients, typed).flatMap(({ id, as, locale, asks, why }) => {
+    return findIngredients(ingredients, typed).flatMap(({ id, as, locale, asks, why, among }) => {
       const one = ingredients[id];
-      return one && allow(one) ? [option(one, as && (locale ? `${as} (${locale})` : as), asks, why)] : [];
+      return one && allow(one) ? [option(one, as && (locale ? `${as} (${locale})` : as), asks, why, among)] : [];
     });
   };

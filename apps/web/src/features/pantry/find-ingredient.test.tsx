@@ -20,12 +20,18 @@ describe('finding an ingredient', () => {
   });
   it('asks which one where two are easily confused, and takes nothing until it is said', async () => {
     const chosen = field();
-    await userEvent.type(screen.getByRole('combobox', { name: 'Add' }), 'potato starch');
+    await userEvent.type(screen.getByRole('combobox', { name: 'Add' }), 'potato flour');
     await userEvent.click(screen.getAllByRole('option')[0]!);
     expect(chosen).toEqual([]);
     expect(await screen.findByText(/potato starch is raw and takes 0.45/)).toBeVisible();
     await userEvent.click(screen.getByRole('button', { name: 'None of these' }));
     expect(chosen).toEqual([]);
+  });
+  it('takes a whole name that means one thing, though it is often confused, without a word', async () => {
+    const chosen = field();
+    await userEvent.type(screen.getByRole('combobox', { name: 'Add' }), 'potato starch');
+    await userEvent.click(screen.getAllByRole('option')[0]!);
+    expect(chosen).toEqual(['potato_starch']);
   });
   it('never offers what is not allowed there', () => {
     expect(find('wheat').map(({ id }) => id)).not.toContain('wheat_ap');

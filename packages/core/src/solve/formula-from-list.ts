@@ -1,0 +1,161 @@
+import { fatOfSchool, defaultMix, isMixStructured, mixedBySchool, mixWith } from '../dough/mix.js';
+import { families } from '../facts/families.js';
+import { isCrumb, isGum, isNut, isProteinType, isStarch } from '../ingredient/roles.js';
+import type { Formula, Row } from '../document/formula.js';
+import type { Ingredient, Pantry } from '../document/pantry.js';
+import type { Family } from '../facts/families.js';
+import type { PartOfList } from '../facts/line-words.js';
+
+export type ListedAmount = {
+  readonly ingredientId: string;
+  readonly massG: number;
+  readonly written: string;
+  /** Left out: the dough. */ readonly part?: PartOfList;
+};
+
+/** In place of the dough there is, beside it, or around its blend: every line a row then. */
+export type ListUse = 'instead' | 'besides' | 'aroundBlend';
+
+/**
+ * A formula with its blend and rows taken from a list: flours, starches and gums of the dough become the blend, everything else a row,
+ * each with the use its heading gave it. Nuts stand in the blend where the family is of nuts, else beside it.
+ *
+ * Lines of one ingredient join within a part; two sugars of two parts stay two rows. `instead` leaves nothing of the old dough, filling
+ * or topping behind, builds the mix anew by the family's school, and keeps chill, sheet, oven and the dust the list does not speak of.
+ * `besides` adds to what there is, each new row at the step where its like goes in.
+ *
+ * Units    g.
+ * Throws   nothing; a list without flour keeps the blend there is, at the weight it had.
+ * Findings none.
+ * Source   arithmetic; order of mixing by dough/mix.
+ */
+export function formulaFromList(
+  formula: Formula,
+  list: readonly ListedAmount[],
+  pantry: Pantry,
+  newKey: () => string,
+  how: ListUse,
+): Formula {
+  const family = families[formula.family];
+  const known = list.filter(({ ingredientId, massG }) => pantry.ingredients[ingredientId] && massG > 0);
+  const ofDough = known.filter(({ part }) => part === undefined || part.use === 'dough');
+  const isFlour = how === 'aroundBlend' ? () => false : floursOf(ofDough, family, pantry);
+  const flours = joined(ofDough.filter((one) => isFlour(one)));
+  const rows = rowsOf(formula, known, isFlour, family, pantry, newKey, how);
+  const kept =
+    how === 'besides' ? formula.rows : formula.rows.filter(({ use }) => use === 'dust' && !rows.some((row) => row.use === 'dust'));
+  const made = withBlend({ ...formula, rows: [...kept, ...rows] }, flours, pantry, newKey, how);
+  return mixed(made, rows, family, pantry, newKey, how);
+}
+
+/** What of a list stands in the blend. Where nuts are the only flour there is, they are it. */
+function floursOf(list: readonly ListedAmount[], family: Family | undefined, pantry: Pantry): (one: ListedAmount) => boolean {
+  const of = ({ ingredientId }: ListedAmount): Ingredient => pantry.ingredients[ingredientId]!;
+  const grain = (one: Ingredient) => isProteinType(one) || isStarch(one) || isCrumb(one);
+  const nutsToo = family?.base === 'nut' || !list.some((one) => grain(of(one)));
+  const set = new Set(list.filter((one) => grain(of(one)) || isGum(of(one)) || (nutsToo && isNut(of(one)))));
+  return (one) => set.has(one);
+}
+
+function rowsOf(
+  formula: Formula,
+  known: readonly ListedAmount[],
+  isFlour: (one: ListedAmount) => boolean,
+  family: Family | undefined,
+  pantry: Pantry,
+  newKey: () => string,
+  how: ListUse,
+): Row[] {
+  const others = joined(known.filter((one) => !isFlour(one)));
+  // In a laminated formula the largest solid fat of a dough is what is folded in.
+  const solid = others.filter(({ ingredientId, part }) => !part && pantry.ingredients[ingredientId]!.kind === 'fat_solid');
+  const folded =
+    how !== 'besides' && formula.sheet.laminate
+      ? solid.reduce<ListedAmount | null>((most, one) => (most && most.massG >= one.massG ? most : one), null)
+      : null;
+  return others.map((one): Row => {
+    const { ingredientId, massG, written, part } = one;
+    const use = one === folded ? 'rollIn' : (part?.use ?? 'dough');
+    const fat = use === 'dough' ? fatOf(pantry.ingredients[ingredientId]!, family) : undefined;
+    return {
+      key: newKey(),
+      ingredientId,
+      amountG: Number(massG.toFixed(2)),
+      use,
+      entered: written.slice(0, 60),
+      ...(part?.goesOn ? { goesOn: { at: part.goesOn } } : {}),
+      ...(fat ? { fat } : {}),
+    };
+  });
+}
+
+function withBlend(formula: Formula, flours: readonly ListedAmount[], pantry: Pantry, newKey: () => string, how: ListUse): Formula {
+  const held =
+    how === 'besides'
+      ? formula.blend.rows.map(({ ingredientId, share }) => ({ ingredientId, massG: share * formula.blendG, written: '' }))
+      : [];
+  const together = joined([...held, ...flours]);
+  // Gum alone is no blend: it would be a dough of nothing.
+  if (flours.length === 0 || !together.some(({ ingredientId }) => !isGum(pantry.ingredients[ingredientId]!))) return formula;
+  const blendG = together.reduce((sum, { massG }) => sum + massG, 0);
+  const before = new Map(formula.blend.rows.map((row) => [row.ingredientId, row]));
+  const { uncertainShare: _old, from: _from, ...blend } = formula.blend;
+  const roundG = Number(blendG.toFixed(2));
+  const text = flours
+    .map(({ written }) => written)
+    .join('; ')
+    .slice(0, 300);
+  return {
+    ...formula,
+    blendG: roundG,
+    ...(how === 'instead' ? { blendEntered: { text, g: roundG } } : {}),
+    blend: {
+      ...blend,
+      rows: together.map(({ ingredientId, massG }) => ({
+        ...(before.get(ingredientId) ?? { key: newKey(), ingredientId }),
+        share: massG / blendG,
+      })),
+    },
+  };
+}
+
+/** Every row in one step of the mix, and none of it that names a row which is gone. */
+function mixed(
+  formula: Formula,
+  rows: readonly Row[],
+  family: Family | undefined,
+  pantry: Pantry,
+  newKey: () => string,
+  how: ListUse,
+): Formula {
+  if (!family) return formula;
+  if (how !== 'besides') {
+    return family.school === 'oil'
+      ? { ...formula, mix: defaultMix(formula, family, pantry, newKey) }
+      : mixedBySchool(formula, family, family.school, pantry, newKey);
+  }
+  if (!isMixStructured(formula)) return formula;
+  return rows.filter(({ use }) => use === 'dough').reduce((now, { key }) => ({ ...now, mix: mixWith(now, key, pantry) }), formula);
+}
+
+/** How a fat usually goes in when nobody says: oil is poured, solid fat as the family's school has it. */
+function fatOf(one: Ingredient, family: Family | undefined): Row['fat'] {
+  if (one.kind === 'fat_liquid') return { state: 'melted' };
+  if (one.kind !== 'fat_solid') return undefined;
+  return family && family.school !== 'oil' ? fatOfSchool(family.school, family.fatPieceMm?.[1]) : { state: 'rubbed' };
+}
+
+function joined(list: readonly ListedAmount[]): ListedAmount[] {
+  const sums = new Map<string, ListedAmount>();
+  for (const one of list) {
+    const key = [one.ingredientId, one.part?.use ?? 'dough', one.part?.goesOn ?? ''].join(' ');
+    const held = sums.get(key);
+    sums.set(
+      key,
+      held
+        ? { ...held, massG: held.massG + one.massG, written: [held.written, one.written].filter((text) => text !== '').join('; ') }
+        : one,
+    );
+  }
+  return [...sums.values()];
+}
