@@ -58,7 +58,7 @@ export function evaluate(formula: Formula, kitchen: Kitchen, pantry: Pantry): Ev
     ({ problem } = baked);
     return baked;
   });
-  const keep = stage(() => keepStage(formula, family!, kitchen, resultOf(dough), resultOf(sheet), resultOf(bake), problem));
+  const keep = stage(() => keepStage(formula, family!, kitchen, pantry, resultOf(dough), resultOf(sheet), resultOf(bake), problem));
   const outlook =
     keep.state === 'waiting'
       ? null

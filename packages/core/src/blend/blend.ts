@@ -1,6 +1,8 @@
 import { InputError, within } from '../errors.js';
+import { mostOfBlend } from '../facts/blend-limits.js';
 import { gritLimit, singleStarchLimit, stickyStarchFull } from '../facts/dough.js';
 import { finding } from '../findings/judge.js';
+import { isClosedBox, openedBox } from '../ingredient/boxes.js';
 import { allergensOf } from '../ingredient/allergens.js';
 import { costOf } from '../ingredient/cost.js';
 import { glutenFindings } from '../ingredient/gluten.js';
@@ -51,7 +53,7 @@ export type BlendRole = 'grain' | 'starch' | 'sticky' | 'nut' | 'gum' | 'other';
  *
  * Units    shares 0..1; water hold g/g; grit and flavour 0..3; bend index sum of xanthan equivalents over the family's gum target plus sticky starch over 20 %.
  * Throws   InputError at blend.rows[i] for a share out of 0..1, an unknown ingredient, or shares that do not sum to 1; at blend.rows for an empty blend; at blendG out of 1..100000.
- * Findings gluten.*, suit.*, lot.*, blend.gritty, blend.starchLow, blend.starchHigh, blend.oneStarchHigh.
+ * Findings gluten.*, suit.*, lot.*, blend.gritty, blend.starchLow, blend.starchHigh, blend.oneStarchHigh, blend.oneFlourHigh.
  * Source   roles and limits: facts/families, facts/dough.
  */
 export function blendStage(
@@ -65,10 +67,16 @@ export function blendStage(
   return {
     result,
     findings: [
-      ...glutenFindings(portions, kitchen.glutenLimitMgPerKg, pantry, 'blend'),
+      ...glutenFindings(portions, kitchen, pantry, 'blend'),
       ...suitFindings(portions, suitsAskedFor(formula.mustSuit, kitchen), pantry, 'blend'),
       ...lotFindings(portions, pantry, 'blend'),
-      ...blendFindings(formula, family, portions, result),
+      ...blendFindings(
+        formula,
+        family,
+        portions,
+        result,
+        shareOf(portions, (one) => isClosedBox(pantry, one)),
+      ),
     ],
   };
 }
@@ -92,6 +100,8 @@ export function blendBehaviour(blend: Blend, family: Family, pantry: Pantry): Bl
 
 function behaviourOf(rows: Blend['rows'], blendG: number, portions: readonly Portion[], family: Family, pantry: Pantry): BlendResult {
   const wet = portions.filter(({ ingredient }) => !isGum(ingredient));
+  // A box is what is in it: a blend of boxes is not a blend without starch.
+  const open = portions.flatMap((portion) => openedBox(pantry, portion));
   const gums = gumDoses(portions, family, blendG);
   const { costMinor, pricedShare } = costOf(portions, pantry);
   return {
@@ -99,11 +109,11 @@ function behaviourOf(rows: Blend['rows'], blendG: number, portions: readonly Por
     composition: mixedComposition(portions),
     makeUp: makeUpOf(portions),
     waterHoldGPerG: weighted(wet, ({ ingredient }) => ingredient.waterHoldGPerG ?? 0, blendG),
-    proteinTypeShare: shareOf(portions, ({ ingredient }) => isProteinType(ingredient)),
-    starchShare: shareOf(portions, ({ ingredient }) => isStarch(ingredient)),
-    stickyStarchShare: shareOf(portions, ({ ingredient }) => isStickyStarch(ingredient)),
-    nutShare: shareOf(portions, ({ ingredient }) => isNut(ingredient)),
-    gumShare: shareOf(portions, ({ ingredient }) => isGum(ingredient)),
+    proteinTypeShare: shareOf(open, ({ ingredient }) => isProteinType(ingredient)),
+    starchShare: shareOf(open, ({ ingredient }) => isStarch(ingredient)),
+    stickyStarchShare: shareOf(open, ({ ingredient }) => isStickyStarch(ingredient)),
+    nutShare: shareOf(open, ({ ingredient }) => isNut(ingredient)),
+    gumShare: shareOf(open, ({ ingredient }) => isGum(ingredient)),
     gums,
     binderRatio: binderRatioOf(gums),
     costMinorPerKg: pricedShare > 0 ? (costMinor / (blendG * pricedShare)) * 1000 : null,
@@ -142,7 +152,13 @@ export function blendPortions(formula: Pick<Formula, 'blend' | 'blendG'>, pantry
   return portions;
 }
 
-function blendFindings(formula: Formula, family: Family, portions: readonly Portion[], result: BlendResult): Finding[] {
+function blendFindings(
+  formula: Formula,
+  family: Family,
+  portions: readonly Portion[],
+  result: BlendResult,
+  closedShare: number,
+): Finding[] {
   const found: Finding[] = [];
   if (result.gritIndex > gritLimit.value) {
     found.push(finding('blend.gritty', 'watch', 'blend', { path: 'blend.gritIndex', value: result.gritIndex, high: gritLimit.value }));
@@ -150,7 +166,8 @@ function blendFindings(formula: Formula, family: Family, portions: readonly Port
   const [low, , high] = family.starchPercent;
   const starchPercent = result.starchShare * 100;
   const measured = { path: 'blend.starchShare', value: result.starchShare, low: low / 100, high: high / 100 };
-  if (starchPercent < low) found.push(finding('blend.starchLow', 'watch', 'blend', measured));
+  // What nobody knows of a box may be starch.
+  if (starchPercent + 100 * closedShare < low) found.push(finding('blend.starchLow', 'watch', 'blend', measured));
   if (starchPercent > high) found.push(finding('blend.starchHigh', 'watch', 'blend', measured));
   // A family of starch alone is meant to be so.
   for (const { ingredient, amountG } of low > 60 ? [] : portions) {
@@ -166,7 +183,26 @@ function blendFindings(formula: Formula, family: Family, portions: readonly Port
       );
     }
   }
-  return found;
+  return [...found, ...oneFlourFindings(formula, portions)];
+}
+
+/** More of one flour than its taste, colour or bite allows. Cooked potato flour is a slip for the starch more often than a choice. */
+function oneFlourFindings({ blendG }: Formula, portions: readonly Portion[]): Finding[] {
+  const most = mostOfBlend.values as Readonly<Record<string, number>>;
+  return portions.flatMap(({ ingredient, amountG, row }) => {
+    const high = most[ingredient.id];
+    if (high === undefined || amountG <= (high + 1e-9) * blendG) return [];
+    const slip = ingredient.id === 'potato_flour' && row !== undefined;
+    return [
+      finding(
+        'blend.oneFlourHigh',
+        slip ? 'fix' : 'watch',
+        'blend',
+        { path: `blend.rows.${ingredient.id}`, value: amountG / blendG, high, of: ingredient.name },
+        slip ? [{ path: `${row.at}/ingredientId`, from: ingredient.id, to: 'potato_starch' }] : undefined,
+      ),
+    ];
+  });
 }
 
 /**

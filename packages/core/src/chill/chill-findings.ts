@@ -1,4 +1,5 @@
-import { rawEggDays, rawEggMaxC, rawEggWarmHours, shortBenchMin } from '../facts/cold.js';
+import { hotDay, rawEggDays, rawEggWarmHours, shortBenchMin } from '../facts/cold.js';
+import { shortenedTo, warmMin, warmStretches, type WarmStretch } from '../dough/warm-clock.js';
 import { finding } from '../findings/judge.js';
 import { firstReach } from '../math/interpolate.js';
 import { roundTo } from '../units/rounding.js';
@@ -26,12 +27,11 @@ export function chillFindings(
 }
 
 /** Raw egg sets limits of time and cold; without egg too long only dries and greys. */
-function hygieneFindings(formula: Formula, kitchen: Kitchen, { eggG }: DoughResult): Finding[] {
+function hygieneFindings(formula: Formula, kitchen: Kitchen, { doughEggG: eggG }: DoughResult): Finding[] {
   const { waits } = formula.chill;
   const last = waits.length - 1;
   const placed = waits.map((wait) => ({ ...wait, place: kitchen.places.find(({ id }) => id === wait.placeId)! }));
   const coldMin = placed.reduce((sum, { place, min }) => sum + (place.atC > FROZEN_C ? min : 0), 0);
-  const warmest = placed.reduce((most, one) => (one.place.atC > most.place.atC ? one : most));
   const mostMin = rawEggDays.value * 1440;
   const shorter = () => {
     const { min } = waits[last]!;
@@ -47,13 +47,19 @@ function hygieneFindings(formula: Formula, kitchen: Kitchen, { eggG }: DoughResu
         : finding('chill.tooLong', 'watch', 'chill', measured, shorter()),
     );
   }
-  if (eggG > 0 && warmest.place.atC > rawEggMaxC.value && warmest.min > rawEggWarmHours.value * 60) {
-    const i = placed.indexOf(warmest);
-    const measured = { path: 'chill.waits', value: warmest.place.atC, high: rawEggMaxC.value, of: warmest.place.name };
-    const edits = [{ path: `/chill/waits/${i}/min`, from: warmest.min, to: rawEggWarmHours.value * 60 }];
-    found.push({ ...finding('chill.eggTooWarm', 'fix', 'chill', measured, edits), unsafe: true });
+  const warm = warmStretches(formula, kitchen).filter(({ stage }) => stage !== 'sheet');
+  const most = eggWarmMostMin(warm);
+  if (eggG > 0 && warmMin(warm) > most) {
+    const measured = { path: 'chill.waits', value: warmMin(warm), high: most };
+    found.push({ ...finding('chill.eggTooWarm', 'fix', 'chill', measured, shortenedTo(warm, most)), unsafe: true });
   }
   return found;
+}
+
+/** Longest that raw egg stands warm, min: shorter where it is hot. */
+export function eggWarmMostMin(stretches: readonly WarmStretch[]): number {
+  const { aboveC, eggHours } = hotDay.values;
+  return 60 * (stretches.some(({ atC }) => atC > aboveC) ? eggHours : rawEggWarmHours.value);
 }
 
 function firmnessFindings(

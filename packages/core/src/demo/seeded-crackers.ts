@@ -16,6 +16,7 @@ export const demoKitchen: Kitchen = {
   roomC: 23.5,
   humidityShare: 0.61,
   glutenLimitMgPerKg: 10,
+  market: 'eu',
   scaleStepG: 0.1,
   ovens: [
     {

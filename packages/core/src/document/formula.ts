@@ -161,7 +161,13 @@ export type BakeSettings = {
   readonly steps: readonly BakeStep[];
   readonly done: { readonly moistureShare?: number; readonly tone?: number; /** Coldest place, C. */ readonly coreC?: number };
 };
-export type Keep = { readonly cool: readonly Wait[]; readonly pack: Pack; readonly piecesPerPack: number; readonly sellWithinDays: number };
+export type Keep = {
+  readonly cool: readonly Wait[];
+  readonly pack: Pack;
+  readonly piecesPerPack: number;
+  readonly sellWithinDays: number;
+  /** Where it stands until it is sold, a place of the kitchen; left out: nobody said. */ readonly placeId?: string;
+};
 
 /** One formula: six settings, every gram a row. Plain JSON; every change to it is a list of edits. */
 export type Formula = {

@@ -1,5 +1,6 @@
 import type { PlaceKind } from '../facts/cold.js';
 import type { JudgementName } from '../facts/judgements.js';
+import type { Market } from '../facts/markets.js';
 import type { TrayMaterial } from '../facts/oven.js';
 
 export type Oven = {
@@ -89,6 +90,8 @@ export type Kitchen = {
   readonly roomC: number;
   readonly humidityShare: number;
   readonly glutenLimitMgPerKg: number;
+  /** Whose rules its goods are sold under; left out: not said yet, and the strictest of them hold. */ readonly market?: Market;
+  /** Nothing is sold: what is baked is eaten at home. */ readonly home?: boolean;
   readonly scaleStepG: number;
   readonly ovens: readonly Oven[];
   readonly places: readonly Place[];
@@ -102,6 +105,8 @@ export type Kitchen = {
   readonly learned: readonly Learned[];
   readonly guests?: readonly Guest[];
   /** What is meant here by a glass (ml), a pinch (g) and the like; asked once. */ readonly measures?: Readonly<Record<string, number>>;
+  /** What a name in a list means here, as it was said once: the plain name to an ingredient. */
+  readonly names?: Readonly<Record<string, string>>;
   /** Our judgements that this kitchen holds otherwise, by name. */
   readonly judgements?: Readonly<Partial<Record<JudgementName, number>>>;
 };

@@ -74,7 +74,10 @@ export type Ingredient = {
   readonly allergens: readonly string[];
   readonly gluten: 'free' | 'needsProof' | 'contains';
   readonly origin: Origin;
+  /** Of an ingredient of the kitchen's own: somebody read its label for allergens. Left out: nobody said, and none is not known. */
+  readonly labelRead?: boolean;
   /** Left out where it does not matter, or is not known. */ readonly heat?: Heat;
+  /** Of a preparation: what its middle came to, C; left out: nobody said. */ readonly cookedToC?: number;
   /** Its label keeps it at 5 C or colder, whatever its acid. */ readonly needsCold?: true;
   /** Below pH 4.6. */ readonly acid?: true;
   /** Its water lies in drops in fat, where little grows. */ readonly waterInFat?: true;
@@ -96,19 +99,25 @@ export type Ingredient = {
   readonly parts?: readonly IngredientPart[];
 };
 
+/** `below`: less than `mgPerKg` was found, which then is the limit of detection. */
 export type GlutenReport = { readonly mgPerKg: number; readonly below: boolean; readonly method: string; readonly on: string };
+/** `until` is its last day, 2027-03-31. */
+export type GlutenCertificate = { readonly number: string; readonly by: string; readonly until: string };
 export type Lot = {
   readonly id: string;
   readonly ingredientId: string;
   readonly code: string;
   readonly supplier?: string;
   /** Left now; left out where nobody counts it. */ readonly onHandG?: number;
-  /** Calendar days, 2026-11-25. */ readonly bestByOn?: string;
+  /** Calendar days, 2026-11-25: past it the taste may have gone; smell and taste decide. */ readonly bestByOn?: string;
+  /** Past it nobody eats it, whatever it smells of. */ readonly useByOn?: string;
   readonly openedOn?: string;
   readonly packG?: number;
   /** Of one pack, in the smallest coin. */ readonly packCostMinor?: number;
   /** Measured; outranks the ingredient's water share. */ readonly moistureShare?: number;
   /** No report: not proven. */ readonly report?: GlutenReport;
+  /** A maker's own certificate, beside or in place of a report. */ readonly certificate?: GlutenCertificate;
+  /** Who took the mark on the bag for proof, and why; a home kitchen may. */ readonly acceptedOnBag?: string;
   /** Why it is taken without a report: only where no grain is in it. */ readonly acceptedWithoutReport?: string;
   /** Why it is not used. */ readonly setAside?: string;
   /** Where it lies, a place of the kitchen. */ readonly placeId?: string;

@@ -8,6 +8,7 @@ export type Preparation = {
   /** Water driven off over all acts. */ readonly boiledOffG: number;
   readonly drainedG: number;
   /** What runs off: water unless said. */ readonly drainedIngredientId?: string;
+  /** What its middle came to, C; left out: raw, as far as anybody said. */ readonly cookedToC?: number;
   readonly keepDays: number;
   readonly keepAt: 'room' | 'fridge' | 'freezer';
 };

@@ -1,4 +1,4 @@
-import { ammoniaMostMm, binderRatioRange, gritLimit, pieceOverSheet, scaleSteps, syrupLimit } from '../facts/dough.js';
+import { ammoniaMostMm, coumarinFrom, binderRatioRange, gritLimit, pieceOverSheet, scaleSteps, syrupLimit } from '../facts/dough.js';
 import { leavening, soaking, standing } from '../facts/mixing.js';
 import { finding } from '../findings/judge.js';
 import { glutenFindings } from '../ingredient/gluten.js';
@@ -47,7 +47,7 @@ export function doughFindings(
   const rows = rowsOf('dough');
   const judged: Judged = { formula, family, kitchen, pantry, dough, rows, fatRows: [...rowsOf('rollIn'), ...rows] };
   return [
-    ...glutenFindings(portions, kitchen.glutenLimitMgPerKg, pantry, 'dough'),
+    ...glutenFindings(portions, kitchen, pantry, 'dough'),
     ...suitFindings(portions, suitsAskedFor(formula.mustSuit, kitchen), pantry, 'dough'),
     ...lotFindings(portions, pantry, 'dough'),
     ...waterFindings(judged),
@@ -315,8 +315,13 @@ function handlingFindings({ formula, kitchen, dough, rows }: Judged): Finding[] 
       unsafe: true,
     });
   }
-  const { eggG } = dough;
-  if (eggG > 0) found.push(finding('dough.rawEgg', 'note', 'dough', { path: 'dough.eggG', value: eggG }));
+  const cinnamonG = rows.reduce((g, { portion }) => g + (portion.ingredient.id === 'cinnamon' ? portion.amountG : 0), 0);
+  if (cinnamonG > coumarinFrom.value * dough.doughG) {
+    const measured = { path: 'dough.rows', value: cinnamonG / dough.doughG, high: coumarinFrom.value };
+    found.push(finding('dough.coumarin', 'note', 'dough', measured));
+  }
+  const { doughEggG } = dough;
+  if (doughEggG > 0) found.push(finding('dough.rawEgg', 'note', 'dough', { path: 'dough.doughEggG', value: doughEggG }));
   return found;
 }
 

@@ -7,6 +7,8 @@ import { standing } from '../facts/mixing.js';
 import { leavenedFrom } from '../facts/oven.js';
 import { allergensOf } from '../ingredient/allergens.js';
 import { costOf } from '../ingredient/cost.js';
+import { openedBox } from '../ingredient/boxes.js';
+import { isRawEgg, openedUp } from '../ingredient/hygiene.js';
 import { compositionOf, makeUpOf, mixedComposition, portionOf, sumG } from '../ingredient/mixture.js';
 import { eggOf, isEgg, isGum, isLeavener, isNut, isSalt, isSoda, yeastStrengthOf } from '../ingredient/roles.js';
 import { blendPortions } from '../blend/blend.js';
@@ -34,6 +36,8 @@ import type { SpreadOfWater, WaterGets, WaterWants } from './water.js';
 import type { Binder } from './binders.js';
 import { checkGoesOn, isInOven } from './goes-on.js';
 import { fillingMixes } from './filling-mix.js';
+import { partsOnPiece } from './on-piece.js';
+import type { PartOnPiece } from './on-piece.js';
 import type { FillingMix } from './filling-mix.js';
 import type { WorkedFat } from './fat.js';
 import type { SodaBalance } from './leavening.js';
@@ -101,7 +105,9 @@ export type DoughResult = WaterGets & {
   readonly soda: boolean;
   readonly solidFat: SolidFatName | null;
   readonly fatPieces: 0 | 1 | 2 | 3;
-  /** Raw egg of all rows. */ readonly eggG: number;
+  /** Raw egg that meets the oven. */ readonly eggG: number;
+  /** Of it, raw egg in the dough. */ readonly doughEggG: number;
+  /** What lies in and on the piece, judged as food. */ readonly onPiece: readonly PartOnPiece[];
   readonly eggWhitePerBlend: number;
   readonly eggYolkPerBlend: number;
   readonly xanthanPerBlend: number;
@@ -137,13 +143,17 @@ export function doughStage(
   const onPiece = rows.filter(({ row }) => !isOfDough(row) && row.use !== 'filling' && isInOven(row));
   const outside = onPiece.map(({ portion }) => portion);
   const everything = [...flour, ...rows.map(({ portion }) => portion)];
-  const gums = dough.filter(({ ingredient }) => isGum(ingredient));
+  // However it was entered: a preparation in the dough is what it was made of.
+  const leaves = dough.flatMap((portion) => openedUp(pantry, portion));
+  const gums = leaves.filter(({ ingredient }) => isGum(ingredient));
   const gets = waterGets(flour, dough);
   const thirst = thirstOf(formula, kitchen);
   const wants = waterWants(flour, gums, family, thirst?.value ?? 1, kitchen.humidityShare);
   if (wants.wantsG <= 0) throw new InputError('blend.rows', 'nothing in the blend takes up water: add a flour or a starch');
   const getsOverWants = gets.getsG / wants.wantsG;
   const all = [...flour, ...dough];
+  const opened = [...flour, ...leaves];
+  const boxed = flour.filter(({ ingredient }) => ingredient.kind === 'blend').flatMap((portion) => openedBox(pantry, portion));
   const spread = spreadOfWater(
     flour,
     rows.filter(({ row }) => row.use === 'dough').map(({ row, portion }) => ({ portion, by: enteredBy(row.entered) })),
@@ -156,14 +166,15 @@ export function doughStage(
   const wantsSdG = Math.sqrt(spread.reduce((sum, { sdG }) => sum + sdG ** 2, 0));
   const doughRows = rows.filter(({ row }) => row.use === 'dough');
   const standMin = standingMin(formula);
-  const egg = (which: 'white' | 'yolk') => dough.reduce((g, { ingredient, amountG }) => g + amountG * eggOf(ingredient)[which], 0);
+  const rawEggG = (of: readonly Portion[]) => sumG(of.flatMap((portion) => openedUp(pantry, portion)).filter(isRawEgg));
+  const egg = (which: 'white' | 'yolk') => leaves.reduce((g, { ingredient, amountG }) => g + amountG * eggOf(ingredient)[which], 0);
   const result: DoughResult = {
     ...gets,
     doughG: sumG(all),
     rollIn: rollIn.length > 0 ? { massG: sumG(rollIn), makeUp: makeUpOf(rollIn), fat: mainFat(rollIn) } : null,
     toppingG: sumG(onPiece.filter(({ row }) => row.use !== 'dust').map(({ portion }) => portion)),
     dustG: sumG(onPiece.filter(({ row }) => row.use === 'dust').map(({ portion }) => portion)),
-    filling: fillingMixes(rows),
+    filling: fillingMixes(rows, pantry),
     lateG: sumG(rows.filter(({ row }) => !isInOven(row)).map(({ portion }) => portion)),
     rows: rows.map(({ row, portion }) => ({
       key: row.key,
@@ -180,10 +191,10 @@ export function doughStage(
     waterSpread: spread,
     wantsSdG,
     ...waterLadder(gets.pouredWaterG, formula.holdBackShare),
-    percents: percentsOf(flour, dough, rollIn, gets, wants, formula.blendG, family),
-    binderRatio: binderRatioOf(gumDoses(all, family, formula.blendG)),
+    percents: percentsOf(flour, dough, [...leaves, ...boxed], rollIn, gets, wants, formula.blendG, family),
+    binderRatio: binderRatioOf(gumDoses(opened, family, formula.blendG)),
     needsBinder: Object.values(family.gumPercent).some(([low]) => low > 0),
-    binders: bindersOf(all, family, formula.blendG),
+    binders: bindersOf(opened, family, formula.blendG),
     fats: workedFats(rows, kitchen),
     temperature: doughTemperature(
       formula,
@@ -191,9 +202,9 @@ export function doughStage(
       flour,
       doughRows.map(({ row, portion }) => ({ key: row.key, atC: row.atC, portion })),
     ),
-    sodaBalance: sodaBalance(dough),
+    sodaBalance: sodaBalance(leaves),
     syrupShare: syrupShareOf(dough),
-    saltInAllPercent: (tastedSodiumG(all) * saltPerSodium.value * 100) / formula.blendG,
+    saltInAllPercent: (tastedSodiumG(all.flatMap((portion) => openedBox(pantry, portion))) * saltPerSodium.value * 100) / formula.blendG,
     gritRaw: gritAfterStanding(flour, 0),
     gritFelt: gritAfterStanding(flour, standMin),
     gritRested: gritAfterStanding(flour, Math.max(standMin, standing.values.fullMin)),
@@ -202,15 +213,17 @@ export function doughStage(
     composition: mixedComposition(all),
     makeUp: makeUpOf(all),
     outsideMakeUp: sumG(outside) > 0 ? makeUpOf(outside) : null,
-    leavened: percentOf(dough, formula.blendG, ({ ingredient }) => isLeavener(ingredient)) >= leavenedFrom.value,
-    soda: dough.some(({ ingredient, amountG }) => isSoda(ingredient) && amountG > 0),
+    leavened: percentOf([...leaves, ...boxed], formula.blendG, ({ ingredient }) => isLeavener(ingredient)) >= leavenedFrom.value,
+    soda: leaves.some(({ ingredient, amountG }) => isSoda(ingredient) && amountG > 0),
     solidFat: mainFat(dough),
     fatPieces: fatPiecesOf(formula.rows),
-    eggG: sumG(rows.filter(({ portion }) => isEgg(portion.ingredient)).map(({ portion }) => portion)),
+    eggG: rawEggG(rows.filter(({ row }) => isInOven(row)).map(({ portion }) => portion)),
+    doughEggG: rawEggG(rows.filter(({ row }) => isOfDough(row)).map(({ portion }) => portion)),
+    onPiece: partsOnPiece(rows, pantry, formula.keep.pack !== 'openTray', sumG(all)),
     eggWhitePerBlend: egg('white') / formula.blendG,
     eggYolkPerBlend: egg('yolk') / formula.blendG,
-    xanthanPerBlend: percentOf(all, formula.blendG, ({ ingredient }) => ingredient.id === 'xanthan') / 100,
-    psylliumPerBlend: percentOf(all, formula.blendG, ({ ingredient }) => ingredient.id.startsWith('psyllium')) / 100,
+    xanthanPerBlend: percentOf(opened, formula.blendG, ({ ingredient }) => ingredient.id === 'xanthan') / 100,
+    psylliumPerBlend: percentOf(opened, formula.blendG, ({ ingredient }) => ingredient.id.startsWith('psyllium')) / 100,
     doughAtC: formula.doughAtC,
     allergens: allergensOf(everything),
     cost: costOf(everything, pantry),
@@ -272,6 +285,7 @@ function mixGapsOf(formula: Formula, rows: readonly { readonly row: Row; readonl
 function percentsOf(
   flour: readonly Portion[],
   dough: readonly Portion[],
+  leaves: readonly Portion[],
   rollIn: readonly Portion[],
   gets: WaterGets,
   wants: WaterWants,
@@ -287,12 +301,12 @@ function percentsOf(
     water: ((gets.getsG - wants.gumG) / blendG) * 100,
     // Nuts and crumb bring sugar of their own, and their families' windows count it.
     sugar: part('sugarsShare', family.base === 'flour' ? dough : all),
-    egg: percentOf(dough, blendG, ({ ingredient }) => isEgg(ingredient)),
-    salt: percentOf(dough, blendG, ({ ingredient }) => isSalt(ingredient)),
-    leavener: percentOf(dough, blendG, ({ ingredient }) => isLeavener(ingredient)),
-    soda: percentOf(dough, blendG, ({ ingredient }) => isSoda(ingredient)),
-    yeast: (dough.reduce((g, { ingredient, amountG }) => g + amountG * yeastStrengthOf(ingredient), 0) / blendG) * 100,
-    nuts: percentOf(dough, blendG, ({ ingredient }) => isNut(ingredient)),
+    egg: percentOf(leaves, blendG, ({ ingredient }) => isEgg(ingredient)),
+    salt: percentOf(leaves, blendG, ({ ingredient }) => isSalt(ingredient)),
+    leavener: percentOf(leaves, blendG, ({ ingredient }) => isLeavener(ingredient)),
+    soda: percentOf(leaves, blendG, ({ ingredient }) => isSoda(ingredient)),
+    yeast: (leaves.reduce((g, { ingredient, amountG }) => g + amountG * yeastStrengthOf(ingredient), 0) / blendG) * 100,
+    nuts: percentOf(leaves, blendG, ({ ingredient }) => isNut(ingredient)),
   };
 }
 

@@ -1,8 +1,10 @@
 import { juicyFrom } from '../facts/filling.js';
 import { isEgg, isGum, isProteinType, isSalt, isStarch } from '../ingredient/roles.js';
-import { makeUpOf, type Portion } from '../ingredient/mixture.js';
+import { openedUp, type Leaf } from '../ingredient/hygiene.js';
+import { makeUpOf, sumG, type Portion } from '../ingredient/mixture.js';
 import { isInOven } from './goes-on.js';
 import type { Row } from '../document/formula.js';
+import type { Pantry } from '../document/pantry.js';
 import type { MakeUp } from '../matter/make-up.js';
 
 /** Everything of a batch that is filling and goes on at one time: in the oven, or after it. */
@@ -16,32 +18,44 @@ export type FillingMix = {
   readonly flourG: number;
   readonly gumG: number;
   readonly eggG: number;
-  /** Milk, cream or cheese is in it: it needs the cold. */ readonly dairy: boolean;
+  /** Milk, cream or cheese is in it. */ readonly dairy: boolean;
 };
 
 /** The filling that bakes, and the one that comes after; null where there is none. */
-export function fillingMixes(rows: readonly { readonly row: Row; readonly portion: Portion }[]): {
+export function fillingMixes(
+  rows: readonly { readonly row: Row; readonly portion: Portion }[],
+  pantry: Pantry,
+): {
   readonly baked: FillingMix | null;
   readonly late: FillingMix | null;
 } {
   const fillings = rows.filter(({ row, portion }) => row.use === 'filling' && portion.amountG > 0);
   return {
-    baked: mixOf(fillings.filter(({ row }) => isInOven(row)).map(({ portion }) => portion)),
-    late: mixOf(fillings.filter(({ row }) => !isInOven(row)).map(({ portion }) => portion)),
+    baked: mixOf(
+      fillings.filter(({ row }) => isInOven(row)).map(({ portion }) => portion),
+      pantry,
+    ),
+    late: mixOf(
+      fillings.filter(({ row }) => !isInOven(row)).map(({ portion }) => portion),
+      pantry,
+    ),
   };
 }
 
-function mixOf(portions: readonly Portion[]): FillingMix | null {
+function mixOf(portions: readonly Portion[], pantry: Pantry): FillingMix | null {
   if (portions.length === 0) return null;
-  const sum = (is: (portion: Portion) => boolean, of = (portion: Portion) => portion.amountG) =>
-    portions.filter(is).reduce((g, portion) => g + of(portion), 0);
+  const leaves = portions.flatMap((portion) => openedUp(pantry, portion));
+  const sum = (is: (leaf: Leaf) => boolean, of = (leaf: Leaf) => leaf.amountG) =>
+    leaves.filter(is).reduce((g, portion) => g + of(portion), 0);
   const makeUp = makeUpOf(portions);
-  const massG = sum(() => true);
+  const massG = sumG(portions);
   return {
     massG,
     makeUp,
     fruitWaterG: sum(
-      ({ ingredient: { kind, composition } }) => (kind === 'filling' || kind === 'inclusion') && composition.waterShare >= juicyFrom.value,
+      // What was cooked and thickened beforehand gives no more juice.
+      ({ ingredient: { kind, composition }, cooked }) =>
+        !cooked && (kind === 'filling' || kind === 'inclusion') && composition.waterShare >= juicyFrom.value,
       ({ ingredient, amountG }) => amountG * ingredient.composition.waterShare,
     ),
     sugarG: sum(({ ingredient }) => ingredient.kind === 'sugar' || ingredient.kind === 'syrup'),
@@ -50,6 +64,6 @@ function mixOf(portions: readonly Portion[]): FillingMix | null {
     flourG: sum(({ ingredient }) => isProteinType(ingredient)),
     gumG: sum(({ ingredient }) => isGum(ingredient)),
     eggG: sum(({ ingredient }) => isEgg(ingredient)),
-    dairy: portions.some(({ ingredient }) => ingredient.kind === 'dairy'),
+    dairy: leaves.some(({ ingredient }) => ingredient.kind === 'dairy'),
   };
 }

@@ -58,3 +58,9 @@ export const openEggDays = fact(
 );
 export const rawEggMaxC = fact(5, 'C', 'fromMemory', 'cold holding, 41 F in the US food code');
 export const rawEggWarmHours = fact(2, 'h', 'fromMemory', 'longest that raw egg stands warm, consumer advice of the US food agencies');
+export const hotDay = table(
+  { aboveC: 32, eggHours: 1 },
+  'C, h',
+  'fromMemory',
+  'over 32 C (90 F) raw egg stands an hour at most, consumer advice of the US food agencies',
+);

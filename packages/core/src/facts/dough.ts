@@ -76,3 +76,9 @@ export const ammoniaMostMm = fact(
 );
 export const scaleSteps = fact(5, 'steps of the scale', 'judgement', 'under five steps a reading is more than a tenth out');
 export const syrupLimit = fact(0.4, 'share of the sugars', 'commonPractice', 'over 40 % of the sugar as syrup loses crispness; no source');
+export const coumarinFrom = fact(
+  0.015,
+  'share of the dough that is cassia cinnamon',
+  'fromMemory',
+  'Reg. (EC) 1334/2008: 50 mg/kg coumarin in traditional and seasonal bakery ware named for its cinnamon, 15 in other fine bakery ware; cassia holds about 3 g/kg; from memory, ceylon cinnamon holds almost none',
+);

@@ -14,6 +14,25 @@ export const microbesFromAw = fact(
   'limit of growth and toxin of Staphylococcus aureus used by food codes; a safe design value',
 );
 
+export const heatedAndPackedAw = fact(
+  0.92,
+  'water activity',
+  'fromMemory',
+  'food that was heated and then packed needs no cold up to here, US food code table A; from memory, local rules win',
+);
+export const coolingLimits = table(
+  { fromC: 57, throughC: 21, throughMin: 120, toC: 5, inAllMin: 360 },
+  'C, min',
+  'fromMemory',
+  'cooked food that needs the cold: 57 to 21 C in 2 h, to 5 C in 6 h in all, US food code 3-501.14; from memory, local rules win',
+);
+export const thickToppingShare = fact(
+  0.15,
+  'share of the dough',
+  'judgement',
+  'a topping lighter than this bakes dry with what it lies on',
+);
+
 export type Pack = 'openTray' | 'paperBag' | 'looseTin' | 'tightTin' | 'sealedPouch';
 export const packPermeance = table<Record<Exclude<Pack, 'openTray'>, number>>(
   { paperBag: 8.1e-10, looseTin: 8e-11, tightTin: 8e-12, sealedPouch: 1.4e-12 },

@@ -1,63 +1,12 @@
+import { c, daysOf, g, minutes, of, pc, percent, tone } from './how-said.js';
+import { foodWords } from './words-food.js';
 import type { Finding, FindingCode } from './finding.js';
+import type { Words } from './how-said.js';
 
-/** What the baker reads: what is off, why it matters, what to do. */
-export type Words = { readonly what: string; readonly why: string; readonly change: string };
-
-const g = (value: number | undefined) => `${(value ?? 0).toFixed((value ?? 0) < 20 ? 1 : 0)} g`;
-const percent = (share: number | undefined, digits = 1) => `${((share ?? 0) * 100).toFixed(digits)} %`;
-const pc = (value: number | undefined) => `${(value ?? 0).toFixed(1)} %`;
-const c = (value: number | undefined) => `${Math.round(value ?? 0)} °C`;
-const minutes = (value: number | undefined) => `${Math.round(value ?? 0)} min`;
-const daysOf = (value: number | undefined) => `${Math.floor(value ?? 0)} ${Math.floor(value ?? 0) === 1 ? 'day' : 'days'}`;
-const tone = (value: number | undefined) => `tone ${(value ?? 0).toFixed(1)}`;
-const of = (finding: Finding) => finding.measured?.of ?? '';
+export type { Words } from './how-said.js';
 
 const words: Record<FindingCode, (finding: Finding) => Words> = {
-  'gluten.contains': (f) => ({
-    what: `Contains gluten: ${of(f)}`,
-    why: 'It holds gluten by nature and can never be part of a gluten-free bake.',
-    change: 'Take it out.',
-  }),
-  'gluten.notProven': (f) => ({
-    what: `Not proven: ${of(f)}`,
-    why: 'Crops and mills mix. No report in this kitchen shows that this lot is under the limit.',
-    change: 'Ask the supplier for a report, or use a lot that has one. Local rules win.',
-  }),
-  'gluten.overLimit': (f) => ({
-    what: `Over your gluten limit: ${of(f)}`,
-    why: `Its report says ${f.measured?.value} mg/kg; this kitchen allows ${f.measured?.high}.`,
-    change: 'Use another lot or another flour.',
-  }),
-  'gluten.reportOld': (f) => ({
-    what: `Old report: ${of(f)}`,
-    why: `It is over ${f.measured?.high} months old; a crop and a mill change in that time.`,
-    change: 'Ask the supplier for a new report of this lot.',
-  }),
-  'suit.broken': (f) => ({
-    what: `Does not suit ${of(f)}`,
-    why: 'It has to suit this guest or label, and every row counts: wash, grease and dust too.',
-    change: 'Swap it. Labels and local rules win.',
-  }),
-  'suit.mayBreak': (f) => ({
-    what: `May not suit ${of(f)}`,
-    why: 'Some makers’ goods hold it or may hold it.',
-    change: 'Read the label in hand; correct the ingredient in the pantry when it is free of it. Local rules win.',
-  }),
-  'lot.setAside': (f) => ({
-    what: `Set aside, and named here: ${of(f)}`,
-    why: 'Somebody set this lot aside for a reason.',
-    change: 'Name another lot, or none.',
-  }),
-  'lot.pastBestBy': (f) => ({
-    what: `Past its best-by day: ${of(f)}`,
-    why: 'Whole-grain and nut flours turn bitter, leaveners lose their lift.',
-    change: 'Smell and taste it, or use another lot.',
-  }),
-  'lot.short': (f) => ({
-    what: `Not enough left: ${of(f)}`,
-    why: `This batch takes ${g(f.measured?.value)}, ${g(f.measured?.high)} is left.`,
-    change: 'Bake less, or bring in more.',
-  }),
+  ...foodWords,
   'blend.gritty': (f) => ({
     what: 'The blend is gritty',
     why: `Grit ${(f.measured?.value ?? 0).toFixed(2)}, felt from about ${f.measured?.high}.`,
@@ -238,11 +187,6 @@ const words: Record<FindingCode, (finding: Finding) => Words> = {
     why: `Grit ${(f.measured?.value ?? 0).toFixed(2)} is felt, from about ${f.measured?.high}; fine flour softens in half an hour.`,
     change: 'Rest it before chilling.',
   }),
-  'dough.stoodLong': (f) => ({
-    what: 'Stands warm for long',
-    why: `${minutes(f.measured?.value)} before it is cold, at most ${minutes(f.measured?.high)}: germs grow in wet starch, and some outlive the oven.`,
-    change: 'Rest it shorter, or in the cold. Local rules win.',
-  }),
   'dough.waterNotCold': (f) => ({
     what: 'Water alone cannot bring it there',
     why: `It ends at ${c(f.measured?.value)}, wanted ${c(f.measured?.high)}, with the coldest or warmest water there is.`,
@@ -268,11 +212,6 @@ const words: Record<FindingCode, (finding: Finding) => Words> = {
     why: `${c(f.measured?.value)} after mixing, at most ${c(f.measured?.high)}: fat smears and it feels wet.`,
     change: 'Use colder water and flour.',
   }),
-  'dough.rawEgg': () => ({
-    what: 'Raw egg in the dough',
-    why: 'Raw dough with egg is not ready to eat and does not stand warm.',
-    change: 'Keep it at 5 °C or colder, use it within 3 days, wash what it touched. Local rules win.',
-  }),
   'chill.tooWarm': (f) => ({
     what: 'Comes out too warm',
     why: `The middle is at ${c(f.measured?.value)}, wanted ${c(f.measured?.high)}: it will stick to the pin.`,
@@ -292,16 +231,6 @@ const words: Record<FindingCode, (finding: Finding) => Words> = {
     what: 'Cold for longer than it stays fresh',
     why: `${daysOf(f.measured?.value)} in the cold: it dries at the rim and greys. ${daysOf(f.measured?.high)} are enough.`,
     change: 'Wait less, or freeze it.',
-  }),
-  'chill.eggTooLong': (f) => ({
-    what: 'Raw egg waits too long',
-    why: `${daysOf(f.measured?.value)} in the cold; dough with raw egg is used within ${daysOf(f.measured?.high)}.`,
-    change: 'Wait less, or freeze it. Local rules win.',
-  }),
-  'chill.eggTooWarm': (f) => ({
-    what: 'Raw egg waits too warm',
-    why: `${f.measured?.of ?? 'The place'} is at ${c(f.measured?.value)}; dough with raw egg is kept at ${c(f.measured?.high)} or colder, and warm for no more than two hours.`,
-    change: 'Shorten the wait, or put it in the cold. Local rules win.',
   }),
   'chill.shortBench': (f) => ({
     what: 'Little time on the table',
@@ -413,11 +342,6 @@ const words: Record<FindingCode, (finding: Finding) => Words> = {
     why: `Its coldest place is at ${c(f.measured?.value)}, set from ${c(f.measured?.low)}: doughy, and it sinks.`,
     change: 'Bake it longer, or make it thinner.',
   }),
-  'bake.eggNotSafe': (f) => ({
-    what: 'Egg in it is not heated through',
-    why: `The coldest place is at ${c(f.measured?.value)}; dishes with egg are held safe from ${c(f.measured?.low)}. Check with a probe; local rules come first.`,
-    change: 'Bake it longer.',
-  }),
   'bake.weightsLeftOn': () => ({
     what: 'The weights stay on to the end',
     why: 'Under weights a base steams: it stays pale and damp.',
@@ -487,16 +411,6 @@ const words: Record<FindingCode, (finding: Finding) => Words> = {
     what: 'The filling softens the crust before it is sold',
     why: `Its water has made the crust soft after about ${Math.max(1, Math.round(f.measured?.value ?? 0))} h; it is to last ${Math.round(f.measured?.low ?? 0)} h.`,
     change: 'Fill it at serving.',
-  }),
-  'keep.needsCold': (f) => ({
-    what: 'This filling needs the cold',
-    why: `Egg, cream or cheese in a filling is kept at ${c(f.measured?.high)} or colder and stands out ${(f.measured?.value ?? 0).toFixed(0)} hours at most.`,
-    change: 'End the cooling in a fridge of 5 °C or colder. Local rules win.',
-  }),
-  'keep.mayMould': (f) => ({
-    what: 'May mould before it is sold',
-    why: `At its moisture baked goods stay free of mould about ${daysOf(f.measured?.value)} at this room; it is to last ${daysOf(f.measured?.low)}.`,
-    change: 'Sell it sooner, freeze it, or dry it further. Local rules win.',
   }),
 };
 

@@ -3,7 +3,7 @@ import { findingsOf } from '../evaluate.js';
 import { aFormula, kitchen, worked } from '../worked/a-formula.js';
 import { applyEdits } from '../document/edits.js';
 import { allergensOf } from './allergens.js';
-import { glutenFindings, glutenProof } from './gluten.js';
+import { glutenFindings, glutenLimitOf, glutenProof } from './gluten.js';
 import { compositionOf, makeUpOf, mixedComposition, lotsInUse, mixMakeUps, portionOf } from './mixture.js';
 import { publishedIngredients } from './published.js';
 import { isDry, isGum, isLeavener, isProteinType, isStarch, isStickyStarch } from './roles.js';
@@ -88,6 +88,8 @@ describe('roles', () => {
   ])('%s', (id, is, wanted) => expect(is(ingredients[id]!)).toBe(wanted));
 });
 
+const inEurope = (glutenLimitMgPerKg: number) => ({ ...kitchen, market: 'eu' as const, glutenLimitMgPerKg });
+
 describe('allergens and gluten', () => {
   it('certain outranks possible, and what is not in it does not count', () => {
     const pantry = pantryOf();
@@ -110,7 +112,7 @@ describe('allergens and gluten', () => {
     ['no lot at all is not proven', null, ['gluten.notProven']],
   ])('%s', (_claim, over, codes) => {
     const pantry: Pantry = { ...(over === null ? pantryOf() : pantryOf(lot(over))), on: '2026-11-25' };
-    const found = glutenFindings([portionOf(pantry, '', 'sorghum', 50)], 10, pantry, 'blend');
+    const found = glutenFindings([portionOf(pantry, '', 'sorghum', 50)], inEurope(10), pantry, 'blend');
     expect(found.map(({ code }) => code)).toEqual(codes);
     for (const { code, unsafe, level } of found) {
       expect([unsafe, level]).toEqual(code === 'gluten.reportOld' ? [undefined, 'watch'] : [true, 'fix']);
@@ -119,7 +121,12 @@ describe('allergens and gluten', () => {
 
   it('names every ingredient that is not proven, in one finding', () => {
     const pantry = pantryOf();
-    const [found] = glutenFindings([portionOf(pantry, '', 'sorghum', 50), portionOf(pantry, '', 'oat_flour', 50)], 20, pantry, 'blend');
+    const [found] = glutenFindings(
+      [portionOf(pantry, '', 'sorghum', 50), portionOf(pantry, '', 'oat_flour', 50)],
+      inEurope(20),
+      pantry,
+      'blend',
+    );
     expect(found!.measured!.of).toContain('Sorghum');
     expect(found!.measured!.of).toContain('Oat');
   });
@@ -127,7 +134,7 @@ describe('allergens and gluten', () => {
   it('a plain oil or sugar needs no proof', () => {
     const pantry = pantryOf();
     const portions = ['olive_oil', 'sugar_white'].map((id) => portionOf(pantry, '', id, 50));
-    expect(glutenFindings(portions, 20, pantry, 'dough')).toEqual([]);
+    expect(glutenFindings(portions, inEurope(20), pantry, 'dough')).toEqual([]);
   });
 
   it('offers the lot that is proven, and taking it ends the finding', () => {
@@ -143,10 +150,12 @@ describe('allergens and gluten', () => {
 
   it('no grain in it is a word of its own, not a proof, until the kitchen takes it on record', () => {
     const oil = ingredients['olive_oil']!;
-    expect(glutenProof(oil, undefined, 20, undefined)).toBe('noGrain');
+    expect(glutenProof(oil, undefined, glutenLimitOf(inEurope(20)), undefined)).toBe('noGrain');
     const accepted = lot({ ingredientId: 'olive_oil', acceptedWithoutReport: 'pressed here' });
-    expect(glutenProof(oil, accepted, 20, undefined)).toBe('accepted');
-    expect(glutenProof(ingredients['sorghum']!, { ...accepted, ingredientId: 'sorghum' }, 20, undefined)).toBe('noReport');
+    expect(glutenProof(oil, accepted, glutenLimitOf(inEurope(20)), undefined)).toBe('accepted');
+    expect(glutenProof(ingredients['sorghum']!, { ...accepted, ingredientId: 'sorghum' }, glutenLimitOf(inEurope(20)), undefined)).toBe(
+      'noReport',
+    );
   });
 
   it('every lot of the demo names an ingredient there is', () => {

@@ -1,23 +1,28 @@
 import { roundTo } from '../units/rounding.js';
 import { lotsInUse } from './mixture.js';
+import { isEgg } from './roles.js';
 import { leavesOf } from './parts.js';
 import type { Pantry } from '../document/pantry.js';
 import type { Finding, StageName } from '../findings/finding.js';
 import type { Portion } from './mixture.js';
 
 /**
- * What stands against the lots a formula would take from: set aside, past their best-by day, or too little left for this batch.
+ * What stands against the lots a formula would take from: set aside, past their day, or too little left for this batch.
  *
  * Units    g; days as 2026-11-25.
  * Throws   nothing.
- * Findings lot.setAside (fix), lot.pastBestBy (watch), lot.short (watch): one each, naming the lots.
+ * Findings lot.setAside (fix), lot.pastUseBy (fix, unsafe), lot.pastBestBy (watch), lot.short (watch): one each, naming the lots.
+ *          Past the best-by day egg, fresh dairy and kept dough are as past their use-by day: smell does not tell.
  * Source   the kitchen's own lots. A lot nobody counts is never short.
  */
 export function lotFindings(portions: readonly Portion[], pantry: Pantry, stage: StageName): Finding[] {
   const used = portions.filter(({ amountG }) => amountG > 0).flatMap((portion) => leavesOf(pantry, portion));
   const nameOf = ({ ingredient, lot }: Portion) => `${ingredient.name}, lot ${lot!.code}`;
   const setAside = used.filter(({ lot }) => lot?.setAside !== undefined);
-  const past = used.filter(({ lot }) => lot?.bestByOn !== undefined && pantry.on !== undefined && lot.bestByOn < pantry.on);
+  const isPast = (day: string | undefined) => day !== undefined && pantry.on !== undefined && day < pantry.on;
+  const spoils = ({ ingredient, lot }: Portion) => ingredient.needsCold === true || isEgg(ingredient) || lot?.from !== undefined;
+  const gone = used.filter((portion) => isPast(portion.lot?.useByOn) || (spoils(portion) && isPast(portion.lot?.bestByOn)));
+  const past = used.filter((portion) => isPast(portion.lot?.bestByOn) && !gone.includes(portion));
   const wanted = new Map<string, { portion: Portion; amountG: number }>();
   for (const portion of used) {
     if (!portion.lot) continue;
@@ -31,7 +36,7 @@ export function lotFindings(portions: readonly Portion[], pantry: Pantry, stage:
       lotsInUse(pantry, ingredient.id).reduce((sum, { onHandG }) => sum + (onHandG ?? Infinity), 0) < amountG,
   );
   const one = (
-    code: 'lot.setAside' | 'lot.pastBestBy' | 'lot.short',
+    code: 'lot.setAside' | 'lot.pastUseBy' | 'lot.pastBestBy' | 'lot.short',
     level: 'fix' | 'watch',
     names: readonly string[],
     value: number,
@@ -39,13 +44,28 @@ export function lotFindings(portions: readonly Portion[], pantry: Pantry, stage:
   ) =>
     names.length === 0
       ? []
-      : [{ code, level, stage, measured: { path: `${stage}.lots`, value, high, of: [...new Set(names)].join('; ') } } satisfies Finding];
+      : [
+          {
+            code,
+            level,
+            ...(code === 'lot.pastUseBy' ? { unsafe: true as const } : {}),
+            stage,
+            measured: { path: `${stage}.lots`, value, high, of: [...new Set(names)].join('; ') },
+          } satisfies Finding,
+        ];
   return [
     ...one(
       'lot.setAside',
       'fix',
       setAside.map((portion) => `${nameOf(portion)} (${portion.lot!.setAside})`),
       setAside.length,
+      0,
+    ),
+    ...one(
+      'lot.pastUseBy',
+      'fix',
+      gone.map((portion) => `${nameOf(portion)}, ${portion.lot!.useByOn ?? portion.lot!.bestByOn}`),
+      gone.length,
       0,
     ),
     ...one(

@@ -10,7 +10,7 @@ import type { Portion } from './mixture.js';
  * A preparation as an ingredient: composition, allergens and parts from its rows, less what is boiled off and drained.
  *
  * Units    g; the ingredient's own units.
- * Throws   InputError at rows when there is nothing in it, at boiledOffG when it holds less water than that, at drainedG when
+ * Throws   InputError at rows when there is nothing in it, at cookedToC out of 0..200, at boiledOffG when it holds less water than that, at drainedG when
  *          less is left than is drained, at rows[i] for an ingredient not in the pantry or an amount out of 0..100000.
  * Findings none: what its rows carry is judged wherever it is used.
  * Source   masses add. What runs off is water unless another ingredient is named.
@@ -43,6 +43,7 @@ export function fromPreparation(preparation: Preparation, pantry: Pantry): Ingre
     kind: 'filling',
     composition: shares(left),
     ...made(portions, leftG),
+    ...(preparation.cookedToC === undefined ? {} : { cookedToC: within('cookedToC', preparation.cookedToC, 0, 200, 'C') }),
     madeFrom: { preparationId: id },
     source: `made here from ${rows.length} ingredients`,
   };
@@ -110,6 +111,7 @@ export function fromBake(
     waterHoldGPerG: 0.5,
     grit: 2,
     ...made(dough, sumG(dough) / grow),
+    heat: 'cooked',
     madeFrom,
     source: `baked here, version ${madeFrom.version}`,
   };

@@ -56,7 +56,7 @@ export function lotsInUse(pantry: Pantry, ingredientId: string): Lot[] {
     .sort(
       (a, b) =>
         Number(a.openedOn === undefined) - Number(b.openedOn === undefined) ||
-        (a.bestByOn ?? last).localeCompare(b.bestByOn ?? last) ||
+        (a.useByOn ?? a.bestByOn ?? last).localeCompare(b.useByOn ?? b.bestByOn ?? last) ||
         Math.sign((a.onHandG ?? Number.MAX_VALUE) - (b.onHandG ?? Number.MAX_VALUE)) ||
         a.code.localeCompare(b.code, 'en', { numeric: true }),
     );

@@ -131,7 +131,7 @@ function tableNames(ingredients: Pantry['ingredients']): NameEntry[] {
         words: text.split(' '),
         ids: meant,
         asks,
-        why: why || (asks ? (confusedWith(ids[0]!)?.ask ?? '') : ''),
+        why: asks && (why === '' || alike.length > 0 || why.startsWith('More than one')) ? (confusedWith(ids[0]!)?.ask ?? why) : why,
         locale,
       };
     });

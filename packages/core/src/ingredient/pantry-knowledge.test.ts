@@ -1,3 +1,4 @@
+import { demoKitchen } from '../demo/seeded-crackers.js';
 import { pantry as demoPantry } from '../worked/a-formula.js';
 import { correctableFields, wholeParts, withCorrections } from './corrections.js';
 import { fromBake, fromBlend, fromPreparation } from './made.js';
@@ -124,8 +125,10 @@ describe('what is made here', () => {
     const portion = portionOf(within, '', 'p1', 50);
     expect(leavesOf(within, portion).map(({ ingredient }) => ingredient.id)).toEqual(['millet']);
     // The demo's millet lot is over this kitchen's own limit of 10.
-    expect(glutenFindings([portion], 10, within, 'dough').map(({ code }) => code)).toEqual(['gluten.overLimit']);
-    expect(glutenFindings([portion], 20, within, 'dough')).toEqual([]);
+    expect(glutenFindings([portion], { ...demoKitchen, glutenLimitMgPerKg: 10 }, within, 'dough').map(({ code }) => code)).toEqual([
+      'gluten.overLimit',
+    ]);
+    expect(glutenFindings([portion], { ...demoKitchen, glutenLimitMgPerKg: 20 }, within, 'dough')).toEqual([]);
     expect([...reachedIds(within.ingredients, ['p1'])].sort()).toEqual(['millet', 'p1']);
   });
   it('a ring of preparations is cut, not followed for ever', () => {

@@ -1,13 +1,13 @@
 import { exposureAt, placeOf, tableOf } from '../chill/exposure.js';
 import { within } from '../errors.js';
-import { packBelowC } from '../facts/keeping.js';
+import { coolingLimits, packBelowC } from '../facts/keeping.js';
 import { BakeMarch } from '../bake/march.js';
 import { outOfOven } from '../bake/problem.js';
 import { firstReach, onCurve } from '../math/interpolate.js';
 import { vapourPressurePa } from '../matter/thermal.js';
 import type { BakeProblem } from '../bake/problem.js';
 import type { Wait } from '../document/formula.js';
-import type { Kitchen } from '../document/kitchen.js';
+import type { Kitchen, Place } from '../document/kitchen.js';
 
 /** In place of a place: left on the tray it was baked on, which goes on baking it. */
 export const HOT_TRAY = 'hot-tray';
@@ -32,7 +32,7 @@ const LONGER_MIN = 240;
  * Findings none.
  * Source   the bake's own equations with the air of each place; heat transfer facts/cold.
  */
-export function coolPiece(problem: BakeProblem, bakedMin: number, waits: readonly Wait[], kitchen: Kitchen): Cooled {
+export function coolPiece(problem: BakeProblem, bakedMin: number, waits: readonly Wait[], kitchen: Kitchen, wholeWay = false): Cooled {
   const outside = waits.map((wait, i) => {
     const min = within(`keep.cool[${i}].min`, wait.min, 0, 4320, 'min');
     const onTray = wait.placeId === HOT_TRAY;
@@ -58,7 +58,7 @@ export function coolPiece(problem: BakeProblem, bakedMin: number, waits: readonl
   const cool = packBelowC.value;
   const { trajectory } = new BakeMarch(24).run(
     { ...problem, settings },
-    { enough: ({ min, middleC }) => min[min.length - 1]! >= bakedMin + coolMin && middleC[min.length - 1]! <= cool },
+    { enough: ({ min, middleC }) => min[min.length - 1]! >= bakedMin + coolMin && (wholeWay || middleC[min.length - 1]! <= cool) },
   );
   const out = Math.max(
     0,
@@ -79,3 +79,36 @@ export function coolPiece(problem: BakeProblem, bakedMin: number, waits: readonl
 
 /** Radiation between a piece and a room near room temperature, W/m2 K. */
 const RADIATION_W = 4.5;
+
+export type ColdCooling = {
+  /** Minutes from 57 C through 21 C, and to 5 C; null: not in a day. */ readonly through21Min: number | null;
+  readonly to5Min: number | null;
+};
+const DAY_MIN = 1440;
+/** A fridge never quite reaches its own temperature: this near counts. */
+const NEAR_K = 0.7;
+
+/**
+ * A baked piece through the waits after the oven and into the place where it is kept: how long its middle is warm.
+ *
+ * Units    min, C.
+ * Throws   InputError as coolPiece does.
+ * Findings none: keep judges.
+ * Source   coolPiece; limits facts/keeping coolingLimits.
+ */
+export function coolToCold(
+  problem: BakeProblem,
+  bakedMin: number,
+  waits: readonly Wait[],
+  keptAt: Place | null,
+  kitchen: Kitchen,
+): ColdCooling {
+  const kept = keptAt ? [...waits, { placeId: keptAt.id, min: DAY_MIN }] : waits;
+  const { curve } = coolPiece(problem, bakedMin, kept, kitchen, true);
+  const { fromC, throughC, toC } = coolingLimits.values;
+  const end = keptAt && keptAt.atC <= toC ? Math.max(toC, keptAt.atC + NEAR_K) : toC;
+  const at = (c: number) => (curve.middleC[0]! <= c ? 0 : firstReach(curve.min, curve.middleC, c, 'falling'));
+  const from = at(fromC);
+  const since = (c: number) => (Number.isFinite(at(c)) ? Math.max(0, at(c) - from) : null);
+  return { through21Min: since(throughC), to5Min: since(end) };
+}

@@ -1,12 +1,13 @@
 import { BakeMarch } from '../bake/march.js';
 import { bakeUntilOver } from '../bake/doneness.js';
 import { conduct } from '../chill/conduction.js';
-import { exposureAt, tableOf } from '../chill/exposure.js';
+import { exposureAt, placeOf, tableOf } from '../chill/exposure.js';
 import { goesOnOf, isInOven } from '../dough/goes-on.js';
 import { learnedOf } from '../document/kitchen.js';
 import { within } from '../errors.js';
 import {
   bringBackC,
+  coolingLimits,
   crispHorizonDays,
   crispLoss,
   fridgeC,
@@ -31,7 +32,7 @@ import { perDry } from '../matter/make-up.js';
 import { bakedSolids, heldWater, rawDoughActivity, solidsOf, waterActivity } from '../matter/sorption.js';
 import { vapourPressurePa } from '../matter/thermal.js';
 import { roundTo } from '../units/rounding.js';
-import { coolPiece } from './cooling.js';
+import { coolPiece, coolToCold } from './cooling.js';
 import type { BakeResult } from '../bake/bake.js';
 import type { BakeProblem } from '../bake/problem.js';
 import type { Formula } from '../document/formula.js';
@@ -39,12 +40,14 @@ import type { Kitchen } from '../document/kitchen.js';
 import type { DoughResult } from '../dough/dough.js';
 import type { Family } from '../facts/families.js';
 import type { Pack } from '../facts/keeping.js';
-import type { Estimate, Finding } from '../findings/finding.js';
+import type { Estimate, Finding, FindingCode } from '../findings/finding.js';
 import type { Isotherm } from '../matter/isotherm.js';
 import type { MakeUp } from '../matter/make-up.js';
 import type { Solids } from '../matter/sorption.js';
 import type { SheetResult } from '../sheet/sheet.js';
-import type { Cooled } from './cooling.js';
+import type { ColdCooling, Cooled } from './cooling.js';
+import type { Edit } from '../document/edits.js';
+import type { Pantry } from '../document/pantry.js';
 
 export type EatingWord = 'snaps' | 'bends' | 'soft';
 
@@ -62,7 +65,9 @@ export type KeepResult = {
     Cooled,
     'curve' | 'packableMin' | 'peakMiddleC'
   >;
-  /** Days until mould is likely in its pack; null where it is too dry for mould. */ readonly mouldFreeDays: number | null;
+  /** Days until mould is likely in its pack, by the wettest part; null where it is too dry for mould, and where it needs the cold. */
+  readonly mouldFreeDays: number | null;
+  /** Of crust, filling and topping the wettest. */ readonly wettestActivity: number;
   /** From soft to crisp again in a low oven; null when it is not meant to be crisp. */ readonly bringBack: {
     readonly wantC: number;
     readonly min: number | null;
@@ -73,7 +78,11 @@ export type KeepResult = {
   } | null;
   /** Hours until filling or topping has made the crust soft, and from when they count; null without a filling. */
   readonly crustSoft: { readonly hours: number | null; readonly goesOn: 'baked' | 'after'; readonly fillingAw: number } | null;
-  /** Cream, cheese or egg is in the filling: it needs the cold. */ readonly needsCold: boolean;
+  /** Something on it is moist and not acid: it needs the cold. */ readonly needsCold: boolean;
+  /** What of it, by name. */ readonly coldBecause: readonly string[];
+  /** From 57 C: minutes through 21 C and to 5 C, null for never; null as a whole where nothing that was baked needs the cold. */
+  readonly coldCooling: ColdCooling | null;
+  /** Egg that meets no heat, g. */ readonly lateRawEggG: number;
   readonly bakedPieceG: number;
   readonly curve: { readonly days: readonly number[]; readonly activity: readonly number[]; readonly moistureShare: readonly number[] };
 };
@@ -85,14 +94,15 @@ export type KeepResult = {
  * a pack lets vapour in at its permeance.
  *
  * Units    d, h, min, C, shares.
- * Throws   InputError at keep.piecesPerPack out of 1..10000, keep.sellWithinDays out of 0..365, keep.cool[i].
- * Findings keep.notCrisp, keep.softBeforeSold, keep.packedWarm, keep.mayMould (unsafe), keep.crustSoftens, keep.needsCold (unsafe).
+ * Throws   InputError at keep.placeId for a place the kitchen does not have, at keep.piecesPerPack out of 1..10000, keep.sellWithinDays out of 0..365, keep.cool[i].
+ * Findings keep.notCrisp, keep.softBeforeSold, keep.packedWarm, keep.crustSoftens; unsafe: keep.mayMould, keep.needsCold, keep.coolsSlowly, keep.rawEgg.
  * Source   facts/keeping: Peleg 1994, Katz & Labuza 1981 from memory; packs are judgement.
  */
 export function keepStage(
   formula: Formula,
   family: Family,
   kitchen: Kitchen,
+  pantry: Pantry,
   dough: DoughResult,
   sheet: SheetResult,
   bake: BakeResult,
@@ -120,6 +130,11 @@ export function keepStage(
     (leak ? leak.sd / leak.value : packSpread.value) * crispDays,
   );
   const meantToSnap = isMeantToSnap(family);
+  const keptAt = keep.placeId === undefined ? null : placeOf('keep.placeId', keep.placeId, kitchen);
+  const needsCold = dough.onPiece.some((part) => part.needsCold);
+  // What bakes on the piece in a thick layer dries with it; what fills it or comes after stays as wet as it is.
+  const moist = dough.onPiece.filter(({ use, baked }) => use === 'filling' || !baked);
+  const wettest = Math.max(activity, ...moist.map((part) => part.waterActivity));
   const result: KeepResult = {
     waterActivity: activity,
     crispness: crispnessAt(activity),
@@ -131,15 +146,21 @@ export function keepStage(
     packedAtC: cooled.packedAtC,
     coolMin: cooled.coolMin,
     cooling: { curve: cooled.curve, packableMin: cooled.packableMin, peakMiddleC: cooled.peakMiddleC },
-    mouldFreeDays: mouldFreeDays(activity, kitchen.roomC),
+    mouldFreeDays: needsCold || keptAt?.kind === 'freezer' ? null : mouldFreeDays(wettest, keptAt?.atC ?? kitchen.roomC),
+    wettestActivity: wettest,
     bringBack: meantToSnap ? bringBackOf(problem, bake, solids, kitchen) : null,
     freezing: freezingOf(kitchen, sheet, bake, startX),
     crustSoft: crustSoftOf(dough, solids, startX, dryPieceG / 1000 / areaM2, bake, kitchen),
-    needsCold: [dough.filling.baked, dough.filling.late].some((mix) => mix !== null && (mix.dairy || mix.eggG > 0)),
+    needsCold,
+    coldBecause: [...new Set(dough.onPiece.flatMap(({ needsCold: cold, because }) => (cold ? because : [])))],
+    coldCooling: dough.onPiece.some((part) => part.needsCold && part.baked)
+      ? coolToCold(problem, bake.totalMin, keep.cool, keptAt, kitchen)
+      : null,
+    lateRawEggG: dough.onPiece.reduce((g, { baked, rawEggG }) => g + (baked ? 0 : rawEggG), 0),
     bakedPieceG: dryPieceG * (1 + startX),
     curve: course.curve,
   };
-  return { result, findings: keepFindings(formula, family, kitchen, result) };
+  return { result, findings: [...foodFindings(formula, kitchen, pantry, result), ...keepFindings(formula, family, kitchen, result)] };
 }
 
 /** A pack round the goods of a family: what is learned of it is about both. */
@@ -163,7 +184,8 @@ export function mouldFreeDays(activity: number, atC: number): number | null {
   if (activity <= mouldFromAw.value) return null;
   const { at21, at27 } = mouldFree.values;
   const [a, b] = [at21, at27].map((line) => line[0]! - line[1]! * 100 * activity) as [number, number];
-  return Math.min(keepHorizonDays.value, 10 ** (a + ((b - a) * (atC - 21)) / 6));
+  // The two lines cross where it is very wet; warmth never makes it keep longer.
+  return Math.min(keepHorizonDays.value, 10 ** (a + (Math.min(0, b - a) * (atC - 21)) / 6));
 }
 
 /** A piece that took up the room's damp (or became half soft) goes into a low oven until it is as dry as it was meant to be. */
@@ -230,6 +252,9 @@ function freezingOf(kitchen: Kitchen, sheet: SheetResult, bake: BakeResult, mois
   return { frozenMin: finite(frozen), thawedMin: finite(thawed - horizonMin) };
 }
 
+/** It snaps below this water activity. */
+const snapsBelowAw = crispLoss.values.halfAw - crispLoss.values.width * Math.log(0.7 / 0.3);
+
 /** 1 crisp to 0 limp at a water activity. */
 export function crispnessAt(activity: number): number {
   const { halfAw, width } = crispLoss.values;
@@ -293,11 +318,66 @@ function wordFor(crispness: number, activity: number): EatingWord {
   return activity < mouldFromAw.value ? 'bends' : 'soft';
 }
 
-/** The last place it cools in is as cold as food that spoils has to be. */
-function keptCold({ keep }: Formula, kitchen: Kitchen): boolean {
-  const last = kitchen.places.find(({ id }) => id === keep.cool[keep.cool.length - 1]?.placeId);
-  return last !== undefined && last.atC <= fridgeC.value;
+/** It stands where food that spoils has to stand. */
+const isKeptCold = ({ keep }: Formula, { places }: Kitchen): boolean =>
+  (places.find(({ id }) => id === keep.placeId)?.atC ?? Infinity) <= fridgeC.value;
+
+/** Into the coldest fridge there is. */
+function intoCold({ keep }: Formula, { places }: Kitchen): Edit[] {
+  const [fridge] = places.filter(({ kind, atC }) => kind === 'fridge' && atC <= fridgeC.value).sort((one, other) => one.atC - other.atC);
+  const { placeId: from } = keep;
+  return fridge ? [{ path: '/keep/placeId', ...(from === undefined ? {} : { from }), to: fridge.id }] : [];
 }
+
+/** Raw egg that comes after the oven, as the same weight of pasteurised. */
+function pasteurised({ rows }: Formula): Edit[] {
+  return rows.flatMap((row, i) => {
+    const to = PASTEURISED[row.ingredientId];
+    return to !== undefined && !isInOven(row) ? [{ path: `/rows/${i}/ingredientId`, from: row.ingredientId, to }] : [];
+  });
+}
+const PASTEURISED: Readonly<Record<string, string>> = {
+  egg_whole: 'egg_whole_past',
+  egg_white: 'egg_white_past',
+  egg_yolk: 'egg_yolk_past',
+};
+
+/** What can make ill: egg without heat, food that stands warm, food that cools too slowly. */
+function foodFindings(formula: Formula, kitchen: Kitchen, pantry: Pantry, result: KeepResult): Finding[] {
+  const found: Finding[] = [];
+  const unsafe = (code: FindingCode, measured: NonNullable<Finding['measured']>, edits?: readonly Edit[]) =>
+    found.push({ ...finding(code, 'fix', 'keep', measured, edits), unsafe: true });
+  if (result.lateRawEggG > 0) {
+    const edits = pasteurised(formula).filter(({ to }) => pantry.ingredients[to as string]);
+    unsafe('keep.rawEgg', { path: 'keep.lateRawEggG', value: result.lateRawEggG, high: 0 }, edits);
+  }
+  const cold = isKeptCold(formula, kitchen);
+  if (result.needsCold && !cold) {
+    const measured = { path: 'keep.needsCold', value: outOfColdHours.value, high: fridgeC.value, of: result.coldBecause.join(', ') };
+    unsafe('keep.needsCold', measured, intoCold(formula, kitchen));
+  }
+  const { throughMin, inAllMin } = coolingLimits.values;
+  if (result.coldCooling && cold) {
+    const { through21Min, to5Min } = result.coldCooling;
+    const slow = through21Min === null || through21Min > throughMin;
+    if (slow || to5Min === null || to5Min > inAllMin) {
+      const [value, high] = slow ? [through21Min ?? Infinity, throughMin] : [to5Min ?? Infinity, inAllMin];
+      unsafe(
+        'keep.coolsSlowly',
+        { path: 'keep.coldCooling', value: Math.min(value, LONGEST_MIN), high, of: slow ? '21' : '5' },
+        soonerCold(formula),
+      );
+    }
+  }
+  return found;
+}
+const LONGEST_MIN = 1440;
+
+/** Half an hour in each place that it cools in, no more. */
+function soonerCold({ keep }: Formula): Edit[] {
+  return keep.cool.flatMap(({ min }, i) => (min > SOON_MIN ? [{ path: `/keep/cool/${i}/min`, from: min, to: SOON_MIN }] : []));
+}
+const SOON_MIN = 30;
 
 function keepFindings(formula: Formula, family: Family, kitchen: Kitchen, result: KeepResult): Finding[] {
   const found: Finding[] = [];
@@ -326,19 +406,13 @@ function keepFindings(formula: Formula, family: Family, kitchen: Kitchen, result
       found.push(finding('keep.crustSoftens', 'watch', 'keep', measured, edits));
     }
   }
-  if (result.needsCold && keep.sellWithinDays > 0 && !keptCold(formula, kitchen)) {
-    found.push({
-      ...finding('keep.needsCold', 'fix', 'keep', { path: 'keep.needsCold', value: outOfColdHours.value, high: fridgeC.value }),
-      unsafe: true,
-    });
-  }
   const meantToSnap = isMeantToSnap(family);
   if (meantToSnap && result.crispness < 0.7) {
     found.push(
       finding('keep.notCrisp', result.crispness < 0.3 ? 'fix' : 'watch', 'keep', {
         path: 'keep.waterActivity',
         value: result.waterActivity,
-        high: family.finalAw[2],
+        high: snapsBelowAw,
       }),
     );
   } else if (meantToSnap && !result.openEnded && result.crispDays.value < keep.sellWithinDays) {

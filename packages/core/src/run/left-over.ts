@@ -42,7 +42,7 @@ function daysOf(what: LeftOver, place: Place | undefined, { keep }: Formula, { d
   // Out of the cold an opened egg is for the same day.
   if (what === 'egg') return place?.kind === 'fridge' ? openEggDays.value : 0;
   if (place?.kind !== 'fridge') return days.otherwise;
-  return dough.state !== 'waiting' && dough.result.eggG > 0 ? Math.min(days.fridge, rawEggDays.value) : days.fridge;
+  return dough.state !== 'waiting' && dough.result.doughEggG > 0 ? Math.min(days.fridge, rawEggDays.value) : days.fridge;
 }
 
 function piecesOf(what: LeftOver, amountG: number, { sheet }: Evaluation): number | null {

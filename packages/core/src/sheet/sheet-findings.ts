@@ -1,6 +1,9 @@
+import { eggWarmMostMin } from '../chill/chill-findings.js';
 import { learnedOf } from '../document/kitchen.js';
+import { shortenedTo, warmMin, warmStretches } from '../dough/warm-clock.js';
 import { scrapLimit, thicknessFix } from '../facts/dough.js';
 import { judged } from '../facts/judgements.js';
+import { standing } from '../facts/mixing.js';
 import { layerFloors, slabUnlike } from '../facts/laminating.js';
 import { shelvesEvenK } from '../facts/sheet.js';
 import { finding } from '../findings/judge.js';
@@ -29,6 +32,7 @@ export function sheetFindings(
     ...thicknessFindings(formula, family, result),
     ...cutFindings(formula, kitchen, result),
     ...trayFindings(formula, kitchen, result, tray),
+    ...warmFindings(formula, kitchen, dough),
     ...(result.laminate ? layerFindings(formula, kitchen, dough, result.laminate) : unfolded(family, kitchen, dough)),
   ];
 }
@@ -249,6 +253,20 @@ function layerFindings(formula: Formula, kitchen: Kitchen, dough: DoughResult, r
     }
   });
   return [...found, ...proofFindings(formula, kitchen, dough, result)];
+}
+
+/** From first wetting to the oven, everything together: egg two hours, wet starch four. */
+function warmFindings(formula: Formula, kitchen: Kitchen, { doughEggG, standingMin: standMin }: DoughResult): Finding[] {
+  const all = warmStretches(formula, kitchen);
+  const before = all.filter(({ stage }) => stage !== 'sheet');
+  const { warmMostMin } = standing.values;
+  const eggMost = eggWarmMostMin(all);
+  // What is too long before the sheet already is said there.
+  const egg = doughEggG > 0 && warmMin(all) > eggMost && warmMin(before) <= eggMost;
+  if (!egg && (warmMin(all) <= warmMostMin || standMin > warmMostMin || (doughEggG > 0 && warmMin(before) > eggMost))) return [];
+  const [high, of] = egg ? [eggMost, 'raw egg'] : [warmMostMin, 'wet starch'];
+  const measured = { path: 'sheet.waits', value: warmMin(all), high, of };
+  return [{ ...finding('sheet.warmTooLong', 'fix', 'sheet', measured, shortenedTo(all, high)), unsafe: true }];
 }
 
 function proofFindings(formula: Formula, kitchen: Kitchen, dough: DoughResult, { proofMostC }: LaminateResult): Finding[] {

@@ -4,7 +4,7 @@ import { needPerPercent } from '../blend/gums.js';
 import { leastUseful, mostOfBlend, noticeable, nutsOfBlend, wishWeights } from '../facts/blend-limits.js';
 import { binderRatioRange, gritLimit, singleStarchLimit } from '../facts/dough.js';
 import { costPerG } from '../ingredient/cost.js';
-import { glutenProof } from '../ingredient/gluten.js';
+import { glutenLimitOf, glutenProof, isUnproven } from '../ingredient/gluten.js';
 import { lotsInUse, portionOf } from '../ingredient/mixture.js';
 import { isBlendable, isCrumb, isExcluded, isGum, isNut, isProteinType, isStarch } from '../ingredient/roles.js';
 import { suitability, suitsAskedFor } from '../ingredient/suits.js';
@@ -132,9 +132,9 @@ function whyNot(
   if (suits.some((suit) => suitability(ingredient, suit) !== 'yes')) return 'doesNotSuit';
   const lots = lotsInUse(pantry, ingredient.id);
   if (lots.length === 0 && reach === 'here' && !row) return 'notHere';
-  const proofs = lots.map((lot) => glutenProof(ingredient, lot, kitchen.glutenLimitMgPerKg, pantry.on));
-  if (lots.length > 0 && proofs.every((proof) => proof === 'over')) return 'overLimit';
-  if (lots.length > 0 && reach === 'here' && proofs.every((proof) => proof === 'noReport' || proof === 'over')) return 'notProven';
+  const proofs = lots.map((lot) => glutenProof(ingredient, lot, glutenLimitOf(kitchen), pantry.on));
+  if (lots.length > 0 && proofs.every((proof) => proof === 'over' || proof === 'notInMarket')) return 'overLimit';
+  if (lots.length > 0 && reach === 'here' && proofs.every(isUnproven)) return 'notProven';
   if (asksCost && lots.every((lot) => costPerG(lot) === undefined)) return 'noPrice';
   return null;
 }

@@ -31,10 +31,16 @@ const withLots = (change: (lot: Lot) => Lot): Pantry => ({
   on: '2026-11-25',
 });
 const sorghum = (over: Partial<Lot>) => (lot: Lot) => (lot.ingredientId === 'sorghum' ? { ...lot, ...over } : lot);
+const sorghumOnBag = (lot: Lot): Lot => {
+  const { report: _, ...rest } = lot;
+  return lot.ingredientId === 'sorghum' ? { ...rest, acceptedOnBag: 'certified mark on the bag' } : lot;
+};
 /** Codes that need a pantry of their own. */
 const pantries: Partial<Record<FindingCode, Pantry>> = {
   'gluten.reportOld': withLots(sorghum({ report: { mgPerKg: 5, below: true, method: 'R5 ELISA', on: '2025-06-01' } })),
   'lot.setAside': withLots(sorghum({ setAside: 'smells of the cellar' })),
+  'gluten.onBag': withLots(sorghumOnBag),
+  'lot.pastUseBy': withLots(sorghum({ useByOn: '2026-10-31' })),
   'lot.pastBestBy': withLots(sorghum({ bestByOn: '2026-10-31' })),
   'lot.short': withLots(sorghum({ onHandG: 100 })),
 };
@@ -60,6 +66,8 @@ const inFridge = (min: number): Json => [{ placeId: 'fridge', min }];
 const warmProver = { id: 'prover', name: 'Warm cupboard', kind: 'bench' as const, atC: 34 };
 /** Codes that need a kitchen of their own. */
 const kitchens: Partial<Record<FindingCode, Kitchen>> = {
+  'gluten.notInMarket': { ...kitchen, market: 'auNz' },
+  'gluten.onBag': { ...kitchen, home: true },
   'sheet.overMat': { ...kitchen, mat: { widthMm: 400, lengthMm: 300 } },
   'sheet.proofWarm': { ...kitchen, places: [...kitchen.places, warmProver] },
   'sheet.shelvesUneven': {
@@ -80,6 +88,10 @@ const cases: Record<FindingCode, Formula> = {
     '/blend/rows': blendOf({ sorghum: 0.6, millet: 0.1, potato_starch: 0.15, tapioca_starch: 0.142, xanthan: 0.008 }),
   }),
   'gluten.reportOld': aFormula(),
+  'gluten.notInMarket': aFormula({ '/rows/8': row('oats_rolled', 25) }),
+  'gluten.wheatStarch': aFormula({ '/rows/8': row('wheat_starch_gf', 25) }),
+  'gluten.onBag': aFormula(),
+  'lot.pastUseBy': aFormula(),
   'suit.broken': aFormula({ '/mustSuit': ['noSesame'] }),
   'suit.mayBreak': aFormula({ '/mustSuit': ['noWheat'] }),
   'lot.setAside': aFormula({ '/blend/rows/0/lotId': 'lot-sorghum-8' }),
@@ -90,6 +102,7 @@ const cases: Record<FindingCode, Formula> = {
   }),
   'blend.starchLow': aFormula({ '/blend/rows': blendOf({ sorghum: 0.9, potato_starch: 0.092, xanthan: 0.008 }) }),
   'blend.starchHigh': aFormula({ '/blend/rows': blendOf({ sorghum: 0.4, potato_starch: 0.296, tapioca_starch: 0.296, xanthan: 0.008 }) }),
+  'blend.oneFlourHigh': aFormula({ '/blend/rows': blendOf({ sorghum: 0.5, potato_flour: 0.3, tapioca_starch: 0.192, xanthan: 0.008 }) }),
   'blend.oneStarchHigh': aFormula({ '/blend/rows': blendOf({ sorghum: 0.6, potato_starch: 0.392, xanthan: 0.008 }) }),
   'dough.shortOfWater': aFormula({ [WATER]: 80 }),
   'dough.tooWet': aFormula({ [WATER]: 130 }),
@@ -131,6 +144,7 @@ const cases: Record<FindingCode, Formula> = {
   'dough.binderHigh': aFormula({ '/blend/rows': blendOf({ sorghum: 0.68, potato_starch: 0.29, xanthan: 0.03 }) }),
   'dough.leavenerHigh': aFormula({ '/rows/6/amountG': 12 }),
   'dough.tooWarm': aFormula({ '/doughAtC': 29 }),
+  'dough.coumarin': aFormula({ '/rows/8': row('cinnamon', 12) }),
   'dough.rawEgg': aFormula({ '/rows/8': row('egg_whole', 25) }),
   'chill.tooWarm': aFormula({ '/chill/waits/0/min': 4 }),
   'chill.tooHard': aFormula({ '/chill/waits': [{ placeId: 'freezer', min: 90 }] }),
@@ -181,6 +195,7 @@ const cases: Record<FindingCode, Formula> = {
   'sheet.noRest': aPuff({ '/sheet/laminate/folds/1/waits': [] }),
   'sheet.foldWarm': aPuff({ '/sheet/laminate/folds/0/waits': inFridge(1), '/sheet/laminate/folds/1/waits': inFridge(1) }),
   'sheet.foldHard': aPuff({ '/sheet/laminate/folds/1/waits': inFridge(180) }),
+  'sheet.warmTooLong': aFormula({ '/rows/8': egg, '/restMin': 60, '/sheet/waits': [{ placeId: 'table', min: 90 }] }),
   'sheet.proofWarm': aPuff({ '/sheet/waits': [{ placeId: 'prover', min: 60 }] }, 'croissant'),
   'bake.notDry': aFormula({ '/bake/steps/0/min': 8, '/bake/steps/1/min': 0.5 }),
   'bake.notThrough': aFormula({
@@ -212,6 +227,8 @@ const cases: Record<FindingCode, Formula> = {
   'keep.packedWarm': aFormula({ '/keep/cool/0/min': 1 }),
   'keep.crustSoftens': aFormula({ '/rows/8': aFilling('blueberries', 200, 'f1', { at: 'cooled' }) }),
   'keep.needsCold': aFormula({ '/rows/8': aFilling('cream_cheese', 200, 'f1', { at: 'cooled' }) }),
+  'keep.coolsSlowly': aFormula({ '/rows/8': aFilling('cream_cheese', 200, 'f1'), '/keep/cool/0/min': 700, '/keep/placeId': 'fridge' }),
+  'keep.rawEgg': aFormula({ '/rows/8': aFilling('egg_white', 60, 'f1', { at: 'cooled' }) }),
   'keep.mayMould': aFormula({ '/bake/steps': [{ name: 'Short', wantC: 180, min: 4 }] }),
 };
 
@@ -258,6 +275,10 @@ const mendable: readonly FindingCode[] = [
   'bake.tooDark',
   'bake.darkBeforeDry',
   'keep.packedWarm',
+  'keep.needsCold',
+  'keep.rawEgg',
+  'keep.coolsSlowly',
+  'sheet.warmTooLong',
 ];
 
 describe('every finding', () => {
@@ -283,20 +304,25 @@ describe('every finding', () => {
     expect(mendable.filter((code) => !withChange.includes(code))).toEqual([]);
   });
 
-  it('is unsafe for gluten, what it must suit, a dough that stood warm, raw egg, mould and fillings that need the cold only', () => {
+  it('is unsafe for gluten, guests, use-by days, what stood warm, raw egg, mould and what needs the cold only', () => {
     const unsafe = findingCodes.filter((code) => findingsFor(code).some((finding) => finding.code === code && finding.unsafe));
     expect(unsafe).toEqual([
       'gluten.contains',
       'gluten.notProven',
       'gluten.overLimit',
+      'gluten.notInMarket',
       'suit.broken',
       'suit.mayBreak',
+      'lot.pastUseBy',
       'dough.stoodLong',
       'chill.eggTooLong',
       'chill.eggTooWarm',
+      'sheet.warmTooLong',
       'bake.eggNotSafe',
       'keep.mayMould',
       'keep.needsCold',
+      'keep.coolsSlowly',
+      'keep.rawEgg',
     ]);
   });
 });
