@@ -23,6 +23,8 @@ const groups = [
   'wheat',
   'measures',
   'binders',
+  'boxes',
+  'markets',
   'blend-limits',
   'cups',
   'gluten',

@@ -10,6 +10,7 @@ import { FormulaEntity } from './formulas/formula.entity.js';
 import { KitchenEntity } from './kitchen/kitchen.entity.js';
 import { FirstTables1700000000000 } from './migrations/1700000000000-first-tables.js';
 import { Pantry1764000000000 } from './migrations/1764000000000-pantry.js';
+import { Judged1764500000000 } from './migrations/1764500000000-judged.js';
 import { Runs1764200000000 } from './migrations/1764200000000-runs.js';
 import { IngredientEntity } from './pantry/ingredient.entity.js';
 import { LotUseEntity } from './pantry/lot-use.entity.js';
@@ -38,7 +39,7 @@ export function databaseOptions(url = config.databaseUrl): DataSourceOptions {
       BakeEventEntity,
       BakePhotoEntity,
     ],
-    migrations: [FirstTables1700000000000, Pantry1764000000000, Runs1764200000000],
+    migrations: [FirstTables1700000000000, Pantry1764000000000, Runs1764200000000, Judged1764500000000],
     uuidExtension: 'pgcrypto',
     installExtensions: false,
     applicationName: 'north-leaf',

@@ -159,6 +159,7 @@ export const formulaSchema: Joi.ObjectSchema<Formula> = bodyOf<Formula>({
     pack: Joi.valid('openTray', 'paperBag', 'looseTin', 'tightTin', 'sealedPouch'),
     piecesPerPack: number(),
     sellWithinDays: number(),
+    placeId: Joi.string().max(60).optional(),
   }),
 });
 
@@ -230,7 +231,10 @@ export type FormulaListItem = {
   readonly familyName: string;
   readonly blendName: string;
   readonly version: number;
-  readonly states: StageStates;
+  /** By today's core. All waiting where it was not asked yet. */ readonly states: StageStates;
+  /** The core that the newest version was saved under, and the one whose verdict this is; null: not judged yet. */
+  readonly savedBy: string;
+  readonly judgedBy: string | null;
   readonly outlook: {
     readonly crisp: number;
     readonly tender: number;

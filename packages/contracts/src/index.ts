@@ -36,8 +36,10 @@ export {
   judgementsBodySchema,
   kitchenThingSchemas,
   learnedBodySchema,
+  marketBodySchema,
   matBodySchema,
   measureBodySchema,
+  nameBodySchema,
   ovenHeatBodySchema,
   vagueMeasureNames,
 } from './kitchen.js';
@@ -48,8 +50,10 @@ export type {
   KitchenList,
   KitchenThings,
   LearnedBody,
+  MarketBody,
   MatBody,
   MeasureBody,
+  NameBody,
   OvenHeatBody,
 } from './kitchen.js';
 export { blendBodySchema, boxLabelSchema, findBlendsBodySchema, imitateBodySchema } from './blends.js';

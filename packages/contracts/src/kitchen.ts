@@ -1,13 +1,21 @@
 import Joi from 'joi';
-import { cutterKinds, judgements, learnedWhats, panKinds, ovenShelves, ovenSides, suits } from '@north-leaf/core';
+import { cutterKinds, judgements, learnedWhats, markets, panKinds, ovenShelves, ovenSides, suits } from '@north-leaf/core';
 import { bodyOf } from './check.js';
-import type { Cutter, Guest, Judgement, JudgementName, Learned, Oven, Pan, Place, Tray } from '@north-leaf/core';
+import type { Cutter, Guest, Judgement, JudgementName, Learned, Market, Oven, Pan, Place, Tray } from '@north-leaf/core';
 
 const sizeMm = () => Joi.number().min(20).max(2000);
 
 export type GlutenLimitBody = { readonly mgPerKg: number };
 /** A kitchen may be stricter than the 20 mg/kg of Codex CXS 118-1979, never laxer. */
 export const glutenLimitBodySchema: Joi.ObjectSchema<GlutenLimitBody> = bodyOf<GlutenLimitBody>({ mgPerKg: Joi.number().min(0).max(20) });
+
+export type MarketBody = { readonly market: Market; readonly home: boolean };
+/** Where the goods are sold, or that nothing is: the market's rules still say what gluten-free means. */
+export const marketBodySchema: Joi.ObjectSchema<MarketBody> = bodyOf<MarketBody>({ market: Joi.valid(...markets), home: Joi.boolean() });
+
+export type NameBody = { readonly ingredientId: string };
+/** What a name in a list means in this kitchen. */
+export const nameBodySchema: Joi.ObjectSchema<NameBody> = bodyOf<NameBody>({ ingredientId: Joi.string().min(1).max(60) });
 
 export const guestBodySchema: Joi.ObjectSchema<Guest> = bodyOf<Guest>({
   id: Joi.string().min(1).max(60),

@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import { ingredientKinds, origins, preparationActs } from '@north-leaf/core';
+import { heats, ingredientKinds, leftOvers, origins, preparationActs } from '@north-leaf/core';
 import { bodyOf } from './check.js';
 import type { Ingredient, IngredientChange, Lot, Pantry, Preparation } from '@north-leaf/core';
 
@@ -24,6 +24,7 @@ const lotSchema = bodyOf<Lot>({
   supplier: words(120).optional(),
   onHandG: grams().optional(),
   bestByOn: day().optional(),
+  useByOn: day().optional(),
   openedOn: day().optional(),
   packG: Joi.number().greater(0).max(1e7).optional(),
   packCostMinor: Joi.number().min(0).max(1e9).optional(),
@@ -34,10 +35,12 @@ const lotSchema = bodyOf<Lot>({
     method: words(80),
     on: day(),
   }).optional(),
+  certificate: Joi.object({ number: words(60), by: words(120), until: day() }).optional(),
+  acceptedOnBag: words(300).optional(),
   acceptedWithoutReport: words(300).optional(),
   setAside: words(300).optional(),
   placeId: id().optional(),
-  from: Joi.object({ bakeId: Joi.string().guid(), what: Joi.valid('dough', 'shaped', 'baked') }).optional(),
+  from: Joi.object({ bakeId: Joi.string().guid(), what: Joi.valid(...leftOvers) }).optional(),
 });
 
 export type LotBody = { readonly revision: number; readonly lot: Lot; readonly recounted: boolean };
@@ -79,6 +82,10 @@ export type OwnIngredient = Pick<
   | 'grit'
   | 'flavour'
   | 'lactoseFree'
+  | 'labelRead'
+  | 'heat'
+  | 'needsCold'
+  | 'acid'
 >;
 export type OwnIngredientBody = { readonly revision: number; readonly ingredient: OwnIngredient };
 const part = () => Joi.number().min(0).max(1);
@@ -110,6 +117,10 @@ export const ownIngredientBodySchema: Joi.ObjectSchema<OwnIngredientBody> = body
     grit: Joi.number().min(0).max(3).optional(),
     flavour: Joi.number().min(0).max(3).optional(),
     lactoseFree: Joi.valid(true).optional(),
+    labelRead: Joi.boolean().optional(),
+    heat: Joi.valid(...heats).optional(),
+    needsCold: Joi.valid(true).optional(),
+    acid: Joi.valid(true).optional(),
   }),
 });
 
@@ -144,6 +155,7 @@ export const preparationBodySchema: Joi.ObjectSchema<PreparationBody> = bodyOf<P
     boiledOffG: Joi.number().unsafe(),
     drainedG: Joi.number().unsafe(),
     drainedIngredientId: id().optional(),
+    cookedToC: Joi.number().min(0).max(200).optional(),
     keepDays: Joi.number().min(0).max(730),
     keepAt: Joi.valid('room', 'fridge', 'freezer'),
   }),

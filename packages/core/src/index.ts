@@ -86,6 +86,7 @@ export { formulaFromList } from './solve/formula-from-list.js';
 export { linesOf, recipeOf } from './entry/recipe-json.js';
 export type { ListedAmount } from './solve/formula-from-list.js';
 export type { ReadLine } from './entry/read-line.js';
+export type { PartOfList } from './facts/line-words.js';
 export type { Slip } from './entry/slips.js';
 export type { MassOfAmount, OwnMeasures } from './entry/mass-of-amount.js';
 export { costAt, fits } from './math/linear-model.js';
@@ -116,6 +117,17 @@ export { fromBake, fromBlend, fromDough, fromPreparation } from './ingredient/ma
 export { glutenLimitOf, glutenProof, isUnproven } from './ingredient/gluten.js';
 export { glutenRules, markets } from './facts/markets.js';
 export type { Market } from './facts/markets.js';
+export {
+  liftBlend,
+  liftEvent,
+  liftFormula,
+  liftHappened,
+  liftIngredient,
+  liftKitchen,
+  liftLot,
+  liftPantry,
+  liftPreparation,
+} from './lift.js';
 export { hazardsOf } from './ingredient/allergens.js';
 export type { Hazard } from './ingredient/allergens.js';
 export { costOf, costPerG } from './ingredient/cost.js';
@@ -127,7 +139,7 @@ export { lotsInUse, portionOf } from './ingredient/mixture.js';
 export { isSuitId, suitability, suitName, suitsAskedFor } from './ingredient/suits.js';
 export { suits } from './facts/suits.js';
 export { reportMonths } from './facts/gluten.js';
-export { ingredientKinds, origins } from './document/pantry.js';
+export { heats, ingredientKinds, origins } from './document/pantry.js';
 export { preparationActs } from './document/preparation.js';
 export { runSteps } from './run/steps.js';
 export { ahead, beginningFor, leftMin, runTimes, timeline } from './run/times.js';

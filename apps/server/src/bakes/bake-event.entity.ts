@@ -1,4 +1,6 @@
+import { liftHappened } from '@north-leaf/core';
 import { Column, Entity, PrimaryColumn } from 'typeorm';
+import { lifting } from '../platform/lifting.js';
 import type { Happened } from '@north-leaf/core';
 
 @Entity('bake_events')
@@ -10,5 +12,5 @@ export class BakeEventEntity {
   /** Of the run's steps; null for what was said of the bake as a whole. */
   @Column({ type: 'varchar', length: 60, nullable: true }) stepKey: string | null;
   @Column({ type: 'uuid', nullable: true }) corrects: string | null;
-  @Column('jsonb') what: Happened;
+  @Column('jsonb', { transformer: lifting(liftHappened) }) what: Happened;
 }

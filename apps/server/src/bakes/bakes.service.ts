@@ -174,7 +174,9 @@ export class BakesService {
     for (const { lotId, what, amountG, placeId, useByOn } of left) {
       if ((await this.pantry.whole()).lots[lotId]) continue;
       const ingredientId = await this.formulas.asLeftOver(formulaId, version, what);
-      const lot = { id: lotId, ingredientId, code: `bake ${number}`, onHandG: amountG, bestByOn: useByOn, placeId, from: { bakeId, what } };
+      // What is dry once baked may be smelled and tasted; dough, egg and what needs the cold may not.
+      const day = (await this.formulas.isDryOnceBaked(formulaId, version, what)) ? { bestByOn: useByOn } : { useByOn };
+      const lot = { id: lotId, ingredientId, code: `bake ${number}`, onHandG: amountG, ...day, placeId, from: { bakeId, what } };
       await this.pantry.storeLot(lotId, { revision: 0, recounted: true, lot });
     }
   }

@@ -1,4 +1,6 @@
+import { liftFormula } from '@north-leaf/core';
 import { Column, Entity, PrimaryColumn } from 'typeorm';
+import { lifting } from '../platform/lifting.js';
 import type { Typed } from '@north-leaf/contracts';
 import type { Formula } from '@north-leaf/core';
 
@@ -8,7 +10,7 @@ export class DraftEntity {
   @Column('uuid') kitchenId: string;
   @Column({ type: 'integer', nullable: true }) basedOn: number | null;
   @Column('integer') revision: number;
-  @Column('jsonb') formula: Formula;
+  @Column('jsonb', { transformer: lifting(liftFormula) }) formula: Formula;
   @Column('jsonb') typed: Typed;
   @Column('timestamptz') storedAt: Date;
 }

@@ -1,4 +1,6 @@
+import { liftFormula, liftKitchen, liftPantry } from '@north-leaf/core';
 import { Column, Entity, PrimaryColumn } from 'typeorm';
+import { lifting } from '../platform/lifting.js';
 import type { SetAside, StageStates } from '@north-leaf/contracts';
 import type { Evaluation, Formula, Kitchen, Pantry } from '@north-leaf/core';
 
@@ -14,9 +16,9 @@ export class FormulaVersionEntity {
   @Column('timestamptz') savedAt: Date;
   @Column({ type: 'varchar', length: 20 }) coreVersion: string;
   @Column('jsonb') states: StageStates;
-  @Column('jsonb') formula: Formula;
-  @Column('jsonb') kitchen: Kitchen;
-  @Column('jsonb') pantry: Pantry;
+  @Column('jsonb', { transformer: lifting(liftFormula) }) formula: Formula;
+  @Column('jsonb', { transformer: lifting(liftKitchen) }) kitchen: Kitchen;
+  @Column('jsonb', { transformer: lifting(liftPantry) }) pantry: Pantry;
   @Column('jsonb') evaluation: Evaluation;
   @Column('jsonb') setAside: readonly SetAside[];
 }

@@ -23,7 +23,7 @@ import { KitchenScope } from '../platform/kitchen-scope.js';
 import { sameJson } from '../platform/same-json.js';
 import { DraftEntity } from './draft.entity.js';
 import { FormulaVersionEntity } from './formula-version.entity.js';
-import { FormulaEntity } from './formula.entity.js';
+import { FormulaEntity, type Judged } from './formula.entity.js';
 import type {
   Draft,
   DraftBody,
@@ -59,12 +59,43 @@ export class FormulasService {
       }),
       (await this.scope.table(DraftEntity)).find({ select: { formulaId: true, storedAt: true } }),
     ]);
+    const judged = await this.judgedAnew(formulas, versions);
     return formulas.flatMap((formula) => {
       const newest = versions.find(({ formulaId }) => formulaId === formula.id);
       if (!newest) return [];
       const draft = drafts.find(({ formulaId }) => formulaId === formula.id);
-      return [listed(formula, newest, draft?.storedAt ?? null)];
+      return [listed(formula, newest, judged.get(formula.id) ?? null, draft?.storedAt ?? null)];
     });
+  }
+
+  /** The newest versions that an older core judged, judged by today's with the kitchen and pantry of now; kept beside what was stored. */
+  private async judgedAnew(formulas: readonly FormulaEntity[], versions: readonly FormulaVersionEntity[]): Promise<Map<string, Judged>> {
+    const judged = new Map<string, Judged>();
+    const stale = versions.filter((one) => one.coreVersion !== coreVersion);
+    if (stale.length === 0) return judged;
+    const [kitchen, pantry] = [await this.kitchen.current(), await this.pantry.whole()];
+    const table = await this.scope.table(FormulaEntity);
+    let asked = 0;
+    for (const newest of stale) {
+      const held = formulas.find(({ id }) => id === newest.formulaId)?.judged;
+      if (held?.coreVersion === coreVersion && held.version === newest.version) {
+        judged.set(newest.formulaId, held);
+        continue;
+      }
+      // A few at a time: a list of hundreds is judged over several looks at it, and says of the rest that it does not know yet.
+      if (asked++ >= MOST_JUDGED) continue;
+      const verdict = { coreVersion, version: newest.version, ...verdictOf(evaluate(newest.formula, kitchen, pantry)) };
+      await table.update({ id: newest.formulaId }, { judged: verdict as never });
+      judged.set(newest.formulaId, verdict);
+    }
+    return judged;
+  }
+
+  /** What is left of a bake of this version may be judged by smell: it was baked dry, and nothing on it needs the cold. */
+  async isDryOnceBaked(formulaId: string, version: number, what: LeftOver): Promise<boolean> {
+    if (what !== 'baked' && what !== 'crumb') return false;
+    const { evaluation } = await this.version(formulaId, version);
+    return evaluation.keep.state !== 'waiting' && !evaluation.keep.result.needsCold;
   }
 
   async detail(id: string): Promise<FormulaDetail> {
@@ -124,7 +155,14 @@ export class FormulasService {
       await manager.query('SELECT pg_advisory_xact_lock(hashtext($1))', [`formula:${id}`]);
       if (await formulas.findOne({ id })) return;
       await this.checked(body.formula);
-      await formulas.insert({ id, name: body.formula.name, family: body.formula.family, newestVersion: 0, createdAt: new Date() });
+      await formulas.insert({
+        id,
+        name: body.formula.name,
+        family: body.formula.family,
+        newestVersion: 0,
+        judged: null,
+        createdAt: new Date(),
+      });
     });
     return this.saveVersion(id, body.versionId, { basedOn: null, why: body.why, formula: body.formula, setAside: [] });
   }
@@ -231,23 +269,43 @@ export function statesOf(evaluation: Evaluation): StageStates {
   return Object.fromEntries(stageNames.map((name) => [name, evaluation[name].state])) as StageStates;
 }
 
-function listed(formula: FormulaEntity, newest: FormulaVersionEntity, draftStoredAt: Date | null): ListedFormula {
-  const { outlook, sheet } = newest.evaluation;
+/** At most so many verdicts are made for one look at the list. */
+const MOST_JUDGED = 12;
+const unknown = Object.fromEntries(stageNames.map((name) => [name, 'waiting'])) as StageStates;
+
+/** What the list says of an evaluation. */
+function verdictOf(evaluation: Evaluation): Omit<Judged, 'coreVersion' | 'version'> {
+  const { outlook, sheet, dough } = evaluation;
   const cut = sheet.state === 'waiting' ? null : sheet.result;
+  return {
+    states: statesOf(evaluation),
+    outlook: outlook && { crisp: outlook.crisp.value, tender: outlook.tender.value, zone: outlook.zone },
+    pieces: cut && cut.pieces,
+    pieceG: cut && cut.pieceG,
+    doughG: dough.state === 'waiting' ? null : dough.result.doughG,
+  };
+}
+
+function listed(formula: FormulaEntity, newest: FormulaVersionEntity, judged: Judged | null, draftStoredAt: Date | null): ListedFormula {
+  const stored = newest.coreVersion === coreVersion;
+  const { states, ...verdict } = judged ?? verdictOf(newest.evaluation);
   return {
     id: formula.id,
     name: formula.name,
     familyName: families[formula.family]?.name ?? formula.family,
     blendName: newest.formula.blend.name,
     version: formula.newestVersion,
-    states: newest.states,
-    outlook: outlook && { crisp: outlook.crisp.value, tender: outlook.tender.value, zone: outlook.zone },
-    pieces: cut && cut.pieces,
-    pieceG: cut && cut.pieceG,
+    // An older core's verdict is not shown as today's.
+    states: judged || stored ? states : unknown,
+    outlook: judged || stored ? verdict.outlook : null,
+    pieces: verdict.pieces,
+    pieceG: verdict.pieceG,
+    savedBy: newest.coreVersion,
+    judgedBy: judged || stored ? coreVersion : null,
     savedAt: newest.savedAt.toISOString(),
     draftStoredAt: draftStoredAt && draftStoredAt.toISOString(),
     doughOf: newest.formula.doughOf ?? null,
-    doughG: newest.evaluation.dough.state === 'waiting' ? null : newest.evaluation.dough.result.doughG,
+    doughG: verdict.doughG,
   };
 }
 

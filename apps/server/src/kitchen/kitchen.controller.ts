@@ -7,11 +7,14 @@ import {
   judgementsBodySchema,
   kitchenThingSchemas,
   learnedBodySchema,
+  marketBodySchema,
   matBodySchema,
   measureBodySchema,
+  nameBodySchema,
   ovenHeatBodySchema,
   vagueMeasureNames,
 } from '@north-leaf/contracts';
+import { plainName } from '@north-leaf/core';
 import { ApiError } from '../platform/errors.js';
 import { KitchenService } from './kitchen.service.js';
 import type { Cutter, Guest, Kitchen, Oven, Pan, Place, Tray } from '@north-leaf/core';
@@ -22,8 +25,10 @@ import type {
   KitchenList,
   KitchenThings,
   LearnedBody,
+  MarketBody,
   MatBody,
   MeasureBody,
+  NameBody,
   OvenHeatBody,
 } from '@north-leaf/contracts';
 
@@ -65,6 +70,20 @@ export class KitchenController {
   }
   @Delete('guests/:id') removeGuest(@Param('id') id: string): Promise<Kitchen> {
     return this.kitchen.removeGuest(id);
+  }
+
+  @Put('market') setMarket(@Body({ schema: marketBodySchema }) body: MarketBody): Promise<Kitchen> {
+    return this.kitchen.setMarket(body);
+  }
+
+  @Put('names/:name') setName(@Param('name') name: string, @Body({ schema: nameBodySchema }) { ingredientId }: NameBody): Promise<Kitchen> {
+    const plain = plainName(name).slice(0, 120);
+    if (plain === '')
+      throw new ApiError('invalid', 'name: must have a letter', [{ path: 'name', code: 'input', message: 'must have a letter' }]);
+    return this.kitchen.setName(plain, ingredientId);
+  }
+  @Delete('names/:name') forgetName(@Param('name') name: string): Promise<Kitchen> {
+    return this.kitchen.forgetName(plainName(name));
   }
 
   @Put('judgements') setJudgements(@Body({ schema: judgementsBodySchema }) judgements: JudgementsBody): Promise<Kitchen> {

@@ -5,11 +5,21 @@ import { Clock } from '../platform/clock.js';
 import { KitchenScope } from '../platform/kitchen-scope.js';
 import { KitchenEntity } from './kitchen.entity.js';
 import { ApiError } from '../platform/errors.js';
-import type { AirBody, JudgementsBody, KitchenList, KitchenThings, LearnedBody, MatBody, OvenHeatBody } from '@north-leaf/contracts';
+import type {
+  AirBody,
+  JudgementsBody,
+  KitchenList,
+  KitchenThings,
+  LearnedBody,
+  MarketBody,
+  MatBody,
+  OvenHeatBody,
+} from '@north-leaf/contracts';
 import type { Guest, Kitchen, Learned } from '@north-leaf/core';
 
 /** More than any kitchen has; keeps the document small. */
 const MOST_THINGS = 200;
+const MOST_NAMES = 500;
 
 @Injectable()
 export class KitchenService {
@@ -26,6 +36,28 @@ export class KitchenService {
 
   setGlutenLimit(mgPerKg: number): Promise<Kitchen> {
     return this.change((kitchen) => ({ ...kitchen, glutenLimitMgPerKg: mgPerKg }));
+  }
+
+  /** Where its goods are sold; at home nothing is. */
+  setMarket({ market, home }: MarketBody): Promise<Kitchen> {
+    return this.change(({ home: _was, ...kitchen }) => ({ ...kitchen, market, ...(home ? { home } : {}) }));
+  }
+
+  /** What a name in a list means here from now on. */
+  setName(name: string, ingredientId: string): Promise<Kitchen> {
+    return this.change((kitchen) => {
+      const names = { ...kitchen.names, [name]: ingredientId };
+      if (Object.keys(names).length > MOST_NAMES)
+        throw new ApiError('invalid', `A kitchen remembers at most ${MOST_NAMES} names: forget some first.`);
+      return { ...kitchen, names };
+    });
+  }
+
+  forgetName(name: string): Promise<Kitchen> {
+    return this.change((kitchen) => ({
+      ...kitchen,
+      names: Object.fromEntries(Object.entries(kitchen.names ?? {}).filter(([key]) => key !== name)),
+    }));
   }
 
   /** Today's air; benches and racks stand in it, so they are as warm. */

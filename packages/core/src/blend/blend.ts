@@ -10,7 +10,7 @@ import { lotFindings } from '../ingredient/lots.js';
 import { makeUpOf, mixedComposition, portionOf } from '../ingredient/mixture.js';
 import { isGum, isNut, isProteinType, isStarch, isStickyStarch } from '../ingredient/roles.js';
 import { suitFindings, suitsAskedFor } from '../ingredient/suits.js';
-import { binderRatioOf, gumDoses } from './gums.js';
+import { binderRatioOf, coldStrength, gumDoses } from './gums.js';
 import type { Blend, Formula } from '../document/formula.js';
 import type { Kitchen } from '../document/kitchen.js';
 import type { Composition, Pantry } from '../document/pantry.js';
@@ -211,7 +211,7 @@ function oneFlourFindings({ blendG }: Formula, portions: readonly Portion[]): Fi
  */
 export function bendOf(ingredient: Ingredient, family: Family): number {
   const xanthanTarget = family.gumPercent['xanthan']?.[1] ?? 1;
-  return ((ingredient.xanthanPerG ?? 0) * 100) / xanthanTarget + (isStickyStarch(ingredient) ? 1 / stickyStarchFull.value : 0);
+  return (coldStrength(ingredient) * 100) / xanthanTarget + (isStickyStarch(ingredient) ? 1 / stickyStarchFull.value : 0);
 }
 
 function settingRange(portions: readonly Portion[]): { setsFromC: number | null; setsToC: number | null } {

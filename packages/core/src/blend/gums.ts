@@ -1,4 +1,4 @@
-import { gumPairGain, gumPairs, xanthanReplacedBy } from '../facts/binders.js';
+import { gumPairGain, gumPairs, hotXanthanReplacedBy, xanthanReplacedBy } from '../facts/binders.js';
 import { isGum } from '../ingredient/roles.js';
 import type { Family, Window } from '../facts/families.js';
 import type { Ingredient } from '../document/pantry.js';
@@ -11,19 +11,19 @@ export type GumDose = {
   readonly amountG: number;
   /** Grams per 100 g of blend; for a bought blend the xanthan it is reckoned to hold. */ readonly percent: number;
   /** What the family takes of this gum when it is alone; null where nobody says. */ readonly window: Window | null;
-  /** Dose over that window's target. */ readonly ofNeed: number;
+  /** Dose over what the cold sheet needs of it alone; 0 for what sets only when hot. */ readonly ofNeed: number;
   /** In a bought blend, not a gum of its own. */ readonly held: boolean;
 };
 
 /**
  * Each gum against what the family needs of it alone.
  *
- * A gum for which the family names no window takes the family's xanthan target times its replacement weight.
+ * Each takes the family's xanthan target times its replacement weight. What only sets in the oven is no dose of a cold sheet.
  *
  * Units    g in; percent is g per 100 g of blend.
  * Throws   nothing.
  * Findings none; dough judges the sum.
- * Source   family windows; replacement weights in facts/binders.
+ * Source   the family's xanthan target; replacement weights in facts/binders.
  *
  * @example
  * // 0.4 % xanthan in a savoury cracker (target 0.8): { percent: 0.4, ofNeed: 0.5 }
@@ -69,7 +69,8 @@ function doseOf(ingredient: Ingredient, amountG: number, family: Family, blendG:
   if (isGum(ingredient)) {
     const window = family.gumPercent[id] ?? null;
     const replaces = (xanthanReplacedBy.values as Readonly<Record<string, number>>)[id];
-    const target = window && window[1] > 0 ? window[1] : replaces === undefined ? 0 : xanthanTarget * replaces;
+    // One table says what a gum is worth; a family's window of it only how much is too much. Where xanthan is no measure the window is.
+    const target = replaces === undefined ? 0 : xanthanTarget > 0 ? xanthanTarget * replaces : (window?.[1] ?? 0);
     return { ingredientId: id, name, amountG, percent, window, ofNeed: target > 0 ? percent / target : 0, held: false };
   }
   const heldShare = ingredient.kind === 'blend' ? (ingredient.xanthanPerG ?? 0) : 0;
@@ -84,4 +85,11 @@ function doseOf(ingredient: Ingredient, amountG: number, family: Family, blendG:
     ofNeed: xanthanTarget > 0 ? heldPercent / xanthanTarget : 0,
     held: true,
   };
+}
+
+/** Xanthan that a gram of it stands for in a cold sheet; 0 for what sets only when hot. */
+export function coldStrength({ id, xanthanPerG = 0 }: Ingredient): number {
+  const cold = (xanthanReplacedBy.values as Readonly<Record<string, number>>)[id];
+  if (cold !== undefined) return 1 / cold;
+  return id in hotXanthanReplacedBy.values ? 0 : xanthanPerG;
 }

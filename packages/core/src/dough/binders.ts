@@ -1,4 +1,4 @@
-import { xanthanReplacedBy } from '../facts/binders.js';
+import { hotXanthanReplacedBy, xanthanReplacedBy } from '../facts/binders.js';
 import { eggBinding } from '../facts/mixing.js';
 import { gumDoses } from '../blend/gums.js';
 import { eggOf, isEgg } from '../ingredient/roles.js';
@@ -22,12 +22,13 @@ export type Binder = {
 /**
  * What binds a dough: gums, seeds and egg, each with its strength and the water it takes.
  *
- * Gums bind cold and baked alike; egg sets in the oven and binds almost nothing in the raw sheet.
+ * Two needs: to hold a cold sheet, and to set when hot. Gums do both; HPMC, locust bean and egg set in the oven and give next to
+ * nothing to the raw sheet.
  *
  * Units    g; percent of the blend.
  * Throws   nothing.
  * Findings none: dough-findings judges them.
- * Source   facts/binders xanthanReplacedBy; facts/mixing eggBinding; water by the family's gumWaterShare (estimates).
+ * Source   facts/binders xanthanReplacedBy and hotXanthanReplacedBy; facts/mixing eggBinding; water by the family's gumWaterShare (estimates).
  */
 export function bindersOf(portions: readonly Portion[], family: Family, blendG: number): Binder[] {
   const replaces = xanthanReplacedBy.values as Readonly<Record<string, number>>;
@@ -35,6 +36,7 @@ export function bindersOf(portions: readonly Portion[], family: Family, blendG: 
     const dosedG = (percent * blendG) / 100;
     const per = held ? 1 : replaces[ingredientId];
     const asXanthanG = per === undefined ? null : dosedG / per;
+    const hot = (hotXanthanReplacedBy.values as Readonly<Record<string, number>>)[ingredientId];
     const one = portions.find(({ ingredient }) => ingredient.id === ingredientId)!.ingredient;
     return {
       ingredientId,
@@ -44,7 +46,7 @@ export function bindersOf(portions: readonly Portion[], family: Family, blendG: 
       window,
       ofNeed,
       asXanthanG,
-      bakedAsXanthanG: asXanthanG ?? 0,
+      bakedAsXanthanG: asXanthanG ?? (hot === undefined ? 0 : dosedG / hot),
       gelWaterG: held ? 0 : family.gumWaterShare * amountG * (one.waterHoldGPerG ?? 0),
     };
   });

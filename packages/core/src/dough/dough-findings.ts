@@ -9,6 +9,7 @@ import { isBakingPowder, isEgg, isLeavener, isNut, isPouredWater, isSalt, isSoda
 import { roundTo } from '../units/rounding.js';
 import { mixWith } from './mix.js';
 import { waterLimitsOf } from './water.js';
+import { learnedOf } from '../document/kitchen.js';
 import { editsBetween } from '../document/edits.js';
 import type { BlendResult } from '../blend/blend.js';
 import type { Edit } from '../document/edits.js';
@@ -62,13 +63,17 @@ export function doughFindings(
   ];
 }
 
-function waterFindings({ formula, family, dough, rows }: Judged): Finding[] {
+function waterFindings({ formula, family, kitchen, dough, rows }: Judged): Finding[] {
   const { watchLow, fixLow, watchHigh, fixHigh } = waterLimitsOf(family);
   const ratio = dough.getsOverWants;
   const found: Finding[] = [];
   if (ratio < watchLow || ratio > watchHigh) {
     const measured = { path: 'dough.getsG', value: dough.getsG, low: watchLow * dough.wantsG, high: watchHigh * dough.wantsG };
-    const level = ratio < fixLow || ratio > fixHigh ? 'fix' : 'watch';
+    // Inside what the family takes, a rule is no proof against the dough: only a hand that spoke of this blend makes it one.
+    const [lowPercent, , highPercent] = family.waterPercent;
+    const usual = dough.percents.water >= lowPercent && dough.percents.water <= highPercent;
+    const spoken = learnedOf(kitchen, 'thirstFactor', formula.blend.name) !== undefined;
+    const level = (ratio < fixLow || ratio > fixHigh) && (!usual || spoken) ? 'fix' : 'watch';
     const edits = rightWaterEdits(dough, rows, watchLow, watchHigh);
     found.push(finding(ratio < watchLow ? 'dough.shortOfWater' : 'dough.tooWet', level, 'dough', measured, edits));
   }

@@ -56,8 +56,8 @@ describe('dough', () => {
     expect(dough.doughG).toBeCloseTo(413.9, 9);
     expect(dough.dustG).toBe(6);
     expect(dough.percents.salt).toBeCloseTo((4.3 / 240) * 100, 9);
-    // Xanthan 0.4 % of a 0.8 target and husk 0.8 % of 3: 0.5 + 0.267.
-    expect(dough.binderRatio).toBeCloseTo(0.7667, 3);
+    // Xanthan 0.4 % of a 0.8 target and husk 0.8 % of 0.8 x 4: 0.5 + 0.25.
+    expect(dough.binderRatio).toBeCloseTo(0.75, 3);
   });
 
   it('names sesame for certain and wheat as depending on the maker of the baking powder', () => {

@@ -19,7 +19,7 @@ import { workedFats } from './fat.js';
 import { sodaBalance } from './leavening.js';
 import { gritAfterStanding, isMixStructured, mixedShares, standingMin } from './mix.js';
 import { doughTemperature } from './temperature.js';
-import { handWordChances, handWordFor, spreadOfWater, waterGets, waterLadder, waterWants } from './water.js';
+import { handWordChances, handWordFor, rightHandWords, spreadOfWater, waterGets, waterLadder, waterWants } from './water.js';
 import type { BlendResult } from '../blend/blend.js';
 import type { HandWord } from '../document/bake.js';
 import type { Formula, Row } from '../document/formula.js';
@@ -75,6 +75,7 @@ export type DoughResult = WaterGets & {
   readonly wantsG: number;
   readonly getsOverWants: number;
   readonly handWord: HandWord;
+  /** What a hand should say of a dough of this form. */ readonly rightHandWords: readonly HandWord[];
   readonly handWordChances: Readonly<Record<HandWord, number>>;
   /** How far the right water may be off, by cause, one sd; and all of it. */ readonly waterSpread: readonly SpreadOfWater[];
   readonly wantsSdG: number;
@@ -186,6 +187,7 @@ export function doughStage(
     wantsG: wants.wantsG,
     getsOverWants,
     handWord: handWordFor(getsOverWants),
+    rightHandWords: rightHandWords(formula),
     // Two hands differ too: what is felt strays further than what is wanted.
     handWordChances: handWordChances(getsOverWants, Math.hypot(wantsSdG / wants.wantsG, waterSpread.values.feel)),
     waterSpread: spread,

@@ -137,7 +137,7 @@ describe('water temperature', () => {
 describe('binders', () => {
   it('husk of 4 g stands for 1 g xanthan, an egg binds baked only (handbooks, from memory)', () => {
     const found = bindersOf([portion('psyllium_husk', 4), portion('egg_whole', 50)], families['pie_flaky']!, 400);
-    expect(found[0]).toMatchObject({ asXanthanG: 1, ofNeed: expect.closeTo(1 / 1.5, 6) });
+    expect(found[0]).toMatchObject({ asXanthanG: 1, ofNeed: expect.closeTo(1 / 3.2, 6) });
     // 10 g/g, f 0.3: 12 g of water.
     expect(found[0]!.gelWaterG).toBeCloseTo(12, 6);
     expect(found[1]).toMatchObject({ asXanthanG: 0, bakedAsXanthanG: expect.closeTo(1, 6) });

@@ -1,8 +1,19 @@
-import { flourIsotherm, flourMoistureBasis, handWords, rightWater, spoonWaterG, thirstSpread, waterSpread } from '../facts/dough.js';
-import { isDry, isGum, isPouredWater, isStarch } from '../ingredient/roles.js';
+import {
+  flourIsotherm,
+  flourMoistureBasis,
+  handWords,
+  rightWater,
+  rightWordsOfForm,
+  spoonWaterG,
+  thirstSpread,
+  waterSpread,
+} from '../facts/dough.js';
+import { isDry, isGum, isPouredWater, isProteinType, isStarch } from '../ingredient/roles.js';
 import { compositionOf } from '../ingredient/mixture.js';
 import { normalBelow } from '../math/normal.js';
 import type { HandWord } from '../document/bake.js';
+import type { Formula } from '../document/formula.js';
+import type { Ingredient } from '../document/pantry.js';
 import type { Family } from '../facts/families.js';
 import type { Portion } from '../ingredient/mixture.js';
 
@@ -24,7 +35,7 @@ export type WaterGets = {
 /**
  * Water a blend wants: family factor x cold water hold of flours and starches, plus what gums take.
  *
- * Moisture away from 12 %, measured or reckoned from the room's air, shows as its own plus or minus. Learned thirst scales the whole.
+ * Moisture away from 12 % (of starches, nuts and milk powder from what they are sold with), measured or reckoned from the room's air, shows as its own plus or minus. Learned thirst scales the whole.
  *
  * Units    g.
  * Throws   nothing.
@@ -52,7 +63,7 @@ export function waterWants(
   const flourG = sum(flours, hold) - starchG;
   const allGums = [...blend.filter(({ ingredient }) => isGum(ingredient)), ...gums];
   const gumG = sum(allGums, ({ amountG, ingredient }) => family.gumWaterShare * amountG * (ingredient.waterHoldGPerG ?? 0));
-  const moistureG = sum(flours, (portion) => -portion.amountG * (moistureOf(portion, humidityShare) - flourMoistureBasis.value));
+  const moistureG = sum(flours, (portion) => -portion.amountG * (moistureOf(portion, humidityShare) - moistureAsSold(portion.ingredient)));
   return { flourG, starchG, gumG, moistureG, wantsG: flourG + starchG + gumG + moistureG };
 }
 
@@ -75,12 +86,17 @@ export function flourMoistureAt(humidityShare: number): number {
 }
 
 /** A measured lot is what it is; an open bag, or one nobody speaks of, is half way to the room's air; a closed one is as sold. */
-function moistureOf({ lot }: Portion, humidityShare: number | undefined): number {
-  const asSold = flourMoistureBasis.value;
+function moistureOf({ ingredient, lot }: Portion, humidityShare: number | undefined): number {
+  const asSold = moistureAsSold(ingredient);
   if (lot?.moistureShare !== undefined) return lot.moistureShare;
   if (humidityShare === undefined || (lot && lot.openedOn === undefined)) return asSold;
-  return asSold + flourIsotherm.values.openShare * (flourMoistureAt(humidityShare) - asSold);
+  // What holds less water as sold takes less from the air: fat and sugar hold next to none.
+  const inAir = (flourMoistureAt(humidityShare) * asSold) / flourMoistureBasis.value;
+  return asSold + flourIsotherm.values.openShare * (inAir - asSold);
 }
+
+/** Cereal flours as percents and windows assume them; starches, nuts, milk powder and the rest as the table has them. */
+const moistureAsSold = (one: Ingredient): number => (isProteinType(one) ? flourMoistureBasis.value : one.composition.waterShare);
 
 export type SpreadOfWater = { readonly cause: 'thirst' | 'moisture' | 'egg' | 'cup'; readonly sdG: number };
 
@@ -140,6 +156,12 @@ export function waterGets(blend: readonly Portion[], rows: readonly Portion[]): 
   }
   const getsG = pouredWaterG + broughtWaterG;
   return { pouredWaterG, broughtWaterG, ownWaterG, getsG, waterG: getsG + ownWaterG };
+}
+
+/** What a hand should say of this dough: a drop dough that rolls clean is too dry. */
+export function rightHandWords({ sheet }: Pick<Formula, 'sheet'>): readonly HandWord[] {
+  const shape = sheet.parts[0]?.shape;
+  return rightWordsOfForm.values[shape?.kind === 'portion' ? shape.form : 'rolled'];
 }
 
 /** The hand's word for gets over wants. */

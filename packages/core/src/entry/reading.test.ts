@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { hazardsOf } from '../ingredient/allergens.js';
 import { publishedIngredients } from '../ingredient/published.js';
+import { readIngredientList } from '../label/box.js';
 import { readLine, readList } from './read-line.js';
 import { readName } from './read-name.js';
 import type { Hazard } from '../ingredient/allergens.js';
@@ -177,5 +178,38 @@ describe('a list', () => {
     ]);
     expect(read[7]!.under).toBe('FILLING');
     expect(read[8]!.mass!.massG + read[9]!.mass!.massG).toBe(104);
+  });
+});
+
+describe('the list on a box', () => {
+  const of = (text: string) => readIngredientList(text, ingredients);
+  it('opens a bracket of an EU list: five flours, in order', () => {
+    const read = of('Flour (rice, potato, tapioca, maize, buckwheat), thickener: xanthan gum');
+    expect(read.map(({ candidates }) => candidates[0])).toEqual([
+      'rice_white',
+      expect.stringMatching(/^potato_/),
+      'tapioca_starch',
+      'corn_flour_whole',
+      'buckwheat',
+      'xanthan',
+    ]);
+    // Potato flour and potato starch are two goods: asked.
+    expect(read[1]).toMatchObject({ asks: true, candidates: expect.arrayContaining(['potato_flour', 'potato_starch']) });
+  });
+  it.each([
+    ['Codex wheat starch', 'wheat_starch_gf'],
+    ['Soya flour', 'soy_flour'],
+    ['Rice flour', 'rice_white'],
+    ['Stabiliser (E464)', 'hpmc'],
+    ['Vegetable fibre (psyllium)', 'psyllium_husk'],
+    ['Starches (potato, tapioca)', 'potato_starch'],
+    ['White rice flour (53 %)', 'rice_white'],
+  ])('%s begins with %s', (text, id) => expect(of(text)[0]!.candidates).toContain(id));
+  it('keeps declared shares and what stands behind “2 % or less”', () => {
+    expect(of('Ingredients: rice flour 60%, potato starch (30 %), contains 2% or less of xanthan gum.')).toMatchObject([
+      { id: 'rice_white', declaredShare: 0.6 },
+      { id: 'potato_starch', declaredShare: 0.3 },
+      { id: 'xanthan', inTail: true },
+    ]);
   });
 });

@@ -6,10 +6,9 @@ export const xanthanReplacedBy = table(
     guar: 1.4,
     psyllium_husk: 4,
     psyllium_powder: 3.3,
-    hpmc: 2,
+    psyllium_fine95: 3.3,
     cmc: 1.4,
     tara_gum: 2,
-    lbg: 5,
     citrus_fibre: 8,
     flax_meal: 20,
     chia_meal: 12,
@@ -18,13 +17,17 @@ export const xanthanReplacedBy = table(
   'fromMemory',
   'gluten-free baking handbooks, from memory, and our estimate',
 );
-export const gumPairs = table(
-  [
-    ['xanthan', 'guar'],
-    ['xanthan', 'lbg'],
-  ] as const,
-  'gums that are stronger together',
+/** What sets in the oven and gives nothing to a cold sheet: HPMC and methylcellulose gel from 50 to 65 C, locust bean dissolves at 80 C. */
+export const hotXanthanReplacedBy = table(
+  { hpmc: 2, methylcellulose: 2, lbg: 5 } as const,
+  'g that do the work of 1 g xanthan in the hot piece',
   'fromMemory',
-  'xanthan with guar or locust bean: 10 to 20 % less is needed; hydrocolloid handbooks, from memory',
+  'hydrocolloid handbooks, from memory, and our estimate; cellulose ethers melt back on cooling',
+);
+export const gumPairs = table(
+  [['xanthan', 'guar']] as const,
+  'gums that are stronger together in the cold',
+  'fromMemory',
+  'xanthan with guar: 10 to 20 % less is needed; xanthan with locust bean too, but only once hot; hydrocolloid handbooks, from memory',
 );
 export const gumPairGain = fact(0.15, 'share of an even pair', 'fromMemory', 'middle of the 10 to 20 % that handbooks give, from memory');

@@ -25,6 +25,18 @@ export const handWords = table(
   'judgement',
   'where each word of the hand ends, dry to wet',
 );
+export const rightWordsOfForm = table(
+  {
+    rolled: ['rollsClean'],
+    ball: ['rollsClean', 'tacky'],
+    pressed: ['cracks', 'rollsClean', 'tacky'],
+    drop: ['tacky', 'sticks'],
+    poured: ['sticks'],
+  } as const,
+  'words of the hand',
+  'commonPractice',
+  'a rolled dough leaves the palm clean; scooped dough may be tacky, pressed crumbs only hold when squeezed, drop doughs and batters stick and must; no source',
+);
 export const spoonWaterG = fact(15, 'g', 'commonPractice', 'one spoon of water; no source');
 export const holdBackShare = fact(0.2, 'share of poured water', 'commonPractice', 'pour 80 %, hold 20 % back in spoons; no source');
 export const doughDensity = fact(1.2, 'g/ml', 'judgement', 'raw pastry dough, 1.1 to 1.3; a weighed piece replaces it');

@@ -185,7 +185,7 @@ export const familyRows: readonly Family[] = [
   { id: 'tartlet', name: 'Closed tartlet', kind: 'pastry', base: 'flour', school: 'cream', bakesAs: 'pieShell', centre: { ingredientId: 'jam', gramsEach: 20 },
     fatPercent: [40, 48, 56], waterPercent: [24, 34, 46], sugarPercent: [15, 25, 32], eggPercent: [0, 0, 15], saltPercent: [0.3, 0.6, 1.2],
     leavenerPercent: [0, 1.5, 2],
-    gumPercent: { xanthan: [0, 0.4, 1], guar: [0, 0.6, 1.2], psyllium_husk: [1.5, 2.5, 4], hpmc: [0, 0, 0.5] },
+    gumPercent: { xanthan: [0, 0.6, 1], guar: [0, 0.8, 1.2], psyllium_husk: [1.5, 2.5, 4], hpmc: [0, 0, 0.5] },
     proteinTypePercent: [45, 60, 70], starchPercent: [30, 40, 55], waterFactor: 0.61, gumWaterShare: 0.3,
     ingredientsC: [14, 18, 21], doughMaxC: 22, rolled: true, rollC: [12, 15, 18], chillMin: [10, 20, 60],
     thicknessMm: [3, 3.5, 4.5], ovenC: [160, 175, 190], bakeMin: [18, 22, 28], dockPitchMm: [8, 14, 20],

@@ -1,6 +1,8 @@
 import * as binders from './binders.js';
 import * as blendLimits from './blend-limits.js';
+import * as boxes from './boxes.js';
 import * as cups from './cups.js';
+import * as markets from './markets.js';
 import * as measures from './measures.js';
 import * as gluten from './gluten.js';
 import * as origins from './origins.js';
@@ -28,6 +30,8 @@ type Named = readonly [name: string, fact: Fact | FactTable<unknown>];
 const facts: Named[] = Object.entries({
   binders,
   blendLimits,
+  boxes,
+  markets,
   cups,
   measures,
   gluten,

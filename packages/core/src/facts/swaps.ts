@@ -1,5 +1,5 @@
-import { xanthanReplacedBy } from './binders.js';
-import { fact, table } from './fact.js';
+import { hotXanthanReplacedBy, xanthanReplacedBy } from './binders.js';
+import { table } from './fact.js';
 
 /** What a group of ingredients is swapped by. `fat`, `sugars`, `sodium`: that much of it is held; `mass`: gram for gram; `strength`: by the table's factor. */
 export type SwapGroup = {
@@ -12,8 +12,9 @@ export type SwapGroup = {
 
 const each = (ids: string): Readonly<Record<string, number>> => Object.fromEntries(ids.split(' ').map((id) => [id, 1]));
 const fats =
-  'butter_unsalted butter_salted butter_82 ghee lard shortening block_plant block_plant75 coconut_oil spread_tub oil_neutral olive_oil';
-const milks = 'milk_whole milk_skim buttermilk yogurt almond_milk oat_milk soy_milk coconut_milk water';
+  'butter_unsalted butter_salted butter_82 ghee lard shortening block_plant block_plant75 margarine_bake margarine_stick coconut_oil spread_tub oil_neutral oil_sunflower olive_oil';
+const milks =
+  'milk_whole milk_skim buttermilk yogurt almond_milk oat_milk soy_milk rice_milk coconut_milk kefir milk_semi milk_lactosefree water';
 const sugars =
   'sugar_white sugar_caster sugar_icing sugar_lbrown sugar_dbrown sugar_raw sugar_coconut sugar_maple jaggery honey maple_syrup golden_syrup corn_syrup agave';
 const nuts = 'almond_blanched almond_natural hazelnut pecan walnut pistachio cashew peanut_ground sunflower_meal coconut_desiccated';
@@ -33,6 +34,10 @@ export const swapGroups = table<readonly SwapGroup[]>(
         chia_meal: 0.2,
         psyllium_husk: 0.09,
         xanthan: 0.014,
+        aquafaba: 0.9,
+        egg_whole_past: 1,
+        egg_white_past: 0.87,
+        egg_yolk_past: 0.68,
         applesauce: 0.9,
       },
     },
@@ -45,14 +50,15 @@ export const swapGroups = table<readonly SwapGroup[]>(
       by: 'strength',
       of: xanthanReplacedBy.values,
     },
+    { name: 'what sets hot', by: 'strength', of: hotXanthanReplacedBy.values },
   ],
   'g for g of the first of the group',
   'commonPractice',
   'an egg of 50 g as 7 g flax or 10 g chia meal, 4.5 g husk or 0.7 g xanthan and its own water back; gums by cold strength; gluten-free baking handbooks and practice, from memory; no source for the egg gels',
 );
-export const eggIsStructure = fact(
-  30,
+export const eggIsStructure = table(
+  { cannot: 35, leans: 28 } as const,
   'percent of blend',
   'judgement',
-  'from this much egg a family stands on it: no gel carries a muffin or a sponge',
+  'a family that never takes less egg than the first is held up by it and no gel carries it; one that usually takes the second leans on it, and crumbles or sinks without',
 );

@@ -1,6 +1,19 @@
 import type { Ingredient } from '../document/pantry.js';
 import type { Portion } from './mixture.js';
 
+/** In place of codes: nobody read this label. */
+export const UNREAD = 'label.unread:possible';
+const OF_KIND: Readonly<Partial<Record<Ingredient['kind'], readonly string[]>>> = {
+  dairy: ['us.milk', 'eu.milk'],
+  egg: ['us.egg', 'eu.egg'],
+};
+
+/** The codes on an ingredient, and those that its kind holds whether or not they were ticked. */
+export const allergenCodes = ({ allergens, kind }: Pick<Ingredient, 'allergens' | 'kind'>): readonly string[] => {
+  const more = (OF_KIND[kind] ?? []).filter((code) => !allergens.includes(code));
+  return more.length === 0 ? allergens : [...allergens.filter((code) => !more.includes(code.replace(':possible', ''))), ...more];
+};
+
 /** An allergen code, and whether every maker's product holds it or only some. */
 export type Allergen = { readonly code: string; readonly possible: boolean };
 
@@ -16,7 +29,7 @@ export function allergensOf(portions: readonly Portion[]): Allergen[] {
   const possible = new Map<string, boolean>();
   for (const { ingredient, amountG } of portions) {
     if (amountG <= 0) continue;
-    for (const coded of ingredient.allergens) {
+    for (const coded of [...allergenCodes(ingredient), ...(ingredient.labelRead === false ? [UNREAD] : [])]) {
       const depends = coded.endsWith(':possible');
       const code = depends ? coded.slice(0, -':possible'.length) : coded;
       possible.set(code, depends && (possible.get(code) ?? true));

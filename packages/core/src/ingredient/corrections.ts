@@ -84,7 +84,7 @@ export function withCorrections(ingredient: Ingredient, { corrected, allergens, 
     ...ingredient,
     ...other,
     composition: composition as unknown as Composition,
-    ...(allergens ? { allergens } : {}),
+    ...(allergens ? { allergens, labelRead: true } : {}),
     ...(lactoseFree ? { lactoseFree } : {}),
     corrected,
   };

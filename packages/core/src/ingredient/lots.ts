@@ -20,7 +20,8 @@ export function lotFindings(portions: readonly Portion[], pantry: Pantry, stage:
   const nameOf = ({ ingredient, lot }: Portion) => `${ingredient.name}, lot ${lot!.code}`;
   const setAside = used.filter(({ lot }) => lot?.setAside !== undefined);
   const isPast = (day: string | undefined) => day !== undefined && pantry.on !== undefined && day < pantry.on;
-  const spoils = ({ ingredient, lot }: Portion) => ingredient.needsCold === true || isEgg(ingredient) || lot?.from !== undefined;
+  const raw = (what: string | undefined) => what !== undefined && what !== 'baked' && what !== 'crumb';
+  const spoils = ({ ingredient, lot }: Portion) => ingredient.needsCold === true || isEgg(ingredient) || raw(lot?.from?.what);
   const gone = used.filter((portion) => isPast(portion.lot?.useByOn) || (spoils(portion) && isPast(portion.lot?.bestByOn)));
   const past = used.filter((portion) => isPast(portion.lot?.bestByOn) && !gone.includes(portion));
   const wanted = new Map<string, { portion: Portion; amountG: number }>();

@@ -1,5 +1,6 @@
 import { mayHoldOrigin } from '../facts/origins.js';
 import { suits, type SuitId } from '../facts/suits.js';
+import { allergenCodes } from './allergens.js';
 import { leavesOf } from './parts.js';
 import type { Kitchen } from '../document/kitchen.js';
 import type { Ingredient, Pantry } from '../document/pantry.js';
@@ -11,6 +12,9 @@ type Rule = {
   readonly codes: readonly string[];
   readonly origins: readonly string[];
   readonly ids: readonly string[];
+  readonly may?: readonly string[];
+  /** No allergen by law; a guest may mean it. */ readonly ask?: readonly string[];
+  readonly note?: string;
 };
 const ruleOf = (id: string): Rule | undefined => suits.values[id as SuitId];
 
@@ -49,16 +53,24 @@ export function suitability(ingredient: Ingredient, suit: SuitId): 'yes' | 'may'
   const rule = ruleOf(suit)!;
   if (suit === 'lactoseFree' && ingredient.lactoseFree) return 'yes';
   const refused = (code: string) => rule.codes.some((refuses) => code === refuses || code.startsWith(`${refuses}:`));
-  const sure = ingredient.allergens.filter((code) => !code.endsWith(':possible'));
+  const codes = allergenCodes(ingredient);
+  const sure = codes.filter((code) => !code.endsWith(':possible'));
   if (rule.ids.includes(ingredient.id) || rule.origins.includes(ingredient.origin) || sure.some(refused)) return 'no';
   // Lactose goes where milk goes: a maker's possible milk is possible lactose.
-  const codes = suit === 'lactoseFree' ? ['us.milk', 'eu.milk'] : rule.codes;
-  const maybe = ingredient.allergens
-    .filter((code) => code.endsWith(':possible'))
-    .some((code) => codes.some((refuses) => code.startsWith(refuses)));
+  const asked = suit === 'lactoseFree' ? ['us.milk', 'eu.milk'] : rule.codes;
+  const maybe = codes.filter((code) => code.endsWith(':possible')).some((code) => asked.some((refuses) => code.startsWith(refuses)));
+  // A label that nobody read may hold anything.
+  const unread = ingredient.labelRead === false;
   const origin = (mayHoldOrigin.values as Readonly<Record<string, string>>)[ingredient.id];
-  return maybe || (origin !== undefined && rule.origins.includes(origin)) ? 'may' : 'yes';
+  const listed = rule.may?.includes(ingredient.id) || rule.ask?.includes(ingredient.id);
+  return maybe || unread || listed || (origin !== undefined && rule.origins.includes(origin)) ? 'may' : 'yes';
 }
+
+/** Why an answer depends on whom one asks. */
+const noteOf = (suit: SuitId, code: string, named: number): string => {
+  const note = ruleOf(suit)?.note;
+  return code === 'suit.mayBreak' && note !== undefined && named > 0 ? `. ${note}` : '';
+};
 
 /**
  * What stands in a formula against what it has to suit. Every row counts: wash, grease, dust and "may contain" included.
@@ -83,7 +95,12 @@ export function suitFindings(portions: readonly Portion[], asked: readonly SuitI
               level: 'fix',
               unsafe: true,
               stage,
-              measured: { path: `${stage}.suits.${suit}`, value: names.length, high: 0, of: `${suitName(suit)}: ${names.join(', ')}` },
+              measured: {
+                path: `${stage}.suits.${suit}`,
+                value: names.length,
+                high: 0,
+                of: `${suitName(suit)}: ${names.join(', ')}${noteOf(suit, code, names.length)}`,
+              },
             },
           ];
     return [...found('suit.broken', named('no')), ...found('suit.mayBreak', named('may'))];

@@ -1,5 +1,6 @@
 import { blendStage } from '../blend/blend.js';
 import { doughStage } from '../dough/dough.js';
+import { rightHandWords } from '../dough/water.js';
 import { InputError } from '../errors.js';
 import { waterSpread } from '../facts/dough.js';
 import { families } from '../facts/families.js';
@@ -48,6 +49,8 @@ export function thirstOfBlend(blendName: string, doughs: readonly FeltDough[]): 
 function ratioAtBench({ formula, kitchen, pantry, factor, weighed, humidityShare }: FeltDough): number | null {
   const family = families[formula.family];
   if (!family) return null;
+  // What is scooped, pressed or poured is not judged by the palm of a rolled dough.
+  if (rightHandWords(formula).join() !== 'rollsClean') return null;
   const rows = formula.rows.map((row) => ({ ...row, amountG: weighed[row.key] === undefined ? row.amountG : weighed[row.key]! / factor }));
   const untaught = { ...kitchen, humidityShare, learned: [] };
   const asBaked = { ...formula, rows };

@@ -46,7 +46,7 @@ export function feelAnswer(
   kitchen: Kitchen,
   pantry: Pantry,
 ): FeelAnswer {
-  if (word === 'rollsClean' || inG.dosesGiven >= 2) return null;
+  if (dough.rightHandWords.includes(word) || inG.dosesGiven >= 2) return null;
   const learned = learnedOf(kitchen, 'thirstFactor', formula.blend.name)?.value ?? 1;
   const drinks = dough.wants.flourG + dough.wants.starchG;
   // The record's own thirst is in `wants` already: what the word says is on top of it.

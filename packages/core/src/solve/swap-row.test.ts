@@ -2,6 +2,8 @@ import { families } from '../facts/families.js';
 import { swapGroups } from '../facts/swaps.js';
 import { applyEdits } from '../document/edits.js';
 import { InputError } from '../errors.js';
+import { xanthanReplacedBy } from '../facts/binders.js';
+import { evaluateDough } from '../evaluate.js';
 import { aFormula, kitchen, pantry } from '../worked/a-formula.js';
 import { swapChoices, swapRow } from './swap-row.js';
 import type { Formula, Row } from '../document/formula.js';
@@ -136,7 +138,7 @@ describe('swapping a row', () => {
     ],
     ['a tub spread in a rolled dough', dough(wide), 1, 'spread_tub', /never firms/],
     ['oil in puff', dough(wide, 'puff'), 1, 'oil_neutral', /folded in/],
-    ['flax in a muffin', dough(wide, 'muffin'), 5, 'flax_meal', /stands on its egg/],
+    ['flax in a sheet shortcake', dough(wide, 'sheet_shortcake'), 5, 'flax_meal', /stands on its egg/],
     [
       'maple syrup with no water to take away',
       dough([row('sugar_white', 90), row('butter_unsalted', 60, { fat: { state: 'creamed' } })]),
@@ -160,5 +162,56 @@ describe('swapping a row', () => {
 
   it('stops at peanut for tree nut', () => {
     expect(swap(dough(wide), 7, 'peanut_ground').notes.join(' ')).toMatch(/two things/);
+  });
+});
+
+describe('gums stand for each other by one table', () => {
+  const cold = Object.keys(xanthanReplacedBy.values);
+  const pairs = cold.flatMap((from) => cold.filter((to) => to !== from).map((to) => [from, to] as const));
+  const doseG = (id: string) => 2.8 * xanthanReplacedBy.values[id as keyof typeof xanthanReplacedBy.values];
+  const doughResult = (formula: Formula) => {
+    const { dough: stage } = evaluateDough(formula, kitchen, pantry);
+    if (stage.state === 'waiting') throw new Error(JSON.stringify(stage.problem));
+    return stage.result;
+  };
+  const ratioOf = (formula: Formula) => doughResult(formula).binderRatio;
+
+  it.each(pairs)('%s to %s and back is the dose it was, and binds as much', (from, to) => {
+    // A blend without a gum of its own, so that nothing else binds.
+    const blend = {
+      ...aFormula().blend,
+      rows: [
+        { key: 'b1', ingredientId: 'sorghum', share: 0.6 },
+        { key: 'b2', ingredientId: 'potato_starch', share: 0.4 },
+      ],
+    };
+    const first = {
+      ...dough(
+        [row('water', 400), row('oil_neutral', 40), row('salt_fine', 4), row('sugar_white', 20), row(from, doseG(from))],
+        'cracker_savoury',
+      ),
+      blend,
+    };
+    const there = applyEdits(first, swap(first, 4, to).edits);
+    const back = applyEdits(there, swap(there, 4, from).edits);
+    expect(there.rows[4]!.ingredientId).toBe(to);
+    expect(back.rows[4]!.amountG / first.rows[4]!.amountG).toBeCloseTo(1, 2);
+    expect(ratioOf(there) / ratioOf(first)).toBeGreaterThan(0.9);
+    expect(ratioOf(there) / ratioOf(first)).toBeLessThan(1.1);
+  });
+  it('an egg is no gum: none is offered for xanthan, and what sets hot holds no cold sheet', () => {
+    for (const id of swapChoices('xanthan', pantry)) expect(cold).toContain(id);
+    const only = (id: string) => ({
+      ...dough([row('water', 120), row(id, 6)]),
+      blend: { ...aFormula().blend, rows: [{ key: 'b1', ingredientId: 'sorghum', share: 1 }] },
+    });
+    expect(ratioOf(only('hpmc'))).toBe(0);
+    expect(doughResult(only('hpmc')).binders[0]!.bakedAsXanthanG).toBeCloseTo(3, 9);
+  });
+  it('an egg in a nut tart may go, with what is lost in words; a plant block for butter where there is a pinch of salt', () => {
+    const tart = swap(dough(wide, 'nut_tart'), 5, 'flax_meal');
+    expect(tart.notes.join(' ')).toMatch(/crumble or sink/);
+    const pinch = dough([row('water', 120), row('butter_unsalted', 100, { fat: { state: 'creamed' } }), row('salt_fine', 0.3)]);
+    expect(() => swap(pinch, 1, 'block_plant')).not.toThrow();
   });
 });

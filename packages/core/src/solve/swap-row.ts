@@ -1,6 +1,7 @@
 import { editsBetween } from '../document/edits.js';
 import { InputError } from '../errors.js';
 import { soaking } from '../facts/mixing.js';
+import { hotXanthanReplacedBy } from '../facts/binders.js';
 import { eggIsStructure, swapGroups } from '../facts/swaps.js';
 import { allergenChange } from '../ingredient/allergens.js';
 import { compositionOf, portionOf } from '../ingredient/mixture.js';
@@ -52,9 +53,14 @@ const addedFor: Readonly<Record<keyof HeldTotals, string>> = {
   sodium: 'salt_fine',
 };
 
+/** The groups an ingredient is swapped in: what stands for an egg is only asked for an egg; a gum goes by the gum table. */
+const groupsOf = (from: Ingredient): readonly SwapGroup[] =>
+  swapGroups.values.filter(({ name, of }) => from.id in of && (name !== 'egg' || isEgg(from)));
+
 /** What a row may be swapped for, by id; itself left out. */
 export function swapChoices(ingredientId: string, pantry: Pantry): readonly string[] {
-  const groups = swapGroups.values.filter((group) => ingredientId in group.of);
+  const of = pantry.ingredients[ingredientId];
+  const groups = of ? groupsOf(of) : [];
   return [...new Set(groups.flatMap((group) => Object.keys(group.of)))].filter((id) => id !== ingredientId && pantry.ingredients[id]);
 }
 
@@ -83,7 +89,7 @@ export function swapRow(
   if (!row) throw new InputError(`rows[${index}]`, 'is not a row of this formula');
   const from = portionOf(pantry, path, row.ingredientId, row.amountG).ingredient;
   const to = portionOf(pantry, path, toId, 1).ingredient;
-  const group = swapGroups.values.find(({ of }) => from.id in of && to.id in of);
+  const group = groupsOf(from).find(({ of }) => to.id in of);
   if (!group || from.id === to.id) throw new InputError(path, `${from.name} and ${to.name} do not stand for each other`);
   if (isExcluded(to)) throw new InputError(path, `${to.name} contains gluten`);
   const why = cannotWork(row, from, to, family);
@@ -110,7 +116,7 @@ export function swapRow(
       const byG = one.amountG - (formula.rows[i]?.amountG ?? 0);
       return i === index || Math.abs(byG) < SHOWN_MOVE_G ? [] : [{ name: pantry.ingredients[one.ingredientId]!.name, byG }];
     }),
-    notes: notesOf(row, from, to, family),
+    notes: [...notesOf(row, from, to, family), ...leftOver(before, after)],
     allergensNew: brought,
     allergensGone: gone,
     breaks: suitsAskedFor(formula.mustSuit, kitchen)
@@ -165,6 +171,8 @@ function withTotalsHeld(
     if (!ingredient || share <= 0)
       throw new InputError(path, `leaves ${held[name].toFixed(1)} g of ${name} that nothing here can give back`);
     const byG = missing / share;
+    // A pinch more salt or a trace of sugar than there is to take away is told of, and no reason to refuse.
+    if (at === null && byG < 0 && letGo[name] >= -shown) return now;
     if (at === null && byG < 0)
       throw new InputError(path, `brings ${(-missing).toFixed(1)} g more ${wordOf[name]} than there is to take away`);
     if (at === null) {
@@ -172,7 +180,7 @@ function withTotalsHeld(
       return [...now, { key: newKey(), ingredientId: id, amountG: round(byG), use: 'dough', ...(fat ? { fat } : {}) }];
     }
     const amountG = now[at]!.amountG + byG;
-    if (amountG < -0.005) {
+    if (amountG < -0.005 && letGo[name] < -shown) {
       throw new InputError(
         path,
         `would need ${(-byG).toFixed(1)} g less ${ingredient.name.toLowerCase()} than the ${now[at]!.amountG.toFixed(1)} g there is`,
@@ -184,6 +192,9 @@ function withTotalsHeld(
 
 const wordOf: Readonly<Record<keyof HeldTotals, string>> = { fat: 'fat', water: 'water', sugars: 'sugar', sodium: 'sodium' };
 const withoutWords = ({ entered: _entered, ...row }: Row): Row => row;
+
+/** Salt (g of salt) and sugar that may stay more than they were. */
+const letGo: Readonly<Record<keyof HeldTotals, number>> = { sodium: 4, sugars: 3, fat: 0, water: 0 };
 
 /** The row that gives a total back: of its kind, the largest, never the one that was swapped. */
 function correctorOf(rows: readonly Row[], name: keyof HeldTotals, index: number, pantry: Pantry): number | null {
@@ -221,7 +232,7 @@ function cannotWork(row: Row, from: Ingredient, to: Ingredient, family: Family):
     return `${to.name} never firms: a rolled dough would stick. Take a block, butter or shortening`;
   if (fat && to.kind === 'fat_liquid' && family.rolled && row.fat?.state === 'pieces')
     return `${to.name} makes no flakes. Choose an oil crust as family, or a solid fat`;
-  if (isEgg(from) && !isEgg(to) && family.eggPercent[1] >= eggIsStructure.value)
+  if (isEgg(from) && !isEgg(to) && family.eggPercent[0] >= eggIsStructure.values.cannot)
     return `${family.name} stands on its egg: ${to.name.toLowerCase()} does not carry it`;
   return null;
 }
@@ -236,6 +247,10 @@ function notesOf(row: Row, from: Ingredient, to: Ingredient, family: Family): st
   if (isEgg(from) && !isEgg(to)) notes.push('An egg sets in the oven, a gel binds the raw sheet: expect a shorter, paler crust.');
   if (isEgg(from) && (to.id === 'flax_meal' || to.id === 'chia_meal' || to.id === 'psyllium_husk'))
     notes.push('Soak it in its water for 10 min first.');
+  if (isEgg(from) && !isEgg(to) && family.eggPercent[1] >= eggIsStructure.values.leans)
+    notes.push('This family leans on its egg: expect it to crumble or sink without. Bake a small one first.');
+  if (to.id in hotXanthanReplacedBy.values)
+    notes.push('It sets in the oven and holds no cold sheet: disperse it hot, let it swell below 20 °C.');
   if (from.kind === 'dairy' && to.kind === 'plant_milk') notes.push('It browns less: milk sugar and milk protein are gone.');
   if (from.id === 'buttermilk' || from.id === 'yogurt') notes.push('Its acid goes with it: soda is left free.');
   if (from.kind === 'sugar' && to.kind === 'syrup' && family.zone.crisp >= 6.5)
@@ -247,5 +262,16 @@ function notesOf(row: Row, from: Ingredient, to: Ingredient, family: Family): st
   if (row.use === 'wash') notes.push('A wash counts for every limit too; the brush carries it.');
   return notes;
 }
+
+/** What is more than it was, and nothing here could take away. */
+function leftOver(before: HeldTotals, after: HeldTotals): string[] {
+  const saltG = (after.sodium - before.sodium) * SALT_PER_SODIUM;
+  const sugarG = after.sugars - before.sugars;
+  return [
+    ...(saltG > 0.1 ? [`It brings ${saltG.toFixed(1)} g more salt than there is to take away.`] : []),
+    ...(sugarG > 0.3 ? [`It brings ${sugarG.toFixed(1)} g more sugar than there is to take away.`] : []),
+  ];
+}
+const SALT_PER_SODIUM = 2.54;
 
 const round = (grams: number) => Number(grams.toFixed(2));

@@ -50,8 +50,16 @@ function withPreparation(base: Pantry, id: string, rows: readonly [string, numbe
   return { ...base, ingredients: { ...base.ingredients, [id]: made } };
 }
 
+/** Each is worked out once. */
+const heard = new Map<string, string[]>();
+function told(good: Good, way: (typeof ways)[number]): string[] {
+  const key = `${good.good} ${way}`;
+  if (!heard.has(key)) heard.set(key, tell(good, way));
+  return heard.get(key)!;
+}
+
 /** Codes of food safety that a cracker with this on it is told, entered in one of the ways. */
-function told({ goesOn, rows, cookedToC }: Good, way: (typeof ways)[number]): string[] {
+function tell({ goesOn, rows, cookedToC }: Good, way: (typeof ways)[number]): string[] {
   const massG = rows.reduce((sum, [, g]) => sum + g, 0);
   let shelf: Pantry = { ...pantry, lots: {} };
   let entered = rows;

@@ -5,7 +5,18 @@ import { useTheme } from '@mui/material/styles';
 import { useQuery } from '@tanstack/react-query';
 import { DateTime } from 'luxon';
 import { Link } from 'react-router';
-import { ahead, glutenProof, leftMin, ovenCare, stageNames, stepWords, type Kitchen, type RunState } from '@north-leaf/core';
+import {
+  ahead,
+  glutenLimitOf,
+  glutenProof,
+  isUnproven,
+  leftMin,
+  ovenCare,
+  stageNames,
+  stepWords,
+  type Kitchen,
+  type RunState,
+} from '@north-leaf/core';
 import type { FormulaListItem, PantryBook, Run } from '@north-leaf/contracts';
 import { ErrorPage } from '../../platform/error-page';
 import { usePreferences } from '../../platform/preferences';
@@ -347,12 +358,15 @@ function caresOf(kitchen: Kitchen, pantry: PantryBook): Care[] {
   );
   const nameOf = (id: string) => (pantry.ingredients[id]?.name ?? id).split(/[,(=]/)[0]!.trim();
   const ending = lots.flatMap((lot): Care[] => {
-    if (lot.bestByOn === undefined) return [];
-    const days = DateTime.fromISO(lot.bestByOn).diff(today, 'days').days;
+    const lastDay = lot.useByOn ?? lot.bestByOn;
+    if (lastDay === undefined) return [];
+    const days = DateTime.fromISO(lastDay).diff(today, 'days').days;
     if (days > SOON_DAYS) return [];
     const when =
       days < 0
-        ? `ended ${-days} ${days === -1 ? 'day' : 'days'} ago`
+        ? lot.useByOn !== undefined
+          ? `past its use-by day ${-days} ${days === -1 ? 'day' : 'days'}: do not use, do not taste`
+          : `ended ${-days} ${days === -1 ? 'day' : 'days'} ago`
         : days === 0
           ? 'ends today'
           : `ends in ${days} ${days === 1 ? 'day' : 'days'}`;
@@ -368,11 +382,11 @@ function caresOf(kitchen: Kitchen, pantry: PantryBook): Care[] {
   const unproven = lots.flatMap((lot): Care[] => {
     const ingredient = pantry.ingredients[lot.ingredientId];
     if (!ingredient) return [];
-    const proof = glutenProof(ingredient, lot, kitchen.glutenLimitMgPerKg, pantry.on);
-    if (proof !== 'noReport' && proof !== 'over') return [];
+    const proof = glutenProof(ingredient, lot, glutenLimitOf(kitchen), pantry.on);
+    if (!isUnproven(proof) || proof === 'contains') return [];
     const text =
       proof === 'over'
-        ? `${nameOf(lot.ingredientId)} lot ${lot.code}: ${lot.report?.mgPerKg} mg/kg, limit ${kitchen.glutenLimitMgPerKg}`
+        ? `${nameOf(lot.ingredientId)} lot ${lot.code}: ${lot.report?.mgPerKg} mg/kg, limit ${glutenLimitOf(kitchen).limitMgPerKg}`
         : `${nameOf(lot.ingredientId)} lot ${lot.code} not proven`;
     return [{ key: `proof ${lot.id}`, state: 'fix', text, to: '/pantry/lots' }];
   });

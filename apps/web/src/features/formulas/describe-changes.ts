@@ -66,7 +66,10 @@ export function describeEdit({ path, from, to }: Edit, formula: Formula, pantry:
     if (row[2] === 'lotId') return lotChange(name, from, to, pantry);
     const unit = { amountG: 'g', atC: '°C', soakMin: 'min' }[row[2]!] ?? '';
     if (row[2] === 'goesOn') return `${name}: goes on ${momentOf(to)}`;
-    return row[2] === 'fat' ? `${name}: goes in otherwise` : old2new(name, from, to, unit);
+    if (row[2] === 'fat') return `${name}: goes in otherwise`;
+    if (row[2] === 'ingredientId') return `${nameOf(from)} → ${nameOf(to)}`;
+    if (row[2] === 'use') return `${name}: ${useWords[String(to)] ?? 'goes elsewhere'}`;
+    return unit === '' ? `${name} changed` : old2new(name, from, to, unit);
   }
   const share = /^\/blend\/rows\/(\d+)(?:\/(\w+))?$/.exec(path);
   if (share) {
@@ -110,16 +113,53 @@ export function describeEdit({ path, from, to }: Edit, formula: Formula, pantry:
   if (path === '/doughOf') return to === undefined ? 'A dough of its own' : 'The dough of another formula';
   if (path.startsWith('/blendEntered')) return 'As typed';
   if (path.startsWith('/mustSuit')) return 'What it must suit';
-  return path.slice(1).replaceAll('/', ' ');
+  if (path === '/keep/placeId') return 'Where it is kept';
+  if (path === '/name') return `Name ${String(from)} → ${String(to)}`;
+  if (path === '/blend/name') return `Blend ${String(from)} → ${String(to)}`;
+  return sections.find(([start]) => path.startsWith(start))?.[1] ?? 'Something else';
 }
 
-/** The changes a baker would count: the order of mixing is one, however many steps moved. */
+/**
+ * The changes a baker would count, to be told, not applied: rows by what they are and not by where they stand, the order of mixing as one,
+ * and nothing that only this program calls by a name.
+ */
 export function countedChanges(saved: Formula, now: Formula): Edit[] {
-  const edits = editsBetween(saved, now);
-  const other = edits.filter(({ path }) => !path.startsWith('/mix/') && !path.startsWith('/blendEntered'));
-  return edits.some(({ path }) => path.startsWith('/mix/'))
-    ? [...other, { path: '/mix', from: saved.mix as never, to: now.mix as never }]
-    : other;
+  const { rows, blend, mix } = now;
+  const rest = { ...now, rows: saved.rows, mix: saved.mix, blend: { ...blend, rows: saved.blend.rows } };
+  const other = editsBetween(saved, rest).filter(({ path }) => !path.startsWith('/blendEntered') && !path.startsWith('/blend/from'));
+  return [
+    ...changesByKey(saved.blend.rows, blend.rows, '/blend/rows'),
+    ...changesByKey(saved.rows, rows, '/rows'),
+    ...other,
+    ...(editsBetween(saved.mix, mix).length > 0 ? [{ path: '/mix', from: saved.mix as never, to: mix as never }] : []),
+  ];
+}
+
+/** What was typed is told by its grams. */
+const silent = /\/(?:key|entered|minShare|maxShare)$/;
+
+function changesByKey<R extends { readonly key: string; readonly ingredientId: string }>(
+  from: readonly R[],
+  to: readonly R[],
+  path: string,
+): Edit[] {
+  // A row of the same thing stands for it where the keys are new: a pasted list gives every row a new one.
+  const left = new Map(from.map((row, i) => [row.key, { row, i }]));
+  const pairs = to.map((row) => {
+    const same =
+      left.get(row.key) ??
+      [...left.values()].find((one) => one.row.ingredientId === row.ingredientId && !to.some(({ key }) => key === one.row.key));
+    if (same) left.delete(same.row.key);
+    return { row, same };
+  });
+  const changed = pairs.flatMap(({ row, same }) =>
+    same ? editsBetween({ ...same.row, key: '' }, { ...row, key: '' }, `${path}/${same.i}`) : [],
+  );
+  return [
+    ...changed.filter((edit) => !silent.test(edit.path)),
+    ...pairs.flatMap(({ row, same }, i): Edit[] => (same ? [] : [{ path: `${path}/${from.length + i}`, to: row as never }])),
+    ...[...left.values()].map(({ row, i }): Edit => ({ path: `${path}/${i}`, from: row as never })),
+  ];
 }
 
 /** Several changes in one line, for the "why" of a version. */
@@ -136,6 +176,25 @@ function old2new(name: string, from: unknown, to: unknown, unit: string): string
   };
   return `${name} ${show(from)} → ${show(to)}${unit ? ` ${unit}` : ''}`;
 }
+
+const useWords: Readonly<Record<string, string>> = {
+  dough: 'into the dough',
+  rollIn: 'folded in',
+  wash: 'as a wash',
+  topping: 'on top',
+  filling: 'as filling',
+  dust: 'as dust',
+};
+/** Where nothing smaller has words of its own. */
+const sections: readonly (readonly [start: string, words: string])[] = [
+  ['/blend', 'The blend'],
+  ['/rows', 'A row'],
+  ['/chill', 'In the cold'],
+  ['/sheet', 'What is cut'],
+  ['/bake', 'In the oven'],
+  ['/keep', 'Cool and pack'],
+  ['/aim', 'What it aims at'],
+];
 
 const familyName = (id: unknown) => families[String(id)]?.name ?? String(id);
 

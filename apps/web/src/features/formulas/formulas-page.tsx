@@ -105,6 +105,7 @@ function FormulaRow({ formula }: { formula: FormulaListItem }) {
         <Box sx={{ color: 'text.secondary', fontSize: 13 }}>
           v{formula.version} · {formula.familyName}
           {formula.draftStoredAt && ' · draft stored'}
+          {formula.judgedBy === null ? ' · not judged yet by today’s rules' : formula.judgedBy !== formula.savedBy ? ' · judged anew' : ''}
         </Box>
       </TableCell>
       <TableCell>{formula.blendName}</TableCell>

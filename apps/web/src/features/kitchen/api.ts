@@ -1,5 +1,5 @@
 import { queryOptions, useMutation, useQueryClient } from '@tanstack/react-query';
-import type { Guest, Kitchen } from '@north-leaf/core';
+import type { Guest, Kitchen, Market } from '@north-leaf/core';
 import type { JudgementsBody, KitchenList, KitchenThings, LearnedBody, OvenHeatBody } from '@north-leaf/contracts';
 import { request } from '../../platform/http';
 
@@ -10,6 +10,9 @@ export type KitchenThing = { [K in KitchenList]: { readonly list: K; readonly th
 
 export type KitchenChange =
   | { readonly kind: 'glutenLimit'; readonly mgPerKg: number }
+  | { readonly kind: 'market'; readonly market: Market; readonly home: boolean }
+  | { readonly kind: 'name'; readonly name: string; readonly ingredientId: string }
+  | { readonly kind: 'forgetName'; readonly name: string }
   | { readonly kind: 'air'; readonly humidityShare: number; readonly roomC: number }
   | { readonly kind: 'mat'; readonly mat: Kitchen['mat'] | null }
   | { readonly kind: 'guest'; readonly guest: Guest }
@@ -33,6 +36,12 @@ function send(change: KitchenChange): Promise<Kitchen> {
   switch (change.kind) {
     case 'glutenLimit':
       return request('PUT', '/kitchen/gluten-limit', { mgPerKg: change.mgPerKg });
+    case 'market':
+      return request('PUT', '/kitchen/market', { market: change.market, home: change.home });
+    case 'name':
+      return request('PUT', `/kitchen/names/${encodeURIComponent(change.name)}`, { ingredientId: change.ingredientId });
+    case 'forgetName':
+      return request('DELETE', `/kitchen/names/${encodeURIComponent(change.name)}`);
     case 'air':
       return request('PUT', '/kitchen/air', { humidityShare: change.humidityShare, roomC: change.roomC });
     case 'mat':

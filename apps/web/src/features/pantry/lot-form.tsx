@@ -37,7 +37,7 @@ export function LotForm({ book, kitchen, lot, onClose }: Props) {
       const recounted = !lot || dirtyFields.onHandG === true;
       await act(lot ? `${title} changed` : `${ingredient.name}, lot ${values.code} added`, {
         kind: 'lot',
-        lot: lotOfForm(values, id, ingredientId),
+        lot: lotOfForm(values, id, ingredientId, lot),
         revision,
         recounted,
       });
@@ -81,13 +81,14 @@ export function LotForm({ book, kitchen, lot, onClose }: Props) {
       })}
     />
   );
-  const day = (name: 'bestByOn' | 'openedOn' | 'reportOn', label: string) => (
+  const day = (name: 'bestByOn' | 'useByOn' | 'openedOn' | 'reportOn' | 'certUntil', label: string) => (
     <Controller
       control={control}
       name={name}
       rules={{
         validate: (value, values) => {
           if (value !== '') return /^\d{4}-\d\d-\d\d$/.test(value) || 'is not a whole day yet';
+          if (name === 'certUntil') return values.certNumber.trim() === '' || 'A certificate has a last day';
           return name !== 'reportOn' || values.mgPerKg.trim() === '' || 'A report has a day';
         },
       }}
@@ -115,12 +116,13 @@ export function LotForm({ book, kitchen, lot, onClose }: Props) {
           {text('supplier', 'Supplier', 'as you know them')}
           {text('onHandG', 'On hand', 'g, or 3.1 kg; empty: not counted', { low: 0, high: 1e7, unit: 'g' })}
           {day('bestByOn', 'Best by')}
+          {day('useByOn', 'Use by')}
           {day('openedOn', 'Opened on')}
           {text('moisture', 'Moisture', '%, measured', { low: 0, high: 60, unit: '%' })}
           {text('packG', 'Pack', 'g, or kg', { low: 0.001, high: 1e7, unit: 'g' })}
           {text('packCost', 'Price of a pack', kitchen.currency, { low: 0, high: 1e7, unit: '' })}
         </Box>
-        <Typography variant="h2">Gluten report</Typography>
+        <Typography variant="h2">Proof of gluten</Typography>
         {ingredient?.gluten === 'free' && (
           <Box sx={{ fontSize: 13, color: 'text.secondary' }}>
             No grain is in it by nature. That is a belief, not a proof: take it on record, or enter a report.
@@ -130,7 +132,13 @@ export function LotForm({ book, kitchen, lot, onClose }: Props) {
           {text('mgPerKg', 'Found', 'mg/kg; “< 5” for below', { low: 0, high: 100000, unit: 'mg/kg' })}
           {text('method', 'Method', 'as on the report, e.g. R5 ELISA')}
           {day('reportOn', 'Day of the report')}
+          {text('certNumber', 'Or certificate', 'its number, as the maker gives it')}
+          {text('certBy', 'Certified by', 'as on the certificate')}
+          {day('certUntil', 'Holds until')}
         </Box>
+        {kitchen.home &&
+          ingredient?.gluten === 'needsProof' &&
+          text('onBag', 'Taken on the bag’s mark, because', 'at home only; kept with the lot')}
         {ingredient?.gluten === 'free' && text('accepted', 'Accept without report, because', 'kept with the lot')}
         <Controller
           control={control}

@@ -6,6 +6,11 @@ export type LotForm = {
   supplier: string;
   onHandG: string;
   bestByOn: string;
+  useByOn: string;
+  certNumber: string;
+  certBy: string;
+  certUntil: string;
+  onBag: string;
   openedOn: string;
   moisture: string;
   packG: string;
@@ -23,6 +28,11 @@ export const emptyLot: LotForm = {
   supplier: '',
   onHandG: '',
   bestByOn: '',
+  useByOn: '',
+  certNumber: '',
+  certBy: '',
+  certUntil: '',
+  onBag: '',
   openedOn: '',
   moisture: '',
   packG: '',
@@ -56,6 +66,11 @@ export function formOfLot(lot: Lot): LotForm {
     supplier: lot.supplier ?? '',
     onHandG: text(lot.onHandG),
     bestByOn: lot.bestByOn ?? '',
+    useByOn: lot.useByOn ?? '',
+    certNumber: lot.certificate?.number ?? '',
+    certBy: lot.certificate?.by ?? '',
+    certUntil: lot.certificate?.until ?? '',
+    onBag: lot.acceptedOnBag ?? '',
     openedOn: lot.openedOn ?? '',
     moisture: text(lot.moistureShare, 100),
     packG: text(lot.packG),
@@ -70,7 +85,7 @@ export function formOfLot(lot: Lot): LotForm {
 }
 
 /** The lot that a form that was checked stands for. A report needs its number; without one there is none. */
-export function lotOfForm(form: LotForm, id: string, ingredientId: string): Lot {
+export function lotOfForm(form: LotForm, id: string, ingredientId: string, held?: Lot | null): Lot {
   const set = <K extends keyof Lot>(key: K, value: Lot[K] | undefined) => (value === undefined || value === '' ? {} : { [key]: value });
   const number = (text: string, unit: string, times = 1) => {
     const value = text.trim() === '' ? undefined : numberOf(text, unit);
@@ -83,7 +98,11 @@ export function lotOfForm(form: LotForm, id: string, ingredientId: string): Lot 
     code: form.code.trim(),
     ...set('supplier', form.supplier.trim()),
     ...set('onHandG', number(form.onHandG, 'g')),
+    // Where it lies and which bake left it are not asked here, and not lost here.
+    ...(held?.placeId === undefined ? {} : { placeId: held.placeId }),
+    ...(held?.from === undefined ? {} : { from: held.from }),
     ...set('bestByOn', form.bestByOn),
+    ...set('useByOn', form.useByOn),
     ...set('openedOn', form.openedOn),
     ...set('moistureShare', number(form.moisture, '%', 0.01)),
     ...set('packG', number(form.packG, 'g')),
@@ -98,6 +117,10 @@ export function lotOfForm(form: LotForm, id: string, ingredientId: string): Lot 
             on: form.reportOn,
           },
         }),
+    ...(form.certNumber.trim() === ''
+      ? {}
+      : { certificate: { number: form.certNumber.trim(), by: form.certBy.trim() || 'its maker', until: form.certUntil } }),
+    ...set('acceptedOnBag', form.onBag.trim()),
     ...set('acceptedWithoutReport', form.accepted.trim()),
     ...(form.asideOn ? { setAside: form.setAside.trim() || 'set aside' } : {}),
   };

@@ -12,7 +12,7 @@ import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import TextField from '@mui/material/TextField';
 import { useTheme } from '@mui/material/styles';
-import { costPerG, findIngredients, glutenProof, lotsInUse, type Kitchen, type Lot } from '@north-leaf/core';
+import { costPerG, findIngredients, glutenLimitOf, glutenProof, lotsInUse, type Kitchen, type Lot } from '@north-leaf/core';
 import type { PantryBook } from '@north-leaf/contracts';
 import { kindWords } from './words';
 import { GlutenMark } from './gluten-mark';
@@ -60,7 +60,7 @@ export function LotsList({ book, kitchen }: { book: PantryBook; kitchen: Kitchen
               <TableCell align="right">Moisture</TableCell>
               <TableCell align="right">On hand</TableCell>
               <TableCell align="right">Per kg</TableCell>
-              <TableCell align="right">Best by</TableCell>
+              <TableCell align="right">Best or use by</TableCell>
               <TableCell>Now</TableCell>
             </TableRow>
           </TableHead>
@@ -68,7 +68,9 @@ export function LotsList({ book, kitchen }: { book: PantryBook; kitchen: Kitchen
             {rows.map(({ lot, name }) => {
               const ingredient = book.ingredients[lot.ingredientId];
               const perG = costPerG(lot);
-              const past = lot.bestByOn !== undefined && lot.bestByOn < book.on;
+              const lastDay = lot.useByOn ?? lot.bestByOn;
+              const past = lastDay !== undefined && lastDay < book.on;
+              const color = past && lot.useByOn !== undefined ? palette.error.main : palette.warning.main;
               const first = lotsInUse(book, lot.ingredientId)[0]?.id === lot.id;
               return (
                 <TableRow key={lot.id} hover sx={{ height: 50, opacity: lot.setAside === undefined ? 1 : 0.75 }}>
@@ -99,20 +101,21 @@ export function LotsList({ book, kitchen }: { book: PantryBook; kitchen: Kitchen
                   <TableCell>{lot.code}</TableCell>
                   <TableCell>
                     {ingredient && (
-                      <GlutenMark proof={glutenProof(ingredient, lot, kitchen.glutenLimitMgPerKg, book.on)} lot={lot} on={book.on} />
+                      <GlutenMark proof={glutenProof(ingredient, lot, glutenLimitOf(kitchen), book.on)} lot={lot} on={book.on} />
                     )}
                   </TableCell>
                   <TableCell align="right">{lot.moistureShare === undefined ? '–' : `${(lot.moistureShare * 100).toFixed(1)} %`}</TableCell>
                   <TableCell align="right">{lot.onHandG === undefined ? 'not counted' : showStock(lot.onHandG)}</TableCell>
                   <TableCell align="right">{perG === undefined ? '–' : showMoney(perG * 1000, kitchen.currency)}</TableCell>
-                  <TableCell align="right" sx={past || lot.bestByOn === book.on ? { color: palette.warning.main, fontWeight: 700 } : {}}>
-                    {lot.bestByOn === undefined
+                  <TableCell align="right" sx={past || lastDay === book.on ? { color, fontWeight: 700 } : {}}>
+                    {lot.useByOn !== undefined && 'use '}
+                    {lastDay === undefined
                       ? '–'
                       : past
-                        ? `past, ${showDay(lot.bestByOn, book.on)}`
-                        : lot.bestByOn === book.on
+                        ? `past, ${showDay(lastDay, book.on)}`
+                        : lastDay === book.on
                           ? 'today'
-                          : showDay(lot.bestByOn, book.on)}
+                          : showDay(lastDay, book.on)}
                   </TableCell>
                   <TableCell sx={{ fontSize: 13, color: 'text.secondary' }}>
                     {lot.setAside !== undefined

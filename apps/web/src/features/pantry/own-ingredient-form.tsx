@@ -1,6 +1,8 @@
 import { useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
@@ -39,11 +41,18 @@ type Form = { name: string; kind: IngredientKind; origin: Origin; gluten: 'free'
 >;
 
 /** An ingredient that no table has, from its label. What the label leaves open makes up the whole as starch. */
-export function OwnIngredientForm({ onClose }: { onClose: () => void }) {
+type Props = {
+  readonly onClose: () => void;
+  /** As it was written in a list. */ readonly name?: string;
+  readonly onStored?: (id: string) => void;
+};
+export function OwnIngredientForm({ onClose, name = '', onStored }: Props) {
   const act = useDoInPantry();
   const [allergens, setAllergens] = useState<readonly string[]>([]);
+  const [labelRead, setLabelRead] = useState(false);
+  const [id] = useState(() => crypto.randomUUID());
   const { register, control, handleSubmit, setError, formState } = useForm<Form>({
-    defaultValues: { name: '', kind: 'flour_grain', origin: 'plant', gluten: 'needsProof', sodiumMg: '' } as Form,
+    defaultValues: { name, kind: 'flour_grain', origin: 'plant', gluten: 'needsProof', sodiumMg: '' } as Form,
   });
   const { errors, isSubmitting } = formState;
   const number = (high: number) => (text: string | undefined) => {
@@ -79,9 +88,11 @@ export function OwnIngredientForm({ onClose }: { onClose: () => void }) {
         gluten: form.gluten,
         composition,
         allergens: [...allergens],
+        labelRead,
         ...more,
       };
-      await act(`${ingredient.name} added`, { kind: 'own', id: crypto.randomUUID(), ingredient, revision: 0 });
+      await act(`${ingredient.name} added`, { kind: 'own', id, ingredient, revision: 0 });
+      onStored?.(id);
       onClose();
     } catch (error) {
       if (!(error instanceof ApiError)) throw error;
@@ -127,6 +138,32 @@ export function OwnIngredientForm({ onClose }: { onClose: () => void }) {
             maxLength: { value: 120, message: 'at most 120 letters' },
           })}
         />
+        <Typography variant="h2">Allergens on the label</Typography>
+        <FormControlLabel
+          control={<Checkbox checked={labelRead} onChange={(_, checked) => setLabelRead(checked)} />}
+          label="I have read its label; what is not marked here is not in it"
+        />
+        {!labelRead && (
+          <Box sx={{ fontSize: 12.5, color: 'warning.main' }}>
+            Until its label was read it may hold anything: no guest’s limit counts as met.
+          </Box>
+        )}
+        <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2 }}>
+          {labelAllergens.map(({ name, codes }) => {
+            const on = codes.every((code) => allergens.includes(code));
+            return (
+              <Button
+                key={name}
+                size="small"
+                variant={on ? 'contained' : 'outlined'}
+                aria-pressed={on}
+                onClick={() => setAllergens(on ? allergens.filter((code) => !codes.includes(code)) : [...allergens, ...codes])}
+              >
+                {name}
+              </Button>
+            );
+          })}
+        </Box>
         <Box sx={columns}>
           {choice(
             'kind',
@@ -152,23 +189,6 @@ export function OwnIngredientForm({ onClose }: { onClose: () => void }) {
         <Typography variant="h2">How it behaves, where you know it</Typography>
         <Box sx={columns}>
           {known.map(([name, label]) => field(name, label, name === 'pieceG' ? 10000 : name === 'spoonedCupG' ? 700 : 110))}
-        </Box>
-        <Typography variant="h2">Allergens on the label</Typography>
-        <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2 }}>
-          {labelAllergens.map(({ name, codes }) => {
-            const on = codes.every((code) => allergens.includes(code));
-            return (
-              <Button
-                key={name}
-                size="small"
-                variant={on ? 'contained' : 'outlined'}
-                aria-pressed={on}
-                onClick={() => setAllergens(on ? allergens.filter((code) => !codes.includes(code)) : [...allergens, ...codes])}
-              >
-                {name}
-              </Button>
-            );
-          })}
         </Box>
         <FormEnd failed={errors.root?.message} busy={isSubmitting} onLeave={onClose} />
       </Box>

@@ -2,11 +2,15 @@ import { lazy, Suspense, useState } from 'react';
 import UndoIcon from '@mui/icons-material/Undo';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
 import IconButton from '@mui/material/IconButton';
+import MenuItem from '@mui/material/MenuItem';
 import Skeleton from '@mui/material/Skeleton';
 import TextField from '@mui/material/TextField';
 import { useQuery } from '@tanstack/react-query';
 import { useParams } from 'react-router';
+import { glutenLimitOf, glutenRules, markets, type Kitchen, type Market } from '@north-leaf/core';
 import { ErrorPage } from '../../platform/error-page';
 import { Page } from '../../ui/page';
 import { PlaceTabs } from '../../ui/place-tabs';
@@ -38,6 +42,7 @@ export function PantryPage() {
       beside={loaded ? `${Object.keys(pantry.data.ingredients).length} ingredients · ${Object.keys(pantry.data.lots).length} lots` : ' '}
       actions={
         <>
+          {loaded && <SoldIn kitchen={kitchen.data} />}
           {loaded && <GlutenLimit key={kitchen.data.glutenLimitMgPerKg} limit={kitchen.data.glutenLimitMgPerKg} />}
           <IconButton size="small" aria-label="Undo" disabled={!undoable} onClick={undo} title="Undo (Ctrl Z)">
             <UndoIcon fontSize="small" />
@@ -54,10 +59,56 @@ export function PantryPage() {
         <Rows />
       )}
       <Box sx={{ pt: 4, fontSize: 12.5, color: 'text.secondary', maxWidth: 900 }}>
-        Gluten-free means at most 20 mg/kg as sold (Codex CXS 118-1979; US 21 CFR 101.91; Reg. (EU) 828/2014). Australia and New Zealand ask
-        for none detectable and no oats. Check your local rules: labels, local law and licensed practice always win over this page.
+        {loaded && rule(kitchen.data)} Check your local rules: labels, local law and licensed practice always win over this page.
       </Box>
     </Page>
+  );
+}
+
+/** What gluten-free means where these goods are sold. */
+function rule(kitchen: Kitchen): string {
+  const { name, words, unsaid, limitMgPerKg } = glutenLimitOf(kitchen);
+  if (unsaid)
+    return 'Nobody said yet where these goods are sold: the strictest of all rules holds, none that a test can find, no oats, no malt.';
+  return `In ${name} gluten-free means ${words}; with your own limit a lot may show up to ${limitMgPerKg} mg/kg here.`;
+}
+
+/** Whose law says what gluten-free means; asked until it is said. */
+function SoldIn({ kitchen }: { kitchen: Kitchen }) {
+  const change = useKitchenChange();
+  const set = (market: Market, home: boolean) =>
+    change.mutateAsync({ kind: 'market', market, home }).then(
+      () =>
+        notify(home ? `Baked at home, by the rules of ${glutenRules.values[market].name}.` : `Sold in ${glutenRules.values[market].name}.`),
+      (error: Error) => notify(error.message, 'error'),
+    );
+  return (
+    <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, fontSize: 13.5 }}>
+      <TextField
+        select
+        size="small"
+        value={kitchen.market ?? ''}
+        error={kitchen.market === undefined}
+        onChange={(event) => void set(event.target.value as Market, kitchen.home ?? false)}
+        slotProps={{
+          htmlInput: { 'aria-label': 'Where it is sold' },
+          select: { displayEmpty: true, renderValue: (value) => (value ? glutenRules.values[value as Market].name : 'Sold in: say where') },
+        }}
+      >
+        {markets.map((market) => (
+          <MenuItem key={market} value={market}>
+            {glutenRules.values[market].name}
+          </MenuItem>
+        ))}
+      </TextField>
+      {kitchen.market !== undefined && (
+        <FormControlLabel
+          sx={{ mr: 0, '& .MuiFormControlLabel-label': { fontSize: 13.5 } }}
+          control={<Checkbox size="small" checked={kitchen.home ?? false} onChange={(_, home) => void set(kitchen.market!, home)} />}
+          label="at home only"
+        />
+      )}
+    </Box>
   );
 }
 

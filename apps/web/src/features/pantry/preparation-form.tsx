@@ -3,6 +3,8 @@ import CloseIcon from '@mui/icons-material/Close';
 import { FormEnd } from '../../ui/form-end';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
 import IconButton from '@mui/material/IconButton';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
@@ -61,6 +63,9 @@ export function PreparationForm({ book, preparation, onClose }: { book: PantryBo
   }, [draft, book]);
   const { made, problem } = outcome;
   const at = (path: string) => (problem?.path === path ? problem.message : undefined);
+  const rawEgg = draft.rows.some(
+    ({ ingredientId }) => book.ingredients[ingredientId]?.kind === 'egg' && (book.ingredients[ingredientId].heat ?? 'raw') === 'raw',
+  );
   const rawG = draft.rows.reduce((sum, { amountG }) => sum + amountG, 0);
   const unread = Object.keys(typed).length > 0;
   const reason =
@@ -174,6 +179,36 @@ export function PreparationForm({ book, preparation, onClose }: { book: PantryBo
         >
           Add an act
         </Button>
+        <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap' }}>
+          <FormControlLabel
+            control={
+              <Checkbox
+                checked={draft.cookedToC !== undefined}
+                onChange={(_, cooked) => {
+                  const { cookedToC: _was, ...rest } = draft;
+                  setDraft(cooked ? { ...rest, cookedToC: 85 } : rest);
+                }}
+              />
+            }
+            label="Cooked: its middle reached"
+          />
+          {draft.cookedToC !== undefined && (
+            <QuantityField
+              label="Middle reached"
+              kind="temperature"
+              value={draft.cookedToC}
+              onChange={(cookedToC) => set({ cookedToC })}
+              typed={typed['cookedToC']}
+              onTyped={type('cookedToC')}
+              problem={at('cookedToC')}
+            />
+          )}
+          {draft.cookedToC === undefined && rawEgg && (
+            <Box role="alert" sx={{ color: 'warning.main', fontSize: 13 }}>
+              Raw egg is in it, and nobody said that it is cooked: it counts as raw. Egg is safe from 71 °C.
+            </Box>
+          )}
+        </Box>
         <Typography variant="h2">What is lost</Typography>
         <Box sx={{ display: 'flex', gap: 5, flexWrap: 'wrap' }}>
           {(

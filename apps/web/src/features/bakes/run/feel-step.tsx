@@ -54,17 +54,19 @@ export function FeelStep({ run, progress, advance }: Props) {
     if (then === 'end') advance.forward();
   };
 
+  const right = bowl?.dough.rightHandWords ?? ['rollsClean'];
+  const isRight = word !== null && right.includes(word);
   const dosing = answer !== null && !(answer.adds === 'water' && !water);
   const button = !word
     ? null
-    : word === 'rollsClean'
+    : isRight
       ? 'Go on'
       : !dosing
         ? 'Leave it, go on'
         : answer.adds === 'water'
           ? `${capital(spoons(answer.spoons ?? 0))} in`
           : `${benchGrams(answer.doseG)} g of blend in`;
-  const press = () => (word ? void said(dosing && word !== 'rollsClean' ? 'dose' : 'end') : undefined);
+  const press = () => (word ? void said(dosing && !isRight ? 'dose' : 'end') : undefined);
   useNext(advance, {
     label: button ?? 'Next',
     detail: word ? '' : 'say how it feels',
@@ -74,7 +76,7 @@ export function FeelStep({ run, progress, advance }: Props) {
   return (
     <Box sx={{ display: 'grid', gap: 4 }}>
       <Box sx={bench.text}>
-        Squeeze a fistful, bend it, look at your palm.{' '}
+        {feelWords(right)}{' '}
         {bowl &&
           `${benchGrams(bowl.dough.pouredWaterG)} g of water is in${bowl.heldG > 0.5 ? `, ${benchGrams(bowl.heldG)} g is held back` : ''}.`}
       </Box>
@@ -87,18 +89,15 @@ export function FeelStep({ run, progress, advance }: Props) {
         onBack={advance.back}
       />
       <Box aria-live="polite" sx={{ display: 'grid', gap: 3 }}>
-        {word && <FeelSaid word={word} answer={dosing ? answer : null} dosesGiven={dosesGiven} wantedThirst={run.formula.blend.name} />}
+        {word && (
+          <FeelSaid isRight={isRight} answer={dosing ? answer : null} dosesGiven={dosesGiven} wantedThirst={run.formula.blend.name} />
+        )}
         {button && (
           <Box sx={{ display: 'flex', gap: 3, flexWrap: 'wrap' }}>
-            <Button
-              variant="contained"
-              disabled={busy}
-              sx={bench.button}
-              onClick={() => void said(dosing && word !== 'rollsClean' ? 'dose' : 'end')}
-            >
+            <Button variant="contained" disabled={busy} sx={bench.button} onClick={() => void said(dosing && !isRight ? 'dose' : 'end')}>
               {button}
             </Button>
-            {dosing && word !== 'rollsClean' && (
+            {dosing && !isRight && (
               <Button variant="outlined" disabled={busy} sx={bench.button} onClick={() => void said('end')}>
                 Leave it, go on
               </Button>
@@ -112,20 +111,29 @@ export function FeelStep({ run, progress, advance }: Props) {
 
 const spoons = (n: number) => `${n === 0.5 ? 'half a' : n % 1 === 0.5 ? `${Math.floor(n)}½` : n} ${n > 1 ? 'spoons' : 'spoon'}`;
 
+/** How to feel a dough of this form, and what is right for it. */
+function feelWords(right: readonly HandWord[]): string {
+  if (!right.includes('rollsClean')) return 'Lift a spoonful: it should cling and fall off slowly. Sticking is right here.';
+  if (right.includes('cracks')) return 'Squeeze a fistful: it should just hold. It need not bend.';
+  return right.includes('tacky')
+    ? 'Roll a ball between your palms: a little tacky is right.'
+    : 'Squeeze a fistful, bend it, look at your palm.';
+}
+
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
 function FeelSaid({
-  word,
+  isRight,
   answer,
   dosesGiven,
   wantedThirst,
 }: {
-  word: HandWord;
+  isRight: boolean;
   answer: FeelAnswer;
   dosesGiven: number;
   wantedThirst: string;
 }) {
-  if (word === 'rollsClean') return <Box sx={bench.title}>It is right.</Box>;
+  if (isRight) return <Box sx={bench.title}>It is right.</Box>;
   if (!answer)
     return (
       <Box sx={bench.text}>

@@ -1,4 +1,5 @@
 import { createStore, del, entries, get, set, setMany } from 'idb-keyval';
+import { liftEvent, liftFormula, liftKitchen, liftPantry } from '@north-leaf/core';
 import type { BakeEvent, Formula, Kitchen, Pantry } from '@north-leaf/core';
 import type { Run } from '@north-leaf/contracts';
 
@@ -7,10 +8,21 @@ export type KeptRun = { readonly run: Run; readonly formula: Formula; readonly k
 /** An event that has not been heard back from the server, and the run it belongs to. */
 export type Waiting = { readonly bakeId: string; readonly event: BakeEvent };
 
+/** A run kept by an older North Leaf, as today's documents. */
+const lifted = ({ run, formula, kitchen, pantry }: KeptRun): KeptRun => ({
+  run: { ...run, events: run.events.map(liftEvent) },
+  formula: liftFormula(formula),
+  kitchen: liftKitchen(kitchen),
+  pantry: liftPantry(pantry),
+});
+
 const runs = createStore('north-leaf-runs', 'runs');
 const outbox = createStore('north-leaf-outbox', 'events');
 
-export const keptRun = (id: string): Promise<KeptRun | undefined> => get<KeptRun>(id, runs).catch(() => undefined);
+export const keptRun = (id: string): Promise<KeptRun | undefined> =>
+  get<KeptRun>(id, runs)
+    .then((kept) => kept && lifted(kept))
+    .catch(() => undefined);
 export const keepRun = (kept: KeptRun): Promise<void> => set(kept.run.id, kept, runs).catch(() => undefined);
 export const forgetRun = (id: string): Promise<void> => del(id, runs).catch(() => undefined);
 
@@ -20,7 +32,8 @@ export const keepWaiting = (waiting: readonly Waiting[]): Promise<void> =>
     waiting.map((one) => [one.event.id, one]),
     outbox,
   );
-export const stillWaiting = async (): Promise<Waiting[]> => (await entries<string, Waiting>(outbox).catch(() => [])).map(([, one]) => one);
+export const stillWaiting = async (): Promise<Waiting[]> =>
+  (await entries<string, Waiting>(outbox).catch(() => [])).map(([, one]) => ({ ...one, event: liftEvent(one.event) }));
 export async function heardBack(ids: readonly string[]): Promise<void> {
   for (const id of ids) await del(id, outbox).catch(() => undefined);
 }

@@ -3,7 +3,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useTheme } from '@mui/material/styles';
-import { glutenProof, lotsInUse, ouncesOf, roundTo, weighToleranceG, type StepProgress } from '@north-leaf/core';
+import { glutenLimitOf, glutenProof, isUnproven, lotsInUse, ouncesOf, roundTo, weighToleranceG, type StepProgress } from '@north-leaf/core';
 import { benchNow } from '../../../platform/bench-clock';
 import { ScalePanel } from '../devices/scale-panel';
 import { useDevices } from '../devices/use-devices';
@@ -269,8 +269,8 @@ function useLot(run: RunInHand, rowKey: string, ingredientId: string) {
   const chosen = lots.find((lot) => lot.id === id) ?? null;
   const ingredient = pantry.ingredients[ingredientId];
   const proofOf = (lot: (typeof lots)[number] | null) =>
-    ingredient ? glutenProof(ingredient, lot ?? undefined, kitchen.glutenLimitMgPerKg, pantry.on) : 'proven';
-  const unproven = (proof: string) => proof === 'noReport' || proof === 'over' || proof === 'contains';
+    ingredient ? glutenProof(ingredient, lot ?? undefined, glutenLimitOf(kitchen), pantry.on) : 'proven';
+  const unproven = isUnproven;
   const confirmed = events.some(
     ({ what }) => what.kind === 'confirmed' && (what.code.startsWith('gluten.') || what.code === `lot:${id ?? ingredientId}`),
   );

@@ -8,6 +8,7 @@ import TableRow from '@mui/material/TableRow';
 import {
   editsBetween,
   families,
+  glutenLimitOf,
   glutenProof,
   InputError,
   isBlendable,
@@ -30,6 +31,9 @@ import { useFormula, useSet, useSurroundings } from './board';
 
 const proofWords: Record<ReturnType<typeof glutenProof>, string> = {
   proven: 'proven',
+  certified: 'certified by its maker',
+  onBag: 'certified on the bag, at home',
+  notInMarket: 'not in gluten-free food there',
   old: 'old report',
   over: 'over your limit',
   noReport: 'no report',
@@ -50,7 +54,7 @@ export function BlendRowDetails({ index }: { index: number }) {
   if (!ingredient) return null;
   const lots = Object.values(pantry.lots).filter(({ ingredientId }) => ingredientId === row.ingredientId);
   const lotName = (lot: Lot) =>
-    `Lot ${lot.code}, ${lot.setAside ? 'set aside' : proofWords[glutenProof(ingredient, lot, kitchen.glutenLimitMgPerKg, pantry.on)]}`;
+    `Lot ${lot.code}, ${lot.setAside ? 'set aside' : proofWords[glutenProof(ingredient, lot, glutenLimitOf(kitchen), pantry.on)]}`;
   const limit = (name: 'minShare' | 'maxShare', label: string, fallback: number) => {
     const path = `/blend/rows/${index}/${name}`;
     return (

@@ -205,12 +205,13 @@ const cell = { textAlign: 'right', fontVariantNumeric: 'tabular-nums' } as const
 function HandChances({ result }: { result: DoughResult }) {
   const { palette } = useTheme();
   const best = result.handWord;
+  const right = result.rightHandWords;
   return (
     <Box>
       <Box
         sx={{ display: 'grid', gridTemplateColumns: 'repeat(5, 1fr)', gap: '2px' }}
         role="img"
-        aria-label={`Chance that it rolls clean: ${Math.round(result.handWordChances.rollsClean * 100)} in 100`}
+        aria-label={`Chance that it feels right (${right.map((word) => handWordLabels[word].toLowerCase()).join(' or ')}): ${Math.round(right.reduce((sum, word) => sum + result.handWordChances[word], 0) * 100)} in 100`}
       >
         {handWordOrder.map((word) => {
           const chance = result.handWordChances[word];
@@ -219,7 +220,7 @@ function HandChances({ result }: { result: DoughResult }) {
               <Box
                 sx={{
                   height: 56,
-                  bgcolor: word === 'rollsClean' ? palette.leaf.firSoft : palette.leaf.well,
+                  bgcolor: right.includes(word) ? palette.leaf.firSoft : palette.leaf.well,
                   display: 'flex',
                   alignItems: 'flex-end',
                   borderBottom: `3px solid ${word === best ? palette.primary.main : palette.divider}`,
@@ -229,7 +230,7 @@ function HandChances({ result }: { result: DoughResult }) {
                   sx={{
                     width: '100%',
                     height: `${Math.max(1, chance * 100)}%`,
-                    bgcolor: word === 'rollsClean' ? palette.primary.main : palette.make.grain,
+                    bgcolor: right.includes(word) ? palette.primary.main : palette.make.grain,
                   }}
                 />
               </Box>

@@ -25,6 +25,8 @@ function KeepSettings() {
   const formula = useFormula();
   const { kitchen } = useSurroundings();
   const set = useSet();
+  /** Left out where nobody says; the cold is then asked for. */
+  const setPlace = (placeId: string) => set('/keep/placeId', placeId === '' ? undefined : placeId);
   return (
     <Box sx={{ display: 'grid', gap: 1 }}>
       <Typography variant="h2" sx={{ height: 32 }}>
@@ -42,6 +44,17 @@ function KeepSettings() {
             { value: 'looseTin', name: 'loose tin' },
             { value: 'tightTin', name: 'tight tin' },
             { value: 'sealedPouch', name: 'sealed pouch' },
+          ]}
+        />
+      </FieldRow>
+      <FieldRow label="Kept in">
+        <Choice
+          label="Kept in"
+          value={formula.keep.placeId ?? ''}
+          onChange={(placeId) => setPlace(placeId)}
+          options={[
+            { value: '', name: 'nobody said' },
+            ...kitchen.places.map(({ id, name, atC }) => ({ value: id, name: `${name}, ${Math.round(atC)} °C` })),
           ]}
         />
       </FieldRow>
@@ -171,7 +184,7 @@ function CoolingCurve({ result }: { result: KeepResult }) {
 /** Soft again, frozen, or kept too long: what to do for another day. */
 function ForLater({ result }: { result: KeepResult }) {
   const units = usePreferences((state) => state.units);
-  const { bringBack, crustSoft, freezing, mouldFreeDays, needsCold } = result;
+  const { bringBack, coldBecause, crustSoft, freezing, mouldFreeDays, needsCold } = result;
   return (
     <Box component="ul" aria-label="For later" sx={{ m: 0, pl: 5, fontSize: 13.5, display: 'grid', gap: 1 }}>
       {crustSoft && (
@@ -183,7 +196,12 @@ function ForLater({ result }: { result: KeepResult }) {
               : `Once it is filled, the crust is soft after about ${crustSoft.hours < 1 ? 'half an hour' : `${Math.round(crustSoft.hours)} h`}: fill it at serving.`}
         </li>
       )}
-      {needsCold && <li>Egg, cream or cheese is in the filling: 5 °C or colder, four hours out at most. Local rules win.</li>}
+      {needsCold && (
+        <li>
+          <b>Needs the cold:</b> {coldBecause.map((name) => name.split(/[,(]/)[0]!.trim().toLowerCase()).join(', ')}. 5 °C or colder, four
+          hours out at most. Local rules win.
+        </li>
+      )}
       {bringBack && (
         <li>
           Gone soft: back to crisp at {showQuantity(bringBack.wantC, 'temperature', units, 0)} in{' '}
@@ -202,11 +220,13 @@ function ForLater({ result }: { result: KeepResult }) {
           that dew falls on the pack.
         </li>
       )}
-      <li>
-        {mouldFreeDays === null
-          ? 'Too dry for mould in its pack, as long as it stays so.'
-          : `At its moisture mould is likely after about ${Math.floor(mouldFreeDays)} ${Math.floor(mouldFreeDays) === 1 ? 'day' : 'days'} at this room; half of that is safer.`}
-      </li>
+      {!needsCold && (
+        <li>
+          {mouldFreeDays === null
+            ? 'Too dry for mould in its pack, or frozen, as long as it stays so.'
+            : `By its wettest part mould is likely after about ${Math.floor(mouldFreeDays)} ${Math.floor(mouldFreeDays) === 1 ? 'day' : 'days'} where it is kept; half of that is safer.`}
+        </li>
+      )}
     </Box>
   );
 }

@@ -16,15 +16,7 @@ import TextField from '@mui/material/TextField';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
-import {
-  editsBetween,
-  findIngredients,
-  nutrientsOf,
-  readIngredientList,
-  type Blend,
-  type LabelNutrient,
-  type LabelRule,
-} from '@north-leaf/core';
+import { editsBetween, nutrientsOf, readIngredientList, type Blend, type LabelNutrient, type LabelRule } from '@north-leaf/core';
 import type { BoxLabel, ReadLabel } from '@north-leaf/contracts';
 import { notify } from '../../../platform/notices';
 import { ApiError } from '../../../platform/http';
@@ -66,10 +58,7 @@ export function LabelReader({ onClose }: { onClose: () => void }) {
   const running = useRef<AbortController | null>(null);
   const [busy, setBusy] = useState(false);
 
-  const list = useMemo(
-    () => readIngredientList(text, (typed) => findIngredients(pantry.ingredients, typed), pantry.ingredients),
-    [text, pantry],
-  );
+  const list = useMemo(() => readIngredientList(text, pantry.ingredients), [text, pantry]);
   const rows = list.map((one) => ({
     ...one,
     id: chosen[one.written] ?? one.id,
@@ -169,7 +158,7 @@ export function LabelReader({ onClose }: { onClose: () => void }) {
             slotProps={{ htmlInput: { style: { textAlign: 'left' }, maxLength: 4000 } }}
           />
           <Box component="ol" sx={{ m: 0, pl: 5, fontSize: 13.5, '& li': { py: 0.5 } }} aria-label="What was read">
-            {rows.map(({ written, id, sure, declaredShare, inTail }) => (
+            {rows.map(({ written, id, candidates, why, sure, declaredShare, inTail }) => (
               <li key={written}>
                 {id && sure ? (
                   <span>
@@ -180,18 +169,15 @@ export function LabelReader({ onClose }: { onClose: () => void }) {
                 ) : (
                   <Box sx={{ display: 'grid', gap: 1 }}>
                     <Box sx={{ color: 'warning.main', fontWeight: 650 }}>
-                      “{written}”: {id ? `is it ${pantry.ingredients[id]!.name}?` : 'nobody knows this name'}
+                      “{written}”: {id ? `which one? ${why}` : 'nobody knows this name'}
                     </Box>
-                    {id && (
-                      <Button
-                        size="small"
-                        variant="outlined"
-                        sx={{ justifySelf: 'start' }}
-                        onClick={() => setChosen({ ...chosen, [written]: id })}
-                      >
-                        Yes
-                      </Button>
-                    )}
+                    <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
+                      {candidates.map((one) => (
+                        <Button key={one} size="small" variant="outlined" onClick={() => setChosen({ ...chosen, [written]: one })}>
+                          {pantry.ingredients[one]!.name}
+                        </Button>
+                      ))}
+                    </Box>
                     <SearchField
                       label={`What is ${written}`}
                       placeholder="Choose what it is"

@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { Suspense, useMemo, useState } from 'react';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -11,6 +11,7 @@ import TextField from '@mui/material/TextField';
 import {
   linesOf,
   massOfAmount,
+  plainName,
   readList,
   slipsIn,
   type CupFilling,
@@ -22,9 +23,9 @@ import {
   type Slip,
 } from '@north-leaf/core';
 import { Choice } from '../../../ui/choice';
-import { SearchField } from '../../../ui/search-field';
 import { useKitchenChange } from '../../kitchen/api';
-import { ingredientOptions } from '../../pantry/api';
+import { OwnIngredientForm } from '../../pantry/doors';
+import { ListLine, partName, type Correction } from './list-line';
 
 const fillings: readonly { readonly value: CupFilling; readonly name: string }[] = [
   { value: 'spooned', name: 'cups spooned, levelled' },
@@ -32,16 +33,6 @@ const fillings: readonly { readonly value: CupFilling; readonly name: string }[]
   { value: 'sifted', name: 'cups sifted' },
   { value: 'unknown', name: 'nobody knows how' },
 ];
-const slipWords: Record<Slip['kind'], (line: ReadLine, likely: string) => string> = {
-  noAmount: () => 'no amount: it is left out until there is one',
-  unknown: () => 'nobody knows this name: choose what it is',
-  doubled: () => 'stands twice: both are counted',
-  saltForSugar: () => 'that much salt? Sugar, perhaps',
-  spoonForSpoon: (_line, likely) => `that much leavener? A teaspoon would be ${likely || 'a third'}`,
-  tooMuchGum: (_line, likely) => `that much gum? More likely about ${likely || 'a tenth'}`,
-  noWeight: () => 'nobody knows what that weighs: weigh it',
-  gluten: () => 'contains gluten: never for a bake here',
-};
 
 type Reading = {
   readonly kitchen: Kitchen;
@@ -50,56 +41,70 @@ type Reading = {
   /** A wheat formula is read here. */ readonly wheat?: boolean;
 };
 export type ListReading = ReturnType<typeof useListReading>;
+/** A line as it was read, and as the baker put it right. */
+export type ReadyLine = ReadLine & { readonly key: string; readonly leftOut: boolean; readonly corrected: boolean };
 
 /** A list as it was pasted, line by line: what was understood, what is doubtful, what is ready to be used. */
 export function useListReading({ kitchen, pantry, family, wheat = false }: Reading) {
   const [text, setText] = useState('');
   const [filling, setFilling] = useState<CupFilling>('spooned');
-  const [chosen, setChosen] = useState<Readonly<Record<string, string>>>({});
-  const { measures } = kitchen;
+  const [corrections, setCorrections] = useState<Readonly<Record<string, Correction>>>({});
+  const { measures, names } = kitchen;
   const { name, lines } = useMemo(() => linesOf(text), [text]);
   const read = useMemo(() => {
     const own = measures ?? {};
-    return readList(lines, pantry.ingredients, { filling, own }).map((line) =>
-      withChoice(line, chosen[line.written] ?? (wheat ? wheatOf(line, pantry) : undefined), pantry, filling, own),
-    );
-  }, [lines, pantry, filling, chosen, measures, wheat]);
+    return readList(lines, pantry.ingredients, { filling, own, said: names ?? {} }).map((line, i): ReadyLine => {
+      const key = `${i} ${line.written}`;
+      const mine = corrections[key] ?? (wheat ? wheatOf(line, pantry) : undefined);
+      return {
+        ...putRight(line, mine, pantry, filling, own),
+        key,
+        leftOut: mine?.leftOut ?? false,
+        corrected: corrections[key] !== undefined,
+      };
+    });
+  }, [lines, pantry, filling, corrections, measures, names, wheat]);
+  const used = useMemo(() => read.filter(({ leftOut }) => !leftOut), [read]);
   const slips = useMemo(
-    () => slipsIn(read, family, pantry.ingredients).filter(({ kind }) => !(wheat && kind === 'gluten')),
-    [read, family, pantry, wheat],
+    () => slipsIn(used, family, pantry.ingredients).filter(({ kind }) => !(wheat && kind === 'gluten')),
+    [used, family, pantry, wheat],
   );
-  const asking = read.filter((line) => line.asks && chosen[line.written] === undefined);
-  const ready = read.filter(
+  const ready = used.filter(
     ({ mass, ingredientId }) =>
       mass !== null && ingredientId !== null && (wheat || pantry.ingredients[ingredientId]!.gluten !== 'contains'),
   );
-  const amounts = ready.map(({ ingredientId, mass, written }): ListedAmount => ({
+  const amounts = ready.map(({ ingredientId, mass, written, part }): ListedAmount => ({
     ingredientId: ingredientId!,
     massG: Number(mass!.massG.toFixed(1)),
     written: written.trim(),
+    ...(part ? { part } : {}),
   }));
   return {
+    kitchen,
     pantry,
     text,
     setText,
     filling,
     setFilling,
-    choose: (line: ReadLine, id: string) => setChosen({ ...chosen, [line.written]: id }),
+    correct: (key: string, change: Correction | null) =>
+      setCorrections(({ [key]: held, ...rest }) => (change === null ? rest : { ...rest, [key]: { ...held, ...change } })),
     name,
     read,
-    slips,
-    asking,
+    slips: slips.map((slip) => ({ ...slip, key: used[slip.line]!.key })),
+    asking: used.filter(({ asks }) => asks),
     amounts,
     totalG: ready.reduce((sum, { mass }) => sum + mass!.massG, 0),
     sdG: Math.hypot(...ready.map(({ mass }) => mass!.sdG)),
-    vague: read.find(({ mass }) => mass?.asks !== undefined)?.mass?.asks,
+    vague: used.find(({ mass }) => mass?.asks !== undefined)?.mass?.asks,
   };
 }
 
 /** Left the text, right what is understood of it. */
 export function ListReader({ reading, placeholder }: { reading: ListReading; placeholder: string }) {
   const change = useKitchenChange();
-  const { pantry, text, setText, filling, setFilling, choose, name, read, slips, asking, amounts, totalG, sdG, vague } = reading;
+  const [making, setMaking] = useState<ReadyLine | null>(null);
+  const { kitchen, pantry, text, setText, filling, setFilling, correct, name, read, slips, asking, amounts, totalG, sdG, vague } = reading;
+  const left = read.filter(({ leftOut }) => leftOut).length;
   return (
     <>
       <Box sx={{ display: 'grid', gap: 2, alignContent: 'start', pt: 2 }}>
@@ -116,8 +121,8 @@ export function ListReader({ reading, placeholder }: { reading: ListReading; pla
         <Choice label="How cups were filled" value={filling} options={fillings} onChange={setFilling} width={240} />
         {vague && <AskMeasure key={vague} measure={vague} onSet={(value) => change.mutate({ kind: 'measure', name: vague, value })} />}
         <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>
-          English, Italian, Portuguese, some French and German; a recipe page’s JSON-LD too. A cup is the US cup, a xícara 240 ml, a tazza
-          250 ml.
+          English, Italian, Portuguese, Spanish, French, German; headings (filling, topping, wash) give the lines under them their place; a
+          recipe page’s JSON-LD too. A cup is the US cup, a xícara 240 ml, a tazza 250 ml.
         </Box>
       </Box>
       <Box sx={{ minWidth: 0 }}>
@@ -138,18 +143,25 @@ export function ListReader({ reading, placeholder }: { reading: ListReading; pla
             </TableHead>
             <TableBody>
               {read.map((line, i) => (
-                <Line
-                  key={`${i} ${line.written}`}
+                <ListLine
+                  key={line.key}
                   line={line}
-                  slips={slips.filter((slip) => slip.line === i)}
+                  heading={
+                    line.under !== undefined && line.under !== read[i - 1]?.under ? `${line.under}: ${partName(line.part)}` : undefined
+                  }
+                  slips={slips.filter((slip) => slip.key === line.key).map(({ key: _key, ...slip }): Slip => slip)}
                   asks={asking.includes(line)}
                   pantry={pantry}
-                  onChoose={(id) => choose(line, id)}
+                  saidBefore={kitchen.names !== undefined && Object.hasOwn(kitchen.names, plainName(line.name))}
+                  onCorrect={(correction) => correct(line.key, correction)}
+                  onRemember={(ingredientId) => change.mutate({ kind: 'name', name: plainName(line.name), ingredientId })}
+                  onForget={() => change.mutate({ kind: 'forgetName', name: plainName(line.name) })}
+                  onMake={() => setMaking(line)}
                 />
               ))}
               <TableRow>
                 <TableCell colSpan={2} sx={{ fontWeight: 650 }}>
-                  Together, {amounts.length} of {read.length} lines
+                  Together, {amounts.length} of {read.length} lines{left > 0 && `, ${left} left out`}
                 </TableCell>
                 <TableCell align="right" sx={{ fontWeight: 650 }}>
                   {totalG.toFixed(0)}
@@ -161,86 +173,53 @@ export function ListReader({ reading, placeholder }: { reading: ListReading; pla
         )}
         {change.error && <Alert severity="error">{change.error.message}</Alert>}
       </Box>
+      {making && (
+        <Suspense>
+          <OwnIngredientForm
+            name={making.name}
+            onStored={(ingredientId) => correct(making.key, { ingredientId })}
+            onClose={() => setMaking(null)}
+          />
+        </Suspense>
+      )}
     </>
   );
 }
 
 /** In a wheat formula a bare flour is wheat; nobody need be asked. */
-const wheatOf = (line: ReadLine, pantry: Pantry): string | undefined =>
-  line.asks ? line.candidates.find((id) => pantry.ingredients[id]?.gluten === 'contains') : undefined;
+const wheatOf = (line: ReadLine, pantry: Pantry): Correction | undefined => {
+  const ingredientId = line.asks ? line.candidates.find((id) => pantry.ingredients[id]?.gluten === 'contains') : undefined;
+  return ingredientId === undefined ? undefined : { ingredientId };
+};
 
-/** A line with the ingredient that the baker said it is. */
-function withChoice(
+/** A line as the baker said it is. */
+function putRight(
   line: ReadLine,
-  id: string | undefined,
+  mine: Correction | undefined,
   pantry: Pantry,
   filling: CupFilling,
   own: Readonly<Record<string, number>>,
 ): ReadLine {
-  const ingredient = id === undefined ? undefined : pantry.ingredients[id];
-  if (!ingredient) return line;
+  if (!mine) return line;
+  const ingredient = pantry.ingredients[mine.ingredientId ?? line.ingredientId ?? ''];
+  const chosen = mine.ingredientId !== undefined && ingredient !== undefined;
+  const { part: _part, ...rest } = line;
+  const part = mine.part === undefined ? line.part : mine.part;
+  const mass =
+    mine.massG !== undefined
+      ? { massG: mine.massG, sdG: 0, assumption: 'as you set it' }
+      : chosen && mine.ingredientId !== line.ingredientId
+        ? line.amount
+          ? massOfAmount(line.amount, ingredient, { filling, own })
+          : null
+        : line.mass;
   return {
-    ...line,
-    ingredientId: ingredient.id,
-    asks: false,
-    mass: line.amount ? massOfAmount(line.amount, ingredient, { filling, own }) : null,
+    ...rest,
+    ingredientId: ingredient?.id ?? line.ingredientId,
+    asks: chosen ? false : line.asks,
+    mass,
+    ...(part && part.use !== 'dough' ? { part } : {}),
   };
-}
-
-type LineProps = {
-  readonly line: ReadLine;
-  readonly slips: readonly Slip[];
-  readonly asks: boolean;
-  readonly pantry: Pantry;
-  readonly onChoose: (id: string) => void;
-};
-function Line({ line, slips, asks, pantry, onChoose }: LineProps) {
-  const { written, ingredientId, mass, candidates, why } = line;
-  const nameOf = (id: string) => pantry.ingredients[id]?.name ?? id;
-  return (
-    <TableRow>
-      <TableCell component="th" scope="row" sx={{ fontSize: 13.5 }}>
-        {written.trim()}
-      </TableCell>
-      <TableCell>
-        {asks ? (
-          <Box sx={{ display: 'grid', gap: 1, py: 1 }}>
-            <Box sx={{ color: 'warning.main', fontSize: 13 }}>Which one? {why}</Box>
-            <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
-              {candidates.slice(0, 4).map((id) => (
-                <Button key={id} size="small" variant="outlined" onClick={() => onChoose(id)}>
-                  {nameOf(id)}
-                </Button>
-              ))}
-            </Box>
-          </Box>
-        ) : ingredientId ? (
-          nameOf(ingredientId)
-        ) : (
-          <SearchField
-            label={`What is ${written.trim()}`}
-            placeholder="Choose what it is"
-            find={ingredientOptions(pantry.ingredients, (one) => one.kind !== 'excluded')}
-            onChoose={onChoose}
-          />
-        )}
-        {slips
-          .filter(({ kind }) => !(kind === 'unknown' && asks))
-          .map(({ kind, likelyG }) => (
-            <Box key={kind} role="alert" sx={{ color: kind === 'gluten' ? 'error.main' : 'warning.main', fontSize: 12.5 }}>
-              {slipWords[kind](line, likelyG === undefined ? '' : `${likelyG.toFixed(1)} g`)}
-            </Box>
-          ))}
-      </TableCell>
-      <TableCell align="right" sx={{ whiteSpace: 'nowrap', fontWeight: 650 }}>
-        {mass ? mass.massG.toFixed(1) : '–'}
-        {mass && mass.sdG > 0.05 * mass.massG && (
-          <Box sx={{ fontSize: 12.5, color: 'text.secondary', fontWeight: 400 }}>± {mass.sdG.toFixed(mass.sdG < 2 ? 1 : 0)}</Box>
-        )}
-      </TableCell>
-      <TableCell sx={{ fontSize: 13, color: 'text.secondary' }}>{mass?.assumption}</TableCell>
-    </TableRow>
-  );
 }
 
 const inMl = new Set(['glass', 'drizzle', 'drop', 'splash']);

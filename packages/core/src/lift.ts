@@ -1,0 +1,98 @@
+import { publishedIngredients } from './ingredient/published.js';
+import type { BakeEvent, Happened } from './document/bake.js';
+import type { Blend, Formula } from './document/formula.js';
+import type { Kitchen } from './document/kitchen.js';
+import type { Ingredient, Lot, Pantry } from './document/pantry.js';
+import type { Preparation } from './document/preparation.js';
+
+/*
+ * What an older North Leaf stored, as today's documents. Everything read of the past goes through here: rows of the server, drafts and
+ * runs kept in a browser, events that wait, files. Nothing is written back: a version, a bake and its events stay as they were stored.
+ *
+ * What nobody was asked then is left out, and left out never means none: a label is not read, a custard is raw, a market is the strictest.
+ */
+
+/**
+ * A formula as it is understood today.
+ *
+ * Units    none.
+ * Throws   nothing.
+ * Findings none.
+ * Source   schema 1, core 1.0 to 1.8: every later member is optional and keeps its meaning when it is left out.
+ */
+export const liftFormula = (formula: Formula): Formula => formula;
+export const liftBlend = (blend: Blend): Blend => blend;
+export const liftKitchen = (kitchen: Kitchen): Kitchen => kitchen;
+export const liftPreparation = (preparation: Preparation): Preparation => preparation;
+export const liftHappened = (what: Happened): Happened => what;
+export const liftEvent = (event: BakeEvent): BakeEvent => ({ ...event, what: liftHappened(event.what) });
+
+/**
+ * A lot: what a bake left was kept with its use-by day under the name of best-by.
+ *
+ * Units    none.
+ * Throws   nothing.
+ * Findings none.
+ * Source   core 1.7 and before.
+ */
+export function liftLot(lot: Lot): Lot {
+  if (lot.from === undefined || lot.bestByOn === undefined || lot.useByOn !== undefined) return lot;
+  const { bestByOn, ...rest } = lot;
+  return { ...rest, useByOn: bestByOn };
+}
+
+/**
+ * An ingredient: what today's table knows of its safety is joined to what was stored; its composition stays what it was.
+ *
+ * Of one of the kitchen's own an empty list of allergens is a label not read yet. A crumb of an older bake was baked.
+ *
+ * Units    none.
+ * Throws   nothing.
+ * Findings none.
+ * Source   the published table for its ids: the union of allergens, the stricter gluten class, and traits that were not stored then.
+ */
+export function liftIngredient(one: Ingredient): Ingredient {
+  const today = publishedIngredients()[one.id];
+  if (!today) return liftOwn(one);
+  const { heat, needsCold, acid, waterInFat, otherKcalPerG } = today;
+  return {
+    ...(heat === undefined ? {} : { heat }),
+    ...(needsCold === undefined ? {} : { needsCold }),
+    ...(acid === undefined ? {} : { acid }),
+    ...(waterInFat === undefined ? {} : { waterInFat }),
+    ...(otherKcalPerG === undefined ? {} : { otherKcalPerG }),
+    ...one,
+    allergens: joined(one.allergens, one.labelRead ? [] : today.allergens),
+    gluten: strictest.find((gluten) => one.gluten === gluten || today.gluten === gluten)!,
+  };
+}
+const strictest = ['contains', 'needsProof', 'free'] as const;
+
+function liftOwn(one: Ingredient): Ingredient {
+  const { madeFrom, parts, id } = one;
+  if (madeFrom && 'formulaId' in madeFrom) {
+    const raw = id.startsWith('dough-') || id.startsWith('shaped-');
+    return raw || one.heat !== undefined ? one : { ...one, heat: 'cooked' };
+  }
+  return parts || madeFrom ? one : { ...one, labelRead: one.labelRead ?? one.allergens.length > 0 };
+}
+
+/** Both lists; what one is sure of is not merely possible. */
+function joined(stored: readonly string[], today: readonly string[]): string[] {
+  const all = new Set([...stored, ...today]);
+  return [...all].filter((code) => !(code.endsWith(':possible') && all.has(code.slice(0, -':possible'.length))));
+}
+
+/**
+ * What a version was worked out with.
+ *
+ * Units    none.
+ * Throws   nothing.
+ * Findings none.
+ * Source   liftIngredient and liftLot of each.
+ */
+export const liftPantry = (pantry: Pantry): Pantry => ({
+  ...pantry,
+  ingredients: Object.fromEntries(Object.entries(pantry.ingredients).map(([id, one]) => [id, liftIngredient(one)])),
+  lots: Object.fromEntries(Object.entries(pantry.lots).map(([id, lot]) => [id, liftLot(lot)])),
+});
