@@ -245,6 +245,7 @@ if (wants('run.stateMs', 'run.feelMs', 'learn.ovenMs')) {
 }
 
 if (wants('blend.sameOptimumPct', 'blend.medianMs', 'blend.p95Ms')) await benchBlends(line);
+if (wants('reader.lineMs')) await benchReader();
 if (wants('label.truthPct', 'label.band90Pct', 'label.maePoints', 'label.medianMs')) await benchLabels(line);
 
 if (wants('web.shellGzipKb')) {
@@ -406,4 +407,16 @@ async function measureWarmStart() {
   const warm = median([await once(), await once(), await once()]);
   line('start.warmS', warm.toFixed(1), 's', '10', `median of 3; the first start of a new database took ${first.toFixed(1)} s`);
   say('bench done');
+}
+
+/** Lines of everyday recipes read one by one, in CPU time, the first look at the names left out. */
+async function benchReader() {
+  const { readLine } = await core('entry/read-line.js');
+  const { lines } = JSON.parse(readFileSync(join(ROOT, 'packages/core/src/worked/everyday-lines-cases.json'), 'utf8'));
+  const ingredients = publishedIngredients();
+  const from = performance.now();
+  readLine('1 g salt', ingredients);
+  const firstMs = performance.now() - from;
+  const perList = cpuMs(() => lines.forEach(({ line: text }) => readLine(text, ingredients)), 1);
+  line('reader.lineMs', (perList / lines.length).toFixed(2), 'ms', '1', `${lines.length} lines, 6000 names; the index is made once in ${firstMs.toFixed(0)} ms`);
 }

@@ -128,7 +128,7 @@ export {
   liftPantry,
   liftPreparation,
 } from './lift.js';
-export { hazardsOf } from './ingredient/allergens.js';
+export { allergenCodes, hazardsOf } from './ingredient/allergens.js';
 export type { Hazard } from './ingredient/allergens.js';
 export { costOf, costPerG } from './ingredient/cost.js';
 export { stockUses } from './ingredient/stock.js';

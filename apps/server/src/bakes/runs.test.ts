@@ -136,7 +136,7 @@ describe('what a run leaves', () => {
     expect(await lotOf(lotId)).toMatchObject({
       onHandG: 200,
       code: `bake ${number}`,
-      bestByOn: '2027-01-20',
+      useByOn: '2027-01-20',
       placeId: 'freezer',
       from: { bakeId: id, what: 'dough' },
     });

@@ -1,12 +1,22 @@
 import { randomUUID } from 'node:crypto';
-import { demoCrackerV2, demoKitchen, families, publishedIngredients, starterFormula, trialFromWheat, type Formula } from '@north-leaf/core';
+import {
+  coreVersion,
+  demoCrackerV2,
+  demoKitchen,
+  families,
+  publishedIngredients,
+  starterFormula,
+  trialFromWheat,
+  type Formula,
+} from '@north-leaf/core';
 import { anApp, type AnApp } from '../testing/an-app.js';
 
 const CRACKER = '3f3a2a52-8c0c-4b57-9c7e-1f6a5c0e7a11';
+let database: AnApp['database'];
 let app: AnApp['app'];
 let http: AnApp['http'];
 beforeAll(async () => {
-  ({ app, http } = await anApp());
+  ({ app, http, database } = await anApp());
 }, 60_000);
 afterAll(async () => app?.close());
 
@@ -121,4 +131,47 @@ describe('the air of today', () => {
   it.each([{ humidityShare: 1.4, roomC: 22 }, { humidityShare: 0.5, roomC: 80 }, { humidityShare: 0.5 }])('refuses %j', (air) =>
     http().put('/api/kitchen/air').send(air).expect(400),
   );
+});
+
+describe('what an older core stored', () => {
+  const old = '1.7.0';
+  const inList = async () => ((await http().get('/api/formulas').expect(200)).body as { id: string }[]).find(({ id }) => id === CRACKER)!;
+
+  it('is judged anew in the list, beside what was stored, which stays as it was', async () => {
+    // A version never changes; only this test, as the database's owner, makes one look old.
+    await database.query('ALTER TABLE "formula_versions" DISABLE TRIGGER ALL');
+    await database.query(`UPDATE "formula_versions" SET "coreVersion" = $1, "states" = '{"blend":"good"}' WHERE "formulaId" = $2`, [
+      old,
+      CRACKER,
+    ]);
+    await database.query('ALTER TABLE "formula_versions" ENABLE TRIGGER ALL');
+    const first = await inList();
+    expect(first).toMatchObject({ savedBy: old, judgedBy: coreVersion, states: { keep: expect.stringMatching(/good|watch|fix/) } });
+    // Asked once, kept, the same the next time.
+    expect(await inList()).toEqual(first);
+    const [row] = await database.query<{ judged: { coreVersion: string } }[]>('SELECT "judged" FROM "formulas" WHERE "id" = $1', [CRACKER]);
+    expect(row!.judged.coreVersion).toBe(coreVersion);
+    const [stored] = await database.query<{ states: unknown }[]>('SELECT "states" FROM "formula_versions" WHERE "formulaId" = $1 LIMIT 1', [
+      CRACKER,
+    ]);
+    expect(stored!.states).toEqual({ blend: 'good' });
+  });
+  it('is lifted when it is read: a left-over’s best-by day is its use-by day', async () => {
+    const lot = {
+      id: 'old-left',
+      ingredientId: 'egg_whole',
+      code: 'bake 1',
+      bestByOn: '2026-01-02',
+      onHandG: 20,
+      from: { bakeId: randomUUID(), what: 'egg' },
+    };
+    const [{ id: kitchenId }] = (await database.query('SELECT "id" FROM "kitchens" LIMIT 1')) as [{ id: string }];
+    await database.query(
+      'INSERT INTO "lots" ("kitchenId", "id", "ingredientId", "document", "revision", "countedAt") VALUES ($1, $2, $3, $4, 1, now())',
+      [kitchenId, lot.id, lot.ingredientId, JSON.stringify(lot)],
+    );
+    const { body } = await http().get('/api/pantry').expect(200);
+    expect(body.lots['old-left']).toMatchObject({ useByOn: '2026-01-02' });
+    expect(body.lots['old-left'].bestByOn).toBeUndefined();
+  });
 });

@@ -116,3 +116,23 @@ describe('what the kitchen has', () => {
     expect((await kitchen()).pans!.map(({ id }) => id).sort()).toEqual(['p1', 'p2', 'p3', 'p4']);
   });
 });
+
+describe('where its goods are sold, and what names mean here', () => {
+  it('a market is said, and a home sells nothing', async () => {
+    await put('market', { market: 'us', home: false }).expect(200);
+    expect((await kitchen()).market).toBe('us');
+    await put('market', { market: 'eu', home: true }).expect(200);
+    expect(await kitchen()).toMatchObject({ market: 'eu', home: true });
+    await put('market', { market: 'eu', home: false }).expect(200);
+    expect((await kitchen()).home).toBeUndefined();
+    const { body } = await put('market', { market: 'the moon', home: false }).expect(400);
+    expect(body.problems[0].path).toBe('market');
+  });
+  it('a name is remembered as it is read, without accents and case, and forgotten', async () => {
+    await put(`names/${encodeURIComponent('Plain Flöur')}`, { ingredientId: 'blend_ap' }).expect(200);
+    expect((await kitchen()).names).toEqual({ 'plain flour': 'blend_ap' });
+    await server.http().delete('/api/kitchen/names/plain%20flour').expect(200);
+    expect((await kitchen()).names).toEqual({});
+    await put('names/%21%21', { ingredientId: 'blend_ap' }).expect(400);
+  });
+});

@@ -191,7 +191,8 @@ function oneFlourFindings({ blendG }: Formula, portions: readonly Portion[]): Fi
   const most = mostOfBlend.values as Readonly<Record<string, number>>;
   return portions.flatMap(({ ingredient, amountG, row }) => {
     const high = most[ingredient.id];
-    if (high === undefined || amountG <= (high + 1e-9) * blendG) return [];
+    // A starch has a limit of its own.
+    if (high === undefined || isStarch(ingredient) || amountG <= (high + 1e-9) * blendG) return [];
     const slip = ingredient.id === 'potato_flour' && row !== undefined;
     return [
       finding(

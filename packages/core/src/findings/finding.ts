@@ -75,6 +75,7 @@ export const findingCodes = [
   'sheet.tooThin',
   'sheet.tooThick',
   'sheet.noPiece',
+  'sheet.shortBatch',
   'sheet.scrapHigh',
   'sheet.traysShort',
   'sheet.offTray',

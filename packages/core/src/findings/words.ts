@@ -247,6 +247,11 @@ const words: Record<FindingCode, (finding: Finding) => Words> = {
     why: `${f.measured?.value} mm, up to ${f.measured?.high} mm: hard to bite and slow to dry.`,
     change: 'Roll it thinner.',
   }),
+  'sheet.shortBatch': (f) => ({
+    what: 'The batch is short of one piece',
+    why: `There is ${percent(f.measured?.value, 0)} of what one takes; bake, keeping and Outlook are of a whole one.`,
+    change: 'Make the batch a little larger, roll thinner, or take a smaller pan.',
+  }),
   'sheet.noPiece': (f) => ({
     what: 'No piece comes out',
     why: `${of(f)} is larger than the sheet this dough makes.`,

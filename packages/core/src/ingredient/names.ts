@@ -1,5 +1,6 @@
 import { nameRows, turningRows } from '../facts/name-table.js';
 import { connectors, sameWords } from '../facts/name-words.js';
+import { publishedIngredients } from './published.js';
 import type { Ingredient, Pantry } from '../document/pantry.js';
 
 /** One written name, and what it may mean. */
@@ -59,7 +60,14 @@ const books = new WeakMap<Pantry['ingredients'], NameBook>();
 export function nameBookOf(ingredients: Pantry['ingredients']): NameBook {
   const held = books.get(ingredients);
   if (held) return held;
-  const entries = [...Object.values(ingredients).flatMap(ownNames), ...tableNames(ingredients)];
+  // What a kitchen called its own goes before what any table calls so.
+  const mine = Object.values(ingredients).filter(({ id }) => !publishedIngredients()[id]);
+  const theirs = Object.values(ingredients).filter(({ id }) => publishedIngredients()[id]);
+  const own = new Set(mine.flatMap(ownNames).map(({ plain: text }) => text));
+  const entries = [
+    ...mine.flatMap(ownNames),
+    ...[...theirs.flatMap(ownNames), ...tableNames(ingredients)].filter((entry) => !own.has(entry.plain)),
+  ];
   const exact = new Map<string, Meaning>();
   const byWords = new Map<string, Meaning>();
   const byLength = new Map<number, string[]>();
@@ -83,11 +91,12 @@ export const wordsOf = (plainText: string): string[] =>
     .filter((word) => word !== '' && !connectors.has(word))
     .map(singular);
 
+/** Most names hold no accent: looking costs less than taking them off. */
+const bare = (text: string): string => (/^[\x20-\x7e]*$/.test(text) ? text : text.normalize('NFD').replace(/\p{M}/gu, ''));
+
 /** Letters and numbers only, lower case, no accents. */
 export const plain = (text: string): string =>
-  text
-    .normalize('NFD')
-    .replace(/\p{M}/gu, '')
+  bare(text)
     .toLowerCase()
     .replaceAll('œ', 'oe')
     .replaceAll('æ', 'ae')

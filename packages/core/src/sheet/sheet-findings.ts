@@ -10,6 +10,7 @@ import { finding } from '../findings/judge.js';
 import { cutterOf, fittingCutter, needsCutter } from './cutters.js';
 import { usualFolds } from './laminate.js';
 import { isCutShape } from './plan.js';
+import { roundTo } from '../units/rounding.js';
 import type { Edit } from '../document/edits.js';
 import type { Formula } from '../document/formula.js';
 import type { Kitchen, Oven, Tray } from '../document/kitchen.js';
@@ -62,9 +63,27 @@ function thicknessFindings(formula: Formula, family: Family, { thicknessMm }: Sh
     : [];
 }
 
+/** Every gram of the dough so many times, a hair more so that rounding leaves it enough. */
+function largerBatch({ blendG, rows }: Formula, factor: number): Edit[] {
+  const more = (g: number) => roundTo(g * factor, 0.1, 'up');
+  return [
+    { path: '/blendG', from: blendG, to: more(blendG) },
+    ...rows.flatMap(({ use, amountG }, i): Edit[] =>
+      (use === 'dough' || use === 'rollIn' || use === 'dust') && amountG > 0
+        ? [{ path: `/rows/${i}/amountG`, from: amountG, to: more(amountG) }]
+        : [],
+    ),
+  ];
+}
+
 function cutFindings(formula: Formula, kitchen: Kitchen, result: SheetResult): Finding[] {
   const found: Finding[] = [];
   const { sheet } = formula;
+  if (result.shortFactor !== null) {
+    const measured = { path: 'sheet.pieces', value: 1 / result.shortFactor, high: 1 };
+    found.push(finding('sheet.shortBatch', 'fix', 'sheet', measured, largerBatch(formula, result.shortFactor)));
+    return found;
+  }
   if (result.pieces === 0) {
     const [first] = result.parts;
     const of = first ? `${Math.round(first.widthMm)} x ${Math.round(first.lengthMm)} mm` : '';

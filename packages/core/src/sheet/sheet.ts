@@ -52,6 +52,8 @@ export type SheetResult = {
   readonly laminate: LaminateResult | null;
   /** Of a piece as it goes into the oven: dough, roll-in, dust and topping. */ readonly makeUp: MakeUp;
   /** When it goes into the oven. */ readonly pieceC: number;
+  /** The batch is short of one piece: so many times it is enough, and all here is of that batch; null where it is not short. */
+  readonly shortFactor: number | null;
   /** Grams in, for the law that none is lost: pieces and scrap. */ readonly massInG: number;
 };
 
@@ -77,8 +79,12 @@ export function sheetStage(
     within('sheet.shrink.alongShare', shrink.alongShare, -0.5, 0.5, '(share)');
     within('sheet.shrink.acrossShare', shrink.acrossShare, -0.5, 0.5, '(share)');
   }
-  const massG = rolledG(dough);
-  const plan = planSheet(formula, kitchen, massG);
+  const given = rolledG(dough);
+  const asItIs = planSheet(formula, kitchen, given);
+  // A batch a little short of its piece is baked in thought as if it were enough: the piece does not hang on the batch.
+  const short = asItIs.pieces === 0 ? shortBatch(formula, kitchen, given) : null;
+  const massG = given * (short?.factor ?? 1);
+  const plan = short?.plan ?? asItIs;
   const body = bodyOf(formula, kitchen, dough, plan);
   const laminated = folds ? laminate(formula, folds, family, kitchen, dough, chill) : null;
   const makeUp = pieceMakeUp(dough);
@@ -115,8 +121,25 @@ export function sheetStage(
     makeUp,
     pieceC,
     massInG: massG + plan.dustG + dough.toppingG,
+    shortFactor: short?.factor ?? null,
   };
   return { result, findings: sheetFindings(formula, family, kitchen, dough, result, tray) };
+}
+
+/** Up to this many times the batch there is, one piece short is a short batch; beyond it the piece is too large for it. Judgement. */
+const MOST_SHORT = 2;
+
+/** How many times the batch gives its first piece, and that batch's plan; null where twice as much still gives none. */
+function shortBatch(formula: Formula, kitchen: Kitchen, massG: number): { factor: number; plan: SheetPlan } | null {
+  const planAt = (factor: number) => planSheet(formula, kitchen, massG * factor);
+  if (planAt(MOST_SHORT).pieces === 0) return null;
+  let [low, high] = [1, MOST_SHORT];
+  for (let step = 0; step < 16; step++) {
+    const middle = (low + high) / 2;
+    if (planAt(middle).pieces > 0) high = middle;
+    else low = middle;
+  }
+  return { factor: high, plan: planAt(high) };
 }
 
 /** All that goes under the pin the first time, g. */

@@ -166,6 +166,7 @@ const cases: Record<FindingCode, Formula> = {
   'chill.shortBench': aFormula({ '/chill/thicknessMm': 3, '/chill/targetC': 21.8, '/chill/waits/0/min': 1, '/doughAtC': 22 }),
   'sheet.tooThin': aFormula({ '/sheet/parts/0/thicknessMm': 0.8 }),
   'sheet.tooThick': aFormula({ '/sheet/parts/0/thicknessMm': 4 }),
+  'sheet.shortBatch': aFormula({ '/sheet/parts/0/shape/widthMm': 440, '/sheet/parts/0/shape/lengthMm': 440 }),
   'sheet.noPiece': aFormula({ '/sheet/parts/0/shape/widthMm': 590, '/sheet/parts/0/shape/lengthMm': 590 }),
   'sheet.scrapHigh': aFormula({ '/sheet/reroll': 'no', '/sheet/trimMm': 30 }),
   'sheet.traysShort': aFormula({
@@ -279,6 +280,7 @@ const mendable: readonly FindingCode[] = [
   'keep.rawEgg',
   'keep.coolsSlowly',
   'sheet.warmTooLong',
+  'sheet.shortBatch',
 ];
 
 describe('every finding', () => {

@@ -1,4 +1,4 @@
-import { editsBetween, families, valueAt, type Edit, type Formula, type Pantry } from '@north-leaf/core';
+import { editsBetween, families, valueAt, type Edit, type Formula, type Pantry, type Place } from '@north-leaf/core';
 
 const words: readonly [RegExp, string, string][] = [
   [/^\/blendG$/, 'Blend', 'g'],
@@ -56,7 +56,7 @@ export const placeWords = (pointer: string): string | undefined => words.find(([
  * A change in a baker's words: `Water 204 → 227 g`.
  * `formula` is the one the edit starts from; it names rows and steps.
  */
-export function describeEdit({ path, from, to }: Edit, formula: Formula, pantry: Pantry): string {
+export function describeEdit({ path, from, to }: Edit, formula: Formula, pantry: Pantry, places: readonly Place[] = []): string {
   const nameOf = (ingredientId: unknown) =>
     typeof ingredientId === 'string' ? (pantry.ingredients[ingredientId]?.name ?? ingredientId) : 'row';
   const row = /^\/rows\/(\d+)(?:\/(\w+))?(?:\/\w+)?$/.exec(path);
@@ -113,7 +113,10 @@ export function describeEdit({ path, from, to }: Edit, formula: Formula, pantry:
   if (path === '/doughOf') return to === undefined ? 'A dough of its own' : 'The dough of another formula';
   if (path.startsWith('/blendEntered')) return 'As typed';
   if (path.startsWith('/mustSuit')) return 'What it must suit';
-  if (path === '/keep/placeId') return 'Where it is kept';
+  if (path === '/keep/placeId') {
+    const place = places.find(({ id }) => id === to);
+    return place ? `Kept in ${place.name}, ${Math.round(place.atC)} °C` : 'Where it is kept';
+  }
   if (path === '/name') return `Name ${String(from)} → ${String(to)}`;
   if (path === '/blend/name') return `Blend ${String(from)} → ${String(to)}`;
   return sections.find(([start]) => path.startsWith(start))?.[1] ?? 'Something else';
@@ -163,8 +166,8 @@ function changesByKey<R extends { readonly key: string; readonly ingredientId: s
 }
 
 /** Several changes in one line, for the "why" of a version. */
-export function describeEdits(edits: readonly Edit[], formula: Formula, pantry: Pantry, most = 4): string {
-  const said = edits.slice(0, most).map((edit) => describeEdit(edit, formula, pantry));
+export function describeEdits(edits: readonly Edit[], formula: Formula, pantry: Pantry, most = 4, places: readonly Place[] = []): string {
+  const said = edits.slice(0, most).map((edit) => describeEdit(edit, formula, pantry, places));
   const more = edits.length - said.length;
   return said.join(', ') + (more > 0 ? ` and ${more} more` : '');
 }

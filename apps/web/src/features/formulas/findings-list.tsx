@@ -12,6 +12,7 @@ import {
   type Finding,
   type Formula,
   type Pantry,
+  type Place,
   type StageName,
 } from '@north-leaf/core';
 import { Leaf, stateWords, type LeafState } from '../../ui/leaf';
@@ -23,6 +24,7 @@ type Props = {
   readonly stage: StageName;
   readonly formula: Formula;
   readonly pantry: Pantry;
+  readonly places: readonly Place[];
   readonly onApply: (finding: Finding) => void;
   readonly onStage: (stage: StageName) => void;
   readonly stale: boolean;
@@ -31,7 +33,7 @@ type Props = {
 const MOST_OPEN = 3;
 
 /** What to change, by how much, and why: this stage's first, worst first; the rest as one line each. */
-export function FindingsList({ evaluation, stage, formula, pantry, onApply, onStage, stale }: Props) {
+export function FindingsList({ evaluation, stage, formula, pantry, places, onApply, onStage, stale }: Props) {
   const [all, setAll] = useState(false);
   const found = inOrder(evaluation, stage);
   const wanting = found.filter(({ level }) => level !== 'note').length;
@@ -63,6 +65,7 @@ export function FindingsList({ evaluation, stage, formula, pantry, onApply, onSt
           here={finding.stage === stage}
           formula={formula}
           pantry={pantry}
+          places={places}
           onApply={onApply}
           onStage={onStage}
           stale={stale}
@@ -85,13 +88,14 @@ type CardProps = {
   readonly here: boolean;
   readonly formula: Formula;
   readonly pantry: Pantry;
+  readonly places: readonly Place[];
   readonly onApply: (finding: Finding) => void;
   readonly onStage: (stage: StageName) => void;
   readonly stale: boolean;
 };
 
 /** The change first, as a button; then what is off and why. */
-function FindingCard({ finding, here, formula, pantry, onApply, onStage, stale }: CardProps) {
+function FindingCard({ finding, here, formula, pantry, places, onApply, onStage, stale }: CardProps) {
   const { palette } = useTheme();
   const { what, why, change } = wordsFor(finding);
   const state: LeafState = finding.level === 'note' ? 'good' : finding.level;
@@ -113,7 +117,7 @@ function FindingCard({ finding, here, formula, pantry, onApply, onStage, stale }
             color: 'primary.main',
           }}
         >
-          {describeEdits(finding.change.edits, formula, pantry)}
+          {describeEdits(finding.change.edits, formula, pantry, 4, places)}
         </Button>
       )}
       <Box sx={{ display: 'grid', gridTemplateColumns: '22px 1fr', gap: 1 }}>

@@ -153,6 +153,7 @@ export function Workspace({ detail, saved, stage, onStage, kitchen, pantry }: Pr
               evaluation={evaluation}
               stage={stage}
               formula={formula}
+              places={kitchen.places}
               pantry={pantry}
               onApply={apply}
               onStage={onStage}

@@ -10,7 +10,7 @@ import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import TextField from '@mui/material/TextField';
-import { findIngredients, isExcluded, type Ingredient, type Kitchen } from '@north-leaf/core';
+import { allergenCodes, findIngredients, isExcluded, type Ingredient, type Kitchen } from '@north-leaf/core';
 import type { PantryBook } from '@north-leaf/contracts';
 import { Choice } from '../../ui/choice';
 import { CrumbForm } from './crumb-form';
@@ -27,6 +27,7 @@ export function IngredientsList({ book }: { book: PantryBook; kitchen: Kitchen }
   const [shelf, setShelf] = useState<(typeof shelves)[number]>('all');
   const [open, setOpen] = useState<string | null>(null);
   const [adding, setAdding] = useState<'own' | 'crumb' | null>(null);
+  const [whole, setWhole] = useState(false);
   const rows = useMemo(() => rowsOf(book, typed, shelf), [book, typed, shelf]);
   const one = open === null ? undefined : book.ingredients[open];
   return (
@@ -75,12 +76,17 @@ export function IngredientsList({ book }: { book: PantryBook; kitchen: Kitchen }
             </TableRow>
           </TableHead>
           <TableBody>
-            {rows.map(({ ingredient, as }) => (
+            {rows.slice(0, whole ? rows.length : MOST_ROWS).map(({ ingredient, as }) => (
               <IngredientRow key={ingredient.id} ingredient={ingredient} as={as} onOpen={() => setOpen(ingredient.id)} />
             ))}
           </TableBody>
         </Table>
       </Box>
+      {!whole && rows.length > MOST_ROWS && (
+        <Button sx={{ mt: 2 }} variant="outlined" onClick={() => setWhole(true)}>
+          Show the other {rows.length - MOST_ROWS}
+        </Button>
+      )}
       {rows.length === 0 && <Box sx={{ py: 8, textAlign: 'center' }}>Nothing by that name here. Add it as your own, from its label.</Box>}
       {one && <IngredientSheet key={one.id} book={book} ingredient={one} onClose={() => setOpen(null)} />}
       {adding === 'own' && <OwnIngredientForm onClose={() => setAdding(null)} />}
@@ -88,6 +94,9 @@ export function IngredientsList({ book }: { book: PantryBook; kitchen: Kitchen }
     </>
   );
 }
+
+/** So many are drawn at first: a search is quicker than a walk through all. */
+const MOST_ROWS = 100;
 
 function rowsOf(book: PantryBook, typed: string, shelf: (typeof shelves)[number]): { ingredient: Ingredient; as: string | undefined }[] {
   const all = Object.values(book.ingredients);
@@ -108,7 +117,7 @@ function rowsOf(book: PantryBook, typed: string, shelf: (typeof shelves)[number]
 
 function IngredientRow({ ingredient, as, onOpen }: { ingredient: Ingredient; as: string | undefined; onOpen: () => void }) {
   const c = ingredient.composition;
-  const { sure, may } = allergenWords(ingredient.allergens);
+  const { sure, may } = allergenWords(allergenCodes(ingredient));
   const percent = (share: number, part: string) => (
     <TableCell
       key={part}
@@ -148,7 +157,11 @@ function IngredientRow({ ingredient, as, onOpen }: { ingredient: Ingredient; as:
       {percent(c.fibreShare, 'fibreShare')}
       <TableCell align="right">{ingredient.waterHoldGPerG === undefined ? '–' : ingredient.waterHoldGPerG.toFixed(2)}</TableCell>
       <TableCell align="right">{ingredient.spoonedGPerMl === undefined ? '–' : Math.round(ingredient.spoonedGPerMl * 236.588)}</TableCell>
-      <TableCell sx={{ fontSize: 13 }}>{[...sure, ...may.map((word) => `(${word})`)].join(', ') || '–'}</TableCell>
+      <TableCell sx={{ fontSize: 13 }}>
+        {ingredient.labelRead === false
+          ? [...sure, 'label not read yet'].join(', ')
+          : [...sure, ...may.map((word) => `(${word})`)].join(', ') || '–'}
+      </TableCell>
       <TableCell sx={{ fontSize: 13, color: 'text.secondary' }}>
         {ingredient.corrected ? `${basisWords[ingredient.basis]}, corrected` : basisWords[ingredient.basis]}
       </TableCell>

@@ -113,7 +113,7 @@ function SoldIn({ kitchen }: { kitchen: Kitchen }) {
 }
 
 const Rows = () => (
-  <Box aria-busy="true" aria-label="Loading the pantry">
+  <Box role="status" aria-busy="true" aria-label="Loading the pantry">
     {[0, 1, 2, 3, 4, 5].map((row) => (
       <Skeleton key={row} height={56} />
     ))}

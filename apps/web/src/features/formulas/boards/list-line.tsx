@@ -77,7 +77,7 @@ export function ListLine({ line, heading, slips, asks, pantry, saidBefore, onCor
           </TableCell>
         </TableRow>
       )}
-      <TableRow sx={leftOut ? { opacity: 0.6 } : {}}>
+      <TableRow sx={leftOut ? { '& th': { color: 'text.secondary', textDecoration: 'line-through' } } : {}}>
         <TableCell component="th" scope="row" sx={{ fontSize: 13.5 }}>
           {written.trim()}
         </TableCell>
