@@ -418,5 +418,11 @@ async function benchReader() {
   readLine('1 g salt', ingredients);
   const firstMs = performance.now() - from;
   const perList = cpuMs(() => lines.forEach(({ line: text }) => readLine(text, ingredients)), 1);
-  line('reader.lineMs', (perList / lines.length).toFixed(2), 'ms', '1', `${lines.length} lines, 6000 names; the index is made once in ${firstMs.toFixed(0)} ms`);
+  line(
+    'reader.lineMs',
+    (perList / lines.length).toFixed(2),
+    'ms',
+    '1',
+    `${lines.length} lines, 6000 names; the index is made once in ${firstMs.toFixed(0)} ms`,
+  );
 }

@@ -138,16 +138,37 @@ async function validateReader() {
     const { ingredientId, asks } = readLine(`100 g ${name}`, ingredients);
     return ingredientId !== null && !asks && !carries(ingredientId, hides);
   });
-  line('reader.hazardSilent', String(hazardSilent.length), 'names', '0', `${hazards.length} names that hide gluten or an allergen, ${ours}`);
+  line(
+    'reader.hazardSilent',
+    String(hazardSilent.length),
+    'names',
+    '0',
+    `${hazards.length} names that hide gluten or an allergen, ${ours}`,
+  );
   const everyday = linesOf('everyday-lines').map((one) => ({ ...one, read: readLine(one.line, ingredients) }));
   const pct = (of) => ((100 * everyday.filter(of).length) / everyday.length).toFixed(1);
   const silentlyWrong = everyday.filter(
     ({ read, right }) =>
-      read.ingredientId !== null && !read.asks && !right.includes(read.ingredientId) && ingredients[read.ingredientId].gluten !== 'contains',
+      read.ingredientId !== null &&
+      !read.asks &&
+      !right.includes(read.ingredientId) &&
+      ingredients[read.ingredientId].gluten !== 'contains',
   );
   line('reader.silentlyWrong', String(silentlyWrong.length), 'lines', '0', `${everyday.length} everyday lines in six languages, ${ours}`);
-  line('reader.unknownPct', pct(({ read }) => read.ingredientId === null && !read.asks), '%', '3', `nobody knows the name; ${ours}`);
-  line('reader.askedInVainPct', pct(({ read, ask }) => read.asks && read.exact && ask === undefined), '%', '5', `an exact name that asks; ${ours}`);
+  line(
+    'reader.unknownPct',
+    pct(({ read }) => read.ingredientId === null && !read.asks),
+    '%',
+    '3',
+    `nobody knows the name; ${ours}`,
+  );
+  line(
+    'reader.askedInVainPct',
+    pct(({ read, ask }) => read.asks && read.exact && ask === undefined),
+    '%',
+    '5',
+    `an exact name that asks; ${ours}`,
+  );
 }
 writeFileSync(
   join(ROOT, 'docs/validation.md'),

@@ -1,5 +1,5 @@
 import { InputError } from '../errors.js';
-import { dishHeadroomMm, fillingDensity, fillingSets, holds, juice } from '../facts/filling.js';
+import { dishHeadroomMm, fillingDensity, fillingSets, fruitBubblesC, holds, juice } from '../facts/filling.js';
 import type { Formula } from '../document/formula.js';
 import type { Kitchen, Pan } from '../document/kitchen.js';
 import type { DoughResult } from '../dough/dough.js';
@@ -19,6 +19,8 @@ export type FillingInPiece = {
   readonly juicy: boolean;
   /** Dough lies over it and browns; else it is open. */ readonly lidded: boolean;
   /** Its middle when it is set, C. */ readonly setsC: number;
+  /** Middle of a fruit filling that is seen to be done, C: it bubbles. null: not of fruit, or set by egg. */ readonly bubblesC:
+    number | null;
 };
 
 /** Fruit stands with its sugar about so long before it is filled: common practice, no source. */
@@ -61,6 +63,7 @@ export function fillingInPiece(formula: Formula, kitchen: Kitchen, dough: DoughR
     lidded: sheet.body.lidMm !== null,
     juicy: mix.fruitWaterG > 0.3 * mix.massG,
     setsC: mix.eggG > 0 ? fillingSets.values.eggC : mix.fruitWaterG > 0 ? fillingSets.values.juicyC : fillingSets.values.otherC,
+    bubblesC: mix.eggG === 0 && mix.fruitWaterG > 0 ? fruitBubblesC.value : null,
   };
 }
 

@@ -160,7 +160,8 @@ function blendFindings(
   closedShare: number,
 ): Finding[] {
   const found: Finding[] = [];
-  if (result.gritIndex > gritLimit.value) {
+  // Crumb is baked already: no grain of it is felt as grit.
+  if (family.base !== 'crumb' && result.gritIndex > gritLimit.value) {
     found.push(finding('blend.gritty', 'watch', 'blend', { path: 'blend.gritIndex', value: result.gritIndex, high: gritLimit.value }));
   }
   const [low, , high] = family.starchPercent;

@@ -2,6 +2,7 @@ import { ammoniaMostMm, coumarinFrom, binderRatioRange, gritLimit, pieceOverShee
 import { leavening, soaking, standing } from '../facts/mixing.js';
 import { finding } from '../findings/judge.js';
 import { glutenFindings } from '../ingredient/gluten.js';
+import { openedUp } from '../ingredient/hygiene.js';
 import { lotFindings } from '../ingredient/lots.js';
 import { suitFindings, suitsAskedFor } from '../ingredient/suits.js';
 import { compositionOf } from '../ingredient/mixture.js';
@@ -30,6 +31,7 @@ type Judged = {
   readonly dough: DoughResult;
   /** Rows of use dough with their place in the formula. */ readonly rows: readonly DoughRow[];
   /** Fat that is folded in, then those: what a change of fat is made on. */ readonly fatRows: readonly DoughRow[];
+  /** All that the piece is made of, preparations opened. */ readonly leaves: readonly Portion[];
 };
 type DoughRow = { readonly index: number; readonly row: Row; readonly portion: Portion };
 
@@ -46,7 +48,8 @@ export function doughFindings(
   const rowsOf = (use: Row['use']) =>
     formula.rows.flatMap((row, index) => (row.use === use ? [{ index, row, portion: portions[index]! }] : []));
   const rows = rowsOf('dough');
-  const judged: Judged = { formula, family, kitchen, pantry, dough, rows, fatRows: [...rowsOf('rollIn'), ...rows] };
+  const leaves = portions.flatMap((portion) => openedUp(pantry, portion));
+  const judged: Judged = { formula, family, kitchen, pantry, dough, rows, fatRows: [...rowsOf('rollIn'), ...rows], leaves };
   return [
     ...glutenFindings(portions, kitchen, pantry, 'dough'),
     ...suitFindings(portions, suitsAskedFor(formula.mustSuit, kitchen), pantry, 'dough'),
@@ -278,7 +281,7 @@ function sweetAndSalty({ formula, family, dough, rows }: Judged): Finding[] {
 }
 
 /** Weighing, standing, raw egg. */
-function handlingFindings({ formula, kitchen, dough, rows }: Judged): Finding[] {
+function handlingFindings({ formula, kitchen, dough, rows, leaves }: Judged): Finding[] {
   const found: Finding[] = [];
   const twice = rows.find(({ row }, i) => rows.some((other, k) => k < i && other.row.ingredientId === row.ingredientId));
   if (twice) {
@@ -320,11 +323,15 @@ function handlingFindings({ formula, kitchen, dough, rows }: Judged): Finding[] 
       unsafe: true,
     });
   }
-  const cinnamonG = rows.reduce((g, { portion }) => g + (portion.ingredient.id === 'cinnamon' ? portion.amountG : 0), 0);
+  const gramsOf = (is: (one: Ingredient) => boolean) =>
+    leaves.reduce((g, { ingredient, amountG }) => g + (is(ingredient) ? amountG : 0), 0);
+  const cinnamonG = gramsOf(({ id }) => id === 'cinnamon');
   if (cinnamonG > coumarinFrom.value * dough.doughG) {
     const measured = { path: 'dough.rows', value: cinnamonG / dough.doughG, high: coumarinFrom.value };
     found.push(finding('dough.coumarin', 'note', 'dough', measured));
   }
+  const honeyG = gramsOf(({ origin }) => origin === 'honey');
+  if (honeyG > 0) found.push(finding('dough.honey', 'note', 'dough', { path: 'dough.rows', value: honeyG }));
   const { doughEggG } = dough;
   if (doughEggG > 0) found.push(finding('dough.rawEgg', 'note', 'dough', { path: 'dough.doughEggG', value: doughEggG }));
   return found;

@@ -140,6 +140,17 @@ describe('a formula from a list', () => {
     expect(both.blendG).toBeCloseTo(240 + made.blendG, 1);
     expect(both.rows.length).toBe(aFormula().rows.length + 2);
   });
+  it('keeps how far a box read from its label may be out: spreads of one ingredient add in quadrature', () => {
+    const box = [
+      { ingredientId: 'rice_white', massG: 100, written: '200 g flour', sdG: 30 },
+      { ingredientId: 'tapioca_starch', massG: 100, written: '200 g flour', sdG: 40 },
+      { ingredientId: 'rice_white', massG: 50, written: '50 g rice flour' },
+    ];
+    const { blend, blendEntered } = formulaFromList(aFormula(), box, pantry, () => `n${n++}`, 'instead');
+    expect(blend.uncertainShare).toEqual([30 / 250, 40 / 250]);
+    expect(blendEntered?.text).toBe('200 g flour; 50 g rice flour');
+    expect(made.blend.uncertainShare).toBeUndefined();
+  });
   it('without flour leaves the blend alone', () => {
     const only = formulaFromList(aFormula(), [{ ingredientId: 'honey', massG: 20, written: 'honey' }], pantry, () => 'k', 'instead');
     expect(only.blend).toEqual(aFormula().blend);

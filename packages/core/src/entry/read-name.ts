@@ -35,6 +35,10 @@ export function readName(written: string, ingredients: Pantry['ingredients']): N
   const book = nameBookOf(ingredients);
   const text = plain(written);
   if (text.length < 2) return UNKNOWN;
+  return withOwnBlends(meant(written, text, book, ingredients), book, ingredients);
+}
+
+function meant(written: string, text: string, book: NameBook, ingredients: Pantry['ingredients']): NameAnswer {
   const whole = wholeName(book, text);
   return (
     (whole && doubted(whole, text, ingredients)) ??
@@ -44,6 +48,14 @@ export function readName(written: string, ingredients: Pantry['ingredients']): N
     near(slip(book, text), part(book, text, ingredients)) ??
     UNKNOWN
   );
+}
+
+/** Where a flour may be a ready blend, it may be one of this kitchen's. */
+function withOwnBlends(said: NameAnswer, { ownBlends }: NameBook, ingredients: Pantry['ingredients']): NameAnswer {
+  if (!said.asks || ownBlends.length === 0 || !said.ids.some((id) => ingredients[id]!.kind === 'blend')) return said;
+  const known = said.ids.filter((id) => !ownBlends.includes(id));
+  const room = Math.max(1, MOST - known.length);
+  return { ...said, ids: [...known.slice(0, 1), ...ownBlends.slice(0, room), ...known.slice(1)].slice(0, MOST) };
 }
 
 const answer = ({ ids, asks, why }: Meaning, exact: boolean): NameAnswer => ({ ids: ids.slice(0, MOST), asks, why, exact });

@@ -5,6 +5,7 @@ import { publishedIngredients } from '../ingredient/published.js';
 import { readIngredientList } from '../label/box.js';
 import { readLine, readList } from './read-line.js';
 import { readName } from './read-name.js';
+import type { Ingredient } from '../document/pantry.js';
 import type { Hazard } from '../ingredient/allergens.js';
 
 const ingredients = publishedIngredients();
@@ -113,6 +114,17 @@ describe('a name', () => {
     'that is known in part asks: %s',
     (name) => expect(of(name).asks).toBe(true),
   );
+});
+
+describe('a bare flour', () => {
+  const mine: Ingredient = { ...ingredients['blend_ap']!, id: 'own-1', name: 'House blend', madeFrom: { blendId: 'b', version: 2 } };
+  it('offers what this kitchen blends beside wheat and the boxes, in every language', () => {
+    for (const name of ['flour', 'plain flour', 'farinha', 'Mehl', 'flour mix']) {
+      const { asks, ids } = readName(name, { ...ingredients, [mine.id]: mine });
+      expect({ name, asks, ids: ids.slice(0, 2) }).toEqual({ name, asks: true, ids: ['wheat_ap', 'own-1'] });
+    }
+    expect(readName('rice flour', { ...ingredients, [mine.id]: mine }).ids).not.toContain('own-1');
+  });
 });
 
 describe('a line', () => {

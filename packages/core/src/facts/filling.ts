@@ -26,5 +26,11 @@ export const fillingSets = table(
   'commonPractice',
   'fruit with starch thickens and bubbles, custard sets; no source',
 );
+export const fruitBubblesC = fact(
+  95,
+  'C',
+  'commonPractice',
+  'a fruit filling is done when it bubbles in the middle: its starch has swollen by then, and holds; no source',
+);
 export const pieCrustRimMm = fact(10, 'mm', 'commonPractice', 'rim left bare around an open filling; no source');
 export const dishHeadroomMm = fact(3, 'mm', 'judgement', 'a boiling filling rises; left free under the rim');

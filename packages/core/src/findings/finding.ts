@@ -65,6 +65,7 @@ export const findingCodes = [
   'dough.tooWarm',
   'dough.rawEgg',
   'dough.coumarin',
+  'dough.honey',
   'chill.tooWarm',
   'chill.tooHard',
   'chill.placeTooWarm',

@@ -91,6 +91,11 @@ export const foodWords = {
     why: `${percent(f.measured?.value)} of the dough; from about ${percent(f.measured?.high)} cassia brings more coumarin than the EU allows in bakery ware named for its cinnamon.`,
     change: 'Use Ceylon cinnamon, or less. Local rules win.',
   }),
+  'dough.honey': (f) => ({
+    what: 'Honey: not for infants under one year',
+    why: `${g(f.measured?.value)} of honey. Its spores outlive the oven and can make an infant very ill.`,
+    change: 'Say it to whom you give these, or take maple or rice syrup. Local rules win.',
+  }),
   'chill.eggTooLong': (f) => ({
     what: 'Raw egg waits too long',
     why: `${daysOf(f.measured?.value)} in the cold; dough with raw egg is used within ${daysOf(f.measured?.high)}.`,

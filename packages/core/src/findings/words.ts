@@ -109,7 +109,7 @@ const words: Record<FindingCode, (finding: Finding) => Words> = {
   }),
   'dough.binderLow': (f) => ({
     what: 'Little to bind it',
-    why: `Gums reach ${percent(f.measured?.value, 0)} of what this family needs, from ${percent(f.measured?.low, 0)}: the sheet tears.`,
+    why: `Gums reach ${percent(f.measured?.value, 0)} of what this family needs, from ${percent(f.measured?.low, 0)}: the dough tears or crumbles.`,
     change: 'Add xanthan or husk to the blend.',
   }),
   'dough.binderHigh': (f) => ({

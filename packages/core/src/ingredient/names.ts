@@ -25,6 +25,7 @@ export type NameBook = {
   /** By its words in order, singular, without `of` and its like. */ readonly byWords: ReadonlyMap<string, Meaning>;
   /** Most words of any name. */ readonly longest: number;
   /** Spellings by their length, for slips of the pen. */ readonly byLength: ReadonlyMap<number, readonly string[]>;
+  /** Flours blended in this kitchen. */ readonly ownBlends: readonly string[];
   readonly turns: ReadonlyMap<string, readonly { readonly words: ReadonlySet<string>; readonly becomes: readonly string[] }[]>;
 };
 
@@ -78,7 +79,8 @@ export function nameBookOf(ingredients: Pantry['ingredients']): NameBook {
     join(byWords, wordKey(entry.plain), entry);
     longest = Math.max(longest, entry.words.length);
   }
-  const book: NameBook = { entries, exact, byWords, byLength, longest, turns: turns(ingredients) };
+  const ownBlends = mine.filter(({ kind }) => kind === 'blend').map(({ id }) => id);
+  const book: NameBook = { entries, exact, byWords, byLength, longest, ownBlends, turns: turns(ingredients) };
   books.set(ingredients, book);
   return book;
 }

@@ -114,14 +114,13 @@ function looksOf({ looks, results: { bake } }: Made): readonly PlannedLook[] {
   });
 }
 
-/** Cooled, finished, packed, rated. */
+/** Cooled, finished, packed, served, rated. */
 export function after(made: Made): RunStep[] {
   const { formula, results } = made;
   return [
     ...goingOn(made, 'hot'),
     ...waitSteps(made, 'cool', 'cool', 'keep', formula.keep.cool),
     ...goingOn(made, 'cooled'),
-    ...goingOn(made, 'serving'),
     {
       key: 'pack',
       stage: 'keep',
@@ -131,6 +130,8 @@ export function after(made: Made): RunStep[] {
       form: formula.keep.pack,
       pieces: formula.keep.piecesPerPack,
     },
+    // What waits for the plate is not in the pack.
+    ...goingOn(made, 'serving'),
     {
       key: 'rate',
       stage: 'keep',

@@ -11,6 +11,7 @@ export type ListedAmount = {
   readonly massG: number;
   readonly written: string;
   /** Left out: the dough. */ readonly part?: PartOfList;
+  /** One standard deviation, where it was read from the label of a box. */ readonly sdG?: number;
 };
 
 /** In place of the dough there is, beside it, or around its blend: every line a row then. */
@@ -92,7 +93,15 @@ function rowsOf(
 function withBlend(formula: Formula, flours: readonly ListedAmount[], pantry: Pantry, newKey: () => string, how: ListUse): Formula {
   const held =
     how === 'besides'
-      ? formula.blend.rows.map(({ ingredientId, share }) => ({ ingredientId, massG: share * formula.blendG, written: '' }))
+      ? formula.blend.rows.map(({ ingredientId, share }, i): ListedAmount => {
+          const sdShare = formula.blend.uncertainShare?.[i];
+          return {
+            ingredientId,
+            massG: share * formula.blendG,
+            written: '',
+            ...(sdShare === undefined ? {} : { sdG: sdShare * formula.blendG }),
+          };
+        })
       : [];
   const together = joined([...held, ...flours]);
   // Gum alone is no blend: it would be a dough of nothing.
@@ -101,10 +110,8 @@ function withBlend(formula: Formula, flours: readonly ListedAmount[], pantry: Pa
   const before = new Map(formula.blend.rows.map((row) => [row.ingredientId, row]));
   const { uncertainShare: _old, from: _from, ...blend } = formula.blend;
   const roundG = Number(blendG.toFixed(2));
-  const text = flours
-    .map(({ written }) => written)
-    .join('; ')
-    .slice(0, 300);
+  const text = [...new Set(flours.flatMap(({ written }) => written.split('; ')))].join('; ').slice(0, 300);
+  const fromLabel = together.some(({ sdG }) => sdG !== undefined);
   return {
     ...formula,
     blendG: roundG,
@@ -115,6 +122,7 @@ function withBlend(formula: Formula, flours: readonly ListedAmount[], pantry: Pa
         ...(before.get(ingredientId) ?? { key: newKey(), ingredientId }),
         share: massG / blendG,
       })),
+      ...(fromLabel ? { uncertainShare: together.map(({ sdG = 0 }) => sdG / blendG) } : {}),
     },
   };
 }
@@ -153,7 +161,12 @@ function joined(list: readonly ListedAmount[]): ListedAmount[] {
     sums.set(
       key,
       held
-        ? { ...held, massG: held.massG + one.massG, written: [held.written, one.written].filter((text) => text !== '').join('; ') }
+        ? {
+            ...held,
+            massG: held.massG + one.massG,
+            written: [...new Set([held.written, one.written])].filter((text) => text !== '').join('; '),
+            ...(held.sdG === undefined && one.sdG === undefined ? {} : { sdG: Math.hypot(held.sdG ?? 0, one.sdG ?? 0) }),
+          }
         : one,
     );
   }

@@ -144,6 +144,7 @@ const cases: Record<FindingCode, Formula> = {
   'dough.binderHigh': aFormula({ '/blend/rows': blendOf({ sorghum: 0.68, potato_starch: 0.29, xanthan: 0.03 }) }),
   'dough.leavenerHigh': aFormula({ '/rows/6/amountG': 12 }),
   'dough.tooWarm': aFormula({ '/doughAtC': 29 }),
+  'dough.honey': aFormula({ '/rows/8': row('honey', 12) }),
   'dough.coumarin': aFormula({ '/rows/8': row('cinnamon', 12) }),
   'dough.rawEgg': aFormula({ '/rows/8': row('egg_whole', 25) }),
   'chill.tooWarm': aFormula({ '/chill/waits/0/min': 4 }),

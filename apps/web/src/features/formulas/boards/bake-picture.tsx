@@ -97,6 +97,12 @@ function FillingFacts({ filling }: { filling: NonNullable<BakeResult['filling']>
         {filling.roomMm !== null && `, of ${showQuantity(filling.roomMm, 'length', units)} that the pan leaves it`}; set at{' '}
         {showQuantity(filling.setsC, 'temperature', units, 0)}.
       </Box>
+      {filling.bubblesC !== null && (
+        <Box>
+          Fruit is done when it bubbles in the middle, at about {showQuantity(filling.bubblesC, 'temperature', units, 0)}; the minutes here
+          are those to {showQuantity(filling.setsC, 'temperature', units, 0)}: give it longer until you see it.
+        </Box>
+      )}
       {filling.juiceG > 0.5 && (
         <Box>
           {filling.stoodG > 0.5 && `Half an hour with its sugar and salt draws ${grams(filling.stoodG)}. `}

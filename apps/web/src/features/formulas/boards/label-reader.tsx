@@ -42,8 +42,13 @@ const nutrientWords: Record<LabelNutrient, string> = {
 /** How far a box's flours may be from the table, to start with. Judgement. */
 const TOLERANCE = 0.15;
 
+type Props = {
+  readonly onClose: () => void;
+  /** Where a box was met in a list: what is in it goes there, not into this formula's blend. */ readonly onRead?: (blend: Blend) => void;
+};
+
 /** What a boxed blend is likely made of: its ingredient list and panel in, ranges and a best estimate out. */
-export function LabelReader({ onClose }: { onClose: () => void }) {
+export function LabelReader({ onClose, onRead }: Props) {
   const { pantry } = useSurroundings();
   const { edit } = useDraft.getState();
   const save = useSaveBlend();
@@ -314,30 +319,33 @@ export function LabelReader({ onClose }: { onClose: () => void }) {
         >
           Keep in the library
         </Button>
-        <Button
-          variant="outlined"
-          disabled={reading?.status !== 'read'}
-          onClick={() => {
-            const { formula } = useDraft.getState();
-            const { mostFlours, reach } = useBlendSearch.getState();
-            void runSearch(formula, 'imitated', (signal) =>
-              imitateBlend({ formula, search: { goals: [], mostFlours, reach }, label: label() }, signal),
-            );
-            onClose();
-          }}
-        >
-          Imitate from my pantry
-        </Button>
+        {!onRead && (
+          <Button
+            variant="outlined"
+            disabled={reading?.status !== 'read'}
+            onClick={() => {
+              const { formula } = useDraft.getState();
+              const { mostFlours, reach } = useBlendSearch.getState();
+              void runSearch(formula, 'imitated', (signal) =>
+                imitateBlend({ formula, search: { goals: [], mostFlours, reach }, label: label() }, signal),
+              );
+              onClose();
+            }}
+          >
+            Imitate from my pantry
+          </Button>
+        )}
         <Button
           variant="contained"
           disabled={reading?.status !== 'read'}
           onClick={() => {
             const made = blend();
-            if (made) edit(`label:${Date.now()}`, (from) => editsBetween(from, { ...from, blend: made }));
+            if (made && onRead) onRead(made);
+            else if (made) edit(`label:${Date.now()}`, (from) => editsBetween(from, { ...from, blend: made }));
             onClose();
           }}
         >
-          Use as this blend
+          {onRead ? 'That is in it' : 'Use as this blend'}
         </Button>
       </DialogActions>
     </Dialog>

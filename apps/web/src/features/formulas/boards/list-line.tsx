@@ -6,7 +6,7 @@ import IconButton from '@mui/material/IconButton';
 import TableCell from '@mui/material/TableCell';
 import TableRow from '@mui/material/TableRow';
 import TextField from '@mui/material/TextField';
-import { hazardsOf, type Pantry, type PartOfList, type ReadLine, type Slip } from '@north-leaf/core';
+import { hazardsOf, type Blend, type Ingredient, type Pantry, type PartOfList, type ReadLine, type Slip } from '@north-leaf/core';
 import { Choice } from '../../../ui/choice';
 import { SearchField } from '../../../ui/search-field';
 import { ingredientOptions } from '../../pantry/api';
@@ -15,6 +15,7 @@ import type { ReadyLine } from './list-reader';
 /** What a baker put right in one line. */
 export type Correction = {
   readonly ingredientId?: string;
+  /** A box: what its label says is in it. */ readonly box?: Blend | null;
   readonly massG?: number;
   readonly leftOut?: boolean;
   readonly part?: PartOfList;
@@ -55,19 +56,25 @@ type Props = {
   readonly onRemember: (ingredientId: string) => void;
   readonly onForget: () => void;
   readonly onMake: () => void;
+  /** Left out where no box can stand. */ readonly onBox: (() => void) | undefined;
 };
 
+const isBox = (one: Ingredient | undefined) => one?.kind === 'blend' && one.madeFrom === undefined;
+
 /** One line: what it was read as, what it asks, and everything a baker can put right about it. */
-export function ListLine({ line, heading, slips, asks, pantry, saidBefore, onCorrect, onRemember, onForget, onMake }: Props) {
+export function ListLine({ line, heading, slips, asks, pantry, saidBefore, onCorrect, onRemember, onForget, onMake, onBox }: Props) {
   const [open, setOpen] = useState(false);
-  const { written, ingredientId, mass, candidates, why, leftOut, corrected, part } = line;
+  const { written, ingredientId, mass, candidates, why, leftOut, corrected, part, box } = line;
   const nameOf = (id: string) => pantry.ingredients[id]?.name ?? id;
   const choose = (id: string) => {
     setOpen(false);
-    onCorrect({ ingredientId: id, leftOut: false });
+    onCorrect({ ingredientId: id, box: null, leftOut: false });
   };
   const unknown = ingredientId === null && !asks;
   const fix = slips.some(({ kind }) => kind === 'gluten');
+  // A flour may be a box: what is in it is read where it is met.
+  const mayBeBox =
+    onBox !== undefined && !leftOut && [ingredientId, ...(asks ? candidates : [])].some((id) => isBox(pantry.ingredients[id ?? '']));
   return (
     <>
       {heading && (
@@ -117,13 +124,18 @@ export function ListLine({ line, heading, slips, asks, pantry, saidBefore, onCor
           ) : (
             <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
               <span>
-                {nameOf(ingredientId!)}
+                {box ? `${box.name}: ${box.rows.map((row) => nameOf(row.ingredientId)).join(', ')}` : nameOf(ingredientId!)}
                 {part && <Box component="span" sx={{ color: 'text.secondary', fontSize: 12.5 }}>{`, ${partName(part)}`}</Box>}
               </span>
               <IconButton size="small" aria-label={`Correct ${written.trim()}`} aria-expanded={open} onClick={() => setOpen(!open)}>
                 <EditOutlinedIcon fontSize="inherit" />
               </IconButton>
             </Box>
+          )}
+          {mayBeBox && (
+            <Button size="small" variant={asks ? 'outlined' : 'text'} sx={{ mb: asks ? 1 : 0 }} onClick={onBox}>
+              {box ? 'Read its label again' : asks ? 'It is a box: read its label' : 'Read what its box says is in it'}
+            </Button>
           )}
           {saidBefore && !asks && !leftOut && (
             <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>
@@ -133,7 +145,7 @@ export function ListLine({ line, heading, slips, asks, pantry, saidBefore, onCor
               </Button>
             </Box>
           )}
-          {corrected && !saidBefore && !leftOut && ingredientId !== null && line.name !== '' && (
+          {corrected && !box && !saidBefore && !leftOut && ingredientId !== null && line.name !== '' && (
             <Button size="small" sx={{ minHeight: 0, p: 0 }} onClick={() => onRemember(ingredientId)}>
               In this kitchen “{line.name}” is always this
             </Button>

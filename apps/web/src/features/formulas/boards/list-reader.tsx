@@ -1,4 +1,4 @@
-import { Suspense, useMemo, useState } from 'react';
+import { lazy, Suspense, useMemo, useState } from 'react';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -14,6 +14,7 @@ import {
   plainName,
   readList,
   slipsIn,
+  type Blend,
   type CupFilling,
   type Family,
   type Kitchen,
@@ -26,6 +27,10 @@ import { Choice } from '../../../ui/choice';
 import { useKitchenChange } from '../../kitchen/api';
 import { OwnIngredientForm } from '../../pantry/doors';
 import { ListLine, partName, type Correction } from './list-line';
+
+const LabelReader = lazy(async () => ({ default: (await import('./label-reader')).LabelReader }));
+/** What a spoon or cup of a box weighs, whatever is in it. */
+const BOXED = 'blend_ap';
 
 const fillings: readonly { readonly value: CupFilling; readonly name: string }[] = [
   { value: 'spooned', name: 'cups spooned, levelled' },
@@ -42,7 +47,12 @@ type Reading = {
 };
 export type ListReading = ReturnType<typeof useListReading>;
 /** A line as it was read, and as the baker put it right. */
-export type ReadyLine = ReadLine & { readonly key: string; readonly leftOut: boolean; readonly corrected: boolean };
+export type ReadyLine = ReadLine & {
+  readonly key: string;
+  readonly leftOut: boolean;
+  readonly corrected: boolean;
+  /** What the label of its box says is in it. */ readonly box: Blend | null;
+};
 
 /** A list as it was pasted, line by line: what was understood, what is doubtful, what is ready to be used. */
 export function useListReading({ kitchen, pantry, family, wheat = false }: Reading) {
@@ -61,6 +71,7 @@ export function useListReading({ kitchen, pantry, family, wheat = false }: Readi
         key,
         leftOut: mine?.leftOut ?? false,
         corrected: corrections[key] !== undefined,
+        box: mine?.box ?? null,
       };
     });
   }, [lines, pantry, filling, corrections, measures, names, wheat]);
@@ -73,15 +84,20 @@ export function useListReading({ kitchen, pantry, family, wheat = false }: Readi
     ({ mass, ingredientId }) =>
       mass !== null && ingredientId !== null && (wheat || pantry.ingredients[ingredientId]!.gluten !== 'contains'),
   );
-  const amounts = ready.map(({ ingredientId, mass, written, part }): ListedAmount => ({
-    ingredientId: ingredientId!,
-    massG: Number(mass!.massG.toFixed(1)),
-    written: written.trim(),
-    ...(part ? { part } : {}),
-  }));
+  const amounts = ready.flatMap(({ ingredientId, mass, written, part, box }): ListedAmount[] => {
+    const line = { written: written.trim(), ...(part ? { part } : {}) };
+    if (!box) return [{ ...line, ingredientId: ingredientId!, massG: Number(mass!.massG.toFixed(1)) }];
+    return box.rows.map((row, i) => ({
+      ...line,
+      ingredientId: row.ingredientId,
+      massG: row.share * mass!.massG,
+      ...(box.uncertainShare ? { sdG: box.uncertainShare[i]! * mass!.massG } : {}),
+    }));
+  });
   return {
     kitchen,
     pantry,
+    wheat,
     text,
     setText,
     filling,
@@ -93,6 +109,7 @@ export function useListReading({ kitchen, pantry, family, wheat = false }: Readi
     slips: slips.map((slip) => ({ ...slip, key: used[slip.line]!.key })),
     asking: used.filter(({ asks }) => asks),
     amounts,
+    linesUsed: ready.length,
     totalG: ready.reduce((sum, { mass }) => sum + mass!.massG, 0),
     sdG: Math.hypot(...ready.map(({ mass }) => mass!.sdG)),
     vague: used.find(({ mass }) => mass?.asks !== undefined)?.mass?.asks,
@@ -103,7 +120,9 @@ export function useListReading({ kitchen, pantry, family, wheat = false }: Readi
 export function ListReader({ reading, placeholder }: { reading: ListReading; placeholder: string }) {
   const change = useKitchenChange();
   const [making, setMaking] = useState<ReadyLine | null>(null);
-  const { kitchen, pantry, text, setText, filling, setFilling, correct, name, read, slips, asking, amounts, totalG, sdG, vague } = reading;
+  const [box, setBox] = useState<ReadyLine | null>(null);
+  const { kitchen, pantry, wheat, text, setText, filling, setFilling, correct, name, read, slips, asking } = reading;
+  const { linesUsed, totalG, sdG, vague } = reading;
   const left = read.filter(({ leftOut }) => leftOut).length;
   return (
     <>
@@ -157,11 +176,12 @@ export function ListReader({ reading, placeholder }: { reading: ListReading; pla
                   onRemember={(ingredientId) => change.mutate({ kind: 'name', name: plainName(line.name), ingredientId })}
                   onForget={() => change.mutate({ kind: 'forgetName', name: plainName(line.name) })}
                   onMake={() => setMaking(line)}
+                  onBox={wheat ? undefined : () => setBox(line)}
                 />
               ))}
               <TableRow>
                 <TableCell colSpan={2} sx={{ fontWeight: 650 }}>
-                  Together, {amounts.length} of {read.length} lines{left > 0 && `, ${left} left out`}
+                  Together, {linesUsed} of {read.length} lines{left > 0 && `, ${left} left out`}
                 </TableCell>
                 <TableCell align="right" sx={{ fontWeight: 650 }}>
                   {totalG.toFixed(0)}
@@ -173,6 +193,11 @@ export function ListReader({ reading, placeholder }: { reading: ListReading; pla
         )}
         {change.error && <Alert severity="error">{change.error.message}</Alert>}
       </Box>
+      {box && (
+        <Suspense>
+          <LabelReader onRead={(said) => correct(box.key, { box: said })} onClose={() => setBox(null)} />
+        </Suspense>
+      )}
       {making && (
         <Suspense>
           <OwnIngredientForm
@@ -201,14 +226,15 @@ function putRight(
   own: Readonly<Record<string, number>>,
 ): ReadLine {
   if (!mine) return line;
-  const ingredient = pantry.ingredients[mine.ingredientId ?? line.ingredientId ?? ''];
-  const chosen = mine.ingredientId !== undefined && ingredient !== undefined;
+  const chosenId = mine.box ? BOXED : mine.ingredientId;
+  const ingredient = pantry.ingredients[chosenId ?? line.ingredientId ?? ''];
+  const chosen = chosenId !== undefined && ingredient !== undefined;
   const { part: _part, ...rest } = line;
   const part = mine.part === undefined ? line.part : mine.part;
   const mass =
     mine.massG !== undefined
       ? { massG: mine.massG, sdG: 0, assumption: 'as you set it' }
-      : chosen && mine.ingredientId !== line.ingredientId
+      : chosen && chosenId !== line.ingredientId
         ? line.amount
           ? massOfAmount(line.amount, ingredient, { filling, own })
           : null
