@@ -113,6 +113,7 @@ export { wholeSteps } from './solve/whole-steps.js';
 export { findIngredients, doesWhat } from './ingredient/search.js';
 export { confusions, plain as plainName } from './ingredient/names.js';
 export { correctableFields, withCorrections } from './ingredient/corrections.js';
+export { keepingOf } from './ingredient/hygiene.js';
 export { fromBake, fromBlend, fromDough, fromPreparation } from './ingredient/made.js';
 export { glutenLimitOf, glutenProof, isUnproven } from './ingredient/gluten.js';
 export { glutenRules, markets } from './facts/markets.js';

@@ -50,6 +50,12 @@ export const rawEggDays = fact(
   'judgement',
   'longest that dough with raw egg is kept cold, of the 7 days that the US food code allows at 5 C; local rules win',
 );
+export const coldGoodDays = fact(
+  3,
+  'd',
+  'fromMemory',
+  'cooked goods that need the cold are eaten within 3 to 4 days at 5 C (US consumer advice); the US food code allows 7 from making, marked; the shorter; local rules win',
+);
 export const openEggDays = fact(
   2,
   'd',

@@ -114,6 +114,7 @@ export const findingCodes = [
   'keep.crustSoftens',
   'keep.needsCold',
   'keep.coolsSlowly',
+  'keep.coldTooLong',
   'keep.rawEgg',
 ] as const;
 export type FindingCode = (typeof findingCodes)[number];

@@ -126,6 +126,11 @@ export const foodWords = {
     why: `Moist food that is not acid is kept at ${c(f.measured?.high)} or colder, and stands out ${(f.measured?.value ?? 0).toFixed(0)} hours at most in all. Plant custards and cooked vegetables too.`,
     change: 'Keep it in a fridge of 5 °C or colder until it is eaten. Local rules win.',
   }),
+  'keep.coldTooLong': (f) => ({
+    what: 'Sold longer than the cold keeps it',
+    why: `${daysOf(f.measured?.low)}; food that needs the cold is eaten within ${daysOf(f.measured?.high)} at 5 °C: ${of(f)}.`,
+    change: 'Sell it sooner, or freeze it. Local rules win.',
+  }),
   'keep.coolsSlowly': (f) => ({
     what: 'Cools too slowly to be safe',
     why: `${hours(f.measured?.value)} from 57 °C to ${of(f)} °C; cooked food that needs the cold takes ${hours(f.measured?.high)} at most: 2 h to 21 °C, 6 h in all to 5 °C.`,

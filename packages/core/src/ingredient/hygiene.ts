@@ -1,9 +1,12 @@
+import { coldGoodDays } from '../facts/cold.js';
 import { heatedAndPackedAw, microbesFromAw } from '../facts/keeping.js';
 import { eggCoreC } from '../facts/oven.js';
 import { rawDoughActivity } from '../matter/sorption.js';
+import { fromPreparation } from './made.js';
 import { makeUpOf, portionOf } from './mixture.js';
 import { isEgg } from './roles.js';
 import type { Ingredient, Pantry } from '../document/pantry.js';
+import type { Preparation } from '../document/preparation.js';
 import type { Portion } from './mixture.js';
 
 /** Something bought, and whether a preparation that it went into was heated through. */
@@ -96,6 +99,23 @@ export function hygieneOf(
     rawEggG: used.filter(isRawEgg).reduce((sum, { amountG }) => sum + amountG, 0),
     because: [...new Set(because.map(({ ingredient }) => ingredient.name))],
   };
+}
+
+/**
+ * A preparation as it is kept: whether it needs the cold, the raw egg in it, and the most days it may stand where it does; null: as long
+ * as it is good.
+ *
+ * Units    g, d.
+ * Throws   InputError as fromPreparation.
+ * Findings none: the form says it, and what it goes into is judged by keep.
+ * Source   hygieneOf; facts/cold coldGoodDays.
+ */
+export function keepingOf(preparation: Preparation, pantry: Pantry): PartHygiene & { readonly mostDays: number | null } {
+  const ingredient = fromPreparation(preparation, pantry);
+  const found = hygieneOf(pantry, [{ ingredient, amountG: 1, lot: undefined }], { heated: isCookedHere(ingredient), packed: false });
+  const cold = found.needsCold || found.rawEggG > 0;
+  const days = { room: 0, fridge: coldGoodDays.value, freezer: null };
+  return { ...found, needsCold: cold, mostDays: cold ? days[preparation.keepAt] : null };
 }
 
 /** Sugar that does not fit into the water lies in it as grains: the solution is a full one. */

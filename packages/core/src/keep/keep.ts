@@ -23,6 +23,7 @@ import {
   thawedC,
   vapourInAir,
 } from '../facts/keeping.js';
+import { coldGoodDays } from '../facts/cold.js';
 import { judged } from '../facts/judgements.js';
 import { finding } from '../findings/judge.js';
 import { firstReach } from '../math/interpolate.js';
@@ -95,7 +96,7 @@ export type KeepResult = {
  *
  * Units    d, h, min, C, shares.
  * Throws   InputError at keep.placeId for a place the kitchen does not have, at keep.piecesPerPack out of 1..10000, keep.sellWithinDays out of 0..365, keep.cool[i].
- * Findings keep.notCrisp, keep.softBeforeSold, keep.packedWarm, keep.crustSoftens; unsafe: keep.mayMould, keep.needsCold, keep.coolsSlowly, keep.rawEgg.
+ * Findings keep.notCrisp, keep.softBeforeSold, keep.packedWarm, keep.crustSoftens; unsafe: keep.mayMould, keep.needsCold, keep.coldTooLong, keep.coolsSlowly, keep.rawEgg.
  * Source   facts/keeping: Peleg 1994, Katz & Labuza 1981 from memory; packs are judgement.
  */
 export function keepStage(
@@ -355,6 +356,12 @@ function foodFindings(formula: Formula, kitchen: Kitchen, pantry: Pantry, result
   if (result.needsCold && !cold) {
     const measured = { path: 'keep.needsCold', value: outOfColdHours.value, high: fridgeC.value, of: result.coldBecause.join(', ') };
     unsafe('keep.needsCold', measured, intoCold(formula, kitchen));
+  }
+  const { sellWithinDays: low, placeId } = formula.keep;
+  const frozen = kitchen.places.find(({ id }) => id === placeId)?.kind === 'freezer';
+  if (result.needsCold && cold && !frozen && low > coldGoodDays.value) {
+    const measured = { path: 'keep.sellWithinDays', value: low, low, high: coldGoodDays.value, of: result.coldBecause.join(', ') };
+    unsafe('keep.coldTooLong', measured, [{ path: '/keep/sellWithinDays', from: low, to: coldGoodDays.value }]);
   }
   const { throughMin, inAllMin } = coolingLimits.values;
   if (result.coldCooling && cold) {

@@ -1,4 +1,5 @@
-import { openEggDays, rawEggDays } from '../facts/cold.js';
+import { coldGoodDays, openEggDays, rawEggDays } from '../facts/cold.js';
+import { fridgeC } from '../facts/keeping.js';
 import { leftOverDays } from '../facts/keeping-dough.js';
 import { daysAfter } from '../units/days.js';
 import type { Begins, LeftOver, RunStep } from '../document/bake.js';
@@ -18,7 +19,7 @@ export type KeptFor = {
  * Units    g, days.
  * Throws   nothing.
  * Findings none.
- * Source   facts/keeping-dough, facts/cold rawEggDays and openEggDays; what is baked or ground as long as the formula says it is sold.
+ * Source   facts/keeping-dough, facts/cold rawEggDays and openEggDays; what is baked or ground as long as the formula says it is sold, less where it moulds or needs the cold (coldGoodDays).
  *
  * @param on the day it is kept on, 2026-11-25
  */
@@ -35,14 +36,27 @@ export function keptFor(
   return { useByOn: daysAfter(on, daysOf(what, place, formula, evaluation)), pieces: piecesOf(what, amountG, evaluation) };
 }
 
-function daysOf(what: LeftOver, place: Place | undefined, { keep }: Formula, { dough }: Evaluation): number {
-  if (what === 'baked' || what === 'crumb') return Math.max(1, keep.sellWithinDays);
+function daysOf(what: LeftOver, place: Place | undefined, formula: Formula, evaluation: Evaluation): number {
+  if (what === 'baked' || what === 'crumb') return daysBaked(what, place, formula, evaluation);
+  const { dough } = evaluation;
   const days = leftOverDays.values;
   if (place?.kind === 'freezer') return days.freezer;
   // Out of the cold an opened egg is for the same day.
   if (what === 'egg') return place?.kind === 'fridge' ? openEggDays.value : 0;
   if (place?.kind !== 'fridge') return days.otherwise;
   return dough.state !== 'waiting' && dough.result.doughEggG > 0 ? Math.min(days.fridge, rawEggDays.value) : days.fridge;
+}
+
+/** As long as it is sold, and no longer than it is safe: what needs the cold has its own days there, and none out of it. */
+function daysBaked(what: 'baked' | 'crumb', place: Place | undefined, { keep }: Formula, { keep: kept }: Evaluation): number {
+  const sold = Math.max(1, keep.sellWithinDays);
+  if (kept.state === 'waiting') return 0;
+  const { needsCold, mouldFreeDays } = kept.result;
+  if (needsCold && what === 'baked') {
+    if (place?.kind === 'freezer') return leftOverDays.values.freezer;
+    return (place?.atC ?? Infinity) <= fridgeC.value ? Math.min(sold, coldGoodDays.value) : 0;
+  }
+  return place?.kind === 'freezer' || mouldFreeDays === null ? sold : Math.min(sold, Math.floor(mouldFreeDays));
 }
 
 function piecesOf(what: LeftOver, amountG: number, { sheet }: Evaluation): number | null {

@@ -389,6 +389,16 @@ describe('what a run leaves', () => {
     expect((pieces! + 1) * evaluation.sheet.result.pieceDoughG).toBeGreaterThan(100);
   });
 
+  it('baked goods that need the cold: three days in it, none out of it, whatever days they are sold for', () => {
+    const topping = { key: 'r9', ingredientId: 'cream_cheese', amountG: 60, use: 'topping' as const, goesOn: { at: 'cooled' as const } };
+    const creamy = { ...demoCrackerV2, rows: [...demoCrackerV2.rows, topping] };
+    const worked = evaluate(creamy, demoKitchen, pantry);
+    const days = ['fridge', 'table', 'freezer'].map(
+      (place) => keptFor('baked', 60, place, '2026-11-25', creamy, demoKitchen, worked).useByOn,
+    );
+    expect(days).toEqual(['2026-11-28', '2026-11-25', '2027-01-24']);
+  });
+
   it('raw egg keeps shorter in the fridge', () => {
     const eggy = {
       ...demoCrackerV2,

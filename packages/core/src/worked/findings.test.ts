@@ -229,6 +229,11 @@ const cases: Record<FindingCode, Formula> = {
   'keep.packedWarm': aFormula({ '/keep/cool/0/min': 1 }),
   'keep.crustSoftens': aFormula({ '/rows/8': aFilling('blueberries', 200, 'f1', { at: 'cooled' }) }),
   'keep.needsCold': aFormula({ '/rows/8': aFilling('cream_cheese', 200, 'f1', { at: 'cooled' }) }),
+  'keep.coldTooLong': aFormula({
+    '/rows/8': aFilling('cream_cheese', 200, 'f1', { at: 'cooled' }),
+    '/keep/placeId': 'fridge',
+    '/keep/sellWithinDays': 6,
+  }),
   'keep.coolsSlowly': aFormula({ '/rows/8': aFilling('cream_cheese', 200, 'f1'), '/keep/cool/0/min': 700, '/keep/placeId': 'fridge' }),
   'keep.rawEgg': aFormula({ '/rows/8': aFilling('egg_white', 60, 'f1', { at: 'cooled' }) }),
   'keep.mayMould': aFormula({ '/bake/steps': [{ name: 'Short', wantC: 180, min: 4 }] }),
@@ -280,6 +285,7 @@ const mendable: readonly FindingCode[] = [
   'keep.needsCold',
   'keep.rawEgg',
   'keep.coolsSlowly',
+  'keep.coldTooLong',
   'sheet.warmTooLong',
   'sheet.shortBatch',
 ];
@@ -325,6 +331,7 @@ describe('every finding', () => {
       'keep.mayMould',
       'keep.needsCold',
       'keep.coolsSlowly',
+      'keep.coldTooLong',
       'keep.rawEgg',
     ]);
   });

@@ -2,11 +2,13 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { families } from '../facts/families.js';
 import { fromPreparation } from '../ingredient/made.js';
+import { keepingOf } from '../ingredient/hygiene.js';
 import { mouldFreeDays } from '../keep/keep.js';
 import { findingsOf } from '../evaluate.js';
 import { aFormula, aStarter, kitchen, pantry, resultOf, worked } from './a-formula.js';
 import type { GoesOn, Row, RowUse } from '../document/formula.js';
 import type { Pantry } from '../document/pantry.js';
+import type { Preparation } from '../document/preparation.js';
 
 /** Verdicts by hand (worked/hygiene-cases.json), written before the code: common practice and food law from memory. */
 type Good = {
@@ -103,6 +105,22 @@ describe('what needs the cold, and where egg meets no heat', () => {
       );
       expect({ id, wrong }).toEqual({ id, wrong: [] });
     }
+  });
+});
+
+describe('a preparation as it is kept', () => {
+  const row = (ingredientId: string, amountG: number) => ({ key: ingredientId, ingredientId, amountG });
+  const kept = (rows: readonly ReturnType<typeof row>[], set: Partial<Preparation> = {}) =>
+    keepingOf({ schema: 1, id: 'p', name: 'P', rows, acts: [], boiledOffG: 0, drainedG: 0, keepDays: 5, keepAt: 'room', ...set }, pantry);
+  const custard = [row('milk_whole', 400), row('egg_yolk', 80), row('sugar_white', 80)];
+  it('has no day on the table and three in the fridge where it needs the cold, cooked or not', () => {
+    expect(kept(custard).mostDays).toBe(0);
+    expect(kept(custard, { keepAt: 'fridge', cookedToC: 85 })).toMatchObject({ mostDays: 3, rawEggG: 0, needsCold: true });
+    expect(kept(custard, { keepAt: 'freezer' }).mostDays).toBeNull();
+  });
+  it('is left alone where it is dry, or so sweet that nothing grows', () => {
+    expect(kept([row('sugar_icing', 200), row('cocoa', 50)]).mostDays).toBeNull();
+    expect(kept([row('honey', 60), row('sesame', 20)]).mostDays).toBeNull();
   });
 });
 

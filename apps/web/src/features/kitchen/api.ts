@@ -28,6 +28,9 @@ export function useKitchenChange() {
   const client = useQueryClient();
   return useMutation({
     mutationFn: send,
+    // One after the other, and no older reading lands on top: an answer that comes late must not put back what a later change replaced.
+    scope: { id: 'kitchen' },
+    onMutate: () => client.cancelQueries({ queryKey: kitchenQuery.queryKey }),
     onSuccess: (kitchen) => client.setQueryData(kitchenQuery.queryKey, kitchen),
   });
 }

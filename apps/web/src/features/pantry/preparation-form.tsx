@@ -8,7 +8,15 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import IconButton from '@mui/material/IconButton';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { fromPreparation, InputError, preparationActs, type Preparation, type PreparationAct, type PreparationRow } from '@north-leaf/core';
+import {
+  fromPreparation,
+  InputError,
+  keepingOf,
+  preparationActs,
+  type Preparation,
+  type PreparationAct,
+  type PreparationRow,
+} from '@north-leaf/core';
 import type { PantryBook } from '@north-leaf/contracts';
 import { ApiError } from '../../platform/http';
 import { Choice } from '../../ui/choice';
@@ -55,17 +63,14 @@ export function PreparationForm({ book, preparation, onClose }: { book: PantryBo
 
   const outcome = useMemo(() => {
     try {
-      return { made: fromPreparation(draft, book), problem: null };
+      return { made: fromPreparation(draft, book), keeping: keepingOf(draft, book), problem: null };
     } catch (error) {
-      if (error instanceof InputError) return { made: null, problem: error };
+      if (error instanceof InputError) return { made: null, keeping: null, problem: error };
       throw error;
     }
   }, [draft, book]);
-  const { made, problem } = outcome;
+  const { made, keeping, problem } = outcome;
   const at = (path: string) => (problem?.path === path ? problem.message : undefined);
-  const rawEgg = draft.rows.some(
-    ({ ingredientId }) => book.ingredients[ingredientId]?.kind === 'egg' && (book.ingredients[ingredientId].heat ?? 'raw') === 'raw',
-  );
   const rawG = draft.rows.reduce((sum, { amountG }) => sum + amountG, 0);
   const unread = Object.keys(typed).length > 0;
   const reason =
@@ -203,7 +208,7 @@ export function PreparationForm({ book, preparation, onClose }: { book: PantryBo
               problem={at('cookedToC')}
             />
           )}
-          {draft.cookedToC === undefined && rawEgg && (
+          {draft.cookedToC === undefined && keeping !== null && keeping.rawEggG > 0 && (
             <Box role="alert" sx={{ color: 'warning.main', fontSize: 13 }}>
               Raw egg is in it, and nobody said that it is cooked: it counts as raw. Egg is safe from 71 °C.
             </Box>
@@ -242,6 +247,13 @@ export function PreparationForm({ book, preparation, onClose }: { book: PantryBo
           <span>days</span>
           <Choice label="Keeps where" value={draft.keepAt} options={places} onChange={(keepAt) => set({ keepAt })} />
         </Box>
+        {keeping !== null && keeping.mostDays !== null && draft.keepDays > keeping.mostDays && (
+          <Box role="alert" sx={{ color: 'error.main', fontSize: 13 }}>
+            It needs the cold{keeping.because.length > 0 && `: ${keeping.because.join(', ')}`}.{' '}
+            {draft.keepAt === 'room' ? 'Keep it in a fridge of 5 °C or colder' : `At 5 °C it keeps ${keeping.mostDays} days at most`}, or
+            freeze it. Local rules win.
+          </Box>
+        )}
         <Box sx={{ bgcolor: 'leaf.well', borderRadius: '8px', p: 3, fontSize: 14 }} role="status">
           {made ? (
             <>

@@ -40,6 +40,7 @@ export function AllergenLine() {
         {certain.length > 0 ? `Contains ${certain.join(', ')}.` : 'No listed allergen for certain.'}
         {maybe.length > 0 && ` Depends on the maker: ${maybe.join(', ')}.`} The label in hand and local rules win.
       </Box>
+      <Box sx={{ color: 'text.secondary' }}>Raw dough is not for tasting: flour and starch are not ready to eat either.</Box>
     </Box>
   );
 }
