@@ -37,27 +37,26 @@ const views = [
   { name: '17-preparations', path: '/pantry/preparations' },
   { name: '18-kitchen', path: '/kitchen' },
   {
-    name: '19-blends',
-    path: '/pantry/blends',
+    name: '19-list',
+    path: `${formula}/dough`,
     act: async (page) => {
-      await page.request.put(`http://127.0.0.1:${port}/api/blends/2b0f6c1e-7c1c-4f6d-9f5e-1d2c3b4a5f60`, {
-        data: {
-          basedOn: null,
-          blend: {
-            name: 'Pale and tender',
-            rows: [
-              { key: 'a', ingredientId: 'rice_white_fine', share: 0.5 },
-              { key: 'b', ingredientId: 'corn_starch', share: 0.25 },
-              { key: 'c', ingredientId: 'potato_starch', share: 0.24 },
-              { key: 'd', ingredientId: 'xanthan', share: 0.01 },
-            ],
-          },
-        },
-      });
-      await page.reload();
-      await page.getByLabel('Compare Pale and tender').check();
-      await page.getByLabel('Compare Sorghum crisp').check();
-      await page.waitForTimeout(300);
+      await page.getByRole('button', { name: 'Paste a list' }).click();
+      const text = [
+        'For the dough:',
+        '250 g gluten-free flour blend',
+        '120 g burro freddo a cubetti',
+        '60 g caster sugar',
+        '2 flax eggs',
+        '1 tsp xantham gum',
+        'Filling',
+        '250 g ricotta',
+        '50 g caster sugar',
+        'juice of 1 lemon',
+        'For dusting:',
+        '20 g flour',
+      ];
+      await page.getByLabel('Ingredients, a line each').fill(text.join('\n'));
+      await page.waitForTimeout(600);
     },
   },
   { name: '09-bakes', path: '/bakes' },

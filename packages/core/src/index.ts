@@ -148,7 +148,7 @@ export { runState, weighToleranceG } from './run/state.js';
 export { bowlDough } from './run/bowl.js';
 export { neededRests } from './run/needed-rests.js';
 export { asBaked, lastOf, standingEvents, weighedOf } from './document/happened.js';
-export { eggOf, factorOfKept, keptFor, stepsFrom } from './run/left-over.js';
+export { eggOf, factorOfKept, keptFor, needsColdOnceBaked, stepsFrom } from './run/left-over.js';
 export { feelAnswer } from './run/feel-answer.js';
 export { measureWords, stepWords } from './run/words.js';
 export { bakedSymptoms, symptoms } from './facts/symptoms.js';

@@ -7,6 +7,7 @@ import {
   fromBake,
   fromDough,
   isOfDough,
+  needsColdOnceBaked,
   portionOf,
   problemsOf,
   stageNames,
@@ -94,8 +95,8 @@ export class FormulasService {
   /** What is left of a bake of this version may be judged by smell: it was baked dry, and nothing on it needs the cold. */
   async isDryOnceBaked(formulaId: string, version: number, what: LeftOver): Promise<boolean> {
     if (what !== 'baked' && what !== 'crumb') return false;
-    const { evaluation } = await this.version(formulaId, version);
-    return evaluation.keep.state !== 'waiting' && !evaluation.keep.result.needsCold;
+    const { formula } = await this.version(formulaId, version);
+    return !needsColdOnceBaked(formula, await this.kitchen.current(), await this.pantry.whole());
   }
 
   async detail(id: string): Promise<FormulaDetail> {

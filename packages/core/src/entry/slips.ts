@@ -9,6 +9,8 @@ export type Slip = {
   readonly kind: 'noAmount' | 'unknown' | 'doubled' | 'saltForSugar' | 'spoonForSpoon' | 'tooMuchGum' | 'noWeight' | 'gluten';
   /** What it would be more likely, where that is a number. */ readonly likelyG?: number;
 };
+/** Two sugars of two parts are no slip. */
+const placeOf = ({ part, under }: ReadLine) => [part?.use ?? 'dough', part?.goesOn ?? '', under ?? ''].join(' ');
 /** Over this many times the most that the family takes, a hand has slipped rather than a taste. Judgement. */
 const FAR = 2.5;
 
@@ -34,7 +36,8 @@ export function slipsIn(lines: readonly ReadLine[], family: Family, ingredients:
     if (!line.amount) return [{ line: i, kind: 'noAmount' }];
     if (!line.mass) return [{ line: i, kind: 'noWeight' }];
     const slips: Slip[] = [];
-    if (lines.some((other, k) => k < i && other.ingredientId === one.id)) slips.push({ line: i, kind: 'doubled' });
+    if (lines.some((other, k) => k < i && other.ingredientId === one.id && placeOf(other) === placeOf(line)))
+      slips.push({ line: i, kind: 'doubled' });
     if (isSalt(one) && percent(line) > FAR * family.saltPercent[2]) slips.push({ line: i, kind: 'saltForSugar' });
     const spoon = line.amount.measure?.kind === 'volume' && line.amount.measure.of.startsWith('tablespoon');
     if (isLeavener(one) && percent(line) > FAR * family.leavenerPercent[2]) {

@@ -131,8 +131,9 @@ function tableNames(ingredients: Pantry['ingredients']): NameEntry[] {
   return rows.flatMap(([locale, all, asks, why, names]) => {
     const ids = all.split(' ').filter((id) => ingredients[id]);
     if (ids.length === 0) return [];
-    // A name that asks about one thing asks about what that thing is taken for, too.
-    const alike = asks && ids.length === 1 ? (confusedWith(ids[0]!)?.ids.filter((id) => ingredients[id]) ?? []) : [];
+    // A name that asks about one thing, or does not say why, asks about what that thing is taken for, too.
+    const saysWhy = why !== '' && !why.startsWith('More than one');
+    const alike = asks && (ids.length === 1 || !saysWhy) ? (confusedWith(ids[0]!)?.ids.filter((id) => ingredients[id]) ?? []) : [];
     const meant = [...new Set([...ids, ...alike])];
     return names.split('; ').map((as): NameEntry => {
       const text = plain(as);
@@ -142,7 +143,7 @@ function tableNames(ingredients: Pantry['ingredients']): NameEntry[] {
         words: text.split(' '),
         ids: meant,
         asks,
-        why: asks && (why === '' || alike.length > 0 || why.startsWith('More than one')) ? (confusedWith(ids[0]!)?.ask ?? why) : why,
+        why: asks && (alike.length > 0 || !saysWhy) ? (confusedWith(ids[0]!)?.ask ?? why) : why,
         locale,
       };
     });

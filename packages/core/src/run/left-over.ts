@@ -1,4 +1,5 @@
 import { coldGoodDays, openEggDays, rawEggDays } from '../facts/cold.js';
+import { evaluateDough } from '../evaluate.js';
 import { fridgeC } from '../facts/keeping.js';
 import { leftOverDays } from '../facts/keeping-dough.js';
 import { daysAfter } from '../units/days.js';
@@ -6,6 +7,7 @@ import type { Begins, LeftOver, RunStep } from '../document/bake.js';
 import type { Formula } from '../document/formula.js';
 import type { Kitchen, Place } from '../document/kitchen.js';
 import type { Pantry } from '../document/pantry.js';
+import type { DoughResult } from '../dough/dough.js';
 import type { Evaluation } from '../evaluate.js';
 
 export type KeptFor = {
@@ -30,29 +32,52 @@ export function keptFor(
   on: string,
   formula: Formula,
   kitchen: Kitchen,
+  pantry: Pantry,
   evaluation: Evaluation,
 ): KeptFor {
   const place = kitchen.places.find(({ id }) => id === placeId);
-  return { useByOn: daysAfter(on, daysOf(what, place, formula, evaluation)), pieces: piecesOf(what, amountG, evaluation) };
+  // Food is judged by what is known today, whatever core worked the version out.
+  const { dough } = evaluateDough(formula, kitchen, pantry);
+  const food = dough.state === 'waiting' ? null : dough.result;
+  return { useByOn: daysAfter(on, daysOf(what, place, formula, evaluation, food)), pieces: piecesOf(what, amountG, evaluation) };
 }
 
-function daysOf(what: LeftOver, place: Place | undefined, formula: Formula, evaluation: Evaluation): number {
-  if (what === 'baked' || what === 'crumb') return daysBaked(what, place, formula, evaluation);
-  const { dough } = evaluation;
+/**
+ * Whether what was baked needs the cold, by what is known today; what cannot be worked out does.
+ *
+ * Units    none.
+ * Throws   nothing.
+ * Findings none.
+ * Source   dough/on-piece.
+ */
+export function needsColdOnceBaked(formula: Formula, kitchen: Kitchen, pantry: Pantry): boolean {
+  const { dough } = evaluateDough(formula, kitchen, pantry);
+  return dough.state === 'waiting' || dough.result.onPiece.some(({ needsCold }) => needsCold);
+}
+
+function daysOf(
+  what: LeftOver,
+  place: Place | undefined,
+  formula: Formula,
+  evaluation: Evaluation,
+  food: Pick<DoughResult, 'onPiece' | 'doughEggG'> | null,
+): number {
+  if (what === 'baked' || what === 'crumb') {
+    return daysBaked(place, formula, evaluation, food === null || food.onPiece.some(({ needsCold }) => needsCold));
+  }
   const days = leftOverDays.values;
   if (place?.kind === 'freezer') return days.freezer;
   // Out of the cold an opened egg is for the same day.
   if (what === 'egg') return place?.kind === 'fridge' ? openEggDays.value : 0;
   if (place?.kind !== 'fridge') return days.otherwise;
-  return dough.state !== 'waiting' && dough.result.doughEggG > 0 ? Math.min(days.fridge, rawEggDays.value) : days.fridge;
+  return food === null || food.doughEggG > 0 ? Math.min(days.fridge, rawEggDays.value) : days.fridge;
 }
 
 /** As long as it is sold, and no longer than it is safe: what needs the cold has its own days there, and none out of it. */
-function daysBaked(what: 'baked' | 'crumb', place: Place | undefined, { keep }: Formula, { keep: kept }: Evaluation): number {
+function daysBaked(place: Place | undefined, { keep }: Formula, { keep: kept }: Evaluation, needsCold: boolean): number {
   const sold = Math.max(1, keep.sellWithinDays);
-  if (kept.state === 'waiting') return 0;
-  const { needsCold, mouldFreeDays } = kept.result;
-  if (needsCold && what === 'baked') {
+  const mouldFreeDays = kept.state === 'waiting' ? 0 : kept.result.mouldFreeDays;
+  if (needsCold) {
     if (place?.kind === 'freezer') return leftOverDays.values.freezer;
     return (place?.atC ?? Infinity) <= fridgeC.value ? Math.min(sold, coldGoodDays.value) : 0;
   }

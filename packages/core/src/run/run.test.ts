@@ -10,7 +10,7 @@ import { families } from '../facts/families.js';
 import { asBaked, lastOf, standingEvents, weighedOf } from '../document/happened.js';
 import { bowlDough } from './bowl.js';
 import { feelAnswer } from './feel-answer.js';
-import { eggOf, factorOfKept, keptFor, stepsFrom } from './left-over.js';
+import { eggOf, factorOfKept, keptFor, needsColdOnceBaked, stepsFrom } from './left-over.js';
 import { neededRests } from './needed-rests.js';
 import { runState, weighToleranceG } from './state.js';
 import { runSteps } from './steps.js';
@@ -378,7 +378,7 @@ describe('a formula as it was made', () => {
 describe('what a run leaves', () => {
   const evaluation = evaluate(demoCrackerV2, demoKitchen, pantry);
   const kept = (what: 'dough' | 'shaped' | 'baked', g: number, placeId: string) =>
-    keptFor(what, g, placeId, '2026-11-25', demoCrackerV2, demoKitchen, evaluation);
+    keptFor(what, g, placeId, '2026-11-25', demoCrackerV2, demoKitchen, pantry, evaluation);
 
   it('keeps longer the colder it lies, and is enough for whole pieces', () => {
     expect([kept('dough', 100, 'table'), kept('dough', 100, 'fridge'), kept('dough', 100, 'freezer')].map(({ useByOn }) => useByOn)).toEqual(['2026-11-26', '2026-11-30', '2027-01-24']); // prettier-ignore
@@ -394,9 +394,13 @@ describe('what a run leaves', () => {
     const creamy = { ...demoCrackerV2, rows: [...demoCrackerV2.rows, topping] };
     const worked = evaluate(creamy, demoKitchen, pantry);
     const days = ['fridge', 'table', 'freezer'].map(
-      (place) => keptFor('baked', 60, place, '2026-11-25', creamy, demoKitchen, worked).useByOn,
+      (place) => keptFor('baked', 60, place, '2026-11-25', creamy, demoKitchen, pantry, worked).useByOn,
     );
     expect(days).toEqual(['2026-11-28', '2026-11-25', '2027-01-24']);
+    expect([needsColdOnceBaked(creamy, demoKitchen, pantry), needsColdOnceBaked(demoCrackerV2, demoKitchen, pantry)]).toEqual([
+      true,
+      false,
+    ]);
   });
 
   it('raw egg keeps shorter in the fridge', () => {
@@ -404,12 +408,13 @@ describe('what a run leaves', () => {
       ...demoCrackerV2,
       rows: [...demoCrackerV2.rows, { key: 'r9', ingredientId: 'egg_whole', amountG: 25, use: 'dough' as const }],
     };
-    const { useByOn } = keptFor('dough', 100, 'fridge', '2026-11-25', eggy, demoKitchen, evaluate(eggy, demoKitchen, pantry));
+    const { useByOn } = keptFor('dough', 100, 'fridge', '2026-11-25', eggy, demoKitchen, pantry, evaluate(eggy, demoKitchen, pantry));
     expect(useByOn).toBe('2026-11-28');
   });
 
   it('crumb keeps as the goods do, an opened egg two days in the fridge and no night out of it; neither is pieces', () => {
-    const of = (what: 'crumb' | 'egg', placeId: string) => keptFor(what, 25, placeId, '2026-11-25', demoCrackerV2, demoKitchen, evaluation);
+    const of = (what: 'crumb' | 'egg', placeId: string) =>
+      keptFor(what, 25, placeId, '2026-11-25', demoCrackerV2, demoKitchen, pantry, evaluation);
     expect(of('crumb', 'table')).toEqual({ useByOn: '2026-12-16', pieces: null });
     expect(['fridge', 'table', 'freezer'].map((place) => of('egg', place).useByOn)).toEqual(['2026-11-27', '2026-11-25', '2027-01-24']);
     expect(of('egg', 'fridge').pieces).toBeNull();

@@ -38,7 +38,7 @@ export function Kept({ bake, version }: { bake: Run; version: FormulaVersion }) 
   if (!kitchen || !pantry) return null;
   const place = placeId || kitchen.places.find(({ kind }) => kind === 'freezer')?.id || kitchen.places[0]?.id || '';
   const { value, problem } = readMeasure('rawG', text, units);
-  const kept = value === undefined ? null : keptFor(what, value, place, pantry.on, version.formula, kitchen, version.evaluation);
+  const kept = value === undefined ? null : keptFor(what, value, place, pantry.on, version.formula, kitchen, pantry, version.evaluation);
   const possible = leftOvers.filter((one) => one !== 'egg' || eggOf(version.formula, version.pantry) !== null);
   const left = standingEvents(bake.events).flatMap(({ what: one }) => (one.kind === 'leftOver' ? [one] : []));
   const store = () => {
@@ -61,6 +61,7 @@ export function Kept({ bake, version }: { bake: Run; version: FormulaVersion }) 
           pantry.on,
           version.formula,
           kitchen,
+          pantry,
           version.evaluation,
         ).pieces;
         return (
