@@ -34,6 +34,7 @@ export const traitRows: readonly (readonly [id: string, traits: Traits])[] = [
   ['sour_cream', { needsCold: true, acid: true }],
   ['cream_heavy', { needsCold: true }],
   ['cream_cheese', { needsCold: true }],
+  ['honey', { acid: true }],
   ['cream_of_tartar', { otherKcalPerG: 3 }],
   ['baking_ammonia', { otherKcalPerG: 0 }],
   ['acid_vinegar', { acid: true, otherKcalPerG: 2.88 }],

@@ -79,7 +79,8 @@ export function hygieneOf(
   const used = leaves.filter(({ amountG }) => amountG > 0);
   const massG = used.reduce((sum, { amountG }) => sum + amountG, 0);
   const moist = used.filter(({ ingredient }) => isMoist(ingredient));
-  const sour = moist.filter(({ ingredient }) => ingredient.acid);
+  // Honey in water is a sour syrup, though honey itself is not moist.
+  const sour = used.filter(({ ingredient }) => ingredient.acid);
   const bland = moist.filter(({ ingredient }) => !ingredient.acid && !isPlainWater(ingredient));
   const shareOf = (of: readonly Leaf[]) => (massG > 0 ? of.reduce((sum, { amountG }) => sum + amountG, 0) / massG : 0);
   const acid = sour.length > 0 && shareOf(bland) <= TRACE;

@@ -132,7 +132,7 @@ function tableNames(ingredients: Pantry['ingredients']): NameEntry[] {
     const ids = all.split(' ').filter((id) => ingredients[id]);
     if (ids.length === 0) return [];
     // A name that asks about one thing, or does not say why, asks about what that thing is taken for, too.
-    const saysWhy = why !== '' && !why.startsWith('More than one');
+    const saysWhy = why !== '' && !/^(?:More than one|The same word is)/.test(why);
     const alike = asks && (ids.length === 1 || !saysWhy) ? (confusedWith(ids[0]!)?.ids.filter((id) => ingredients[id]) ?? []) : [];
     const meant = [...new Set([...ids, ...alike])];
     return names.split('; ').map((as): NameEntry => {

@@ -121,6 +121,9 @@ describe('a preparation as it is kept', () => {
   it('is left alone where it is dry, or so sweet that nothing grows', () => {
     expect(kept([row('sugar_icing', 200), row('cocoa', 50)]).mostDays).toBeNull();
     expect(kept([row('honey', 60), row('sesame', 20)]).mostDays).toBeNull();
+    // A honey syrup is sour, about pH 4, and its water activity about 0.87.
+    expect(kept([row('honey', 60), row('water', 30)]).mostDays).toBeNull();
+    expect(kept([row('honey', 60), row('milk_whole', 60)]).mostDays).toBe(0);
   });
 });
 

@@ -71,7 +71,7 @@ export function ListLine({ line, heading, slips, asks, pantry, saidBefore, onCor
     onCorrect({ ingredientId: id, box: null, leftOut: false });
   };
   const unknown = ingredientId === null && !asks;
-  const fix = slips.some(({ kind }) => kind === 'gluten');
+  const fix = !asks && slips.some(({ kind }) => kind === 'gluten');
   // A flour may be a box: what is in it is read where it is met.
   const mayBeBox =
     onBox !== undefined && !leftOut && [ingredientId, ...(asks ? candidates : [])].some((id) => isBox(pantry.ingredients[id ?? '']));
@@ -112,6 +112,11 @@ export function ListLine({ line, heading, slips, asks, pantry, saidBefore, onCor
                     {pantry.ingredients[id]?.gluten === 'contains' && ', kept out'}
                   </Button>
                 ))}
+                {mayBeBox && (
+                  <Button size="small" variant="outlined" onClick={onBox}>
+                    It is a box: read its label
+                  </Button>
+                )}
                 <Button size="small" onClick={() => setOpen(true)} aria-expanded={open}>
                   Something else
                 </Button>
@@ -132,9 +137,9 @@ export function ListLine({ line, heading, slips, asks, pantry, saidBefore, onCor
               </IconButton>
             </Box>
           )}
-          {mayBeBox && (
-            <Button size="small" variant={asks ? 'outlined' : 'text'} sx={{ mb: asks ? 1 : 0 }} onClick={onBox}>
-              {box ? 'Read its label again' : asks ? 'It is a box: read its label' : 'Read what its box says is in it'}
+          {mayBeBox && !asks && (
+            <Button size="small" onClick={onBox}>
+              {box ? 'Read its label again' : 'Read what its box says is in it'}
             </Button>
           )}
           {saidBefore && !asks && !leftOut && (
@@ -152,7 +157,7 @@ export function ListLine({ line, heading, slips, asks, pantry, saidBefore, onCor
           )}
           {!leftOut &&
             slips
-              .filter(({ kind }) => !(kind === 'unknown' && asks))
+              .filter(({ kind }) => !(asks && (kind === 'unknown' || kind === 'gluten')))
               .map(({ kind, likelyG }) => (
                 <Box key={kind} role="alert" sx={{ color: kind === 'gluten' ? 'error.main' : 'warning.main', fontSize: 12.5 }}>
                   {slipWords[kind](line, likelyG === undefined ? '' : `${likelyG.toFixed(1)} g`)}

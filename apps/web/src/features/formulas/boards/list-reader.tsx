@@ -157,7 +157,7 @@ export function ListReader({ reading, placeholder }: { reading: ListReading; pla
                 <TableCell>As written</TableCell>
                 <TableCell>Understood as</TableCell>
                 <TableCell align="right">g</TableCell>
-                <TableCell>Taken for granted</TableCell>
+                <TableCell sx={{ whiteSpace: 'nowrap' }}>Taken for granted</TableCell>
               </TableRow>
             </TableHead>
             <TableBody>
