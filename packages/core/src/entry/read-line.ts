@@ -309,7 +309,9 @@ function headingOf(line: string, ingredients: Pantry['ingredients']): { part: Pa
   const part = partOf(words);
   if (/:\s*$/.test(text)) return { part };
   // `Rice flour, for dusting` is a thing and what it is for.
-  if (!part || text.includes(',') || (!headingBegins.test(text) && partIn(text))) return null;
+  // `Filling, once cooled` is a heading all the same.
+  const namesAThing = text.includes(',') && readName(text.split(',')[0]!, ingredients).ids.length > 0;
+  if (!part || namesAThing || (!headingBegins.test(text) && partIn(text) && !bareHeading.test(plain(text.split(',')[0]!)))) return null;
   // `Custard` alone may be a thing to weigh; `Filling` is not.
   return headingBegins.test(text) || bareHeading.test(words) || !readName(text, ingredients).exact ? { part } : null;
 }

@@ -193,6 +193,18 @@ describe('a list', () => {
   });
 });
 
+describe('a list as a new user typed it', () => {
+  it('takes a heading with a comma for a heading, a thing with one for a thing, and asks about bare wheat', () => {
+    const read = readList('Filling, once cooled\n300 g cream\n20 g wheat', ingredients);
+    expect(read.map(({ written, part }) => [written, part?.use])).toEqual([
+      ['300 g cream', 'filling'],
+      ['20 g wheat', 'filling'],
+    ]);
+    expect(read[1]).toMatchObject({ asks: true, ingredientId: 'wheat_ap' });
+    expect(readList('Rice flour, for dusting', ingredients)).toHaveLength(1);
+  });
+});
+
 describe('the list on a box', () => {
   const of = (text: string) => readIngredientList(text, ingredients);
   it('opens a bracket of an EU list: five flours, in order', () => {

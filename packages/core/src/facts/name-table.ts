@@ -6,6 +6,7 @@ export type NameRow = readonly [locale: string, ids: string, asks: boolean, why:
 
 // prettier-ignore
 export const nameRows: readonly NameRow[] = [
+  ["en", "wheat_ap wheat_whole", true, "It is the cereal with gluten.", "wheat"],
   ["en-US", "corn_flour_whole", true, "US: ground maize", "corn flour"],
   ["en-IN", "corn_starch", true, "", "cornflour"],
   ["en-GB", "potato_starch wheat_other", true, "old UK name for potato starch; US: wheat semolina", "farina"],
