@@ -10,7 +10,7 @@ import { checkNode, ensureBuilt, ensureChromium, ensureInstalled, node, plainFai
 process.env.NORTHLEAF_PG_PORT = process.env.NORTHLEAF_TEST_PG_PORT ?? '55433';
 process.env.NORTHLEAF_PG_CLUSTER = 'pg-test';
 process.env.NORTHLEAF_PG_FSYNC ??= 'off';
-const { databaseUrl, startDatabase, stopDatabase } = await import('./db.mjs');
+const { databaseUrls, startDatabase, stopDatabase } = await import('./db.mjs');
 
 plainFailures();
 checkNode();
@@ -268,7 +268,7 @@ if (wants('edit.outlookP95Ms', 'edit.doughP95Ms', 'sheet.redraw400P95Ms', 'start
   process.on('exit', stopDatabase);
   await startDatabase(['northleaf_bench']);
   const port = 4339;
-  const env = { ...process.env, DATABASE_URL: databaseUrl('northleaf_bench'), PORT: String(port), LOG_LEVEL: 'error' };
+  const env = { ...process.env, ...databaseUrls('northleaf_bench'), PORT: String(port), LOG_LEVEL: 'error' };
   node(['apps/server/dist/prepare.js', '--empty', '--seed'], { env });
   const server = spawn(process.execPath, ['apps/server/dist/main.js'], { cwd: ROOT, env, stdio: ['ignore', 'pipe', 'inherit'] });
   await new Promise((ready) => server.stdout.once('data', ready));

@@ -1,6 +1,6 @@
 // Shared by the other scripts: Node check, npm ci when node_modules is missing or older than the lock, build when sources changed.
 // Imports only what Node brings: it runs before anything is installed.
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
 import { dirname, join, resolve } from 'node:path';
@@ -24,13 +24,27 @@ export function plainFailures() {
   process.on('unhandledRejection', fail);
 }
 
+/** What `sh` has begun and not ended: whoever is told to stop stops these. */
+export const running = new Set();
+/** Runs a command beside this program, which goes on hearing signals; gives its exit code. */
 export function sh(command, args, options = {}) {
+  const child = spawn(command, args, { cwd: ROOT, stdio: 'inherit', ...options });
+  running.add(child);
+  return new Promise((ended, failed) => {
+    child.once('error', failed);
+    child.once('close', (code) => {
+      running.delete(child);
+      ended(code ?? 1);
+    });
+  });
+}
+function shNow(command, args, options = {}) {
   const { status, error } = spawnSync(command, args, { cwd: ROOT, stdio: 'inherit', ...options });
   if (error) throw error;
   return status ?? 1;
 }
 export function must(command, args, options) {
-  const status = sh(command, args, options);
+  const status = shNow(command, args, options);
   if (status !== 0) stopWith(`failed (${status}): ${[command, ...args].join(' ').replaceAll(process.execPath, 'node')}`);
 }
 export const node = (args, options) => must(process.execPath, args, options);
@@ -51,7 +65,7 @@ export function ensureInstalled() {
   const npm = process.env.npm_execpath;
   const args = ['ci', '--no-audit', '--no-fund', '--loglevel=error', '--prefer-offline'];
   const env = { ...process.env, PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD: '1' };
-  const status = npm ? sh(process.execPath, [npm, ...args], { env }) : sh('npm', args, { env });
+  const status = npm ? shNow(process.execPath, [npm, ...args], { env }) : shNow('npm', args, { env });
   if (status !== 0) stopWith('Installing packages failed: its own words are above. Mend it and start again.');
   writeFileSync(stamp, want);
 }
@@ -94,8 +108,8 @@ export function ensureChromium() {
   if (process.getuid?.() === 0 && existsSync('/usr/bin/apt-get')) {
     say('Chromium is missing: installing the Debian package "chromium"');
     const quiet = { stdio: ['ignore', 'ignore', 2], env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } };
-    sh('apt-get', ['update', '-qq'], quiet);
-    sh('apt-get', ['install', '-y', '-qq', '--no-install-recommends', 'chromium'], quiet);
+    shNow('apt-get', ['update', '-qq'], quiet);
+    shNow('apt-get', ['install', '-y', '-qq', '--no-install-recommends', 'chromium'], quiet);
     if (existsSync('/usr/bin/chromium')) return '/usr/bin/chromium';
   }
   return stopWith('Chromium is missing. Install it once with: sudo apt-get install -y chromium');

@@ -3,7 +3,7 @@ import { spawn } from 'node:child_process';
 import { createServer } from 'node:net';
 import { join } from 'node:path';
 import { checkNode, ensureBuilt, ensureInstalled, node, plainFailures, ROOT, stopWith } from './bootstrap.mjs';
-import { databaseUrl, removeDatabase, startDatabase, stopDatabase } from './db.mjs';
+import { databaseUrls, removeDatabase, startDatabase, stopDatabase } from './db.mjs';
 
 plainFailures();
 checkNode();
@@ -33,7 +33,7 @@ if (process.argv.includes('--reset')) removeDatabase();
 await startDatabase();
 ensureBuilt();
 if (ending) process.exit(0);
-const env = { ...process.env, DATABASE_URL: databaseUrl(), PORT: String(port), NODE_ENV: 'production' };
+const env = { ...process.env, ...databaseUrls(), PORT: String(port), NODE_ENV: 'production' };
 node([join(ROOT, 'apps/server/dist/prepare.js'), '--seed'], { env });
 server = spawn(process.execPath, [join(ROOT, 'apps/server/dist/main.js')], { stdio: 'inherit', env });
 server.on('exit', (code) => {

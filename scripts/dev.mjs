@@ -1,7 +1,7 @@
 // Server and pages, reloading as files change.
 import { spawn } from 'node:child_process';
 import { checkNode, ensureInstalled, node, plainFailures, ROOT, TSC } from './bootstrap.mjs';
-import { databaseUrl, startDatabase, stopDatabase } from './db.mjs';
+import { databaseUrls, startDatabase, stopDatabase } from './db.mjs';
 
 plainFailures();
 checkNode();
@@ -15,7 +15,7 @@ const end = () => {
 for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, end);
 await startDatabase();
 node([TSC, '-b', 'tsconfig.build.json']);
-const env = { ...process.env, DATABASE_URL: databaseUrl() };
+const env = { ...process.env, ...databaseUrls() };
 node(['apps/server/dist/prepare.js', '--seed'], { env });
 children = [
   [TSC, '-b', 'tsconfig.build.json', '--watch', '--preserveWatchOutput'],

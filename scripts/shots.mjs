@@ -8,7 +8,7 @@ import { checkNode, ensureBuilt, ensureChromium, ensureInstalled, node, plainFai
 process.env.NORTHLEAF_PG_PORT = process.env.NORTHLEAF_TEST_PG_PORT ?? '55433';
 process.env.NORTHLEAF_PG_CLUSTER = 'pg-test';
 process.env.NORTHLEAF_PG_FSYNC ??= 'off';
-const { databaseUrl, startDatabase, stopDatabase } = await import('./db.mjs');
+const { databaseUrls, startDatabase, stopDatabase } = await import('./db.mjs');
 
 plainFailures();
 checkNode();
@@ -146,7 +146,7 @@ const endRuns = (ids) =>
 process.on('exit', stopDatabase);
 await startDatabase(['northleaf_shots']);
 ensureBuilt();
-const env = { ...process.env, DATABASE_URL: databaseUrl('northleaf_shots'), PORT: String(port), LOG_LEVEL: 'error' };
+const env = { ...process.env, ...databaseUrls('northleaf_shots'), PORT: String(port), LOG_LEVEL: 'error' };
 node(['apps/server/dist/prepare.js', '--empty', '--seed'], { env });
 const server = spawn(process.execPath, ['apps/server/dist/main.js'], { cwd: ROOT, env, stdio: ['ignore', 'pipe', 'inherit'] });
 await new Promise((ready) => server.stdout.once('data', ready));

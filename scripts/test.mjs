@@ -1,80 +1,95 @@
-// Everything, from a fresh clone: check, Jest, Playwright. `-- core` (or contracts, server, web, e2e, check) runs a part.
+// Everything, from a fresh clone: check, Jest, Playwright. `-- core` (or contracts, server, web, e2e, check) runs a part;
+// what follows the parts goes on to Playwright: `npm test -- e2e run.spec.ts:20`.
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
-import { checkNode, ensureBuilt, ensureChromium, ensureInstalled, LOCAL, node, plainFailures, ROOT, say, sh, TSC } from './bootstrap.mjs';
+import {
+  checkNode,
+  ensureBuilt,
+  ensureChromium,
+  ensureInstalled,
+  LOCAL,
+  node,
+  plainFailures,
+  ROOT,
+  running,
+  say,
+  sh,
+} from './bootstrap.mjs';
 import { runChecks } from './check.mjs';
 
 // The tests' own cluster: a running demo and its data are never touched.
 process.env.NORTHLEAF_PG_FSYNC ??= 'off';
 process.env.NORTHLEAF_PG_PORT = process.env.NORTHLEAF_TEST_PG_PORT ?? '55433';
 process.env.NORTHLEAF_PG_CLUSTER = 'pg-test';
-const { databaseUrl, startDatabase, stopDatabase } = await import('./db.mjs'); // reads the settings above as it loads
+const { databaseUrls, startDatabase, stopDatabase } = await import('./db.mjs'); // reads the settings above as it loads
 
 plainFailures();
 checkNode();
-const parts = process.argv.slice(2);
+const PARTS = ['check', 'core', 'contracts', 'server', 'web', 'e2e'];
+const asked = process.argv.slice(2);
+const parts = asked.filter((one) => PARTS.includes(one));
+const rest = asked.filter((one) => !PARTS.includes(one));
 const wants = (part) => parts.length === 0 || parts.includes(part);
 const projects = ['core', 'contracts', 'server', 'web'].filter(wants);
-const JEST_WORKERS = 2;
+const WORKERS = 2;
 const total = { passed: 0, failed: 0 };
 const add = ({ passed, failed }) => {
   total.passed += passed;
   total.failed += failed;
 };
+const timed = async (name, part) => {
+  const from = performance.now();
+  const counted = await part();
+  say(`${name}: ${counted.passed} passed, ${counted.failed} failed, ${((performance.now() - from) / 1000).toFixed(0)} s`);
+  add(counted);
+};
 
-for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => process.exit(1));
+// Whoever stops the tests stops all of them: nothing that was begun goes on, and no next part begins.
+for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) {
+  process.on(signal, () => {
+    running.forEach((child) => child.kill('SIGINT'));
+    process.exit(1);
+  });
+}
 ensureInstalled();
 mkdirSync(LOCAL, { recursive: true });
-if (wants('check')) add(runChecks());
+if (wants('check')) await timed('check', runChecks);
 if (wants('server') || wants('e2e')) {
   process.on('exit', stopDatabase);
-  const workers = Array.from({ length: JEST_WORKERS }, (_, i) => `northleaf_test_${i + 1}`);
-  await startDatabase([...workers, 'northleaf_e2e', 'northleaf_e2e_killed']);
+  await startDatabase(['northleaf_made', ...Array.from({ length: WORKERS }, (_, i) => `northleaf_test_${i + 1}`)]);
+  ensureBuilt();
+  // Made once: every test file and every journey begins from a copy of it.
+  node(['apps/server/dist/prepare.js', '--empty', '--seed'], { env: { ...process.env, ...databaseUrls('northleaf_made') } });
 }
-// The solver's thread runs the built server.
-if (wants('server') && !wants('check')) node([TSC, '-b', 'tsconfig.build.json']);
-if (projects.length > 0) add(jest());
-if (wants('e2e')) add(playwright());
+if (projects.length > 0) await timed('jest', jest);
+if (wants('e2e')) await timed('playwright', playwright);
 console.log(`${total.passed} passed, ${total.failed} failed`);
 process.exit(total.failed > 0 ? 1 : 0);
 
-function jest() {
+async function jest() {
   const out = join(LOCAL, 'jest.json');
   rmSync(out, { force: true });
-  const env = { ...process.env, TEST_DATABASE_URL: databaseUrl('northleaf_test'), NODE_OPTIONS: '--no-warnings' };
-  const args = [
-    'node_modules/jest/bin/jest.js',
-    '--silent',
-    '--maxWorkers',
-    String(JEST_WORKERS),
-    '--json',
-    '--outputFile',
-    out,
-    '--selectProjects',
-    ...projects,
-  ];
-  sh(process.execPath, args, { env, stdio: ['ignore', 'ignore', 'inherit'] });
+  const args = ['node_modules/jest/bin/jest.js', '--silent', '--maxWorkers', String(WORKERS), '--json', '--outputFile', out];
+  const env = { ...process.env, NODE_OPTIONS: '--no-warnings' };
+  await sh(process.execPath, [...args, '--selectProjects', ...projects], { env, stdio: ['ignore', 'ignore', 'inherit'] });
   if (!existsSync(out)) return { passed: 0, failed: 1 };
   const { numPassedTests, numFailedTests, numRuntimeErrorTestSuites } = JSON.parse(readFileSync(out, 'utf8'));
-  say(`jest: ${numPassedTests} passed, ${numFailedTests + numRuntimeErrorTestSuites} failed`);
   return { passed: numPassedTests, failed: numFailedTests + numRuntimeErrorTestSuites };
 }
 
-function playwright() {
-  process.env.CHROMIUM_PATH = ensureChromium();
-  ensureBuilt();
+async function playwright() {
   const out = join(LOCAL, 'playwright.json');
   rmSync(out, { force: true });
   const env = {
     ...process.env,
-    DATABASE_URL: databaseUrl('northleaf_e2e'),
-    KILLED_DATABASE_URL: databaseUrl('northleaf_e2e_killed'),
+    CHROMIUM_PATH: ensureChromium(),
+    E2E_WORKERS: String(WORKERS),
     PLAYWRIGHT_JSON_OUTPUT_NAME: out,
   };
-  const status = sh(process.execPath, [join(ROOT, 'node_modules/@playwright/test/cli.js'), 'test'], { cwd: join(ROOT, 'e2e'), env });
+  const args = [join(ROOT, 'node_modules/@playwright/test/cli.js'), 'test', ...rest];
+  const status = await sh(process.execPath, args, { cwd: join(ROOT, 'e2e'), env });
   if (!existsSync(out)) return { passed: 0, failed: 1 };
   const { stats } = JSON.parse(readFileSync(out, 'utf8'));
   const failed = stats.unexpected + (status !== 0 && stats.unexpected === 0 ? 1 : 0);
-  say(`playwright: ${stats.expected} passed, ${failed} failed`);
   return { passed: stats.expected + stats.flaky, failed };
 }

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './a-house.js';
 import { complaints, CRACKER, outlook, storing, water } from './a-page.js';
 
 test.afterEach(async ({ request }) => {

@@ -1,5 +1,6 @@
 import { AxeBuilder } from '@axe-core/playwright';
-import { expect, test, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { expect, test } from './a-house.js';
 import { complaints, CRACKER } from './a-page.js';
 
 const menu = async (page: Page, item: string) => {

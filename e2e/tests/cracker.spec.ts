@@ -1,5 +1,5 @@
 import { AxeBuilder } from '@axe-core/playwright';
-import { expect, test } from '@playwright/test';
+import { expect, test } from './a-house.js';
 import { complaints, CRACKER, pour, storing, tender, water } from './a-page.js';
 
 test('a baker changes the water, takes the advice, saves, bakes, and finds everything again', async ({ page }) => {

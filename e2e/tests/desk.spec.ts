@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './a-house.js';
 import { CRACKER, pour, storing, water } from './a-page.js';
 
 test.afterEach(async ({ request }) => {

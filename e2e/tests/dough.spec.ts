@@ -1,5 +1,6 @@
 import { AxeBuilder } from '@axe-core/playwright';
-import { expect, test, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { expect, test } from './a-house.js';
 import { complaints, CRACKER, water } from './a-page.js';
 
 test.afterEach(async ({ page, request }) => {

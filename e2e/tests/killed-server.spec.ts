@@ -1,12 +1,10 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './a-house.js';
 import { CRACKER, storing, water } from './a-page.js';
-import { aServer } from './a-server.js';
 
-const { base, start, kill, fresh } = aServer(4321);
-test.beforeAll(fresh);
-test.afterAll(kill);
-
-test('a server killed under an open draft and while saving loses nothing, and the page comes back by itself', async ({ page }) => {
+test('a server killed under an open draft and while saving loses nothing, and the page comes back by itself', async ({
+  page,
+  house: { base, start, kill },
+}) => {
   await page.goto(`${base}${CRACKER}/dough`);
   await water(page).fill('97');
   await expect(storing(page)).toContainText('stored');

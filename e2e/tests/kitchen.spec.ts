@@ -1,5 +1,5 @@
 import { AxeBuilder } from '@axe-core/playwright';
-import { expect, test } from '@playwright/test';
+import { expect, test } from './a-house.js';
 import { complaints, CRACKER } from './a-page.js';
 
 test('a baker measures an oven with one thermometer, and every dial follows', async ({ page }) => {
@@ -98,6 +98,8 @@ test('cold places, cutters, trays and pans are added, refused in words, changed 
   await page.goto('/kitchen');
   await page.getByRole('button', { name: 'Change Deep freezer' }).click();
   await page.getByRole('button', { name: 'Remove' }).click();
+  // While its sheet is open, all behind it is hidden too.
+  await expect(form).toBeHidden();
   await expect(page.getByRole('button', { name: 'Change Deep freezer' })).toBeHidden();
   await page.keyboard.press('Control+z');
   await expect(page.getByRole('button', { name: 'Change Deep freezer' })).toBeVisible();

@@ -1,4 +1,5 @@
-import { expect, test, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { expect, test } from './a-house.js';
 import { complaints, CRACKER, storing } from './a-page.js';
 
 test.afterEach(async ({ page }) => {

@@ -1,5 +1,5 @@
 import { AxeBuilder } from '@axe-core/playwright';
-import { expect, test } from '@playwright/test';
+import { expect, test } from './a-house.js';
 import { complaints, CRACKER } from './a-page.js';
 
 test('a value is corrected from a label in hand, counts at once, and is taken back', async ({ page }) => {

@@ -1,5 +1,5 @@
 import { AxeBuilder } from '@axe-core/playwright';
-import { expect, test } from '@playwright/test';
+import { expect, test } from './a-house.js';
 import { complaints, CRACKER, water } from './a-page.js';
 
 test('on a phone: one column, nothing wider than the screen, fingers fit', async ({ page, request }) => {

@@ -1,15 +1,12 @@
-import { expect, test } from '@playwright/test';
-import { aServer } from './a-server.js';
+import { expect, test } from './a-house.js';
 import { beginRun, gramsOf, put, said, storedRun, storedWhen, title, upTo } from './a-run.js';
 
-const { base, start, kill, fresh } = aServer(4321);
 // The app itself has to be kept by the browser: these journeys lose the server.
 test.use({ serviceWorkers: 'allow' });
-test.beforeAll(fresh);
-test.afterAll(kill);
 
 test('the server is killed in the middle of a run, the page is loaded again without it, and nothing is lost or doubled', async ({
   page,
+  house: { base, start, kill },
 }) => {
   test.setTimeout(120_000);
   const id = await beginRun(base);
@@ -53,7 +50,10 @@ test('the server is killed in the middle of a run, the page is loaded again with
   await expect(title(page)).toHaveText(/Xanthan/);
 });
 
-test('a page loaded again in the middle of a pour goes on from there; a scale unplugged keeps what is in', async ({ page }) => {
+test('a page loaded again in the middle of a pour goes on from there; a scale unplugged keeps what is in', async ({
+  page,
+  house: { base },
+}) => {
   const id = await beginRun(base);
   await page.goto(`${base}/run/${id}`);
   await page.getByRole('button', { name: 'Simulated scale' }).click();
@@ -74,7 +74,7 @@ test('a page loaded again in the middle of a pour goes on from there; a scale un
   expect(gramsOf(await storedWhen(base, id, said('weighed')), 'b1')).toBeCloseTo(134.4, -0.5);
 });
 
-test('a tablet whose clock is set three hours on still waits five minutes', async ({ page }) => {
+test('a tablet whose clock is set three hours on still waits five minutes', async ({ page, house: { base } }) => {
   const id = await beginRun(base);
   await upTo(base, id, 'rest');
   await page.goto(`${base}/run/${id}`);

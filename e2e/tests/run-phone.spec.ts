@@ -1,16 +1,11 @@
 import { AxeBuilder } from '@axe-core/playwright';
-import { expect, test, type Locator } from '@playwright/test';
+import type { Locator } from '@playwright/test';
+import { expect, test } from './a-house.js';
 import { complaints } from './a-page.js';
 import { title } from './a-run.js';
-import { aServer } from './a-server.js';
-
-// A kitchen of its own: what these bakes teach must not move the numbers of other journeys.
-const { base: OWN, fresh, kill } = aServer(4321);
-test.beforeAll(fresh);
-test.afterAll(kill);
 
 // 390 px wide and by touch, whatever the project's own phone is.
-test.use({ baseURL: OWN, viewport: { width: 390, height: 844 }, hasTouch: true });
+test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
 
 test('a whole bake on a phone, by touch: nothing wider than the screen, everything large enough for a floury finger', async ({ page }) => {
   test.setTimeout(240_000);

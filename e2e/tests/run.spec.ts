@@ -1,14 +1,8 @@
 import { AxeBuilder } from '@axe-core/playwright';
-import { expect, test, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { expect, test } from './a-house.js';
 import { complaints } from './a-page.js';
 import { beginRun, endRun, gramsOf, next, put, said, storedRun, storedWhen, title, upTo } from './a-run.js';
-import { aServer } from './a-server.js';
-
-// A kitchen of its own: what these bakes teach must not move the numbers of other journeys.
-const { base: OWN, fresh, kill } = aServer(4321);
-test.beforeAll(fresh);
-test.afterAll(kill);
-test.use({ baseURL: OWN });
 
 const base = (page: Page) => new URL(page.url()).origin;
 const axe = async (page: Page, where: string) => {

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { AxeBuilder } from '@axe-core/playwright';
-import { expect, test, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { expect, test } from './a-house.js';
 import { complaints, CRACKER } from './a-page.js';
 
 test.afterEach(async ({ page, request }) => {

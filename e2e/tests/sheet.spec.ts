@@ -1,7 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { inflateSync } from 'node:zlib';
 import { AxeBuilder } from '@axe-core/playwright';
-import { expect, test, type Download, type Page } from '@playwright/test';
+import type { Download, Page } from '@playwright/test';
+import { expect, test } from './a-house.js';
 import { complaints, CRACKER, storing } from './a-page.js';
 
 test.afterEach(async ({ page, request }) => {

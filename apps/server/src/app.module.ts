@@ -4,7 +4,7 @@ import { ThrottlerGuard, ThrottlerModule } from '@nestjs/throttler';
 import { TypeOrmModule } from '@nestjs/typeorm';
 import { BakesModule } from './bakes/bakes.module.js';
 import { BlendsModule } from './blends/blends.module.js';
-import { databaseOptions } from './database.js';
+import { servingOptions } from './database.js';
 import { FormulasModule } from './formulas/formulas.module.js';
 import { KitchenModule } from './kitchen/kitchen.module.js';
 import { PantryModule } from './pantry/pantry.module.js';
@@ -12,7 +12,7 @@ import { PlatformModule } from './platform/platform.module.js';
 
 @Module({
   imports: [
-    TypeOrmModule.forRootAsync({ useFactory: () => ({ ...databaseOptions(), retryAttempts: 3, retryDelay: 500 }) }),
+    TypeOrmModule.forRootAsync({ useFactory: () => ({ ...servingOptions(), retryAttempts: 3, retryDelay: 500 }) }),
     ThrottlerModule.forRoot([{ ttl: 60_000, limit: 1200 }]),
     PlatformModule,
     KitchenModule,

@@ -9,19 +9,27 @@ import { AppModule } from './app.module.js';
 import { MOST_BYTES } from './bakes/photo.js';
 import { BodyPipe } from './platform/body.pipe.js';
 import { ErrorFilter } from './platform/errors.js';
+import { KitchenScope } from './platform/kitchen-scope.js';
 import { nestLog, requestLog } from './platform/log.js';
+import { ownPagesOnly } from './platform/own-pages.js';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 
 /** Shared by the server and its tests, so that both run the same pipes, filters and headers. */
 export function configureApp(app: NestExpressApplication, webDist?: string): NestExpressApplication {
   app.setGlobalPrefix('api');
   app.use(requestLog);
+  app.use(helmet({ contentSecurityPolicy: { directives: contentPolicy }, strictTransportSecurity: false }));
+  app.use(neverKept);
+  app.use(ownPagesOnly);
   app.use(compression());
-  app.useBodyParser('json', { limit: '1mb' });
-  app.useBodyParser('raw', { type: 'image/*', limit: MOST_BYTES });
+  // Packed, a body of a thousand bytes could hold a thousand times as many.
+  app.use(['/api/kitchen', '/api/pantry'], express.json({ limit: '64kb', inflate: false }));
+  app.useBodyParser('json', { limit: '512kb', inflate: false });
+  app.useBodyParser('raw', { type: 'image/*', limit: MOST_BYTES, inflate: false });
+  const scope = app.get(KitchenScope);
+  app.use((_request: Request, _response: Response, next: NextFunction) => scope.enter(next));
   app.useGlobalPipes(new BodyPipe());
   app.useGlobalFilters(new ErrorFilter());
-  app.use(helmet({ contentSecurityPolicy: { directives: contentPolicy }, strictTransportSecurity: false }));
   app.enableShutdownHooks();
   describeApi(app);
   if (webDist && existsSync(join(webDist, 'index.html'))) servePages(app, webDist);
@@ -30,6 +38,13 @@ export function configureApp(app: NestExpressApplication, webDist?: string): Nes
 
 export async function createApp(webDist?: string): Promise<NestExpressApplication> {
   return configureApp(await NestFactory.create<NestExpressApplication>(AppModule, { logger: nestLog, bodyParser: false }), webDist);
+}
+
+/** What the kitchen says is not kept by anything between it and the page, and no page has a use for a microphone. */
+function neverKept(request: Request, response: Response, next: NextFunction): void {
+  response.setHeader('Permissions-Policy', 'camera=(self), microphone=(), geolocation=(), payment=(), usb=()');
+  if (request.path.startsWith('/api')) response.setHeader('Cache-Control', 'no-store');
+  next();
 }
 
 /** Styles are inline because the component library and the charts write them so; scripts are ours only. */

@@ -1,10 +1,9 @@
 import { randomUUID } from 'node:crypto';
 import { demoKitchen } from '@north-leaf/core';
+import { aDatabase } from './testing/a-database.js';
 import type { DataSource } from 'typeorm';
 
-const url = `${process.env['TEST_DATABASE_URL'] ?? 'postgres://northleaf@127.0.0.1:55433/northleaf_test'}_${process.env['JEST_WORKER_ID'] ?? '1'}`;
-process.env['DATABASE_URL'] = url;
-process.env['LOG_LEVEL'] = 'silent';
+const { ownerUrl: url } = aDatabase('empty');
 
 let database: DataSource;
 const count = async (table: string) => Number((await database.query<{ n: string }[]>(`SELECT count(*) AS n FROM "${table}"`))[0]!.n);
@@ -48,6 +47,7 @@ describe('the database', () => {
       'lot_uses',
       'lots',
       'preparations',
+      'runs_under_way',
     ]);
   });
 

@@ -3,6 +3,7 @@ import { DataSource, type DataSourceOptions } from 'typeorm';
 import { BakeEventEntity } from './bakes/bake-event.entity.js';
 import { BakePhotoEntity } from './bakes/bake-photo.entity.js';
 import { BakeEntity } from './bakes/bake.entity.js';
+import { UnderWayEntity } from './bakes/under-way.entity.js';
 import { BlendEntity } from './blends/blend.entity.js';
 import { DraftEntity } from './formulas/draft.entity.js';
 import { FormulaVersionEntity } from './formulas/formula-version.entity.js';
@@ -11,6 +12,7 @@ import { KitchenEntity } from './kitchen/kitchen.entity.js';
 import { FirstTables1700000000000 } from './migrations/1700000000000-first-tables.js';
 import { Pantry1764000000000 } from './migrations/1764000000000-pantry.js';
 import { Judged1764500000000 } from './migrations/1764500000000-judged.js';
+import { Busy1764600000000 } from './migrations/1764600000000-busy.js';
 import { Runs1764200000000 } from './migrations/1764200000000-runs.js';
 import { IngredientEntity } from './pantry/ingredient.entity.js';
 import { LotUseEntity } from './pantry/lot-use.entity.js';
@@ -18,8 +20,17 @@ import { LotEntity } from './pantry/lot.entity.js';
 import { PreparationEntity } from './pantry/preparation.entity.js';
 import { config } from './platform/config.js';
 
+const CONNECTIONS = 10;
+/** Nothing that is asked of the database may hold the others up for longer, ms. Only serving has them: a migration takes as long as it takes. */
+const patience = {
+  statement_timeout: 15_000,
+  lock_timeout: 5_000,
+  idle_in_transaction_session_timeout: 10_000,
+  query_timeout: 20_000,
+};
+
 /** Entities and migrations are named one by one: globs do not work in ES modules. */
-export function databaseOptions(url = config.databaseUrl): DataSourceOptions {
+export function databaseOptions(url: string, more: Readonly<Record<string, number>> = {}): DataSourceOptions {
   return {
     type: 'postgres',
     url,
@@ -38,19 +49,37 @@ export function databaseOptions(url = config.databaseUrl): DataSourceOptions {
       BakeEntity,
       BakeEventEntity,
       BakePhotoEntity,
+      UnderWayEntity,
     ],
-    migrations: [FirstTables1700000000000, Pantry1764000000000, Runs1764200000000, Judged1764500000000],
+    migrations: [FirstTables1700000000000, Pantry1764000000000, Runs1764200000000, Judged1764500000000, Busy1764600000000],
     uuidExtension: 'pgcrypto',
     installExtensions: false,
     applicationName: 'north-leaf',
-    extra: { max: 10, connectionTimeoutMillis: 5000 },
+    extra: { max: CONNECTIONS, connectionTimeoutMillis: 5000, ...more },
   };
 }
 
-/** A database brought up to date, emptied first when asked to (tests only). The caller closes it. */
-export async function openDatabase(url?: string, { empty = false } = {}): Promise<DataSource> {
+export const servingOptions = (): DataSourceOptions => databaseOptions(config.databaseUrl, patience);
+
+/** A database brought up to date, emptied first when asked to (tests only), and opened to the role that serves. The caller closes it. */
+export async function openDatabase(url = config.ownerUrl, { empty = false } = {}): Promise<DataSource> {
   const database = await new DataSource(databaseOptions(url)).initialize();
-  if (empty) await database.query('DROP SCHEMA public CASCADE; CREATE SCHEMA public');
+  if (empty) await database.query('DROP SCHEMA IF EXISTS pgboss CASCADE; DROP SCHEMA public CASCADE; CREATE SCHEMA public');
   await database.runMigrations({ transaction: 'each' });
+  await openToServer(database);
   return database;
+}
+
+/** Rows, and no more: the role that serves can neither change a table nor take away a trigger that guards one. */
+export async function openToServer(database: DataSource): Promise<void> {
+  await database.query(`DO $$ DECLARE place text; BEGIN
+    IF EXISTS (SELECT FROM pg_roles WHERE rolname = 'northleaf_server') THEN
+      FOR place IN SELECT nspname FROM pg_namespace WHERE nspname IN ('public', 'pgboss') LOOP
+        EXECUTE format('GRANT USAGE ON SCHEMA %I TO northleaf_server', place);
+        EXECUTE format('GRANT SELECT, INSERT, UPDATE, DELETE ON ALL TABLES IN SCHEMA %I TO northleaf_server', place);
+        EXECUTE format('GRANT USAGE ON ALL SEQUENCES IN SCHEMA %I TO northleaf_server', place);
+      END LOOP;
+      REVOKE INSERT, UPDATE, DELETE ON "migrations" FROM northleaf_server;
+    END IF;
+  END $$`);
 }

@@ -9,6 +9,7 @@ async function answerTo(error: unknown): Promise<{ status: number; body: Record<
   const found = { status: 0, body: {} as Record<string, unknown> };
   const response = {
     headersSent: false,
+    setHeader() {},
     status(status: number) {
       found.status = status;
       return this;
@@ -30,7 +31,11 @@ describe('what every failure is answered with', () => {
     ['a bad request of the framework', new BadRequestException('no'), 400, 'invalid'],
     ['nothing there', new NotFoundException(), 404, 'notFound'],
     ['too much at once', new HttpException('slow down', 429), 429, 'tooMany'],
-    ['a body too large', Object.assign(new Error('big'), { type: 'entity.too.large', status: 413 }), 400, 'invalid'],
+    ['a body too large', Object.assign(new Error('big'), { type: 'entity.too.large', status: 413 }), 413, 'invalid'],
+    ['a pool that is full', new Error('timeout exceeded when trying to connect'), 503, 'unavailable'],
+    ['a statement out of time', Object.assign(new Error('x'), { driverError: { code: '57014' } }), 503, 'unavailable'],
+    ['a disk that is full', Object.assign(new Error('x'), { driverError: { code: '53100' } }), 503, 'unavailable'],
+    ['a body in a strange code', Object.assign(new Error('unsupported charset'), { status: 415 }), 415, 'invalid'],
     ['a database that refuses', Object.assign(new Error('x'), { code: 'ECONNREFUSED' }), 503, 'unavailable'],
     ['a database shutting down', Object.assign(new Error('x'), { driverError: { code: '57P01' } }), 503, 'unavailable'],
     ['anything else', new Error('secret detail of ours'), 500, 'internal'],

@@ -1,7 +1,11 @@
-import { openDatabase } from './database.js';
+import { config } from './platform/config.js';
+import { prepareLater } from './platform/later.js';
+import { openDatabase, openToServer } from './database.js';
 import { seedDemo } from './seed.js';
 
 /** Brings the database up to date; `--seed` puts the demo into an empty one, `--empty` clears it first (tests only). */
 const database = await openDatabase(undefined, { empty: process.argv.includes('--empty') });
 if (process.argv.includes('--seed')) await seedDemo(database);
+await prepareLater(config.ownerUrl);
+await openToServer(database);
 await database.destroy();

@@ -19,7 +19,7 @@ import { BakeEntity } from './bakes/bake.entity.js';
 import { BlendEntity } from './blends/blend.entity.js';
 import { FormulaVersionEntity } from './formulas/formula-version.entity.js';
 import { FormulaEntity } from './formulas/formula.entity.js';
-import { statesOf } from './formulas/formulas.service.js';
+import { newestOf, statesOf } from './formulas/formulas.service.js';
 import { KitchenEntity } from './kitchen/kitchen.entity.js';
 import { LotEntity } from './pantry/lot.entity.js';
 import { PreparationEntity } from './pantry/preparation.entity.js';
@@ -48,6 +48,7 @@ export async function seedDemo(database: DataSource): Promise<void> {
         document: lot as never,
         revision: 1,
         countedAt: new Date(),
+        usedG: 0,
       });
     await manager.insert(BlendEntity, {
       id: BLEND_ID,
@@ -68,7 +69,7 @@ export async function seedDemo(database: DataSource): Promise<void> {
       kitchenId,
       name: demoCrackerV2.name,
       family: demoCrackerV2.family,
-      newestVersion: 2,
+      ...notSaved,
     });
     await insertVersion(
       manager,
@@ -91,7 +92,7 @@ export async function seedDemo(database: DataSource): Promise<void> {
       '2026-10-20T05:40:00Z',
     );
     const { name, family } = demoPuffSticks;
-    await manager.insert(FormulaEntity, { id: PUFF_ID, kitchenId, name, family, newestVersion: 1 });
+    await manager.insert(FormulaEntity, { id: PUFF_ID, kitchenId, name, family, ...notSaved });
     const puffVersionId = '5b1f0d3c-6a0e-4f7d-8f43-6a1f0c2d9b11';
     await insertVersion(
       manager,
@@ -153,7 +154,7 @@ async function insertVersion(
 ): Promise<void> {
   const pantry = pantryOf(formula);
   const evaluation = evaluate(formula, demoKitchen, pantry);
-  await manager.insert(FormulaVersionEntity, {
+  const row = {
     id,
     formulaId,
     kitchenId,
@@ -163,13 +164,18 @@ async function insertVersion(
     savedAt: new Date(savedAt),
     coreVersion,
     states: statesOf(evaluation),
-    formula: formula as never,
-    kitchen: demoKitchen as never,
-    pantry: pantry as never,
-    evaluation: evaluation as never,
-    setAside: [] as never,
-  });
+    formula,
+    kitchen: demoKitchen,
+    pantry,
+    evaluation,
+    setAside: [],
+  };
+  await manager.insert(FormulaVersionEntity, row as never);
+  await manager.update(FormulaEntity, { kitchenId, id: formulaId }, newestOf(row) as never);
 }
+
+/** Until its versions are put in. */
+const notSaved = { newestVersion: 0, blendName: '', savedAt: new Date(0), savedBy: coreVersion, bakes: 0, likedSum: 0, likedCount: 0 };
 
 type DemoBake = { number: number; version: number; day: string; roomC: number; humidityShare: number; what: readonly Happened[] };
 
@@ -260,4 +266,13 @@ async function insertBake(manager: EntityManager, { number, version, day, roomC,
       what: one as never,
     });
   }
+  const liked = what.flatMap((one) => (one.kind === 'rated' && one.liked !== undefined ? [one.liked] : []));
+  await manager.increment(FormulaEntity, { kitchenId, id: FORMULA_ID }, 'bakes', 1);
+  await manager.increment(
+    FormulaEntity,
+    { kitchenId, id: FORMULA_ID },
+    'likedSum',
+    liked.reduce((sum, dots) => sum + dots, 0),
+  );
+  await manager.increment(FormulaEntity, { kitchenId, id: FORMULA_ID }, 'likedCount', liked.length);
 }

@@ -1,5 +1,6 @@
 import Joi from 'joi';
 import { bodyOf } from './check.js';
+import { day, id, instant, uuid, version, type Part } from './fields.js';
 import { againstWords, beginnings, handWordOrder, leftOvers, measuredWhats, symptoms } from '@north-leaf/core';
 import type { BakeEvent, Begins, MeasuredWhat, PlannedLook, RunStep } from '@north-leaf/core';
 
@@ -26,7 +27,6 @@ export const measureLimits: Record<MeasuredWhat, readonly [number, number]> = {
   baseTone: [1, 8],
 };
 
-const key = () => Joi.string().min(1).max(60);
 const grams = () => Joi.number().min(-100000).max(100000);
 const tone = () => Joi.number().min(1).max(8).optional();
 const bare = Joi.object({ kind: Joi.any() });
@@ -46,10 +46,10 @@ const shapes = {
   stepBegan: bare,
   stepEnded: bare,
   skipped: Joi.object({ reason: Joi.string().trim().min(1).max(300) }),
-  weighed: Joi.object({ rowKey: key(), addedG: grams(), lotId: Joi.string().max(60).optional() }),
-  swapped: Joi.object({ rowKey: key(), ingredientId: key(), amountG: Joi.number().min(0).max(100000) }),
-  added: Joi.object({ ingredientId: key(), amountG: Joi.number().greater(0).max(100000), lotId: Joi.string().max(60).optional() }),
-  scaled: Joi.object({ factor: Joi.number().greater(0).max(100) }),
+  weighed: Joi.object({ rowKey: id(), addedG: grams(), lotId: id().optional() }),
+  swapped: Joi.object({ rowKey: id(), ingredientId: id(), amountG: Joi.number().min(0).max(100000) }),
+  added: Joi.object({ ingredientId: id(), amountG: Joi.number().greater(0).max(100000), lotId: id().optional() }),
+  scaled: Joi.object({ factor: Joi.number().min(0.01).max(100) }),
   felt: Joi.object({ word: Joi.valid(...handWordOrder) }),
   measured: Joi.object({
     what: Joi.valid(...measuredWhats),
@@ -71,14 +71,14 @@ const shapes = {
   }).or('crisp', 'tender', 'liked'),
   confirmed: Joi.object({ code: Joi.string().max(60), reason: Joi.string().trim().min(3).max(300) }),
   leftOver: Joi.object({
-    lotId: Joi.string().guid(),
+    lotId: uuid(),
     what: Joi.valid(...leftOvers),
     amountG: Joi.number().greater(0).max(100000),
-    placeId: Joi.string().min(1).max(60),
-    useByOn: Joi.string().pattern(/^\d{4}-\d\d-\d\d$/),
+    placeId: id(),
+    useByOn: day(),
   }),
   noticed: Joi.object({ symptom: Joi.valid(...Object.keys(symptoms.values).map(Number)) }),
-  photographed: Joi.object({ photoId: Joi.string().guid() }),
+  photographed: Joi.object({ photoId: uuid() }),
   noted: Joi.object({ text: Joi.string().trim().min(1).max(2000) }),
 };
 const happened = Joi.object({ kind: Joi.valid(...Object.keys(shapes)) }).when('.kind', {
@@ -86,10 +86,10 @@ const happened = Joi.object({ kind: Joi.valid(...Object.keys(shapes)) }).when('.
 });
 
 const event = Joi.object({
-  id: Joi.string().guid(),
-  at: Joi.string().isoDate(),
-  stepKey: key().optional(),
-  corrects: Joi.string().guid().optional(),
+  id: uuid(),
+  at: instant(),
+  stepKey: id().optional(),
+  corrects: uuid().optional(),
   what: happened,
 });
 
@@ -105,9 +105,9 @@ export type BakeBody = {
 };
 /** A bake entered from paper: its header and what happened, stored together. */
 export const bakeBodySchema: Joi.ObjectSchema<BakeBody> = bodyOf<BakeBody>({
-  formulaId: Joi.string().guid(),
-  version: Joi.number().integer().min(1),
-  factor: Joi.number().greater(0).max(100),
+  formulaId: uuid(),
+  version: version(),
+  factor: Joi.number().min(0.01).max(100),
   roomC: Joi.number().min(-10).max(60),
   humidityShare: Joi.number().min(0).max(1),
   events: Joi.array().items(event).max(500),
@@ -119,6 +119,13 @@ export type Bake = Omit<BakeBody, 'events'> & {
   readonly startedAt: string;
   readonly events: readonly BakeEvent[];
 };
+
+/** A bake in a list: of what happened only what tells of the goods; the steps of its run are left out. */
+export type ListedBake = Bake & {
+  readonly formulaName: string;
+  /** The rows of its version that are water. */ readonly waterKeys: readonly string[];
+};
+export type BakesPart = Part<ListedBake>;
 
 /** A bake that is led step by step: what it was to be when it began, and all that happened since. */
 export type Run = Bake & { readonly formulaName: string; readonly steps: readonly RunStep[]; readonly begins?: Begins };
@@ -136,11 +143,11 @@ export type StartBody = {
 };
 /** Begins a run; the steps are made by the server, from the kitchen and the pantry of that moment. */
 export const startBodySchema: Joi.ObjectSchema<StartBody> = bodyOf<StartBody>({
-  formulaId: Joi.string().guid(),
-  version: Joi.number().integer().min(1),
+  formulaId: uuid(),
+  version: version(),
   factor: Joi.number().min(0.01).max(100),
   looks: Joi.array().items(plannedLook).max(12),
-  begins: Joi.object({ lotId: Joi.string().min(1).max(60), what: Joi.valid(...beginnings) }).optional(),
+  begins: Joi.object({ lotId: id(), what: Joi.valid(...beginnings) }).optional(),
   confirmed: Joi.array()
     .items(Joi.object({ code: Joi.string().max(60), reason: Joi.string().trim().min(3).max(300) }))
     .max(40),

@@ -1,14 +1,15 @@
 import Joi from 'joi';
 import { labelNutrients } from '@north-leaf/core';
 import { bodyOf } from './check.js';
-import { blendSchema, formulaSchema } from './formulas.js';
+import { id, version } from './fields.js';
+import { formulaSchema, libraryBlendSchema } from './formulas.js';
 import type { Blend, BlendAnswer, BlendSearch, Formula, LabelPanelRow, LabelReading, LabelRule, LeftOut } from '@north-leaf/core';
 
 const searchSchema = bodyOf<BlendSearch>({
   goals: Joi.array()
     .items(
       Joi.object({
-        key: Joi.string().min(1).max(80),
+        key: id(80),
         way: Joi.valid('atLeast', 'atMost'),
         value: Joi.number().min(0).max(1e6),
         strength: Joi.valid('must', 'want', 'nice'),
@@ -37,7 +38,7 @@ export const boxLabelSchema: Joi.ObjectSchema<BoxLabel> = bodyOf<BoxLabel>({
   items: Joi.array()
     .items(
       Joi.object({
-        ingredientId: Joi.string().min(1).max(60),
+        ingredientId: id(),
         declaredShare: Joi.number().min(0).max(1).optional(),
         inTail: Joi.valid(true).optional(),
       }),
@@ -69,7 +70,7 @@ export const imitateBodySchema: Joi.ObjectSchema<ImitateBody> = bodyOf<ImitateBo
 
 export type BlendBody = { readonly basedOn: number | null; readonly blend: Blend };
 export const blendBodySchema: Joi.ObjectSchema<BlendBody> = bodyOf<BlendBody>({
-  basedOn: Joi.number().integer().min(1).allow(null),
-  blend: blendSchema.required(),
+  basedOn: version().allow(null),
+  blend: libraryBlendSchema,
 });
 export type LibraryBlend = { readonly id: string; readonly version: number; readonly savedAt: string; readonly blend: Blend };

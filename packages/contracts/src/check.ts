@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import { pathOf, unsound } from './sound.js';
 import type { ArraySchema, NumberSchema, ObjectSchema, Schema, StringSchema } from 'joi';
 
 /** One thing wrong with a request: where (as in the formula: 'rows[2].amountG'), a code, and a sentence. */
@@ -25,28 +26,43 @@ export type ApiErrorCode = (typeof apiErrorCodes)[number];
 
 export type Checked<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly problems: readonly Problem[] };
 
-/** All problems at once, nothing converted, everything required unless its schema says optional. */
+/** Problems that one answer tells. */
+const MOST_TOLD = 50;
+/** In a body of more values than this, all of its problems could be more than anybody reads, and take seconds to find: the first is told. */
+const ALL_TOLD_UNDER = 4000;
+
+/**
+ * Everything wrong at once, nothing converted, everything required unless its schema says optional.
+ * The first fault is looked for alone: only a body of a reasonable size is asked for the rest.
+ */
 export function check<T>(schema: Schema<T>, body: unknown): Checked<T> {
   if (body === undefined || body === null)
     return { ok: false, problems: [{ path: '', code: 'any.required', message: 'the body is missing' }] };
-  const { error, value } = schema.validate(body, {
-    abortEarly: false,
-    convert: false,
-    presence: 'required',
-    errors: { wrap: { label: false } },
-  });
-  if (!error) return { ok: true, value: value as T };
+  const hurt = unsound(body);
+  if (hurt) return { ok: false, problems: [hurt] };
+  const first = validated(schema, body, true);
+  if (!first.error) return { ok: true, value: first.value as T };
+  const { error } = sizeOf(body, ALL_TOLD_UNDER) < ALL_TOLD_UNDER ? validated(schema, body, false) : first;
   return {
     ok: false,
-    problems: error.details
-      .slice(0, 50)
-      .map(({ path, type, message }) => ({ path: dotted(path), code: type, message: message.slice(0, 300) })),
+    problems: error!.details
+      .slice(0, MOST_TOLD)
+      .map(({ path, type, message }) => ({ path: pathOf(path), code: type, message: message.slice(0, 300) })),
   };
 }
 
-/** ['rows', 2, 'amountG'] as 'rows[2].amountG'. */
-export function dotted(path: readonly (string | number)[]): string {
-  return path.reduce<string>((so, key) => (typeof key === 'number' ? `${so}[${key}]` : so === '' ? key : `${so}.${key}`), '');
+const validated = (schema: Schema, body: unknown, abortEarly: boolean) =>
+  schema.validate(body, { abortEarly, convert: false, presence: 'required', errors: { wrap: { label: false } } });
+
+/** Values in a body, counted no further than asked. */
+function sizeOf(body: unknown, most: number): number {
+  const left = [body];
+  let seen = 0;
+  for (; left.length > 0 && seen < most; seen++) {
+    const value = left.pop();
+    if (value !== null && typeof value === 'object') left.push(...(Object.values(value) as unknown[]));
+  }
+  return seen;
 }
 
 /** A schema for every key of T, of its kind; the library's own strict form does not know readonly lists. */

@@ -1,5 +1,5 @@
 import { demoCrackerV2, demoPuffSticks } from '@north-leaf/core';
-import { bakeBodySchema, check, dotted, draftBodySchema, eventsBodySchema, versionBodySchema } from './index.js';
+import { bakeBodySchema, check, pathOf, draftBodySchema, eventsBodySchema, versionBodySchema } from './index.js';
 import type { BakeEvent } from '@north-leaf/core';
 
 const id = '3f3a2a52-8c0c-4b57-9c7e-1f6a5c0e7a11';
@@ -96,5 +96,5 @@ describe('bodies', () => {
     expect(check(eventsBodySchema, [event(what)]).ok).toBe(fine);
   });
 
-  it('writes a path as the formula has it', () => expect(dotted(['rows', 2, 'amountG'])).toBe('rows[2].amountG'));
+  it('writes a path as the formula has it', () => expect(pathOf(['rows', 2, 'amountG'])).toBe('rows[2].amountG'));
 });

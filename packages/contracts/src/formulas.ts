@@ -1,14 +1,15 @@
 import Joi from 'joi';
 import { bodies, chillForms, dockPatterns, fatStates, lockIns, mixActs, mixTools, portionForms, rowUses } from '@north-leaf/core';
 import { bodyOf } from './check.js';
+import { id, revision, uuid, version, type Part } from './fields.js';
 import type { Blend, Evaluation, Formula, Kitchen, Pantry, StageName } from '@north-leaf/core';
 
 const text = (longest: number) => Joi.string().allow('').max(longest);
-const key = () => Joi.string().min(1).max(60);
-const number = () => Joi.number().unsafe();
+/** As wrong as it may be, a number that a sum can be made of. */
+const number = () => Joi.number().unsafe().min(-1e12).max(1e12);
 const list = (items: Joi.Schema, most: number) => Joi.array().items(items).max(most);
 
-const wait = Joi.object({ placeId: key(), min: number() });
+const wait = Joi.object({ placeId: id(), min: number() });
 const shapeOf = (kind: string | readonly string[], more: Readonly<Record<string, Joi.Schema>>) =>
   Joi.object({ kind: Joi.valid(...(typeof kind === 'string' ? [kind] : kind)), ...more });
 const cutShapes = [
@@ -30,39 +31,43 @@ const shapes = [
   shapeOf('freeForm', { filledMm: number(), foldMm: number() }),
 ];
 
-export const blendSchema = Joi.object<Blend>({
-  name: text(120),
-  rows: list(
-    Joi.object({
-      key: key(),
-      ingredientId: key(),
-      share: number(),
-      minShare: number().optional(),
-      maxShare: number().optional(),
-      pinned: Joi.boolean().optional(),
-      lotId: key().optional(),
-    }),
-    40,
-  ),
-  from: Joi.object({ blendId: key(), version: number() }).optional(),
-  uncertainShare: list(number(), 40).optional(),
-});
+const blendOf = (share: () => Joi.NumberSchema) =>
+  Joi.object<Blend>({
+    name: text(120),
+    rows: list(
+      Joi.object({
+        key: id(),
+        ingredientId: id(),
+        share: share(),
+        minShare: share().optional(),
+        maxShare: share().optional(),
+        pinned: Joi.boolean().optional(),
+        lotId: id().optional(),
+      }),
+      40,
+    ),
+    from: Joi.object({ blendId: id(), version: version() }).optional(),
+    uncertainShare: list(number(), 40).optional(),
+  });
+export const blendSchema = blendOf(number);
+/** A blend that is kept is one that can be weighed; in a draft it may still be anything. */
+export const libraryBlendSchema = blendOf(() => Joi.number().min(0).max(1)).required();
 
 /** The shape of a formula, however wrong its numbers: what a draft may hold. */
 export const formulaSchema: Joi.ObjectSchema<Formula> = bodyOf<Formula>({
   schema: Joi.number().valid(1),
   name: Joi.string().trim().min(1).max(120),
-  family: key(),
+  family: id(),
   aim: Joi.object({ crisp: number(), tender: number() }).optional(),
-  mustSuit: list(key(), 30).optional(),
+  mustSuit: list(id(), 30).optional(),
   blend: blendSchema,
   blendG: number(),
   blendEntered: Joi.object({ text: text(400), g: number() }).optional(),
-  doughOf: Joi.object({ formulaId: Joi.string().guid(), version: Joi.number().integer().min(1) }).optional(),
+  doughOf: Joi.object({ formulaId: uuid(), version: version() }).optional(),
   rows: list(
     Joi.object({
-      key: key(),
-      ingredientId: key(),
+      key: id(),
+      ingredientId: id(),
       amountG: number(),
       use: Joi.valid(...rowUses),
       goesOn: Joi.object({
@@ -71,7 +76,7 @@ export const formulaSchema: Joi.ObjectSchema<Formula> = bodyOf<Formula>({
       }).optional(),
       entered: text(60).optional(),
       pinned: Joi.boolean().optional(),
-      lotId: key().optional(),
+      lotId: id().optional(),
       atC: number().optional(),
       soakMin: number().optional(),
       fat: Joi.object({ state: Joi.valid(...fatStates), pieceMm: number().optional() }).optional(),
@@ -80,9 +85,9 @@ export const formulaSchema: Joi.ObjectSchema<Formula> = bodyOf<Formula>({
   ),
   mix: list(
     Joi.object({
-      key: key(),
+      key: id(),
       act: Joi.valid(...mixActs).optional(),
-      of: list(Joi.object({ rowKey: key(), share: number() }), 80).optional(),
+      of: list(Joi.object({ rowKey: id(), share: number() }), 80).optional(),
       tool: Joi.valid(...mixTools).optional(),
       min: number().optional(),
       pulses: number().optional(),
@@ -104,7 +109,7 @@ export const formulaSchema: Joi.ObjectSchema<Formula> = bodyOf<Formula>({
   sheet: Joi.object({
     parts: list(
       Joi.object({
-        key: key(),
+        key: id(),
         perPiece: number(),
         thicknessMm: number(),
         shape: Joi.alternatives(...shapes),
@@ -135,9 +140,9 @@ export const formulaSchema: Joi.ObjectSchema<Formula> = bodyOf<Formula>({
     waits: list(wait, 10),
   }),
   bake: Joi.object({
-    ovenId: key(),
-    trayId: key(),
-    panId: key().optional(),
+    ovenId: id(),
+    trayId: id(),
+    panId: id().optional(),
     traysAtOnce: Joi.valid(1, 2),
     layer: Joi.valid('none', 'paper', 'mat'),
     fromCold: Joi.boolean().optional(),
@@ -170,8 +175,8 @@ const typedSchema = Joi.object().pattern(Joi.string().max(200), Joi.string().all
 export type DraftBody = { readonly basedOn: number | null; readonly revision: number; readonly formula: Formula; readonly typed: Typed };
 /** `revision` is the one this draft was written on top of; 0 for the first. */
 export const draftBodySchema: Joi.ObjectSchema<DraftBody> = bodyOf<DraftBody>({
-  basedOn: Joi.number().integer().min(1).allow(null),
-  revision: Joi.number().integer().min(0),
+  basedOn: version().allow(null),
+  revision: revision(),
   formula: formulaSchema,
   typed: typedSchema,
 });
@@ -182,20 +187,22 @@ export type VersionBody = {
   readonly why: string;
   readonly formula: Formula;
   readonly setAside: readonly SetAside[];
+  /** The revision of the stored draft that this device knows of: a later one is another device's, and is kept. */ readonly draftRevision?: number;
 };
 export const versionBodySchema: Joi.ObjectSchema<VersionBody> = bodyOf<VersionBody>({
-  basedOn: Joi.number().integer().min(1).allow(null),
+  basedOn: version().allow(null),
   why: Joi.string().allow('').max(500),
   formula: formulaSchema,
   setAside: Joi.array()
     .items(Joi.object({ code: Joi.string().max(60), reason: Joi.string().trim().min(1).max(300) }))
     .max(50),
+  draftRevision: revision().optional(),
 });
 
 /** A formula and the id of its first version, both made by whoever makes it. */
 export type NewFormulaBody = { readonly versionId: string; readonly why: string; readonly formula: Formula };
 export const newFormulaBodySchema: Joi.ObjectSchema<NewFormulaBody> = bodyOf<NewFormulaBody>({
-  versionId: Joi.string().guid(),
+  versionId: uuid(),
   why: Joi.string().allow('').max(500),
   formula: formulaSchema,
 });
@@ -222,7 +229,10 @@ export type FormulaVersion = VersionHead & {
   readonly setAside: readonly SetAside[];
 };
 /** `beside` names the newest version when this one began from an older one. */
-export type SavedVersion = VersionHead & { readonly beside: number | null };
+export type SavedVersion = VersionHead & {
+  readonly beside: number | null;
+  /** A later draft of another device is still there. */ readonly draftKept?: true;
+};
 
 export type StageStates = Readonly<Record<StageName, 'good' | 'watch' | 'fix' | 'waiting'>>;
 export type FormulaListItem = {
@@ -252,3 +262,10 @@ export type FormulaListItem = {
   } | null;
   readonly doughG: number | null;
 };
+
+export type FormulasPart = Part<FormulaListItem>;
+/** As much of a formula as choosing one asks for. */
+export type FormulaName = Pick<
+  FormulaListItem,
+  'id' | 'name' | 'familyName' | 'version' | 'savedAt' | 'draftStoredAt' | 'doughOf' | 'doughG'
+>;

@@ -1,4 +1,7 @@
-export { apiErrorCodes, check, dotted } from './check.js';
+export { apiErrorCodes, check } from './check.js';
+export { isInherited, isUuid } from './fields.js';
+export type { Part } from './fields.js';
+export { isText, pathOf } from './sound.js';
 export type { ApiErrorBody, ApiErrorCode, Checked, Problem } from './check.js';
 export { crumbBodySchema, draftBodySchema, formulaSchema, newFormulaBodySchema, versionBodySchema } from './formulas.js';
 export type {
@@ -7,6 +10,8 @@ export type {
   DraftBody,
   FormulaDetail,
   FormulaListItem,
+  FormulaName,
+  FormulasPart,
   FormulaVersion,
   NewFormulaBody,
   SavedVersion,
@@ -17,7 +22,7 @@ export type {
   VersionHead,
 } from './formulas.js';
 export { bakeBodySchema, eventsBodySchema, measureLimits, startBodySchema } from './bakes.js';
-export type { Bake, BakeBody, Run, StartBody } from './bakes.js';
+export type { Bake, BakeBody, BakesPart, ListedBake, Run, StartBody } from './bakes.js';
 export { ingredientChangeBodySchema, lotBodySchema, ownIngredientBodySchema, preparationBodySchema } from './pantry.js';
 export type {
   IngredientChangeBody,

@@ -1,6 +1,7 @@
 import Joi from 'joi';
 import { cutterKinds, judgements, learnedWhats, markets, panKinds, ovenShelves, ovenSides, suits } from '@north-leaf/core';
 import { bodyOf } from './check.js';
+import { id, instant } from './fields.js';
 import type { Cutter, Guest, Judgement, JudgementName, Learned, Market, Oven, Pan, Place, Tray } from '@north-leaf/core';
 
 const sizeMm = () => Joi.number().min(20).max(2000);
@@ -15,10 +16,10 @@ export const marketBodySchema: Joi.ObjectSchema<MarketBody> = bodyOf<MarketBody>
 
 export type NameBody = { readonly ingredientId: string };
 /** What a name in a list means in this kitchen. */
-export const nameBodySchema: Joi.ObjectSchema<NameBody> = bodyOf<NameBody>({ ingredientId: Joi.string().min(1).max(60) });
+export const nameBodySchema: Joi.ObjectSchema<NameBody> = bodyOf<NameBody>({ ingredientId: id() });
 
 export const guestBodySchema: Joi.ObjectSchema<Guest> = bodyOf<Guest>({
-  id: Joi.string().min(1).max(60),
+  id: id(),
   name: Joi.string().trim().min(1).max(120),
   suits: Joi.array()
     .items(Joi.valid(...Object.keys(suits.values)))
@@ -42,7 +43,6 @@ export type MeasureBody = { readonly value: number };
 export const measureBodySchema: Joi.ObjectSchema<MeasureBody> = bodyOf<MeasureBody>({ value: Joi.number().greater(0).max(2000) });
 export const vagueMeasureNames = ['glass', 'pinch', 'dash', 'handful', 'knob', 'drizzle', 'drop', 'splash'] as const;
 
-const id = () => Joi.string().min(1).max(60);
 const name = () => Joi.string().trim().min(1).max(60);
 const ovenC = () => Joi.number().min(30).max(350);
 const material = () => Joi.valid('aluminium', 'darkSteel', 'stone', 'glass', 'ceramic', 'metalPan');
@@ -58,17 +58,18 @@ export type KitchenThings = {
 };
 export type KitchenList = keyof KitchenThings;
 
+type Spot = { readonly shelf: string; readonly side: string };
 export const ovenBodySchema: Joi.ObjectSchema<Oven> = bodyOf<Oven>({
   id: id(),
   name: name(),
   kind: Joi.valid('static', 'fan', 'deck'),
   dialUnit: Joi.valid('C', 'F', 'gas'),
   readings: Joi.array()
-    .items(Joi.object({ dialC: ovenC(), trueC: ovenC(), at: Joi.string().isoDate() }))
+    .items(Joi.object({ dialC: ovenC(), trueC: ovenC(), at: instant() }))
     .max(30),
   hotSpots: Joi.array()
     .items(Joi.object({ shelf: Joi.valid(...ovenShelves), side: Joi.valid(...ovenSides), aboveC: Joi.number().min(-60).max(60) }))
-    .unique((a: { shelf: string; side: string }, b: { shelf: string; side: string }) => a.shelf === b.shelf && a.side === b.side)
+    .unique((a: Spot | null, b: Spot | null) => a?.shelf === b?.shelf && a?.side === b?.side)
     .max(ovenShelves.length * ovenSides.length)
     .optional(),
   heating: Joi.array()
@@ -134,7 +135,7 @@ export type LearnedBody = Pick<Learned, 'what' | 'about'> & { readonly do: 'use'
 /** What is to be done with something learned: use it, keep it unused, or begin anew without the bakes so far. */
 export const learnedBodySchema: Joi.ObjectSchema<LearnedBody> = bodyOf<LearnedBody>({
   what: Joi.valid(...learnedWhats),
-  about: Joi.string().min(1).max(120),
+  about: id(120),
   do: Joi.valid('use', 'setAside', 'reset'),
 });
 

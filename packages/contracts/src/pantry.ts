@@ -1,21 +1,11 @@
 import Joi from 'joi';
 import { heats, ingredientKinds, leftOvers, origins, preparationActs } from '@north-leaf/core';
 import { bodyOf } from './check.js';
+import { day, id, revision, uuid } from './fields.js';
 import type { Ingredient, IngredientChange, Lot, Pantry, Preparation } from '@north-leaf/core';
 
-const id = () => Joi.string().min(1).max(60);
 const words = (longest: number) => Joi.string().trim().min(1).max(longest);
 const grams = () => Joi.number().min(0).max(1e7);
-/** A calendar day that exists: 2026-02-30 does not. */
-const day = () =>
-  Joi.string()
-    .custom((value: string, helpers) => {
-      if (!/^\d{4}-\d{2}-\d{2}$/.test(value)) return helpers.error('day.written');
-      const read = new Date(`${value}T00:00:00Z`);
-      return Number.isNaN(read.getTime()) || read.toISOString().slice(0, 10) !== value ? helpers.error('day.none') : value;
-    })
-    .messages({ 'day.written': '{#label} must be a day like 2026-11-25', 'day.none': '{#label} is not a day of the calendar' });
-const revision = () => Joi.number().integer().min(0);
 
 const lotSchema = bodyOf<Lot>({
   id: id(),
@@ -40,7 +30,7 @@ const lotSchema = bodyOf<Lot>({
   acceptedWithoutReport: words(300).optional(),
   setAside: words(300).optional(),
   placeId: id().optional(),
-  from: Joi.object({ bakeId: Joi.string().guid(), what: Joi.valid(...leftOvers) }).optional(),
+  from: Joi.object({ bakeId: uuid(), what: Joi.valid(...leftOvers) }).optional(),
 });
 
 export type LotBody = { readonly revision: number; readonly lot: Lot; readonly recounted: boolean };
@@ -59,7 +49,7 @@ export type IngredientChangeBody = { readonly revision: number; readonly change:
 export const ingredientChangeBodySchema: Joi.ObjectSchema<IngredientChangeBody> = bodyOf<IngredientChangeBody>({
   revision: revision(),
   change: Joi.object({
-    corrected: Joi.object().pattern(Joi.string().max(60), factSchema).max(40),
+    corrected: Joi.object().pattern(id(), factSchema).max(40),
     allergens: Joi.array().items(allergenCode()).max(60).optional(),
     lactoseFree: Joi.valid(true).optional(),
   }),
@@ -136,7 +126,7 @@ export const preparationBodySchema: Joi.ObjectSchema<PreparationBody> = bodyOf<P
         Joi.object({
           key: id(),
           ingredientId: id(),
-          amountG: Joi.number().unsafe(),
+          amountG: Joi.number().unsafe().min(-1e9).max(1e9),
           entered: Joi.string().allow('').max(60).optional(),
           lotId: id().optional(),
         }),

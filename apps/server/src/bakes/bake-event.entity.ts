@@ -6,7 +6,7 @@ import type { Happened } from '@north-leaf/core';
 @Entity('bake_events')
 export class BakeEventEntity {
   @PrimaryColumn('uuid') id: string;
-  @Column('uuid') kitchenId: string;
+  @PrimaryColumn('uuid') kitchenId: string;
   @Column('uuid') bakeId: string;
   @Column('timestamptz') at: Date;
   /** Of the run's steps; null for what was said of the bake as a whole. */

@@ -4,7 +4,7 @@ import { Column, Entity, PrimaryColumn } from 'typeorm';
 @Entity('bake_photos')
 export class BakePhotoEntity {
   @PrimaryColumn('uuid') id: string;
-  @Column('uuid') kitchenId: string;
+  @PrimaryColumn('uuid') kitchenId: string;
   @Column('uuid') bakeId: string;
   @Column('bytea') jpeg: Buffer;
 }

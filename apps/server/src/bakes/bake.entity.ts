@@ -5,7 +5,7 @@ import type { Begins, RunStep } from '@north-leaf/core';
 @Entity('bakes')
 export class BakeEntity {
   @PrimaryColumn('uuid') id: string;
-  @Column('uuid') kitchenId: string;
+  @PrimaryColumn('uuid') kitchenId: string;
   @Column('integer') number: number;
   @Column('uuid') formulaId: string;
   @Column('integer') version: number;

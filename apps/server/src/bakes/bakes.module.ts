@@ -1,15 +1,22 @@
 import { Module } from '@nestjs/common';
+import { EvaluatorModule } from '../evaluator/evaluator.module.js';
 import { FormulasModule } from '../formulas/formulas.module.js';
 import { KitchenModule } from '../kitchen/kitchen.module.js';
 import { PantryModule } from '../pantry/pantry.module.js';
+import { tables } from '../platform/table.js';
 import { SolverModule } from '../solver/solver.module.js';
+import { BakeEventEntity } from './bake-event.entity.js';
+import { BakePhotoEntity } from './bake-photo.entity.js';
+import { BakeEntity } from './bake.entity.js';
 import { BakesController } from './bakes.controller.js';
 import { BakesService } from './bakes.service.js';
 import { LearningService } from './learning.service.js';
+import { PhotosService } from './photo.js';
+import { UnderWayEntity } from './under-way.entity.js';
 
 @Module({
-  imports: [FormulasModule, KitchenModule, PantryModule, SolverModule],
+  imports: [EvaluatorModule, FormulasModule, KitchenModule, PantryModule, SolverModule],
   controllers: [BakesController],
-  providers: [BakesService, LearningService],
+  providers: [BakesService, LearningService, PhotosService, ...tables(BakeEntity, BakeEventEntity, BakePhotoEntity, UnderWayEntity)],
 })
 export class BakesModule {}

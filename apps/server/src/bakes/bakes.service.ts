@@ -1,32 +1,23 @@
 import { Injectable } from '@nestjs/common';
 import { randomUUID } from 'node:crypto';
-import { In, IsNull, Not, type EntityManager } from 'typeorm';
-import {
-  asBaked,
-  evaluate,
-  factorOfKept,
-  findingsOf,
-  InputError,
-  runSteps,
-  runState,
-  scaled,
-  stepsFrom,
-  type BakeEvent,
-  type Begins,
-} from '@north-leaf/core';
-import { FormulasService } from '../formulas/formulas.service.js';
+import { asBaked, runState, standingEvents, type BakeEvent, type Begins } from '@north-leaf/core';
+import { EvaluatorService } from '../evaluator/evaluator.service.js';
+import { FormulasService, type Tally } from '../formulas/formulas.service.js';
 import { KitchenService } from '../kitchen/kitchen.service.js';
 import { PantryService } from '../pantry/pantry.service.js';
 import { Clock } from '../platform/clock.js';
-import { ApiError } from '../platform/errors.js';
+import { ApiError, invalid } from '../platform/errors.js';
 import { KitchenScope } from '../platform/kitchen-scope.js';
+import { Later } from '../platform/later.js';
+import { InjectTable, Table } from '../platform/table.js';
 import { BakePhotoEntity } from './bake-photo.entity.js';
-import { madeAnew } from './photo.js';
 import { BakeEventEntity } from './bake-event.entity.js';
 import { BakeEntity } from './bake.entity.js';
-import { isFelt, LearningService, teaches } from './learning.service.js';
-import { bakeOf, eventRows, eventsIn } from './rows.js';
-import type { Bake, BakeBody, FormulaListItem, PantryBook, Run, StartBody } from '@north-leaf/contracts';
+import { isFelt, teaches } from './learning.service.js';
+import { PhotosService } from './photo.js';
+import { bakeOf, byBake, inOrder, type EventRow } from './rows.js';
+import { UnderWayEntity } from './under-way.entity.js';
+import type { Bake, BakeBody, BakesPart, PantryBook, Run, StartBody } from '@north-leaf/contracts';
 
 @Injectable()
 export class BakesService {
@@ -35,48 +26,88 @@ export class BakesService {
     private readonly formulas: FormulasService,
     private readonly pantry: PantryService,
     private readonly kitchen: KitchenService,
+    private readonly evaluator: EvaluatorService,
     private readonly clock: Clock,
-    private readonly learning: LearningService,
+    private readonly later: Later,
+    private readonly draw: PhotosService,
+    @InjectTable(BakeEntity) private readonly bakes: Table<BakeEntity>,
+    @InjectTable(BakeEventEntity) private readonly events: Table<BakeEventEntity>,
+    @InjectTable(BakePhotoEntity) private readonly photos: Table<BakePhotoEntity>,
+    @InjectTable(UnderWayEntity) private readonly underWay: Table<UnderWayEntity>,
   ) {}
 
-  /** Newest first. */
-  async list(formulaId?: string, lotId?: string): Promise<Bake[]> {
-    const ofLot = lotId === undefined ? null : await this.pantry.bakesOf(lotId);
-    const where = { ...(formulaId === undefined ? {} : { formulaId }), ...(ofLot ? { id: In(ofLot) } : {}) };
-    const bakes = await (await this.scope.table(BakeEntity)).find({ where, order: { number: 'DESC' } });
-    const events = await eventRows(
-      this.scope,
-      bakes.map(({ id }) => id),
+  /** Newest first, so many at a time; `before` is the number of the last one seen. */
+  async list(of: { formulaId: string | null; lotId: string | null }, before: number | null, limit: number): Promise<BakesPart> {
+    const parameters = [await this.scope.id(), of.formulaId, of.lotId];
+    const rows = await this.scope.query<BakeEntity & { formulaName: string; waterKeys: string[] | null }>(
+      `SELECT b."id", b."number", b."formulaId", b."version", b."factor", b."roomC", b."humidityShare", b."startedAt", f."name" AS "formulaName",
+         jsonb_path_query_array(v."formula", '$.rows[*] ? (@.ingredientId == "water").key') AS "waterKeys"
+       FROM (SELECT * FROM "bakes" WHERE "kitchenId" = $1 AND ($2::uuid IS NULL OR "formulaId" = $2) AND ($4::int IS NULL OR "number" < $4)
+         AND ($3::text IS NULL OR "id" IN (SELECT "bakeId" FROM "lot_uses" WHERE "kitchenId" = $1 AND "lotId" = $3 AND "usedG" > 0))
+         ORDER BY "number" DESC LIMIT $5) b
+       JOIN "formulas" f ON f."kitchenId" = $1 AND f."id" = b."formulaId"
+       JOIN "formula_versions" v ON v."kitchenId" = $1 AND v."formulaId" = b."formulaId" AND v."version" = b."version"
+       ORDER BY b."number" DESC`,
+      [...parameters, before, limit + 1],
     );
-    return bakes.map((bake) => bakeOf(bake, events));
+    const shown = rows.slice(0, limit);
+    const events = byBake(await this.told(shown.map(({ id }) => id)));
+    return {
+      items: shown.map((row) => ({ ...bakeOf(row, events(row.id)), formulaName: row.formulaName, waterKeys: row.waterKeys ?? [] })),
+      total: await this.total(of),
+      next: rows.length > limit ? String(shown.at(-1)!.number) : null,
+    };
   }
 
-  /** The formulas with how often each was baked and how it was liked. */
-  async listFormulas(): Promise<FormulaListItem[]> {
-    const [formulas, bakes] = await Promise.all([this.formulas.list(), this.list()]);
-    return formulas.map((formula) => {
-      const own = bakes.filter(({ formulaId }) => formulaId === formula.id);
-      const liked = own.flatMap(likedOf);
-      return { ...formula, bakes: own.length, liked: liked.length > 0 ? liked.reduce((sum, dots) => sum + dots, 0) / liked.length : null };
-    });
+  /** Counted where counting is short: all bakes by the last number, those of a formula by its tally, those of a lot by its uses. */
+  private async total({ formulaId, lotId }: { formulaId: string | null; lotId: string | null }): Promise<number> {
+    const kitchenId = await this.scope.id();
+    const [counted] = await (lotId !== null
+      ? this.scope.query<{ n: number }>(
+          `SELECT count(DISTINCT "bakeId")::int AS n FROM "lot_uses" WHERE "kitchenId" = $1 AND "lotId" = $2 AND "usedG" > 0`,
+          [kitchenId, lotId],
+        )
+      : formulaId !== null
+        ? this.scope.query<{ n: number }>(`SELECT "bakes" AS n FROM "formulas" WHERE "kitchenId" = $1 AND "id" = $2`, [
+            kitchenId,
+            formulaId,
+          ])
+        : this.scope.query<{ n: number }>(`SELECT coalesce(max("number"), 0)::int AS n FROM "bakes" WHERE "kitchenId" = $1`, [kitchenId]));
+    return counted?.n ?? 0;
+  }
+
+  /** What happened to the goods, without the steps of the run that led there. */
+  private async told(bakeIds: readonly string[]): Promise<EventRow[]> {
+    if (bakeIds.length === 0) return [];
+    return this.scope.query<EventRow>(
+      `SELECT "id", "bakeId", "at", "stepKey", "corrects", "what" FROM "bake_events" WHERE "kitchenId" = $1 AND "bakeId" = ANY($2::uuid[])
+       AND ("corrects" IS NOT NULL OR NOT ("what"->>'kind') = ANY($3)) ORDER BY "bakeId", "at", "id"`,
+      [await this.scope.id(), bakeIds, OF_THE_RUN],
+    );
+  }
+
+  private async eventsOf(bakeIds: readonly string[]): Promise<(bakeId: string) => readonly BakeEvent[]> {
+    if (bakeIds.length === 0) return () => [];
+    const rows = await this.scope.query<EventRow>(
+      `SELECT "id", "bakeId", "at", "stepKey", "corrects", "what" FROM "bake_events" WHERE "kitchenId" = $1 AND "bakeId" = ANY($2::uuid[])
+       ORDER BY "bakeId", "at", "id"`,
+      [await this.scope.id(), bakeIds],
+    );
+    return byBake(rows);
   }
 
   /** Stores header and events together; the same id again gives what is stored. */
   async record(id: string, body: BakeBody): Promise<Bake> {
-    const stored = await this.scope.transaction(async (manager) => {
-      if (!(await this.isHeld(id, manager))) {
-        await this.refuseUnknown(body.formulaId, body.version, manager);
-        const { formulaId, version, factor, roomC, humidityShare } = body;
+    return this.scope.transaction(async () => {
+      const { formulaId, version, factor, roomC, humidityShare } = body;
+      if (!(await this.isHeld(id, { formulaId, version, factor, roomC, humidityShare }, 'record'))) {
+        await this.refuseUnknown(formulaId, version);
         const startedAt = new Date(body.events[0]?.at ?? this.clock.now());
-        await this.insert({ id, formulaId, version, factor, roomC, humidityShare, startedAt, steps: null, begins: null }, manager);
-        await this.add(id, body.events, manager);
-        await this.takeStock(id, manager);
-        if (body.events.some(isFelt)) await this.learning.learnThirst(body, manager);
+        await this.insert({ id, formulaId, version, factor, roomC, humidityShare, startedAt, steps: null, begins: null });
+        await this.add(await this.entity(id), [], body.events);
       }
-      return this.one(id, manager);
+      return bakeOf(await this.entity(id), (await this.eventsOf([id]))(id));
     });
-    if (body.events.some(teaches)) this.learning.learnLater(body);
-    return stored;
   }
 
   /**
@@ -84,74 +115,80 @@ export class BakesService {
    * What is unsafe has to be confirmed, each with its reason.
    */
   async start(id: string, body: StartBody): Promise<Run> {
-    const { formulaId, version, looks, confirmed } = body;
-    return this.scope.transaction(async (manager) => {
-      if (!(await this.isHeld(id, manager))) {
-        await this.refuseUnknown(formulaId, version, manager);
-        const { formula: written } = await this.formulas.version(formulaId, version);
-        const [kitchen, pantry] = [await this.kitchen.current(), await this.pantry.whole(manager)];
-        const begins = body.begins ? this.begun(body.begins, pantry, formulaId, version) : null;
-        const factor = begins
-          ? (factorOfKept(begins.what, begins.amountG, evaluate(written, kitchen, pantry)) ?? body.factor)
-          : body.factor;
-        const formula = scaled(written, factor);
-        const evaluation = evaluate(formula, kitchen, pantry);
-        const open = findingsOf(evaluation).find(({ unsafe, code }) => unsafe && !confirmed.some((one) => one.code === code));
-        if (open) {
-          const problem = { path: 'confirmed', code: open.code, message: 'needs a reason before the run begins' };
-          throw new ApiError('invalid', 'Something here is not safe: confirm it with a reason, or change the formula.', [problem]);
-        }
-        const whole = stepsOrRefusal(() => runSteps(formula, kitchen, pantry, evaluation, looks));
-        const steps = begins ? stepsFrom(whole, begins.what) : whole;
+    const { formulaId, version, confirmed } = body;
+    const held = await this.bakes.findOne({ id });
+    // Worked out before anything is held: others weigh meanwhile.
+    const begun = held ? null : await this.worked(body);
+    return this.scope.transaction(async () => {
+      if (!(await this.isHeld(id, { formulaId, version }, 'run'))) {
+        if (!begun) throw new ApiError('unavailable', 'This run was being stored. Try again.');
+        const { factor, steps, begins, kitchen } = begun;
         const startedAt = this.clock.now();
         const { roomC, humidityShare } = kitchen;
-        await this.insert({ id, formulaId, version, factor, roomC, humidityShare, startedAt, steps, begins }, manager);
+        await this.insert({ id, formulaId, version, factor, roomC, humidityShare, startedAt, steps, begins });
         const at = startedAt.toISOString();
         const events: BakeEvent[] = [
           { id: randomUUID(), at, what: { kind: 'began' } },
           ...confirmed.map(({ code, reason }): BakeEvent => ({ id: randomUUID(), at, what: { kind: 'confirmed', code, reason } })),
         ];
-        await this.add(id, events, manager);
-        if (begins) await this.takeStock(id, manager);
+        await this.underWay.insert({ bakeId: id });
+        await this.add(await this.entity(id), [], events);
+        if (begins) await this.takeStock(await this.entity(id), events);
       }
-      return this.runOf(await this.entity(id, manager), await eventRows(this.scope, [id], manager));
+      return this.run(id);
     });
+  }
+
+  private async worked({ formulaId, version, looks, confirmed, factor, begins: wanted }: StartBody) {
+    await this.refuseUnknown(formulaId, version);
+    const formula = await this.formulas.formulaOf(formulaId, version);
+    const [kitchen, pantry] = [await this.kitchen.current(), await this.pantry.whole()];
+    const begins = wanted ? this.begun(wanted, pantry, formulaId, version) : null;
+    const begun = await this.evaluator.run({
+      kind: 'begin',
+      formula,
+      kitchen,
+      pantry,
+      begins,
+      factor,
+      looks,
+      confirmed: confirmed.map(({ code }) => code),
+    });
+    if ('unsafe' in begun) {
+      const problem = { path: 'confirmed', code: begun.unsafe, message: 'needs a reason before the run begins' };
+      throw new ApiError('invalid', 'Something here is not safe: confirm it with a reason, or change the formula.', [problem]);
+    }
+    return { ...begun, begins, kitchen };
   }
 
   /** Runs under way, the latest first. */
   async running(): Promise<Run[]> {
-    const begun = await (
-      await this.scope.table(BakeEntity)
-    ).find({ where: { steps: Not(IsNull()) }, order: { number: 'DESC' }, take: 200 });
-    const events = await eventRows(
-      this.scope,
-      begun.map(({ id }) => id),
+    const rows = await this.scope.query<BakeEntity & { formulaName: string }>(
+      `SELECT b.*, v."formula"->>'name' AS "formulaName" FROM "runs_under_way" w
+       JOIN "bakes" b ON b."kitchenId" = w."kitchenId" AND b."id" = w."bakeId"
+       JOIN "formula_versions" v ON v."kitchenId" = b."kitchenId" AND v."formulaId" = b."formulaId" AND v."version" = b."version"
+       WHERE w."kitchenId" = $1 ORDER BY b."number" DESC LIMIT 200`,
+      [await this.scope.id()],
     );
-    const { scaleStepG } = await this.kitchen.current();
-    const under = begun.filter(({ id, steps }) => runState(steps!, eventsIn(events, id), scaleStepG).state !== 'ended');
-    return Promise.all(under.map((bake) => this.runOf(bake, events)));
+    const events = await this.eventsOf(rows.map(({ id }) => id));
+    return rows.map((row) => runOf(row, row.formulaName, events(row.id)));
   }
 
   async run(id: string): Promise<Run> {
-    return this.runOf(await this.entity(id), await eventRows(this.scope, [id]));
+    const bake = await this.entity(id);
+    const { name } = await this.formulas.formulaOf(bake.formulaId, bake.version);
+    return runOf(bake, name, (await this.eventsOf([id]))(id));
   }
 
   /** Each event once, in any order; the answer lists what is stored. */
   async addEvents(id: string, events: readonly BakeEvent[]): Promise<readonly BakeEvent[]> {
     await this.keepLeftOvers(id, events);
-    const bake = await this.scope.transaction(async (manager) => {
+    return this.scope.transaction(async () => {
       // Two devices of one run send the same things: one after the other, so that each finds what is stored.
-      await manager.query('SELECT pg_advisory_xact_lock(hashtext($1))', [`bake:${id}`]);
-      const bake = await this.one(id, manager);
-      await this.add(id, events, manager);
-      // A correction may take a hand's word back as well as give one.
-      if (events.some((event) => isFelt(event) || event.corrects !== undefined || event.what.kind === 'weighed'))
-        await this.learning.learnThirst(bake, manager);
-      if (events.some(({ what }) => what.kind === 'weighed')) await this.takeStock(id, manager);
-      return this.one(id, manager);
+      await this.scope.lock(`bake:${id}`);
+      const bake = await this.entity(id);
+      return this.add(bake, (await this.eventsOf([id]))(id), events);
     });
-    if (events.some(teaches)) this.learning.learnLater(bake);
-    return bake.events;
   }
 
   /** The lot that a run begins from: one that a bake of the same version left, and that holds something. */
@@ -183,94 +220,156 @@ export class BakesService {
 
   /** A picture of a bake, drawn anew, and the event that says so. */
   async addPhoto(id: string, photoId: string, bytes: unknown): Promise<readonly BakeEvent[]> {
-    if (!Buffer.isBuffer(bytes)) {
-      throw new ApiError('invalid', 'The photo is missing.', [{ path: 'photo', code: 'input', message: 'must be the bytes of a picture' }]);
-    }
-    await this.run(id);
-    const table = await this.scope.table(BakePhotoEntity);
-    if ((await table.count({ id: photoId })) === 0) {
-      if ((await table.count({ bakeId: id })) >= MOST_PHOTOS) throw new ApiError('invalid', `A bake has at most ${MOST_PHOTOS} photos.`);
-      await table.insert({ id: photoId, bakeId: id, jpeg: await madeAnew(bytes) });
-    }
-    return this.addEvents(id, [{ id: photoId, at: this.clock.now().toISOString(), what: { kind: 'photographed', photoId } }]);
+    if (!Buffer.isBuffer(bytes)) throw invalid('photo', 'must be the bytes of a picture');
+    await this.entity(id);
+    const held = await this.photos.findOne({ id: photoId });
+    if (held && held.bakeId !== id) throw new ApiError('conflict', 'This id belongs to a photo of another bake.');
+    const jpeg = held ? null : await this.draw.anew(bytes);
+    const at = this.clock.now().toISOString();
+    return this.scope.transaction(async () => {
+      await this.scope.lock(`bake:${id}`);
+      if (jpeg && (await this.photos.count({ id: photoId })) === 0) {
+        if ((await this.photos.count({ bakeId: id })) >= MOST_PHOTOS)
+          throw invalid('photo', `is one too many: a bake has at most ${MOST_PHOTOS}`);
+        await this.photos.insert({ id: photoId, bakeId: id, jpeg });
+      }
+      const event: BakeEvent = { id: photoId, at, what: { kind: 'photographed', photoId } };
+      return this.add(await this.entity(id), (await this.eventsOf([id]))(id), [event]);
+    });
   }
 
   async photo(bakeId: string, id: string): Promise<Buffer> {
-    const found = await (await this.scope.table(BakePhotoEntity)).findOne({ id, bakeId });
+    const found = await this.photos.findOne({ id, bakeId });
     if (!found) throw new ApiError('notFound', 'This photo is not here.');
     return found.jpeg;
   }
 
   /** What the bake took from the lots, worked out from its version and what was weighed. Of a run, only what was weighed has been taken. */
-  private async takeStock(id: string, manager: EntityManager): Promise<void> {
-    const bake = await this.entity(id, manager);
-    const events = eventsIn(await eventRows(this.scope, [id], manager), id);
-    const { formula } = await this.formulas.version(bake.formulaId, bake.version);
+  private async takeStock(bake: BakeEntity, events: readonly BakeEvent[]): Promise<void> {
+    const formula = await this.formulas.formulaOf(bake.formulaId, bake.version);
     const made = asBaked(formula, events);
     const none = bake.steps === null ? {} : Object.fromEntries([...formula.blend.rows, ...formula.rows].map(({ key }) => [key, 0]));
     const besides = bake.begins ? [{ rowKey: 'begins', lotId: bake.begins.lotId, usedG: bake.begins.amountG }] : [];
-    await this.pantry.take(id, made.formula, bake.factor, { ...none, ...made.weighed }, manager, besides);
+    await this.pantry.take(bake.id, made.formula, bake.factor, { ...none, ...made.weighed }, besides);
   }
 
-  private async isHeld(id: string, manager: EntityManager): Promise<boolean> {
+  /** Whether a bake of this id is there already, as the same; another under its id is refused. Holds the count of bakes from here on. */
+  private async isHeld(id: string, as: Partial<BakeEntity>, how: 'record' | 'run'): Promise<boolean> {
     // One recording at a time counts the next number: without the lock two would take the same.
-    await manager.query('SELECT pg_advisory_xact_lock(hashtext($1))', [`bakes:${await this.scope.id()}`]);
-    return (await (await this.scope.table(BakeEntity, manager)).count({ id })) > 0;
+    await this.scope.lock('bakes');
+    const held = await this.bakes.findOne({ id });
+    if (!held) return false;
+    const same = Object.entries(as).every(([key, value]) => held[key as keyof BakeEntity] === value);
+    if (!same || (held.steps === null) !== (how === 'record')) throw new ApiError('conflict', 'This id belongs to another bake.');
+    return true;
   }
 
-  private async insert(bake: Omit<BakeEntity, 'number' | 'kitchenId'>, manager: EntityManager): Promise<void> {
-    const bakes = await this.scope.table(BakeEntity, manager);
-    const [last] = await bakes.find({ order: { number: 'DESC' }, take: 1 });
-    await bakes.insert({ ...bake, number: (last?.number ?? 0) + 1 });
+  private async insert(bake: Omit<BakeEntity, 'number' | 'kitchenId'>): Promise<void> {
+    const [last] = await this.bakes.find({ order: { number: 'DESC' }, take: 1, select: { number: true } });
+    await this.bakes.insert({ ...bake, number: (last?.number ?? 0) + 1 });
+    await this.formulas.tally(bake.formulaId, { bakes: 1, likedSum: 0, likedCount: 0 });
   }
 
-  private async refuseUnknown(formulaId: string, version: number, manager: EntityManager): Promise<void> {
-    if (await this.formulas.hasVersion(formulaId, version, manager)) return;
+  private async refuseUnknown(formulaId: string, version: number): Promise<void> {
+    if (await this.formulas.hasVersion(formulaId, version)) return;
     throw new ApiError('invalid', 'This formula has no such version.', [
       { path: 'version', code: 'input', message: `there is no version ${version}` },
     ]);
   }
 
-  private async runOf(bake: BakeEntity, events: readonly BakeEventEntity[]): Promise<Run> {
-    const { formula } = await this.formulas.version(bake.formulaId, bake.version);
-    return { ...bakeOf(bake, events), formulaName: formula.name, steps: bake.steps ?? [], ...(bake.begins ? { begins: bake.begins } : {}) };
-  }
-
-  private async add(bakeId: string, events: readonly BakeEvent[], manager: EntityManager): Promise<void> {
-    const table = await this.scope.table(BakeEventEntity, manager);
-    const known = new Set((await table.find({ where: { id: In(events.map(({ id }) => id)) } })).map(({ id }) => id));
-    for (const { id, at, stepKey, corrects, what } of events) {
-      if (known.has(id)) continue;
-      known.add(id);
-      await table.insert({ id, bakeId, at: new Date(at), stepKey: stepKey ?? null, corrects: corrects ?? null, what });
+  /** Stores what is not stored yet, and all that follows from it; gives everything there is. Within a transaction that holds the bake. */
+  private async add(bake: BakeEntity, before: readonly BakeEvent[], events: readonly BakeEvent[]): Promise<readonly BakeEvent[]> {
+    const known = new Map(before.map((event) => [event.id, event]));
+    const fresh: BakeEvent[] = [];
+    for (const event of events) {
+      if (known.has(event.id)) continue;
+      const kept = { ...event, at: new Date(event.at).toISOString() };
+      known.set(event.id, kept);
+      fresh.push(kept);
     }
+    const isFirst = bake.steps === null && before.length === 0;
+    if (fresh.length === 0 && !isFirst) return before;
+    await this.refuseTaken(fresh);
+    await this.events.insert(
+      ...fresh.map(({ id, at, stepKey, corrects, what }) => ({
+        id,
+        bakeId: bake.id,
+        at: new Date(at),
+        stepKey: stepKey ?? null,
+        corrects: corrects ?? null,
+        what,
+      })),
+    );
+    const after = inOrder([...before, ...fresh]);
+    const has = (kind: BakeEvent['what']['kind']) => fresh.some(({ what }) => what.kind === kind);
+    const corrected = fresh.some(({ corrects }) => corrects !== undefined);
+    const isRecord = bake.steps === null;
+    // The formula before the lots, as everywhere: two that hold them in another order would wait for each other.
+    if (has('rated') || corrected) await this.formulas.tally(bake.formulaId, likedMore(before, after));
+    if (has('weighed') || corrected || isFirst) await this.takeStock(bake, after);
+    if (!isRecord && (has('ended') || corrected)) await this.markEnded(bake, after);
+    const about = { formulaId: bake.formulaId, version: bake.version };
+    // Only where a hand has spoken: a weight alone says nothing of the blend's thirst.
+    if (has('felt') || (after.some(isFelt) && (has('weighed') || corrected))) await this.later.ask('thirst', bake.formulaId, about);
+    if (fresh.some(teaches)) await this.later.ask('bakes', bake.formulaId, about);
+    return after;
   }
 
-  private async one(id: string, manager: EntityManager): Promise<Bake> {
-    return bakeOf(await this.entity(id, manager), await eventRows(this.scope, [id], manager));
+  /** An id that another bake has cannot be stored here, and must not be answered as if it had been. */
+  private async refuseTaken(fresh: readonly BakeEvent[]): Promise<void> {
+    const [taken] = await this.scope.query<{ id: string }>(
+      `SELECT "id" FROM "bake_events" WHERE "kitchenId" = $1 AND "id" = ANY($2::uuid[]) LIMIT 1`,
+      [await this.scope.id(), fresh.map(({ id }) => id)],
+    );
+    if (!taken) return;
+    const path = `[${fresh.findIndex(({ id }) => id === taken.id)}].id`;
+    throw new ApiError('conflict', 'An event of this id belongs to another bake.', [
+      { path, code: 'input', message: 'belongs to another bake' },
+    ]);
   }
 
-  private async entity(id: string, manager?: EntityManager): Promise<BakeEntity> {
-    const found = await (await this.scope.table(BakeEntity, manager)).findOne({ id });
+  private async markEnded(bake: BakeEntity, events: readonly BakeEvent[]): Promise<void> {
+    const { scaleStepG } = await this.kitchen.current();
+    const ended = runState(bake.steps!, events, scaleStepG).state === 'ended';
+    await this.underWay.delete({ bakeId: bake.id });
+    if (!ended) await this.underWay.insert({ bakeId: bake.id });
+  }
+
+  private async entity(id: string): Promise<BakeEntity> {
+    const found = await this.bakes.findOne({ id });
     if (!found) throw new ApiError('notFound', 'This bake is not here.');
     return found;
   }
 }
 
-/** A formula that cannot be worked out today is refused at its field. */
-function stepsOrRefusal<T>(make: () => T): T {
-  try {
-    return make();
-  } catch (error) {
-    if (!(error instanceof InputError)) throw error;
-    const problem = { path: error.path, code: 'input', message: error.message };
-    throw new ApiError('invalid', `It cannot be run as it is: ${error.path} ${error.message}.`, [problem]);
-  }
+function runOf(bake: BakeEntity, formulaName: string, events: readonly BakeEvent[]): Run {
+  return { ...bakeOf(bake, events), formulaName, steps: bake.steps ?? [], ...(bake.begins ? { begins: bake.begins } : {}) };
 }
 
-const likedOf = ({ events }: Bake): number[] =>
-  events.flatMap(({ what }) => (what.kind === 'rated' && what.liked !== undefined ? [what.liked] : []));
+/** By how much a bake is liked more, or by more, than before. */
+function likedMore(before: readonly BakeEvent[], after: readonly BakeEvent[]): Tally {
+  const [was, is] = [likedOf(before), likedOf(after)];
+  const sum = (dots: readonly number[]) => dots.reduce((all, one) => all + one, 0);
+  return { bakes: 0, likedSum: sum(is) - sum(was), likedCount: is.length - was.length };
+}
+const likedOf = (events: readonly BakeEvent[]): number[] =>
+  standingEvents(events).flatMap(({ what }) => (what.kind === 'rated' && what.liked !== undefined ? [what.liked] : []));
 
 type KeptBegins = Begins & { readonly amountG: number };
 
 const MOST_PHOTOS = 24;
+
+/** How a run was led, in no list of bakes. */
+const OF_THE_RUN: readonly BakeEvent['what']['kind'][] = [
+  'began',
+  'confirmed',
+  'leftOver',
+  'looked',
+  'looksPlanned',
+  'paused',
+  'photographed',
+  'resumed',
+  'skipped',
+  'stepBegan',
+  'stepEnded',
+];

@@ -1,7 +1,7 @@
-import { Injectable } from '@nestjs/common';
-import type { EntityManager } from 'typeorm';
+import { Injectable, type OnModuleInit } from '@nestjs/common';
 import {
   goodsWhats,
+  liftFormula,
   MOST_LOADS,
   packOf,
   standingEvents,
@@ -9,6 +9,7 @@ import {
   weighedOf,
   type BakeEvent,
   type FeltDough,
+  type Formula,
   type Kitchen,
   type Learned,
   type RecordedBake,
@@ -17,47 +18,64 @@ import { FormulasService } from '../formulas/formulas.service.js';
 import { KitchenService } from '../kitchen/kitchen.service.js';
 import { PantryService } from '../pantry/pantry.service.js';
 import { KitchenScope } from '../platform/kitchen-scope.js';
-import { log } from '../platform/log.js';
+import { Later, type LaterJobs } from '../platform/later.js';
 import { SolverService } from '../solver/solver.service.js';
-import { BakeEntity } from './bake.entity.js';
-import { bakeOf, eventRows, eventsIn } from './rows.js';
-import type { Bake, FormulaVersion } from '@north-leaf/contracts';
+import { byBake, type EventRow } from './rows.js';
+import type { FormulaVersion } from '@north-leaf/contracts';
 
-/** What a kitchen learns from its bakes, worked out anew from those it has. */
+/** Bakes that are looked through for what they teach: older ones tell of another kitchen. */
+const LOOKED_AT = 60;
+
+type BakeRow = {
+  readonly id: string;
+  readonly formulaId: string;
+  readonly version: number;
+  readonly factor: number;
+  readonly roomC: number;
+  readonly humidityShare: number;
+  readonly startedAt: Date;
+};
+
+/** What a kitchen learns from its bakes, worked out anew from the latest of them, after the answer. */
 @Injectable()
-export class LearningService {
+export class LearningService implements OnModuleInit {
   constructor(
     private readonly scope: KitchenScope,
     private readonly formulas: FormulasService,
     private readonly pantry: PantryService,
     private readonly kitchen: KitchenService,
     private readonly solver: SolverService,
+    private readonly later: Later,
   ) {}
 
-  /** Learning goes on after the answer, one bake after the other. */
-  private learning: Promise<void> = Promise.resolve();
+  onModuleInit(): void {
+    this.later.does('thirst', (about) => this.learnThirst(about));
+    this.later.does('bakes', (about) => this.learnFromBakes(about));
+  }
 
-  /** Works the thirst of a blend out anew, from every word that a hand said of a dough of it and what was in the bowl by then. */
-  async learnThirst({ formulaId, version }: Pick<Bake, 'formulaId' | 'version'>, manager: EntityManager): Promise<void> {
-    const { name } = (await this.formulas.version(formulaId, version)).formula.blend;
-    const bakes = await (await this.scope.table(BakeEntity, manager)).find({ order: { number: 'ASC' } });
-    const events = await eventRows(
-      this.scope,
-      bakes.map(({ id }) => id),
-      manager,
-    );
-    const versions = new Map<string, FormulaVersion>();
+  /** Works the thirst of a blend out anew, from the words that hands said of doughs of it and what was in the bowl by then. */
+  private async learnThirst({ formulaId, version }: LaterJobs['thirst']): Promise<void> {
+    const { name } = (await this.formulas.formulaOf(formulaId, version)).blend;
     const since = learnedSince(await this.kitchen.current(), 'thirstFactor', name);
+    const bakes = await this.scope.query<BakeRow>(
+      `SELECT b.* FROM "bakes" b JOIN "formula_versions" v
+         ON v."kitchenId" = b."kitchenId" AND v."formulaId" = b."formulaId" AND v."version" = b."version"
+       WHERE b."kitchenId" = $1 AND v."formula"->'blend'->>'name' = $2 AND b."startedAt" > $3
+         AND EXISTS (SELECT FROM "bake_events" e WHERE e."kitchenId" = b."kitchenId" AND e."bakeId" = b."id" AND (e."what"->>'kind') = 'felt')
+       ORDER BY b."number" DESC LIMIT $4`,
+      [await this.scope.id(), name, since || '-infinity', LOOKED_AT],
+    );
+    const events = await this.eventsOf(bakes);
+    const versions = new Map<string, FormulaVersion>();
     const doughs: FeltDough[] = [];
-    for (const bake of bakes.filter(({ startedAt }) => startedAt.toISOString() > since).map((one) => bakeOf(one, events))) {
-      const stood = standingEvents(bake.events);
+    for (const bake of bakes.reverse()) {
+      const stood = standingEvents(events(bake.id));
       // Another ingredient in the bowl says nothing of this blend's own thirst.
       if (!stood.some(isFelt) || stood.some(({ what }) => what.kind === 'swapped')) continue;
       const which = `${bake.formulaId} ${bake.version}`;
       const known = versions.get(which) ?? (await this.formulas.version(bake.formulaId, bake.version));
       versions.set(which, known);
       const { formula, kitchen, pantry } = known;
-      if (formula.blend.name !== name) continue;
       const { id: bakeId, humidityShare } = bake;
       const resized = stood.findLast(({ what }) => what.kind === 'scaled')?.what;
       const factor = bake.factor * (resized?.kind === 'scaled' ? resized.factor : 1);
@@ -66,25 +84,20 @@ export class LearningService {
         doughs.push({ bakeId, formula, kitchen, pantry, factor, humidityShare, weighed: weighedOf(stood.slice(0, i)), word: what.word });
       });
     }
-    await this.kitchen.setLearned('thirstFactor', name, thirstOfBlend(name, doughs), manager);
-  }
-
-  /** Oven and goods, after the answer. */
-  learnLater(bake: Pick<Bake, 'formulaId' | 'version'>): void {
-    this.learning = this.learning
-      .then(() => this.learn(bake))
-      .catch((err: unknown) => log.error({ err }, 'nothing was learned from a bake'));
+    await this.kitchen.setLearned('thirstFactor', name, thirstOfBlend(name, doughs));
   }
 
   /** Oven and texture, worked out anew from their latest bakes, beside the server's own thread. */
-  private async learn({ formulaId, version }: Pick<Bake, 'formulaId' | 'version'>): Promise<void> {
-    const { formula } = await this.formulas.version(formulaId, version);
+  private async learnFromBakes({ formulaId, version }: LaterJobs['bakes']): Promise<void> {
+    const formula = await this.formulas.formulaOf(formulaId, version);
     const [kitchen, pantry] = [await this.kitchen.current(), await this.pantry.whole()];
-    const rows = await (await this.scope.table(BakeEntity)).find({ order: { number: 'DESC' }, take: LOOKED_AT });
-    const events = await eventRows(
-      this.scope,
-      rows.map(({ id }) => id),
+    const rows = await this.scope.query<BakeRow & { formula: Formula }>(
+      `SELECT b.*, v."formula" FROM (SELECT * FROM "bakes" WHERE "kitchenId" = $1 ORDER BY "number" DESC LIMIT $2) b
+       JOIN "formula_versions" v ON v."kitchenId" = b."kitchenId" AND v."formulaId" = b."formulaId" AND v."version" = b."version"
+       ORDER BY b."number"`,
+      [await this.scope.id(), LOOKED_AT],
     );
+    const events = await this.eventsOf(rows);
     const { ovenId } = formula.bake;
     const measuredAt = kitchen.ovens.find(({ id }) => id === ovenId)?.readings.reduce((last, { at }) => (at > last ? at : last), '') ?? '';
     const ovenSince = [measuredAt, learnedSince(kitchen, 'oven', ovenId)].sort().at(-1)!;
@@ -96,10 +109,10 @@ export class LearningService {
       .at(-1)!;
     const ofOven: RecordedBake[] = [];
     const ofFamily: RecordedBake[] = [];
-    for (const row of rows.reverse()) {
-      const known = (await this.formulas.version(row.formulaId, row.version)).formula;
+    for (const row of rows) {
+      const known = liftFormula(row.formula);
       const { id: bakeId, factor, roomC, humidityShare } = row;
-      const bake = { bakeId, formula: known, factor, roomC, humidityShare, events: eventsIn(events, bakeId) };
+      const bake = { bakeId, formula: known, factor, roomC, humidityShare, events: events(bakeId) };
       const at = row.startedAt.toISOString();
       if (known.bake.ovenId === ovenId && at > ovenSince) ofOven.push(bake);
       if (known.family === formula.family && at > goodsSince) ofFamily.push(bake);
@@ -111,17 +124,25 @@ export class LearningService {
       kitchen,
       pantry,
     };
-    const learned = await this.solver.run(job, new AbortController().signal);
-    await this.kitchen.setLearned('oven', ovenId, learned.find(({ what }) => what === 'oven') ?? null);
-    for (const what of goodsWhats) {
-      const about = aboutOf(what);
-      await this.kitchen.setLearned(what, about, learned.find((one) => one.what === what && one.about === about) ?? null);
-    }
+    const learned = await this.solver.run(job);
+    await this.scope.transaction(async () => {
+      await this.kitchen.setLearned('oven', ovenId, learned.find(({ what }) => what === 'oven') ?? null);
+      for (const what of goodsWhats) {
+        const about = aboutOf(what);
+        await this.kitchen.setLearned(what, about, learned.find((one) => one.what === what && one.about === about) ?? null);
+      }
+    });
+  }
+
+  private async eventsOf(bakes: readonly { readonly id: string }[]): Promise<(bakeId: string) => readonly BakeEvent[]> {
+    const rows = await this.scope.query<EventRow>(
+      `SELECT "id", "bakeId", "at", "stepKey", "corrects", "what" FROM "bake_events" WHERE "kitchenId" = $1 AND "bakeId" = ANY($2::uuid[])
+       ORDER BY "bakeId", "at", "id"`,
+      [await this.scope.id(), bakes.map(({ id }) => id)],
+    );
+    return byBake(rows);
   }
 }
-
-/** Bakes that are looked through for those of one oven or family. */
-const LOOKED_AT = 60;
 
 /** Events from which an oven or a mouth is learned. */
 export const teaches = ({ what, corrects }: BakeEvent) =>

@@ -1,43 +1,44 @@
-import { In, type EntityManager } from 'typeorm';
-import { BakeEventEntity } from './bake-event.entity.js';
-import type { BakeEvent } from '@north-leaf/core';
+import { liftHappened, type BakeEvent, type Happened } from '@north-leaf/core';
 import type { Bake } from '@north-leaf/contracts';
-import type { KitchenScope } from '../platform/kitchen-scope.js';
 import type { BakeEntity } from './bake.entity.js';
 
-/** Events of these bakes, in the order they happened. */
-export async function eventRows(scope: KitchenScope, bakeIds: readonly string[], manager?: EntityManager): Promise<BakeEventEntity[]> {
-  if (bakeIds.length === 0) return [];
-  return (await scope.table(BakeEventEntity, manager)).find({ where: { bakeId: In([...bakeIds]) }, order: { at: 'ASC', id: 'ASC' } });
-}
+/** An event as it is read by a statement of our own. */
+export type EventRow = {
+  readonly id: string;
+  readonly bakeId: string;
+  readonly at: Date;
+  readonly stepKey: string | null;
+  readonly corrects: string | null;
+  readonly what: Happened;
+};
 
 /** A header and its events, as they are told. */
 export function bakeOf(
-  { id, number, formulaId, version, factor, roomC, humidityShare, startedAt }: BakeEntity,
-  events: readonly BakeEventEntity[],
+  { id, number, formulaId, version, factor, roomC, humidityShare, startedAt }: Omit<BakeEntity, 'kitchenId' | 'steps' | 'begins'>,
+  events: readonly BakeEvent[],
 ): Bake {
-  return {
-    id,
-    number,
-    formulaId,
-    version,
-    factor,
-    roomC,
-    humidityShare,
-    startedAt: startedAt.toISOString(),
-    events: eventsIn(events, id),
-  };
+  return { id, number, formulaId, version, factor, roomC, humidityShare, startedAt: startedAt.toISOString(), events };
 }
 
-/** Of many rows those of one bake. */
-export function eventsIn(events: readonly BakeEventEntity[], ofBake: string): BakeEvent[] {
-  return events
-    .filter(({ bakeId }) => bakeId === ofBake)
-    .map(({ id, at, stepKey, corrects, what }) => ({
-      id,
-      at: at.toISOString(),
-      ...(stepKey === null ? {} : { stepKey }),
-      ...(corrects === null ? {} : { corrects }),
-      what,
-    }));
+/** Of each bake its events, in the order of the rows. */
+export function byBake(rows: readonly EventRow[]): (bakeId: string) => readonly BakeEvent[] {
+  const of = new Map<string, BakeEvent[]>();
+  for (const row of rows) {
+    const held = of.get(row.bakeId);
+    if (held) held.push(eventOf(row));
+    else of.set(row.bakeId, [eventOf(row)]);
+  }
+  return (bakeId) => of.get(bakeId) ?? [];
 }
+
+const eventOf = ({ id, at, stepKey, corrects, what }: EventRow): BakeEvent => ({
+  id,
+  at: at.toISOString(),
+  ...(stepKey === null ? {} : { stepKey }),
+  ...(corrects === null ? {} : { corrects }),
+  what: liftHappened(what),
+});
+
+/** In the order they happened, as the database has it. */
+export const inOrder = (events: readonly BakeEvent[]): BakeEvent[] =>
+  [...events].sort((a, b) => (a.at === b.at ? (a.id < b.id ? -1 : 1) : a.at < b.at ? -1 : 1));

@@ -7,7 +7,7 @@ import type { Blend } from '@north-leaf/core';
 @Entity('blends')
 export class BlendEntity {
   @PrimaryColumn('uuid') id: string;
-  @Column('uuid') kitchenId: string;
+  @PrimaryColumn('uuid') kitchenId: string;
   @Column({ type: 'varchar', length: 120 }) name: string;
   @PrimaryColumn('integer') version: number;
   @Column('jsonb', { transformer: lifting(liftBlend) }) document: Blend;

@@ -1,6 +1,7 @@
-import { Body, Controller, Get, HttpCode, Param, ParseIntPipe, ParseUUIDPipe, Post, Put, Query, Res } from '@nestjs/common';
+import { Body, Controller, Get, HttpCode, Param, Post, Put, Query, Res } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
 import { blendBodySchema, boxLabelSchema, findBlendsBodySchema, imitateBodySchema } from '@north-leaf/contracts';
+import { UuidPipe, VersionPipe, WholePipe } from '../platform/pipes.js';
 import { goneSignal } from '../platform/gone.js';
 import { BlendsService } from './blends.service.js';
 import type { BlendBody, BoxLabel, FindBlendsBody, FoundBlends, ImitateBody, LibraryBlend, ReadLabel, Stored } from '@north-leaf/contracts';
@@ -15,17 +16,17 @@ export class BlendsController {
     return this.blends.list();
   }
 
-  @Put(':id') save(@Param('id', ParseUUIDPipe) id: string, @Body({ schema: blendBodySchema }) body: BlendBody): Promise<LibraryBlend> {
+  @Put(':id') save(@Param('id', new UuidPipe()) id: string, @Body({ schema: blendBodySchema }) body: BlendBody): Promise<LibraryBlend> {
     return this.blends.save(id, body);
   }
 
   /** `revision` of the ingredient that was read; none for the first. */
   @Put(':id/versions/:version/as-ingredient') asIngredient(
-    @Param('id', ParseUUIDPipe) id: string,
-    @Param('version', ParseIntPipe) version: number,
-    @Query('revision', new ParseIntPipe({ optional: true })) revision = 0,
+    @Param('id', new UuidPipe()) id: string,
+    @Param('version', new VersionPipe()) version: number,
+    @Query('revision', new WholePipe(0, 'optional')) revision: number | null,
   ): Promise<Stored> {
-    return this.blends.asIngredient(id, version, revision);
+    return this.blends.asIngredient(id, version, revision ?? 0);
   }
 
   /** Stopped as soon as whoever asked has gone. */

@@ -1,11 +1,12 @@
 import { Injectable } from '@nestjs/common';
-import { families, fromBlend, InputError, labelItemOf, type Formula, type Label } from '@north-leaf/core';
+import { families, fromBlend, InputError, labelItemOf, liftBlend, type Formula, type Label } from '@north-leaf/core';
 import { KitchenService } from '../kitchen/kitchen.service.js';
 import { PantryService } from '../pantry/pantry.service.js';
 import { Clock } from '../platform/clock.js';
 import { ApiError } from '../platform/errors.js';
 import { KitchenScope } from '../platform/kitchen-scope.js';
 import { sameJson } from '../platform/same-json.js';
+import { InjectTable, Table } from '../platform/table.js';
 import { SolverService } from '../solver/solver.service.js';
 import { BlendEntity } from './blend.entity.js';
 import type {
@@ -28,32 +29,36 @@ export class BlendsService {
     private readonly pantry: PantryService,
     private readonly solver: SolverService,
     private readonly clock: Clock,
+    @InjectTable(BlendEntity) private readonly blends: Table<BlendEntity>,
   ) {}
 
   /** The newest version of every blend, by name. */
   async list(): Promise<LibraryBlend[]> {
-    const rows = await (await this.scope.table(BlendEntity)).find({ order: { version: 'DESC' } });
-    const newest = [...new Map([...rows].reverse().map((row) => [row.id, row])).values()];
-    return newest.map(libraryOf).sort((a, b) => a.blend.name.localeCompare(b.blend.name));
+    const newest = await this.scope.query<Omit<BlendEntity, 'kitchenId'>>(
+      `SELECT DISTINCT ON ("id") * FROM "blends" WHERE "kitchenId" = $1 ORDER BY "id", "version" DESC`,
+      [await this.scope.id()],
+    );
+    return newest
+      .map((row) => libraryOf({ ...row, document: liftBlend(row.document) }))
+      .sort((a, b) => a.blend.name.localeCompare(b.blend.name));
   }
 
   /** Stored as the next version; the same content again is the version there is. */
   async save(id: string, { blend }: BlendBody): Promise<LibraryBlend> {
     fromBlend(id, 1, blend, await this.pantry.whole());
-    return this.scope.transaction(async (manager) => {
-      await manager.query('SELECT pg_advisory_xact_lock(hashtext($1))', [`blend:${id}`]);
-      const table = await this.scope.table(BlendEntity, manager);
-      const [held] = await table.find({ where: { id }, order: { version: 'DESC' }, take: 1 });
+    return this.scope.transaction(async () => {
+      await this.scope.lock(`blend:${id}`);
+      const [held] = await this.blends.find({ where: { id }, order: { version: 'DESC' }, take: 1 });
       if (held && sameJson(held.document, blend)) return libraryOf(held);
       const row = { id, version: (held?.version ?? 0) + 1, name: blend.name, document: blend, savedAt: this.clock.now() };
-      await table.insert(row);
+      await this.blends.insert(row);
       return libraryOf(row);
     });
   }
 
   /** A ready blend as an ingredient: weighed by one key, known by its flours. */
   async asIngredient(id: string, version: number, revision: number): Promise<Stored> {
-    const found = await (await this.scope.table(BlendEntity)).findOne({ id, version });
+    const found = await this.blends.findOne({ id, version });
     if (!found) throw new ApiError('notFound', `This blend has no version ${version}.`);
     return this.pantry.storeOwn(id, revision, fromBlend(id, version, found.document, await this.pantry.whole()));
   }
@@ -76,8 +81,8 @@ export class BlendsService {
   }
 
   private async surroundings(formula: Formula) {
-    if (!families[formula.family]) throw new InputError('formula.family', 'is not a family that North Leaf knows');
-    return Promise.all([this.kitchen.current(), this.pantry.whole()]);
+    if (!Object.hasOwn(families, formula.family)) throw new InputError('formula.family', 'is not a family that North Leaf knows');
+    return [await this.kitchen.current(), await this.pantry.whole()] as const;
   }
 }
 

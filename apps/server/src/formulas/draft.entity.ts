@@ -7,7 +7,7 @@ import type { Formula } from '@north-leaf/core';
 @Entity('formula_drafts')
 export class DraftEntity {
   @PrimaryColumn('uuid') formulaId: string;
-  @Column('uuid') kitchenId: string;
+  @PrimaryColumn('uuid') kitchenId: string;
   @Column({ type: 'integer', nullable: true }) basedOn: number | null;
   @Column('integer') revision: number;
   @Column('jsonb', { transformer: lifting(liftFormula) }) formula: Formula;

@@ -9,7 +9,7 @@ import type { Evaluation, Formula, Kitchen, Pantry } from '@north-leaf/core';
 export class FormulaVersionEntity {
   @PrimaryColumn('uuid') id: string;
   @Column('uuid') formulaId: string;
-  @Column('uuid') kitchenId: string;
+  @PrimaryColumn('uuid') kitchenId: string;
   @Column('integer') version: number;
   @Column({ type: 'integer', nullable: true }) basedOn: number | null;
   @Column({ type: 'varchar', length: 500 }) why: string;

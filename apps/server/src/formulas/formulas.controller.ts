@@ -1,13 +1,16 @@
-import { Body, Controller, Delete, Get, HttpCode, Param, ParseIntPipe, ParseUUIDPipe, Put } from '@nestjs/common';
+import { Body, Controller, Delete, Get, HttpCode, Param, Put, Query } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
 import { SkipThrottle } from '@nestjs/throttler';
 import { crumbBodySchema, draftBodySchema, newFormulaBodySchema, versionBodySchema } from '@north-leaf/contracts';
+import { LimitPipe, UuidPipe, VersionPipe } from '../platform/pipes.js';
 import { FormulasService } from './formulas.service.js';
 import type {
   CrumbBody,
   Draft,
   DraftBody,
   FormulaDetail,
+  FormulaName,
+  FormulasPart,
   FormulaVersion,
   NewFormulaBody,
   SavedVersion,
@@ -20,19 +23,31 @@ import type {
 export class FormulasController {
   constructor(private readonly formulas: FormulasService) {}
 
-  @Get(':id') detail(@Param('id', ParseUUIDPipe) id: string): Promise<FormulaDetail> {
+  @Get() list(
+    /** The id of the last one seen. */ @Query('after', new UuidPipe('optional')) after: string | null,
+    @Query('limit', new LimitPipe(100)) limit: number,
+  ): Promise<FormulasPart> {
+    return this.formulas.list(after, limit);
+  }
+
+  /** Of all of them, enough to choose one. */
+  @Get('names') names(): Promise<FormulaName[]> {
+    return this.formulas.names();
+  }
+
+  @Get(':id') detail(@Param('id', new UuidPipe()) id: string): Promise<FormulaDetail> {
     return this.formulas.detail(id);
   }
 
   @Get(':id/versions/:version') version(
-    @Param('id', ParseUUIDPipe) id: string,
-    @Param('version', ParseIntPipe) version: number,
+    @Param('id', new UuidPipe()) id: string,
+    @Param('version', new VersionPipe()) version: number,
   ): Promise<FormulaVersion> {
     return this.formulas.version(id, version);
   }
 
   @Put(':id') create(
-    @Param('id', ParseUUIDPipe) id: string,
+    @Param('id', new UuidPipe()) id: string,
     @Body({ schema: newFormulaBodySchema }) body: NewFormulaBody,
   ): Promise<SavedVersion> {
     return this.formulas.create(id, body);
@@ -41,26 +56,26 @@ export class FormulasController {
   /** Stored every second while a baker types, so no limit on how often. */
   @SkipThrottle()
   @Put(':id/draft')
-  storeDraft(@Param('id', ParseUUIDPipe) id: string, @Body({ schema: draftBodySchema }) body: DraftBody): Promise<Draft> {
+  storeDraft(@Param('id', new UuidPipe()) id: string, @Body({ schema: draftBodySchema }) body: DraftBody): Promise<Draft> {
     return this.formulas.storeDraft(id, body);
   }
 
-  @Delete(':id/draft') @HttpCode(204) discardDraft(@Param('id', ParseUUIDPipe) id: string): Promise<void> {
+  @Delete(':id/draft') @HttpCode(204) discardDraft(@Param('id', new UuidPipe()) id: string): Promise<void> {
     return this.formulas.discardDraft(id);
   }
 
   @Put(':id/versions/:version/crumb/:ingredientId') asCrumb(
-    @Param('id', ParseUUIDPipe) id: string,
-    @Param('version', ParseIntPipe) version: number,
-    @Param('ingredientId', ParseUUIDPipe) ingredientId: string,
+    @Param('id', new UuidPipe()) id: string,
+    @Param('version', new VersionPipe()) version: number,
+    @Param('ingredientId', new UuidPipe()) ingredientId: string,
     @Body({ schema: crumbBodySchema }) { name }: CrumbBody,
   ): Promise<Stored> {
     return this.formulas.asCrumb(id, version, ingredientId, name);
   }
 
   @Put(':id/versions/:versionId') saveVersion(
-    @Param('id', ParseUUIDPipe) id: string,
-    @Param('versionId', ParseUUIDPipe) versionId: string,
+    @Param('id', new UuidPipe()) id: string,
+    @Param('versionId', new UuidPipe()) versionId: string,
     @Body({ schema: versionBodySchema }) body: VersionBody,
   ): Promise<SavedVersion> {
     return this.formulas.saveVersion(id, versionId, body);

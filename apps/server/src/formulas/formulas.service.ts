@@ -2,26 +2,29 @@ import { Injectable } from '@nestjs/common';
 import {
   coreVersion,
   eggOf,
-  evaluate,
   families,
   fromBake,
   fromDough,
   isOfDough,
-  needsColdOnceBaked,
   portionOf,
   problemsOf,
   stageNames,
   type Evaluation,
   type Formula,
+  type Kitchen,
   type LeftOver,
   type Pantry,
   type Portion,
 } from '@north-leaf/core';
+import { In } from 'typeorm';
+import { EvaluatorService } from '../evaluator/evaluator.service.js';
 import { KitchenService } from '../kitchen/kitchen.service.js';
 import { PantryService } from '../pantry/pantry.service.js';
-import { ApiError } from '../platform/errors.js';
+import { Clock } from '../platform/clock.js';
+import { ApiError, invalid } from '../platform/errors.js';
 import { KitchenScope } from '../platform/kitchen-scope.js';
 import { sameJson } from '../platform/same-json.js';
+import { InjectTable, Table } from '../platform/table.js';
 import { DraftEntity } from './draft.entity.js';
 import { FormulaVersionEntity } from './formula-version.entity.js';
 import { FormulaEntity, type Judged } from './formula.entity.js';
@@ -30,6 +33,8 @@ import type {
   DraftBody,
   FormulaDetail,
   FormulaListItem,
+  FormulaName,
+  FormulasPart,
   FormulaVersion,
   NewFormulaBody,
   SavedVersion,
@@ -38,10 +43,8 @@ import type {
   VersionBody,
   VersionHead,
 } from '@north-leaf/contracts';
-import type { EntityManager } from 'typeorm';
 
-/** A formula in the list, before its bakes are counted. */
-export type ListedFormula = Omit<FormulaListItem, 'bakes' | 'liked'>;
+type Row = Omit<FormulaEntity, 'kitchenId'> & { readonly draftStoredAt: Date | null };
 
 @Injectable()
 export class FormulasService {
@@ -49,86 +52,129 @@ export class FormulasService {
     private readonly scope: KitchenScope,
     private readonly kitchen: KitchenService,
     private readonly pantry: PantryService,
+    private readonly evaluator: EvaluatorService,
+    private readonly clock: Clock,
+    @InjectTable(FormulaEntity) private readonly formulas: Table<FormulaEntity>,
+    @InjectTable(FormulaVersionEntity) private readonly versions: Table<FormulaVersionEntity>,
+    @InjectTable(DraftEntity) private readonly drafts: Table<DraftEntity>,
   ) {}
 
-  async list(): Promise<ListedFormula[]> {
-    const formulas = await (await this.scope.table(FormulaEntity)).find({ order: { name: 'ASC' } });
-    if (formulas.length === 0) return [];
-    const [versions, drafts] = await Promise.all([
-      (await this.scope.table(FormulaVersionEntity)).find({
-        where: formulas.map(({ id, newestVersion }) => ({ formulaId: id, version: newestVersion })),
-      }),
-      (await this.scope.table(DraftEntity)).find({ select: { formulaId: true, storedAt: true } }),
-    ]);
-    const judged = await this.judgedAnew(formulas, versions);
-    return formulas.flatMap((formula) => {
-      const newest = versions.find(({ formulaId }) => formulaId === formula.id);
-      if (!newest) return [];
-      const draft = drafts.find(({ formulaId }) => formulaId === formula.id);
-      return [listed(formula, newest, judged.get(formula.id) ?? null, draft?.storedAt ?? null)];
+  /** By name, so many at a time; `after` is the id of the last one seen. */
+  async list(after: string | null, limit: number): Promise<FormulasPart> {
+    const [rows, total] = [await this.rows(after, limit + 1), await this.total()];
+    const shown = rows.slice(0, limit);
+    const judged = await this.judged(shown);
+    return {
+      items: shown.map((row) => listed(row, judged.get(row.id) ?? null)),
+      total,
+      next: rows.length > limit ? shown.at(-1)!.id : null,
+    };
+  }
+
+  /** Enough of each to choose one. */
+  async names(): Promise<FormulaName[]> {
+    return (await this.rows(null, MOST_NAMES)).map((row) => {
+      const { id, name, familyName, version, savedAt, draftStoredAt, doughOf, doughG } = listed(row, row.judged);
+      return { id, name, familyName, version, savedAt, draftStoredAt, doughOf, doughG };
     });
   }
 
-  /** The newest versions that an older core judged, judged by today's with the kitchen and pantry of now; kept beside what was stored. */
-  private async judgedAnew(formulas: readonly FormulaEntity[], versions: readonly FormulaVersionEntity[]): Promise<Map<string, Judged>> {
-    const judged = new Map<string, Judged>();
-    const stale = versions.filter((one) => one.coreVersion !== coreVersion);
+  private async rows(after: string | null, limit: number): Promise<Row[]> {
+    return this.scope.query<Row>(
+      `SELECT f.*, d."storedAt" AS "draftStoredAt" FROM "formulas" f
+       LEFT JOIN "formula_drafts" d ON d."kitchenId" = f."kitchenId" AND d."formulaId" = f."id"
+       WHERE f."kitchenId" = $1 AND f."newestVersion" > 0 AND ($2::uuid IS NULL OR
+         (f."name", f."id") > (SELECT "name", "id" FROM "formulas" WHERE "kitchenId" = $1 AND "id" = $2))
+       ORDER BY f."name", f."id" LIMIT $3`,
+      [await this.scope.id(), after, limit],
+    );
+  }
+
+  private async total(): Promise<number> {
+    const [{ n }] = (await this.scope.query<{ n: number }>(
+      `SELECT count(*)::int AS n FROM "formulas" WHERE "kitchenId" = $1 AND "newestVersion" > 0`,
+      [await this.scope.id()],
+    )) as [{ n: number }];
+    return n;
+  }
+
+  /** Today's verdict of each newest version, with the kitchen and pantry of now where the one that stands is an older core's. */
+  private async judged(rows: readonly Row[]): Promise<Map<string, Judged>> {
+    const isOfToday = ({ judged, newestVersion }: Row) => judged?.coreVersion === coreVersion && judged.version === newestVersion;
+    const judged = new Map(rows.flatMap((row) => (isOfToday(row) ? [[row.id, row.judged!] as const] : [])));
+    // A few at a time: a list of hundreds is judged over several looks at it, and says of the rest that it does not know yet.
+    const stale = rows.filter((row) => !isOfToday(row)).slice(0, MOST_JUDGED);
     if (stale.length === 0) return judged;
     const [kitchen, pantry] = [await this.kitchen.current(), await this.pantry.whole()];
-    const table = await this.scope.table(FormulaEntity);
-    let asked = 0;
-    for (const newest of stale) {
-      const held = formulas.find(({ id }) => id === newest.formulaId)?.judged;
-      if (held?.coreVersion === coreVersion && held.version === newest.version) {
-        judged.set(newest.formulaId, held);
-        continue;
-      }
-      // A few at a time: a list of hundreds is judged over several looks at it, and says of the rest that it does not know yet.
-      if (asked++ >= MOST_JUDGED) continue;
-      const verdict = { coreVersion, version: newest.version, ...verdictOf(evaluate(newest.formula, kitchen, pantry)) };
-      await table.update({ id: newest.formulaId }, { judged: verdict as never });
-      judged.set(newest.formulaId, verdict);
+    const versions = await this.versions.find({
+      where: { formulaId: In(stale.map(({ id }) => id)) },
+      select: { formulaId: true, version: true, formula: true },
+    });
+    await Promise.all(
+      stale.map(async ({ id, newestVersion: version }) => {
+        const newest = versions.find((one) => one.formulaId === id && one.version === version);
+        if (!newest) return;
+        const evaluation = await this.evaluator.run({ kind: 'evaluate', formula: newest.formula, kitchen, pantry });
+        judged.set(id, verdictOf(evaluation, version));
+      }),
+    );
+    for (const { id, newestVersion } of stale) {
+      const verdict = judged.get(id);
+      if (verdict) await this.formulas.update({ id, newestVersion }, { judged: verdict as never });
     }
     return judged;
+  }
+
+  /** A bake of it was recorded, or what was said of one changed how it is liked. Within a transaction. */
+  async tally(formulaId: string, { bakes, likedSum, likedCount }: Tally): Promise<void> {
+    if (bakes === 0 && likedSum === 0 && likedCount === 0) return;
+    await this.scope.query(
+      `UPDATE "formulas" SET "bakes" = "bakes" + $3, "likedSum" = "likedSum" + $4, "likedCount" = "likedCount" + $5
+       WHERE "kitchenId" = $1 AND "id" = $2`,
+      [await this.scope.id(), formulaId, bakes, likedSum, likedCount],
+    );
   }
 
   /** What is left of a bake of this version may be judged by smell: it was baked dry, and nothing on it needs the cold. */
   async isDryOnceBaked(formulaId: string, version: number, what: LeftOver): Promise<boolean> {
     if (what !== 'baked' && what !== 'crumb') return false;
     const { formula } = await this.version(formulaId, version);
-    return !needsColdOnceBaked(formula, await this.kitchen.current(), await this.pantry.whole());
+    const [kitchen, pantry] = [await this.kitchen.current(), await this.pantry.whole()];
+    return !(await this.evaluator.run({ kind: 'needsColdOnceBaked', formula, kitchen, pantry }));
   }
 
   async detail(id: string): Promise<FormulaDetail> {
     await this.one(id);
-    const [versions, draft] = await Promise.all([
-      (await this.scope.table(FormulaVersionEntity)).find({
-        where: { formulaId: id },
-        select: { id: true, version: true, basedOn: true, why: true, savedAt: true },
-        order: { version: 'ASC' },
-      }),
-      (await this.scope.table(DraftEntity)).findOne({ formulaId: id }),
-    ]);
+    const versions = await this.versions.find({
+      where: { formulaId: id },
+      select: { id: true, version: true, basedOn: true, why: true, savedAt: true },
+      order: { version: 'ASC' },
+    });
+    const draft = await this.drafts.findOne({ formulaId: id });
     return { id, versions: versions.map(headOf), draft: draft && draftOf(draft) };
   }
 
   async version(formulaId: string, version: number): Promise<FormulaVersion> {
-    const found = await (await this.scope.table(FormulaVersionEntity)).findOne({ formulaId, version });
+    const found = await this.versions.findOne({ formulaId, version });
     if (!found) throw new ApiError('notFound', `This formula has no version ${version}.`);
     const { coreVersion: by, formula, kitchen, pantry, evaluation, setAside } = found;
     return { ...headOf(found), formulaId, coreVersion: by, formula, kitchen, pantry, evaluation, setAside };
   }
 
+  /** The formula of a version, without all that was read and worked out for it. */
+  async formulaOf(formulaId: string, version: number): Promise<Formula> {
+    const [found] = await this.versions.find({ where: { formulaId, version }, select: { formula: true } });
+    if (!found) throw new ApiError('notFound', `This formula has no version ${version}.`);
+    return found.formula;
+  }
+
   /** Stored with the next revision; refused when another device stored a later one, so that both can be kept and compared. */
   async storeDraft(formulaId: string, body: DraftBody): Promise<Draft> {
-    await this.one(formulaId);
-    return this.scope.transaction(async (manager) => {
-      const drafts = await this.scope.table(DraftEntity, manager);
-      const formulas = await this.scope.table(FormulaEntity, manager);
-      await formulas.findOneLocked({ id: formulaId });
-      const held = await drafts.findOne({ formulaId });
+    return this.scope.transaction(async () => {
+      if (!(await this.formulas.findOneLocked({ id: formulaId }))) throw notHere();
+      const held = await this.drafts.findOne({ formulaId });
       const { basedOn, formula, typed } = body;
-      const next = { basedOn, formula, typed, revision: body.revision + 1, storedAt: new Date() };
+      const next = { basedOn, formula, typed, revision: body.revision + 1, storedAt: this.clock.now() };
       // The same content again is an answer that got lost, not a second device.
       if (held && held.revision === body.revision + 1 && sameJson(held.formula, formula) && sameJson(held.typed, typed))
         return draftOf(held);
@@ -138,34 +184,27 @@ export class FormulasService {
           'Another device stored a later draft of this formula. Yours is still here; compare before you choose.',
         );
       }
-      if (held) await drafts.update({ formulaId }, next);
-      else await drafts.insert({ formulaId, ...next });
+      if (held) await this.drafts.update({ formulaId }, next as never);
+      else await this.drafts.insert({ formulaId, ...next });
       return draftOf({ formulaId, ...next });
     });
   }
 
   async discardDraft(formulaId: string): Promise<void> {
-    await (await this.scope.table(DraftEntity)).delete({ formulaId });
+    await this.drafts.delete({ formulaId });
   }
 
   /** A new formula with its first version; sent again with the same ids it is still one. */
-  async create(id: string, body: NewFormulaBody): Promise<SavedVersion> {
-    await this.scope.transaction(async (manager) => {
-      const formulas = await this.scope.table(FormulaEntity, manager);
+  async create(id: string, { versionId, why, formula }: NewFormulaBody): Promise<SavedVersion> {
+    const again = await this.savedAlready(id, versionId);
+    if (again) return again;
+    const worked = await this.checked(formula);
+    return this.scope.transaction(async () => {
       // Two of the same at once: the lock lets the second find the first.
-      await manager.query('SELECT pg_advisory_xact_lock(hashtext($1))', [`formula:${id}`]);
-      if (await formulas.findOne({ id })) return;
-      await this.checked(body.formula);
-      await formulas.insert({
-        id,
-        name: body.formula.name,
-        family: body.formula.family,
-        newestVersion: 0,
-        judged: null,
-        createdAt: new Date(),
-      });
+      await this.scope.lock(`formula:${id}`);
+      if (!(await this.formulas.findOne({ id }))) await this.formulas.insert({ id, ...unsaved(formula), createdAt: this.clock.now() });
+      return this.store(id, versionId, { basedOn: null, why, formula, setAside: [] }, worked);
     });
-    return this.saveVersion(id, body.versionId, { basedOn: null, why: body.why, formula: body.formula, setAside: [] });
   }
 
   /**
@@ -173,37 +212,44 @@ export class FormulasService {
    * The same id again gives the same answer; an older `basedOn` is stored beside the newest, never over it.
    */
   async saveVersion(formulaId: string, versionId: string, body: VersionBody): Promise<SavedVersion> {
-    await this.one(formulaId);
+    const { newestVersion } = await this.one(formulaId);
     const again = await this.savedAlready(formulaId, versionId);
     if (again) return again;
-    const { kitchen, pantry, evaluation } = await this.checked(body.formula);
-    return this.scope.transaction(async (manager) => {
-      const formulas = await this.scope.table(FormulaEntity, manager);
-      const formula = await formulas.findOneLocked({ id: formulaId });
-      if (!formula) throw new ApiError('notFound', 'This formula is not here.');
-      const twin = await this.savedAlready(formulaId, versionId, manager);
-      if (twin) return twin;
-      const version = formula.newestVersion + 1;
-      const row = {
-        id: versionId,
-        formulaId,
-        version,
-        basedOn: body.basedOn,
-        why: body.why,
-        savedAt: new Date(),
-        coreVersion,
-        states: statesOf(evaluation),
-        formula: body.formula,
-        kitchen,
-        pantry,
-        evaluation,
-        setAside: body.setAside,
-      };
-      await (await this.scope.table(FormulaVersionEntity, manager)).insert(row);
-      await formulas.update({ id: formulaId }, { newestVersion: version, name: body.formula.name, family: body.formula.family });
-      await (await this.scope.table(DraftEntity, manager)).delete({ formulaId });
-      return { ...headOf(row), beside: body.basedOn !== null && body.basedOn < formula.newestVersion ? formula.newestVersion : null };
-    });
+    if (body.basedOn !== null && body.basedOn > newestVersion)
+      throw invalid('basedOn', `must be a version there is: the newest is ${newestVersion}`);
+    const worked = await this.checked(body.formula);
+    return this.scope.transaction(() => this.store(formulaId, versionId, body, worked));
+  }
+
+  private async store(formulaId: string, versionId: string, body: VersionBody, worked: Worked): Promise<SavedVersion> {
+    const formula = await this.formulas.findOneLocked({ id: formulaId });
+    if (!formula) throw notHere();
+    const twin = await this.savedAlready(formulaId, versionId);
+    if (twin) return twin;
+    const { kitchen, pantry, evaluation } = worked;
+    const version = formula.newestVersion + 1;
+    const row = {
+      id: versionId,
+      formulaId,
+      version,
+      basedOn: body.basedOn,
+      why: body.why,
+      savedAt: this.clock.now(),
+      coreVersion,
+      states: statesOf(evaluation),
+      formula: body.formula,
+      kitchen,
+      pantry,
+      evaluation,
+      setAside: body.setAside,
+    };
+    await this.versions.insert(row);
+    await this.formulas.update({ id: formulaId }, newestOf(row) as never);
+    // Another device's later draft is not this one's to throw away.
+    const held = body.draftRevision === undefined ? null : await this.drafts.findOne({ formulaId });
+    const draftKept = held !== null && held.revision > body.draftRevision!;
+    if (!draftKept) await this.drafts.delete({ formulaId });
+    return { ...savedOf(row), ...(draftKept ? { draftKept } : {}) };
   }
 
   /** What a run left, as an ingredient of the pantry: its dough, once baked, ground, or its egg. The same version is the same ingredient. */
@@ -240,31 +286,40 @@ export class FormulasService {
     return this.pantry.storeOwn(id, 0, crumb);
   }
 
-  async hasVersion(formulaId: string, version: number, manager?: EntityManager): Promise<boolean> {
-    return (await (await this.scope.table(FormulaVersionEntity, manager)).count({ formulaId, version })) > 0;
+  async hasVersion(formulaId: string, version: number): Promise<boolean> {
+    return (await this.versions.count({ formulaId, version })) > 0;
   }
 
   private async one(id: string): Promise<FormulaEntity> {
-    const found = await (await this.scope.table(FormulaEntity)).findOne({ id });
-    if (!found) throw new ApiError('notFound', 'This formula is not here.');
+    const found = await this.formulas.findOne({ id });
+    if (!found) throw notHere();
     return found;
   }
 
   /** The formula worked out with the kitchen and pantry of now; refused where a stage cannot be. */
-  private async checked(formula: Formula) {
-    const [kitchen, pantry] = await Promise.all([this.kitchen.current(), this.pantry.for(formula)]);
-    const evaluation = evaluate(formula, kitchen, pantry);
+  private async checked(formula: Formula): Promise<Worked> {
+    if (!Object.hasOwn(families, formula.family)) throw invalid('family', 'is not a family that North Leaf knows');
+    const kitchen = await this.kitchen.current();
+    const pantry = await this.pantry.for(formula);
+    const evaluation = await this.evaluator.run({ kind: 'evaluate', formula, kitchen, pantry });
     const problems = problemsOf(evaluation).map(({ path, message }) => ({ path, code: 'input', message }));
     if (problems.length > 0) throw new ApiError('invalid', `${problems[0]!.path}: ${problems[0]!.message}`, problems);
     return { kitchen, pantry, evaluation };
   }
 
-  private async savedAlready(formulaId: string, id: string, manager?: EntityManager): Promise<SavedVersion | null> {
-    const found = await (await this.scope.table(FormulaVersionEntity, manager)).findOne({ id });
+  private async savedAlready(formulaId: string, id: string): Promise<SavedVersion | null> {
+    const [found] = await this.versions.find({
+      where: { id },
+      select: { id: true, formulaId: true, version: true, basedOn: true, why: true, savedAt: true },
+    });
     if (found && found.formulaId !== formulaId) throw new ApiError('conflict', 'This id belongs to a version of another formula.');
-    return found && { ...headOf(found), beside: null };
+    return found ? savedOf(found) : null;
   }
 }
+
+type Worked = { readonly kitchen: Kitchen; readonly pantry: Pantry; readonly evaluation: Evaluation };
+export type Tally = Pick<FormulaEntity, 'bakes' | 'likedSum' | 'likedCount'>;
+const notHere = () => new ApiError('notFound', 'This formula is not here.');
 
 export function statesOf(evaluation: Evaluation): StageStates {
   return Object.fromEntries(stageNames.map((name) => [name, evaluation[name].state])) as StageStates;
@@ -272,13 +327,17 @@ export function statesOf(evaluation: Evaluation): StageStates {
 
 /** At most so many verdicts are made for one look at the list. */
 const MOST_JUDGED = 12;
+/** More than anybody chooses among without looking for one. */
+const MOST_NAMES = 2000;
 const unknown = Object.fromEntries(stageNames.map((name) => [name, 'waiting'])) as StageStates;
 
 /** What the list says of an evaluation. */
-function verdictOf(evaluation: Evaluation): Omit<Judged, 'coreVersion' | 'version'> {
+export function verdictOf(evaluation: Evaluation, version: number): Judged {
   const { outlook, sheet, dough } = evaluation;
   const cut = sheet.state === 'waiting' ? null : sheet.result;
   return {
+    coreVersion,
+    version,
     states: statesOf(evaluation),
     outlook: outlook && { crisp: outlook.crisp.value, tender: outlook.tender.value, zone: outlook.zone },
     pieces: cut && cut.pieces,
@@ -287,28 +346,53 @@ function verdictOf(evaluation: Evaluation): Omit<Judged, 'coreVersion' | 'versio
   };
 }
 
-function listed(formula: FormulaEntity, newest: FormulaVersionEntity, judged: Judged | null, draftStoredAt: Date | null): ListedFormula {
-  const stored = newest.coreVersion === coreVersion;
-  const { states, ...verdict } = judged ?? verdictOf(newest.evaluation);
+/** A formula's row before its first version is saved: no list shows it yet. */
+function unsaved(formula: Formula): Omit<FormulaEntity, 'id' | 'kitchenId' | 'createdAt'> {
+  const { name, family, blend, doughOf } = formula;
+  const none = { newestVersion: 0, judged: null, savedAt: new Date(0), savedBy: coreVersion, bakes: 0, likedSum: 0, likedCount: 0 };
+  return { name, family, blendName: blend.name, doughOf: doughOf ?? null, ...none };
+}
+
+/** What a formula's own row says of its newest version. */
+export function newestOf({
+  formula: { name, family, blend, doughOf },
+  version,
+  savedAt,
+  coreVersion: savedBy,
+  evaluation,
+}: Pick<FormulaVersionEntity, 'formula' | 'version' | 'savedAt' | 'coreVersion' | 'evaluation'>) {
+  const judged = verdictOf(evaluation, version);
+  return { name, family, newestVersion: version, blendName: blend.name, doughOf: doughOf ?? null, savedAt, savedBy, judged };
+}
+
+function listed(row: Row, judged: Judged | null): FormulaListItem {
+  const { id, name, family, blendName, newestVersion, savedBy, savedAt, draftStoredAt, doughOf, bakes, likedSum, likedCount } = row;
   return {
-    id: formula.id,
-    name: formula.name,
-    familyName: families[formula.family]?.name ?? formula.family,
-    blendName: newest.formula.blend.name,
-    version: formula.newestVersion,
-    // An older core's verdict is not shown as today's.
-    states: judged || stored ? states : unknown,
-    outlook: judged || stored ? verdict.outlook : null,
-    pieces: verdict.pieces,
-    pieceG: verdict.pieceG,
-    savedBy: newest.coreVersion,
-    judgedBy: judged || stored ? coreVersion : null,
-    savedAt: newest.savedAt.toISOString(),
+    id,
+    name,
+    familyName: Object.hasOwn(families, family) ? families[family]!.name : family,
+    blendName,
+    version: newestVersion,
+    states: judged?.states ?? unknown,
+    outlook: judged?.outlook ?? null,
+    pieces: judged?.pieces ?? null,
+    pieceG: judged?.pieceG ?? null,
+    savedBy,
+    judgedBy: judged ? coreVersion : null,
+    savedAt: savedAt.toISOString(),
     draftStoredAt: draftStoredAt && draftStoredAt.toISOString(),
-    doughOf: newest.formula.doughOf ?? null,
-    doughG: verdict.doughG,
+    doughOf: doughOf ?? null,
+    doughG: judged?.doughG ?? null,
+    bakes,
+    liked: likedCount > 0 ? likedSum / likedCount : null,
   };
 }
+
+/** A version as its saving is answered, the first time and every time the answer was lost. */
+const savedOf = (row: Parameters<typeof headOf>[0]): SavedVersion => ({
+  ...headOf(row),
+  beside: row.basedOn !== null && row.basedOn < row.version - 1 ? row.version - 1 : null,
+});
 
 const headOf = ({
   id,

@@ -15,7 +15,8 @@ import {
   vagueMeasureNames,
 } from '@north-leaf/contracts';
 import { plainName } from '@north-leaf/core';
-import { ApiError } from '../platform/errors.js';
+import { ApiError, invalid } from '../platform/errors.js';
+import { IdPipe } from '../platform/pipes.js';
 import { KitchenService } from './kitchen.service.js';
 import type { Cutter, Guest, Kitchen, Oven, Pan, Place, Tray } from '@north-leaf/core';
 import type {
@@ -57,18 +58,18 @@ export class KitchenController {
   }
 
   @Put('measures/:name') setMeasure(
-    @Param('name') name: string,
+    @Param('name', new IdPipe('required', 200)) name: string,
     @Body({ schema: measureBodySchema }) { value }: MeasureBody,
   ): Promise<Kitchen> {
     if (!(vagueMeasureNames as readonly string[]).includes(name)) throw new ApiError('notFound', 'There is no such measure.');
     return this.kitchen.setMeasure(name, value);
   }
 
-  @Put('guests/:id') storeGuest(@Param('id') id: string, @Body({ schema: guestBodySchema }) guest: Guest): Promise<Kitchen> {
+  @Put('guests/:id') storeGuest(@Param('id', new IdPipe()) id: string, @Body({ schema: guestBodySchema }) guest: Guest): Promise<Kitchen> {
     mustBeOf(id, guest);
     return this.kitchen.storeGuest(guest);
   }
-  @Delete('guests/:id') removeGuest(@Param('id') id: string): Promise<Kitchen> {
+  @Delete('guests/:id') removeGuest(@Param('id', new IdPipe()) id: string): Promise<Kitchen> {
     return this.kitchen.removeGuest(id);
   }
 
@@ -76,13 +77,15 @@ export class KitchenController {
     return this.kitchen.setMarket(body);
   }
 
-  @Put('names/:name') setName(@Param('name') name: string, @Body({ schema: nameBodySchema }) { ingredientId }: NameBody): Promise<Kitchen> {
+  @Put('names/:name') setName(
+    @Param('name', new IdPipe('required', 200)) name: string,
+    @Body({ schema: nameBodySchema }) { ingredientId }: NameBody,
+  ): Promise<Kitchen> {
     const plain = plainName(name).slice(0, 120);
-    if (plain === '')
-      throw new ApiError('invalid', 'name: must have a letter', [{ path: 'name', code: 'input', message: 'must have a letter' }]);
+    if (plain === '') throw invalid('name', 'must have a letter');
     return this.kitchen.setName(plain, ingredientId);
   }
-  @Delete('names/:name') forgetName(@Param('name') name: string): Promise<Kitchen> {
+  @Delete('names/:name') forgetName(@Param('name', new IdPipe('required', 200)) name: string): Promise<Kitchen> {
     return this.kitchen.forgetName(plainName(name));
   }
 
@@ -94,34 +97,46 @@ export class KitchenController {
     return this.kitchen.treatLearned(body);
   }
 
-  @Put('ovens/:id') storeOven(@Param('id') id: string, @Body({ schema: kitchenThingSchemas.ovens }) oven: Oven): Promise<Kitchen> {
+  @Put('ovens/:id') storeOven(
+    @Param('id', new IdPipe()) id: string,
+    @Body({ schema: kitchenThingSchemas.ovens }) oven: Oven,
+  ): Promise<Kitchen> {
     return this.store('ovens', id, oven);
   }
-  @Put('places/:id') storePlace(@Param('id') id: string, @Body({ schema: kitchenThingSchemas.places }) place: Place): Promise<Kitchen> {
+  @Put('places/:id') storePlace(
+    @Param('id', new IdPipe()) id: string,
+    @Body({ schema: kitchenThingSchemas.places }) place: Place,
+  ): Promise<Kitchen> {
     return this.store('places', id, place);
   }
-  @Put('trays/:id') storeTray(@Param('id') id: string, @Body({ schema: kitchenThingSchemas.trays }) tray: Tray): Promise<Kitchen> {
+  @Put('trays/:id') storeTray(
+    @Param('id', new IdPipe()) id: string,
+    @Body({ schema: kitchenThingSchemas.trays }) tray: Tray,
+  ): Promise<Kitchen> {
     return this.store('trays', id, tray);
   }
-  @Put('pans/:id') storePan(@Param('id') id: string, @Body({ schema: kitchenThingSchemas.pans }) pan: Pan): Promise<Kitchen> {
+  @Put('pans/:id') storePan(@Param('id', new IdPipe()) id: string, @Body({ schema: kitchenThingSchemas.pans }) pan: Pan): Promise<Kitchen> {
     return this.store('pans', id, pan);
   }
   @Put('cutters/:id') storeCutter(
-    @Param('id') id: string,
+    @Param('id', new IdPipe()) id: string,
     @Body({ schema: kitchenThingSchemas.cutters }) cutter: Cutter,
   ): Promise<Kitchen> {
     return this.store('cutters', id, cutter);
   }
 
-  @Put('ovens/:id/heat') setHeat(@Param('id') id: string, @Body({ schema: ovenHeatBodySchema }) heat: OvenHeatBody): Promise<Kitchen> {
+  @Put('ovens/:id/heat') setHeat(
+    @Param('id', new IdPipe()) id: string,
+    @Body({ schema: ovenHeatBodySchema }) heat: OvenHeatBody,
+  ): Promise<Kitchen> {
     return this.kitchen.setOvenHeat(id, heat);
   }
-  @Delete('ovens/:id/heat') forgetHeat(@Param('id') id: string): Promise<Kitchen> {
+  @Delete('ovens/:id/heat') forgetHeat(@Param('id', new IdPipe()) id: string): Promise<Kitchen> {
     return this.kitchen.setOvenHeat(id, null);
   }
 
-  @Delete(':list/:id') removeThing(@Param('list') list: string, @Param('id') id: string): Promise<Kitchen> {
-    if (!(list in kitchenThingSchemas)) throw new ApiError('notFound', 'There is no such list in a kitchen.');
+  @Delete(':list/:id') removeThing(@Param('list', new IdPipe()) list: string, @Param('id', new IdPipe()) id: string): Promise<Kitchen> {
+    if (!Object.hasOwn(kitchenThingSchemas, list)) throw new ApiError('notFound', 'There is no such list in a kitchen.');
     return this.kitchen.removeThing(list as KitchenList, id);
   }
 
@@ -134,6 +149,5 @@ export class KitchenController {
 /** What is stored at an address is what the address names. */
 function mustBeOf(id: string, thing: { readonly id: string }): void {
   if (thing.id === id) return;
-  const message = 'must be the id of the address';
-  throw new ApiError('invalid', `id: ${message}`, [{ path: 'id', code: 'input', message }]);
+  throw invalid('id', 'must be the id of the address');
 }

@@ -1,6 +1,4 @@
 import { Injectable } from '@nestjs/common';
-import { InjectRepository } from '@nestjs/typeorm';
-import { Repository, type EntityManager } from 'typeorm';
 import { Clock } from '../platform/clock.js';
 import { KitchenScope } from '../platform/kitchen-scope.js';
 import { KitchenEntity } from './kitchen.entity.js';
@@ -24,13 +22,12 @@ const MOST_NAMES = 500;
 @Injectable()
 export class KitchenService {
   constructor(
-    @InjectRepository(KitchenEntity) private readonly kitchens: Repository<KitchenEntity>,
     private readonly scope: KitchenScope,
     private readonly clock: Clock,
   ) {}
 
   async current(): Promise<Kitchen> {
-    const { document } = await this.kitchens.findOneByOrFail({ id: await this.scope.id() });
+    const { document } = await this.scope.manager.findOneByOrFail(KitchenEntity, { id: await this.scope.id() });
     return document;
   }
 
@@ -131,16 +128,15 @@ export class KitchenService {
   }
 
   /** What was learned of one thing, in place of what was known of it; null forgets it. Set aside stays set aside, a reset stays one. */
-  setLearned(what: Learned['what'], about: string, learned: Learned | null, manager?: EntityManager): Promise<Kitchen> {
-    const change = (kitchen: Kitchen): Kitchen => {
+  setLearned(what: Learned['what'], about: string, learned: Learned | null): Promise<Kitchen> {
+    return this.change((kitchen) => {
       const held = kitchen.learned.find((one) => one.what === what && one.about === about);
       const others = kitchen.learned.filter((one) => one !== held);
       const kept = { ...(held?.setAside ? { setAside: true } : {}), ...(held?.since ? { since: held.since } : {}) };
       // A reset with nothing learned since is remembered: the bakes before it do not come back.
       const next = learned ? { ...learned, ...kept } : held?.since ? begunAnew(held, held.since) : null;
       return { ...kitchen, learned: [...others, ...(next ? [next] : [])] };
-    };
-    return manager ? this.changeIn(manager, change) : this.change(change);
+    });
   }
 
   /** Uses a learned value, keeps it unused, or begins it anew. */
@@ -156,17 +152,16 @@ export class KitchenService {
   }
 
   /** One change at a time, of the kitchen as it stands, so that two of different things both hold. */
-  private async change(to: (kitchen: Kitchen) => Kitchen): Promise<Kitchen> {
-    return this.kitchens.manager.transaction((manager) => this.changeIn(manager, to));
-  }
-
-  private async changeIn(manager: EntityManager, to: (kitchen: Kitchen) => Kitchen): Promise<Kitchen> {
-    const id = await this.scope.id();
-    // Every row of a kitchen names it, and holds it lightly while it is written: a harder lock would wait for them in a ring.
-    const row = await manager.findOneOrFail(KitchenEntity, { where: { id }, lock: { mode: 'for_no_key_update' } });
-    const document = to(row.document);
-    await manager.update(KitchenEntity, { id }, { document: document as never });
-    return document;
+  private change(to: (kitchen: Kitchen) => Kitchen): Promise<Kitchen> {
+    return this.scope.transaction(async () => {
+      const id = await this.scope.id();
+      const { manager } = this.scope;
+      // Every row of a kitchen names it, and holds it lightly while it is written: a harder lock would wait for them in a ring.
+      const row = await manager.findOneOrFail(KitchenEntity, { where: { id }, lock: { mode: 'for_no_key_update' } });
+      const document = to(row.document);
+      await manager.update(KitchenEntity, { id }, { document: document as never });
+      return document;
+    });
   }
 }
 

@@ -12,4 +12,6 @@ export class LotEntity {
   @Column('jsonb', { transformer: lifting(liftLot) }) document: Lot;
   @Column('integer') revision: number;
   @Column('timestamptz') countedAt: Date;
+  /** Taken by bakes since then, g. */
+  @Column('double precision') usedG: number;
 }

@@ -1,6 +1,7 @@
 import { Body, Controller, Delete, Get, HttpCode, Param, Put } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
 import { ingredientChangeBodySchema, lotBodySchema, ownIngredientBodySchema, preparationBodySchema } from '@north-leaf/contracts';
+import { IdPipe } from '../platform/pipes.js';
 import { PantryService } from './pantry.service.js';
 import type { IngredientChangeBody, LotBody, OwnIngredientBody, PantryBook, PreparationBody, Stored } from '@north-leaf/contracts';
 
@@ -13,37 +14,37 @@ export class PantryController {
     return this.pantry.whole();
   }
 
-  @Put('lots/:id') storeLot(@Param('id') id: string, @Body({ schema: lotBodySchema }) body: LotBody): Promise<Stored> {
+  @Put('lots/:id') storeLot(@Param('id', new IdPipe()) id: string, @Body({ schema: lotBodySchema }) body: LotBody): Promise<Stored> {
     return this.pantry.storeLot(id, body);
   }
-  @Delete('lots/:id') @HttpCode(204) removeLot(@Param('id') id: string): Promise<void> {
+  @Delete('lots/:id') @HttpCode(204) removeLot(@Param('id', new IdPipe()) id: string): Promise<void> {
     return this.pantry.removeLot(id);
   }
 
   @Put('ingredients/:id/change') correct(
-    @Param('id') id: string,
+    @Param('id', new IdPipe()) id: string,
     @Body({ schema: ingredientChangeBodySchema }) { revision, change }: IngredientChangeBody,
   ): Promise<Stored> {
     return this.pantry.correct(id, revision, change);
   }
   @Put('ingredients/:id/own') storeOwn(
-    @Param('id') id: string,
+    @Param('id', new IdPipe()) id: string,
     @Body({ schema: ownIngredientBodySchema }) { revision, ingredient }: OwnIngredientBody,
   ): Promise<Stored> {
     return this.pantry.storeOwn(id, revision, ingredient);
   }
   /** A published ingredient goes back to the table's values; one's own is removed. */
-  @Delete('ingredients/:id') @HttpCode(204) removeIngredient(@Param('id') id: string): Promise<void> {
+  @Delete('ingredients/:id') @HttpCode(204) removeIngredient(@Param('id', new IdPipe()) id: string): Promise<void> {
     return this.pantry.removeIngredient(id);
   }
 
   @Put('preparations/:id') storePreparation(
-    @Param('id') id: string,
+    @Param('id', new IdPipe()) id: string,
     @Body({ schema: preparationBodySchema }) { revision, preparation }: PreparationBody,
   ): Promise<Stored> {
     return this.pantry.storePreparation(id, revision, preparation);
   }
-  @Delete('preparations/:id') @HttpCode(204) removePreparation(@Param('id') id: string): Promise<void> {
+  @Delete('preparations/:id') @HttpCode(204) removePreparation(@Param('id', new IdPipe()) id: string): Promise<void> {
     return this.pantry.removePreparation(id);
   }
 }

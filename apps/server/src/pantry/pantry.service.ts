@@ -15,15 +15,16 @@ import {
 } from '@north-leaf/core';
 import { Clock } from '../platform/clock.js';
 import { KitchenService } from '../kitchen/kitchen.service.js';
-import { ApiError } from '../platform/errors.js';
-import { KitchenScope, type OfKitchen, type ScopedTable } from '../platform/kitchen-scope.js';
+import { ApiError, invalid } from '../platform/errors.js';
+import { KitchenScope } from '../platform/kitchen-scope.js';
 import { sameJson } from '../platform/same-json.js';
+import { InjectTable, type OfKitchen, Table } from '../platform/table.js';
 import { IngredientEntity, type KitchenIngredient } from './ingredient.entity.js';
 import { LotUseEntity } from './lot-use.entity.js';
 import { LotEntity } from './lot.entity.js';
 import { PreparationEntity } from './preparation.entity.js';
 import type { LotBody, OwnIngredient, PantryBook, Revisions, Stored } from '@north-leaf/contracts';
-import type { EntityManager, EntityTarget, FindOptionsWhere } from 'typeorm';
+import type { FindOptionsWhere } from 'typeorm';
 
 /** A row that is edited in place, its revision counting every write. */
 type Revised = OfKitchen & { id: string; revision: number };
@@ -34,22 +35,25 @@ export class PantryService {
     private readonly scope: KitchenScope,
     private readonly kitchen: KitchenService,
     private readonly clock: Clock,
+    @InjectTable(IngredientEntity) private readonly written: Table<IngredientEntity>,
+    @InjectTable(LotEntity) private readonly lots: Table<LotEntity>,
+    @InjectTable(LotUseEntity) private readonly uses: Table<LotUseEntity>,
+    @InjectTable(PreparationEntity) private readonly preparations: Table<PreparationEntity>,
   ) {}
 
   /** The published ingredients with this kitchen's corrections, its own and its preparations, and its lots as they are now. */
-  async whole(manager?: EntityManager): Promise<PantryBook> {
+  async whole(): Promise<PantryBook> {
     const { zone } = await this.kitchen.current();
-    // One after the other: a transaction has one connection.
-    const written = await (await this.scope.table(IngredientEntity, manager)).find({ order: { id: 'ASC' } });
-    const lotRows = await (await this.scope.table(LotEntity, manager)).find({ order: { id: 'ASC' } });
-    const preparationRows = await (await this.scope.table(PreparationEntity, manager)).find({ order: { id: 'ASC' } });
-    const uses = await (await this.scope.table(LotUseEntity, manager)).find();
-    const published: Record<string, Ingredient> = { ...publishedIngredients() };
+    // One after the other: a request has one connection.
+    const written = await this.written.find({ order: { id: 'ASC' } });
+    const lotRows = await this.lots.find({ order: { id: 'ASC' } });
+    const preparationRows = await this.preparations.find({ order: { id: 'ASC' } });
+    const published = byId<Ingredient>(Object.entries(publishedIngredients()));
     for (const { id, document } of written) {
       if ('own' in document) published[id] = document.own;
       else if (published[id]) published[id] = withCorrections(published[id], document.change);
     }
-    const lots = Object.fromEntries(lotRows.map((row) => [row.id, lotNow(row, uses)]));
+    const lots = byId<Lot>(lotRows.map((row) => [row.id, lotNow(row)]));
     const preparations = preparationRows.map(({ document }) => document);
     const { ingredients, broken } = withPreparations({ ingredients: published, lots }, preparations);
     return {
@@ -84,28 +88,29 @@ export class PantryService {
     if (lot.acceptedWithoutReport !== undefined && ingredient.gluten !== 'free') {
       throw invalid('lot.acceptedWithoutReport', `${ingredient.name} needs a report: grain can be in it`);
     }
-    return this.store(LotEntity, id, revision, (held) => ({
+    return this.store(this.lots, id, revision, (held) => ({
       ingredientId: lot.ingredientId,
       // What was not counted anew stays what was counted, whatever the page last showed of it.
       document: recounted || !held ? lot : withOnHand(lot, held.document.onHandG),
       countedAt: recounted || !held ? this.clock.now() : held.countedAt,
+      usedG: recounted || !held ? 0 : held.usedG,
     }));
   }
 
   async correct(id: string, revision: number, change: IngredientChange): Promise<Stored> {
-    const published = publishedIngredients()[id];
+    const published = publishedOf(id);
     if (!published) throw new ApiError('notFound', 'This ingredient is not in the published table; edit it as your own.');
     withCorrections(published, change);
-    return this.store(IngredientEntity, id, revision, () => ({ document: { change } as KitchenIngredient }));
+    return this.store(this.written, id, revision, () => ({ document: { change } as KitchenIngredient }));
   }
 
   async storeOwn(id: string, revision: number, ingredient: OwnIngredient | Ingredient): Promise<Stored> {
-    if (publishedIngredients()[id]) throw new ApiError('conflict', 'This id belongs to a published ingredient: correct that one.');
+    if (publishedOf(id)) throw new ApiError('conflict', 'This id belongs to a published ingredient: correct that one.');
     const c = ingredient.composition;
     const sum = c.waterShare + c.proteinShare + c.fatShare + c.sugarsShare + c.starchShare + c.fibreShare + c.ashShare + c.otherShare;
     if (Math.abs(sum - 1) > 0.02) throw invalid('ingredient.composition', `parts must sum to 100 g, they sum to ${(sum * 100).toFixed(1)}`);
     const own: Ingredient = { basis: 'label', source: 'entered here, from its label', ...ingredient, id };
-    return this.store(IngredientEntity, id, revision, () => ({ document: { own } as KitchenIngredient }));
+    return this.store(this.written, id, revision, () => ({ document: { own } as KitchenIngredient }));
   }
 
   async storePreparation(id: string, revision: number, preparation: Preparation): Promise<Stored> {
@@ -115,60 +120,56 @@ export class PantryService {
     // Worked out among the others: what cannot be made, or would be made of itself, is refused here.
     const { broken } = withPreparations({ ingredients: withoutMade(book.ingredients), lots: book.lots }, [...others, preparation]);
     if (broken[id] !== undefined) throw invalid(`preparation.${broken[id].path}`, broken[id].message);
-    return this.store(PreparationEntity, id, revision, () => ({ document: preparation }));
+    return this.store(this.preparations, id, revision, () => ({ document: preparation }));
   }
 
   /** Gone is gone twice as well: a lot, correction or preparation that is not there needs no removing. */
   async removeLot(id: string): Promise<void> {
-    await (await this.scope.table(LotEntity)).delete({ id });
+    await this.lots.delete({ id });
   }
   async removeIngredient(id: string): Promise<void> {
     await this.refuseWhileUsed(id);
-    await (await this.scope.table(IngredientEntity)).delete({ id });
+    await this.written.delete({ id });
   }
   async removePreparation(id: string): Promise<void> {
     await this.refuseWhileUsed(id);
-    await (await this.scope.table(PreparationEntity)).delete({ id });
+    await this.preparations.delete({ id });
   }
 
-  /** Writes what a bake took from the lots, over what it was thought to have taken before. */
+  /** Writes what a bake took from the lots, over what it was thought to have taken before. Within a transaction. */
   async take(
     bakeId: string,
     formula: Formula,
     factor: number,
     weighed: Readonly<Record<string, number>>,
-    manager: EntityManager,
-    /** Taken besides: what the bake began from. */ besides: readonly {
-      readonly rowKey: string;
-      readonly lotId: string;
-      readonly usedG: number;
-    }[] = [],
+    /** Taken besides: what the bake began from. */ besides: readonly Taken[] = [],
   ): Promise<void> {
-    const table = await this.scope.table(LotUseEntity, manager);
+    const before = await this.uses.find({ where: { bakeId } });
     // A correction happened when the bake did: a count made since then still stands.
-    const [before] = await table.find({ where: { bakeId }, take: 1 });
-    const at = before?.at ?? this.clock.now();
-    await table.delete({ bakeId });
-    const pantry = await this.whole(manager);
+    const at = before[0]?.at ?? this.clock.now();
+    const pantry = await this.whole();
     // A bake of long ago may name what the pantry has no more: then nothing can be taken.
-    if (![...formula.blend.rows, ...formula.rows].every(({ ingredientId }) => pantry.ingredients[ingredientId])) return;
-    const sums = new Map<string, { rowKey: string; lotId: string; usedG: number }>();
-    for (const use of stockUses(formula, factor, weighed, pantry)) {
-      const key = `${use.rowKey}/${use.lotId}`;
-      sums.set(key, { ...use, usedG: use.usedG + (sums.get(key)?.usedG ?? 0) });
-    }
-    for (const use of [...sums.values(), ...besides]) await table.insert({ bakeId, at, ...use });
-  }
-
-  /** Bakes that took from a lot: the way back from a bag to all that it went into. */
-  async bakesOf(lotId: string): Promise<string[]> {
-    const uses = await (await this.scope.table(LotUseEntity)).find({ where: { lotId } });
-    return [...new Set(uses.filter(({ usedG }) => usedG > 0).map(({ bakeId }) => bakeId))];
+    const known = [...formula.blend.rows, ...formula.rows].every(({ ingredientId }) => pantry.ingredients[ingredientId]);
+    const now = known ? [...together(stockUses(formula, factor, weighed, pantry)), ...besides] : [];
+    await this.uses.delete({ bakeId });
+    await this.uses.insert(...now.map((use) => ({ bakeId, at, ...use })));
+    const moved = new Map<string, number>();
+    for (const { lotId, usedG } of before) moved.set(lotId, (moved.get(lotId) ?? 0) - usedG);
+    for (const { lotId, usedG } of now) moved.set(lotId, (moved.get(lotId) ?? 0) + usedG);
+    // Always in the same order: two bakes that take from the same bags never wait for each other.
+    for (const [lotId, movedG] of [...moved].sort(([a], [b]) => (a < b ? -1 : 1)))
+      if (movedG !== 0)
+        await this.scope.query(`UPDATE "lots" SET "usedG" = "usedG" + $3 WHERE "kitchenId" = $1 AND "id" = $2 AND "countedAt" < $4`, [
+          await this.scope.id(),
+          lotId,
+          movedG,
+          at,
+        ]);
   }
 
   /** Only an ingredient that is nowhere a part may go: removing it would leave a preparation without its rows. */
   private async refuseWhileUsed(id: string): Promise<void> {
-    if (publishedIngredients()[id]) return;
+    if (publishedOf(id)) return;
     const { ingredients } = await this.whole();
     const user = Object.values(ingredients).find(({ parts }) => parts?.some(({ ingredientId }) => ingredientId === id));
     if (user) throw new ApiError('conflict', `${user.name} is made of it: take it out there first.`);
@@ -179,15 +180,14 @@ export class PantryService {
    * The same content again is an answer that got lost.
    */
   private async store<T extends Revised>(
-    entity: EntityTarget<T>,
+    table: Table<T>,
     id: string,
     revision: number,
     row: (held: T | null) => Omit<T, 'kitchenId' | 'id' | 'revision'>,
   ): Promise<Stored> {
-    return this.scope.transaction(async (manager) => {
-      const table: ScopedTable<T> = await this.scope.table(entity, manager);
+    return this.scope.transaction(async () => {
       // Locks the id itself: a row that is not there yet cannot be locked.
-      await manager.query('SELECT pg_advisory_xact_lock(hashtext($1))', [`pantry:${await this.scope.id()}:${id}`]);
+      await this.scope.lock(`pantry:${id}`);
       const where = { id } as FindOptionsWhere<T>;
       const held = await table.findOne(where);
       const next = { ...row(held), id, revision: (held?.revision ?? 0) + 1 };
@@ -205,7 +205,23 @@ export class PantryService {
   }
 }
 
-const invalid = (path: string, message: string) => new ApiError('invalid', `${path}: ${message}`, [{ path, code: 'input', message }]);
+type Taken = { readonly rowKey: string; readonly lotId: string; readonly usedG: number };
+
+/** Of one row and one lot one use: a row may be weighed in several goes. */
+function together(uses: readonly Taken[]): Taken[] {
+  const sums = new Map<string, Taken>();
+  for (const use of uses) {
+    const key = `${use.rowKey}/${use.lotId}`;
+    sums.set(key, { ...use, usedG: use.usedG + (sums.get(key)?.usedG ?? 0) });
+  }
+  return [...sums.values()];
+}
+
+/** A table by id that holds what was put in and nothing that every object brings along: no ingredient is called `constructor`. */
+const byId = <T>(entries: readonly (readonly [string, T])[]): Record<string, T> =>
+  Object.assign(Object.create(null) as Record<string, T>, Object.fromEntries(entries));
+const publishedOf = (id: string): Ingredient | undefined =>
+  Object.hasOwn(publishedIngredients(), id) ? publishedIngredients()[id] : undefined;
 const revisionsOf = (rows: readonly { id: string; revision: number }[]): Revisions =>
   Object.fromEntries(rows.map(({ id, revision }) => [id, revision]));
 
@@ -215,9 +231,8 @@ function withOnHand(lot: Lot, onHandG: number | undefined): Lot {
 }
 
 /** A lot with what the bakes since its last count have left of it. */
-function lotNow({ id, document, countedAt }: LotEntity, uses: readonly LotUseEntity[]): Lot {
+function lotNow({ document, usedG }: LotEntity): Lot {
   if (document.onHandG === undefined) return document;
-  const usedG = uses.filter((use) => use.lotId === id && use.at > countedAt).reduce((sum, use) => sum + use.usedG, 0);
   return { ...document, onHandG: Math.max(0, Number((document.onHandG - usedG).toFixed(3))) };
 }
 
@@ -229,8 +244,8 @@ function withPreparations(
   pantry: Pantry,
   preparations: readonly Preparation[],
 ): { ingredients: Record<string, Ingredient>; broken: Record<string, { path: string; message: string }> } {
-  const ingredients: Record<string, Ingredient> = { ...pantry.ingredients };
-  const broken: Record<string, { path: string; message: string }> = {};
+  const ingredients = byId<Ingredient>(Object.entries(pantry.ingredients));
+  const broken = byId<{ path: string; message: string }>([]);
   let waiting = [...preparations];
   for (let moved = true; moved;) {
     moved = false;

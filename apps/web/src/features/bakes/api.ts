@@ -1,15 +1,25 @@
-import { queryOptions, useMutation, useQueryClient } from '@tanstack/react-query';
+import { infiniteQueryOptions, queryOptions, useMutation, useQueryClient } from '@tanstack/react-query';
 import { lastOf, outlookFromRating, type BakeEvent, type Happened, type MeasuredWhat } from '@north-leaf/core';
-import type { Bake, BakeBody, Run, StartBody } from '@north-leaf/contracts';
+import type { Bake, BakeBody, BakesPart, Run, StartBody } from '@north-leaf/contracts';
 import { ApiError, request, sendBytes } from '../../platform/http';
 
-export const bakeKeys = { all: ['bakes'] as const, of: (formulaId: string | undefined) => ['bakes', formulaId ?? 'all'] as const };
+export const bakeKeys = { all: ['bakes'] as const };
 
-export const bakesQuery = (formulaId?: string) =>
-  queryOptions({
-    queryKey: bakeKeys.of(formulaId),
-    queryFn: () => request<Bake[]>('GET', formulaId === undefined ? '/bakes' : `/bakes?formulaId=${formulaId}`),
+export type WhichBakes = { readonly formulaId?: string | undefined; /** Only those that took from it. */ readonly lotId?: string | undefined };
+/** Bakes, newest first, part by part. */
+export const bakesQuery = (which: WhichBakes = {}) =>
+  infiniteQueryOptions({
+    queryKey: [...bakeKeys.all, 'list', which] as const,
+    queryFn: ({ pageParam }) => {
+      const asked = Object.entries({ ...which, before: pageParam }).flatMap(([name, value]) => (value ? [[name, value]] : []));
+      return request<BakesPart>('GET', `/bakes?${new URLSearchParams(asked).toString()}`);
+    },
+    initialPageParam: null as string | null,
+    getNextPageParam: ({ next }) => next,
   });
+/** The parts that are here, as one list. */
+export const together = <T>(data: { readonly pages: readonly { readonly items: readonly T[] }[] } | undefined): readonly T[] | undefined =>
+  data?.pages.flatMap(({ items }) => items);
 
 /** Runs under way; another device may have begun one. */
 export const runningQuery = queryOptions({
@@ -29,13 +39,6 @@ export function useStartRun() {
     onSuccess: () => client.invalidateQueries({ queryKey: bakeKeys.all }),
   });
 }
-
-/** Bakes that took from a lot. */
-export const bakesOfLotQuery = (lotId: string) =>
-  queryOptions({
-    queryKey: [...bakeKeys.all, 'lot', lotId] as const,
-    queryFn: () => request<Bake[]>('GET', `/bakes?lotId=${encodeURIComponent(lotId)}`),
-  });
 
 export const runQuery = (id: string) =>
   queryOptions({ queryKey: [...bakeKeys.all, 'one', id] as const, queryFn: () => request<Run>('GET', `/bakes/${id}`) });

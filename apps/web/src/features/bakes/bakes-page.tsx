@@ -6,8 +6,8 @@ import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
-import { useQuery } from '@tanstack/react-query';
-import type { Bake } from '@north-leaf/contracts';
+import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
+import type { ListedBake } from '@north-leaf/contracts';
 import { DateTime } from 'luxon';
 import { Link, useSearchParams } from 'react-router';
 import { ErrorPage } from '../../platform/error-page';
@@ -15,10 +15,11 @@ import { usePreferences } from '../../platform/preferences';
 import { Page } from '../../ui/page';
 import { showQuantity } from '../../ui/quantity';
 import { handWordLabels } from '../../ui/words';
-import { formulasQuery, versionQuery } from '../formulas/api';
+import { formulaNamesQuery } from '../formulas/api';
 import { kitchenQuery } from '../kitchen/api';
 import { pantryQuery } from '../pantry/api';
-import { bakesOfLotQuery, bakesQuery, last, measured } from './api';
+import { ShowMore } from '../../ui/show-more';
+import { bakesQuery, last, measured, together } from './api';
 
 const dots = (n: number | undefined) => (n === undefined ? '–' : `${'●'.repeat(n)}${'○'.repeat(5 - n)}`);
 
@@ -26,15 +27,14 @@ const dots = (n: number | undefined) => (n === undefined ? '–' : `${'●'.repe
 export function BakesPage() {
   const [params] = useSearchParams();
   const lotId = params.get('lot');
-  const all = useQuery({ ...bakesQuery(), enabled: lotId === null });
-  const ofLot = useQuery({ ...bakesOfLotQuery(lotId ?? ''), enabled: lotId !== null });
-  const bakes = lotId === null ? all : ofLot;
+  const bakes = useInfiniteQuery(bakesQuery(lotId === null ? {} : { lotId }));
+  const shown = together(bakes.data);
+  const total = bakes.data?.pages[0]?.total ?? 0;
   const { data: pantry } = useQuery(pantryQuery);
   const lot = lotId === null ? undefined : pantry?.lots[lotId];
-  const formulas = useQuery(formulasQuery);
+  const formulas = useQuery(formulaNamesQuery);
   const kitchen = useQuery(kitchenQuery);
   if (bakes.isError) return <ErrorPage error={bakes.error} />;
-  const nameOf = (id: string) => formulas.data?.find((formula) => formula.id === id)?.name ?? 'formula';
   const first = formulas.data?.[0];
   return (
     <Page
@@ -42,8 +42,8 @@ export function BakesPage() {
       beside={
         bakes.data
           ? lotId === null
-            ? `${bakes.data.length} recorded`
-            : `${bakes.data.length} with ${(lot && pantry?.ingredients[lot.ingredientId]?.name) ?? 'this'}, lot ${lot?.code ?? lotId}`
+            ? `${total} recorded`
+            : `${total} with ${(lot && pantry?.ingredients[lot.ingredientId]?.name) ?? 'this'}, lot ${lot?.code ?? lotId}`
           : ' '
       }
       actions={
@@ -72,12 +72,18 @@ export function BakesPage() {
               </TableCell>
             </TableRow>
           )}
-          {bakes.data?.map((bake) => (
-            <BakeRow key={bake.id} bake={bake} name={nameOf(bake.formulaId)} zone={kitchen.data?.zone ?? 'UTC'} />
+          {shown?.map((bake) => (
+            <BakeRow key={bake.id} bake={bake} zone={kitchen.data?.zone ?? 'UTC'} />
           ))}
         </TableBody>
       </Table>
-      {bakes.data?.length === 0 && (
+      <ShowMore
+        shown={shown?.length ?? 0}
+        total={total}
+        loading={bakes.isFetchingNextPage}
+        onMore={bakes.hasNextPage ? () => void bakes.fetchNextPage() : null}
+      />
+      {shown?.length === 0 && (
         <Box sx={{ py: 8, textAlign: 'center' }}>
           {lotId === null ? 'What really happened belongs here: record your first bake.' : 'No bake took from this lot.'}
         </Box>
@@ -86,12 +92,10 @@ export function BakesPage() {
   );
 }
 
-function BakeRow({ bake, name, zone }: { bake: Bake; name: string; zone: string }) {
-  const version = useQuery(versionQuery(bake.formulaId, bake.version));
-  const waterKeys = new Set(version.data?.formula.rows.filter(({ ingredientId }) => ingredientId === 'water').map(({ key }) => key));
+function BakeRow({ bake, zone }: { bake: ListedBake; zone: string }) {
   const units = usePreferences((state) => state.units);
   const rating = last(bake, (one) => (one.kind === 'rated' && one.after === 'fresh' ? one : undefined));
-  const waterG = last(bake, (one) => (one.kind === 'weighed' && waterKeys.has(one.rowKey) ? one.addedG : undefined));
+  const waterG = last(bake, (one) => (one.kind === 'weighed' && bake.waterKeys.includes(one.rowKey) ? one.addedG : undefined));
   const felt = last(bake, (one) => (one.kind === 'felt' ? handWordLabels[one.word].toLowerCase() : undefined));
   const [rawG, bakedG] = [measured(bake, 'rawG'), measured(bake, 'bakedG')];
   const shown = (value: number | undefined, kind: 'mass' | 'length' | 'minutes') =>
@@ -106,7 +110,7 @@ function BakeRow({ bake, name, zone }: { bake: Bake; name: string; zone: string 
       </TableCell>
       <TableCell>
         <Link to={`/formulas/${bake.formulaId}/bake`} style={{ color: 'inherit' }}>
-          {name}
+          {bake.formulaName}
         </Link>{' '}
         v{bake.version}
       </TableCell>

@@ -1,6 +1,6 @@
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import type { FormulaListItem } from '@north-leaf/contracts';
+import type { FormulaName } from '@north-leaf/contracts';
 
 /** Which formula a page is about. */
 export function FormulaSelect({
@@ -8,7 +8,7 @@ export function FormulaSelect({
   id,
   onChoose,
 }: {
-  formulas: readonly FormulaListItem[] | undefined;
+  formulas: readonly FormulaName[] | undefined;
   id: string;
   onChoose: (id: string) => void;
 }) {

@@ -17,13 +17,13 @@ import {
   type Kitchen,
   type RunState,
 } from '@north-leaf/core';
-import type { FormulaListItem, PantryBook, Run } from '@north-leaf/contracts';
+import type { FormulaName, PantryBook, Run } from '@north-leaf/contracts';
 import { ErrorPage } from '../../platform/error-page';
 import { usePreferences } from '../../platform/preferences';
 import { Leaf, type LeafState } from '../../ui/leaf';
 import { Page } from '../../ui/page';
 import { Ribbon } from '../../ui/ribbon';
-import { formulasQuery, versionQuery } from '../formulas/api';
+import { formulaNamesQuery, versionQuery } from '../formulas/api';
 import { kitchenQuery } from '../kitchen/api';
 import { pantryQuery } from '../pantry/api';
 import { runningQuery } from './api';
@@ -162,9 +162,9 @@ function OnTheLine({ running, now, zone, asked }: { running: readonly Going[]; n
 const SHOWN = 5;
 /** The formulas last worked on: where a day without a bake goes on. */
 function GoOnWith() {
-  const { data: formulas } = useQuery(formulasQuery);
+  const { data: formulas } = useQuery(formulaNamesQuery);
   if (!formulas) return null;
-  const touched = ({ savedAt, draftStoredAt }: FormulaListItem) => (draftStoredAt && draftStoredAt > savedAt ? draftStoredAt : savedAt);
+  const touched = ({ savedAt, draftStoredAt }: FormulaName) => (draftStoredAt && draftStoredAt > savedAt ? draftStoredAt : savedAt);
   const lately = [...formulas].sort((a, b) => touched(b).localeCompare(touched(a))).slice(0, SHOWN);
   return (
     <Box component="section" aria-label="Go on with">

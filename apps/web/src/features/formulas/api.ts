@@ -1,9 +1,10 @@
-import { queryOptions, useMutation, useQueryClient } from '@tanstack/react-query';
+import { infiniteQueryOptions, queryOptions, useMutation, useQueryClient } from '@tanstack/react-query';
 import type {
   Draft,
   DraftBody,
   FormulaDetail,
-  FormulaListItem,
+  FormulaName,
+  FormulasPart,
   FormulaVersion,
   NewFormulaBody,
   SavedVersion,
@@ -19,7 +20,19 @@ export const formulaKeys = {
   version: (id: string, version: number) => [...formulaKeys.all, id, 'version', version] as const,
 };
 
-export const formulasQuery = queryOptions({ queryKey: formulaKeys.list(), queryFn: () => request<FormulaListItem[]>('GET', '/formulas') });
+/** All formulas by name, part by part. */
+export const formulasQuery = infiniteQueryOptions({
+  queryKey: [...formulaKeys.list(), 'parts'] as const,
+  queryFn: ({ pageParam }) => request<FormulasPart>('GET', pageParam === null ? '/formulas' : `/formulas?after=${pageParam}`),
+  initialPageParam: null as string | null,
+  getNextPageParam: ({ next }) => next,
+});
+
+/** Enough of every formula to choose one. */
+export const formulaNamesQuery = queryOptions({
+  queryKey: [...formulaKeys.list(), 'names'] as const,
+  queryFn: () => request<FormulaName[]>('GET', '/formulas/names'),
+});
 
 export const formulaQuery = (id: string) =>
   queryOptions({ queryKey: formulaKeys.detail(id), queryFn: () => request<FormulaDetail>('GET', `/formulas/${id}`), staleTime: 0 });

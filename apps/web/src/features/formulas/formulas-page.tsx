@@ -10,7 +10,7 @@ import TableRow from '@mui/material/TableRow';
 import { useTheme } from '@mui/material/styles';
 import { stageNames } from '@north-leaf/core';
 import type { FormulaListItem } from '@north-leaf/contracts';
-import { useQuery } from '@tanstack/react-query';
+import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
 import { Link, useNavigate } from 'react-router';
 import { ErrorPage } from '../../platform/error-page';
 import { usePreferences } from '../../platform/preferences';
@@ -20,6 +20,7 @@ import { showQuantity } from '../../ui/quantity';
 import { UnitToggle } from '../../ui/unit-toggle';
 import { kitchenQuery } from '../kitchen/api';
 import { pantryQuery } from '../pantry/api';
+import { ShowMore } from '../../ui/show-more';
 import { formulasQuery } from './api';
 import { stageLabels } from './stages';
 
@@ -27,16 +28,17 @@ const NewFormula = lazy(async () => ({ default: (await import('./new-formula')).
 
 /** All formulas: the state of each stage, where it lands, how it was liked. */
 export function FormulasPage() {
-  const formulas = useQuery(formulasQuery);
+  const formulas = useInfiniteQuery(formulasQuery);
   const kitchen = useQuery(kitchenQuery);
   const pantry = useQuery(pantryQuery);
   const [making, setMaking] = useState(false);
-  const list = formulas.data ?? [];
+  const list = formulas.data?.pages.flatMap(({ items }) => items) ?? [];
+  const total = formulas.data?.pages[0]?.total ?? 0;
   if (formulas.isError) return <ErrorPage error={formulas.error} />;
   return (
     <Page
       title="Formulas"
-      beside={formulas.data ? `${list.length} in use` : ' '}
+      beside={formulas.data ? `${total} in use` : ' '}
       actions={
         <Box sx={{ display: 'flex', gap: 2 }}>
           <UnitToggle />
@@ -75,6 +77,12 @@ export function FormulasPage() {
           ))}
         </TableBody>
       </Table>
+      <ShowMore
+        shown={list.length}
+        total={total}
+        loading={formulas.isFetchingNextPage}
+        onMore={formulas.hasNextPage ? () => void formulas.fetchNextPage() : null}
+      />
       {formulas.data && list.length === 0 && (
         <Box sx={{ py: 8, textAlign: 'center' }}>Your formulas belong here. Make the first one: New formula, above.</Box>
       )}

@@ -12,6 +12,7 @@ import {
   demoPuffSticks,
   evaluate,
   publishedIngredients,
+  type Evaluation,
   type Formula,
   type Kitchen,
   type Pantry,
@@ -27,11 +28,14 @@ import { Workspace } from './workspace';
 
 const pantry = { ingredients: publishedIngredients(), lots: Object.fromEntries(demoLots.map((lot) => [lot.id, lot])) };
 
-// Neither a worker nor a canvas lives in this page: the same core answers in place, and the chart draws nothing.
+// Neither a worker nor a canvas lives in this page: the same core answers in place, once a formula, and the chart draws nothing.
+const mockKnown = new WeakMap<Formula, Evaluation>();
 jest.mock('./use-evaluation', () => ({
   useEvaluation: (kitchen: Kitchen, itsPantry: Pantry) => {
     const formula = useDraft((state) => state.formula);
-    return { evaluation: evaluate(formula, kitchen, itsPantry), of: formula, stale: false, failed: false };
+    const evaluation = mockKnown.get(formula) ?? evaluate(formula, kitchen, itsPantry);
+    mockKnown.set(formula, evaluation);
+    return { evaluation, of: formula, stale: false, failed: false };
   },
 }));
 jest.mock('./bake-study', () => ({
@@ -93,7 +97,7 @@ beforeEach(() => {
   globalThis.fetch = jest.fn(async (url: string, init: RequestInit = {}) => {
     const body = init.body ? (JSON.parse(String(init.body)) as unknown) : null;
     answers.push({ url, method: init.method ?? 'GET', body });
-    const answer = url.includes('/versions/') ? { ...head, id: 'v3', version: 3, basedOn: 2, beside: null } : [];
+    const answer = url.includes('/versions/') ? { ...head, id: 'v3', version: 3, basedOn: 2, beside: null } : { items: [], total: 0, next: null };
     return new Response(JSON.stringify(answer), { status: 200 });
   }) as unknown as typeof fetch;
 });

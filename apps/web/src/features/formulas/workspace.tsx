@@ -1,5 +1,5 @@
 import { useEffect, useMemo, useState } from 'react';
-import { useQuery } from '@tanstack/react-query';
+import { useInfiniteQuery } from '@tanstack/react-query';
 import RedoIcon from '@mui/icons-material/Redo';
 import UndoIcon from '@mui/icons-material/Undo';
 import Box from '@mui/material/Box';
@@ -13,7 +13,7 @@ import { Link } from 'react-router';
 import { usePreferences } from '../../platform/preferences';
 import { sizes } from '../../ui/theme';
 import { UnitToggle } from '../../ui/unit-toggle';
-import { bakesQuery, bakedPoints } from '../bakes/api';
+import { bakesQuery, bakedPoints, together } from '../bakes/api';
 import { BakeBoard } from './boards/bake-board';
 import { BlendBoard } from './boards/blend-board';
 import { BoardProvider } from './boards/board';
@@ -59,8 +59,8 @@ export function Workspace({ detail, saved, stage, onStage, kitchen, pantry }: Pr
   const { evaluation, of, stale, failed } = useEvaluation(kitchen, pantry);
   // Everything on this page is about the formula that was worked out; only the fields are ahead of it.
   const formula = of ?? saved.formula;
-  const bakes = useQuery(bakesQuery(detail.id));
-  const baked = useMemo(() => bakedPoints(bakes.data ?? []), [bakes.data]);
+  const bakes = useInfiniteQuery(bakesQuery({ formulaId: detail.id }));
+  const baked = useMemo(() => bakedPoints(together(bakes.data) ?? []), [bakes.data]);
   const changes = useMemo(() => countedChanges(saved.formula, formula), [saved.formula, formula]);
   const apply = (finding: Finding) => {
     // A finding about an older draft is not applied to a newer one.

@@ -8,14 +8,14 @@ import type { Stored } from '@north-leaf/contracts';
 import { request } from '../../platform/http';
 import { Choice } from '../../ui/choice';
 import { SideSheet } from '../../ui/side-sheet';
-import { formulasQuery } from '../formulas/api';
+import { formulaNamesQuery } from '../formulas/api';
 import { pantryKeys } from './api';
 import { notify } from '../../platform/notices';
 import { usePantryUndo } from './pantry-undo';
 
 /** What a formula's newest version is once baked and ground, kept as an ingredient with everything that went into it. */
 export function CrumbForm({ onClose }: { onClose: () => void }) {
-  const formulas = useQuery(formulasQuery);
+  const formulas = useQuery(formulaNamesQuery);
   const client = useQueryClient();
   const [formulaId, setFormulaId] = useState('');
   const [name, setName] = useState('');

@@ -23,7 +23,7 @@ import { usePreferences } from '../../../platform/preferences';
 import { Leaf } from '../../../ui/leaf';
 import { Page } from '../../../ui/page';
 import { showDuration, showQuantity } from '../../../ui/quantity';
-import { formulaQuery, formulasQuery, versionQuery } from '../../formulas/api';
+import { formulaQuery, formulaNamesQuery, versionQuery } from '../../formulas/api';
 import { kitchenQuery } from '../../kitchen/api';
 import { pantryQuery } from '../../pantry/api';
 import { useStartRun } from '../api';
@@ -70,7 +70,7 @@ function usePlan(of: Asked): Planned | null {
 /** Before a run begins: how large, how long, when to begin, what comes first. */
 export function StartPage() {
   const [params, setParams] = useSearchParams();
-  const formulas = useQuery(formulasQuery);
+  const formulas = useQuery(formulaNamesQuery);
   const formulaId = params.get('formula') ?? formulas.data?.[0]?.id ?? '';
   const detail = useQuery({ ...formulaQuery(formulaId), enabled: formulaId !== '' });
   const newest = detail.data?.versions.at(-1)?.version ?? 0;

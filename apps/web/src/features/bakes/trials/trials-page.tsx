@@ -6,7 +6,7 @@ import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
-import { useQueries, useQuery } from '@tanstack/react-query';
+import { useInfiniteQuery, useQueries, useQuery } from '@tanstack/react-query';
 import { wrap, type Remote } from 'comlink';
 import { DateTime } from 'luxon';
 import { useSearchParams } from 'react-router';
@@ -17,10 +17,10 @@ import { usePreferences, type UnitSystem } from '../../../platform/preferences';
 import { Page } from '../../../ui/page';
 import { showQuantity } from '../../../ui/quantity';
 import { crustTones } from '../../../ui/theme';
-import { formulasQuery, versionQuery } from '../../formulas/api';
+import { formulaNamesQuery, versionQuery } from '../../formulas/api';
 import { kitchenQuery } from '../../kitchen/api';
 import { pantryQuery } from '../../pantry/api';
-import { bakesQuery, last, measured } from '../api';
+import { bakesQuery, last, measured, together } from '../api';
 import { FormulaSelect } from '../formula-select';
 import { Tasting } from './tasting';
 import { TrialTable } from './trial-table';
@@ -33,10 +33,10 @@ export type Link = { readonly bake: Bake; readonly version: FormulaVersion };
 /** Up to four bakes of a formula in the order they were made: what changed between them, and what each change did. */
 export function TrialsPage() {
   const [params, setParams] = useSearchParams();
-  const formulas = useQuery(formulasQuery);
+  const formulas = useQuery(formulaNamesQuery);
   const formulaId = params.get('formula') ?? formulas.data?.[0]?.id ?? '';
-  const bakes = useQuery({ ...bakesQuery(formulaId), enabled: formulaId !== '' });
-  const all = useMemo(() => [...(bakes.data ?? [])].sort((a, b) => a.number - b.number), [bakes.data]);
+  const bakes = useInfiniteQuery({ ...bakesQuery({ formulaId }), enabled: formulaId !== '' });
+  const all = useMemo(() => [...(together(bakes.data) ?? [])].sort((a, b) => a.number - b.number), [bakes.data]);
   const asked = params.get('bakes')?.split(',').filter(Boolean) ?? [];
   // Nothing asked for: the last three that say something of what came out.
   const told = all.filter(({ events }) => events.some(({ what }) => what.kind === 'rated' || what.kind === 'measured'));

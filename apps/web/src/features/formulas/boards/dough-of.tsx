@@ -10,7 +10,7 @@ import { notify } from '../../../platform/notices';
 import { usePreferences } from '../../../platform/preferences';
 import { Choice } from '../../../ui/choice';
 import { showQuantity } from '../../../ui/quantity';
-import { formulasQuery, versionQuery } from '../api';
+import { formulaNamesQuery, versionQuery } from '../api';
 import { useDraft } from '../draft-store';
 import { useFormula } from './board';
 import { newKey } from './new-key';
@@ -19,7 +19,7 @@ import { newKey } from './new-key';
 export function DoughOf() {
   const doughOf = useDraft((state) => state.formula.doughOf);
   const formulaId = useDraft((state) => state.formulaId);
-  const list = useQuery(formulasQuery);
+  const list = useQuery(formulaNamesQuery);
   const others = (list.data ?? []).filter(({ id }) => id !== formulaId);
   const goods = others.filter((one) => one.doughOf?.formulaId === formulaId);
   if (doughOf) return <TakenFrom from={doughOf} />;
@@ -63,7 +63,7 @@ function Take({ sources }: { sources: readonly { readonly id: string; readonly n
 
 function TakenFrom({ from }: { from: { readonly formulaId: string; readonly version: number } }) {
   const formula = useFormula();
-  const list = useQuery(formulasQuery);
+  const list = useQuery(formulaNamesQuery);
   const source = useQuery(versionQuery(from.formulaId, from.version));
   const client = useQueryClient();
   const one = list.data?.find(({ id }) => id === from.formulaId);

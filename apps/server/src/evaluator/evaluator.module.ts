@@ -1,0 +1,5 @@
+import { Module } from '@nestjs/common';
+import { EvaluatorService } from './evaluator.service.js';
+
+@Module({ providers: [EvaluatorService], exports: [EvaluatorService] })
+export class EvaluatorModule {}

@@ -1,0 +1,57 @@
+import {
+  evaluate,
+  factorOfKept,
+  findingsOf,
+  InputError,
+  needsColdOnceBaked,
+  runSteps,
+  scaled,
+  stepsFrom,
+  type Begins,
+  type Evaluation,
+  type Formula,
+  type Kitchen,
+  type Pantry,
+  type PlannedLook,
+  type RunStep,
+} from '@north-leaf/core';
+
+type Case = { readonly formula: Formula; readonly kitchen: Kitchen; readonly pantry: Pantry };
+/** What may be asked of the evaluator, and what each answers. */
+export type EvaluatorJob =
+  | ({ readonly kind: 'evaluate' } & Case)
+  /** Whether what is left of its goods may be judged by smell. */
+  | ({ readonly kind: 'needsColdOnceBaked' } & Case)
+  | ({
+      readonly kind: 'begin';
+      readonly factor: number;
+      readonly begins: (Begins & { readonly amountG: number }) | null;
+      readonly looks: readonly PlannedLook[];
+      /** Codes of what is unsafe and was confirmed. */ readonly confirmed: readonly string[];
+    } & Case);
+export type Begun = { readonly factor: number; readonly steps: readonly RunStep[] } | { readonly unsafe: string };
+export type EvaluatorAnswer<J extends EvaluatorJob> = J extends { kind: 'evaluate' }
+  ? Evaluation
+  : J extends { kind: 'begin' }
+    ? Begun
+    : boolean;
+
+/** Does a job; blocks until it is done. */
+export function evaluated(job: EvaluatorJob): EvaluatorAnswer<EvaluatorJob> {
+  const { formula, kitchen, pantry } = job;
+  if (job.kind === 'evaluate') return evaluate(formula, kitchen, pantry);
+  if (job.kind === 'needsColdOnceBaked') return needsColdOnceBaked(formula, kitchen, pantry);
+  const { begins, looks, confirmed } = job;
+  const factor = begins ? (factorOfKept(begins.what, begins.amountG, evaluate(formula, kitchen, pantry)) ?? job.factor) : job.factor;
+  const batch = scaled(formula, factor);
+  const evaluation = evaluate(batch, kitchen, pantry);
+  const open = findingsOf(evaluation).find(({ unsafe, code }) => unsafe && !confirmed.includes(code));
+  if (open) return { unsafe: open.code };
+  try {
+    const steps = runSteps(batch, kitchen, pantry, evaluation, looks);
+    return { factor, steps: begins ? stepsFrom(steps, begins.what) : steps };
+  } catch (error) {
+    // A formula that cannot be worked out today is refused at its field.
+    throw error instanceof InputError ? new InputError(error.path, `${error.message}: it cannot be run as it is`) : error;
+  }
+}
