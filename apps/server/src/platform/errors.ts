@@ -99,9 +99,7 @@ function databaseIsGone(error: unknown): string | null {
     return 'The database is busy and gave up; nothing was stored. Try again.';
   const cut =
     ['ECONNREFUSED', 'ECONNRESET', 'EPIPE', '57P01', '57P02', '57P03', '08006', '08003', '25P03'].includes(code) ||
-    /Connection terminated|not connected|Cannot use a pool|not queryable|QueryRunnerAlreadyReleased|released querying is not possible/i.test(
-      message,
-    );
+    /Connection terminated|not connected|Cannot use a pool|not queryable|already released/i.test(message);
   // Where the cut fell in the very moment of storing, nobody can know: sent again with its id, it is still stored once.
   return cut ? 'The database does not answer. It may not have been stored; try again.' : null;
 }

@@ -5,7 +5,10 @@ import { ApiError, request, sendBytes } from '../../platform/http';
 
 export const bakeKeys = { all: ['bakes'] as const };
 
-export type WhichBakes = { readonly formulaId?: string | undefined; /** Only those that took from it. */ readonly lotId?: string | undefined };
+export type WhichBakes = {
+  readonly formulaId?: string | undefined;
+  /** Only those that took from it. */ readonly lotId?: string | undefined;
+};
 /** Bakes, newest first, part by part. */
 export const bakesQuery = (which: WhichBakes = {}) =>
   infiniteQueryOptions({

@@ -97,7 +97,9 @@ beforeEach(() => {
   globalThis.fetch = jest.fn(async (url: string, init: RequestInit = {}) => {
     const body = init.body ? (JSON.parse(String(init.body)) as unknown) : null;
     answers.push({ url, method: init.method ?? 'GET', body });
-    const answer = url.includes('/versions/') ? { ...head, id: 'v3', version: 3, basedOn: 2, beside: null } : { items: [], total: 0, next: null };
+    const answer = url.includes('/versions/')
+      ? { ...head, id: 'v3', version: 3, basedOn: 2, beside: null }
+      : { items: [], total: 0, next: null };
     return new Response(JSON.stringify(answer), { status: 200 });
   }) as unknown as typeof fetch;
 });
