@@ -5,6 +5,7 @@ import { createRequire } from 'node:module';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { benchBlends, benchLabels } from './bench-blends.mjs';
+import { benchServer } from './bench-server.mjs';
 import { checkNode, ensureBuilt, ensureChromium, ensureInstalled, node, plainFailures, ROOT, say } from './bootstrap.mjs';
 
 process.env.NORTHLEAF_PG_PORT = process.env.NORTHLEAF_TEST_PG_PORT ?? '55433';
@@ -262,6 +263,13 @@ if (wants('web.shellGzipKb')) {
   add('index.html');
   const kb = [...files].reduce((sum, file) => sum + gzipSync(readFileSync(join(dist, file))).length, 0) / 1024;
   line('web.shellGzipKb', kb.toFixed(0), 'kB', '150', `${files.size} files every page needs first; fonts apart`);
+}
+
+if (wants('server.')) {
+  process.on('exit', stopDatabase);
+  const pantry = { ingredients: publishedIngredients(), lots: Object.fromEntries(demoLots.map((lot) => [lot.id, lot])) };
+  const evaluateMs = cpuMs(() => evaluate(demoCrackerV2, demoKitchen, pantry), 3, 5);
+  await benchServer(line, { databaseUrls, startDatabase, evaluateMs });
 }
 
 if (wants('edit.outlookP95Ms', 'edit.doughP95Ms', 'sheet.redraw400P95Ms', 'start.warmS')) {

@@ -17,6 +17,8 @@ import type { NestExpressApplication } from '@nestjs/platform-express';
 /** Shared by the server and its tests, so that both run the same pipes, filters and headers. */
 export function configureApp(app: NestExpressApplication, webDist?: string): NestExpressApplication {
   app.setGlobalPrefix('api');
+  // Nothing that the kitchen says is kept by a browser, so nothing is asked for by its mark.
+  app.set('etag', false);
   app.use(requestLog);
   app.use(helmet({ contentSecurityPolicy: { directives: contentPolicy }, strictTransportSecurity: false }));
   app.use(neverKept);

@@ -104,7 +104,8 @@ export class BakesService {
         await this.refuseUnknown(formulaId, version);
         const startedAt = new Date(body.events[0]?.at ?? this.clock.now());
         await this.insert({ id, formulaId, version, factor, roomC, humidityShare, startedAt, steps: null, begins: null });
-        await this.add(await this.entity(id), [], body.events);
+        await this.add(await this.entity(id), body.events);
+        if (!body.events.some(({ what }) => what.kind === 'weighed')) await this.takeStock(await this.entity(id), body.events);
       }
       return bakeOf(await this.entity(id), (await this.eventsOf([id]))(id));
     });
@@ -132,7 +133,7 @@ export class BakesService {
           ...confirmed.map(({ code, reason }): BakeEvent => ({ id: randomUUID(), at, what: { kind: 'confirmed', code, reason } })),
         ];
         await this.underWay.insert({ bakeId: id });
-        await this.add(await this.entity(id), [], events);
+        await this.add(await this.entity(id), events);
         if (begins) await this.takeStock(await this.entity(id), events);
       }
       return this.run(id);
@@ -180,14 +181,13 @@ export class BakesService {
     return runOf(bake, name, (await this.eventsOf([id]))(id));
   }
 
-  /** Each event once, in any order; the answer lists what is stored. */
+  /** Each event once, in any order; the answer is what is stored under the ids that were sent. */
   async addEvents(id: string, events: readonly BakeEvent[]): Promise<readonly BakeEvent[]> {
     await this.keepLeftOvers(id, events);
     return this.scope.transaction(async () => {
       // Two devices of one run send the same things: one after the other, so that each finds what is stored.
       await this.scope.lock(`bake:${id}`);
-      const bake = await this.entity(id);
-      return this.add(bake, (await this.eventsOf([id]))(id), events);
+      return this.add(await this.entity(id), events);
     });
   }
 
@@ -234,7 +234,7 @@ export class BakesService {
         await this.photos.insert({ id: photoId, bakeId: id, jpeg });
       }
       const event: BakeEvent = { id: photoId, at, what: { kind: 'photographed', photoId } };
-      return this.add(await this.entity(id), (await this.eventsOf([id]))(id), [event]);
+      return this.add(await this.entity(id), [event]);
     });
   }
 
@@ -250,7 +250,7 @@ export class BakesService {
     const made = asBaked(formula, events);
     const none = bake.steps === null ? {} : Object.fromEntries([...formula.blend.rows, ...formula.rows].map(({ key }) => [key, 0]));
     const besides = bake.begins ? [{ rowKey: 'begins', lotId: bake.begins.lotId, usedG: bake.begins.amountG }] : [];
-    await this.pantry.take(bake.id, made.formula, bake.factor, { ...none, ...made.weighed }, besides);
+    await this.pantry.take(bake.id, made.formula, bake.factor, { ...none, ...made.weighed }, made.bags, besides);
   }
 
   /** Whether a bake of this id is there already, as the same; another under its id is refused. Holds the count of bakes from here on. */
@@ -277,19 +277,22 @@ export class BakesService {
     ]);
   }
 
-  /** Stores what is not stored yet, and all that follows from it; gives everything there is. Within a transaction that holds the bake. */
-  private async add(bake: BakeEntity, before: readonly BakeEvent[], events: readonly BakeEvent[]): Promise<readonly BakeEvent[]> {
-    const known = new Map(before.map((event) => [event.id, event]));
+  /** Stores what is not stored yet, and all that follows from it; gives what is stored of these. Within a transaction that holds the bake. */
+  private async add(bake: BakeEntity, events: readonly BakeEvent[]): Promise<readonly BakeEvent[]> {
+    if (events.length === 0) return [];
+    const rows = await this.scope.query<EventRow>(
+      `SELECT "id", "bakeId", "at", "stepKey", "corrects", "what" FROM "bake_events" WHERE "kitchenId" = $1 AND "id" = ANY($2::uuid[])`,
+      [await this.scope.id(), events.map(({ id }) => id)],
+    );
+    refuseTaken(rows, bake.id, events);
+    const stored = new Map(byBake(rows)(bake.id).map((event) => [event.id, event]));
     const fresh: BakeEvent[] = [];
     for (const event of events) {
-      if (known.has(event.id)) continue;
+      if (stored.has(event.id)) continue;
       const kept = { ...event, at: new Date(event.at).toISOString() };
-      known.set(event.id, kept);
+      stored.set(event.id, kept);
       fresh.push(kept);
     }
-    const isFirst = bake.steps === null && before.length === 0;
-    if (fresh.length === 0 && !isFirst) return before;
-    await this.refuseTaken(fresh);
     await this.events.insert(
       ...fresh.map(({ id, at, stepKey, corrects, what }) => ({
         id,
@@ -300,32 +303,27 @@ export class BakesService {
         what,
       })),
     );
-    const after = inOrder([...before, ...fresh]);
+    if (fresh.some(matters)) await this.follow(bake, fresh);
+    return inOrder([...stored.values()]);
+  }
+
+  /** What follows from new events: how the formula is liked, what the lots have lost, whether the run is over, what is to be learned. */
+  private async follow(bake: BakeEntity, fresh: readonly BakeEvent[]): Promise<void> {
+    const ids = new Set(fresh.map(({ id }) => id));
+    const after = (await this.eventsOf([bake.id]))(bake.id);
     const has = (kind: BakeEvent['what']['kind']) => fresh.some(({ what }) => what.kind === kind);
     const corrected = fresh.some(({ corrects }) => corrects !== undefined);
-    const isRecord = bake.steps === null;
     // The formula before the lots, as everywhere: two that hold them in another order would wait for each other.
-    if (has('rated') || corrected) await this.formulas.tally(bake.formulaId, likedMore(before, after));
-    if (has('weighed') || corrected || isFirst) await this.takeStock(bake, after);
-    if (!isRecord && (has('ended') || corrected)) await this.markEnded(bake, after);
+    if (has('rated') || corrected) {
+      const before = after.filter(({ id }) => !ids.has(id));
+      await this.formulas.tally(bake.formulaId, likedMore(before, after));
+    }
+    if (has('weighed') || has('swapped') || has('added') || corrected) await this.takeStock(bake, after);
+    if (bake.steps !== null && (has('ended') || corrected)) await this.markEnded(bake, after);
     const about = { formulaId: bake.formulaId, version: bake.version };
     // Only where a hand has spoken: a weight alone says nothing of the blend's thirst.
     if (has('felt') || (after.some(isFelt) && (has('weighed') || corrected))) await this.later.ask('thirst', bake.formulaId, about);
     if (fresh.some(teaches)) await this.later.ask('bakes', bake.formulaId, about);
-    return after;
-  }
-
-  /** An id that another bake has cannot be stored here, and must not be answered as if it had been. */
-  private async refuseTaken(fresh: readonly BakeEvent[]): Promise<void> {
-    const [taken] = await this.scope.query<{ id: string }>(
-      `SELECT "id" FROM "bake_events" WHERE "kitchenId" = $1 AND "id" = ANY($2::uuid[]) LIMIT 1`,
-      [await this.scope.id(), fresh.map(({ id }) => id)],
-    );
-    if (!taken) return;
-    const path = `[${fresh.findIndex(({ id }) => id === taken.id)}].id`;
-    throw new ApiError('conflict', 'An event of this id belongs to another bake.', [
-      { path, code: 'input', message: 'belongs to another bake' },
-    ]);
   }
 
   private async markEnded(bake: BakeEntity, events: readonly BakeEvent[]): Promise<void> {
@@ -341,6 +339,20 @@ export class BakesService {
     return found;
   }
 }
+
+/** An id that another bake has cannot be stored here, and must not be answered as if it had been. */
+function refuseTaken(rows: readonly EventRow[], bakeId: string, events: readonly BakeEvent[]): void {
+  const taken = rows.find((row) => row.bakeId !== bakeId);
+  if (!taken) return;
+  const path = `[${events.findIndex(({ id }) => id === taken.id)}].id`;
+  throw new ApiError('conflict', 'An event of this id belongs to another bake.', [
+    { path, code: 'input', message: 'belongs to another bake' },
+  ]);
+}
+
+/** Something else follows from it. */
+const matters = (event: BakeEvent): boolean =>
+  ['weighed', 'swapped', 'added', 'rated', 'ended', 'felt'].includes(event.what.kind) || event.corrects !== undefined || teaches(event);
 
 function runOf(bake: BakeEntity, formulaName: string, events: readonly BakeEvent[]): Run {
   return { ...bakeOf(bake, events), formulaName, steps: bake.steps ?? [], ...(bake.begins ? { begins: bake.begins } : {}) };

@@ -16,6 +16,7 @@ import {
   type Pantry,
   type Portion,
 } from '@north-leaf/core';
+import { LRUCache } from 'lru-cache';
 import { In } from 'typeorm';
 import { EvaluatorService } from '../evaluator/evaluator.service.js';
 import { KitchenService } from '../kitchen/kitchen.service.js';
@@ -163,10 +164,16 @@ export class FormulasService {
 
   /** The formula of a version, without all that was read and worked out for it. */
   async formulaOf(formulaId: string, version: number): Promise<Formula> {
+    const key = `${await this.scope.id()}/${formulaId}/${version}`;
+    const known = this.known.get(key);
+    if (known) return known;
     const [found] = await this.versions.find({ where: { formulaId, version }, select: { formula: true } });
     if (!found) throw new ApiError('notFound', `This formula has no version ${version}.`);
+    this.known.set(key, found.formula);
     return found.formula;
   }
+  // A version never changes: those that are baked from today need not be read for every weighing.
+  private readonly known = new LRUCache<string, Formula>({ max: 200 });
 
   /** Stored with the next revision; refused when another device stored a later one, so that both can be kept and compared. */
   async storeDraft(formulaId: string, body: DraftBody): Promise<Draft> {

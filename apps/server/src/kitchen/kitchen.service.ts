@@ -13,7 +13,7 @@ import type {
   MatBody,
   OvenHeatBody,
 } from '@north-leaf/contracts';
-import type { Guest, Kitchen, Learned } from '@north-leaf/core';
+import { liftKitchen, type Guest, type Kitchen, type Learned } from '@north-leaf/core';
 
 /** More than any kitchen has; keeps the document small. */
 const MOST_THINGS = 200;
@@ -27,8 +27,11 @@ export class KitchenService {
   ) {}
 
   async current(): Promise<Kitchen> {
-    const { document } = await this.scope.manager.findOneByOrFail(KitchenEntity, { id: await this.scope.id() });
-    return document;
+    const [found] = await this.scope.query<{ document: Kitchen }>('SELECT "document" FROM "kitchens" WHERE "id" = $1', [
+      await this.scope.id(),
+    ]);
+    if (!found) throw new ApiError('notFound', 'This kitchen is not here.');
+    return liftKitchen(found.document);
   }
 
   setGlutenLimit(mgPerKg: number): Promise<Kitchen> {

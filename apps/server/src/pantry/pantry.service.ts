@@ -6,6 +6,7 @@ import {
   reachedIds,
   stockUses,
   withCorrections,
+  type AsBaked,
   type Formula,
   type Ingredient,
   type IngredientChange,
@@ -48,12 +49,12 @@ export class PantryService {
     const written = await this.written.find({ order: { id: 'ASC' } });
     const lotRows = await this.lots.find({ order: { id: 'ASC' } });
     const preparationRows = await this.preparations.find({ order: { id: 'ASC' } });
-    const published = byId<Ingredient>(Object.entries(publishedIngredients()));
+    const published: Record<string, Ingredient> = { ...publishedIngredients() };
     for (const { id, document } of written) {
       if ('own' in document) published[id] = document.own;
       else if (published[id]) published[id] = withCorrections(published[id], document.change);
     }
-    const lots = byId<Lot>(lotRows.map((row) => [row.id, lotNow(row)]));
+    const lots = Object.fromEntries(lotRows.map((row) => [row.id, lotNow(row)]));
     const preparations = preparationRows.map(({ document }) => document);
     const { ingredients, broken } = withPreparations({ ingredients: published, lots }, preparations);
     return {
@@ -142,6 +143,7 @@ export class PantryService {
     formula: Formula,
     factor: number,
     weighed: Readonly<Record<string, number>>,
+    bags: AsBaked['bags'],
     /** Taken besides: what the bake began from. */ besides: readonly Taken[] = [],
   ): Promise<void> {
     const before = await this.uses.find({ where: { bakeId } });
@@ -150,21 +152,21 @@ export class PantryService {
     const pantry = await this.whole();
     // A bake of long ago may name what the pantry has no more: then nothing can be taken.
     const known = [...formula.blend.rows, ...formula.rows].every(({ ingredientId }) => pantry.ingredients[ingredientId]);
-    const now = known ? [...together(stockUses(formula, factor, weighed, pantry)), ...besides] : [];
+    const now = known ? [...together(stockUses(formula, factor, weighed, pantry, bags)), ...besides] : [];
     await this.uses.delete({ bakeId });
     await this.uses.insert(...now.map((use) => ({ bakeId, at, ...use })));
     const moved = new Map<string, number>();
     for (const { lotId, usedG } of before) moved.set(lotId, (moved.get(lotId) ?? 0) - usedG);
     for (const { lotId, usedG } of now) moved.set(lotId, (moved.get(lotId) ?? 0) + usedG);
-    // Always in the same order: two bakes that take from the same bags never wait for each other.
-    for (const [lotId, movedG] of [...moved].sort(([a], [b]) => (a < b ? -1 : 1)))
-      if (movedG !== 0)
-        await this.scope.query(`UPDATE "lots" SET "usedG" = "usedG" + $3 WHERE "kitchenId" = $1 AND "id" = $2 AND "countedAt" < $4`, [
-          await this.scope.id(),
-          lotId,
-          movedG,
-          at,
-        ]);
+    const changed = [...moved].filter(([, movedG]) => movedG !== 0);
+    if (changed.length === 0) return;
+    // Held in one order, whoever takes: two bakes that take from the same bags never wait for each other in a ring.
+    await this.scope.query(
+      `WITH held AS (SELECT "id" FROM "lots" WHERE "kitchenId" = $1 AND "id" = ANY($2::text[]) ORDER BY "id" FOR NO KEY UPDATE)
+       UPDATE "lots" l SET "usedG" = l."usedG" + m."movedG" FROM unnest($2::text[], $3::float8[]) AS m("id", "movedG"), held
+       WHERE l."kitchenId" = $1 AND l."id" = m."id" AND held."id" = l."id" AND l."countedAt" < $4`,
+      [await this.scope.id(), changed.map(([lotId]) => lotId), changed.map(([, movedG]) => movedG), at],
+    );
   }
 
   /** Only an ingredient that is nowhere a part may go: removing it would leave a preparation without its rows. */
@@ -217,9 +219,6 @@ function together(uses: readonly Taken[]): Taken[] {
   return [...sums.values()];
 }
 
-/** A table by id that holds what was put in and nothing that every object brings along: no ingredient is called `constructor`. */
-const byId = <T>(entries: readonly (readonly [string, T])[]): Record<string, T> =>
-  Object.assign(Object.create(null) as Record<string, T>, Object.fromEntries(entries));
 const publishedOf = (id: string): Ingredient | undefined =>
   Object.hasOwn(publishedIngredients(), id) ? publishedIngredients()[id] : undefined;
 const revisionsOf = (rows: readonly { id: string; revision: number }[]): Revisions =>
@@ -244,8 +243,8 @@ function withPreparations(
   pantry: Pantry,
   preparations: readonly Preparation[],
 ): { ingredients: Record<string, Ingredient>; broken: Record<string, { path: string; message: string }> } {
-  const ingredients = byId<Ingredient>(Object.entries(pantry.ingredients));
-  const broken = byId<{ path: string; message: string }>([]);
+  const ingredients: Record<string, Ingredient> = { ...pantry.ingredients };
+  const broken: Record<string, { path: string; message: string }> = {};
   let waiting = [...preparations];
   for (let moved = true; moved;) {
     moved = false;

@@ -45,6 +45,9 @@ export function lastOf<T>(events: readonly BakeEvent[], of: (what: Happened) => 
 export type AsBaked = {
   /** Rows swapped, lots as taken, what was added as rows of its own. */ readonly formula: Formula;
   /** g by row key. */ readonly weighed: Readonly<Record<string, number>>;
+  /** g by row key and lot, of what was weighed from a bag that was named. */ readonly bags: Readonly<
+    Record<string, Readonly<Record<string, number>>>
+  >;
 };
 
 /**
@@ -60,7 +63,14 @@ export function asBaked(formula: Formula, events: readonly BakeEvent[]): AsBaked
   const newcomer = new Map<string, string>();
   const lot = new Map<string, string>();
   const added: Row[] = [];
+  const bags: Record<string, Record<string, number>> = {};
   for (const { id, what } of stood) {
+    if (what.kind === 'weighed') {
+      // Taken out again without a word of the bag: out of the one that was poured from last.
+      const from = what.lotId ?? lot.get(what.rowKey);
+      const held = (bags[what.rowKey] ??= {});
+      if (from !== undefined) held[from] = (held[from] ?? 0) + what.addedG;
+    }
     if (what.kind === 'swapped') newcomer.set(what.rowKey, what.ingredientId);
     if (what.kind === 'weighed' && what.lotId !== undefined) lot.set(what.rowKey, what.lotId);
     if (what.kind === 'added')
@@ -84,5 +94,6 @@ export function asBaked(formula: Formula, events: readonly BakeEvent[]): AsBaked
       rows: [...formula.rows.map(real), ...added],
     },
     weighed: { ...weighedOf(stood), ...Object.fromEntries(added.map(({ key, amountG }) => [key, amountG])) },
+    bags,
   };
 }

@@ -31,6 +31,12 @@ export const weighTolerance = table(
   'judgement',
   'a hundredth of what is weighed or two steps of the scale, whichever is more; goes on when it has held so long; readings of so many seconds that differ by less are one rest of the pan, and count by their mean',
 );
+export const farWeight = table(
+  { low: 0.6, high: 1.6 },
+  'of what was planned',
+  'judgement',
+  'a bag forgotten, a nought too few or too many; a hand that means it says so once more',
+);
 export const feelDosing = table(
   { aimRatio: 1.01, firstShare: 0.5, leastG: 3, spoonStep: 0.5 },
   'gets over wants, share of the correction, g, spoons',

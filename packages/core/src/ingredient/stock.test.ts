@@ -50,4 +50,14 @@ describe('what a bake takes from the shelf', () => {
     const formula = aFormula({ '/rows/2': { key: 'r3', ingredientId: demoPreparation.id, amountG: 10, use: 'topping' } });
     expect(stockUses(formula, 1, {}, made)).toEqual([{ rowKey: 'r3', lotId: 's', usedG: expect.closeTo((10 * 20) / 105, 9) }]);
   });
+  it('each bag gives what was weighed from it where one was emptied and the next begun', () => {
+    const two = withLots(lot('a', { onHandG: 60 }), lot('b'));
+    const uses = stockUses(aFormula(), 1, { b1: 134 }, two, { b1: { a: 50, b: 84 } });
+    expect(uses.filter(({ rowKey }) => rowKey === 'b1')).toEqual([
+      { rowKey: 'b1', lotId: 'a', usedG: 50 },
+      { rowKey: 'b1', lotId: 'b', usedG: 84 },
+    ]);
+    // One bag named is as before: what it cannot give, the next does.
+    expect(stockUses(aFormula(), 1, { b1: 134 }, two, { b1: { a: 134 } })).toEqual(stockUses(aFormula(), 1, { b1: 134 }, two));
+  });
 });

@@ -3,6 +3,8 @@ import { leavesOf } from './parts.js';
 import type { Formula } from '../document/formula.js';
 import type { Pantry } from '../document/pantry.js';
 
+/** g weighed of a row from each bag, by row key and lot. */
+export type Bags = Readonly<Record<string, Readonly<Record<string, number>>>>;
 /** What a bake took from a lot for one row ('b2' of the blend, 'r1' of the rows). */
 export type StockUse = { readonly rowKey: string; readonly lotId: string; readonly usedG: number };
 
@@ -10,14 +12,21 @@ export type StockUse = { readonly rowKey: string; readonly lotId: string; readon
  * What a bake takes from the lots of a pantry: what was weighed, else what was planned.
  *
  * The lot that the row names first, else in the order a baker reaches; what one lot cannot give, the next does. The last one takes
- * what is left over, however little it was thought to hold. A preparation takes from the lots of its parts.
+ * what is left over, however little it was thought to hold. A preparation takes from the lots of its parts. Where a hand emptied one
+ * bag and went on with the next, each gives what was weighed from it.
  *
  * Units    g.
  * Throws   InputError where the pantry no longer has an ingredient.
  * Findings none.
  * Source   first expired, first out: common practice, no source.
  */
-export function stockUses(formula: Formula, factor: number, weighed: Readonly<Record<string, number>>, pantry: Pantry): StockUse[] {
+export function stockUses(
+  formula: Formula,
+  factor: number,
+  weighed: Readonly<Record<string, number>>,
+  pantry: Pantry,
+  bags: Bags = {},
+): StockUse[] {
   const wanted = [
     ...formula.blend.rows.map(({ key, ingredientId, share, lotId }) => ({
       key,
@@ -29,6 +38,8 @@ export function stockUses(formula: Formula, factor: number, weighed: Readonly<Re
   ];
   const left = new Map(Object.values(pantry.lots).map(({ id, onHandG }) => [id, onHandG ?? Infinity]));
   return wanted.flatMap(({ key, ingredientId, lotId, amountG }) => {
+    const several = Object.entries(bags[key] ?? {}).filter(([id]) => pantry.lots[id]?.ingredientId === ingredientId);
+    if (several.length > 1) return several.flatMap(([id, usedG]) => (usedG > 0 ? [{ rowKey: key, lotId: id, usedG }] : []));
     const portion = portionOf(pantry, ingredientId, ingredientId, weighed[key] ?? amountG, lotId);
     return leavesOf(pantry, portion).flatMap(({ ingredient, lot, amountG: leafG }) => {
       const lots = [...(lot ? [lot] : []), ...lotsInUse(pantry, ingredient.id).filter(({ id }) => id !== lot?.id)];

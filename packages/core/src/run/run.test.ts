@@ -12,7 +12,7 @@ import { bowlDough } from './bowl.js';
 import { feelAnswer } from './feel-answer.js';
 import { eggOf, factorOfKept, keptFor, needsColdOnceBaked, stepsFrom } from './left-over.js';
 import { neededRests } from './needed-rests.js';
-import { runState, weighToleranceG } from './state.js';
+import { isFarFromPlanned, runState, weighToleranceG } from './state.js';
 import { runSteps } from './steps.js';
 import { ahead, beginningFor, leftMin, runTimes, timeline } from './times.js';
 import { measureWords, stepWords } from './words.js';
@@ -262,6 +262,17 @@ describe('the state of a run', () => {
     expect(weighedOf([weighed(1, 'r6', 6), weighed(2, 'r6', -1.7)])).toEqual({ r6: expect.closeTo(4.3) });
     expect(weighToleranceG(527, 0.1)).toBeCloseTo(5.27);
     expect(weighToleranceG(4.3, 0.1)).toBeCloseTo(0.2);
+  });
+  it('is asked about where it may have been forgotten or typed wrong, and not where it is only a little off', () => {
+    for (const [weighed, planned] of [[0, 300], [60, 125], [1250, 125], [3000, 300]] as const) expect(isFarFromPlanned(weighed, planned, 0.1)).toBe(true); // prettier-ignore
+    for (const [weighed, planned] of [[300, 300], [110, 125], [140, 125], [0.1, 0.4], [0, 0]] as const) expect(isFarFromPlanned(weighed, planned, 0.1)).toBe(false); // prettier-ignore
+  });
+  it('from two bags stands under each; what is taken out again leaves the one last poured from', () => {
+    const weighed = (addedG: number, lotId?: string) => ({ kind: 'weighed' as const, rowKey: 'b1', addedG, ...(lotId ? { lotId } : {}) });
+    const events = [weighed(60, 'a'), weighed(80, 'b'), weighed(-6)].map((what, i) => ({ id: `e${i}`, at: `2026-11-26T05:0${i}:00.000Z`, what })); // prettier-ignore
+    const made = asBaked(demoCrackerV2, events);
+    expect(made.bags).toEqual({ b1: { a: 60, b: 74 } });
+    expect(made.weighed['b1']).toBe(134);
   });
 
   it('waits run from their own beginning, soonest first; a split one from where it began', () => {

@@ -1,5 +1,5 @@
 import { standingEvents } from '../document/happened.js';
-import { weighTolerance } from '../facts/run.js';
+import { farWeight, weighTolerance } from '../facts/run.js';
 import { withLooksPlanned } from './look-steps.js';
 import type { BakeEvent, HandWord, Happened, MeasuredWhat, RunStep } from '../document/bake.js';
 
@@ -42,6 +42,18 @@ export type RunState = {
  */
 export const weighToleranceG = (amountG: number, scaleStepG: number): number =>
   Math.max(amountG * weighTolerance.values.share, scaleStepG * weighTolerance.values.steps);
+
+/**
+ * Whether a weight is so far from what was planned that it may have been forgotten, or typed wrong: asked about, not refused.
+ *
+ * Units    g; `scaleStepG` is the least that the scale shows.
+ * Throws   nothing.
+ * Findings none.
+ * Source   facts/run farWeight (judgement).
+ */
+export const isFarFromPlanned = (weighedG: number, plannedG: number, scaleStepG: number): boolean =>
+  Math.abs(weighedG - plannedG) > 3 * weighToleranceG(plannedG, scaleStepG) &&
+  (weighedG < farWeight.values.low * plannedG || weighedG > farWeight.values.high * plannedG);
 
 /**
  * Where a run stands, from its plan and all that happened. Events may come in any order and from several devices.

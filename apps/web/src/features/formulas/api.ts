@@ -37,6 +37,10 @@ export const formulaNamesQuery = queryOptions({
 export const formulaQuery = (id: string) =>
   queryOptions({ queryKey: formulaKeys.detail(id), queryFn: () => request<FormulaDetail>('GET', `/formulas/${id}`), staleTime: 0 });
 
+/** The stored draft on top of the newest version; null where there is none. */
+export const waitingDraft = ({ draft, versions }: FormulaDetail): Draft | null =>
+  draft !== null && draft.basedOn === (versions.at(-1)?.version ?? 0) ? draft : null;
+
 /** A version never changes: read once. */
 export const versionQuery = (id: string, version: number) =>
   queryOptions({

@@ -64,13 +64,14 @@ export function SaveVersionButton({ detail, saved, changes, pantry, evaluation, 
 
   const send = async () => {
     await holdDraft();
-    const { formula, basedOn } = useDraft.getState();
+    const { formula, basedOn, revision } = useDraft.getState();
     save.mutate(
-      { formulaId: detail.id, versionId: crypto.randomUUID(), body: { basedOn, why, formula, setAside: [] } },
+      { formulaId: detail.id, versionId: crypto.randomUUID(), body: { basedOn, why, formula, setAside: [], draftRevision: revision } },
       {
         onError: releaseDraft,
         onSuccess: (version) => {
           setOpen(false);
+          if (version.draftKept) notify('Another device has a later draft of this formula: it is still there.');
           notify(
             version.beside === null
               ? `Saved as v${version.version}.`

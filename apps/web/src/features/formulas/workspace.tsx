@@ -90,6 +90,9 @@ export function Workspace({ detail, saved, stage, onStage, kitchen, pantry }: Pr
           </Button>
         )}
         <Box sx={{ ml: 'auto', display: 'flex', flexWrap: 'wrap', gap: 2, alignItems: 'center' }}>
+          <Button component={Link} to={`/run/new?formula=${detail.id}`} variant="outlined">
+            Start a bake
+          </Button>
           <Button component={Link} to={`/bakes/new?formula=${detail.id}&version=${saved.version}`} variant="outlined">
             Record a bake
           </Button>

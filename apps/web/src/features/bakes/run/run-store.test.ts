@@ -1,5 +1,14 @@
 import 'fake-indexeddb/auto';
-import { demoCrackerV2, demoKitchen, demoLots, evaluate, publishedIngredients, runSteps, type BakeEvent } from '@north-leaf/core';
+import {
+  demoCrackerV2,
+  demoKitchen,
+  demoLots,
+  evaluate,
+  publishedIngredients,
+  runSteps,
+  type BakeEvent,
+  type Happened,
+} from '@north-leaf/core';
 import type { Run } from '@north-leaf/contracts';
 import { eventId } from './event-id';
 import { stillWaiting } from './run-keeping';
@@ -102,6 +111,18 @@ describe('what is said at the bench', () => {
     await settled();
     expect(stored.map(({ what }) => what.kind)).toEqual(['weighed']);
     expect(useRuns.getState().waiting).toEqual([]);
+  });
+
+  it('one device, whose words come back in another order, disagrees with nobody', async () => {
+    await say(ID, [{ what: { kind: 'weighed', rowKey: 'b1', addedG: 195, lotId: 'lot-a' }, stepKey: 'weigh:b1' }]);
+    const sent = stored.length;
+    await settled();
+    // As a database gives it back: its keys in an order of its own.
+    stored = stored.map((event) => ({ ...event, what: Object.fromEntries(Object.entries(event.what).reverse()) as Happened }));
+    useRuns.setState({ waiting: stored.map((event) => ({ bakeId: ID, event: { ...event, what: { ...event.what } } })) });
+    await settled();
+    expect(stored.filter(({ what }) => what.kind === 'noted')).toEqual([]);
+    expect(sent).toBeLessThanOrEqual(1);
   });
 
   it('two devices that weighed the same step: one weight is kept, and the other is said', async () => {

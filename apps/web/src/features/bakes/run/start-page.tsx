@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { Suspense, useEffect, useState } from 'react';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -23,7 +23,8 @@ import { usePreferences } from '../../../platform/preferences';
 import { Leaf } from '../../../ui/leaf';
 import { Page } from '../../../ui/page';
 import { showDuration, showQuantity } from '../../../ui/quantity';
-import { formulaQuery, formulaNamesQuery, versionQuery } from '../../formulas/api';
+import { formulaNamesQuery, formulaQuery, versionQuery, waitingDraft } from '../../formulas/api';
+import { DraftWaits } from '../../formulas/doors';
 import { kitchenQuery } from '../../kitchen/api';
 import { pantryQuery } from '../../pantry/api';
 import { useStartRun } from '../api';
@@ -74,7 +75,11 @@ export function StartPage() {
   const formulaId = params.get('formula') ?? formulas.data?.[0]?.id ?? '';
   const detail = useQuery({ ...formulaQuery(formulaId), enabled: formulaId !== '' });
   const newest = detail.data?.versions.at(-1)?.version ?? 0;
-  const version = Number(params.get('version')) || newest;
+  const draft = detail.data ? waitingDraft(detail.data) : null;
+  const asked = Number(params.get('version'));
+  // With a newer draft there, which of the two is baked is for the baker to say.
+  const mustChoose = draft !== null && !asked && params.get('lot') === null;
+  const version = asked || newest;
   const [factorText, setFactorText] = useState('1');
   const factor = readNumber(factorText);
   const factorProblem =
@@ -127,7 +132,12 @@ export function StartPage() {
           />
         )}
       </Box>
-      {version > 0 && size && (
+      {mustChoose && (
+        <Suspense>
+          <DraftWaits detail={detail.data!} draft={draft} onVersion={(n) => setParams({ formula: formulaId, version: String(n) })} />
+        </Suspense>
+      )}
+      {version > 0 && size && !mustChoose && (
         <Before key={`${formulaId} ${version} ${JSON.stringify(size)}`} formulaId={formulaId} version={version} size={size} />
       )}
     </Page>

@@ -3,7 +3,17 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useTheme } from '@mui/material/styles';
-import { glutenLimitOf, glutenProof, isUnproven, lotsInUse, ouncesOf, roundTo, weighToleranceG, type StepProgress } from '@north-leaf/core';
+import {
+  glutenLimitOf,
+  glutenProof,
+  isFarFromPlanned,
+  isUnproven,
+  lotsInUse,
+  ouncesOf,
+  roundTo,
+  weighToleranceG,
+  type StepProgress,
+} from '@north-leaf/core';
 import { benchNow } from '../../../platform/bench-clock';
 import { ScalePanel } from '../devices/scale-panel';
 import { useDevices } from '../devices/use-devices';
@@ -34,7 +44,22 @@ export function WeighStep({ run, progress, advance }: { run: RunInHand; progress
   const shortG = wantedG - pour.netG;
   const inside = Math.abs(shortG) <= toleranceG;
   const over = live && shortG < -toleranceG && pour.steady;
-  const lot = useLot(run, step.rowKey!, step.ingredientId!);
+  /** A weight far from what was planned, until a hand says that it is meant. */
+  const [far, setFar] = useState<number | null>(null);
+  /** Of one bag what it gave, the step not ended: the rest is wanted from the next. */
+  const fromThisBag = async (addedG: number, lotId: string | undefined) => {
+    await run.say({
+      stepKey: step.key,
+      what: { kind: 'weighed', rowKey: step.rowKey!, addedG: roundTo(addedG, 0.01), ...(lotId ? { lotId } : {}) },
+    });
+    keepPour(run.run.id, null);
+    setPour(begun(step.key));
+    setTyping(null);
+    setAsked(false);
+  };
+  const lot = useLot(run, step.rowKey!, step.ingredientId!, (left) => {
+    if (live && pour.netG > toleranceG) void fromThisBag(pour.netG, left);
+  });
 
   useEffect(() => {
     if (done.current) return;
@@ -47,6 +72,7 @@ export function WeighStep({ run, progress, advance }: { run: RunInHand; progress
 
   const keep = async (addedG: number) => {
     if (done.current) return;
+    if (far !== addedG && isFarFromPlanned(progress.weighedG + addedG, step.amountG ?? 0, run.kitchen.scaleStepG)) return setFar(addedG);
     done.current = true;
     const lotId = lot.chosen?.id;
     await run.say(
@@ -142,6 +168,19 @@ export function WeighStep({ run, progress, advance }: { run: RunInHand; progress
             <Button variant="contained" sx={bench.button} disabled={reads === undefined || typedProblem !== null} onClick={takeTyped}>
               It is in
             </Button>
+            {lot.more && (
+              <Button
+                variant="outlined"
+                sx={bench.button}
+                disabled={reads === undefined || typedProblem !== null || reads >= wantedG}
+                onClick={() => {
+                  void fromThisBag(reads!, lot.chosen?.id);
+                  lot.more!();
+                }}
+              >
+                This bag is empty
+              </Button>
+            )}
           </Box>
         )}
         {asked && typing === null && !(live && inside) && (
@@ -150,6 +189,20 @@ export function WeighStep({ run, progress, advance }: { run: RunInHand; progress
               {live ? `Keep ${benchGrams(Math.max(0, pour.netG))} g` : `In as planned, ${benchGrams(wantedG)} g`}
             </Button>
             or press Next again
+          </Box>
+        )}
+        {far !== null && (
+          <Box role="alert" sx={{ display: 'flex', gap: 3, alignItems: 'center', flexWrap: 'wrap', ...bench.text }}>
+            <b>
+              {benchGrams(progress.weighedG + far)} of {benchGrams(step.amountG ?? 0)} g:{' '}
+              {far < wantedG ? 'was it forgotten?' : 'so much more?'}
+            </b>
+            <Button variant="contained" sx={bench.button} onClick={() => setFar(null)}>
+              Weigh it again
+            </Button>
+            <Button variant="outlined" sx={bench.button} onClick={() => void keep(far)}>
+              It is really {benchGrams(progress.weighedG + far)} g
+            </Button>
           </Box>
         )}
         {over && <Over run={run} progress={progress} netG={pour.netG} onKeep={() => keep(pour.netG)} />}
@@ -178,6 +231,9 @@ function begun(stepKey: string): Pour {
 
 function Amount({ live, shortG, netG, ofG, toleranceG }: { live: boolean; shortG: number; netG: number; ofG: number; toleranceG: number }) {
   const over = shortG < -toleranceG;
+  // Rounded to whole grams, what is over would not be seen: "28 of 28 g".
+  const alike = over && benchGrams(netG) === benchGrams(ofG);
+  const grams = (g: number) => (alike ? g.toFixed(1) : benchGrams(g));
   return (
     <Box>
       <Box
@@ -199,7 +255,7 @@ function Amount({ live, shortG, netG, ofG, toleranceG }: { live: boolean; shortG
           [bench.phone]: { fontSize: 28, lineHeight: '36px' },
         }}
       >
-        {live ? `${benchGrams(netG)} of ${benchGrams(ofG)} g` : `${ouncesOf(ofG).toFixed(ofG < 100 ? 2 : 1)} oz`}
+        {live ? `${grams(netG)} of ${grams(ofG)} g` : `${ouncesOf(ofG).toFixed(ofG < 100 ? 2 : 1)} oz`}
         <Box component="span" sx={{ fontSize: '0.55em', pl: 2 }}>
           ± {toleranceG.toFixed(1)} g
         </Box>
@@ -259,7 +315,7 @@ function ScaleToThis({
 }
 
 /** The lot that is reached for, others of the ingredient, and a stop where it is not proven. */
-function useLot(run: RunInHand, rowKey: string, ingredientId: string) {
+function useLot(run: RunInHand, rowKey: string, ingredientId: string, onLeave: (lotId: string | undefined) => void) {
   const { palette } = useTheme();
   const { pantry, kitchen, formula, events } = run;
   const lots = lotsInUse(pantry, ingredientId);
@@ -299,6 +355,7 @@ function useLot(run: RunInHand, rowKey: string, ingredientId: string) {
             variant={lot.id === id ? 'contained' : 'outlined'}
             sx={bench.button}
             onClick={() => {
+              if (lot.id !== id) onLeave(id ?? undefined);
               setId(lot.id);
               setOpen(false);
             }}
@@ -312,7 +369,7 @@ function useLot(run: RunInHand, rowKey: string, ingredientId: string) {
         {lotWords}, another
       </Button>
     );
-  return { chosen, stop, choice };
+  return { chosen, stop, choice, more: lots.length > 1 ? () => setOpen(true) : null };
 }
 
 function LotStop({
