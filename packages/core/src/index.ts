@@ -21,6 +21,8 @@ export { actWords, mixWords, toolWords } from './entry/mix-words.js';
 export { defaultMix, isMixStructured, mixedBySchool, mixedShares, mixWith } from './dough/mix.js';
 export { learnedThirst } from './learn/thirst.js';
 export { thirstOfBlend } from './learn/felt.js';
+export { doubtCode, learningDoubts } from './learn/true-bakes.js';
+export type { LearningDoubt } from './learn/true-bakes.js';
 export { learnedOven, MOST_LOADS } from './learn/oven.js';
 export { learnedTexture } from './learn/texture.js';
 export { explainChange } from './trials/explain.js';

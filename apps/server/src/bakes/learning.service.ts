@@ -13,6 +13,7 @@ import {
   type Kitchen,
   type Learned,
   type RecordedBake,
+  type RunStep,
 } from '@north-leaf/core';
 import { FormulasService } from '../formulas/formulas.service.js';
 import { KitchenService } from '../kitchen/kitchen.service.js';
@@ -34,6 +35,7 @@ type BakeRow = {
   readonly roomC: number;
   readonly humidityShare: number;
   readonly startedAt: Date;
+  readonly steps: readonly RunStep[] | null;
 };
 
 /** What a kitchen learns from its bakes, worked out anew from the latest of them, after the answer. */
@@ -112,7 +114,7 @@ export class LearningService implements OnModuleInit {
     for (const row of rows) {
       const known = liftFormula(row.formula);
       const { id: bakeId, factor, roomC, humidityShare } = row;
-      const bake = { bakeId, formula: known, factor, roomC, humidityShare, events: events(bakeId) };
+      const bake = { bakeId, formula: known, factor, roomC, humidityShare, events: events(bakeId), steps: row.steps };
       const at = row.startedAt.toISOString();
       if (known.bake.ovenId === ovenId && at > ovenSince) ofOven.push(bake);
       if (known.family === formula.family && at > goodsSince) ofFamily.push(bake);

@@ -1,13 +1,14 @@
 import { asBaked, lastOf, standingEvents } from '../document/happened.js';
 import { bakeCaseFor, evaluate } from '../evaluate.js';
 import { learnedOven } from './oven.js';
+import { learningDoubts } from './true-bakes.js';
 import { goodsLearning } from '../facts/learning.js';
 import { textureWeights } from '../facts/texture.js';
 import { crispnessAt, packOf } from '../keep/keep.js';
 import { onCurve } from '../math/interpolate.js';
 import { learnedFactor, learnedLayerFloor, learnedPack } from './goods.js';
 import { learnedTexture } from './texture.js';
-import type { BakeEvent, MeasuredWhat } from '../document/bake.js';
+import type { BakeEvent, MeasuredWhat, RunStep } from '../document/bake.js';
 import type { Formula } from '../document/formula.js';
 import type { Kitchen, Learned } from '../document/kitchen.js';
 import type { Pantry } from '../document/pantry.js';
@@ -24,7 +25,11 @@ export type RecordedBake = {
   readonly roomC: number;
   readonly humidityShare: number;
   readonly events: readonly BakeEvent[];
+  /** Of its run; left out for one written down afterwards. */ readonly steps?: readonly RunStep[] | null;
 };
+
+/** Whether it was baked as it is on record: of a bake that was tapped through, nothing is learned. */
+const isTrue = ({ formula, events, steps }: RecordedBake): boolean => learningDoubts(formula, events, steps ?? []).length === 0;
 
 /** Of the first load, or of the bake as a whole: later loads meet another oven. */
 const ofFirstLoad = ({ stepKey }: BakeEvent): boolean =>
@@ -47,7 +52,7 @@ export function ovenFromBakes(ovenId: string, bakes: readonly RecordedBake[], ki
   const untaught = { ...kitchen, learned: kitchen.learned.filter(({ what, about }) => what !== 'oven' || about !== ovenId) };
   return learnedOven(
     ovenId,
-    bakes.flatMap((bake) => loadOf(bake, untaught, pantry) ?? []),
+    bakes.filter(isTrue).flatMap((bake) => loadOf(bake, untaught, pantry) ?? []),
   );
 }
 
@@ -115,7 +120,7 @@ export function goodsFromBakes(familyId: string, bakes: readonly RecordedBake[],
   const kept = new Map<Pack, KeptReading[]>();
   const layers: LayerReading[] = [];
   for (const bake of bakes) {
-    if (!saysOfGoods(bake)) continue;
+    if (!saysOfGoods(bake) || !isTrue(bake)) continue;
     const evaluation = evaluate(asTimed(bake), { ...untaught, roomC: bake.roomC, humidityShare: bake.humidityShare }, pantry);
     if (
       evaluation.keep.state === 'waiting' ||

@@ -4,7 +4,8 @@ import { BakeMarch } from '../bake/march.js';
 import { nudged } from '../bake/problem.js';
 import { ovenNudge, together } from '../bake/samples.js';
 import { lightnessOf, toneOf } from '../bake/tone.js';
-import { independent, sdsOf, updated } from '../math/belief.js';
+import { trueBakes } from '../facts/learning.js';
+import { independent, sdsOf, squaredDistance, updated } from '../math/belief.js';
 import { onCurve } from '../math/interpolate.js';
 import type { BakeCase } from '../bake/bake-case.js';
 import type { BakeNudge } from '../bake/problem.js';
@@ -36,12 +37,13 @@ export const MOST_LOADS = 12;
  * What bakes say of an oven: how far its air is off, how well it gives heat, how fast it browns, all three together.
  *
  * Each load brings up to three readings (when it was called done, what it lost, the tone of its top). What else could have moved them
- * (thickness, water, starting temperature, the day) widens each; the three numbers are found by Gauss-Newton with the prior held.
+ * (thickness, water, starting temperature, the day) widens each; the three numbers are found by Gauss-Newton with the prior held. A load
+ * that nothing of this can explain counts for less, the less it is explained: one bad bake in five does not carry the rest away.
  *
  * Units    K; logs of factors; value and sd are those of the offset.
  * Throws   nothing; no load with a reading gives null.
  * Findings none.
- * Source   Bayes' rule with a normal prior, linearised (textbook); prior of the case's own unknowns, noise facts/oven bakeReadings, dayToDay (judgement).
+ * Source   Bayes' rule with a normal prior, linearised, the noise of a load Student's t by reweighting (textbook); prior of the case's own unknowns, noise facts/oven bakeReadings, dayToDay (judgement).
  */
 export function learnedOven(ovenId: string, loads: readonly BakedLoad[]): Learned | null {
   const used = loads.slice(-MOST_LOADS).filter((load) => load.byEye || load.lostShare !== undefined || load.topTone !== undefined);
@@ -68,7 +70,14 @@ export function learnedOven(ovenId: string, loads: readonly BakedLoad[]): Learne
       // About this point the reading is here + X (theta - mean).
       const y = usable.map((k, r) => read[k]! - here[k]! + X[r]!.reduce((sum, slope, i) => sum + slope * mean[i]!, 0));
       const R = usable.map((a) => usable.map((b) => noises[n]![a]![b]!));
-      next = updated(next, X, y, R);
+      const off = usable.map((k) => read[k]! - here[k]!);
+      const wider = strangeness(off, X, at.covariance, R);
+      next = updated(
+        next,
+        X,
+        y,
+        R.map((row) => row.map((one) => one * wider)),
+      );
     });
     at = {
       ...next,
@@ -85,6 +94,18 @@ export function learnedOven(ovenId: string, loads: readonly BakedLoad[]): Learne
     joint: { mean: at.mean, covariance: at.covariance },
     bakeIds: [...new Set(used.map(({ bakeId }) => bakeId))],
   };
+}
+
+/** How many times wider the noise of a load is taken, from how far its readings are from what is believed: 1 for one that is as expected. */
+function strangeness(
+  off: readonly number[],
+  X: readonly (readonly number[])[],
+  covariance: readonly (readonly number[])[],
+  noise: readonly (readonly number[])[],
+): number {
+  if (off.length === 0) return 1;
+  const { freedom } = trueBakes.values;
+  return Math.max(1, (freedom + squaredDistance(off, X, covariance, noise)) / (freedom + off.length));
 }
 
 /** When done (min), share lost and tone of the top, as read. */

@@ -49,6 +49,27 @@ export function updated(
 }
 
 /**
+ * How far readings are from what is believed, in spreads: about as large as the readings are many where they are as expected.
+ *
+ * Units    none; `off` are the readings less what is expected, X and `noise` as in updated.
+ * Throws   Error where a covariance is not positive definite.
+ * Findings none.
+ * Source   Mahalanobis distance, squared (textbook).
+ */
+export function squaredDistance(
+  off: readonly number[],
+  X: readonly (readonly number[])[],
+  covariance: readonly (readonly number[])[],
+  noise: readonly (readonly number[])[],
+): number {
+  const A = asMatrix(X);
+  const S = new CholeskyDecomposition(symmetric(A.mmul(asMatrix(covariance)).mmul(A.transpose()).add(asMatrix(noise))));
+  if (!S.isPositiveDefinite()) throw new Error('the readings’ covariance is not positive definite');
+  const d = Matrix.columnVector([...off]);
+  return d.transpose().mmul(S.solve(d)).get(0, 0);
+}
+
+/**
  * Lower triangle L with L L' the covariance: a column is an independent direction in which the numbers stray together.
  *
  * Units    those of the caller.

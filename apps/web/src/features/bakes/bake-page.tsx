@@ -11,17 +11,22 @@ import { Page } from '../../ui/page';
 import { versionQuery } from '../formulas/api';
 import { kitchenQuery } from '../kitchen/api';
 import { runQuery } from './api';
+import { Doubted } from './record/doubted';
 import { Kept } from './record/kept';
 import { Measured } from './record/measured';
 import { Photos } from './record/photos';
 import { AddTo, Said } from './record/said';
 import { Waited, Weighed } from './record/weighed';
+import { eventsOf, useRuns } from './run/run-store';
+import type { KeptRun, Waiting } from './run/run-keeping';
 
 /** One bake on record: what was planned beside what happened, what was said of it since, and its pictures. */
 export function BakePage() {
   const { id = '' } = useParams();
   const bake = useQuery(runQuery(id));
   const version = useQuery({ ...versionQuery(bake.data?.formulaId ?? '', bake.data?.version ?? 0), enabled: bake.data !== undefined });
+  const kept = useRuns((state) => state.kept[id]);
+  const waiting = useRuns((state) => state.waiting);
   if (bake.isError) return <ErrorPage error={bake.error} />;
   if (!bake.data || !version.data)
     return (
@@ -29,7 +34,14 @@ export function BakePage() {
         <Skeleton height={400} aria-label="Loading the bake" />
       </Page>
     );
-  return <Record bake={bake.data} version={version.data} />;
+  return <Record bake={heard(bake.data, kept, waiting)} version={version.data} />;
+}
+
+/** With what this device has said of it since: a bake that was just ended is ended, whatever the last answer knew. */
+function heard(bake: Run, kept: KeptRun | undefined, waiting: readonly Waiting[]): Run {
+  const ids = new Set(bake.events.map(({ id }) => id));
+  const more = eventsOf({ run: kept?.run ?? bake }, waiting).filter(({ id }) => !ids.has(id));
+  return more.length === 0 ? bake : { ...bake, events: [...bake.events, ...more] };
 }
 
 function Record({ bake, version }: { bake: Run; version: FormulaVersion }) {
@@ -66,6 +78,7 @@ function Record({ bake, version }: { bake: Run; version: FormulaVersion }) {
         </>
       }
     >
+      {ended !== undefined && <Doubted bake={bake} version={version} />}
       <Box
         sx={{
           display: 'grid',

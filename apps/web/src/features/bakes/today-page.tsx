@@ -27,6 +27,7 @@ import { formulaNamesQuery, versionQuery } from '../formulas/api';
 import { kitchenQuery } from '../kitchen/api';
 import { pantryQuery } from '../pantry/api';
 import { runningQuery } from './api';
+import { NotStored } from './run/not-stored';
 import { benchShow, leftWords, titleOf } from './run/bench-words';
 import { useNow } from './run/use-now';
 import { useRunning } from './run/use-run';
@@ -56,6 +57,7 @@ export function TodayPage() {
         </Button>
       }
     >
+      <NotStored />
       <Box
         sx={{
           display: 'grid',

@@ -8,6 +8,9 @@ export type KeptRun = { readonly run: Run; readonly formula: Formula; readonly k
 /** An event that has not been heard back from the server, and the run it belongs to. */
 export type Waiting = { readonly bakeId: string; readonly event: BakeEvent };
 
+/** An event that the server would not take, and why: it stays on this device until somebody mends it, saves it or lets it go. */
+export type Refused = Waiting & { readonly why: string };
+
 /** A run kept by an older North Leaf, as today's documents. */
 const lifted = ({ run, formula, kitchen, pantry }: KeptRun): KeptRun => ({
   run: { ...run, events: run.events.map(liftEvent) },
@@ -18,6 +21,7 @@ const lifted = ({ run, formula, kitchen, pantry }: KeptRun): KeptRun => ({
 
 const runs = createStore('north-leaf-runs', 'runs');
 const outbox = createStore('north-leaf-outbox', 'events');
+const aside = createStore('north-leaf-refused', 'events');
 
 export const keptRun = (id: string): Promise<KeptRun | undefined> =>
   get<KeptRun>(id, runs)
@@ -37,3 +41,8 @@ export const stillWaiting = async (): Promise<Waiting[]> =>
 export async function heardBack(ids: readonly string[]): Promise<void> {
   for (const id of ids) await del(id, outbox).catch(() => undefined);
 }
+
+export const keepRefused = (one: Refused): Promise<void> => set(one.event.id, one, aside);
+export const stillRefused = async (): Promise<Refused[]> =>
+  (await entries<string, Refused>(aside).catch(() => [])).map(([, one]) => ({ ...one, event: liftEvent(one.event) }));
+export const forgetRefused = (id: string): Promise<void> => del(id, aside).catch(() => undefined);

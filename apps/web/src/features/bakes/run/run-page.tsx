@@ -25,6 +25,7 @@ import { Telling } from './telling';
 import { RateStep } from './rate-step';
 import { useAwake } from './use-awake';
 import { useNow } from './use-now';
+import { NotStored } from './not-stored';
 import { useRun, type RunInHand } from './use-run';
 import { Alarms, Shelf, useWaits } from './waits';
 import { WeighStep } from './weigh-step';
@@ -96,6 +97,7 @@ function Bench({ run }: { run: RunInHand }) {
             [bench.phone]: { p: '12px 16px' },
           }}
         >
+          <NotStored />
           <Box component="h1" sx={{ m: 0, ...bench.title }}>
             {stepWords(progress.step, benchShow(units)).title}
           </Box>

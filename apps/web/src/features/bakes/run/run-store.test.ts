@@ -11,8 +11,8 @@ import {
 } from '@north-leaf/core';
 import type { Run } from '@north-leaf/contracts';
 import { eventId } from './event-id';
-import { stillWaiting } from './run-keeping';
-import { eventsOf, recall, resume, say, send, stateOfRun, told, useRuns } from './run-store';
+import { stillRefused, stillWaiting } from './run-keeping';
+import { eventsOf, recall, resume, say, send, sendAgain, stateOfRun, told, useRuns } from './run-store';
 
 const pantry = { ingredients: publishedIngredients(), lots: Object.fromEntries(demoLots.map((lot) => [lot.id, lot])) };
 const steps = runSteps(demoCrackerV2, demoKitchen, pantry, evaluate(demoCrackerV2, demoKitchen, pantry));
@@ -73,7 +73,7 @@ beforeEach(async () => {
   refuse = () => false;
   const { heardBack } = await import('./run-keeping');
   await heardBack((await stillWaiting()).map(({ event }) => event.id));
-  useRuns.setState({ kept: {}, waiting: [], online: true });
+  useRuns.setState({ kept: {}, waiting: [], refused: [], online: true });
   told(aRun(), around);
 });
 
@@ -111,6 +111,17 @@ describe('what is said at the bench', () => {
     await settled();
     expect(stored.map(({ what }) => what.kind)).toEqual(['weighed']);
     expect(useRuns.getState().waiting).toEqual([]);
+    // Still on this device, after the page is loaded again too; mended, it is stored.
+    expect(useRuns.getState().refused).toMatchObject([{ why: 'is not a thing', event: { what: { kind: 'noted', text: 'bad' } } }]);
+    useRuns.setState({ kept: {}, waiting: [], refused: [] });
+    await resume();
+    const [held] = useRuns.getState().refused;
+    refuse = () => false;
+    await sendAgain({ bakeId: ID, event: { ...held!.event, what: { kind: 'noted', text: 'good' } } });
+    await settled(() => stored.length === 2);
+    expect(stored.map(({ what }) => (what.kind === 'noted' ? what.text : what.kind))).toEqual(['weighed', 'good']);
+    expect(useRuns.getState().refused).toEqual([]);
+    expect(await stillRefused()).toEqual([]);
   });
 
   it('one device, whose words come back in another order, disagrees with nobody', async () => {

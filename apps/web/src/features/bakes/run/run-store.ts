@@ -5,18 +5,31 @@ import { benchIso } from '../../../platform/bench-clock';
 import { ApiError, request } from '../../../platform/http';
 import { notify } from '../../../platform/notices';
 import { differs, eventId } from './event-id';
-import { heardBack, keepRun, keptRun, keepWaiting, stillWaiting, type KeptRun, type Waiting } from './run-keeping';
+import {
+  forgetRefused,
+  heardBack,
+  keepRefused,
+  keepRun,
+  keptRun,
+  keepWaiting,
+  stillRefused,
+  stillWaiting,
+  type KeptRun,
+  type Refused,
+  type Waiting,
+} from './run-keeping';
 
 type RunsState = {
   /** As the server last told, by id. */ readonly kept: Readonly<Record<string, KeptRun>>;
   /** Said here and not yet heard back. */ readonly waiting: readonly Waiting[];
+  /** Said here, and not taken by the server. */ readonly refused: readonly Refused[];
   /** Whether the server answered last time it was asked. */ readonly online: boolean;
 };
 
-export const useRuns = create<RunsState>()(() => ({ kept: {}, waiting: [], online: true }));
+export const useRuns = create<RunsState>()(() => ({ kept: {}, waiting: [], refused: [], online: true }));
 
 /** Everything that happened in a run as far as this device knows. */
-export function eventsOf({ run }: KeptRun, waiting: readonly Waiting[]): BakeEvent[] {
+export function eventsOf({ run }: Pick<KeptRun, 'run'>, waiting: readonly Waiting[]): BakeEvent[] {
   const known = new Set(run.events.map(({ id }) => id));
   return [...run.events, ...waiting.filter(({ bakeId, event }) => bakeId === run.id && !known.has(event.id)).map(({ event }) => event)];
 }
@@ -82,6 +95,7 @@ export async function recall(id: string): Promise<boolean> {
 
 /** All that waits in this browser, of whatever run, is sent again from whichever page is opened first. */
 export async function resume(): Promise<void> {
+  useRuns.setState({ refused: await stillRefused() });
   const waiting = await stillWaiting();
   if (waiting.length === 0) return;
   useRuns.setState((state) => ({
@@ -125,9 +139,8 @@ export async function send(): Promise<void> {
 async function settle(bakeId: string, batch: readonly Waiting[], stored: readonly BakeEvent[]): Promise<void> {
   const byId = new Map(stored.map((event) => [event.id, event]));
   const disagreed = batch.filter(({ event }) => byId.has(event.id) && differs(event, byId.get(event.id)!));
-  // Taken and not stored: its id belongs to another bake. It would be sent for ever.
-  const strange = batch.filter(({ event }) => !byId.has(event.id));
-  if (strange.length > 0) notify(`${strange.length} of what was noted could not be stored.`, 'error');
+  // Taken and not among what is stored: it would be sent for ever.
+  for (const one of batch.filter(({ event }) => !byId.has(event.id))) await putAside(one, 'the server answered without it');
   const done = batch.map(({ event }) => event.id);
   await heardBack(done);
   useRuns.setState(({ kept, waiting }) => {
@@ -146,14 +159,35 @@ async function settle(bakeId: string, batch: readonly Waiting[], stored: readonl
   }
 }
 
-/** The server will never take it: it is put aside and said, so that the rest can go on. */
+/** The server will not take it as it is: it is put aside, still on this device, so that the rest can go on. */
 async function refused(error: ApiError): Promise<void> {
   const first = useRuns.getState().waiting[0];
   if (!first) return;
   const index = Number(/^\[?(\d+)\]?/.exec(error.problems[0]?.path ?? '0')?.[1] ?? 0);
   const batch = useRuns.getState().waiting.filter(({ bakeId }) => bakeId === first.bakeId);
-  const bad = batch[index] ?? first;
-  await heardBack([bad.event.id]);
-  useRuns.setState(({ waiting }) => ({ waiting: waiting.filter(({ event }) => event.id !== bad.event.id) }));
-  notify(`Not stored: ${error.problems[0]?.message ?? error.message}`, 'error');
+  await putAside(batch[index] ?? first, error.problems[0]?.message ?? error.message);
+}
+
+async function putAside(one: Waiting, why: string): Promise<void> {
+  await keepRefused({ ...one, why });
+  await heardBack([one.event.id]);
+  useRuns.setState(({ waiting, refused: held }) => ({
+    waiting: waiting.filter(({ event }) => event.id !== one.event.id),
+    refused: [...held.filter(({ event }) => event.id !== one.event.id), { ...one, why }],
+  }));
+  notify(`Not stored: ${why}. It is kept on this device.`, 'error');
+}
+
+/** Sent once more, as it is or mended. */
+export async function sendAgain({ bakeId, event }: Waiting): Promise<void> {
+  await keepWaiting([{ bakeId, event }]);
+  await letGo(event.id);
+  useRuns.setState(({ waiting }) => ({ waiting: [...waiting, { bakeId, event }] }));
+  void send();
+}
+
+/** Forgotten here, by the baker's own word. */
+export async function letGo(eventId: string): Promise<void> {
+  await forgetRefused(eventId);
+  useRuns.setState(({ refused: held }) => ({ refused: held.filter(({ event }) => event.id !== eventId) }));
 }

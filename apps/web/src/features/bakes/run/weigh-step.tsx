@@ -71,8 +71,11 @@ export function WeighStep({ run, progress, advance }: { run: RunInHand; progress
   }, [reading, scale, wantedG, toleranceG, run.run.id]);
 
   const keep = async (addedG: number) => {
-    if (done.current) return;
     if (far !== addedG && isFarFromPlanned(progress.weighedG + addedG, step.amountG ?? 0, run.kitchen.scaleStepG)) return setFar(addedG);
+    await keepNow(addedG);
+  };
+  const keepNow = async (addedG: number) => {
+    if (done.current) return;
     done.current = true;
     const lotId = lot.chosen?.id;
     await run.say(
@@ -85,7 +88,7 @@ export function WeighStep({ run, progress, advance }: { run: RunInHand; progress
 
   const stopped = lot.stop !== null;
   useEffect(() => {
-    if (!stopped && live && isHeld(pour, benchNow())) void keep(pour.netG);
+    if (!stopped && live && isHeld(pour, benchNow())) void keepNow(pour.netG);
   });
 
   const reads = typing === null ? undefined : readNumber(typing);
@@ -314,13 +317,21 @@ function ScaleToThis({
   );
 }
 
+/** The bag that a hand reached for, by run and row: the step is drawn anew when one bag is empty and the next begun. */
+const lotInHand = new Map<string, string>();
+
 /** The lot that is reached for, others of the ingredient, and a stop where it is not proven. */
 function useLot(run: RunInHand, rowKey: string, ingredientId: string, onLeave: (lotId: string | undefined) => void) {
   const { palette } = useTheme();
   const { pantry, kitchen, formula, events } = run;
   const lots = lotsInUse(pantry, ingredientId);
   const named = [...formula.blend.rows, ...formula.rows].find(({ key }) => key === rowKey)?.lotId;
-  const [id, setId] = useState<string | null>(named ?? lots[0]?.id ?? null);
+  const at = `${run.run.id}/${rowKey}/${ingredientId}`;
+  const [id, choose] = useState<string | null>(() => lotInHand.get(at) ?? named ?? lots[0]?.id ?? null);
+  const setId = (lotId: string) => {
+    lotInHand.set(at, lotId);
+    choose(lotId);
+  };
   const [open, setOpen] = useState(false);
   const chosen = lots.find((lot) => lot.id === id) ?? null;
   const ingredient = pantry.ingredients[ingredientId];
