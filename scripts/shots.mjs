@@ -166,7 +166,8 @@ try {
     page.on('console', (message) => message.type() === 'error' && say(`${view.name}: ${message.text()}`));
     page.on('pageerror', (error) => say(`${view.name}: ${error}`));
     await page.goto(`http://127.0.0.1:${port}${view.path ?? `/run/${runs[0]}`}`);
-    await page.waitForLoadState('networkidle');
+    // A page about runs listens for ever: it is never idle.
+    await page.waitForLoadState(/^\/(run|$)/.test(view.path ?? '/run') ? 'load' : 'networkidle');
     await page.waitForTimeout(1200);
     await view.act?.(page);
     await page.screenshot({ path: join(out, `${view.name}.png`) });

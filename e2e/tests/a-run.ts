@@ -2,7 +2,11 @@ import { randomUUID } from 'node:crypto';
 import { expect, type Page } from '@playwright/test';
 
 type Event = { id: string; stepKey?: string; what: { kind: string; rowKey?: string; addedG?: number; word?: string } };
-export type StoredRun = { id: string; steps: { key: string; rowKey?: string; amountG?: number }[]; events: Event[] };
+export type StoredRun = {
+  id: string;
+  steps: { key: string; rowKey?: string; name?: string; amountG?: number; heldG?: number }[];
+  events: Event[];
+};
 
 const FORMULA = '3f3a2a52-8c0c-4b57-9c7e-1f6a5c0e7a11';
 const json = { 'content-type': 'application/json' };

@@ -71,7 +71,7 @@ test.setTimeout(120_000);
 test('starts from nothing, shows the demo, and Ctrl-C leaves nothing running', async ({ request }) => {
   const one = demo();
   await ready(one);
-  const formulas = (await (await request.get(`${base}/api/formulas`)).json()) as { name: string }[];
+  const { items: formulas } = (await (await request.get(`${base}/api/formulas`)).json()) as { items: { name: string }[] };
   expect(formulas.map(({ name }) => name)).toEqual(['Seeded sorghum crackers', 'Sorghum puff sticks']);
   await stop(one);
   expect(await open(PORT)).toBe(false);

@@ -23,7 +23,8 @@ export function configureApp(app: NestExpressApplication, webDist?: string): Nes
   app.use(helmet({ contentSecurityPolicy: { directives: contentPolicy }, strictTransportSecurity: false }));
   app.use(neverKept);
   app.use(ownPagesOnly);
-  app.use(compression());
+  // A stream that is packed is told in lumps.
+  app.use(compression({ filter: (request, response) => request.path !== '/api/news' && compression.filter(request, response) }));
   // Packed, a body of a thousand bytes could hold a thousand times as many.
   app.use(['/api/kitchen', '/api/pantry'], express.json({ limit: '64kb', inflate: false }));
   app.useBodyParser('json', { limit: '512kb', inflate: false });

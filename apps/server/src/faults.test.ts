@@ -59,6 +59,18 @@ it('two server processes behind one port: nothing lost, nothing doubled, every n
   try {
     const base = `http://127.0.0.1:${PORT + 2}`;
     const runs = await Promise.all(Array.from({ length: 10 }, () => begun(base)));
+    // What is stored by one is told to those who listen at the other.
+    const heard = new AbortController();
+    const stream = await fetch(`${second.base}/api/news`, { signal: heard.signal });
+    const told = stream.body!.getReader();
+    await fetch(`${first.base}/api/bakes/${runs[0]}/events`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify([{ id: crypto.randomUUID(), at: new Date().toISOString(), what: { kind: 'noted', text: 'x' } }]),
+    });
+    let text = '';
+    while (!text.includes(runs[0]!)) text += new TextDecoder().decode((await told.read()).value);
+    heard.abort();
     const hands = weighing(base, runs);
     await rest(1500);
     await hands.stop();

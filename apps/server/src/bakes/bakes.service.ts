@@ -9,6 +9,7 @@ import { Clock } from '../platform/clock.js';
 import { ApiError, invalid } from '../platform/errors.js';
 import { KitchenScope } from '../platform/kitchen-scope.js';
 import { Later } from '../platform/later.js';
+import { NewsService } from '../platform/news.js';
 import { InjectTable, Table } from '../platform/table.js';
 import { BakePhotoEntity } from './bake-photo.entity.js';
 import { BakeEventEntity } from './bake-event.entity.js';
@@ -29,6 +30,7 @@ export class BakesService {
     private readonly evaluator: EvaluatorService,
     private readonly clock: Clock,
     private readonly later: Later,
+    private readonly news: NewsService,
     private readonly draw: PhotosService,
     @InjectTable(BakeEntity) private readonly bakes: Table<BakeEntity>,
     @InjectTable(BakeEventEntity) private readonly events: Table<BakeEventEntity>,
@@ -304,6 +306,7 @@ export class BakesService {
       })),
     );
     if (fresh.some(matters)) await this.follow(bake, fresh);
+    if (fresh.length > 0) await this.news.tell({ what: 'bake', id: bake.id });
     return inOrder([...stored.values()]);
   }
 

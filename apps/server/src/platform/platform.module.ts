@@ -3,7 +3,13 @@ import { Clock } from './clock.js';
 import { HealthController } from './health.controller.js';
 import { KitchenScope } from './kitchen-scope.js';
 import { Later } from './later.js';
+import { NewsController } from './news.controller.js';
+import { NewsService } from './news.js';
 
 @Global()
-@Module({ controllers: [HealthController], providers: [Clock, KitchenScope, Later], exports: [Clock, KitchenScope, Later] })
+@Module({
+  controllers: [HealthController, NewsController],
+  providers: [Clock, KitchenScope, Later, NewsService],
+  exports: [Clock, KitchenScope, Later, NewsService],
+})
 export class PlatformModule {}

@@ -2,6 +2,7 @@ import { infiniteQueryOptions, queryOptions, useMutation, useQueryClient } from 
 import { lastOf, outlookFromRating, type BakeEvent, type Happened, type MeasuredWhat } from '@north-leaf/core';
 import type { Bake, BakeBody, BakesPart, Run, StartBody } from '@north-leaf/contracts';
 import { ApiError, request, sendBytes } from '../../platform/http';
+import { isTold } from '../../platform/news';
 
 export const bakeKeys = { all: ['bakes'] as const };
 
@@ -28,7 +29,7 @@ export const together = <T>(data: { readonly pages: readonly { readonly items: r
 export const runningQuery = queryOptions({
   queryKey: [...bakeKeys.all, 'running'] as const,
   queryFn: () => request<Run[]>('GET', '/bakes/running'),
-  refetchInterval: 10_000,
+  refetchInterval: () => (isTold() ? 60_000 : 10_000),
   retry: false,
 });
 

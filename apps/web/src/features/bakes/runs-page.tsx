@@ -10,11 +10,12 @@ import { kitchenQuery } from '../kitchen/api';
 import { runningQuery } from './api';
 import { leftWords, titleOf } from './run/bench-words';
 import { useNow } from './run/use-now';
-import { useRunning } from './run/use-run';
+import { useRunning, useRunningNews } from './run/use-run';
 
 /** Runs under way: where each stands, and a way to begin another. */
 export function RunsPage() {
   const running = useRunning();
+  useRunningNews();
   const asked = useQuery(runningQuery);
   const { data: kitchen } = useQuery(kitchenQuery);
   const { units } = usePreferences();

@@ -30,7 +30,7 @@ import { runningQuery } from './api';
 import { NotStored } from './run/not-stored';
 import { benchShow, leftWords, titleOf } from './run/bench-words';
 import { useNow } from './run/use-now';
-import { useRunning } from './run/use-run';
+import { useRunning, useRunningNews } from './run/use-run';
 import { useWaits } from './run/waits';
 
 type Going = { readonly run: Run; readonly state: RunState };
@@ -40,6 +40,7 @@ export function TodayPage() {
   const { data: kitchen } = useQuery(kitchenQuery);
   const asked = useQuery(runningQuery);
   const running = useRunning();
+  useRunningNews();
   const now = useNow();
   if (asked.isError && running.length === 0) return <ErrorPage error={asked.error} />;
   const here = DateTime.fromMillis(now, { zone: kitchen?.zone ?? 'UTC', locale: 'en-GB' });

@@ -3,6 +3,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { scaled, type BakeEvent, type Happened, type RunState } from '@north-leaf/core';
 import type { Run } from '@north-leaf/contracts';
 import { ApiError, request } from '../../../platform/http';
+import { isTold, useNews } from '../../../platform/news';
 import { versionQuery } from '../../formulas/api';
 import { kitchenQuery } from '../../kitchen/api';
 import { pantryQuery } from '../../pantry/api';
@@ -18,8 +19,9 @@ export type RunInHand = KeptRun & {
   readonly say: (...said: { readonly what: Happened; readonly stepKey?: string }[]) => Promise<void>;
 };
 
-/** How often another device's doings are asked for. */
+/** How often another device's doings are asked for where they are not told, and where they are. */
 const ASK_MS = 3000;
+const SELDOM_MS = 30_000;
 
 /**
  * A run as this device has it, kept up with the server while there is one. Null while it is being fetched; an error only where neither
@@ -39,6 +41,11 @@ export function useRun(id: string): { readonly run: RunInHand | null; readonly e
     });
   }, [id]);
 
+  useNews((news) => {
+    if (news.what !== 'bake') return;
+    void client.invalidateQueries({ queryKey: runningQuery.queryKey });
+    if (news.id === id) void client.invalidateQueries({ queryKey: ['bakes', 'run', id] });
+  });
   const fresh = useQuery({
     queryKey: ['bakes', 'run', id],
     queryFn: async () => {
@@ -62,7 +69,7 @@ export function useRun(id: string): { readonly run: RunInHand | null; readonly e
       }
     },
     enabled: recalled,
-    refetchInterval: ASK_MS,
+    refetchInterval: () => (isTold() ? SELDOM_MS : ASK_MS),
     refetchIntervalInBackground: true,
     retry: false,
     staleTime: 0,
@@ -86,6 +93,14 @@ export function useRun(id: string): { readonly run: RunInHand | null; readonly e
   }, [over, id]);
   const error = !kept && recalled && fresh.error instanceof ApiError ? fresh.error : null;
   return { run, error };
+}
+
+/** On the pages that are about runs: what another device does shows as it is done. */
+export function useRunningNews(): void {
+  const client = useQueryClient();
+  useNews((news) => {
+    if (news.what === 'bake') void client.invalidateQueries({ queryKey: runningQuery.queryKey });
+  });
 }
 
 /** All runs under way that this device knows, each with its state; asked for again now and then. */
