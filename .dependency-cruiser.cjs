@@ -24,7 +24,7 @@ const coreOrder = [
   ['trials'],
   ['label'],
 ];
-const serverOrder = [['platform', 'solver'], ['kitchen'], ['pantry'], ['blends'], ['formulas'], ['bakes']];
+const serverOrder = [['platform'], ['solver', 'evaluator'], ['kitchen'], ['pantry'], ['blends'], ['formulas'], ['bakes']];
 const tests = '\\.test\\.tsx?$|/worked/';
 
 /** One rule a layer: it must not reach any later one. */

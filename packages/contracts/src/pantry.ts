@@ -1,7 +1,7 @@
 import Joi from 'joi';
-import { heats, ingredientKinds, leftOvers, origins, preparationActs } from '@north-leaf/core';
+import { heats, ingredientKinds, leftOvers, origins, preparationActs, solidFatCurves } from '@north-leaf/core';
 import { bodyOf } from './check.js';
-import { day, id, revision, uuid } from './fields.js';
+import { day, id, revision, uuid, version } from './fields.js';
 import type { Ingredient, IngredientChange, Lot, Pantry, Preparation } from '@north-leaf/core';
 
 const words = (longest: number) => Joi.string().trim().min(1).max(longest);
@@ -55,28 +55,10 @@ export const ingredientChangeBodySchema: Joi.ObjectSchema<IngredientChangeBody> 
   }),
 });
 
-/** What a kitchen says of an ingredient of its own; the rest is the server's. */
-export type OwnIngredient = Pick<
-  Ingredient,
-  | 'name'
-  | 'kind'
-  | 'composition'
-  | 'allergens'
-  | 'gluten'
-  | 'origin'
-  | 'spoonedGPerMl'
-  | 'pieceG'
-  | 'waterHoldGPerG'
-  | 'setsAtC'
-  | 'xanthanPerG'
-  | 'grit'
-  | 'flavour'
-  | 'lactoseFree'
-  | 'labelRead'
-  | 'heat'
-  | 'needsCold'
-  | 'acid'
->;
+/** What a kitchen says of an ingredient of its own; what it leaves out is the server's. */
+export type OwnIngredient = Omit<Ingredient, 'id' | 'corrected' | 'gluten' | 'basis' | 'source'> & {
+  readonly gluten: 'free' | 'needsProof';
+} & Partial<Pick<Ingredient, 'basis' | 'source'>>;
 export type OwnIngredientBody = { readonly revision: number; readonly ingredient: OwnIngredient };
 const part = () => Joi.number().min(0).max(1);
 export const ownIngredientBodySchema: Joi.ObjectSchema<OwnIngredientBody> = bodyOf<OwnIngredientBody>({
@@ -111,6 +93,26 @@ export const ownIngredientBodySchema: Joi.ObjectSchema<OwnIngredientBody> = body
     heat: Joi.valid(...heats).optional(),
     needsCold: Joi.valid(true).optional(),
     acid: Joi.valid(true).optional(),
+    waterInFat: Joi.valid(true).optional(),
+    // What made it, where it was made here: sent when a removal is taken back, so that nothing of it is lost.
+    packedGPerMl: Joi.number().min(0.05).max(3).optional(),
+    teaspoonG: Joi.number().greater(0).max(100).optional(),
+    particleUm: Joi.number().min(0.1).max(20000).optional(),
+    otherKcalPerG: Joi.number().min(0).max(10).optional(),
+    cookedToC: Joi.number().min(0).max(200).optional(),
+    solidFat: Joi.valid(...Object.keys(solidFatCurves.values)).optional(),
+    note: Joi.string().allow('').max(500).optional(),
+    basis: Joi.valid('label', 'measured', 'judgement', 'published', 'fromMemory', 'commonPractice', 'learned').optional(),
+    source: words(300).optional(),
+    madeFrom: Joi.alternatives(
+      Joi.object({ formulaId: uuid(), version: version() }),
+      Joi.object({ blendId: uuid(), version: version() }),
+      Joi.object({ preparationId: id() }),
+    ).optional(),
+    parts: Joi.array()
+      .items(Joi.object({ ingredientId: id(), gPerG: Joi.number().min(0).max(100), lotId: id().optional() }))
+      .max(120)
+      .optional(),
   }),
 });
 

@@ -154,6 +154,7 @@ export type { AsBaked } from './document/happened.js';
 export { eggOf, factorOfKept, keptFor, needsColdOnceBaked, stepsFrom } from './run/left-over.js';
 export { feelAnswer } from './run/feel-answer.js';
 export { measureWords, stepWords } from './run/words.js';
+export { solidFatCurves } from './facts/fats.js';
 export { bakedSymptoms, symptoms } from './facts/symptoms.js';
 export { weighTolerance } from './facts/run.js';
 export {

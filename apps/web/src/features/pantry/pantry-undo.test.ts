@@ -1,4 +1,5 @@
-import { demoLots, publishedIngredients } from '@north-leaf/core';
+import { demoCrackerV2, demoLots, fromBlend, publishedIngredients, type Ingredient } from '@north-leaf/core';
+import { check, ownIngredientBodySchema } from '@north-leaf/contracts';
 import type { PantryBook } from '@north-leaf/contracts';
 import type { PantryChange } from './api';
 import { inverseOf, withRevision } from './pantry-undo';
@@ -54,5 +55,27 @@ describe('taking a change of the pantry back', () => {
     expect(withRevision(inverseOf({ kind: 'lot', lot: { ...lot, code: '9' }, revision: 4, recounted: false }, book)!, book)).toMatchObject({
       revision: 4,
     });
+  });
+  it('a removed ingredient comes back with every field it had, and the server takes it', () => {
+    const made = fromBlend('5b1f0d3c-6a0e-4f7d-8f43-6a1f0c2d9b01', 1, demoCrackerV2.blend, { ...book, lots: {} });
+    const all = [
+      ...Object.values(publishedIngredients()),
+      made,
+      { ...made, note: 'n', lactoseFree: true, packedGPerMl: 0.7, cookedToC: 80 } as Ingredient,
+    ];
+    for (const ingredient of all.filter(({ gluten }) => gluten !== 'contains')) {
+      const own = { ...ingredient, id: 'mine' };
+      const before = {
+        ...book,
+        ingredients: { ...book.ingredients, mine: own },
+        revisions: { ...book.revisions, ingredients: { mine: 1 } },
+      };
+      const back = inverseOf({ kind: 'removeIngredient', id: 'mine' }, before) as Extract<PantryChange, { kind: 'own' }>;
+      expect({ id: 'mine', ...back.ingredient }).toEqual(own);
+      expect({ name: own.name, ...check(ownIngredientBodySchema, { revision: 0, ingredient: back.ingredient }) }).toMatchObject({
+        name: own.name,
+        ok: own.kind !== 'excluded',
+      });
+    }
   });
 });

@@ -43,28 +43,9 @@ export function inverseOf(change: PantryChange, before: PantryBook): PantryChang
           change: { corrected: one.corrected, allergens: one.allergens, ...(one.lactoseFree ? { lactoseFree: true } : {}) },
         };
       }
-      const {
-        name,
-        kind,
-        composition,
-        allergens,
-        gluten,
-        origin,
-        spoonedGPerMl,
-        pieceG,
-        waterHoldGPerG,
-        setsAtC,
-        xanthanPerG,
-        grit,
-        flavour,
-      } = one;
-      const known = Object.fromEntries(
-        Object.entries({ spoonedGPerMl, pieceG, waterHoldGPerG, setsAtC, xanthanPerG, grit, flavour }).filter(
-          ([, value]) => value !== undefined,
-        ),
-      );
-      if (gluten === 'contains') return null;
-      return { kind: 'own', id: change.id, revision: 0, ingredient: { name, kind, composition, allergens, gluten, origin, ...known } };
+      // Everything it had: what the address and the corrections say is said there.
+      const { id: _id, corrected: _corrected, gluten, ...rest } = one;
+      return gluten === 'contains' ? null : { kind: 'own', id: change.id, revision: 0, ingredient: { ...rest, gluten } };
     }
     case 'own':
       return before.ingredients[change.id]
