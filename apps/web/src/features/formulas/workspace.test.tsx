@@ -99,7 +99,9 @@ beforeEach(() => {
     answers.push({ url, method: init.method ?? 'GET', body });
     const answer = url.includes('/versions/')
       ? { ...head, id: 'v3', version: 3, basedOn: 2, beside: null }
-      : { items: [], total: 0, next: null };
+      : url.includes('/bakes?')
+        ? { items: [], total: 0, next: null }
+        : [];
     return new Response(JSON.stringify(answer), { status: 200 });
   }) as unknown as typeof fetch;
 });
