@@ -9,8 +9,8 @@ export default defineConfig({
   retries: 0,
   forbidOnly: process.env['CI'] !== undefined,
   reporter: [['list'], ['json']],
-  timeout: 90_000,
-  expect: { timeout: 12_000 },
+  timeout: 150_000,
+  expect: { timeout: 20_000 },
   use: {
     // A trace of every journey takes a twelfth of the time; `--trace on` makes one where it is wanted.
     trace: 'off',

@@ -21,7 +21,7 @@ function aHouse(worker: number) {
   const start = async (): Promise<void> => {
     const env = { ...process.env, ...(JSON.parse(db('urls', database)) as object), PORT: String(port), LOG_LEVEL: 'error' };
     server = spawn(process.execPath, ['apps/server/dist/main.js'], { cwd: ROOT, env, stdio: ['ignore', 'ignore', 'inherit'] });
-    await expect(async () => expect((await fetch(`${base}/api/health`)).ok).toBe(true)).toPass({ timeout: 20_000, intervals: [100] });
+    await expect(async () => expect((await fetch(`${base}/api/health`)).ok).toBe(true)).toPass({ timeout: 60_000, intervals: [100] });
   };
   const isUp = () => server !== undefined && server.exitCode === null && server.signalCode === null;
   const stopWith = async (signal: NodeJS.Signals): Promise<void> => {
@@ -52,14 +52,14 @@ export const test = plain.extend<{ opened: void }, { house: House }>({
       await use(house);
       await house.kill();
     },
-    { scope: 'worker', timeout: 60_000 },
+    { scope: 'worker', timeout: 120_000 },
   ],
   opened: [
     async ({ house }, use, { file }) => {
       await house.madeNew(file);
       await use();
     },
-    { auto: true, timeout: 60_000 },
+    { auto: true, timeout: 120_000 },
   ],
   baseURL: async ({ house }, use) => use(house.base),
 });
