@@ -1,5 +1,5 @@
 import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
-import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { connect, createServer, type Server } from 'node:net';
 import { join, resolve } from 'node:path';
 import { expect, test } from '@playwright/test';
@@ -88,10 +88,18 @@ test('what was stored survives a restart, and --reset starts over', async ({ req
   expect(stored.ok()).toBe(true);
   await stop(first);
 
+  // As an older North Leaf left its folder: open to everybody on this machine. It is given passwords before it is opened again.
+  const [keys, hba] = [join(dataFolder(), 'northleaf-keys.json'), join(dataFolder(), 'pg_hba.conf')];
+  rmSync(keys);
+  writeFileSync(hba, 'host all all 127.0.0.1/32 trust\n');
+
   const second = demo();
   await ready(second);
   const detail = (await (await request.get(`${base}/api${CRACKER}`)).json()) as { draft: { typed: Record<string, string> } };
   expect(detail.draft.typed).toEqual({ '/rows/0/amountG': 'kept' });
+  expect(readFileSync(hba, 'utf8')).toContain('scram-sha-256');
+  expect(readFileSync(hba, 'utf8')).not.toContain('trust');
+  expect(statSync(keys).mode & 0o077).toBe(0);
   await stop(second);
 
   const third = demo('--reset');

@@ -126,6 +126,9 @@ export class BakesService {
       if (!(await this.isHeld(id, { formulaId, version }, 'run'))) {
         if (!begun) throw new ApiError('unavailable', 'This run was being stored. Try again.');
         const { factor, steps, begins, kitchen } = begun;
+        // Worked out before: another run may have begun from the same lot meanwhile.
+        if (begins && this.begun(body.begins!, await this.pantry.whole(), formulaId, version).amountG !== begins.amountG)
+          throw new ApiError('conflict', 'Somebody took from this lot meanwhile. Look at what is left and start again.');
         const startedAt = this.clock.now();
         const { roomC, humidityShare } = kitchen;
         await this.insert({ id, formulaId, version, factor, roomC, humidityShare, startedAt, steps, begins });

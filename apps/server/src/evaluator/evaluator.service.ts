@@ -7,6 +7,7 @@ import type { EvaluatorAnswer, EvaluatorJob } from './jobs.js';
 export class EvaluatorService implements OnModuleDestroy {
   private readonly threads = new Threads(import.meta.url, './evaluator.worker.js', {
     threads: 2,
+    ready: 1,
     waiting: 60,
     longestS: 20,
     busy: 'Too many formulas are being worked out: try again in a moment.',

@@ -14,6 +14,7 @@ export class Threads {
     file: string,
     private readonly limits: {
       readonly threads: number;
+      /** Kept ready, so that the first who asks does not wait for it to begin. */ readonly ready?: number;
       readonly waiting: number;
       readonly longestS: number;
       readonly busy: string;
@@ -22,7 +23,13 @@ export class Threads {
   ) {
     // Tests run the sources, but a thread needs a file that Node itself can load: the built one.
     const filename = fileURLToPath(new URL(file, beside)).replace(/([\\/])src([\\/][a-z]+[\\/][a-z-]+\.worker\.js)$/, '$1dist$2');
-    this.pool = new Piscina({ filename, minThreads: 0, maxThreads: limits.threads, maxQueue: limits.waiting, idleTimeout: 60_000 });
+    this.pool = new Piscina({
+      filename,
+      minThreads: limits.ready ?? 0,
+      maxThreads: limits.threads,
+      maxQueue: limits.waiting,
+      idleTimeout: 60_000,
+    });
   }
 
   async run<A>(question: unknown, signal?: AbortSignal): Promise<A> {
