@@ -253,16 +253,13 @@ function sql(c, text, database = 'postgres') {
   if (status !== 0) throw new Stop(plain(stderr));
   return stdout.trim();
 }
+/** Both roles with the passwords that stand in the keys: said at every start, for a start that was cut short in between. */
 function makeRoles(c) {
   const keys = keysOf(c);
-  const made = sql(c, `SELECT count(*) FROM pg_roles WHERE rolname IN ('${OWNER}', '${SERVER}')`);
-  if (made === '2') return;
-  for (const role of [OWNER, SERVER])
-    sql(
-      c,
-      `DO $$ BEGIN IF NOT EXISTS (SELECT FROM pg_roles WHERE rolname = '${role}') THEN CREATE ROLE ${role} LOGIN NOBYPASSRLS; END IF; END $$;
-       ALTER ROLE ${role} PASSWORD '${keys[role]}'`,
-    );
+  const role = (name) =>
+    `DO $$ BEGIN IF NOT EXISTS (SELECT FROM pg_roles WHERE rolname = '${name}') THEN CREATE ROLE ${name} LOGIN NOBYPASSRLS; END IF; END $$;
+     ALTER ROLE ${name} PASSWORD '${keys[name]}';`;
+  sql(c, [OWNER, SERVER].map(role).join('\n'));
 }
 /** A database that belongs to the owner; one that an older North Leaf made is handed over with all that is in it. */
 function makeDatabase(c, name) {
