@@ -16,7 +16,7 @@ import { BakeEventEntity } from './bake-event.entity.js';
 import { BakeEntity } from './bake.entity.js';
 import { isFelt, teaches } from './learning.service.js';
 import { PhotosService } from './photo.js';
-import { bakeOf, byBake, inOrder, type EventRow } from './rows.js';
+import { bakeOf, byBake, eventsOf, inOrder, type EventRow } from './rows.js';
 import { UnderWayEntity } from './under-way.entity.js';
 import type { Bake, BakeBody, BakesPart, PantryBook, Run, StartBody } from '@north-leaf/contracts';
 
@@ -88,16 +88,6 @@ export class BakesService {
     );
   }
 
-  private async eventsOf(bakeIds: readonly string[]): Promise<(bakeId: string) => readonly BakeEvent[]> {
-    if (bakeIds.length === 0) return () => [];
-    const rows = await this.scope.query<EventRow>(
-      `SELECT "id", "bakeId", "at", "stepKey", "corrects", "what" FROM "bake_events" WHERE "kitchenId" = $1 AND "bakeId" = ANY($2::uuid[])
-       ORDER BY "bakeId", "at", "id"`,
-      [await this.scope.id(), bakeIds],
-    );
-    return byBake(rows);
-  }
-
   /** Stores header and events together; the same id again gives what is stored. */
   async record(id: string, body: BakeBody): Promise<Bake> {
     return this.scope.transaction(async () => {
@@ -109,7 +99,7 @@ export class BakesService {
         await this.add(await this.entity(id), body.events);
         if (!body.events.some(({ what }) => what.kind === 'weighed')) await this.takeStock(await this.entity(id), body.events);
       }
-      return bakeOf(await this.entity(id), (await this.eventsOf([id]))(id));
+      return bakeOf(await this.entity(id), (await eventsOf(this.scope, [id]))(id));
     });
   }
 
@@ -176,14 +166,17 @@ export class BakesService {
        WHERE w."kitchenId" = $1 ORDER BY b."number" DESC LIMIT 200`,
       [await this.scope.id()],
     );
-    const events = await this.eventsOf(rows.map(({ id }) => id));
+    const events = await eventsOf(
+      this.scope,
+      rows.map(({ id }) => id),
+    );
     return rows.map((row) => runOf(row, row.formulaName, events(row.id)));
   }
 
   async run(id: string): Promise<Run> {
     const bake = await this.entity(id);
     const { name } = await this.formulas.formulaOf(bake.formulaId, bake.version);
-    return runOf(bake, name, (await this.eventsOf([id]))(id));
+    return runOf(bake, name, (await eventsOf(this.scope, [id]))(id));
   }
 
   /** Each event once, in any order; the answer is what is stored under the ids that were sent. */
@@ -316,7 +309,7 @@ export class BakesService {
   /** What follows from new events: how the formula is liked, what the lots have lost, whether the run is over, what is to be learned. */
   private async follow(bake: BakeEntity, fresh: readonly BakeEvent[]): Promise<void> {
     const ids = new Set(fresh.map(({ id }) => id));
-    const after = (await this.eventsOf([bake.id]))(bake.id);
+    const after = (await eventsOf(this.scope, [bake.id]))(bake.id);
     const has = (kind: BakeEvent['what']['kind']) => fresh.some(({ what }) => what.kind === kind);
     const corrected = fresh.some(({ corrects }) => corrects !== undefined);
     // The formula before the lots, as everywhere: two that hold them in another order would wait for each other.

@@ -21,7 +21,7 @@ import { PantryService } from '../pantry/pantry.service.js';
 import { KitchenScope } from '../platform/kitchen-scope.js';
 import { Later, type LaterJobs } from '../platform/later.js';
 import { SolverService } from '../solver/solver.service.js';
-import { byBake, type EventRow } from './rows.js';
+import { eventsOf } from './rows.js';
 import type { FormulaVersion } from '@north-leaf/contracts';
 
 /** Bakes that are looked through for what they teach: older ones tell of another kitchen. */
@@ -67,7 +67,10 @@ export class LearningService implements OnModuleInit {
        ORDER BY b."number" DESC LIMIT $4`,
       [await this.scope.id(), name, since || '-infinity', LOOKED_AT],
     );
-    const events = await this.eventsOf(bakes);
+    const events = await eventsOf(
+      this.scope,
+      bakes.map(({ id }) => id),
+    );
     const versions = new Map<string, FormulaVersion>();
     const doughs: FeltDough[] = [];
     for (const bake of bakes.reverse()) {
@@ -99,7 +102,10 @@ export class LearningService implements OnModuleInit {
        ORDER BY b."number"`,
       [await this.scope.id(), LOOKED_AT],
     );
-    const events = await this.eventsOf(rows);
+    const events = await eventsOf(
+      this.scope,
+      rows.map(({ id }) => id),
+    );
     const { ovenId } = formula.bake;
     const measuredAt = kitchen.ovens.find(({ id }) => id === ovenId)?.readings.reduce((last, { at }) => (at > last ? at : last), '') ?? '';
     const ovenSince = [measuredAt, learnedSince(kitchen, 'oven', ovenId)].sort().at(-1)!;
@@ -134,15 +140,6 @@ export class LearningService implements OnModuleInit {
         await this.kitchen.setLearned(what, about, learned.find((one) => one.what === what && one.about === about) ?? null);
       }
     });
-  }
-
-  private async eventsOf(bakes: readonly { readonly id: string }[]): Promise<(bakeId: string) => readonly BakeEvent[]> {
-    const rows = await this.scope.query<EventRow>(
-      `SELECT "id", "bakeId", "at", "stepKey", "corrects", "what" FROM "bake_events" WHERE "kitchenId" = $1 AND "bakeId" = ANY($2::uuid[])
-       ORDER BY "bakeId", "at", "id"`,
-      [await this.scope.id(), bakes.map(({ id }) => id)],
-    );
-    return byBake(rows);
   }
 }
 

@@ -1,5 +1,6 @@
 import { liftHappened, type BakeEvent, type Happened } from '@north-leaf/core';
 import type { Bake } from '@north-leaf/contracts';
+import type { KitchenScope } from '../platform/kitchen-scope.js';
 import type { BakeEntity } from './bake.entity.js';
 
 /** An event as it is read by a statement of our own. */
@@ -38,6 +39,17 @@ const eventOf = ({ id, at, stepKey, corrects, what }: EventRow): BakeEvent => ({
   ...(corrects === null ? {} : { corrects }),
   what: liftHappened(what),
 });
+
+/** All that happened in these bakes, each in the order it happened. */
+export async function eventsOf(scope: KitchenScope, bakeIds: readonly string[]): Promise<(bakeId: string) => readonly BakeEvent[]> {
+  if (bakeIds.length === 0) return () => [];
+  const rows = await scope.query<EventRow>(
+    `SELECT "id", "bakeId", "at", "stepKey", "corrects", "what" FROM "bake_events" WHERE "kitchenId" = $1 AND "bakeId" = ANY($2::uuid[])
+     ORDER BY "bakeId", "at", "id"`,
+    [await scope.id(), bakeIds],
+  );
+  return byBake(rows);
+}
 
 /** In the order they happened, as the database has it. */
 export const inOrder = (events: readonly BakeEvent[]): BakeEvent[] =>

@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import { seeded } from '@north-leaf/core';
 
 /** What was asked and could not be answered as it must be. */
 export type Flaw = { readonly what: string; readonly request: string; readonly status: number; readonly body: string };
@@ -14,17 +15,6 @@ type Json = null | boolean | number | string | Json[] | { [key: string]: Json };
 type Asked = { readonly method: string; readonly path: string; readonly body?: Json; readonly headers?: Readonly<Record<string, string>> };
 type Random = () => number;
 
-/** Deterministic: the same seed asks the same. */
-function randomFrom(seed: number): Random {
-  let state = seed >>> 0;
-  return () => {
-    state = (state + 0x6d2b79f5) >>> 0;
-    let t = state;
-    t = Math.imul(t ^ (t >>> 15), t | 1);
-    t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-  };
-}
 const pick = <T>(random: Random, from: readonly T[]): T => from[Math.floor(random() * from.length)]!;
 
 const deep = (levels: number): Json => {
@@ -245,7 +235,7 @@ const HEADERS: readonly Readonly<Record<string, string>>[] = [
  * and whatever was taken leaves every list, a save and a search working.
  */
 export async function fuzz(base: string, { seed, count }: { seed: number; count: number }): Promise<FuzzReport> {
-  const random = randomFrom(seed);
+  const random = seeded(seed);
   const next = await wellFormed(base);
   const flaws: Flaw[] = [];
   const byStatus: Record<number, number> = {};
