@@ -171,11 +171,10 @@ if (wants('looks.s', 'map45.s', 'map2500.s')) {
     `200 bakes and the plan; ${(100 * found.caughtShare).toFixed(1)} % of them caught in ${found.looks.length} looks; catches of fresh bakes: npm run validate`,
   );
   const range = (from, to, n) => Array.from({ length: n }, (_, i) => from + ((to - from) * i) / (n - 1));
-  const { problem, rule, thicknessMm } = theCase;
   const coarse = [range(1.6, 4, 9), range(150, 210, 5)];
   line(
     'map45.s',
-    seconds(() => [...pairMap(problem, rule, thicknessMm, ...coarse)]),
+    seconds(() => [...pairMap(theCase, ...coarse)]),
     's CPU',
     '0.2',
     '9 thicknesses x 5 temperatures, each cell a whole bake: as good as bake.lossErrPct',
@@ -186,9 +185,9 @@ if (wants('looks.s', 'map45.s', 'map2500.s')) {
       const code = `const { workerData, parentPort } = require('node:worker_threads');
 import(workerData.core).then(({ bakeCaseFor, pairMap, publishedIngredients, demoLots, demoCrackerV2, demoKitchen }) => {
   const pantry = { ingredients: publishedIngredients(), lots: Object.fromEntries(demoLots.map((lot) => [lot.id, lot])) };
-  const { problem, rule, thicknessMm } = bakeCaseFor(demoCrackerV2, demoKitchen, pantry);
+  const theCase = bakeCaseFor(demoCrackerV2, demoKitchen, pantry);
   let cells = 0;
-  for (const _ of pairMap(problem, rule, thicknessMm, workerData.mm, workerData.c, { part: workerData.part, parts: 2 })) cells++;
+  for (const _ of pairMap(theCase, workerData.mm, workerData.c, { part: workerData.part, parts: 2 })) cells++;
   parentPort.postMessage(cells);
 });`;
       const worker = new Worker(code, {

@@ -37,6 +37,7 @@ const plannedLook = Joi.object({
   moistureShare: Joi.number().min(0).max(1),
   coldestC: Joi.number().min(-30).max(300),
   doneShare: Joi.number().min(0).max(1),
+  asSet: Joi.boolean().optional(),
 });
 const shapes = {
   began: bare,

@@ -36,7 +36,7 @@ export type Evaluation = {
 };
 
 /** A formula's meaning changes only with this number; every stored version keeps the one it was worked out with. */
-export const coreVersion = '1.8.0';
+export const coreVersion = '1.9.0';
 
 /**
  * Works a formula out, all the way down the Line.

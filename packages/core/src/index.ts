@@ -152,6 +152,7 @@ export { neededRests } from './run/needed-rests.js';
 export { asBaked, lastOf, standingEvents, weighedOf } from './document/happened.js';
 export type { AsBaked } from './document/happened.js';
 export { eggOf, factorOfKept, keptFor, needsColdOnceBaked, stepsFrom } from './run/left-over.js';
+export { feelsByWarmth } from './run/feel-warmth.js';
 export { feelAnswer } from './run/feel-answer.js';
 export { measureWords, stepWords } from './run/words.js';
 export { solidFatCurves } from './facts/fats.js';
@@ -173,6 +174,7 @@ export { hiddenKitchen, probeReading, readTemperatureMeasurement } from './devic
 export type { Beginning, RunTimes } from './run/times.js';
 export type { RunningWait, RunState, StepProgress } from './run/state.js';
 export type { NeededRest } from './run/needed-rests.js';
+export type { FeelsByWarmth } from './run/feel-warmth.js';
 export type { Dose, FeelAnswer } from './run/feel-answer.js';
 export type { Show, StepWords } from './run/words.js';
 export type { Pan as ScalePan, Rest as ScaleRest, ScaleReading } from './devices/scale.js';

@@ -1,6 +1,8 @@
 import { Injectable, type OnModuleInit } from '@nestjs/common';
 import {
+  feelsByWarmth,
   goodsWhats,
+  lastOf,
   liftFormula,
   MOST_LOADS,
   packOf,
@@ -86,6 +88,9 @@ export class LearningService implements OnModuleInit {
       const factor = bake.factor * (resized?.kind === 'scaled' ? resized.factor : 1);
       stood.forEach(({ what }, i) => {
         if (what.kind !== 'felt') return;
+        // What was only warm says nothing of the blend.
+        const doughC = lastOf(stood.slice(0, i), (one) => (one.kind === 'measured' && one.what === 'doughC' ? one.value : undefined));
+        if (feelsByWarmth(what.word, bake.steps ?? [], doughC)) return;
         doughs.push({ bakeId, formula, kitchen, pantry, factor, humidityShare, weighed: weighedOf(stood.slice(0, i)), word: what.word });
       });
     }

@@ -34,6 +34,7 @@ export type BakeCase = {
   readonly thicknessMm: number;
   readonly firstC: number;
   readonly totalMin: number;
+  /** When the last setting begins, from the door shut; 0 where there is one. */ readonly lastSettingMin: number;
 };
 
 /**
@@ -70,9 +71,23 @@ export function bakeCaseOf(formula: Formula, family: Family, kitchen: Kitchen, d
     heatFactor: heat?.value ?? 1,
     thicknessMm: sheet.body.heightMm,
     firstC: formula.bake.steps[0]!.wantC!,
-    totalMin: formula.bake.steps.reduce((sum, { min }, i) => sum + min + handledBefore(formula, i), 0),
+    ...minutesOf(formula),
   };
 }
+
+const minutesOf = (formula: Formula): Pick<BakeCase, 'totalMin' | 'lastSettingMin'> => {
+  const totalMin = formula.bake.steps.reduce((sum, { min }, i) => sum + min + handledBefore(formula, i), 0);
+  return { totalMin, lastSettingMin: totalMin - formula.bake.steps.at(-1)!.min };
+};
+
+/** When the dial is turned to each later setting, min from the door shut: what is done on the table comes after it. */
+export const settingsAtMin = (formula: Formula): number[] => {
+  let at = 0;
+  return formula.bake.steps.slice(1).map((_, i) => {
+    at += handledBefore(formula, i) + formula.bake.steps[i]!.min;
+    return at;
+  });
+};
 
 /** Rises as many times what the model says as this kitchen's own goods have shown. */
 function lifted(problem: BakeProblem, factor: number): BakeProblem {

@@ -17,7 +17,7 @@ const MOST_MIN = 240;
 const HALF_MINUTE = 0.5;
 const slack = doneTolerance.values;
 
-/** What is off at the end of the written steps; `at` gives the times with another temperature in the first step. */
+/** What is off at the end of the written steps; `at` gives the times with the first step wanted so much hotter. */
 export function bakeFindings(
   formula: Formula,
   family: Family,
@@ -25,7 +25,7 @@ export function bakeFindings(
   dough: DoughResult,
   sheet: SheetResult,
   bake: BakeResult,
-  at: (wantC: number) => BakeTimes,
+  at: (byC: number) => BakeTimes,
 ): Finding[] {
   const found: Finding[] = [];
   if (!bake.ovenMeasured) {
@@ -42,36 +42,48 @@ export function bakeFindings(
     const measured = { path: 'bake.end.coldestC', value: bake.end.coldestC, low: eggCoreC.value };
     found.push({ ...finding('bake.eggNotSafe', 'fix', 'bake', measured, lastStepUntil(formula, bake, bake.throughMin)), unsafe: true });
   }
+  // Where what is asked for and what is too dark are less than half a minute apart, only a cooler oven has both.
+  const longer = (untilMin: number | null) =>
+    isNarrow(bake)
+      ? cooler(formula, bake, at)
+      : untilMin !== null && untilMin <= bake.totalMin
+        ? undefined
+        : longerOrHotter(formula, family, bake, untilMin);
   const darkFirst = bake.darkMin !== null && bake.doneMin !== null && bake.darkMin <= bake.doneMin;
   if (darkFirst) {
     found.push(
-      finding('bake.darkBeforeDry', 'fix', 'bake', { path: 'bake.darkMin', value: bake.darkMin!, low: bake.doneMin! }, cooler(formula, at)),
+      finding(
+        'bake.darkBeforeDry',
+        'fix',
+        'bake',
+        { path: 'bake.darkMin', value: bake.darkMin!, low: bake.doneMin! },
+        cooler(formula, bake, at),
+      ),
     );
     return found;
   }
   if (bake.coreC !== null && bake.end.coldestC < bake.coreC - slack.coreC) {
     const measured = { path: 'bake.end.coldestC', value: bake.end.coldestC, low: bake.coreC };
     const level = bake.end.coldestC < bake.coreC - slack.rawFixC ? 'fix' : 'watch';
-    found.push(finding('bake.notThrough', level, 'bake', measured, longerOrHotter(formula, family, bake, bake.throughMin)));
+    found.push(finding('bake.notThrough', level, 'bake', measured, longer(bake.throughMin)));
   } else if (bake.mustDry && bake.end.moistureShare > bake.dryBelowShare * slack.moistureShare + slack.moisturePoints) {
     const measured = { path: 'bake.end.moistureShare', value: bake.end.moistureShare, high: bake.dryBelowShare };
     const level = bake.end.moistureShare > bake.dryBelowShare * slack.wetFix ? 'fix' : 'watch';
-    found.push(finding('bake.notDry', level, 'bake', measured, longerOrHotter(formula, family, bake, bake.doneMin ?? bake.dryMin)));
+    found.push(finding('bake.notDry', level, 'bake', measured, longer(bake.doneMin ?? bake.dryMin)));
   } else if (bake.end.topTone < bake.goldenFromTone - slack.paleTones) {
     const measured = { path: 'bake.end.topTone', value: bake.end.topTone, low: bake.goldenFromTone };
-    found.push(finding('bake.pale', 'watch', 'bake', measured, lastStepUntil(formula, bake, bake.goldenMin)));
+    found.push(finding('bake.pale', 'watch', 'bake', measured, longer(bake.goldenMin)));
   }
   const darkest = Math.max(bake.end.topTone, bake.end.baseTone);
   if (darkest > bake.darkFromTone) {
     const measured = { path: 'bake.end.topTone', value: darkest, high: bake.darkFromTone };
-    const until = bake.doneMin !== null && bake.darkMin !== null ? 0.5 * (bake.doneMin + bake.darkMin) : null;
     found.push(
       finding(
         'bake.tooDark',
         darkest > bake.darkFromTone + slack.darkFixTones ? 'fix' : 'watch',
         'bake',
         measured,
-        lastStepUntil(formula, bake, until),
+        isNarrow(bake) ? cooler(formula, bake, at) : lastStepUntil(formula, bake, betweenMin(bake)),
       ),
     );
   }
@@ -179,18 +191,30 @@ function lastStepUntil(formula: Formula, bake: BakeResult, untilMin: number | nu
   return [{ path: `/bake/steps/${last}/min`, from, to }];
 }
 
+/** No half minute lies between done and too dark. */
+const isNarrow = ({ doneMin, darkMin }: BakeTimes): boolean =>
+  doneMin !== null && darkMin !== null && roundTo(doneMin, HALF_MINUTE, 'up') >= darkMin;
+
+/** Half way between done and too dark, or as near as a half minute comes to it. */
+const betweenMin = ({ doneMin, darkMin }: BakeTimes): number | null => {
+  if (doneMin === null || darkMin === null) return null;
+  const first = roundTo(doneMin, HALF_MINUTE, 'up');
+  return Math.max(first, roundTo(0.5 * (doneMin + darkMin), HALF_MINUTE, 'down'));
+};
+
 /** The highest first setting, in steps of 5 C, that dries before it darkens, and the time it then takes. */
-function cooler(formula: Formula, at: (wantC: number) => BakeTimes): Edit[] | undefined {
+function cooler(formula: Formula, { totalMin }: BakeResult, at: (byC: number) => BakeTimes): Edit[] | undefined {
   const wantC = formula.bake.steps[0]!.wantC;
   if (wantC === null) return undefined;
   const last = formula.bake.steps.length - 1;
   for (let to = wantC - 5; to >= Math.max(100, wantC - 80); to -= 5) {
-    const { doneMin, darkMin } = at(to);
-    if (doneMin === null || (darkMin !== null && darkMin <= doneMin + HALF_MINUTE)) continue;
-    const others = formula.bake.steps.slice(0, last).reduce((sum, { min }) => sum + min, 0);
-    const min = roundTo(doneMin - others, HALF_MINUTE, 'up');
-    const edits: Edit[] = [{ path: '/bake/steps/0/wantC', from: wantC, to }];
+    const times = at(to - wantC);
+    const { doneMin, darkMin } = times;
+    // A margin of one step: the next evaluation marches from another end.
+    if (doneMin === null || isNarrow(times) || (darkMin !== null && darkMin <= doneMin + HALF_MINUTE)) continue;
     const from = formula.bake.steps[last]!.min;
+    const min = roundTo(from + (betweenMin(times) ?? doneMin) - totalMin, HALF_MINUTE, 'up');
+    const edits: Edit[] = [{ path: '/bake/steps/0/wantC', from: wantC, to }];
     return min >= HALF_MINUTE && min <= MOST_MIN && min !== from ? [...edits, { path: `/bake/steps/${last}/min`, from, to: min }] : edits;
   }
   return undefined;

@@ -5,7 +5,7 @@ import { bakeFindings } from './bake-findings.js';
 import { bakeUntilOver } from './doneness.js';
 import { BakeMarch } from './march.js';
 import { dialFor, ovenOf } from './oven.js';
-import { atFirstC, nudged } from './problem.js';
+import { firstHotter, nudged } from './problem.js';
 import { nudgeOf } from './samples.js';
 import { spreadRatio } from '../sheet/spreading.js';
 import { lightnessOf, toneOf } from './tone.js';
@@ -116,7 +116,7 @@ export function bakeStage(
     spreadFrom: spread.from,
     curve: curveOf(look.trajectory, spread.trajectories, Math.max(totalMin * 1.25, totalMin + 2)),
   };
-  const doneAt = (wantC: number) => bakeUntilOver(march, atFirstC(problem, wantC), rule, { atLeastMin: totalMin }).times;
+  const doneAt = (byC: number) => bakeUntilOver(march, firstHotter(problem, byC), rule, { atLeastMin: totalMin }).times;
   return { result, findings: bakeFindings(formula, family, oven, dough, sheet, result, doneAt), problem };
 }
 

@@ -62,15 +62,15 @@ export function* bakesNotDone({ problem, rule, unknowns }: BakeCase, { atMin, op
 }
 
 /** The looks that are left, of those bakes that look like the one that was seen. */
-export function looksLeft({ problem, rule, unknowns }: BakeCase, seen: SeenAtLook, possible: readonly BakeSeen[]): LooksLeft {
+export function looksLeft({ problem, rule, unknowns, totalMin }: BakeCase, seen: SeenAtLook, possible: readonly BakeSeen[]): LooksLeft {
   const alike = drawnByTone(possible, seen.topTone);
-  const planned = planLooks(alike, seen.atMin).atMin;
+  const planned = planLooks(alike, { afterMin: seen.atMin, setMin: totalMin }).atMin;
   const atMin = planned.length > 0 ? planned : [Math.round((seen.atMin + lookAgainMin.value) * 2) / 2];
   const middle = alike[Math.floor(alike.length / 2)];
   const likely = middle ? nudgeAt(problem, unknowns, middle.z) : problem;
   const looked = withLooks(likely, [...seen.openedMin, seen.atMin, ...atMin]);
   const { trajectory } = bakeUntilOver(new BakeMarch(24), looked, rule, { atLeastMin: atMin[atMin.length - 1]! });
-  return { looks: expectedAt(trajectory, atMin, alike), done: doneBand(alike, seen.atMin) };
+  return { looks: expectedAt(trajectory, atMin, alike, totalMin), done: doneBand(alike, seen.atMin) };
 }
 
 /** As many bakes, soonest done first, each as often as it is likely to have looked so: systematic resampling, without chance. */

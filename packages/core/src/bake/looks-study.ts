@@ -26,13 +26,13 @@ export type LooksStudy = {
  * Findings none.
  * Source   bakeSamples, planLooks; tones and moisture are those of the bake as written, with the door opened at each look.
  */
-export function* looksStudy({ problem, rule, unknowns }: BakeCase): Generator<number, LooksStudy> {
+export function* looksStudy({ problem, rule, unknowns, lastSettingMin, totalMin }: BakeCase): Generator<number, LooksStudy> {
   const samples: BakeSample[] = [];
   for (const sample of bakeSamples(problem, rule, unknowns)) {
     samples.push(sample);
     if (samples.length % 10 === 0) yield samples.length / (SAMPLES + 2);
   }
-  const { atMin, caughtShare } = planLooks(samples);
+  const { atMin, caughtShare } = planLooks(samples, { fromMin: lastSettingMin, setMin: totalMin });
   const march = new BakeMarch(24);
   const untouched = bakeUntilOver(march, problem, rule);
   const until = { atLeastMin: atMin[atMin.length - 1] ?? 0 };
@@ -41,14 +41,19 @@ export function* looksStudy({ problem, rule, unknowns }: BakeCase): Generator<nu
     samples,
     done: doneBand(samples),
     caughtShare,
-    looks: expectedAt(looked.trajectory, atMin, samples),
+    looks: expectedAt(looked.trajectory, atMin, samples, totalMin),
     looksCostMin:
       looked.times.doneMin === null || untouched.times.doneMin === null ? 0 : Math.max(0, looked.times.doneMin - untouched.times.doneMin),
   };
 }
 
-/** What a course shows at these minutes, and how many of the samples are done by then. */
-export function expectedAt(course: Trajectory, atMin: readonly number[], samples: readonly BakeSample[]): LooksStudy['looks'] {
+/** What a course shows at these minutes, and how many of the samples are done by then. The minutes that the baker set are marked. */
+export function expectedAt(
+  course: Trajectory,
+  atMin: readonly number[],
+  samples: readonly BakeSample[],
+  setMin: number,
+): LooksStudy['looks'] {
   const at = (series: readonly number[], min: number) => onCurve(course.min, series, min);
   const tone = (series: readonly number[], min: number) => toneOf(lightnessOf(at(series, min)));
   return atMin.map((min) => {
@@ -60,6 +65,7 @@ export function expectedAt(course: Trajectory, atMin: readonly number[], samples
       moistureShare: x / (1 + x),
       coldestC: at(course.coldestC, min),
       doneShare: samples.length === 0 ? 0 : samples.filter(({ doneMin }) => doneMin <= min).length / samples.length,
+      ...(min === setMin ? { asSet: true } : {}),
     };
   });
 }

@@ -8,6 +8,13 @@ export type LooksPlan = {
   /** Share of the bakes that could happen which are found between done and over-baked. */ readonly caughtShare: number;
 };
 
+/** Minutes from the door shut. */
+export type LookBounds = {
+  /** Plan only what is left after this one, for a baker who has just looked and found it not done. */ readonly afterMin?: number;
+  /** Of the last setting of the dial: none of the looks comes before it. */ readonly fromMin?: number;
+  /** As the baker set them: one of the looks, always. */ readonly setMin?: number;
+};
+
 /** P10, P50 and P90 of the minutes. */
 export type Band = { readonly p10: number; readonly p50: number; readonly p90: number };
 
@@ -23,31 +30,37 @@ export const MOST_LOOKS = 4;
 /**
  * Few door openings, placed so that nearly no bake is missed. The first comes no later than half of the bakes are done; each one is
  * as late as it can be while, of the bakes not done at the last look, at most a small share is over-baked before it. That share,
- * and then the gap between looks, is made as small as `most` looks allow.
+ * and then the gap between looks, is made as small as MOST_LOOKS allow. What the baker set is led as set: one look more.
  *
  * Units    min.
- * Throws   nothing; no sample that is ever done gives no look.
+ * Throws   nothing; no sample that is ever done gives no look but the minutes that were set.
  * Findings none.
  * Source   our own rule; its shares are those of the samples.
- *
- * @param afterMin plan only what is left after this minute, for a baker who has just looked and found it not done
  */
-export function planLooks(samples: readonly BakeSample[], afterMin = 0, most = MOST_LOOKS): LooksPlan {
+export function planLooks(samples: readonly BakeSample[], bounds: LookBounds = {}): LooksPlan {
+  const { afterMin = 0, setMin } = bounds;
   const possible = samples.filter(({ doneMin }) => doneMin > afterMin && Number.isFinite(doneMin));
-  if (possible.length === 0) return { atMin: [], caughtShare: 0 };
   const within = (risk: number, gap: number) => {
-    const plan = looksAt(possible, afterMin, risk, gap);
-    return plan.length <= most ? plan : null;
+    const plan = looksAt(possible, bounds, risk, gap);
+    return plan.length <= MOST_LOOKS ? plan : null;
   };
   const risk = RISKS.find((one) => within(one, LONGEST_GAP)) ?? RISKS[RISKS.length - 1]!;
   const gap = GAPS.find((one) => within(risk, one)) ?? LONGEST_GAP;
-  const atMin = looksAt(possible, afterMin, risk, gap).slice(0, most);
+  const planned = possible.length === 0 ? [] : looksAt(possible, bounds, risk, gap).slice(0, MOST_LOOKS);
+  const atMin = setMin === undefined || setMin <= afterMin ? planned : withSetMinutes(planned, setMin);
   return { atMin, caughtShare: caughtShare(atMin, possible) };
 }
 
-function looksAt(possible: readonly BakeSample[], afterMin: number, risk: number, gap: number): number[] {
+/** The minutes that the baker set are one of the looks: in the place of one within a minute of them, else beside the rest. */
+function withSetMinutes(planned: readonly number[], setMin: number): number[] {
+  const others = planned.filter((at) => Math.abs(at - setMin) >= SHORTEST_GAP);
+  return [...others, setMin].sort((a, b) => a - b);
+}
+
+function looksAt(possible: readonly BakeSample[], { afterMin = 0, fromMin = 0 }: LookBounds, risk: number, gap: number): number[] {
   const half = quantile(possible.map(doneOf), 0.5);
-  const first = afterMin > 0 ? next(possible, afterMin, risk, gap) : next(possible, 0, risk, half);
+  const longest = Math.max(SHORTEST_GAP, half - fromMin);
+  const first = afterMin > 0 ? next(possible, afterMin, risk, gap) : next(possible, fromMin, risk, longest);
   const atMin = [first];
   for (;;) {
     const last = atMin[atMin.length - 1]!;

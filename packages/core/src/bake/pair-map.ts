@@ -1,10 +1,11 @@
 import { bakeUntilOver } from './doneness.js';
 import { BakeMarch } from './march.js';
-import type { BakeTimes, DoneRule } from './doneness.js';
+import type { BakeCase } from './bake-case.js';
+import type { BakeTimes } from './doneness.js';
 import type { BakeProblem } from './problem.js';
 
-/** One pair of thickness and temperature, and what comes of it. */
-export type PairCell = BakeTimes & { readonly thicknessMm: number; readonly airC: number };
+/** One pair of thickness and temperature, as it would be written, and what comes of it. */
+export type PairCell = BakeTimes & { readonly thicknessMm: number; readonly wantC: number };
 
 /**
  * A map of thickness by temperature: for each pair, when it is dry, through, golden, done and over. One cell a turn, so that
@@ -16,20 +17,20 @@ export type PairCell = BakeTimes & { readonly thicknessMm: number; readonly airC
  * Source   bakeUntilOver, one setting at one temperature and nothing on the piece; everything else as in the problem.
  */
 export function* pairMap(
-  problem: BakeProblem,
-  rule: DoneRule,
-  ownMm: number,
+  { problem, rule, thicknessMm: ownMm, firstC }: BakeCase,
   thicknesses: readonly number[],
   temperatures: readonly number[],
   { part = 0, parts = 1 }: { part?: number; parts?: number } = {},
 ): Generator<PairCell> {
   const march = new BakeMarch(24);
+  // What is known of this oven goes with every temperature that could be written.
+  const offC = problem.settings[0]!.airC - firstC;
   let n = 0;
   for (const thicknessMm of thicknesses) {
-    for (const airC of temperatures) {
+    for (const wantC of temperatures) {
       if (n++ % parts !== part) continue;
-      const { times } = bakeUntilOver(march, atPair(problem, thicknessMm / ownMm, airC), rule, { longestMin: 90 });
-      yield { thicknessMm, airC, ...times };
+      const { times } = bakeUntilOver(march, atPair(problem, thicknessMm / ownMm, wantC + offC), rule, { longestMin: 90 });
+      yield { thicknessMm, wantC, ...times };
     }
   }
 }

@@ -241,16 +241,15 @@ export function nudged(p: BakeProblem, by: BakeNudge): BakeProblem {
     browningFactor: p.browningFactor * Math.exp(browningLog),
   };
 }
-/** The same bake with its first setting at another temperature. */
-export function atFirstC(p: BakeProblem, wantC: number): BakeProblem {
-  const byC = wantC - p.settings[0]!.airC;
+/** The same bake with its first setting wanted so much hotter: what is known of the oven stays as it is. */
+export function firstHotter(p: BakeProblem, byC: number): BakeProblem {
   return {
     ...p,
     settings: p.settings.map((setting, i) =>
       i === 0
         ? {
             ...setting,
-            airC: wantC,
+            airC: setting.airC + byC,
             airFromC: setting.airFromC === null ? null : setting.airFromC + byC,
             wallC: setting.wallC === null ? null : setting.wallC + byC,
           }

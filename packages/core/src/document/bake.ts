@@ -43,6 +43,7 @@ export type PlannedLook = {
   readonly moistureShare: number;
   readonly coldestC: number;
   /** Of the bakes that could happen, those done by then. */ readonly doneShare: number;
+  /** At the minutes that the baker set. */ readonly asSet?: boolean;
 };
 
 export const againstWords = ['paler', 'asShown', 'darker'] as const;
@@ -171,6 +172,7 @@ export type RunStep = {
   readonly coldestC?: number;
   readonly moistureShare?: number;
   /** Share of bakes like it that are done by this look. */ readonly doneShare?: number;
+  /** A look at the minutes that the baker set. */ readonly asSet?: boolean;
   /** What may be measured here, and what was planned. */ readonly measures?: readonly {
     readonly what: MeasuredWhat;
     readonly planned?: number;

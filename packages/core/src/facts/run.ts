@@ -43,4 +43,10 @@ export const feelDosing = table(
   'judgement',
   'the middle of what rolls clean; half of what seems missing first, feel again, then the rest, then stop: a third dose chases the hand',
 );
+export const feelWarmth = table(
+  { warmK: 3, coldK: 5 },
+  'K warmer, colder than planned',
+  'judgement',
+  'fat that has softened feels like water, fat that has set like its lack: beyond this the temperature is mended first',
+);
 export const doneNearMin = fact(1.5, 'min', 'judgement', 'what one more look is worth where no looks were planned');

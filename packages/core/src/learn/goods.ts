@@ -1,8 +1,8 @@
-import { goodsLearning } from '../facts/learning.js';
+import { goodsLearning, trueBakes } from '../facts/learning.js';
 import { layerFloors } from '../facts/laminating.js';
 import { ratingNoise } from '../facts/texture.js';
 import { normalBelow } from '../math/normal.js';
-import { independent, sdsOf, updated } from '../math/belief.js';
+import { independent, sdsOf, updatedRobustly } from '../math/belief.js';
 import type { Learned } from '../document/kitchen.js';
 
 /** A reading that is `slope` times what a factor is off 1, with one sd of noise. */
@@ -17,16 +17,17 @@ const LEAST = 0.2;
  * Units    factor; 1 is the model.
  * Throws   nothing; nothing read gives null.
  * Findings none.
- * Source   Bayes' rule for one number with a normal prior (textbook); prior and noise facts/learning goodsLearning (judgement).
+ * Source   Bayes' rule for one number with a normal prior, noise Student's t (textbook); prior and noise facts/learning goodsLearning (judgement).
  */
 export function learnedFactor(what: 'lift' | 'spread', familyId: string, readings: readonly FactorReading[]): Learned | null {
   const used = readings.filter(({ slope }) => Math.abs(slope) > 1e-6);
   if (used.length === 0) return null;
-  const after = updated(
+  const after = updatedRobustly(
     independent([0], [prior[what]]),
     used.map(({ slope }) => [slope]),
     used.map(({ off }) => off),
-    used.map(({ sd }, i) => used.map((_, j) => (i === j ? sd ** 2 : 0))),
+    used.map(({ sd }) => sd),
+    trueBakes.values.freedom,
   );
   return {
     what,
@@ -48,14 +49,18 @@ export type KeptReading = { readonly bakeId: string; readonly seen: number; read
  * Units    factor; 1 is the model.
  * Throws   nothing; nothing rated after days gives null.
  * Findings none.
- * Source   Bayes' rule on a grid of the logarithm; prior facts/learning, noise facts/texture ratingNoise, both ratings, and the width of a dot.
+ * Source   Bayes' rule on a grid of the logarithm, noise Student's t; prior facts/learning, noise facts/texture ratingNoise, both ratings, and the width of a dot.
  */
 export function learnedPack(about: string, readings: readonly KeptReading[]): Learned | null {
   if (readings.length === 0) return null;
   const { packPriorLog } = goodsLearning.values;
   const noise = Math.sqrt(2 * (ratingNoise.value ** 2 + 2.5 ** 2 / 12));
-  const { value, sd } = onGrid(packPriorLog, 1, (leak) =>
-    readings.reduce((log, { seen, forecast }) => log - 0.5 * ((seen - forecast(leak)) / noise) ** 2, 0),
+  const { freedom } = trueBakes.values;
+  const { value, sd } = onGrid(
+    packPriorLog,
+    1,
+    (leak) =>
+    readings.reduce((log, { seen, forecast }) => log - ((freedom + 1) / 2) * Math.log1p(((seen - forecast(leak)) / noise) ** 2 / freedom), 0), // prettier-ignore
   );
   return { what: 'pack', about, value, sd, priorValue: 1, priorSd: packPriorLog, bakeIds: idsOf(readings) };
 }

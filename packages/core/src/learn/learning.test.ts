@@ -1,11 +1,12 @@
 import { demoCrackerV2, demoKitchen, demoLots } from '../demo/seeded-crackers.js';
 import { bakeCaseFor, evaluate } from '../evaluate.js';
 import { publishedIngredients } from '../ingredient/published.js';
-import { directions, independent, sdsOf, updated } from '../math/belief.js';
+import { directions, independent, sdsOf, updated, updatedRobustly } from '../math/belief.js';
 import { goodsFromBakes, ovenFromBakes } from './from-bakes.js';
 import { learnedFactor, learnedLayerFloor, learnedPack } from './goods.js';
 import { learnedOven } from './oven.js';
 import { learnedTexture } from './texture.js';
+import { learnedThirst } from './thirst.js';
 import { learningDoubts } from './true-bakes.js';
 import type { BakeEvent, Happened, RunStep } from '../document/bake.js';
 import type { Kitchen, Learned } from '../document/kitchen.js';
@@ -139,6 +140,33 @@ describe('texture that dots teach', () => {
     expect(tender.sd).toBeLessThan(before.tender.sd);
     expect(added).toEqual({ crisp: 0, tender: -0.8 });
     expect(crisp).toEqual(before.crisp);
+  });
+});
+
+describe('one bad bake in five does not carry the rest away (readings of our own: weak)', () => {
+  const good = [0, 1, 2, 3];
+  const rated = (dots: number) => (n: number) => ({ bakeId: `${n}`, forecast: 7, dots });
+  const ruled = (off: number) => (n: number) => ({ bakeId: `${n}`, slope: 2.5, off, sd: 0.3 });
+  const kept = (seen: number) => (n: number) => ({ bakeId: `${n}`, seen, forecast: (leak: number) => -3 * leak });
+  const layers = (apart: boolean) => (n: number) => ({ bakeId: `${n}`, doughUm: 45, apart });
+  const felt = (word: 'rollsClean' | 'sticks') => () => ({ getsOverWants: 1, word });
+  it.each([
+    ['dots', (bad: boolean) => learnedTexture('crisp', 'x', [...good.map(rated(4)), ...(bad ? [rated(1)(4)] : [])])!],
+    ['lift', (bad: boolean) => learnedFactor('lift', 'x', [...good.map(ruled(0.2)), ...(bad ? [ruled(-3)(4)] : [])])!],
+    ['spread', (bad: boolean) => learnedFactor('spread', 'x', [...good.map(ruled(0.2)), ...(bad ? [ruled(5)(4)] : [])])!],
+    ['pack', (bad: boolean) => learnedPack('x', [...good.map(kept(-3)), ...(bad ? [kept(-10)(4)] : [])])!],
+    ['layers', (bad: boolean) => learnedLayerFloor('x', [...good.map(layers(true)), ...(bad ? [layers(false)(4)] : [])])!],
+    ['thirst', (bad: boolean) => learnedThirst([...good.map(felt('rollsClean')), ...(bad ? [felt('sticks')()] : [])])],
+  ] as const)('%s', (_what, learned) => {
+    const [without, among] = [learned(false), learned(true)];
+    expect(Math.abs(among.value - without.value)).toBeLessThan(without.sd);
+  });
+
+  it('its weight falls the farther off it is; what is as expected is counted whole', () => {
+    const mean = (last: number) => updatedRobustly(independent([0], [1]), [[1], [1], [1], [1], [1]], [0.2, 0.2, 0.2, 0.2, last], [1, 1, 1, 1, 1], 4).mean[0]!; // prettier-ignore
+    expect(mean(0.2)).toBeCloseTo(1 / 6, 9);
+    expect(mean(30)).toBeLessThan(mean(4));
+    expect(mean(30)).toBeLessThan(0.25);
   });
 });
 

@@ -5,7 +5,7 @@ import { nudged } from '../bake/problem.js';
 import { ovenNudge, together } from '../bake/samples.js';
 import { lightnessOf, toneOf } from '../bake/tone.js';
 import { trueBakes } from '../facts/learning.js';
-import { independent, sdsOf, squaredDistance, updated } from '../math/belief.js';
+import { independent, sdsOf, updated, widening } from '../math/belief.js';
 import { onCurve } from '../math/interpolate.js';
 import type { BakeCase } from '../bake/bake-case.js';
 import type { BakeNudge } from '../bake/problem.js';
@@ -71,7 +71,7 @@ export function learnedOven(ovenId: string, loads: readonly BakedLoad[]): Learne
       const y = usable.map((k, r) => read[k]! - here[k]! + X[r]!.reduce((sum, slope, i) => sum + slope * mean[i]!, 0));
       const R = usable.map((a) => usable.map((b) => noises[n]![a]![b]!));
       const off = usable.map((k) => read[k]! - here[k]!);
-      const wider = strangeness(off, X, at.covariance, R);
+      const wider = widening(trueBakes.values.freedom, off, X, at.covariance, R);
       next = updated(
         next,
         X,
@@ -94,18 +94,6 @@ export function learnedOven(ovenId: string, loads: readonly BakedLoad[]): Learne
     joint: { mean: at.mean, covariance: at.covariance },
     bakeIds: [...new Set(used.map(({ bakeId }) => bakeId))],
   };
-}
-
-/** How many times wider the noise of a load is taken, from how far its readings are from what is believed: 1 for one that is as expected. */
-function strangeness(
-  off: readonly number[],
-  X: readonly (readonly number[])[],
-  covariance: readonly (readonly number[])[],
-  noise: readonly (readonly number[])[],
-): number {
-  if (off.length === 0) return 1;
-  const { freedom } = trueBakes.values;
-  return Math.max(1, (freedom + squaredDistance(off, X, covariance, noise)) / (freedom + off.length));
 }
 
 /** When done (min), share lost and tone of the top, as read. */

@@ -1,4 +1,6 @@
+import { trueBakes } from '../facts/learning.js';
 import { familyMiddleSd, ratingNoise } from '../facts/texture.js';
+import { independent, sdsOf, updatedRobustly } from '../math/belief.js';
 import { outlookFromRating } from '../outlook/rating.js';
 import type { Learned } from '../document/kitchen.js';
 
@@ -14,7 +16,7 @@ const DOT = 2.5;
  * Units    points of the Outlook, 0 to 10.
  * Throws   nothing; nothing rated gives null.
  * Findings none.
- * Source   a normal mean with a normal prior (textbook); prior facts/texture familyMiddleSd, noise ratingNoise (judgement) and the width of a dot.
+ * Source   a mean with a normal prior, noise Student's t (textbook); prior facts/texture familyMiddleSd, noise ratingNoise (judgement) and the width of a dot.
  *
  * @example
  * learnedTexture('crisp', 'cracker_savoury', [{ bakeId: 'a', forecast: 8, dots: 5 }]); // => value above 0, sd below the prior's
@@ -23,13 +25,18 @@ export function learnedTexture(what: 'crisp' | 'tender', familyId: string, rated
   if (rated.length === 0) return null;
   const priorSd = familyMiddleSd.value;
   const noiseSd = Math.hypot(ratingNoise.value, DOT / Math.sqrt(12));
-  const precision = 1 / priorSd ** 2 + rated.length / noiseSd ** 2;
-  const pull = rated.reduce((sum, { forecast, dots }) => sum + (outlookFromRating(what, dots) - forecast) / noiseSd ** 2, 0);
+  const after = updatedRobustly(
+    independent([0], [priorSd]),
+    rated.map(() => [1]),
+    rated.map(({ forecast, dots }) => outlookFromRating(what, dots) - forecast),
+    rated.map(() => noiseSd),
+    trueBakes.values.freedom,
+  );
   return {
     what,
     about: familyId,
-    value: pull / precision,
-    sd: Math.sqrt(1 / precision),
+    value: after.mean[0]!,
+    sd: sdsOf(after)[0]!,
     priorValue: 0,
     priorSd,
     bakeIds: [...new Set(rated.map(({ bakeId }) => bakeId))],

@@ -70,6 +70,58 @@ export function squaredDistance(
 }
 
 /**
+ * How many times wider the noise of readings is to be taken, for how far they are from what is believed: 1 for what is as expected.
+ *
+ * Units    none; as squaredDistance.
+ * Throws   Error where a covariance is not positive definite.
+ * Findings none.
+ * Source   Student's t as a normal whose width is not known: its mean precision given the readings (textbook); never narrower than said.
+ *
+ * @param freedom degrees of freedom: the fewer, the sooner a reading is thought to be something else
+ */
+export function widening(
+  freedom: number,
+  off: readonly number[],
+  X: readonly (readonly number[])[],
+  covariance: readonly (readonly number[])[],
+  noise: readonly (readonly number[])[],
+): number {
+  return off.length === 0 ? 1 : Math.max(1, (freedom + squaredDistance(off, X, covariance, noise)) / (freedom + off.length));
+}
+
+const ROUNDS = 12;
+
+/**
+ * What is believed after readings that know nothing of each other, any of which may be something else: the less one is explained, the less
+ * it counts.
+ *
+ * Units    as updated; `sd` is the noise of each reading.
+ * Throws   Error where a covariance is not positive definite.
+ * Findings none.
+ * Source   updated, each reading widened by what is believed after it, again and again.
+ *
+ * @example
+ * updatedRobustly(independent([0], [1]), [[1], [1], [1]], [0.5, 0.5, 20], [1, 1, 1], 4); // => mean about 0.5, not 5
+ */
+export function updatedRobustly(
+  prior: Belief,
+  X: readonly (readonly number[])[],
+  y: readonly number[],
+  sd: readonly number[],
+  freedom: number,
+): Belief {
+  let at = prior;
+  for (let round = 0; round < ROUNDS; round++) {
+    const variance = y.map((value, i) => {
+      const off = value - X[i]!.reduce((sum, slope, k) => sum + slope * at.mean[k]!, 0);
+      return sd[i]! ** 2 * widening(freedom, [off], [X[i]!], at.covariance, [[sd[i]! ** 2]]);
+    });
+    at = updated(prior, X, y, variance.map((one, i) => variance.map((_, j) => (i === j ? one : 0)))); // prettier-ignore
+  }
+  return at;
+}
+
+/**
  * Lower triangle L with L L' the covariance: a column is an independent direction in which the numbers stray together.
  *
  * Units    those of the caller.

@@ -82,16 +82,18 @@ function heldBack(steps: readonly RunStep[], isWater: (rowKey: string) => boolea
 function feeling({ formula, results: { dough } }: Made): RunStep[] {
   const [part] = formula.sheet.parts;
   const poured = part?.shape.kind === 'portion' && part.shape.form === 'poured';
-  const steps: RunStep[] = [];
+  // Warm dough feels wetter than it is: the probe speaks before the hand.
+  const steps: RunStep[] = [
+    {
+      key: 'doughC',
+      stage: 'dough',
+      kind: 'measure',
+      what: 'doughTemperature',
+      handsMin: hands.measure,
+      measures: [{ what: 'doughC', planned: dough.doughAtC }],
+    },
+  ];
   if (!poured && dough.wantsG > 0) steps.push({ key: 'feel', stage: 'dough', kind: 'feel', what: 'feel', handsMin: hands.feel });
-  steps.push({
-    key: 'doughC',
-    stage: 'dough',
-    kind: 'measure',
-    what: 'doughTemperature',
-    handsMin: hands.measure,
-    measures: [{ what: 'doughC', planned: dough.doughAtC }],
-  });
   return steps;
 }
 

@@ -1,3 +1,4 @@
+import { settingsAtMin } from '../bake/bake-case.js';
 import { dialFor, ovenOf } from '../bake/oven.js';
 import { doneNearMin, heatUpMin } from '../facts/run.js';
 import { dialWords } from '../units/dial.js';
@@ -48,7 +49,7 @@ export function baking(made: Made): RunStep[] {
   return steps;
 }
 
-/** Settings of the dial and looks, each after its wait, in the order of time. Looks before a later setting are left out. */
+/** Settings of the dial and looks, each after its wait, in the order of time: looks are planned from the last setting on. */
 function inOven(
   made: Made,
   base: { stage: 'bake'; load: number; loads: number },
@@ -58,11 +59,10 @@ function inOven(
 ): RunStep[] {
   const { settings, load } = { settings: made.formula.bake.steps, load: base.load };
   const since = `in:${load}`;
-  let at = 0;
+  const at = settingsAtMin(made.formula);
   const changes = settings.slice(1).map((setting, i): { atMin: number; make: () => RunStep[] } => {
-    at += settings[i]!.min;
     return {
-      atMin: at,
+      atMin: at[i]!,
       make: () => [
         ...(load === 1 ? goingOn(made, 'bakeStep', i + 1) : []),
         {
@@ -99,19 +99,23 @@ function inOven(
 function looksOf({ looks, results: { bake } }: Made): readonly PlannedLook[] {
   if (looks.length > 0) return looks;
   const { curve, done, totalMin, end } = bake;
-  const about = done?.value ?? totalMin;
-  return [about, about + doneNearMin.value].map((atMin, i) => {
-    const at = curve.min.findIndex((min) => min >= atMin);
-    const read = (series: readonly number[], otherwise: number) => series[at] ?? otherwise;
-    return {
-      atMin: Math.max(0.5, Math.round(atMin * 2) / 2),
-      topTone: read(curve.topTone, end.topTone),
-      baseTone: read(curve.baseTone, end.baseTone),
-      moistureShare: read(curve.moistureShare, end.moistureShare),
-      coldestC: read(curve.coldestC, end.coldestC),
-      doneShare: i === 0 ? 0.5 : 0.8,
-    };
-  });
+  const about = Math.max(0.5, Math.round((done?.value ?? totalMin) * 2) / 2);
+  const apart = Math.abs(about - totalMin) >= doneNearMin.value;
+  return [totalMin, apart ? about : totalMin + doneNearMin.value]
+    .sort((a, b) => a - b)
+    .map((atMin, i) => {
+      const at = curve.min.findIndex((min) => min >= atMin);
+      const read = (series: readonly number[], otherwise: number) => series[at] ?? otherwise;
+      return {
+        atMin,
+        ...(atMin === totalMin ? { asSet: true } : {}),
+        topTone: read(curve.topTone, end.topTone),
+        baseTone: read(curve.baseTone, end.baseTone),
+        moistureShare: read(curve.moistureShare, end.moistureShare),
+        coldestC: read(curve.coldestC, end.coldestC),
+        doneShare: i === 0 ? 0.5 : 0.8,
+      };
+    });
 }
 
 /** Cooled, finished, packed, served, rated. */

@@ -1,7 +1,9 @@
 import { demoPuffSticks } from '../demo/puff-sticks.js';
 import { demoCrackerV2, demoKitchen, demoLots } from '../demo/seeded-crackers.js';
 import { InputError } from '../errors.js';
-import { evaluate } from '../evaluate.js';
+import { bakeCaseFor, evaluate } from '../evaluate.js';
+import { planLooks } from '../bake/looks.js';
+import { bakeSamples } from '../bake/samples.js';
 import { publishedIngredients } from '../ingredient/published.js';
 import { seeded } from '../math/seeded.js';
 import { scaled } from '../solve/scale.js';
@@ -10,6 +12,7 @@ import { families } from '../facts/families.js';
 import { asBaked, lastOf, standingEvents, weighedOf } from '../document/happened.js';
 import { bowlDough } from './bowl.js';
 import { feelAnswer } from './feel-answer.js';
+import { feelsByWarmth } from './feel-warmth.js';
 import { eggOf, factorOfKept, keptFor, needsColdOnceBaked, stepsFrom } from './left-over.js';
 import { neededRests } from './needed-rests.js';
 import { isFarFromPlanned, runState, weighToleranceG } from './state.js';
@@ -79,6 +82,35 @@ describe('looks that are planned anew', () => {
   });
 });
 
+describe('a word that the temperature explains', () => {
+  const plannedC = crackers.find(({ key }) => key === 'doughC')!.measures![0]!.planned!;
+  it('warm dough that sticks is cooled, cold dough that cracks stands; the probe is asked before the hand', () => {
+    expect(feelsByWarmth('sticks', crackers, plannedC + 4)).toEqual({ is: 'warm', measuredC: plannedC + 4, plannedC });
+    expect(feelsByWarmth('cracks', crackers, plannedC - 6)).toMatchObject({ is: 'cold' });
+    expect(keys(crackers).indexOf('doughC')).toBeLessThan(keys(crackers).indexOf('feel'));
+  });
+  it('not one that is as planned, not measured, or felt the other way', () => {
+    for (const [word, measuredC] of [
+      ['sticks', plannedC + 1],
+      ['sticks', undefined],
+      ['sticks', plannedC - 9],
+      ['cracks', plannedC + 9],
+      ['rollsClean', plannedC + 9],
+    ] as const)
+      // prettier-ignore
+      expect(feelsByWarmth(word, crackers, measuredC)).toBeNull();
+  });
+});
+
+describe('the last roll of a laminated sheet', () => {
+  it('is told as large as it is cut', () => {
+    const { sheet } = evaluate(demoPuffSticks, demoKitchen, pantry);
+    if (sheet.state === 'waiting') throw new Error('the demo is worked out');
+    const { sheetWidthMm: widthMm, sheetLengthMm: lengthMm } = sheet.result.layout!;
+    expect(puff.find(({ key }) => key === 'lastRoll')).toMatchObject({ widthMm, lengthMm });
+  });
+});
+
 describe('steps of a run', () => {
   const starters = Object.values(families).map((family) => {
     let n = 0;
@@ -106,7 +138,7 @@ describe('steps of a run', () => {
     expect(at('weigh:b1')).toBeLessThan(at('mix:m1'));
     expect(at('weigh:r2')).toBe(at('mix:m1') + 1);
     expect(at('weigh:r1')).toBe(at('mix:m4') - 1);
-    expect(at('feel')).toBe(at('mix:m5') + 1);
+    expect([at('doughC'), at('feel')]).toEqual([at('mix:m5') + 1, at('mix:m5') + 2]);
     expect(crackers[at('weigh:r1')]).toMatchObject({ amountG: 87, heldG: 15 });
   });
 
@@ -141,10 +173,19 @@ describe('steps of a run', () => {
     expect(keys(puff)).not.toContain('roll:p1');
   });
 
-  it('take the looks that were planned; those before the last setting of the dial are left out', () => {
-    const look = (atMin: number) => ({ atMin, topTone: 3, baseTone: 3, moistureShare: 0.03, coldestC: 100, doneShare: 0.5 });
-    const steps = stepsOf(demoCrackerV2, [look(9), look(13.5), look(15)]);
-    expect(steps.filter(({ key }) => key.startsWith('look:1')).map(({ min }) => min)).toEqual([13.5, 15]);
+  it('lead through the very looks that were planned, the minutes that were set among them: every first formula, and one of two settings', () => {
+    const twoSettings = { ...demoCrackerV2, bake: { ...demoCrackerV2.bake, steps: [{ name: 'Hot', wantC: 230, min: 6 }, { name: 'Dry', wantC: 150, min: 9.5, turn: true }] } }; // prettier-ignore
+    for (const formula of [demoCrackerV2, twoSettings, ...starters.map(([, starter]) => starter)]) {
+      const theCase = bakeCaseFor(formula, demoKitchen, pantry)!;
+      const planned = planLooks([...bakeSamples(theCase.problem, theCase.rule, theCase.unknowns, 12)], {
+        fromMin: theCase.lastSettingMin,
+        setMin: theCase.totalMin,
+      });
+      const looks = planned.atMin.map((atMin) => ({ atMin, topTone: 3, baseTone: 3, moistureShare: 0.03, coldestC: 100, doneShare: 0.5, ...(atMin === theCase.totalMin ? { asSet: true } : {}) })); // prettier-ignore
+      const led = stepsOf(formula, looks).filter(({ what, load }) => what === 'look' && load === 1);
+      expect([formula.family, led.map(({ min }) => min)]).toEqual([formula.family, planned.atMin]);
+      expect(led.filter(({ asSet }) => asSet).map(({ min }) => min)).toEqual([theCase.totalMin]);
+    }
   });
 
   it('a formula that cannot be worked out says where', () => {

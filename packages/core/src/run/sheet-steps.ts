@@ -7,6 +7,9 @@ export function laminating(made: Made): RunStep[] {
   const { formula, results } = made;
   const { folds } = formula.sheet.laminate!;
   const laminate = results.sheet.laminate!;
+  // To the sheet that gives most pieces, the one that is cut.
+  const { layout } = results.sheet;
+  const lastSheet = layout ? { widthMm: layout.sheetWidthMm, lengthMm: layout.sheetLengthMm } : {};
   let fold = 0;
   return [
     ...formula.rows.filter(({ use }) => use === 'rollIn').flatMap(({ key }) => weigh(made, key, 1, 'sheet')),
@@ -21,7 +24,7 @@ export function laminating(made: Made): RunStep[] {
         thicknessMm: size.thicknessMm,
       };
       if (step.what === 'lockIn') return [{ ...base, key: 'lockIn', what: 'lockIn' }];
-      if (step.what === 'lastRoll') return [{ ...base, key: 'lastRoll', what: 'lastRoll' }];
+      if (step.what === 'lastRoll') return [{ ...base, ...lastSheet, key: 'lastRoll', what: 'lastRoll' }];
       const i = fold++;
       return [
         { ...base, key: `fold:${i}`, what: 'fold', parts: step.turn!.parts, n: i + 1, of: folds.length },

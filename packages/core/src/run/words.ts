@@ -180,7 +180,7 @@ const words: Readonly<Record<RunStep['what'], (step: RunStep, show: Show) => Ste
       s.coldestC !== undefined && s.coldestC < 92
         ? `Its middle is about ${show(s.coldestC, 'temperature')}.`
         : `About ${((s.moistureShare ?? 0) * 100).toFixed(0)} % water is left in it.`,
-    why: `${Math.round((s.doneShare ?? 0) * 100)} in 100 bakes like it are done by now.`,
+    why: `${s.asSet ? 'These are the minutes that were set. ' : ''}${Math.round((s.doneShare ?? 0) * 100)} in 100 bakes like it are done by now.`,
   }),
   out: (s) => ({
     title: `Out${load(s)}`,

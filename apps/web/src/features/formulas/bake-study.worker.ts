@@ -64,7 +64,7 @@ const api = {
     if (!theCase) return null;
     const all: PairCell[] = [];
     let batch: PairCell[] = [];
-    const cells = pairMap(theCase.problem, theCase.rule, theCase.thicknessMm, thicknesses, temperatures, share);
+    const cells = pairMap(theCase, thicknesses, temperatures, share);
     const finished = await inTurns(cells, (cell) => {
       all.push(cell);
       batch.push(cell);

@@ -1,7 +1,18 @@
 import { useCallback, useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { bowlDough, feelAnswer, handWordOrder, type FeelAnswer, type HandWord, type StepProgress } from '@north-leaf/core';
+import {
+  bowlDough,
+  feelAnswer,
+  feelsByWarmth,
+  handWordOrder,
+  type FeelAnswer,
+  type FeelsByWarmth,
+  type HandWord,
+  type StepProgress,
+} from '@north-leaf/core';
+import { usePreferences } from '../../../platform/preferences';
+import { showQuantity } from '../../../ui/quantity';
 import { handWordLabels } from '../../../ui/words';
 import { Answers } from './answers';
 import { bench } from './bench-style';
@@ -30,6 +41,8 @@ export function FeelStep({ run, progress, advance }: Props) {
     word && bowl
       ? feelAnswer(word, bowl.dough, { getsG: bowl.dough.getsG, heldG: bowl.heldG, dosesGiven }, bowl.formula, run.kitchen, run.pantry)
       : null;
+  const [asItIs, setAsItIs] = useState(false);
+  const warmth = word && !asItIs ? feelsByWarmth(word, run.run.steps, run.state.measured.doughC) : null;
   const take = useCallback((key: string) => setWord(key as HandWord), []);
 
   const said = async (then: 'dose' | 'end') => {
@@ -59,14 +72,16 @@ export function FeelStep({ run, progress, advance }: Props) {
   const dosing = answer !== null && !(answer.adds === 'water' && !water);
   const button = !word
     ? null
-    : isRight
-      ? 'Go on'
-      : !dosing
-        ? 'Leave it, go on'
-        : answer.adds === 'water'
-          ? `${capital(spoons(answer.spoons ?? 0))} in`
-          : `${benchGrams(answer.doseG)} g of blend in`;
-  const press = () => (word ? void said(dosing && !isRight ? 'dose' : 'end') : undefined);
+    : warmth
+      ? 'I will feel it again'
+      : isRight
+        ? 'Go on'
+        : !dosing
+          ? 'Leave it, go on'
+          : answer.adds === 'water'
+            ? `${capital(spoons(answer.spoons ?? 0))} in`
+            : `${benchGrams(answer.doseG)} g of blend in`;
+  const press = () => (warmth ? setWord(null) : word ? void said(dosing && !isRight ? 'dose' : 'end') : undefined);
   useNext(advance, {
     label: button ?? 'Next',
     detail: word ? '' : 'say how it feels',
@@ -89,15 +104,21 @@ export function FeelStep({ run, progress, advance }: Props) {
         onBack={advance.back}
       />
       <Box aria-live="polite" sx={{ display: 'grid', gap: 3 }}>
-        {word && (
+        {warmth && <Warmth {...warmth} />}
+        {word && !warmth && (
           <FeelSaid isRight={isRight} answer={dosing ? answer : null} dosesGiven={dosesGiven} wantedThirst={run.formula.blend.name} />
         )}
         {button && (
           <Box sx={{ display: 'flex', gap: 3, flexWrap: 'wrap' }}>
-            <Button variant="contained" disabled={busy} sx={bench.button} onClick={() => void said(dosing && !isRight ? 'dose' : 'end')}>
+            <Button variant="contained" disabled={busy} sx={bench.button} onClick={press}>
               {button}
             </Button>
-            {dosing && !isRight && (
+            {warmth && (
+              <Button variant="outlined" sx={bench.button} onClick={() => setAsItIs(true)}>
+                Go by this word all the same
+              </Button>
+            )}
+            {dosing && !isRight && !warmth && (
               <Button variant="outlined" disabled={busy} sx={bench.button} onClick={() => void said('end')}>
                 Leave it, go on
               </Button>
@@ -121,6 +142,22 @@ function feelWords(right: readonly HandWord[]): string {
 }
 
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
+
+/** The temperature explains the word: it is mended first. */
+function Warmth({ is, measuredC, plannedC }: FeelsByWarmth) {
+  const { units } = usePreferences();
+  const show = (celsius: number) => showQuantity(celsius, 'temperature', units, 0);
+  return (
+    <Box sx={bench.text}>
+      <b>
+        It is {show(measuredC)}, {show(plannedC)} was planned.
+      </b>{' '}
+      {is === 'warm'
+        ? `Soft fat feels like too much water: cool it until it is at ${show(plannedC)}, then feel again. Blend added now makes it dry once it is cold.`
+        : `Firm fat feels like too little water: let it stand until it is at ${show(plannedC)}, then feel again.`}
+    </Box>
+  );
+}
 
 function FeelSaid({
   isRight,

@@ -12,6 +12,7 @@ import {
   runTimes,
   scaled,
   stepsFrom,
+  type Evaluation,
   type Finding,
   type Formula,
   type Kitchen,
@@ -41,6 +42,8 @@ export type Size = { readonly factor: number } | (Begins & { readonly amountG: n
 export type Refused = { readonly path: string; readonly message: string };
 
 let formula: Formula;
+let evaluation: Evaluation;
+let begins: Begins['what'] | null;
 let kitchen: Kitchen;
 let pantry: Pantry;
 
@@ -51,9 +54,9 @@ const api = {
       [kitchen, pantry] = [itsKitchen, itsPantry];
       const factor = 'factor' in size ? size.factor : (factorOfKept(size.what, size.amountG, evaluate(written, kitchen, pantry)) ?? 1);
       formula = scaled(written, factor);
-      const evaluation = evaluate(formula, kitchen, pantry);
-      const whole = runSteps(formula, kitchen, pantry, evaluation);
-      const steps = 'what' in size ? stepsFrom(whole, size.what) : whole;
+      evaluation = evaluate(formula, kitchen, pantry);
+      begins = 'what' in size ? size.what : null;
+      const steps = stepsWith();
       const { sheet, dough } = evaluation;
       if (sheet.state === 'waiting' || dough.state === 'waiting') return { path: '', message: 'cannot be worked out' };
       return {
@@ -71,12 +74,13 @@ const api = {
     }
   },
   rests(): NeededRest[] {
-    return neededRests(formula, kitchen, pantry, evaluate(formula, kitchen, pantry));
+    return neededRests(formula, kitchen, pantry, evaluation);
   },
-  looks(): LooksStudy['looks'] {
+  /** When to look, and the steps with those looks in them: what is shown is what will be led. */
+  looks(): { readonly looks: LooksStudy['looks']; readonly steps: readonly RunStep[] } {
     const theCase = bakeCaseFor(formula, kitchen, pantry);
-    if (!theCase) return [];
-    return worked(looksStudy(theCase)).looks;
+    const looks = theCase ? worked(looksStudy(theCase)).looks : [];
+    return { looks, steps: stepsWith(looks) };
   },
   /** What is left of the looks of a bake that was seen and is not done; null where it cannot be worked out. */
   looksLeft(written: Formula, itsKitchen: Kitchen, itsPantry: Pantry, seen: SeenAtLook): LooksLeft | null {
@@ -84,6 +88,11 @@ const api = {
     return theCase && worked(looksAfter(theCase, seen));
   },
 };
+
+function stepsWith(looks?: LooksStudy['looks']): readonly RunStep[] {
+  const whole = runSteps(formula, kitchen, pantry, evaluation, looks);
+  return begins === null ? whole : stepsFrom(whole, begins);
+}
 
 function worked<T>(study: Generator<number, T>): T {
   for (;;) {

@@ -15,7 +15,7 @@ import { wrap, type Remote } from 'comlink';
 import { DateTime } from 'luxon';
 import { useNavigate, useSearchParams } from 'react-router';
 import { v4 } from 'uuid';
-import { beginningFor, canBegin, scaled, wordsFor, type MadeReady, type NeededRest, type PlannedLook } from '@north-leaf/core';
+import { beginningFor, canBegin, runTimes, scaled, wordsFor, type MadeReady, type NeededRest, type PlannedLook } from '@north-leaf/core';
 import { benchNow } from '../../../platform/bench-clock';
 import { ErrorPage } from '../../../platform/error-page';
 import { ApiError } from '../../../platform/http';
@@ -60,8 +60,8 @@ function usePlan(of: Asked): Planned | null {
       if ('message' in plan) return;
       const rests = await api.rests();
       setPlanned((before) => before && { ...before, rests });
-      const looks = await api.looks();
-      setPlanned((before) => before && { ...before, looks });
+      const { looks, steps } = await api.looks();
+      setPlanned((before) => before && { ...before, looks, plan: { ...plan, steps, times: runTimes(steps) } });
     })();
     return () => worker.terminate();
   }, [v, kitchen.data, pantry.data, of.size]);
@@ -266,7 +266,7 @@ function Ready({ of, plan, rests, looks }: { of: Asked; plan: RunPlan; rests: Pl
         </Box>
         <Box component="section" aria-label="Looks">
           <Typography variant="h2">Looks</Typography>
-          <Box sx={{ fontSize: 15 }}>{looks ? looks.map(({ atMin }) => `${atMin} min`).join(', ') || 'none is planned' : <Skeleton />}</Box>
+          <Box sx={{ fontSize: 15 }}>{looks ? looks.map(lookWords).join(', ') || 'none is planned' : <Skeleton />}</Box>
         </Box>
         <Box component="section" aria-label="Steps">
           <Typography variant="h2">Steps</Typography>
@@ -284,6 +284,8 @@ function Ready({ of, plan, rests, looks }: { of: Asked; plan: RunPlan; rests: Pl
     </Box>
   );
 }
+
+const lookWords = ({ atMin, asSet }: PlannedLook) => `${Number(atMin.toFixed(1))} min${asSet ? ' as set' : ''}`;
 
 const Figure = ({ value, label }: { value: string; label: string }) => (
   <Box>

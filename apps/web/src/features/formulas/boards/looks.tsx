@@ -72,7 +72,6 @@ function Tone({ tone }: { tone: number }) {
 function Plan({ study, goldenFromTone, coreC, dryBelowShare, onNotYet }: Props & { study: LooksStudy; onNotYet: (min: number) => void }) {
   const { palette } = useTheme();
   const { looks, done, caughtShare, looksCostMin } = study;
-  if (looks.length === 0) return <Box sx={{ fontSize: 13 }}>No look is planned: within the hour it is never done. See what is found.</Box>;
   const see = ({ topTone, baseTone, moistureShare, coldestC }: LooksStudy['looks'][number]) => {
     if (coreC !== null && coldestC < coreC - 1) return `core ${Math.round(coldestC)} °C, still setting`;
     if (Math.max(topTone, baseTone) < goldenFromTone - 0.2) return 'paler than it should be';
@@ -102,7 +101,10 @@ function Plan({ study, goldenFromTone, coreC, dryBelowShare, onNotYet }: Props &
         <tbody>
           {looks.map((look) => (
             <tr key={look.atMin}>
-              <th scope="row">{clock(look.atMin)}</th>
+              <th scope="row">
+                {clock(look.atMin)}
+                {look.asSet && <Box sx={{ fontSize: 12, fontWeight: 400 }}>as set</Box>}
+              </th>
               <td>
                 <Tone tone={look.topTone} />
               </td>
@@ -125,7 +127,9 @@ function Plan({ study, goldenFromTone, coreC, dryBelowShare, onNotYet }: Props &
         </tbody>
       </Box>
       <Box sx={{ fontSize: 12.5, color: 'text.secondary', pt: 1 }}>
-        {done && `Eight in ten are done between ${clock(round(done.p10))} and ${clock(round(done.p90))}. `}
+        {done
+          ? `Eight in ten are done between ${clock(round(done.p10))} and ${clock(round(done.p90))}. `
+          : 'More than one in ten is never done: see what is found. '}
         {`Of 100 such bakes these looks find ${Math.round(caughtShare * 100)} in time.`}
         {looksCostMin >= 0.05 && ` They cost ${looksCostMin.toFixed(1)} min.`}
       </Box>
@@ -148,7 +152,8 @@ function AfterNotYet({
   onNotYet: (min: number) => void;
   onBack: () => void;
 }) {
-  const rest = planLooks(study.samples, since);
+  const setMin = study.looks.find(({ asSet }) => asSet)?.atMin;
+  const rest = planLooks(study.samples, { afterMin: since, ...(setMin === undefined ? {} : { setMin }) });
   const band = doneBand(study.samples, since);
   return (
     <Box sx={{ fontSize: 13.5, display: 'grid', gap: 1 }} role="status">

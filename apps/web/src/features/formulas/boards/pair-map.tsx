@@ -127,7 +127,7 @@ function Map({ map, nowMm, nowC }: { map: MapState; nowMm: number; nowC: number 
         {
           path: '/bake/steps',
           from: from.bake.steps as never,
-          to: [{ name: from.bake.steps.length > 1 ? 'Bake' : from.bake.steps[0]!.name, wantC: roundTo(cell.airC, 1), min }],
+          to: [{ name: from.bake.steps.length > 1 ? 'Bake' : from.bake.steps[0]!.name, wantC: roundTo(cell.wantC, 1), min }],
         },
       ];
       return edits;
@@ -146,17 +146,17 @@ function Map({ map, nowMm, nowC }: { map: MapState; nowMm: number; nowC: number 
           const verdict = verdictOf(cell);
           return (
             <g
-              key={`${cell.thicknessMm} ${cell.airC}`}
+              key={`${cell.thicknessMm} ${cell.wantC}`}
               role="button"
               tabIndex={fine ? -1 : 0}
-              aria-label={`${cell.thicknessMm.toFixed(1)} mm at ${cell.airC.toFixed(0)} °C: ${verdictWords[verdict]}`}
+              aria-label={`${cell.thicknessMm.toFixed(1)} mm at ${cell.wantC.toFixed(0)} °C: ${verdictWords[verdict]}`}
               onClick={() => setChosen(cell)}
               onKeyDown={(event) => (event.key === 'Enter' || event.key === ' ') && setChosen(cell)}
               style={{ cursor: 'pointer' }}
             >
               <rect
                 x={x(cell.thicknessMm)}
-                y={y(cell.airC)}
+                y={y(cell.wantC)}
                 width={wide - (fine ? 0 : 1.5)}
                 height={tall - (fine ? 0 : 1.5)}
                 fill={fills[verdict]}
@@ -164,7 +164,7 @@ function Map({ map, nowMm, nowC }: { map: MapState; nowMm: number; nowC: number 
               {!fine && (
                 <text
                   x={x(cell.thicknessMm) + wide / 2}
-                  y={y(cell.airC) + tall / 2 + 4}
+                  y={y(cell.wantC) + tall / 2 + 4}
                   textAnchor="middle"
                   fontSize="11"
                   fill={palette.text.primary}
@@ -216,7 +216,7 @@ function Map({ map, nowMm, nowC }: { map: MapState; nowMm: number; nowC: number 
           }}
         >
           <span>
-            {showQuantity(chosen.thicknessMm, 'length', units)} at {showQuantity(chosen.airC, 'temperature', units, 0)}:{' '}
+            {showQuantity(chosen.thicknessMm, 'length', units)} at {showQuantity(chosen.wantC, 'temperature', units, 0)}:{' '}
             {verdictWords[verdictOf(chosen)]}
             {chosen.doneMin !== null && `, done at ${showDuration(chosen.doneMin)}`}
             {chosen.overMin !== null && `, over at ${showDuration(chosen.overMin)}`}.

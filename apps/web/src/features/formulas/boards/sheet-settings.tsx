@@ -78,7 +78,7 @@ const Roll = memo(function Roll({ massG, weighed }: RollProps) {
   });
   const chill = evaluation.chill.state === 'waiting' ? null : evaluation.chill.result;
   const bake = evaluation.bake.state === 'waiting' ? null : evaluation.bake.result;
-  const lift = bake ? bake.end.thicknessMm / bake.curve.thicknessMm[0]! : null;
+  const bakedMm = bake?.end.thicknessMm ?? null;
   const dust = rows.filter(({ use }) => use === 'dust').reduce((sum, { amountG }) => sum + amountG, 0);
   return (
     <>
@@ -91,16 +91,18 @@ const Roll = memo(function Roll({ massG, weighed }: RollProps) {
           <FormulaField path="/sheet/parts/0/thicknessMm" label="Thickness" kind="length" grain={0.1} />
         </FieldRow>
       )}
-      {lift !== null && !rises && !stands && (
+      {bakedMm !== null && !rises && !stands && (
         <FieldRow label="Baked, so high">
           <QuantityField
             label="Height when baked"
             kind="length"
             digits={1}
             grain={0.1}
-            value={thicknessMm * lift}
-            onChange={(baked, visit) =>
-              useDraft.getState().edit(`baked:${visit}`, setValue('/sheet/parts/0/thicknessMm', roundTo(baked / lift, 0.1)))
+            value={bakedMm}
+            onChange={(wanted, visit) =>
+              useDraft
+                .getState()
+                .edit(`baked:${visit}`, setValue('/sheet/parts/0/thicknessMm', roundTo((thicknessMm * wanted) / bakedMm, 0.1)))
             }
           />
         </FieldRow>
