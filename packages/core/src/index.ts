@@ -104,6 +104,7 @@ export type { WheatPlan, WheatStep, WheatStepCode } from './solve/from-wheat.js'
 export { isStillDoughOf, withDoughOf, withOwnDough } from './solve/dough-of.js';
 export { swapFlour } from './solve/swap-flour.js';
 export { swapChoices, swapRow } from './solve/swap-row.js';
+export { takenAsMade } from './solve/as-made.js';
 export type { RowSwap } from './solve/swap-row.js';
 export { decodeLabel, decodeLabelLoosely } from './label/decode-label.js';
 export { labelItemOf, readIngredientList } from './label/box.js';

@@ -94,7 +94,7 @@ export class LearningService implements OnModuleInit {
         doughs.push({ bakeId, formula, kitchen, pantry, factor, humidityShare, weighed: weighedOf(stood.slice(0, i)), word: what.word });
       });
     }
-    await this.kitchen.setLearned('thirstFactor', name, thirstOfBlend(name, doughs));
+    await this.kitchen.setLearned('thirstFactor', name, dated(thirstOfBlend(name, doughs), bakes));
   }
 
   /** Oven and texture, worked out anew from their latest bakes, beside the server's own thread. */
@@ -139,10 +139,10 @@ export class LearningService implements OnModuleInit {
     };
     const learned = await this.solver.run(job);
     await this.scope.transaction(async () => {
-      await this.kitchen.setLearned('oven', ovenId, learned.find(({ what }) => what === 'oven') ?? null);
+      await this.kitchen.setLearned('oven', ovenId, dated(learned.find(({ what }) => what === 'oven') ?? null, rows));
       for (const what of goodsWhats) {
         const about = aboutOf(what);
-        await this.kitchen.setLearned(what, about, learned.find((one) => one.what === what && one.about === about) ?? null);
+        await this.kitchen.setLearned(what, about, dated(learned.find((one) => one.what === what && one.about === about) ?? null, rows));
       }
     });
   }
@@ -151,6 +151,16 @@ export class LearningService implements OnModuleInit {
 /** Events from which an oven or a mouth is learned. */
 export const teaches = ({ what, corrects }: BakeEvent) =>
   ['measured', 'rated', 'looked', 'noticed', 'ended'].includes(what.kind) || corrects !== undefined;
+
+/** With the days of the bakes it is from, so that it can be said since when it holds. */
+function dated(learned: Learned | null, bakes: readonly Pick<BakeRow, 'id' | 'startedAt'>[]): Learned | null {
+  if (!learned) return null;
+  const at = bakes
+    .filter(({ id }) => learned.bakeIds.includes(id))
+    .map(({ startedAt }) => startedAt.toISOString())
+    .sort();
+  return at.length === 0 ? learned : { ...learned, firstAt: at[0]!, lastAt: at.at(-1)! };
+}
 
 /** Since when bakes count for something learned; empty: from the first. */
 const learnedSince = ({ learned }: Kitchen, what: Learned['what'], about: string): string =>

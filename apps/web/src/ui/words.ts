@@ -1,4 +1,4 @@
-import type { Oven, HandWord } from '@north-leaf/core';
+import type { Oven, HandWord, RowUse } from '@north-leaf/core';
 
 /** The hand's words for a dough, as they stand on the screen. */
 export const handWordLabels: Record<HandWord, string> = {
@@ -7,6 +7,16 @@ export const handWordLabels: Record<HandWord, string> = {
   rollsClean: 'Rolls clean',
   tacky: 'Tacky',
   sticks: 'Sticks',
+};
+
+/** Where a row of a formula goes. */
+export const rowUseWords: Readonly<Record<RowUse, string>> = {
+  dough: 'into the dough',
+  rollIn: 'folded in',
+  wash: 'as a wash',
+  topping: 'on top',
+  filling: 'as filling',
+  dust: 'as dust',
 };
 
 /** How an oven heats, as bakers say it. */

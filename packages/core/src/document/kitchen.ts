@@ -48,6 +48,8 @@ export type Learned = {
   /** Of `oven` its offset in K. */ readonly value: number;
   readonly sd: number;
   readonly bakeIds: readonly string[];
+  /** When the first and the last of those bakes were begun. */ readonly firstAt?: string;
+  readonly lastAt?: string;
   /** What was weighed or read, where no bake record holds it. */ readonly from?: string;
   /** What was believed before any of it. */ readonly priorValue?: number;
   readonly priorSd?: number;

@@ -1,3 +1,4 @@
+import { Suspense } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Skeleton from '@mui/material/Skeleton';
@@ -9,6 +10,7 @@ import type { FormulaVersion, Run } from '@north-leaf/contracts';
 import { ErrorPage } from '../../platform/error-page';
 import { Page } from '../../ui/page';
 import { versionQuery } from '../formulas/api';
+import { TakeAsMade } from '../formulas/doors';
 import { kitchenQuery } from '../kitchen/api';
 import { runQuery } from './api';
 import { Doubted } from './record/doubted';
@@ -89,6 +91,11 @@ function Record({ bake, version }: { bake: Run; version: FormulaVersion }) {
       >
         <Box sx={{ display: 'grid', gap: 5, alignContent: 'start' }}>
           <Weighed bake={bake} version={version} />
+          {(ended !== undefined || bake.steps.length === 0) && (
+            <Suspense>
+              <TakeAsMade bake={bake} version={version} />
+            </Suspense>
+          )}
           <Kept bake={bake} version={version} />
           <Waited bake={bake} scaleStepG={kitchen?.scaleStepG ?? 0.1} />
         </Box>

@@ -1,4 +1,5 @@
-import { editsBetween, families, valueAt, type Edit, type Formula, type Pantry, type Place } from '@north-leaf/core';
+import { editsBetween, families, valueAt, type Edit, type Formula, type Pantry, type Place, type RowUse } from '@north-leaf/core';
+import { rowUseWords } from '../../ui/words';
 
 const words: readonly [RegExp, string, string][] = [
   [/^\/blendG$/, 'Blend', 'g'],
@@ -68,7 +69,7 @@ export function describeEdit({ path, from, to }: Edit, formula: Formula, pantry:
     if (row[2] === 'goesOn') return `${name}: goes on ${momentOf(to)}`;
     if (row[2] === 'fat') return `${name}: goes in otherwise`;
     if (row[2] === 'ingredientId') return `${nameOf(from)} → ${nameOf(to)}`;
-    if (row[2] === 'use') return `${name}: ${useWords[String(to)] ?? 'goes elsewhere'}`;
+    if (row[2] === 'use') return `${name}: ${rowUseWords[to as RowUse] ?? 'goes elsewhere'}`;
     return unit === '' ? `${name} changed` : old2new(name, from, to, unit);
   }
   const share = /^\/blend\/rows\/(\d+)(?:\/(\w+))?$/.exec(path);
@@ -180,14 +181,6 @@ function old2new(name: string, from: unknown, to: unknown, unit: string): string
   return `${name} ${show(from)} → ${show(to)}${unit ? ` ${unit}` : ''}`;
 }
 
-const useWords: Readonly<Record<string, string>> = {
-  dough: 'into the dough',
-  rollIn: 'folded in',
-  wash: 'as a wash',
-  topping: 'on top',
-  filling: 'as filling',
-  dust: 'as dust',
-};
 /** Where nothing smaller has words of its own. */
 const sections: readonly (readonly [start: string, words: string])[] = [
   ['/blend', 'The blend'],

@@ -1,6 +1,6 @@
 import { useEffect } from 'react';
 import type { FormulaDetail, FormulaVersion } from '@north-leaf/contracts';
-import { editsBetween } from '@north-leaf/core';
+import { editsBetween, type Edit, type Formula } from '@north-leaf/core';
 import { ApiError } from '../../platform/http';
 import { storeDraft } from './api';
 import { useDraft } from './draft-store';
@@ -73,6 +73,19 @@ export function useDraftKeeping(formulaId: string): void {
     const again = setInterval(() => void keepOnServer(), AGAIN_MS);
     return () => clearInterval(again);
   }, [storing]);
+}
+
+/** Changes a formula's draft from another page, as one step that can be undone there: kept here, then on the server. */
+export async function keepChange(
+  detail: FormulaDetail,
+  saved: FormulaVersion,
+  step: string,
+  edits: (formula: Formula) => readonly Edit[],
+): Promise<void> {
+  await openDraft(detail, saved);
+  useDraft.getState().edit(step, edits);
+  await keepHere(true);
+  await keepOnServer();
 }
 
 /** Sends what is still waiting for its moment, now. */

@@ -3,12 +3,15 @@ import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
-import { asBaked, measureWords, type MeasuredWhat } from '@north-leaf/core';
+import { measureWords, type MeasuredWhat, type RowUse } from '@north-leaf/core';
+import type { FormulaVersion } from '@north-leaf/contracts';
 import { usePreferences, type UnitSystem } from '../../../platform/preferences';
 import { showQuantity } from '../../../ui/quantity';
-import { handWordLabels } from '../../../ui/words';
+import { handWordLabels, rowUseWords } from '../../../ui/words';
 import { last, measured } from '../api';
 import { showMeasured } from '../run/bench-words';
+import { countedChanges, describeEdits } from '../../formulas/doors';
+import { whatWentIn } from './what-went-in';
 import type { Link } from './trials-page';
 
 const shown: readonly MeasuredWhat[] = ['doughC', 'rawMm', 'bakeMin', 'topTone', 'baseTone', 'bakedMm', 'coreC', 'pieces'];
@@ -51,33 +54,30 @@ export function TrialTable({ links, every }: { links: readonly Link[]; every: bo
 }
 
 function rowsOf(links: readonly Link[], units: UnitSystem): Row[] {
-  const made = links.map(({ bake, version }) => asBaked(version.formula, bake.events));
   const of = (name: string, value: (link: Link, i: number) => string | undefined): Row => ({
     name,
     values: links.map((link, i) => value(link, i) ?? '–'),
   });
   const mass = (g: number | undefined) => (g === undefined ? undefined : showQuantity(g, 'mass', units));
-  const blend = of('Blend', ({ version }) => version.formula.blend.rows.map(({ share }) => (share * 100).toFixed(1)).join(' / '));
-  const keys = [...new Set(links.flatMap(({ version }) => version.formula.rows.map(({ key }) => key)))];
-  const amounts = keys.map((key) => {
-    const row = links.map(({ version }) => version.formula.rows.find((one) => one.key === key)).find((one) => one !== undefined)!;
-    const name =
-      links[0]!.version.pantry.ingredients[row.ingredientId]?.name ??
-      links.at(-1)!.version.pantry.ingredients[row.ingredientId]?.name ??
-      row.ingredientId;
-    return of(name, ({ bake, version }, i) => {
-      const planned = version.formula.rows.find((one) => one.key === key)?.amountG;
-      const inG = made[i]!.weighed[key];
-      return mass(inG !== undefined ? inG / bake.factor : planned);
-    });
-  });
+  const nameOf = (id: string) => links.map(({ version }) => version.pantry.ingredients[id]?.name).find((name) => name !== undefined) ?? id;
+  const amounts = whatWentIn(
+    links.map(({ bake, version }) => ({ formula: version.formula, events: bake.events, factor: bake.factor })),
+  ).map(({ ingredientId, part, amountsG }) =>
+    of(`${nameOf(ingredientId)}${part === 'blend' || part === 'dough' ? '' : `, ${rowUseWords[part as RowUse]}`}`, (_, i) =>
+      mass(amountsG[i]),
+    ),
+  );
   return [
     of('Version', ({ version }) => `v${version.version}`),
-    blend,
+    of('Changed by hand', ({ version }, i) => changedSince(links[i - 1]?.version, version)),
     ...amounts,
     of('Felt', ({ bake }) => last(bake, (one) => (one.kind === 'felt' ? handWordLabels[one.word] : undefined))),
     of('Oven', ({ version }) => version.kitchen.ovens.find(({ id }) => id === version.formula.bake.ovenId)?.name),
-    of('Steps in the oven', ({ version }) => version.formula.bake.steps.map(({ name, min }) => `${name} ${min} min`).join(', ')),
+    of('Steps in the oven', ({ version }) =>
+      version.formula.bake.steps
+        .map(({ name, wantC, min }) => `${name} ${wantC === null ? 'off' : showQuantity(wantC, 'temperature', units, 0)} ${min} min`)
+        .join(', '),
+    ),
     of('Kitchen', ({ bake }) => `${bake.roomC.toFixed(1)} °C, ${Math.round(bake.humidityShare * 100)} % damp`),
     ...shown.map((what) => of(measureWords[what].name, ({ bake }) => { const value = measured(bake, what); return value === undefined ? undefined : showMeasured(what, value, units); })), // prettier-ignore
     of('Weight lost', ({ bake }) => {
@@ -96,4 +96,11 @@ function rowsOf(links: readonly Link[], units: UnitSystem): Row[] {
     }),
     of('Note', ({ bake }) => last(bake, (one) => (one.kind === 'noted' ? one.text : undefined))),
   ];
+}
+
+/** What the version sets otherwise than the one before it in the chain. */
+function changedSince(before: FormulaVersion | undefined, { formula, pantry }: FormulaVersion): string | undefined {
+  if (!before) return undefined;
+  const words = describeEdits(countedChanges(before.formula, formula), before.formula, { ...pantry, ingredients: { ...before.pantry.ingredients, ...pantry.ingredients } }, 12); // prettier-ignore
+  return words === '' ? undefined : words;
 }

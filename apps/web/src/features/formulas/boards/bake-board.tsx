@@ -1,3 +1,4 @@
+import { Suspense } from 'react';
 import AddIcon from '@mui/icons-material/Add';
 import CloseIcon from '@mui/icons-material/Close';
 import Box from '@mui/material/Box';
@@ -10,10 +11,11 @@ import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
 import { Link } from 'react-router';
-import { dialWords, type BakeStep } from '@north-leaf/core';
+import { dialWords, learnedOf, type BakeStep, type Formula } from '@north-leaf/core';
 import { Choice } from '../../../ui/choice';
 import { ovenKinds } from '../../../ui/words';
 import { FieldRow } from '../../../ui/field-row';
+import { LearnedHere } from '../../kitchen/doors';
 import { useLooks } from '../bake-study';
 import { useDraft } from '../draft-store';
 import { stageQuestions } from '../stages';
@@ -45,6 +47,17 @@ function handled({ name, wantC, min }: BakeStep, how: Handling): BakeStep {
   return { name, wantC, min, ...(how === 'weighted' ? { weighted: true } : how === 'turn' ? { turn: true } : {}) };
 }
 
+/** What could have been learned that moves this board's forecast. */
+const learnedHere = ({ family, bake: { ovenId } }: Formula) =>
+  [
+    ['oven', ovenId],
+    ['ovenHeatFactor', ovenId],
+    ['lift', family],
+    ['spread', family],
+    ['crisp', family],
+    ['tender', family],
+  ] as const;
+
 function BakeSettings({ looks }: { looks: ReturnType<typeof useLooks> }) {
   const formula = useFormula();
   const { kitchen } = useSurroundings();
@@ -69,7 +82,9 @@ function BakeSettings({ looks }: { looks: ReturnType<typeof useLooks> }) {
         {result &&
           (result.ovenMeasured
             ? 'Measured: the dial is set so that the air is as wanted. '
-            : 'Never measured: the dial is taken at its word. ')}
+            : learnedOf(kitchen, 'oven', bake.ovenId)
+              ? 'Never measured; what your bakes say of it is below. '
+              : 'Never measured: the dial is taken at its word. ')}
         <Link to={`/kitchen/ovens/${bake.ovenId}`} style={{ color: 'inherit' }}>
           About this oven
         </Link>
@@ -248,6 +263,9 @@ function BakeSettings({ looks }: { looks: ReturnType<typeof useLooks> }) {
           <FormulaField path="/bake/done/coreC" label="Done at core" kind="temperature" digits={0} />
         )}
       </FieldRow>
+      <Suspense>
+        <LearnedHere kitchen={kitchen} of={learnedHere(formula)} />
+      </Suspense>
       <WeighTray />
       <Box sx={{ fontSize: 12.5, color: 'text.secondary', pt: 2 }}>
         Trays and steam burn: dry cloths, open the door away from you. Stop at golden: acrylamide rises with colour.

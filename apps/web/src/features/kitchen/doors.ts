@@ -1,0 +1,4 @@
+import { lazy } from 'react';
+
+/** What of the kitchen other features show where they stand. */
+export const LearnedHere = lazy(async () => ({ default: (await import('./learned-here')).LearnedHere }));

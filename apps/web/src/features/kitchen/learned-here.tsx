@@ -1,0 +1,54 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import type { Kitchen, Learned } from '@north-leaf/core';
+import { notify } from '../../platform/notices';
+import { useKitchenChange } from './api';
+import { learnedFrom, learnedName, learnedRows } from './learned-words';
+
+/** What bakes have taught that moves a forecast, where the forecast stands; put aside or used again in one press. */
+export function LearnedHere({ kitchen, of }: { kitchen: Kitchen; of: readonly (readonly [Learned['what'], string])[] }) {
+  const learned = of.flatMap(([what, about]) => kitchen.learned.filter((one) => one.what === what && one.about === about));
+  const told = learned.filter(({ bakeIds, from }) => bakeIds.length > 0 || from !== undefined);
+  if (told.length === 0) return null;
+  return (
+    <Box component="section" aria-label="Learned from your bakes" sx={{ pt: 3, display: 'grid', gap: 2 }}>
+      <Typography variant="h3">Learned from your bakes</Typography>
+      {told.map((one) => (
+        <One key={`${one.what} ${one.about}`} learned={one} kitchen={kitchen} />
+      ))}
+    </Box>
+  );
+}
+
+function One({ learned, kitchen }: { learned: Learned; kitchen: Kitchen }) {
+  const change = useKitchenChange();
+  const { what, about, setAside } = learned;
+  const name = learnedName(learned, kitchen);
+  const treat = () =>
+    change.mutate(
+      { kind: 'learned', learned: { what, about, do: setAside ? 'use' : 'setAside' } },
+      { onError: (error) => notify(`Not changed: ${error.message}`, 'error') },
+    );
+  return (
+    <Box role="group" aria-label={name} sx={{ fontSize: 13.5, display: 'grid', gridTemplateColumns: '1fr auto', columnGap: 3 }}>
+      <Box sx={{ opacity: setAside ? 0.75 : 1 }}>
+        <b>{name}</b>
+        {learnedRows(learned).map(({ of, before, now }) => (
+          <Box key={of}>
+            {of} {now}{' '}
+            <Box component="span" sx={{ color: 'text.secondary' }}>
+              ({before} before)
+            </Box>
+          </Box>
+        ))}
+        <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>
+          {learnedFrom(learned, kitchen)} {setAside && <b>Set aside: this forecast is made without it.</b>}
+        </Box>
+      </Box>
+      <Button size="small" variant="outlined" onClick={treat} disabled={change.isPending} sx={{ alignSelf: 'start', minHeight: 28 }}>
+        {setAside ? 'Use it again' : 'Set aside'}
+      </Button>
+    </Box>
+  );
+}
