@@ -33,6 +33,15 @@ test('a bake on record: planned beside real, a value corrected, dots after days,
   await expect(weighed.getByRole('row', { name: /Sorghum flour/ })).toContainText('134.4 g');
   // The spoons were never put in.
   await expect(weighed.getByRole('row', { name: /^Water/ })).toContainText('−15 g');
+  const otherwise = page.getByRole('alert').filter({ hasText: 'Made otherwise than written' });
+  await expect(otherwise).toContainText('Water 102 → 87 g');
+  await otherwise.getByRole('button', { name: 'Take it into the next version' }).click();
+  await expect(page).toHaveURL(/\/dough$/);
+  await expect(page.getByLabel('Water grams')).toHaveValue('87');
+  await page.getByRole('button', { name: 'Back to v2' }).click();
+  await expect(page.getByLabel('Water grams')).toHaveValue('102');
+  await expect(page.getByTestId('storing')).toHaveText(/^stored/);
+  await page.goto(`/bakes/${id}`);
   const measured = page.getByRole('region', { name: 'Measured' });
   await measured.getByRole('button', { name: 'Correct Tone of the top' }).click();
   await measured.getByLabel('Tone of the top, corrected').fill('9');
@@ -72,7 +81,7 @@ test('bakes side by side: what changed, what each change did, what is not explai
   await expect(page.getByRole('region', { name: /^From bake/ }).last()).toContainText('Time in the oven');
   await expect(page.getByRole('table', { name: 'Only what differs' })).toContainText('In the oven');
   await page.getByRole('button', { name: 'Show every row' }).click();
-  await expect(page.getByRole('table', { name: 'Everything' })).toContainText('Blend');
+  await expect(page.getByRole('table', { name: 'Everything' })).toContainText('Sorghum flour');
   const tasting = page.getByRole('region', { name: 'Blind tasting' });
   await expect(tasting).toContainText('8 of 12 have to be right');
   await tasting.getByLabel('Right').fill('9');
@@ -99,6 +108,16 @@ test('what bakes taught is shown with what was believed before, set aside and be
   await oven.getByRole('button', { name: 'Set aside' }).click();
   await expect(oven).toContainText('Set aside: forecasts use what was believed before.');
   await oven.getByRole('button', { name: 'Use it again' }).click();
+  // The board whose forecast it moves says it too, and does without it at one press.
+  await page.goto('/formulas/3f3a2a52-8c0c-4b57-9c7e-1f6a5c0e7a11/bake');
+  const here = page.getByRole('region', { name: 'Learned from your bakes' }).getByRole('group', { name: 'Oven oven a' });
+  await expect(here).toContainText(/From \d bakes?, \d+ \w+ \d{4}/);
+  await here.getByRole('button', { name: 'Set aside' }).click();
+  await expect(here).toContainText('this forecast is made without it');
+  await here.getByRole('button', { name: 'Use it again' }).click();
+  await expect(here.getByRole('button', { name: 'Set aside' })).toBeVisible();
+  await page.goto('/kitchen');
+  await page.getByRole('button', { name: 'Learned from bakes' }).click();
   await oven.getByRole('button', { name: 'Begin anew' }).click();
   await expect(oven).toContainText('Begun anew: no bake since then.');
   await axe(page, 'learned');

@@ -175,7 +175,6 @@ describe('what is left after a look that found it not done', () => {
 });
 
 describe('map of thickness and temperature', () => {
-  const { problem, rule, thicknessMm } = cracker;
   const cells = [...pairMap(cracker, [2, 3, 4], [150, 180, 210])];
 
   it('thicker is later, hotter is sooner (physical direction)', () => {

@@ -36,10 +36,13 @@ export async function openDraft(detail: FormulaDetail, saved: FormulaVersion): P
     open({ ...base, ...draftOf(own), storing: serverRevision > own.revision ? 'clash' : 'hereOnly' });
     return;
   }
+  // An answer from the cache may be older than what this browser has stored since, even know of no draft: only a save takes one away.
+  if (own && own.revision > 0 && own.revision >= serverRevision) {
+    open({ ...base, ...draftOf(own), storing: 'stored' });
+    return;
+  }
   if (server && server.basedOn === saved.version) {
-    // An answer from the cache may be older than what this browser has stored since.
-    if (own && own.revision >= serverRevision) open({ ...base, ...draftOf(own), storing: 'stored' });
-    else open({ ...base, formula: server.formula, typed: server.typed, revision: serverRevision, storing: 'stored' });
+    open({ ...base, formula: server.formula, typed: server.typed, revision: serverRevision, storing: 'stored' });
     return;
   }
   open({ ...base, formula: saved.formula, typed: {}, revision: serverRevision, storing: 'clean' });
