@@ -7,6 +7,8 @@ import { createRequire } from 'node:module';
 import { join } from 'node:path';
 import { node, ROOT, say } from './bootstrap.mjs';
 
+const { coreVersion } = await import('../packages/core/dist/core-version.js');
+
 const PORT = 4338;
 const FORMULA = '3f3a2a52-8c0c-4b57-9c7e-1f6a5c0e7a11';
 const median = (values) => [...values].sort((a, b) => a - b)[values.length >> 1];
@@ -126,7 +128,7 @@ const memoryMb = (pid) => Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid
 
 /** So many requests a second for so long, whoever is still waiting: of each 100, 70 reads, 29 events, 1 save. */
 async function load(perSecond, seconds, { runs, formula }) {
-  const reads = ['/formulas', '/bakes?limit=20', '/bakes/running', '/kitchen', `/formulas/${FORMULA}`, `/bakes/${runs[0]}`, '/pantry'];
+  const reads = ['/formulas', '/bakes?limit=20', '/bakes/running', '/kitchen', `/formulas/${FORMULA}`, `/bakes/${runs[0]}`, `/pantry?have=${coreVersion}`];
   const found = { read: [], event: [], save: [], errors: 0 };
   const waiting = [];
   const from = performance.now();

@@ -35,8 +35,6 @@ export type Evaluation = {
   /** null while any stage is waiting. */ readonly outlook: Outlook | null;
 };
 
-/** A formula's meaning changes only with this number; every stored version keeps the one it was worked out with. */
-export const coreVersion = '1.9.0';
 
 /**
  * Works a formula out, all the way down the Line.

@@ -1,4 +1,5 @@
-export { bakeCaseFor, evaluate, evaluateDough, coreVersion, problemsOf, findingsOf } from './evaluate.js';
+export { coreVersion } from './core-version.js';
+export { bakeCaseFor, evaluate, evaluateDough, problemsOf, findingsOf } from './evaluate.js';
 export { InputError, within } from './errors.js';
 export { againstWords, beginnings, canBegin, handWordOrder, leftOvers, measuredWhats, stepKinds, stepWhats } from './document/bake.js';
 export { applyEdits, editsBetween, EditRefused, inverseOf, valueAt } from './document/edits.js';

@@ -60,7 +60,8 @@ export class LearningService implements OnModuleInit {
   /** Works the thirst of a blend out anew, from the words that hands said of doughs of it and what was in the bowl by then. */
   private async learnThirst({ formulaId, version }: LaterJobs['thirst']): Promise<void> {
     const { name } = (await this.formulas.formulaOf(formulaId, version)).blend;
-    const since = learnedSince(await this.kitchen.current(), 'thirstFactor', name);
+    const kitchenNow = await this.kitchen.current();
+    const since = learnedSince(kitchenNow, 'thirstFactor', name);
     const bakes = await this.scope.query<BakeRow>(
       `SELECT b.* FROM "bakes" b JOIN "formula_versions" v
          ON v."kitchenId" = b."kitchenId" AND v."formulaId" = b."formulaId" AND v."version" = b."version"
@@ -94,7 +95,7 @@ export class LearningService implements OnModuleInit {
         doughs.push({ bakeId, formula, kitchen, pantry, factor, humidityShare, weighed: weighedOf(stood.slice(0, i)), word: what.word });
       });
     }
-    await this.kitchen.setLearned('thirstFactor', name, dated(thirstOfBlend(name, doughs), bakes));
+    await this.kitchen.setLearned('thirstFactor', name, dated(thirstOfBlend(name, doughs), bakes), kitchenNow);
   }
 
   /** Oven and texture, worked out anew from their latest bakes, beside the server's own thread. */
@@ -139,10 +140,11 @@ export class LearningService implements OnModuleInit {
     };
     const learned = await this.solver.run(job);
     await this.scope.transaction(async () => {
-      await this.kitchen.setLearned('oven', ovenId, dated(learned.find(({ what }) => what === 'oven') ?? null, rows));
+      await this.kitchen.setLearned('oven', ovenId, dated(learned.find(({ what }) => what === 'oven') ?? null, rows), kitchen);
       for (const what of goodsWhats) {
         const about = aboutOf(what);
-        await this.kitchen.setLearned(what, about, dated(learned.find((one) => one.what === what && one.about === about) ?? null, rows));
+        const found = learned.find((one) => one.what === what && one.about === about) ?? null;
+        await this.kitchen.setLearned(what, about, dated(found, rows), kitchen);
       }
     });
   }

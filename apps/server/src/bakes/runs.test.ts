@@ -1,7 +1,9 @@
 import { randomUUID } from 'node:crypto';
+import { readFile } from 'node:fs/promises';
+import { join } from 'node:path';
 import sharp from 'sharp';
 import { anApp, until, type AnApp } from '../testing/an-app.js';
-import type { BakeEvent, Happened, Kitchen, Lot } from '@north-leaf/core';
+import { runState, type BakeEvent, type Happened, type Kitchen, type Lot, type RunStep } from '@north-leaf/core';
 import type { BakesPart, PantryBook, Run } from '@north-leaf/contracts';
 
 const FORMULA = '3f3a2a52-8c0c-4b57-9c7e-1f6a5c0e7a11';
@@ -109,6 +111,36 @@ describe('a run', () => {
     expect(await ids()).toContain(id);
     await send(id, [event({ kind: 'ended' })]);
     expect(await ids()).not.toContain(id);
+  });
+
+  it('begun before an update it goes on as it was planned then, with what a page of that time sends, and is ended', async () => {
+    const { id: template } = await start();
+    const id = randomUUID();
+    const steps = JSON.parse(await readFile(join(import.meta.dirname, '../testing/run-of-core-1.5.json'), 'utf8')) as RunStep[];
+    const columns = `"kitchenId", "formulaId", "version", "factor", "roomC", "humidityShare", "startedAt"`;
+    await the.asOwner(
+      `INSERT INTO "bakes" ("id", "number", "steps", ${columns})
+       SELECT $1, (SELECT max("number") + 1 FROM "bakes"), $2, ${columns} FROM "bakes" WHERE "id" = $3`,
+      [id, JSON.stringify(steps), template],
+    );
+    await the.asOwner(`INSERT INTO "runs_under_way" SELECT "kitchenId", $1 FROM "bakes" WHERE "id" = $1`, [id]);
+    expect((await the.http().get(`/api/bakes/${id}`)).body.steps).toEqual(steps);
+    const said = steps.flatMap(({ key, kind, rowKey, amountG, measures }) => [
+      ...(kind === 'weigh' ? [event({ kind: 'weighed', rowKey: rowKey!, addedG: amountG! }, key)] : []),
+      ...(kind === 'feel' ? [event({ kind: 'felt', word: 'rollsClean' }, key)] : []),
+      ...(kind === 'look' ? [event({ kind: 'looked', against: 'asShown' }, key)] : []),
+      ...(measures ?? []).flatMap(({ what, planned }) =>
+        planned === undefined ? [] : [event({ kind: 'measured', what, value: planned }, key)],
+      ),
+      event({ kind: 'stepEnded' }, key),
+    ]);
+    await send(id, said).expect(200);
+    await send(id, [event({ kind: 'ended' })]).expect(200);
+    const { events, steps: after } = (await the.http().get(`/api/bakes/${id}`)).body as Run;
+    expect(after).toEqual(steps);
+    expect(runState(after, events, 0.1)).toMatchObject({ state: 'ended', allDone: true });
+    expect(((await the.http().get('/api/bakes/running')).body as Run[]).map((run) => run.id)).not.toContain(id);
+    await send(template, [event({ kind: 'ended' })]);
   });
 
   it('teaches the blend’s thirst by each word and what was in the bowl by then', async () => {

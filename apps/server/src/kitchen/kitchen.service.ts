@@ -130,10 +130,14 @@ export class KitchenService {
     });
   }
 
-  /** What was learned of one thing, in place of what was known of it; null forgets it. Set aside stays set aside, a reset stays one. */
-  setLearned(what: Learned['what'], about: string, learned: Learned | null): Promise<Kitchen> {
+  /** What was learned of one thing, in place of what was known of it; null forgets it. Set aside stays set aside, a reset stays one.
+   * `workedOutFor` is the kitchen as it was when the work began. */
+  setLearned(what: Learned['what'], about: string, learned: Learned | null, workedOutFor: Kitchen): Promise<Kitchen> {
     return this.change((kitchen) => {
-      const held = kitchen.learned.find((one) => one.what === what && one.about === about);
+      const heldIn = (of: Kitchen) => of.learned.find((one) => one.what === what && one.about === about);
+      const held = heldIn(kitchen);
+      // Begun anew while it was being worked out: what it says is of bakes that count no more.
+      if (held?.since !== heldIn(workedOutFor)?.since) return kitchen;
       const others = kitchen.learned.filter((one) => one !== held);
       const kept = { ...(held?.setAside ? { setAside: true } : {}), ...(held?.since ? { since: held.since } : {}) };
       // A reset with nothing learned since is remembered: the bakes before it do not come back.

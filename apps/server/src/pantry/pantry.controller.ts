@@ -1,5 +1,6 @@
-import { Body, Controller, Delete, Get, HttpCode, Param, Put } from '@nestjs/common';
+import { Body, Controller, Delete, Get, HttpCode, Param, Put, Query } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
+import { coreVersion } from '@north-leaf/core';
 import { ingredientChangeBodySchema, lotBodySchema, ownIngredientBodySchema, preparationBodySchema } from '@north-leaf/contracts';
 import { IdPipe } from '../platform/pipes.js';
 import { PantryService } from './pantry.service.js';
@@ -10,8 +11,9 @@ import type { IngredientChangeBody, LotBody, OwnIngredientBody, PantryBook, Prep
 export class PantryController {
   constructor(private readonly pantry: PantryService) {}
 
-  @Get() whole(): Promise<PantryBook> {
-    return this.pantry.whole();
+  /** `have`: the release of the published table that the asker has; the same one is not sent again. */
+  @Get() whole(@Query('have') have?: string): Promise<PantryBook> {
+    return have === coreVersion ? this.pantry.beside() : this.pantry.whole();
   }
 
   @Put('lots/:id') storeLot(@Param('id', new IdPipe()) id: string, @Body({ schema: lotBodySchema }) body: LotBody): Promise<Stored> {

@@ -67,6 +67,13 @@ export class PantryService {
     };
   }
 
+  /** The same without what stands in the published table as it is: who has that table puts the two together. */
+  async beside(): Promise<PantryBook> {
+    const book = await this.whole();
+    const published = publishedIngredients();
+    return { ...book, ingredients: Object.fromEntries(Object.entries(book.ingredients).filter(([id, one]) => published[id] !== one)) };
+  }
+
   /** Only what a formula names, and what that is made of: what is stored with its version. */
   async for(formula: Formula): Promise<Pantry> {
     const { ingredients, lots, on } = await this.whole();

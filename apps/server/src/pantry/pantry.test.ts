@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { demoCrackerV2, publishedIngredients, type Lot } from '@north-leaf/core';
+import { coreVersion, demoCrackerV2, publishedIngredients, type Lot } from '@north-leaf/core';
 import { anApp, type AnApp } from '../testing/an-app.js';
 import type { PantryBook } from '@north-leaf/contracts';
 
@@ -25,6 +25,15 @@ describe('the pantry', () => {
     expect(book.ingredients['b7a1d6c0-55f1-4c0e-9b52-2f6f7f0f3e31']).toMatchObject({ name: 'Honey and sesame glaze', kind: 'filling' });
     expect(book.on).toMatch(/^\d{4}-\d\d-\d\d$/);
     expect(book.broken).toEqual({});
+  });
+
+  it('is sent without the published table to who has it: put together it is the whole; an older table is not taken for this one', async () => {
+    const whole = await pantry();
+    const have = async (release: string) => (await server.http().get(`/api/pantry?have=${release}`).expect(200)).body as PantryBook;
+    const beside = await have(coreVersion);
+    expect(Object.keys(beside.ingredients).length).toBeLessThan(20);
+    expect({ ...beside, ingredients: { ...publishedIngredients(), ...beside.ingredients } }).toEqual(whole);
+    expect(await have('1.0.0')).toEqual(whole);
   });
 });
 

@@ -1,6 +1,7 @@
 import { queryOptions, useMutation, useQueryClient } from '@tanstack/react-query';
 import {
   confusions,
+  coreVersion,
   findIngredients,
   type Ingredient,
   type IngredientChange,
@@ -24,7 +25,14 @@ export const pantryTabs = [
 export const pantryKeys = { all: ['pantry'] as const };
 export const pantryQuery = queryOptions({
   queryKey: pantryKeys.all,
-  queryFn: () => request<PantryBook>('GET', '/pantry'),
+  // The published table comes with the pages; the kitchen's own comes from the server.
+  queryFn: async () => {
+    const [{ published }, book] = await Promise.all([
+      import('./published'),
+      request<PantryBook>('GET', `/pantry?have=${coreVersion}`),
+    ]);
+    return { ...book, ingredients: { ...published(), ...book.ingredients } };
+  },
   staleTime: 60_000,
 });
 

@@ -85,7 +85,7 @@ describe('looks', () => {
     expect(goOn).toHaveBeenCalled();
   });
 
-  it('of thick goods it tells the core, and of what is never done it plans nothing', () => {
+  it('of thick goods it tells the core; what is never done is led to the minutes that were set', () => {
     const { unmount } = shown({
       coreC: 95,
       study: {
@@ -99,7 +99,8 @@ describe('looks', () => {
     expect(screen.getByRole('row', { name: /core 88 °C, still setting/ })).toBeInTheDocument();
     expect(screen.getByRole('row', { name: /golden, core 97 °C/ })).toBeInTheDocument();
     unmount();
-    shown({ study: { ...study, looks: [] } });
-    expect(screen.getByText(/No look is planned/)).toBeInTheDocument();
+    shown({ study: { ...study, done: null, looks: [{ ...look(15, 1), asSet: true }] } });
+    expect(screen.getByRole('row', { name: /15 min as set/ })).toBeInTheDocument();
+    expect(screen.getByText(/More than one in ten is never done/)).toBeInTheDocument();
   });
 });
