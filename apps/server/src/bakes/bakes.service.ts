@@ -96,8 +96,8 @@ export class BakesService {
         await this.refuseUnknown(formulaId, version);
         const startedAt = new Date(body.events[0]?.at ?? this.clock.now());
         await this.insert({ id, formulaId, version, factor, roomC, humidityShare, startedAt, steps: null, begins: null });
-        await this.add(await this.entity(id), body.events);
-        if (!body.events.some(({ what }) => what.kind === 'weighed')) await this.takeStock(await this.entity(id), body.events);
+        await this.add(await this.header(id), body.events);
+        if (!body.events.some(({ what }) => what.kind === 'weighed')) await this.takeStock(await this.header(id), body.events);
       }
       return bakeOf(await this.entity(id), (await eventsOf(this.scope, [id]))(id));
     });
@@ -128,8 +128,8 @@ export class BakesService {
           ...confirmed.map(({ code, reason }): BakeEvent => ({ id: randomUUID(), at, what: { kind: 'confirmed', code, reason } })),
         ];
         await this.underWay.insert({ bakeId: id });
-        await this.add(await this.entity(id), events);
-        if (begins) await this.takeStock(await this.entity(id), events);
+        await this.add(await this.header(id), events);
+        if (begins) await this.takeStock(await this.header(id), events);
       }
       return this.run(id);
     });
@@ -185,7 +185,7 @@ export class BakesService {
     return this.scope.transaction(async () => {
       // Two devices of one run send the same things: one after the other, so that each finds what is stored.
       await this.scope.lock(`bake:${id}`);
-      return this.add(await this.entity(id), events);
+      return this.add(await this.header(id), events);
     });
   }
 
@@ -232,7 +232,7 @@ export class BakesService {
         await this.photos.insert({ id: photoId, bakeId: id, jpeg });
       }
       const event: BakeEvent = { id: photoId, at, what: { kind: 'photographed', photoId } };
-      return this.add(await this.entity(id), [event]);
+      return this.add(await this.header(id), [event]);
     });
   }
 
@@ -243,10 +243,10 @@ export class BakesService {
   }
 
   /** What the bake took from the lots, worked out from its version and what was weighed. Of a run, only what was weighed has been taken. */
-  private async takeStock(bake: BakeEntity, events: readonly BakeEvent[]): Promise<void> {
+  private async takeStock(bake: Header, events: readonly BakeEvent[]): Promise<void> {
     const formula = await this.formulas.formulaOf(bake.formulaId, bake.version);
     const made = asBaked(formula, events);
-    const none = bake.steps === null ? {} : Object.fromEntries([...formula.blend.rows, ...formula.rows].map(({ key }) => [key, 0]));
+    const none = !bake.isRun ? {} : Object.fromEntries([...formula.blend.rows, ...formula.rows].map(({ key }) => [key, 0]));
     const besides = bake.begins ? [{ rowKey: 'begins', lotId: bake.begins.lotId, usedG: bake.begins.amountG }] : [];
     await this.pantry.take(bake.id, made.formula, bake.factor, { ...none, ...made.weighed }, made.bags, besides);
   }
@@ -276,23 +276,12 @@ export class BakesService {
   }
 
   /** Stores what is not stored yet, and all that follows from it; gives what is stored of these. Within a transaction that holds the bake. */
-  private async add(bake: BakeEntity, events: readonly BakeEvent[]): Promise<readonly BakeEvent[]> {
+  private async add(bake: Header, events: readonly BakeEvent[]): Promise<readonly BakeEvent[]> {
     if (events.length === 0) return [];
-    const rows = await this.scope.query<EventRow>(
-      `SELECT "id", "bakeId", "at", "stepKey", "corrects", "what" FROM "bake_events" WHERE "kitchenId" = $1 AND "id" = ANY($2::uuid[])`,
-      [await this.scope.id(), events.map(({ id }) => id)],
-    );
-    refuseTaken(rows, bake.id, events);
-    const stored = new Map(byBake(rows)(bake.id).map((event) => [event.id, event]));
-    const fresh: BakeEvent[] = [];
-    for (const event of events) {
-      if (stored.has(event.id)) continue;
-      const kept = { ...event, at: new Date(event.at).toISOString() };
-      stored.set(event.id, kept);
-      fresh.push(kept);
-    }
-    await this.events.insert(
-      ...fresh.map(({ id, at, stepKey, corrects, what }) => ({
+    const sent = new Map<string, BakeEvent>();
+    for (const event of events) if (!sent.has(event.id)) sent.set(event.id, { ...event, at: new Date(event.at).toISOString() });
+    const stored = await this.events.insertNew(
+      [...sent.values()].map(({ id, at, stepKey, corrects, what }) => ({
         id,
         bakeId: bake.id,
         at: new Date(at),
@@ -300,14 +289,29 @@ export class BakesService {
         corrects: corrects ?? null,
         what,
       })),
+      'id',
     );
+    const fresh = stored.map(({ id }) => sent.get(id)!);
+    // What was there before is answered as it is stored.
+    for (const { id } of fresh) sent.delete(id);
+    const held = sent.size === 0 ? [] : await this.stored([...sent.keys()], bake.id, events);
     if (fresh.some(matters)) await this.follow(bake, fresh);
     if (fresh.length > 0) await this.news.tell({ what: 'bake', id: bake.id });
-    return inOrder([...stored.values()]);
+    return inOrder([...held, ...fresh]);
+  }
+
+  /** Events of this bake that are on record already; one of another bake's is refused. */
+  private async stored(ids: readonly string[], bakeId: string, events: readonly BakeEvent[]): Promise<readonly BakeEvent[]> {
+    const rows = await this.scope.query<EventRow>(
+      `SELECT "id", "bakeId", "at", "stepKey", "corrects", "what" FROM "bake_events" WHERE "kitchenId" = $1 AND "id" = ANY($2::uuid[])`,
+      [await this.scope.id(), ids],
+    );
+    refuseTaken(rows, bakeId, events);
+    return byBake(rows)(bakeId);
   }
 
   /** What follows from new events: how the formula is liked, what the lots have lost, whether the run is over, what is to be learned. */
-  private async follow(bake: BakeEntity, fresh: readonly BakeEvent[]): Promise<void> {
+  private async follow(bake: Header, fresh: readonly BakeEvent[]): Promise<void> {
     const ids = new Set(fresh.map(({ id }) => id));
     const after = (await eventsOf(this.scope, [bake.id]))(bake.id);
     const has = (kind: BakeEvent['what']['kind']) => fresh.some(({ what }) => what.kind === kind);
@@ -318,18 +322,29 @@ export class BakesService {
       await this.formulas.tally(bake.formulaId, likedMore(before, after));
     }
     if (has('weighed') || has('swapped') || has('added') || corrected) await this.takeStock(bake, after);
-    if (bake.steps !== null && (has('ended') || corrected)) await this.markEnded(bake, after);
+    if (bake.isRun && (has('ended') || corrected)) await this.markEnded(bake.id, after);
     const about = { formulaId: bake.formulaId, version: bake.version };
     // Only where a hand has spoken: a weight alone says nothing of the blend's thirst.
     if (has('felt') || (after.some(isFelt) && (has('weighed') || corrected))) await this.later.ask('thirst', bake.formulaId, about);
     if (fresh.some(teaches)) await this.later.ask('bakes', bake.formulaId, about);
   }
 
-  private async markEnded(bake: BakeEntity, events: readonly BakeEvent[]): Promise<void> {
+  private async markEnded(bakeId: string, events: readonly BakeEvent[]): Promise<void> {
     const { scaleStepG } = await this.kitchen.current();
-    const ended = runState(bake.steps!, events, scaleStepG).state === 'ended';
-    await this.underWay.delete({ bakeId: bake.id });
-    if (!ended) await this.underWay.insert({ bakeId: bake.id });
+    const { steps } = await this.entity(bakeId);
+    const ended = runState(steps!, events, scaleStepG).state === 'ended';
+    await this.underWay.delete({ bakeId });
+    if (!ended) await this.underWay.insert({ bakeId });
+  }
+
+  /** A bake without the steps of its run, which are large and mostly not asked for. */
+  private async header(id: string): Promise<Header> {
+    const [found] = await this.scope.query<Header>(
+      `SELECT "id", "formulaId", "version", "factor", "begins", "steps" IS NOT NULL AS "isRun" FROM "bakes" WHERE "kitchenId" = $1 AND "id" = $2`,
+      [await this.scope.id(), id],
+    );
+    if (!found) throw new ApiError('notFound', 'This bake is not here.');
+    return found;
   }
 
   private async entity(id: string): Promise<BakeEntity> {
@@ -366,6 +381,7 @@ function likedMore(before: readonly BakeEvent[], after: readonly BakeEvent[]): T
 const likedOf = (events: readonly BakeEvent[]): number[] =>
   standingEvents(events).flatMap(({ what }) => (what.kind === 'rated' && what.liked !== undefined ? [what.liked] : []));
 
+type Header = Pick<BakeEntity, 'id' | 'formulaId' | 'version' | 'factor' | 'begins'> & { readonly isRun: boolean };
 type KeptBegins = Begins & { readonly amountG: number };
 
 const MOST_PHOTOS = 24;

@@ -113,6 +113,17 @@ describe('a run', () => {
     expect(await ids()).not.toContain(id);
   });
 
+  it('teaches the blend’s thirst by each word and what was in the bowl by then', async () => {
+    const before = await thirst();
+    const { id, steps } = await start();
+    const weighed = steps
+      .filter(({ kind, stage }) => kind === 'weigh' && (stage === 'blend' || stage === 'dough'))
+      .map(({ key, rowKey, amountG }) => event({ kind: 'weighed', rowKey: rowKey!, addedG: amountG! }, key));
+    await send(id, weighed);
+    await send(id, [event({ kind: 'felt', word: 'sandy' }, 'feel')]).expect(200);
+    expect(await until(thirst, (now) => now !== before)).toBeGreaterThan(before!);
+  });
+
   it('begun before an update it goes on as it was planned then, with what a page of that time sends, and is ended', async () => {
     const { id: template } = await start();
     const id = randomUUID();
@@ -141,17 +152,6 @@ describe('a run', () => {
     expect(runState(after, events, 0.1)).toMatchObject({ state: 'ended', allDone: true });
     expect(((await the.http().get('/api/bakes/running')).body as Run[]).map((run) => run.id)).not.toContain(id);
     await send(template, [event({ kind: 'ended' })]);
-  });
-
-  it('teaches the blend’s thirst by each word and what was in the bowl by then', async () => {
-    const before = await thirst();
-    const { id, steps } = await start();
-    const weighed = steps
-      .filter(({ kind, stage }) => kind === 'weigh' && (stage === 'blend' || stage === 'dough'))
-      .map(({ key, rowKey, amountG }) => event({ kind: 'weighed', rowKey: rowKey!, addedG: amountG! }, key));
-    await send(id, weighed);
-    await send(id, [event({ kind: 'felt', word: 'sandy' }, 'feel')]).expect(200);
-    expect(await until(thirst, (now) => now !== before)).toBeGreaterThan(before!);
   });
 });
 

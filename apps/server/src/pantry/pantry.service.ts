@@ -1,6 +1,8 @@
 import { Injectable } from '@nestjs/common';
 import {
   fromPreparation,
+  liftLot,
+  liftPreparation,
   InputError,
   publishedIngredients,
   reachedIds,
@@ -20,7 +22,7 @@ import { ApiError, invalid } from '../platform/errors.js';
 import { KitchenScope } from '../platform/kitchen-scope.js';
 import { sameJson } from '../platform/same-json.js';
 import { InjectTable, type OfKitchen, Table } from '../platform/table.js';
-import { IngredientEntity, type KitchenIngredient } from './ingredient.entity.js';
+import { IngredientEntity, liftWritten, type KitchenIngredient } from './ingredient.entity.js';
 import { LotUseEntity } from './lot-use.entity.js';
 import { LotEntity } from './lot.entity.js';
 import { PreparationEntity } from './preparation.entity.js';
@@ -45,10 +47,7 @@ export class PantryService {
   /** The published ingredients with this kitchen's corrections, its own and its preparations, and its lots as they are now. */
   async whole(): Promise<PantryBook> {
     const { zone } = await this.kitchen.current();
-    // One after the other: a request has one connection.
-    const written = await this.written.find({ order: { id: 'ASC' } });
-    const lotRows = await this.lots.find({ order: { id: 'ASC' } });
-    const preparationRows = await this.preparations.find({ order: { id: 'ASC' } });
+    const { written, lotRows, preparationRows } = await this.rows();
     const published: Record<string, Ingredient> = { ...publishedIngredients() };
     for (const { id, document } of written) {
       if ('own' in document) published[id] = document.own;
@@ -64,6 +63,24 @@ export class PantryService {
       preparations,
       revisions: { lots: revisionsOf(lotRows), ingredients: revisionsOf(written), preparations: revisionsOf(preparationRows) },
       broken: Object.fromEntries(Object.entries(broken).map(([id, { path, message }]) => [id, `${path}: ${message}`])),
+    };
+  }
+
+  /** Everything a pantry is made of, by one statement: it is read in most of what a bench says. */
+  private async rows() {
+    const rows = await this.scope.query<PantryRow>(
+      `SELECT 'lot' AS "of", "id", "document", "revision", "usedG" FROM "lots" WHERE "kitchenId" = $1
+       UNION ALL SELECT 'ingredient', "id", "document", "revision", 0 FROM "ingredients" WHERE "kitchenId" = $1
+       UNION ALL SELECT 'preparation', "id", "document", "revision", 0 FROM "preparations" WHERE "kitchenId" = $1
+       ORDER BY "of", "id"`,
+      [await this.scope.id()],
+    );
+    const those = <D>(which: PantryRow['of'], lift: (stored: D) => D) =>
+      rows.flatMap(({ of, document, ...row }) => (of === which ? [{ ...row, document: lift(document as D) }] : []));
+    return {
+      written: those('ingredient', liftWritten),
+      lotRows: those('lot', liftLot),
+      preparationRows: those('preparation', liftPreparation),
     };
   }
 
@@ -160,6 +177,7 @@ export class PantryService {
     // A bake of long ago may name what the pantry has no more: then nothing can be taken.
     const known = [...formula.blend.rows, ...formula.rows].every(({ ingredientId }) => pantry.ingredients[ingredientId]);
     const now = known ? [...together(stockUses(formula, factor, weighed, pantry, bags)), ...besides] : [];
+    if (sameUses(before, now)) return;
     await this.uses.delete({ bakeId });
     await this.uses.insert(...now.map((use) => ({ bakeId, at, ...use })));
     const moved = new Map<string, number>();
@@ -216,6 +234,19 @@ export class PantryService {
 
 type Taken = { readonly rowKey: string; readonly lotId: string; readonly usedG: number };
 
+type PantryRow = {
+  readonly of: 'lot' | 'ingredient' | 'preparation';
+  readonly id: string;
+  readonly document: unknown;
+  readonly revision: number;
+  readonly usedG: number;
+};
+
+const sameUses = (before: readonly Taken[], now: readonly Taken[]): boolean => {
+  const held = new Map(before.map(({ rowKey, lotId, usedG }) => [`${rowKey}/${lotId}`, usedG]));
+  return before.length === now.length && now.every(({ rowKey, lotId, usedG }) => held.get(`${rowKey}/${lotId}`) === usedG);
+};
+
 /** Of one row and one lot one use: a row may be weighed in several goes. */
 function together(uses: readonly Taken[]): Taken[] {
   const sums = new Map<string, Taken>();
@@ -237,7 +268,7 @@ function withOnHand(lot: Lot, onHandG: number | undefined): Lot {
 }
 
 /** A lot with what the bakes since its last count have left of it. */
-function lotNow({ document, usedG }: LotEntity): Lot {
+function lotNow({ document, usedG }: Pick<LotEntity, 'document' | 'usedG'>): Lot {
   if (document.onHandG === undefined) return document;
   return { ...document, onHandG: Math.max(0, Number((document.onHandG - usedG).toFixed(3))) };
 }
