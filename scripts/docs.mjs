@@ -1,11 +1,14 @@
 // Writes docs/facts.md, docs/findings.md and docs/ingredients.md from the core itself. Deterministic: CI fails when they are stale.
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { writeAnswers } from './answers.mjs';
 import { checkNode, ensureInstalled, node, plainFailures, ROOT, TSC } from './bootstrap.mjs';
 
 plainFailures();
 checkNode();
 ensureInstalled();
+node([TSC, '-b', 'tsconfig.build.json']);
+writeAnswers();
 node([TSC, '-b', 'tsconfig.build.json']);
 const core = (path) => import(join(ROOT, 'packages/core/dist', path));
 

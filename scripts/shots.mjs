@@ -166,9 +166,9 @@ try {
     page.on('console', (message) => message.type() === 'error' && say(`${view.name}: ${message.text()}`));
     page.on('pageerror', (error) => say(`${view.name}: ${error}`));
     await page.goto(`http://127.0.0.1:${port}${view.path ?? `/run/${runs[0]}`}`);
-    // A page about runs listens for ever: it is never idle.
-    await page.waitForLoadState(/^\/(run|$)/.test(view.path ?? '/run') ? 'load' : 'networkidle');
-    await page.waitForTimeout(1200);
+    // A page listens for news for ever: it is never idle.
+    await page.waitForLoadState('load');
+    await page.waitForTimeout(2000);
     await view.act?.(page);
     await page.screenshot({ path: join(out, `${view.name}.png`) });
     await context.request.delete(`http://127.0.0.1:${port}/api${formula}/draft`);

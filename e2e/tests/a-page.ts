@@ -1,4 +1,4 @@
-import { expect, type Page } from '@playwright/test';
+import { expect, type APIRequestContext, type Page } from '@playwright/test';
 
 export const CRACKER = '/formulas/3f3a2a52-8c0c-4b57-9c7e-1f6a5c0e7a11';
 
@@ -20,4 +20,16 @@ export async function pour(page: Page, text: string): Promise<void> {
   const before = await outlook(page).getAttribute('data-tender');
   await water(page).fill(text);
   await expect(outlook(page)).not.toHaveAttribute('data-tender', before ?? '');
+}
+
+/** Whatever a journey typed into the crackers is gone: a page that is left sends its draft, so it is left first. */
+export async function forgetDraft(page: Page, request: APIRequestContext): Promise<void> {
+  await page.goto('about:blank');
+  let gone = 0;
+  await expect(async () => {
+    const { draft } = (await (await request.get(`/api${CRACKER}`)).json()) as { draft: object | null };
+    if (draft) await request.delete(`/api${CRACKER}/draft`);
+    gone = draft ? 0 : gone + 1;
+    expect(gone).toBe(3);
+  }).toPass({ intervals: [60] });
 }

@@ -81,3 +81,12 @@ export async function put(page: Page, grams: number): Promise<void> {
       await page.getByRole('button', { name, exact: true }).click();
   }
 }
+
+/** On to the next step by the key, a wait that has to be ended twice ended twice. */
+export async function goOn(page: Page): Promise<void> {
+  const before = await title(page).textContent();
+  await expect(async () => {
+    if ((await title(page).textContent()) === before) await page.keyboard.press('PageDown');
+    expect(await title(page).textContent()).not.toBe(before);
+  }).toPass({ intervals: [90, 160, 250] });
+}

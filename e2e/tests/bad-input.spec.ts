@@ -1,9 +1,7 @@
 import { expect, test } from './a-house.js';
-import { complaints, CRACKER, outlook, storing, water } from './a-page.js';
+import { complaints, CRACKER, forgetDraft, outlook, storing, water } from './a-page.js';
 
-test.afterEach(async ({ request }) => {
-  await request.delete(`/api${CRACKER}/draft`);
-});
+test.afterEach(({ page, request }) => forgetDraft(page, request));
 
 test('letters in a weight stay where they were typed, across a reload, and keep it from being saved', async ({ page }) => {
   await page.goto(`${CRACKER}/dough`);

@@ -1,19 +1,14 @@
 import { AxeBuilder } from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { expect, test } from './a-house.js';
-import { complaints, CRACKER } from './a-page.js';
+import { complaints, CRACKER, forgetDraft } from './a-page.js';
 
 const menu = async (page: Page, item: string) => {
   await page.getByRole('button', { name: 'More about this blend' }).click();
   await page.getByRole('menuitem', { name: item }).click();
 };
 
-test.afterEach(async ({ page, request }) => {
-  // A page that is left sends its draft: only after that is there nothing left to come.
-  await page.goto('/bakes');
-  await page.waitForLoadState('networkidle');
-  await request.delete(`/api${CRACKER}/draft`);
-});
+test.afterEach(({ page, request }) => forgetDraft(page, request));
 
 test('a blend is made from parts, then from cups with what they leave open', async ({ page }) => {
   const errors = complaints(page);

@@ -1,9 +1,7 @@
 import { expect, test } from './a-house.js';
-import { CRACKER, pour, storing, water } from './a-page.js';
+import { CRACKER, forgetDraft, pour, storing, water } from './a-page.js';
 
-test.afterEach(async ({ request }) => {
-  await request.delete(`/api${CRACKER}/draft`);
-});
+test.afterEach(({ page, request }) => forgetDraft(page, request));
 
 test('undo survives a reload, and stepping with keys is one step a visit', async ({ page }) => {
   await page.goto(`${CRACKER}/dough`);

@@ -1,13 +1,9 @@
 import { AxeBuilder } from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { expect, test } from './a-house.js';
-import { complaints, CRACKER, water } from './a-page.js';
+import { complaints, CRACKER, forgetDraft, water } from './a-page.js';
 
-test.afterEach(async ({ page, request }) => {
-  await page.goto('/bakes');
-  await page.waitForLoadState('networkidle');
-  await request.delete(`/api${CRACKER}/draft`);
-});
+test.afterEach(({ page, request }) => forgetDraft(page, request));
 
 const undo = async (page: Page, times: number) => {
   for (let i = 0; i < times; i++) await page.getByRole('button', { name: 'Undo' }).click();

@@ -1,12 +1,8 @@
 import { AxeBuilder } from '@axe-core/playwright';
 import { expect, test } from './a-house.js';
-import { complaints, CRACKER, water } from './a-page.js';
+import { complaints, CRACKER, forgetDraft, water } from './a-page.js';
 
-test.afterEach(async ({ page, request }) => {
-  await page.goto('/bakes');
-  await page.waitForLoadState('networkidle');
-  await request.delete(`/api${CRACKER}/draft`);
-});
+test.afterEach(({ page, request }) => forgetDraft(page, request));
 
 test('a list with cups, sticks and half an egg becomes a dough in grams; what may mean two things is asked', async ({ page }) => {
   const errors = complaints(page);

@@ -139,7 +139,7 @@ test('every face of the pantry passes an accessibility check', async ({ page }) 
   for (const face of ['lots', 'ingredients', 'preparations', 'blends', 'guests']) {
     await page.goto(`/pantry/${face}`);
     await expect(page.getByRole('heading', { name: 'Pantry' })).toBeVisible();
-    await page.waitForLoadState('networkidle');
+    await expect(page.locator('.MuiSkeleton-root')).toHaveCount(0);
     const { violations } = await new AxeBuilder({ page }).disableRules(['region']).analyze();
     expect(violations.map(({ id, nodes }) => `${face} ${id}: ${nodes[0]?.html.slice(0, 200)}`)).toEqual([]);
   }

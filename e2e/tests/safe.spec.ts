@@ -2,13 +2,9 @@ import { randomUUID } from 'node:crypto';
 import { AxeBuilder } from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { expect, test } from './a-house.js';
-import { complaints, CRACKER } from './a-page.js';
+import { complaints, CRACKER, forgetDraft } from './a-page.js';
 
-test.afterEach(async ({ page, request }) => {
-  await page.goto('/bakes');
-  await page.waitForLoadState('networkidle');
-  await request.delete(`/api${CRACKER}/draft`);
-});
+test.afterEach(({ page, request }) => forgetDraft(page, request));
 
 async function newFormula(page: Page, name: string, family: string): Promise<void> {
   await page.goto('/formulas');

@@ -3,13 +3,9 @@ import { inflateSync } from 'node:zlib';
 import { AxeBuilder } from '@axe-core/playwright';
 import type { Download, Page } from '@playwright/test';
 import { expect, test } from './a-house.js';
-import { complaints, CRACKER, storing } from './a-page.js';
+import { complaints, CRACKER, forgetDraft, storing } from './a-page.js';
 
-test.afterEach(async ({ page, request }) => {
-  await page.goto('/bakes');
-  await page.waitForLoadState('networkidle');
-  await request.delete(`/api${CRACKER}/draft`);
-});
+test.afterEach(({ page, request }) => forgetDraft(page, request));
 
 /** Makes a formula of a family and opens its sheet. */
 async function sheetOf(page: Page, family: string): Promise<void> {

@@ -7,6 +7,7 @@ import express, { type NextFunction, type Request, type Response } from 'express
 import helmet from 'helmet';
 import { AppModule } from './app.module.js';
 import { MOST_BYTES } from './bakes/photo.js';
+import { withAnswers } from './platform/answers.js';
 import { BodyPipe } from './platform/body.pipe.js';
 import { ErrorFilter } from './platform/errors.js';
 import { KitchenScope } from './platform/kitchen-scope.js';
@@ -65,7 +66,8 @@ const contentPolicy = {
 
 function describeApi(app: NestExpressApplication): void {
   const description = new DocumentBuilder().setTitle('North Leaf').setVersion('1').setOpenAPIVersion('3.1.0').build();
-  SwaggerModule.setup('docs', app, SwaggerModule.createDocument(app, description, { standardSchemaConverter: jsonSchemaOf }), {
+  const document = SwaggerModule.createDocument(app, description, { standardSchemaConverter: jsonSchemaOf });
+  SwaggerModule.setup('docs', app, withAnswers(document), {
     jsonDocumentUrl: 'docs/openapi.json',
     useGlobalPrefix: true,
   });

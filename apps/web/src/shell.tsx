@@ -29,6 +29,9 @@ const Notices = lazy(async () => ({ default: (await import('./platform/notices-s
 /** Every wait on every page; the runs it reads are loaded after the page. */
 const WaitsBar = lazy(async () => ({ default: (await import('./features/bakes/run/waits')).WaitsBar }));
 
+/** What other devices change, heard on every page. */
+const KitchenNews = lazy(async () => ({ default: (await import('./kitchen-news')).KitchenNews }));
+
 /** The rail of places and the page beside it. */
 export function Shell() {
   const { palette } = useTheme();
@@ -108,6 +111,7 @@ export function Shell() {
       </Box>
       <Box sx={{ flex: 1, minWidth: 0 }}>
         <Suspense>
+          <KitchenNews />
           <WaitsBar />
         </Suspense>
         <Outlet />

@@ -1,5 +1,5 @@
 import { demoCrackerV2, demoPuffSticks } from '@north-leaf/core';
-import { bakeBodySchema, check, pathOf, draftBodySchema, eventsBodySchema, versionBodySchema } from './index.js';
+import { addressOf, bakeBodySchema, check, pathOf, draftBodySchema, eventsBodySchema, versionBodySchema } from './index.js';
 import type { BakeEvent } from '@north-leaf/core';
 
 const id = '3f3a2a52-8c0c-4b57-9c7e-1f6a5c0e7a11';
@@ -97,4 +97,14 @@ describe('bodies', () => {
   });
 
   it('writes a path as the formula has it', () => expect(pathOf(['rows', 2, 'amountG'])).toBe('rows[2].amountG'));
+});
+
+describe('the address of a route', () => {
+  it.each([
+    ['GET /bakes/:id', { id: 'a/b c' }, '/bakes/a%2Fb%20c'],
+    ['GET /bakes', { limit: 20, before: undefined, lotId: 'lot&1' }, '/bakes?limit=20&lotId=lot%261'],
+    ['GET /kitchen', {}, '/kitchen'],
+  ] as const)('%s', (route, parts, path) => {
+    expect(addressOf(route, parts as never)).toEqual({ method: 'GET', path });
+  });
 });

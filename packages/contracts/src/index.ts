@@ -64,3 +64,5 @@ export type {
 export { blendBodySchema, boxLabelSchema, findBlendsBodySchema, imitateBodySchema } from './blends.js';
 export type { BlendBody, BoxLabel, FindBlendsBody, FoundBlends, ImitateBody, LibraryBlend, ReadLabel } from './blends.js';
 export type { News } from './news.js';
+export { addressOf } from './routes.js';
+export type { AddressOf, AnswerOf, Answers, BodyOf, Health, Method, Route } from './routes.js';

@@ -1,2 +1,3 @@
-/** What a browser is told as it happens: something of a bake was stored, or that the stream is alive. */
-export type News = { readonly what: 'bake'; readonly id: string } | { readonly what: 'beat' };
+/** What a browser is told as it happens: what was stored, or that the stream is alive. */
+export type News =
+  { readonly what: 'bake' | 'formula'; readonly id: string } | { readonly what: 'kitchen' | 'pantry' } | { readonly what: 'beat' };

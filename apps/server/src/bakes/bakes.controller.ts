@@ -1,6 +1,7 @@
 import { Body, Controller, Get, Header, HttpCode, Param, Post, Put, Query, StreamableFile } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
 import { SkipThrottle } from '@nestjs/throttler';
+import { Answers } from '../platform/answers.js';
 import { bakeBodySchema, eventsBodySchema, startBodySchema } from '@north-leaf/contracts';
 import { IdPipe, LimitPipe, UuidPipe, WholePipe } from '../platform/pipes.js';
 import { BakesService } from './bakes.service.js';
@@ -12,7 +13,7 @@ import type { Bake, BakeBody, BakesPart, Run, StartBody } from '@north-leaf/cont
 export class BakesController {
   constructor(private readonly bakes: BakesService) {}
 
-  @Get() list(
+  @Answers('GET /bakes') @Get() list(
     @Query('formulaId', new UuidPipe('optional')) formulaId: string | null,
     /** Only those that took from this lot. */ @Query('lotId', new IdPipe('optional')) lotId: string | null,
     /** The number of the last one seen. */ @Query('before', new WholePipe(1, 'optional')) before: number | null,
@@ -23,26 +24,35 @@ export class BakesController {
 
   /** Runs that have begun and not ended. */
   @SkipThrottle()
+  @Answers('GET /bakes/running')
   @Get('running')
   running(): Promise<Run[]> {
     return this.bakes.running();
   }
 
   @SkipThrottle()
+  @Answers('GET /bakes/:id')
   @Get(':id')
   run(@Param('id', new UuidPipe()) id: string): Promise<Run> {
     return this.bakes.run(id);
   }
 
-  @Put(':id/run') start(@Param('id', new UuidPipe()) id: string, @Body({ schema: startBodySchema }) body: StartBody): Promise<Run> {
+  @Answers('PUT /bakes/:id/run') @Put(':id/run') start(
+    @Param('id', new UuidPipe()) id: string,
+    @Body({ schema: startBodySchema }) body: StartBody,
+  ): Promise<Run> {
     return this.bakes.start(id, body);
   }
 
-  @Put(':id') record(@Param('id', new UuidPipe()) id: string, @Body({ schema: bakeBodySchema }) body: BakeBody): Promise<Bake> {
+  @Answers('PUT /bakes/:id') @Put(':id') record(
+    @Param('id', new UuidPipe()) id: string,
+    @Body({ schema: bakeBodySchema }) body: BakeBody,
+  ): Promise<Bake> {
     return this.bakes.record(id, body);
   }
 
   /** The bytes of a picture; what is stored is drawn anew from them. The same id again is the same picture. */
+  @Answers('PUT /bakes/:id/photos/:photoId')
   @Put(':id/photos/:photoId')
   @HttpCode(200)
   addPhoto(
@@ -61,6 +71,7 @@ export class BakesController {
   }
 
   @SkipThrottle()
+  @Answers('POST /bakes/:id/events')
   @Post(':id/events')
   @HttpCode(200)
   addEvents(

@@ -1,5 +1,6 @@
 import { Body, Controller, Get, HttpCode, Param, Post, Put, Query, Res } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
+import { Answers } from '../platform/answers.js';
 import { blendBodySchema, boxLabelSchema, findBlendsBodySchema, imitateBodySchema } from '@north-leaf/contracts';
 import { UuidPipe, VersionPipe, WholePipe } from '../platform/pipes.js';
 import { goneSignal } from '../platform/gone.js';
@@ -12,16 +13,19 @@ import type { Response } from 'express';
 export class BlendsController {
   constructor(private readonly blends: BlendsService) {}
 
-  @Get() list(): Promise<LibraryBlend[]> {
+  @Answers('GET /blends') @Get() list(): Promise<LibraryBlend[]> {
     return this.blends.list();
   }
 
-  @Put(':id') save(@Param('id', new UuidPipe()) id: string, @Body({ schema: blendBodySchema }) body: BlendBody): Promise<LibraryBlend> {
+  @Answers('PUT /blends/:id') @Put(':id') save(
+    @Param('id', new UuidPipe()) id: string,
+    @Body({ schema: blendBodySchema }) body: BlendBody,
+  ): Promise<LibraryBlend> {
     return this.blends.save(id, body);
   }
 
   /** `revision` of the ingredient that was read; none for the first. */
-  @Put(':id/versions/:version/as-ingredient') asIngredient(
+  @Answers('PUT /blends/:id/versions/:version/as-ingredient') @Put(':id/versions/:version/as-ingredient') asIngredient(
     @Param('id', new UuidPipe()) id: string,
     @Param('version', new VersionPipe()) version: number,
     @Query('revision', new WholePipe(0, 'optional')) revision: number | null,
@@ -30,21 +34,21 @@ export class BlendsController {
   }
 
   /** Stopped as soon as whoever asked has gone. */
-  @Post('find') @HttpCode(200) find(
+  @Answers('POST /blends/find') @Post('find') @HttpCode(200) find(
     @Body({ schema: findBlendsBodySchema }) body: FindBlendsBody,
     @Res({ passthrough: true }) response: Response,
   ): Promise<FoundBlends> {
     return this.blends.find(body, goneSignal(response));
   }
 
-  @Post('read-label') @HttpCode(200) readLabel(
+  @Answers('POST /blends/read-label') @Post('read-label') @HttpCode(200) readLabel(
     @Body({ schema: boxLabelSchema }) body: BoxLabel,
     @Res({ passthrough: true }) response: Response,
   ): Promise<ReadLabel> {
     return this.blends.readLabel(body, goneSignal(response));
   }
 
-  @Post('imitate') @HttpCode(200) imitate(
+  @Answers('POST /blends/imitate') @Post('imitate') @HttpCode(200) imitate(
     @Body({ schema: imitateBodySchema }) body: ImitateBody,
     @Res({ passthrough: true }) response: Response,
   ): Promise<FoundBlends> {

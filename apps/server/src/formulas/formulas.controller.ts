@@ -1,6 +1,7 @@
 import { Body, Controller, Delete, Get, HttpCode, Param, Put, Query } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
 import { SkipThrottle } from '@nestjs/throttler';
+import { Answers } from '../platform/answers.js';
 import { crumbBodySchema, draftBodySchema, newFormulaBodySchema, versionBodySchema } from '@north-leaf/contracts';
 import { LimitPipe, UuidPipe, VersionPipe } from '../platform/pipes.js';
 import { FormulasService } from './formulas.service.js';
@@ -23,7 +24,7 @@ import type {
 export class FormulasController {
   constructor(private readonly formulas: FormulasService) {}
 
-  @Get() list(
+  @Answers('GET /formulas') @Get() list(
     /** The id of the last one seen. */ @Query('after', new UuidPipe('optional')) after: string | null,
     @Query('limit', new LimitPipe(100)) limit: number,
   ): Promise<FormulasPart> {
@@ -31,22 +32,22 @@ export class FormulasController {
   }
 
   /** Of all of them, enough to choose one. */
-  @Get('names') names(): Promise<FormulaName[]> {
+  @Answers('GET /formulas/names') @Get('names') names(): Promise<FormulaName[]> {
     return this.formulas.names();
   }
 
-  @Get(':id') detail(@Param('id', new UuidPipe()) id: string): Promise<FormulaDetail> {
+  @Answers('GET /formulas/:id') @Get(':id') detail(@Param('id', new UuidPipe()) id: string): Promise<FormulaDetail> {
     return this.formulas.detail(id);
   }
 
-  @Get(':id/versions/:version') version(
+  @Answers('GET /formulas/:id/versions/:version') @Get(':id/versions/:version') version(
     @Param('id', new UuidPipe()) id: string,
     @Param('version', new VersionPipe()) version: number,
   ): Promise<FormulaVersion> {
     return this.formulas.version(id, version);
   }
 
-  @Put(':id') create(
+  @Answers('PUT /formulas/:id') @Put(':id') create(
     @Param('id', new UuidPipe()) id: string,
     @Body({ schema: newFormulaBodySchema }) body: NewFormulaBody,
   ): Promise<SavedVersion> {
@@ -55,16 +56,19 @@ export class FormulasController {
 
   /** Stored every second while a baker types, so no limit on how often. */
   @SkipThrottle()
+  @Answers('PUT /formulas/:id/draft')
   @Put(':id/draft')
   storeDraft(@Param('id', new UuidPipe()) id: string, @Body({ schema: draftBodySchema }) body: DraftBody): Promise<Draft> {
     return this.formulas.storeDraft(id, body);
   }
 
-  @Delete(':id/draft') @HttpCode(204) discardDraft(@Param('id', new UuidPipe()) id: string): Promise<void> {
+  @Answers('DELETE /formulas/:id/draft') @Delete(':id/draft') @HttpCode(204) discardDraft(
+    @Param('id', new UuidPipe()) id: string,
+  ): Promise<void> {
     return this.formulas.discardDraft(id);
   }
 
-  @Put(':id/versions/:version/crumb/:ingredientId') asCrumb(
+  @Answers('PUT /formulas/:id/versions/:version/crumb/:ingredientId') @Put(':id/versions/:version/crumb/:ingredientId') asCrumb(
     @Param('id', new UuidPipe()) id: string,
     @Param('version', new VersionPipe()) version: number,
     @Param('ingredientId', new UuidPipe()) ingredientId: string,
@@ -73,7 +77,7 @@ export class FormulasController {
     return this.formulas.asCrumb(id, version, ingredientId, name);
   }
 
-  @Put(':id/versions/:versionId') saveVersion(
+  @Answers('PUT /formulas/:id/versions/:versionId') @Put(':id/versions/:versionId') saveVersion(
     @Param('id', new UuidPipe()) id: string,
     @Param('versionId', new UuidPipe()) versionId: string,
     @Body({ schema: versionBodySchema }) body: VersionBody,

@@ -24,6 +24,7 @@ import { PantryService } from '../pantry/pantry.service.js';
 import { Clock } from '../platform/clock.js';
 import { ApiError, invalid } from '../platform/errors.js';
 import { KitchenScope } from '../platform/kitchen-scope.js';
+import { NewsService } from '../platform/news.js';
 import { sameJson } from '../platform/same-json.js';
 import { InjectTable, Table } from '../platform/table.js';
 import { DraftEntity } from './draft.entity.js';
@@ -55,6 +56,7 @@ export class FormulasService {
     private readonly pantry: PantryService,
     private readonly evaluator: EvaluatorService,
     private readonly clock: Clock,
+    private readonly news: NewsService,
     @InjectTable(FormulaEntity) private readonly formulas: Table<FormulaEntity>,
     @InjectTable(FormulaVersionEntity) private readonly versions: Table<FormulaVersionEntity>,
     @InjectTable(DraftEntity) private readonly drafts: Table<DraftEntity>,
@@ -252,6 +254,7 @@ export class FormulasService {
     };
     await this.versions.insert(row);
     await this.formulas.update({ id: formulaId }, newestOf(row) as never);
+    await this.news.tell({ what: 'formula', id: formulaId });
     // Another device's later draft is not this one's to throw away.
     const held = body.draftRevision === undefined ? null : await this.drafts.findOne({ formulaId });
     const draftKept = held !== null && held.revision > body.draftRevision!;

@@ -1,5 +1,6 @@
 import { Body, Controller, Delete, Get, Param, Put } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
+import { Answers } from '../platform/answers.js';
 import {
   airBodySchema,
   glutenLimitBodySchema,
@@ -38,26 +39,28 @@ import type {
 export class KitchenController {
   constructor(private readonly kitchen: KitchenService) {}
 
-  @Get() current(): Promise<Kitchen> {
+  @Answers('GET /kitchen') @Get() current(): Promise<Kitchen> {
     return this.kitchen.current();
   }
 
-  @Put('gluten-limit') setGlutenLimit(@Body({ schema: glutenLimitBodySchema }) { mgPerKg }: GlutenLimitBody): Promise<Kitchen> {
+  @Answers('PUT /kitchen/gluten-limit') @Put('gluten-limit') setGlutenLimit(
+    @Body({ schema: glutenLimitBodySchema }) { mgPerKg }: GlutenLimitBody,
+  ): Promise<Kitchen> {
     return this.kitchen.setGlutenLimit(mgPerKg);
   }
 
-  @Put('air') setAir(@Body({ schema: airBodySchema }) air: AirBody): Promise<Kitchen> {
+  @Answers('PUT /kitchen/air') @Put('air') setAir(@Body({ schema: airBodySchema }) air: AirBody): Promise<Kitchen> {
     return this.kitchen.setAir(air);
   }
 
-  @Put('mat') setMat(@Body({ schema: matBodySchema }) mat: MatBody): Promise<Kitchen> {
+  @Answers('PUT /kitchen/mat') @Put('mat') setMat(@Body({ schema: matBodySchema }) mat: MatBody): Promise<Kitchen> {
     return this.kitchen.setMat(mat);
   }
-  @Delete('mat') forgetMat(): Promise<Kitchen> {
+  @Answers('DELETE /kitchen/mat') @Delete('mat') forgetMat(): Promise<Kitchen> {
     return this.kitchen.setMat(null);
   }
 
-  @Put('measures/:name') setMeasure(
+  @Answers('PUT /kitchen/measures/:name') @Put('measures/:name') setMeasure(
     @Param('name', new IdPipe('required', 200)) name: string,
     @Body({ schema: measureBodySchema }) { value }: MeasureBody,
   ): Promise<Kitchen> {
@@ -65,19 +68,22 @@ export class KitchenController {
     return this.kitchen.setMeasure(name, value);
   }
 
-  @Put('guests/:id') storeGuest(@Param('id', new IdPipe()) id: string, @Body({ schema: guestBodySchema }) guest: Guest): Promise<Kitchen> {
+  @Answers('PUT /kitchen/guests/:id') @Put('guests/:id') storeGuest(
+    @Param('id', new IdPipe()) id: string,
+    @Body({ schema: guestBodySchema }) guest: Guest,
+  ): Promise<Kitchen> {
     mustBeOf(id, guest);
     return this.kitchen.storeGuest(guest);
   }
-  @Delete('guests/:id') removeGuest(@Param('id', new IdPipe()) id: string): Promise<Kitchen> {
+  @Answers('DELETE /kitchen/guests/:id') @Delete('guests/:id') removeGuest(@Param('id', new IdPipe()) id: string): Promise<Kitchen> {
     return this.kitchen.removeGuest(id);
   }
 
-  @Put('market') setMarket(@Body({ schema: marketBodySchema }) body: MarketBody): Promise<Kitchen> {
+  @Answers('PUT /kitchen/market') @Put('market') setMarket(@Body({ schema: marketBodySchema }) body: MarketBody): Promise<Kitchen> {
     return this.kitchen.setMarket(body);
   }
 
-  @Put('names/:name') setName(
+  @Answers('PUT /kitchen/names/:name') @Put('names/:name') setName(
     @Param('name', new IdPipe('required', 200)) name: string,
     @Body({ schema: nameBodySchema }) { ingredientId }: NameBody,
   ): Promise<Kitchen> {
@@ -85,57 +91,67 @@ export class KitchenController {
     if (plain === '') throw invalid('name', 'must have a letter');
     return this.kitchen.setName(plain, ingredientId);
   }
-  @Delete('names/:name') forgetName(@Param('name', new IdPipe('required', 200)) name: string): Promise<Kitchen> {
+  @Answers('DELETE /kitchen/names/:name') @Delete('names/:name') forgetName(
+    @Param('name', new IdPipe('required', 200)) name: string,
+  ): Promise<Kitchen> {
     return this.kitchen.forgetName(plainName(name));
   }
 
-  @Put('judgements') setJudgements(@Body({ schema: judgementsBodySchema }) judgements: JudgementsBody): Promise<Kitchen> {
+  @Answers('PUT /kitchen/judgements') @Put('judgements') setJudgements(
+    @Body({ schema: judgementsBodySchema }) judgements: JudgementsBody,
+  ): Promise<Kitchen> {
     return this.kitchen.setJudgements(judgements);
   }
 
-  @Put('learned') treatLearned(@Body({ schema: learnedBodySchema }) body: LearnedBody): Promise<Kitchen> {
+  @Answers('PUT /kitchen/learned') @Put('learned') treatLearned(@Body({ schema: learnedBodySchema }) body: LearnedBody): Promise<Kitchen> {
     return this.kitchen.treatLearned(body);
   }
 
-  @Put('ovens/:id') storeOven(
+  @Answers('PUT /kitchen/ovens/:id') @Put('ovens/:id') storeOven(
     @Param('id', new IdPipe()) id: string,
     @Body({ schema: kitchenThingSchemas.ovens }) oven: Oven,
   ): Promise<Kitchen> {
     return this.store('ovens', id, oven);
   }
-  @Put('places/:id') storePlace(
+  @Answers('PUT /kitchen/places/:id') @Put('places/:id') storePlace(
     @Param('id', new IdPipe()) id: string,
     @Body({ schema: kitchenThingSchemas.places }) place: Place,
   ): Promise<Kitchen> {
     return this.store('places', id, place);
   }
-  @Put('trays/:id') storeTray(
+  @Answers('PUT /kitchen/trays/:id') @Put('trays/:id') storeTray(
     @Param('id', new IdPipe()) id: string,
     @Body({ schema: kitchenThingSchemas.trays }) tray: Tray,
   ): Promise<Kitchen> {
     return this.store('trays', id, tray);
   }
-  @Put('pans/:id') storePan(@Param('id', new IdPipe()) id: string, @Body({ schema: kitchenThingSchemas.pans }) pan: Pan): Promise<Kitchen> {
+  @Answers('PUT /kitchen/pans/:id') @Put('pans/:id') storePan(
+    @Param('id', new IdPipe()) id: string,
+    @Body({ schema: kitchenThingSchemas.pans }) pan: Pan,
+  ): Promise<Kitchen> {
     return this.store('pans', id, pan);
   }
-  @Put('cutters/:id') storeCutter(
+  @Answers('PUT /kitchen/cutters/:id') @Put('cutters/:id') storeCutter(
     @Param('id', new IdPipe()) id: string,
     @Body({ schema: kitchenThingSchemas.cutters }) cutter: Cutter,
   ): Promise<Kitchen> {
     return this.store('cutters', id, cutter);
   }
 
-  @Put('ovens/:id/heat') setHeat(
+  @Answers('PUT /kitchen/ovens/:id/heat') @Put('ovens/:id/heat') setHeat(
     @Param('id', new IdPipe()) id: string,
     @Body({ schema: ovenHeatBodySchema }) heat: OvenHeatBody,
   ): Promise<Kitchen> {
     return this.kitchen.setOvenHeat(id, heat);
   }
-  @Delete('ovens/:id/heat') forgetHeat(@Param('id', new IdPipe()) id: string): Promise<Kitchen> {
+  @Answers('DELETE /kitchen/ovens/:id/heat') @Delete('ovens/:id/heat') forgetHeat(@Param('id', new IdPipe()) id: string): Promise<Kitchen> {
     return this.kitchen.setOvenHeat(id, null);
   }
 
-  @Delete(':list/:id') removeThing(@Param('list', new IdPipe()) list: string, @Param('id', new IdPipe()) id: string): Promise<Kitchen> {
+  @Answers('DELETE /kitchen/:list/:id') @Delete(':list/:id') removeThing(
+    @Param('list', new IdPipe()) list: string,
+    @Param('id', new IdPipe()) id: string,
+  ): Promise<Kitchen> {
     if (!Object.hasOwn(kitchenThingSchemas, list)) throw new ApiError('notFound', 'There is no such list in a kitchen.');
     return this.kitchen.removeThing(list as KitchenList, id);
   }

@@ -1,6 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import { Clock } from '../platform/clock.js';
 import { KitchenScope } from '../platform/kitchen-scope.js';
+import { NewsService } from '../platform/news.js';
 import { KitchenEntity } from './kitchen.entity.js';
 import { ApiError } from '../platform/errors.js';
 import type {
@@ -24,6 +25,7 @@ export class KitchenService {
   constructor(
     private readonly scope: KitchenScope,
     private readonly clock: Clock,
+    private readonly news: NewsService,
   ) {}
 
   async current(): Promise<Kitchen> {
@@ -167,6 +169,7 @@ export class KitchenService {
       const row = await manager.findOneOrFail(KitchenEntity, { where: { id }, lock: { mode: 'for_no_key_update' } });
       const document = to(row.document);
       await manager.update(KitchenEntity, { id }, { document: document as never });
+      await this.news.tell({ what: 'kitchen' });
       return document;
     });
   }

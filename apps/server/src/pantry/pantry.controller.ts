@@ -1,5 +1,6 @@
 import { Body, Controller, Delete, Get, HttpCode, Param, Put, Query } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
+import { Answers } from '../platform/answers.js';
 import { coreVersion } from '@north-leaf/core';
 import { ingredientChangeBodySchema, lotBodySchema, ownIngredientBodySchema, preparationBodySchema } from '@north-leaf/contracts';
 import { IdPipe } from '../platform/pipes.js';
@@ -12,41 +13,48 @@ export class PantryController {
   constructor(private readonly pantry: PantryService) {}
 
   /** `have`: the release of the published table that the asker has; the same one is not sent again. */
-  @Get() whole(@Query('have') have?: string): Promise<PantryBook> {
+  @Answers('GET /pantry') @Get() whole(@Query('have') have?: string): Promise<PantryBook> {
     return have === coreVersion ? this.pantry.beside() : this.pantry.whole();
   }
 
-  @Put('lots/:id') storeLot(@Param('id', new IdPipe()) id: string, @Body({ schema: lotBodySchema }) body: LotBody): Promise<Stored> {
+  @Answers('PUT /pantry/lots/:id') @Put('lots/:id') storeLot(
+    @Param('id', new IdPipe()) id: string,
+    @Body({ schema: lotBodySchema }) body: LotBody,
+  ): Promise<Stored> {
     return this.pantry.storeLot(id, body);
   }
-  @Delete('lots/:id') @HttpCode(204) removeLot(@Param('id', new IdPipe()) id: string): Promise<void> {
+  @Answers('DELETE /pantry/lots/:id') @Delete('lots/:id') @HttpCode(204) removeLot(@Param('id', new IdPipe()) id: string): Promise<void> {
     return this.pantry.removeLot(id);
   }
 
-  @Put('ingredients/:id/change') correct(
+  @Answers('PUT /pantry/ingredients/:id/change') @Put('ingredients/:id/change') correct(
     @Param('id', new IdPipe()) id: string,
     @Body({ schema: ingredientChangeBodySchema }) { revision, change }: IngredientChangeBody,
   ): Promise<Stored> {
     return this.pantry.correct(id, revision, change);
   }
-  @Put('ingredients/:id/own') storeOwn(
+  @Answers('PUT /pantry/ingredients/:id/own') @Put('ingredients/:id/own') storeOwn(
     @Param('id', new IdPipe()) id: string,
     @Body({ schema: ownIngredientBodySchema }) { revision, ingredient }: OwnIngredientBody,
   ): Promise<Stored> {
     return this.pantry.storeOwn(id, revision, ingredient);
   }
   /** A published ingredient goes back to the table's values; one's own is removed. */
-  @Delete('ingredients/:id') @HttpCode(204) removeIngredient(@Param('id', new IdPipe()) id: string): Promise<void> {
+  @Answers('DELETE /pantry/ingredients/:id') @Delete('ingredients/:id') @HttpCode(204) removeIngredient(
+    @Param('id', new IdPipe()) id: string,
+  ): Promise<void> {
     return this.pantry.removeIngredient(id);
   }
 
-  @Put('preparations/:id') storePreparation(
+  @Answers('PUT /pantry/preparations/:id') @Put('preparations/:id') storePreparation(
     @Param('id', new IdPipe()) id: string,
     @Body({ schema: preparationBodySchema }) { revision, preparation }: PreparationBody,
   ): Promise<Stored> {
     return this.pantry.storePreparation(id, revision, preparation);
   }
-  @Delete('preparations/:id') @HttpCode(204) removePreparation(@Param('id', new IdPipe()) id: string): Promise<void> {
+  @Answers('DELETE /pantry/preparations/:id') @Delete('preparations/:id') @HttpCode(204) removePreparation(
+    @Param('id', new IdPipe()) id: string,
+  ): Promise<void> {
     return this.pantry.removePreparation(id);
   }
 }

@@ -20,6 +20,7 @@ import { Clock } from '../platform/clock.js';
 import { KitchenService } from '../kitchen/kitchen.service.js';
 import { ApiError, invalid } from '../platform/errors.js';
 import { KitchenScope } from '../platform/kitchen-scope.js';
+import { NewsService } from '../platform/news.js';
 import { sameJson } from '../platform/same-json.js';
 import { InjectTable, type OfKitchen, Table } from '../platform/table.js';
 import { IngredientEntity, liftWritten, type KitchenIngredient } from './ingredient.entity.js';
@@ -38,6 +39,7 @@ export class PantryService {
     private readonly scope: KitchenScope,
     private readonly kitchen: KitchenService,
     private readonly clock: Clock,
+    private readonly news: NewsService,
     @InjectTable(IngredientEntity) private readonly written: Table<IngredientEntity>,
     @InjectTable(LotEntity) private readonly lots: Table<LotEntity>,
     @InjectTable(LotUseEntity) private readonly uses: Table<LotUseEntity>,
@@ -151,14 +153,17 @@ export class PantryService {
   /** Gone is gone twice as well: a lot, correction or preparation that is not there needs no removing. */
   async removeLot(id: string): Promise<void> {
     await this.lots.delete({ id });
+    await this.news.tell({ what: 'pantry' });
   }
   async removeIngredient(id: string): Promise<void> {
     await this.refuseWhileUsed(id);
     await this.written.delete({ id });
+    await this.news.tell({ what: 'pantry' });
   }
   async removePreparation(id: string): Promise<void> {
     await this.refuseWhileUsed(id);
     await this.preparations.delete({ id });
+    await this.news.tell({ what: 'pantry' });
   }
 
   /** Writes what a bake took from the lots, over what it was thought to have taken before. Within a transaction. */
@@ -227,6 +232,7 @@ export class PantryService {
       }
       if (held) await table.update(where, next as never);
       else await table.insert(next as never);
+      await this.news.tell({ what: 'pantry' });
       return { id, revision: next.revision };
     });
   }

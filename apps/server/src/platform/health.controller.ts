@@ -1,6 +1,7 @@
 import { Controller, Get } from '@nestjs/common';
 import { SkipThrottle } from '@nestjs/throttler';
 import { InjectDataSource } from '@nestjs/typeorm';
+import { Answers } from './answers.js';
 import { coreVersion } from '@north-leaf/core';
 import { DataSource } from 'typeorm';
 import { ApiError } from './errors.js';
@@ -10,7 +11,7 @@ import { ApiError } from './errors.js';
 export class HealthController {
   constructor(@InjectDataSource() private readonly database: DataSource) {}
 
-  @Get() async health(): Promise<{ status: 'ok'; database: 'ok'; coreVersion: string }> {
+  @Answers('GET /health') @Get() async health(): Promise<{ status: 'ok'; database: 'ok'; coreVersion: string }> {
     try {
       await this.database.query('SELECT 1');
     } catch {

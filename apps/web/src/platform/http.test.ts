@@ -4,14 +4,14 @@ import { request } from './http';
 const answer = (body: string, status: number) => {
   globalThis.fetch = jest.fn(async () => new Response(status === 204 ? null : body, { status })) as unknown as typeof fetch;
 };
-const failure = async () => request('GET', '/x').catch((error: unknown) => error as ApiError);
+const failure = async () => request('GET /kitchen', {}).catch((error: unknown) => error as ApiError);
 
 describe('asking the server', () => {
   it('gives what it answered, and nothing for an empty answer', async () => {
     answer('{"a":1}', 200);
-    expect(await request('GET', '/x')).toEqual({ a: 1 });
+    expect(await request('GET /kitchen', {})).toEqual({ a: 1 });
     answer('', 204);
-    expect(await request('DELETE', '/x')).toBeUndefined();
+    expect(await request('DELETE /pantry/lots/:id', { id: 'a' })).toBeUndefined();
   });
 
   it('throws one kind of error, with its problems', async () => {

@@ -1,5 +1,14 @@
 import { heardServerTime } from './bench-clock';
-import type { ApiErrorBody, ApiErrorCode, Problem } from '@north-leaf/contracts';
+import {
+  addressOf,
+  type AddressOf,
+  type AnswerOf,
+  type ApiErrorBody,
+  type ApiErrorCode,
+  type BodyOf,
+  type Problem,
+  type Route,
+} from '@north-leaf/contracts';
 
 /** Everything that can go wrong between the page and the server. `offline`: no answer came at all. */
 export class ApiError extends Error {
@@ -17,12 +26,13 @@ export class ApiError extends Error {
   }
 }
 
-export async function request<T>(
-  method: 'GET' | 'PUT' | 'POST' | 'DELETE',
-  path: string,
-  body?: unknown,
-  signal?: AbortSignal,
-): Promise<T> {
+/** Asks by the contracts' own list of routes: what an address names, what it takes and what it answers are checked when this is built. */
+export async function request<R extends Route>(
+  route: R,
+  parts: AddressOf<R>,
+  ...[body, signal]: BodyOf<R> extends undefined ? [body?: undefined, signal?: AbortSignal] : [body: BodyOf<R>, signal?: AbortSignal]
+): Promise<AnswerOf<R>> {
+  const { method, path } = addressOf(route, parts);
   let response: Response;
   try {
     response = await fetch(`/api${path}`, {
@@ -35,9 +45,9 @@ export async function request<T>(
     throw new ApiError('offline', 'The server does not answer. What you typed is safe on this device.');
   }
   heardServerTime(response.headers.get('date'));
-  if (response.status === 204) return undefined as T;
+  if (response.status === 204) return undefined as AnswerOf<R>;
   const text = await response.text();
-  if (response.ok) return JSON.parse(text) as T;
+  if (response.ok) return JSON.parse(text) as AnswerOf<R>;
   throw errorOf(text, response.status);
 }
 

@@ -1,6 +1,6 @@
 import { infiniteQueryOptions, queryOptions, useMutation, useQueryClient } from '@tanstack/react-query';
 import { lastOf, outlookFromRating, type BakeEvent, type Happened, type MeasuredWhat } from '@north-leaf/core';
-import type { Bake, BakeBody, BakesPart, Run, StartBody } from '@north-leaf/contracts';
+import type { Bake, BakeBody, StartBody } from '@north-leaf/contracts';
 import { ApiError, request, sendBytes } from '../../platform/http';
 import { isTold } from '../../platform/news';
 
@@ -14,10 +14,7 @@ export type WhichBakes = {
 export const bakesQuery = (which: WhichBakes = {}) =>
   infiniteQueryOptions({
     queryKey: [...bakeKeys.all, 'list', which] as const,
-    queryFn: ({ pageParam }) => {
-      const asked = Object.entries({ ...which, before: pageParam }).flatMap(([name, value]) => (value ? [[name, value]] : []));
-      return request<BakesPart>('GET', `/bakes?${new URLSearchParams(asked).toString()}`);
-    },
+    queryFn: ({ pageParam }) => request('GET /bakes', { ...which, before: pageParam ?? undefined }),
     initialPageParam: null as string | null,
     getNextPageParam: ({ next }) => next,
   });
@@ -28,7 +25,7 @@ export const together = <T>(data: { readonly pages: readonly { readonly items: r
 /** Runs under way; another device may have begun one. */
 export const runningQuery = queryOptions({
   queryKey: [...bakeKeys.all, 'running'] as const,
-  queryFn: () => request<Run[]>('GET', '/bakes/running'),
+  queryFn: () => request('GET /bakes/running', {}),
   refetchInterval: () => (isTold() ? 60_000 : 10_000),
   retry: false,
 });
@@ -37,7 +34,7 @@ export const runningQuery = queryOptions({
 export function useStartRun() {
   const client = useQueryClient();
   return useMutation({
-    mutationFn: ({ id, body }: { id: string; body: StartBody }) => request<Run>('PUT', `/bakes/${id}/run`, body),
+    mutationFn: ({ id, body }: { id: string; body: StartBody }) => request('PUT /bakes/:id/run', { id }, body),
     retry: (_count, error) => error instanceof ApiError && error.mayRecover,
     retryDelay: 1500,
     onSuccess: () => client.invalidateQueries({ queryKey: bakeKeys.all }),
@@ -45,13 +42,13 @@ export function useStartRun() {
 }
 
 export const runQuery = (id: string) =>
-  queryOptions({ queryKey: [...bakeKeys.all, 'one', id] as const, queryFn: () => request<Run>('GET', `/bakes/${id}`) });
+  queryOptions({ queryKey: [...bakeKeys.all, 'one', id] as const, queryFn: () => request('GET /bakes/:id', { id }) });
 
 /** Adds to a record, or corrects it; sent again with the same ids until the server answers. */
 export function useAddEvents(id: string) {
   const client = useQueryClient();
   return useMutation({
-    mutationFn: (events: readonly BakeEvent[]) => request<readonly BakeEvent[]>('POST', `/bakes/${id}/events`, events),
+    mutationFn: (events: readonly BakeEvent[]) => request('POST /bakes/:id/events', { id }, events),
     retry: (_count, error) => error instanceof ApiError && error.mayRecover,
     retryDelay: 1500,
     onSuccess: () =>
@@ -76,7 +73,7 @@ export function useAddPhoto(id: string) {
 export function useRecordBake() {
   const client = useQueryClient();
   return useMutation({
-    mutationFn: ({ id, body }: { id: string; body: BakeBody }) => request<Bake>('PUT', `/bakes/${id}`, body),
+    mutationFn: ({ id, body }: { id: string; body: BakeBody }) => request('PUT /bakes/:id', { id }, body),
     retry: (_count, error) => error instanceof ApiError && error.mayRecover,
     retryDelay: 1500,
     onSuccess: async () => {

@@ -1,20 +1,20 @@
 import { queryOptions, useMutation, useQueryClient } from '@tanstack/react-query';
 import type { Blend } from '@north-leaf/core';
-import type { BoxLabel, FindBlendsBody, FoundBlends, ImitateBody, LibraryBlend, ReadLabel, Stored } from '@north-leaf/contracts';
+import type { BoxLabel, FindBlendsBody, ImitateBody } from '@north-leaf/contracts';
 import { request } from '../../platform/http';
 
 export const blendKeys = { all: ['blends'] as const };
-export const blendsQuery = queryOptions({ queryKey: blendKeys.all, queryFn: () => request<LibraryBlend[]>('GET', '/blends') });
+export const blendsQuery = queryOptions({ queryKey: blendKeys.all, queryFn: () => request('GET /blends', {}) });
 
-export const findBlends = (body: FindBlendsBody, signal: AbortSignal) => request<FoundBlends>('POST', '/blends/find', body, signal);
-export const imitateBlend = (body: ImitateBody, signal: AbortSignal) => request<FoundBlends>('POST', '/blends/imitate', body, signal);
-export const readLabel = (body: BoxLabel, signal: AbortSignal) => request<ReadLabel>('POST', '/blends/read-label', body, signal);
+export const findBlends = (body: FindBlendsBody, signal: AbortSignal) => request('POST /blends/find', {}, body, signal);
+export const imitateBlend = (body: ImitateBody, signal: AbortSignal) => request('POST /blends/imitate', {}, body, signal);
+export const readLabel = (body: BoxLabel, signal: AbortSignal) => request('POST /blends/read-label', {}, body, signal);
 
 /** Into the library: the next version of that blend. */
 export function useSaveBlend() {
   const client = useQueryClient();
   return useMutation({
-    mutationFn: ({ id, blend }: { id: string; blend: Blend }) => request<LibraryBlend>('PUT', `/blends/${id}`, { basedOn: null, blend }),
+    mutationFn: ({ id, blend }: { id: string; blend: Blend }) => request('PUT /blends/:id', { id }, { basedOn: null, blend }),
     onSuccess: () => client.invalidateQueries({ queryKey: blendKeys.all }),
   });
 }
@@ -24,7 +24,7 @@ export function useReadyBlend() {
   const client = useQueryClient();
   return useMutation({
     mutationFn: ({ id, version, revision }: { id: string; version: number; revision: number }) =>
-      request<Stored>('PUT', `/blends/${id}/versions/${version}/as-ingredient?revision=${revision}`),
+      request('PUT /blends/:id/versions/:version/as-ingredient', { id, version, revision }),
     onSuccess: () => client.invalidateQueries({ queryKey: ['pantry'] }),
   });
 }

@@ -1,15 +1,5 @@
 import { infiniteQueryOptions, queryOptions, useMutation, useQueryClient } from '@tanstack/react-query';
-import type {
-  Draft,
-  DraftBody,
-  FormulaDetail,
-  FormulaName,
-  FormulasPart,
-  FormulaVersion,
-  NewFormulaBody,
-  SavedVersion,
-  VersionBody,
-} from '@north-leaf/contracts';
+import type { Draft, DraftBody, FormulaDetail, NewFormulaBody, VersionBody } from '@north-leaf/contracts';
 import { ApiError, request } from '../../platform/http';
 import { forgetDraft } from './kept-draft';
 
@@ -23,7 +13,7 @@ export const formulaKeys = {
 /** All formulas by name, part by part. */
 export const formulasQuery = infiniteQueryOptions({
   queryKey: [...formulaKeys.list(), 'parts'] as const,
-  queryFn: ({ pageParam }) => request<FormulasPart>('GET', pageParam === null ? '/formulas' : `/formulas?after=${pageParam}`),
+  queryFn: ({ pageParam }) => request('GET /formulas', { after: pageParam ?? undefined }),
   initialPageParam: null as string | null,
   getNextPageParam: ({ next }) => next,
 });
@@ -31,11 +21,11 @@ export const formulasQuery = infiniteQueryOptions({
 /** Enough of every formula to choose one. */
 export const formulaNamesQuery = queryOptions({
   queryKey: [...formulaKeys.list(), 'names'] as const,
-  queryFn: () => request<FormulaName[]>('GET', '/formulas/names'),
+  queryFn: () => request('GET /formulas/names', {}),
 });
 
 export const formulaQuery = (id: string) =>
-  queryOptions({ queryKey: formulaKeys.detail(id), queryFn: () => request<FormulaDetail>('GET', `/formulas/${id}`), staleTime: 0 });
+  queryOptions({ queryKey: formulaKeys.detail(id), queryFn: () => request('GET /formulas/:id', { id }), staleTime: 0 });
 
 /** The stored draft on top of the newest version; null where there is none. */
 export const waitingDraft = ({ draft, versions }: FormulaDetail): Draft | null =>
@@ -45,11 +35,11 @@ export const waitingDraft = ({ draft, versions }: FormulaDetail): Draft | null =
 export const versionQuery = (id: string, version: number) =>
   queryOptions({
     queryKey: formulaKeys.version(id, version),
-    queryFn: () => request<FormulaVersion>('GET', `/formulas/${id}/versions/${version}`),
+    queryFn: () => request('GET /formulas/:id/versions/:version', { id, version }),
     staleTime: Infinity,
   });
 
-export const storeDraft = (id: string, body: DraftBody) => request<Draft>('PUT', `/formulas/${id}/draft`, body);
+export const storeDraft = (id: string, body: DraftBody) => request('PUT /formulas/:id/draft', { id }, body);
 
 export type SaveVersion = { readonly formulaId: string; readonly versionId: string; readonly body: VersionBody };
 
@@ -58,7 +48,7 @@ export function useSaveVersion() {
   const client = useQueryClient();
   return useMutation({
     mutationFn: ({ formulaId, versionId, body }: SaveVersion) =>
-      request<SavedVersion>('PUT', `/formulas/${formulaId}/versions/${versionId}`, body),
+      request('PUT /formulas/:id/versions/:versionId', { id: formulaId, versionId }, body),
     retry: (_count, error) => error instanceof ApiError && error.mayRecover,
     retryDelay: 1500,
     onSuccess: (_version, { formulaId }) => {
@@ -73,7 +63,7 @@ export type NewFormula = { readonly id: string; readonly body: NewFormulaBody };
 export function useCreateFormula() {
   const client = useQueryClient();
   return useMutation({
-    mutationFn: ({ id, body }: NewFormula) => request<SavedVersion>('PUT', `/formulas/${id}`, body),
+    mutationFn: ({ id, body }: NewFormula) => request('PUT /formulas/:id', { id }, body),
     retry: (_count, error) => error instanceof ApiError && error.mayRecover,
     retryDelay: 1500,
     onSuccess: () => void client.invalidateQueries({ queryKey: formulaKeys.all }),

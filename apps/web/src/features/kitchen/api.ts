@@ -3,7 +3,7 @@ import type { Guest, Kitchen, Market } from '@north-leaf/core';
 import type { JudgementsBody, KitchenList, KitchenThings, LearnedBody, OvenHeatBody } from '@north-leaf/contracts';
 import { request } from '../../platform/http';
 
-export const kitchenQuery = queryOptions({ queryKey: ['kitchen'], queryFn: () => request<Kitchen>('GET', '/kitchen'), staleTime: 60_000 });
+export const kitchenQuery = queryOptions({ queryKey: ['kitchen'], queryFn: () => request('GET /kitchen', {}), staleTime: 60_000 });
 
 /** One thing of one list, with its list. */
 export type KitchenThing = { [K in KitchenList]: { readonly list: K; readonly thing: KitchenThings[K] } }[KitchenList];
@@ -38,34 +38,34 @@ export function useKitchenChange() {
 function send(change: KitchenChange): Promise<Kitchen> {
   switch (change.kind) {
     case 'glutenLimit':
-      return request('PUT', '/kitchen/gluten-limit', { mgPerKg: change.mgPerKg });
+      return request('PUT /kitchen/gluten-limit', {}, { mgPerKg: change.mgPerKg });
     case 'market':
-      return request('PUT', '/kitchen/market', { market: change.market, home: change.home });
+      return request('PUT /kitchen/market', {}, { market: change.market, home: change.home });
     case 'name':
-      return request('PUT', `/kitchen/names/${encodeURIComponent(change.name)}`, { ingredientId: change.ingredientId });
+      return request('PUT /kitchen/names/:name', { name: change.name }, { ingredientId: change.ingredientId });
     case 'forgetName':
-      return request('DELETE', `/kitchen/names/${encodeURIComponent(change.name)}`);
+      return request('DELETE /kitchen/names/:name', { name: change.name });
     case 'air':
-      return request('PUT', '/kitchen/air', { humidityShare: change.humidityShare, roomC: change.roomC });
+      return request('PUT /kitchen/air', {}, { humidityShare: change.humidityShare, roomC: change.roomC });
     case 'mat':
-      return change.mat ? request('PUT', '/kitchen/mat', change.mat) : request('DELETE', '/kitchen/mat');
+      return change.mat ? request('PUT /kitchen/mat', {}, change.mat) : request('DELETE /kitchen/mat', {});
     case 'guest':
-      return request('PUT', `/kitchen/guests/${change.guest.id}`, change.guest);
+      return request('PUT /kitchen/guests/:id', { id: change.guest.id }, change.guest);
     case 'removeGuest':
-      return request('DELETE', `/kitchen/guests/${change.id}`);
+      return request('DELETE /kitchen/guests/:id', { id: change.id });
     case 'measure':
-      return request('PUT', `/kitchen/measures/${change.name}`, { value: change.value });
+      return request('PUT /kitchen/measures/:name', { name: change.name }, { value: change.value });
     case 'thing':
-      return request('PUT', `/kitchen/${change.list}/${change.thing.id}`, change.thing);
+      return request(`PUT /kitchen/${change.list}/:id`, { id: change.thing.id }, change.thing);
     case 'removeThing':
-      return request('DELETE', `/kitchen/${change.list}/${change.id}`);
+      return request('DELETE /kitchen/:list/:id', { list: change.list, id: change.id });
     case 'judgements':
-      return request('PUT', '/kitchen/judgements', change.judgements);
+      return request('PUT /kitchen/judgements', {}, change.judgements);
     case 'learned':
-      return request('PUT', '/kitchen/learned', change.learned);
+      return request('PUT /kitchen/learned', {}, change.learned);
     case 'ovenHeat':
       return change.heat
-        ? request('PUT', `/kitchen/ovens/${change.ovenId}/heat`, change.heat)
-        : request('DELETE', `/kitchen/ovens/${change.ovenId}/heat`);
+        ? request('PUT /kitchen/ovens/:id/heat', { id: change.ovenId }, change.heat)
+        : request('DELETE /kitchen/ovens/:id/heat', { id: change.ovenId });
   }
 }

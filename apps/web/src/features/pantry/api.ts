@@ -9,7 +9,7 @@ import {
   type Pantry,
   type Preparation,
 } from '@north-leaf/core';
-import type { OwnIngredient, PantryBook, Stored } from '@north-leaf/contracts';
+import type { OwnIngredient, Stored } from '@north-leaf/contracts';
 import { ApiError, request } from '../../platform/http';
 import type { SearchOption } from '../../ui/search-field';
 
@@ -27,10 +27,7 @@ export const pantryQuery = queryOptions({
   queryKey: pantryKeys.all,
   // The published table comes with the pages; the kitchen's own comes from the server.
   queryFn: async () => {
-    const [{ published }, book] = await Promise.all([
-      import('./published'),
-      request<PantryBook>('GET', `/pantry?have=${coreVersion}`),
-    ]);
+    const [{ published }, book] = await Promise.all([import('./published'), request('GET /pantry', { have: coreVersion })]);
     return { ...book, ingredients: { ...published(), ...book.ingredients } };
   },
   staleTime: 60_000,
@@ -50,23 +47,27 @@ function send(change: PantryChange): Promise<Stored | undefined> {
   switch (change.kind) {
     case 'lot': {
       const { lot, revision, recounted } = change;
-      return request('PUT', `/pantry/lots/${lot.id}`, { lot, revision, recounted });
+      return request('PUT /pantry/lots/:id', { id: lot.id }, { lot, revision, recounted });
     }
     case 'removeLot':
-      return request('DELETE', `/pantry/lots/${change.id}`);
+      return request('DELETE /pantry/lots/:id', { id: change.id });
     case 'correct':
-      return request('PUT', `/pantry/ingredients/${change.id}/change`, { revision: change.revision, change: change.change });
+      return request('PUT /pantry/ingredients/:id/change', { id: change.id }, { revision: change.revision, change: change.change });
     case 'own':
-      return request('PUT', `/pantry/ingredients/${change.id}/own`, { revision: change.revision, ingredient: change.ingredient });
+      return request('PUT /pantry/ingredients/:id/own', { id: change.id }, { revision: change.revision, ingredient: change.ingredient });
     case 'removeIngredient':
-      return request('DELETE', `/pantry/ingredients/${change.id}`);
+      return request('DELETE /pantry/ingredients/:id', { id: change.id });
     case 'preparation':
-      return request('PUT', `/pantry/preparations/${change.preparation.id}`, {
-        revision: change.revision,
-        preparation: change.preparation,
-      });
+      return request(
+        'PUT /pantry/preparations/:id',
+        { id: change.preparation.id },
+        {
+          revision: change.revision,
+          preparation: change.preparation,
+        },
+      );
     case 'removePreparation':
-      return request('DELETE', `/pantry/preparations/${change.id}`);
+      return request('DELETE /pantry/preparations/:id', { id: change.id });
   }
 }
 

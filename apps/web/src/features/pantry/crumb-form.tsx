@@ -4,7 +4,6 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import type { Stored } from '@north-leaf/contracts';
 import { request } from '../../platform/http';
 import { Choice } from '../../ui/choice';
 import { SideSheet } from '../../ui/side-sheet';
@@ -22,7 +21,7 @@ export function CrumbForm({ onClose }: { onClose: () => void }) {
   const chosen = formulas.data?.find(({ id }) => id === formulaId);
   const make = useMutation({
     mutationFn: ({ id, version, called }: { id: string; version: number; called: string }) =>
-      request<Stored>('PUT', `/formulas/${formulaId}/versions/${version}/crumb/${id}`, { name: called }),
+      request('PUT /formulas/:id/versions/:version/crumb/:ingredientId', { id: formulaId, version, ingredientId: id }, { name: called }),
     onSuccess: async ({ id }, { called }) => {
       await client.invalidateQueries({ queryKey: pantryKeys.all });
       usePantryUndo.getState().push({ name: `${called} added`, change: { kind: 'removeIngredient', id } });

@@ -119,9 +119,9 @@ export async function send(): Promise<void> {
       const first = waiting[0];
       if (!first) break;
       const batch = waiting.filter(({ bakeId }) => bakeId === first.bakeId).slice(0, 200);
-      const stored = await request<BakeEvent[]>(
-        'POST',
-        `/bakes/${first.bakeId}/events`,
+      const stored = await request(
+        'POST /bakes/:id/events',
+        { id: first.bakeId },
         batch.map(({ event }) => event),
       );
       await settle(first.bakeId, batch, stored);

@@ -50,7 +50,7 @@ export function useRun(id: string): { readonly run: RunInHand | null; readonly e
     queryKey: ['bakes', 'run', id],
     queryFn: async () => {
       try {
-        const run = await request<Run>('GET', `/bakes/${id}`);
+        const run = await request('GET /bakes/:id', { id });
         useRuns.setState({ online: true });
         void send();
         if (useRuns.getState().kept[id]) told(run);
