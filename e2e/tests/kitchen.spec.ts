@@ -137,3 +137,14 @@ test('a judgement is set to the kitchen’s own, the forecast follows, and ours 
   await expect(days).toHaveText(before!);
   expect(errors).toEqual([]);
 });
+
+test('what another device changes of the kitchen is here without asking for it', async ({ page, request }) => {
+  const stream = page.waitForRequest('**/api/news');
+  await page.goto('/kitchen');
+  await stream;
+  const room = page.getByRole('region', { name: 'The room' }).getByLabel('Room');
+  await expect(async () => {
+    expect((await request.put('/api/kitchen/air', { data: { roomC: 18.5, humidityShare: 0.44 } })).ok()).toBe(true);
+    await expect(room).toHaveValue('18.5', { timeout: 2000 });
+  }).toPass();
+});
