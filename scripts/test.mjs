@@ -32,6 +32,8 @@ const rest = asked.filter((one) => !PARTS.includes(one));
 const wants = (part) => parts.length === 0 || parts.includes(part);
 const projects = ['core', 'contracts', 'server', 'web'].filter(wants);
 const WORKERS = 2;
+/** Journeys wait more than they work: a third of them goes in between the other two. */
+const JOURNEYS = process.env.E2E_WORKERS ?? '3';
 const total = { passed: 0, failed: 0 };
 const add = ({ passed, failed }) => {
   total.passed += passed;
@@ -83,7 +85,7 @@ async function playwright() {
   const env = {
     ...process.env,
     CHROMIUM_PATH: ensureChromium(),
-    E2E_WORKERS: String(WORKERS),
+    E2E_WORKERS: JOURNEYS,
     PLAYWRIGHT_JSON_OUTPUT_NAME: out,
   };
   const args = [join(ROOT, 'node_modules/@playwright/test/cli.js'), 'test', ...rest];

@@ -68,6 +68,20 @@ describe('opening a draft', () => {
     expect([waterNow(), useDraft.getState().storing]).toEqual([91, 'clash']);
   });
 
+  it('what was stored before the page that sent it was left is no second draft, whatever order its words came back in', async () => {
+    const { formula, ...rest } = serverDraft(91, 4);
+    const turned = Object.fromEntries(Object.entries(formula).reverse()) as typeof formula;
+    kept.set('f', { ...serverDraft(91, 3), undo: [], redo: [], waiting: true });
+    await openDraft(detailWith({ ...rest, formula: turned }), saved);
+    expect([waterNow(), useDraft.getState().storing, useDraft.getState().revision]).toEqual([91, 'stored', 4]);
+  });
+
+  it('an answer from the cache that knows of no draft does not hide what this browser stored since', async () => {
+    kept.set('f', { ...serverDraft(91, 1), undo: [], redo: [], waiting: false });
+    await openDraft(detailWith(null), saved);
+    expect([waterNow(), useDraft.getState().storing]).toEqual([91, 'stored']);
+  });
+
   it('keeps undo across a reload', async () => {
     kept.set('f', { ...serverDraft(95, 3), undo: [{ name: 'a', edits: [{ path: WATER, from: 102, to: 95 }] }], redo: [], waiting: false });
     await openDraft(detailWith(serverDraft(95, 3)), saved);

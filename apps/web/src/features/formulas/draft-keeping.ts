@@ -1,5 +1,5 @@
 import { useEffect } from 'react';
-import type { FormulaDetail, FormulaVersion } from '@north-leaf/contracts';
+import type { Draft, FormulaDetail, FormulaVersion } from '@north-leaf/contracts';
 import { editsBetween, type Edit, type Formula } from '@north-leaf/core';
 import { ApiError } from '../../platform/http';
 import { storeDraft } from './api';
@@ -32,6 +32,11 @@ export async function openDraft(detail: FormulaDetail, saved: FormulaVersion): P
   };
   const own = kept !== undefined && kept.basedOn === saved.version ? kept : undefined;
   const serverRevision = server?.revision ?? 0;
+  // Stored, and the page was left before it heard so: the same words are no second draft.
+  if (own?.waiting && server?.basedOn === own.basedOn && isSame(own, server)) {
+    open({ ...base, ...draftOf(own), revision: serverRevision, storing: 'stored' });
+    return;
+  }
   if (own?.waiting) {
     open({ ...base, ...draftOf(own), storing: serverRevision > own.revision ? 'clash' : 'hereOnly' });
     return;
@@ -47,6 +52,9 @@ export async function openDraft(detail: FormulaDetail, saved: FormulaVersion): P
   }
   open({ ...base, formula: saved.formula, typed: {}, revision: serverRevision, storing: 'clean' });
 }
+
+const isSame = (own: Pick<KeptDraft, 'formula' | 'typed'>, server: Draft): boolean =>
+  editsBetween(own.formula, server.formula).length === 0 && editsBetween(own.typed, server.typed).length === 0;
 
 const draftOf = ({ formula, typed, undo, redo, revision }: KeptDraft) => ({ formula, typed, undo, redo, revision });
 
