@@ -1,5 +1,8 @@
 import { defineConfig, devices } from '@playwright/test';
 
+const LONG = /[\\/](start|run-phone|run|pantry)\.spec/;
+const desktop = { viewport: { width: 1280, height: 800 } };
+
 export default defineConfig({
   testDir: './tests',
   outputDir: '../.local/e2e',
@@ -36,8 +39,10 @@ export default defineConfig({
       ],
     },
   },
+  // Files that take long begin first, so that no worker is left with one of them at the end.
   projects: [
-    { name: 'desktop', use: { viewport: { width: 1280, height: 800 } }, testIgnore: /[\\/]phone/ },
+    { name: 'long', use: desktop, testMatch: LONG },
+    { name: 'desktop', use: desktop, testIgnore: [/[\\/]phone/, LONG] },
     { name: 'phone', use: { ...devices['Pixel 7'] }, testMatch: /[\\/]phone/ },
   ],
 });

@@ -128,7 +128,15 @@ const memoryMb = (pid) => Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid
 
 /** So many requests a second for so long, whoever is still waiting: of each 100, 70 reads, 29 events, 1 save. */
 async function load(perSecond, seconds, { runs, formula }) {
-  const reads = ['/formulas', '/bakes?limit=20', '/bakes/running', '/kitchen', `/formulas/${FORMULA}`, `/bakes/${runs[0]}`, `/pantry?have=${coreVersion}`];
+  const reads = [
+    '/formulas',
+    '/bakes?limit=20',
+    '/bakes/running',
+    '/kitchen',
+    `/formulas/${FORMULA}`,
+    `/bakes/${runs[0]}`,
+    `/pantry?have=${coreVersion}`,
+  ];
   const found = { read: [], event: [], save: [], errors: 0 };
   const waiting = [];
   const from = performance.now();

@@ -35,7 +35,6 @@ export type Evaluation = {
   /** null while any stage is waiting. */ readonly outlook: Outlook | null;
 };
 
-
 /**
  * Works a formula out, all the way down the Line.
  *
@@ -70,8 +69,25 @@ export function evaluate(formula: Formula, kitchen: Kitchen, pantry: Pantry): Ev
           },
           taughtTexture(family!, kitchen),
         );
-  return { blend, dough, chill, sheet, bake, keep, outlook };
+  return { blend, dough, chill: drawn(chill), sheet, bake: drawn(bake), keep: drawn(keep), outlook };
 }
+
+/** Digits of a point of a curve: more than an eye or a ruler reads, and less than half of what a stored version weighs. */
+const DIGITS = 5;
+
+/** A stage's result with its curves as they are drawn and read; everything was worked out with all their digits. */
+function drawn<R extends { readonly curve: Curve }>(stage: Stage<R>): Stage<R> {
+  if (stage.state === 'waiting') return stage;
+  const { result } = stage;
+  const { cooling } = result as { readonly cooling?: { readonly curve: Curve } };
+  return {
+    ...stage,
+    result: { ...result, curve: lean(result.curve), ...(cooling ? { cooling: { ...cooling, curve: lean(cooling.curve) } } : {}) },
+  };
+}
+type Curve = Readonly<Record<string, readonly number[]>>;
+const lean = (curve: Curve): Curve =>
+  Object.fromEntries(Object.entries(curve).map(([name, points]) => [name, points.map((point) => Number(point.toPrecision(DIGITS)))]));
 
 /** The first two stages alone: what a baker at the bowl waits for, a hundredth of the work of all six. */
 export function evaluateDough(formula: Formula, kitchen: Kitchen, pantry: Pantry): Pick<Evaluation, 'blend' | 'dough'> {
