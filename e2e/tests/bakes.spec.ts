@@ -101,16 +101,16 @@ test('what bakes taught is shown with what was believed before, set aside and be
   await expect(async () => {
     await page.reload();
     await page.getByRole('button', { name: 'Learned from bakes' }).click();
-    await expect(page.getByRole('region', { name: 'Oven oven a' })).toBeVisible({ timeout: 2000 });
+    await expect(page.getByRole('region', { name: 'Oven A' })).toBeVisible({ timeout: 2000 });
   }).toPass({ timeout: 30_000 });
-  const oven = page.getByRole('region', { name: 'Oven oven a' });
+  const oven = page.getByRole('region', { name: 'Oven A' });
   await expect(oven).toContainText('0 ± 2.5 K');
   await oven.getByRole('button', { name: 'Set aside' }).click();
   await expect(oven).toContainText('Set aside: forecasts use what was believed before.');
   await oven.getByRole('button', { name: 'Use it again' }).click();
   // The board whose forecast it moves says it too, and does without it at one press.
   await page.goto('/formulas/3f3a2a52-8c0c-4b57-9c7e-1f6a5c0e7a11/bake');
-  const here = page.getByRole('region', { name: 'Learned from your bakes' }).getByRole('group', { name: 'Oven oven a' });
+  const here = page.getByRole('region', { name: 'Learned from your bakes' }).getByRole('group', { name: 'Oven A' });
   await expect(here).toContainText(/From \d bakes?, \d+ \w+ \d{4}/);
   await here.getByRole('button', { name: 'Set aside' }).click();
   await expect(here).toContainText('this forecast is made without it');

@@ -151,7 +151,7 @@ export { ahead, beginningFor, leftMin, runTimes, timeline } from './run/times.js
 export { runState, isFarFromPlanned, weighToleranceG } from './run/state.js';
 export { bowlDough } from './run/bowl.js';
 export { neededRests } from './run/needed-rests.js';
-export { asBaked, lastOf, standingEvents, weighedOf } from './document/happened.js';
+export { asBaked, lastOf, rowsLeftOut, standingEvents, weighedOf } from './document/happened.js';
 export type { AsBaked } from './document/happened.js';
 export { eggOf, factorOfKept, keptFor, needsColdOnceBaked, stepsFrom } from './run/left-over.js';
 export { feelsByWarmth } from './run/feel-warmth.js';

@@ -1,4 +1,4 @@
-import type { BakeEvent, Happened } from './bake.js';
+import type { BakeEvent, Happened, RunStep } from './bake.js';
 import type { Formula, Row } from './formula.js';
 
 /**
@@ -26,6 +26,24 @@ export function weighedOf(events: readonly BakeEvent[]): Record<string, number> 
   const sums: Record<string, number> = {};
   for (const { what } of standingEvents(events)) if (what.kind === 'weighed') sums[what.rowKey] = (sums[what.rowKey] ?? 0) + what.addedG;
   return sums;
+}
+
+/**
+ * Rows that were left out of a run: every step that weighs one was skipped, and nothing of it was weighed.
+ *
+ * Units    row keys.
+ * Throws   nothing.
+ * Findings none.
+ * Source   the events that nobody took back.
+ *
+ * @param steps of the run; of a bake written down afterwards there are none, and nothing is known to be left out
+ */
+export function rowsLeftOut(events: readonly BakeEvent[], steps: readonly RunStep[]): ReadonlySet<string> {
+  const weighed = weighedOf(events);
+  const skipped = new Set(standingEvents(events).flatMap(({ stepKey, what }) => (what.kind === 'skipped' ? [stepKey] : [])));
+  const of = steps.filter(({ kind, rowKey }) => kind === 'weigh' && rowKey !== undefined);
+  const keys = new Set(of.map(({ rowKey }) => rowKey!));
+  return new Set([...keys].filter((key) => weighed[key] === undefined && of.every((step) => step.rowKey !== key || skipped.has(step.key))));
 }
 
 /**

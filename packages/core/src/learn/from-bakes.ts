@@ -1,4 +1,4 @@
-import { asBaked, lastOf, standingEvents } from '../document/happened.js';
+import { asBaked, lastOf, rowsLeftOut, standingEvents } from '../document/happened.js';
 import { bakeCaseFor, evaluate } from '../evaluate.js';
 import { learnedOven } from './oven.js';
 import { learningDoubts } from './true-bakes.js';
@@ -90,11 +90,15 @@ function isByEye(events: readonly BakeEvent[]): boolean {
 }
 
 /** The formula as it was weighed, grams of the version's size. */
-function asMade({ formula, factor, events }: RecordedBake): Formula {
+function asMade({ formula, factor, events, steps }: RecordedBake): Formula {
   const made = asBaked(formula, events);
+  const leftOut = rowsLeftOut(events, steps ?? []);
   return {
     ...made.formula,
-    rows: made.formula.rows.map((row) => ({ ...row, amountG: (made.weighed[row.key] ?? row.amountG * factor) / factor })),
+    rows: made.formula.rows.map((row) => ({
+      ...row,
+      amountG: (made.weighed[row.key] ?? (leftOut.has(row.key) ? 0 : row.amountG * factor)) / factor,
+    })),
   };
 }
 

@@ -1,5 +1,5 @@
 import { mixWith } from '../dough/mix.js';
-import { asBaked, lastOf, standingEvents } from '../document/happened.js';
+import { asBaked, lastOf, rowsLeftOut } from '../document/happened.js';
 import { weighToleranceG } from '../run/state.js';
 import { roundTo } from '../units/rounding.js';
 import type { BakeEvent, RunStep } from '../document/bake.js';
@@ -87,11 +87,4 @@ function blendAsMade(
     ...(swapped[i] ? { ingredientId: made.blend.rows[i]!.ingredientId } : {}),
   }));
   return { blendG, blend: { ...into.blend, rows: rows.filter(({ share }) => share > 0) } };
-}
-
-/** Rows of which nothing was weighed and every step was skipped. */
-function rowsLeftOut(events: readonly BakeEvent[], steps: readonly RunStep[]): ReadonlySet<string> {
-  const skipped = new Set(standingEvents(events).flatMap(({ stepKey, what }) => (what.kind === 'skipped' ? [stepKey] : [])));
-  const of = steps.filter(({ kind, rowKey }) => kind === 'weigh' && rowKey !== undefined);
-  return new Set(of.map(({ rowKey }) => rowKey!).filter((key) => of.every((step) => step.rowKey !== key || skipped.has(step.key))));
 }

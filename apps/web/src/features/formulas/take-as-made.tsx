@@ -38,6 +38,8 @@ function Offer({ bake, version, detail, saved }: Props & { detail: FormulaDetail
   }, [bake, version, kitchen, pantry]);
   const edits = useMemo(() => (taking ? editsBetween(now, taking(now)) : []), [taking, now]);
   if (!pantry || !taking || edits.length === 0) return null;
+  // Where what was added is mixed in goes without saying.
+  const told = edits.filter(({ path }) => !path.startsWith('/mix'));
   const take = async () => {
     setBusy(true);
     setFailed(null);
@@ -58,7 +60,7 @@ function Offer({ bake, version, detail, saved }: Props & { detail: FormulaDetail
         </Button>
       }
     >
-      Made otherwise than written: <b>{describeEdits(edits, now, pantry, 8)}</b>.{failed && ` Not taken: ${failed}`}
+      Made otherwise than written: <b>{describeEdits(told, now, pantry, 8)}</b>.{failed && ` Not taken: ${failed}`}
     </Alert>
   );
 }

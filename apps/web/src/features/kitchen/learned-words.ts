@@ -4,7 +4,7 @@ import { DateTime } from 'luxon';
 const names: Readonly<Record<Learned['what'], string>> = {
   thirstFactor: 'Thirst of',
   ovenHeatFactor: 'Heat of',
-  oven: 'Oven',
+  oven: '',
   crisp: 'Crispness of',
   tender: 'Tenderness of',
   lift: 'Lift of',
@@ -34,7 +34,8 @@ const familyName = (id: string) => families[id]?.name ?? id;
 /** What it is learned of. */
 export function learnedName({ what, about }: Learned, { ovens }: Kitchen): string {
   const ofOven = ovens.find(({ id }) => id === about)?.name;
-  return `${names[what]} ${ofOven ?? (what === 'thirstFactor' ? about : what === 'pack' ? packName(about) : familyName(about)).toLowerCase()}`;
+  // An oven is named as it is: what it does is said line by line.
+  return `${names[what]} ${ofOven ?? (what === 'thirstFactor' ? about : what === 'pack' ? packName(about) : familyName(about)).toLowerCase()}`.trim();
 }
 
 export type LearnedRow = { readonly of: string; readonly before: string; readonly now: string };
@@ -61,7 +62,7 @@ export function learnedRows({ what, priorValue, priorSd, value, sd, joint }: Lea
         now: `${value.toFixed(0)} ± ${sd.toFixed(0)} µm`,
       },
     ];
-  return [{ of: 'Forecast, of 10', before: `0 ± ${(priorSd ?? 0).toFixed(1)}`, now: `${signed(value)} ± ${sd.toFixed(1)}` }];
+  return [{ of: 'Moves the forecast, of 10, by', before: `0 ± ${(priorSd ?? 0).toFixed(1)}`, now: `${signed(value)} ± ${sd.toFixed(1)}` }];
 }
 
 /** From how many bakes, and when they were. */
@@ -73,4 +74,4 @@ export function learnedFrom({ bakeIds, firstAt, lastAt, from }: Learned, { zone 
   return day(firstAt) === day(lastAt) ? `${many}, ${day(lastAt)}.` : `${many}, ${day(firstAt)} to ${day(lastAt)}.`;
 }
 
-const signed = (value: number) => `${value > 0 ? '+' : value < 0 ? '−' : ''}${Math.abs(value).toFixed(1)}`;
+const signed = (value: number) => `${value >= 0.05 ? '+' : value <= -0.05 ? '−' : ''}${Math.abs(value).toFixed(1)}`;

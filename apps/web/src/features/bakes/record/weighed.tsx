@@ -4,10 +4,12 @@ import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
+import { useQuery } from '@tanstack/react-query';
 import { asBaked, runState } from '@north-leaf/core';
 import type { FormulaVersion, Run } from '@north-leaf/contracts';
 import { usePreferences } from '../../../platform/preferences';
 import { showDuration, showQuantity } from '../../../ui/quantity';
+import { pantryQuery } from '../../pantry/api';
 import { titleOf } from '../run/bench-words';
 import { Section } from './section';
 
@@ -21,7 +23,9 @@ export function Weighed({ bake, version }: { bake: Run; version: FormulaVersion 
     ...formula.rows.map(({ key, ingredientId, amountG }) => ({ key, ingredientId, g: amountG * bake.factor })),
     ...made.formula.rows.filter(({ key }) => key.startsWith('added:')).map(({ key, ingredientId }) => ({ key, ingredientId, g: 0 })),
   ];
-  const nameOf = (id: string) => pantry.ingredients[id]?.name ?? id;
+  const { data: now } = useQuery(pantryQuery);
+  // What came in besides is in no version: it is named as the pantry has it.
+  const nameOf = (id: string) => pantry.ingredients[id]?.name ?? now?.ingredients[id]?.name ?? id;
   const real = new Map([...made.formula.blend.rows, ...made.formula.rows].map((row) => [row.key, row]));
   return (
     <Section title="Weighed">

@@ -12,7 +12,7 @@ import { last, measured } from '../api';
 import { showMeasured } from '../run/bench-words';
 import { countedChanges, describeEdits } from '../../formulas/doors';
 import { whatWentIn } from './what-went-in';
-import type { Link } from './trials-page';
+import { useNames, type Link } from './links';
 
 const shown: readonly MeasuredWhat[] = ['doughC', 'rawMm', 'bakeMin', 'topTone', 'baseTone', 'bakedMm', 'coreC', 'pieces'];
 type Row = { readonly name: string; readonly values: readonly string[] };
@@ -20,7 +20,10 @@ type Row = { readonly name: string; readonly values: readonly string[] };
 /** All that was done and all that came out, a column a bake; rows in which nothing differs are left out unless asked for. */
 export function TrialTable({ links, every }: { links: readonly Link[]; every: boolean }) {
   const { units } = usePreferences();
-  const rows = rowsOf(links, units).filter(({ values }) => (every ? values.some((value) => value !== '–') : new Set(values).size > 1));
+  const nameOf = useNames(links);
+  const rows = rowsOf(links, units, nameOf).filter(({ values }) =>
+    every ? values.some((value) => value !== '–') : new Set(values).size > 1,
+  );
   if (rows.length === 0) return null;
   return (
     <Table size="small" sx={{ maxWidth: 980 }} aria-label={every ? 'Everything' : 'Only what differs'}>
@@ -53,15 +56,14 @@ export function TrialTable({ links, every }: { links: readonly Link[]; every: bo
   );
 }
 
-function rowsOf(links: readonly Link[], units: UnitSystem): Row[] {
+function rowsOf(links: readonly Link[], units: UnitSystem, nameOf: (ingredientId: string) => string): Row[] {
   const of = (name: string, value: (link: Link, i: number) => string | undefined): Row => ({
     name,
     values: links.map((link, i) => value(link, i) ?? '–'),
   });
   const mass = (g: number | undefined) => (g === undefined ? undefined : showQuantity(g, 'mass', units));
-  const nameOf = (id: string) => links.map(({ version }) => version.pantry.ingredients[id]?.name).find((name) => name !== undefined) ?? id;
   const amounts = whatWentIn(
-    links.map(({ bake, version }) => ({ formula: version.formula, events: bake.events, factor: bake.factor })),
+    links.map(({ bake, version }) => ({ formula: version.formula, events: bake.events, steps: bake.steps, factor: bake.factor })),
   ).map(({ ingredientId, part, amountsG }) =>
     of(`${nameOf(ingredientId)}${part === 'blend' || part === 'dough' ? '' : `, ${rowUseWords[part as RowUse]}`}`, (_, i) =>
       mass(amountsG[i]),

@@ -10,8 +10,8 @@ import { useInfiniteQuery, useQueries, useQuery } from '@tanstack/react-query';
 import { wrap, type Remote } from 'comlink';
 import { DateTime } from 'luxon';
 import { useSearchParams } from 'react-router';
-import type { Change, Effect, Explanation, RecordedBake } from '@north-leaf/core';
-import type { Bake, FormulaVersion } from '@north-leaf/contracts';
+import { asBaked, type Change, type Effect, type Explanation, type RecordedBake } from '@north-leaf/core';
+import type { Bake } from '@north-leaf/contracts';
 import { ErrorPage } from '../../../platform/error-page';
 import { usePreferences, type UnitSystem } from '../../../platform/preferences';
 import { Page } from '../../../ui/page';
@@ -20,15 +20,15 @@ import { crustTones } from '../../../ui/theme';
 import { formulaNamesQuery, versionQuery } from '../../formulas/api';
 import { kitchenQuery } from '../../kitchen/api';
 import { pantryQuery } from '../../pantry/api';
-import { bakesQuery, last, measured, together } from '../api';
+import { bakesQuery, last, measured, runQuery, together } from '../api';
 import { FormulaSelect } from '../formula-select';
+import { useNames, type Link } from './links';
 import { Tasting } from './tasting';
 import { TrialTable } from './trial-table';
 import type { TrialsApi } from './trials.worker';
 
 /** Bakes in one chain, at most. */
 const MOST = 4;
-export type Link = { readonly bake: Bake; readonly version: FormulaVersion };
 
 /** Up to four bakes of a formula in the order they were made: what changed between them, and what each change did. */
 export function TrialsPage() {
@@ -73,9 +73,13 @@ export function TrialsPage() {
 
 function Chain({ bakes }: { bakes: readonly Bake[] }) {
   const versions = useQueries({ queries: bakes.map(({ formulaId, version }) => versionQuery(formulaId, version)) });
-  const ready = versions.every(({ data }) => data !== undefined);
+  // A list of bakes leaves out how each run was led: what was skipped of it stands in the whole record.
+  const runs = useQueries({ queries: bakes.map(({ id }) => runQuery(id)) });
+  const failed = [...versions, ...runs].find(({ error }) => error !== null)?.error;
+  if (failed) return <ErrorPage error={failed} />;
+  const ready = [...versions, ...runs].every(({ data }) => data !== undefined);
   if (!ready) return <Skeleton height={300} aria-label="Loading the versions" />;
-  return <Linked links={bakes.map((bake, i) => ({ bake, version: versions[i]!.data! }))} />;
+  return <Linked links={bakes.map((_, i) => ({ bake: runs[i]!.data!, version: versions[i]!.data! }))} />;
 }
 
 const recorded = ({ bake, version }: Link): RecordedBake => ({
@@ -85,6 +89,7 @@ const recorded = ({ bake, version }: Link): RecordedBake => ({
   roomC: bake.roomC,
   humidityShare: bake.humidityShare,
   events: bake.events,
+  steps: bake.steps,
 });
 
 /** Explanations are worked out beside the page, a few whole formulas each. */
@@ -214,10 +219,12 @@ const changeNames: Readonly<Record<string, string>> = {
   other: 'Dough temperature',
 };
 
-export function nameOfChange({ key }: Pick<Change, 'key'>, { version }: Link): string {
+/** A change by the name of what it is about; what was only put in at one of the two bakes is named too. */
+function nameOfChange({ key }: Pick<Change, 'key'>, links: readonly Link[], nameOf: (ingredientId: string) => string): string {
   if (!key.startsWith('row:')) return changeNames[key] ?? key;
-  const row = version.formula.rows.find((one) => `row:${one.key}` === key);
-  return row ? (version.pantry.ingredients[row.ingredientId]?.name ?? row.ingredientId).split(/[,(]/)[0]!.trim() : 'A row';
+  const rows = links.flatMap(({ bake, version }) => asBaked(version.formula, bake.events).formula.rows);
+  const row = rows.find((one) => `row:${one.key}` === key);
+  return row ? nameOf(row.ingredientId).split(/[,(]/)[0]!.trim() : 'Something added';
 }
 
 function amounts({ key, from, to }: Change, units: UnitSystem): string {
@@ -242,6 +249,8 @@ const effect = ({ value, sd }: Pick<Effect, 'value' | 'sd'>) => `${points(value)
 function Arrow({ explained, before, after, waiting }: { explained: Explanation | null; before: Link; after: Link; waiting: boolean }) {
   const { palette } = useTheme();
   const { units } = usePreferences();
+  const nameOf = useNames([after, before]);
+  const nameOfThis = (change: Change) => nameOfChange(change, [after, before], nameOf);
   return (
     <Box
       component="section"
@@ -279,7 +288,7 @@ function Arrow({ explained, before, after, waiting }: { explained: Explanation |
             {explained.changes.map((change) => (
               <tr key={change.key}>
                 <th scope="row" style={{ fontWeight: 600 }}>
-                  {nameOfChange(change, after)}
+                  {nameOfThis(change)}
                   <Box sx={{ fontWeight: 400, fontSize: 12.5, color: 'text.secondary' }}>{amounts(change, units)}</Box>
                 </th>
                 <td>{effect(change.crisp)}</td>
@@ -304,10 +313,10 @@ function Arrow({ explained, before, after, waiting }: { explained: Explanation |
       {explained && explained.next !== null && explained.mixedUp[0] && (
         <Box sx={{ fontSize: 13, pt: 1 }}>
           <Typography component="span" sx={{ fontWeight: 680, fontSize: 13 }}>
-            {nameOfChange(explained.changes[explained.mixedUp[0][0]]!, after)} and{' '}
-            {nameOfChange(explained.changes[explained.mixedUp[0][1]]!, after).toLowerCase()} moved together.
+            {nameOfThis(explained.changes[explained.mixedUp[0][0]]!)} and{' '}
+            {nameOfThis(explained.changes[explained.mixedUp[0][1]]!).toLowerCase()} moved together.
           </Typography>{' '}
-          One more bake like {after.bake.number} with only “{nameOfChange(explained.changes[explained.next]!, after).toLowerCase()}” as in{' '}
+          One more bake like {after.bake.number} with only “{nameOfThis(explained.changes[explained.next]!).toLowerCase()}” as in{' '}
           {before.bake.number} would tell most.
         </Box>
       )}
