@@ -77,7 +77,7 @@ function fieldOf(what: Happened): Mendable | null {
     };
   if (what.kind === 'weighed')
     return {
-      label: 'Weight in g',
+      label: 'Grams that it should be',
       text: String(what.addedG),
       mend: (text) => (number(text) === null ? null : { ...what, addedG: number(text)! }),
     };
