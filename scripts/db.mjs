@@ -221,6 +221,25 @@ async function start(databases = ['northleaf']) {
   for (const name of databases) makeDatabase(c, name);
 }
 
+const WATCHED_MS = 3000;
+/** While it is wanted, a database that stopped by itself, as a full disk makes it, is started again as soon as it can be. */
+export async function keepDatabase(isWanted) {
+  for (let told = false; ;) {
+    await nap(WATCHED_MS);
+    if (!isWanted()) return;
+    const c = context();
+    if (running(c)) {
+      told = false;
+      continue;
+    }
+    if (!told) say(isFull(c) ? `the disk is full: make room where ${c.data} is, and it goes on by itself. Nothing that was stored is lost` : 'stopped by itself: starting it again'); // prettier-ignore
+    told = true;
+    await start([]).catch(() => undefined);
+  }
+}
+const isFull = ({ log }) =>
+  existsSync(log) && readFileSync(log, 'utf8').split('\n').slice(-20).some((line) => line.includes('No space left on device')); // prettier-ignore
+
 // ---- who may log in ---------------------------------------------------------------------------------------------
 /** Beside the tables they open, readable by the account that runs the database and by nobody else. */
 const keysFile = (c) => join(c.data, 'northleaf-keys.json');

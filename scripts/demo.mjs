@@ -3,7 +3,7 @@ import { spawn } from 'node:child_process';
 import { createServer } from 'node:net';
 import { join } from 'node:path';
 import { checkNode, ensureBuilt, ensureInstalled, node, plainFailures, ROOT, stopWith } from './bootstrap.mjs';
-import { databaseUrls, removeDatabase, startDatabase, stopDatabase } from './db.mjs';
+import { databaseUrls, keepDatabase, removeDatabase, startDatabase, stopDatabase } from './db.mjs';
 
 plainFailures();
 checkNode();
@@ -36,6 +36,7 @@ if (ending) process.exit(0);
 const env = { ...process.env, ...databaseUrls(), PORT: String(port), NODE_ENV: 'production' };
 node([join(ROOT, 'apps/server/dist/prepare.js'), '--seed'], { env });
 server = spawn(process.execPath, [join(ROOT, 'apps/server/dist/main.js')], { stdio: 'inherit', env });
+void keepDatabase(() => !ending && !stopped);
 server.on('exit', (code) => {
   server = undefined;
   process.exit(ending ? 0 : (code ?? 1));
