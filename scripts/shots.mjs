@@ -168,7 +168,11 @@ try {
     await page.goto(`http://127.0.0.1:${port}${view.path ?? `/run/${runs[0]}`}`);
     // A page listens for news for ever: it is never idle.
     await page.waitForLoadState('load');
-    await page.waitForTimeout(2000);
+    await page.waitForTimeout(1500);
+    await page
+      .waitForFunction(() => !document.querySelector('[aria-busy=true], .MuiSkeleton-root'), undefined, { timeout: 20_000 })
+      .catch(() => undefined);
+    await page.waitForTimeout(2500);
     await view.act?.(page);
     await page.screenshot({ path: join(out, `${view.name}.png`) });
     await context.request.delete(`http://127.0.0.1:${port}/api${formula}/draft`);

@@ -71,7 +71,7 @@ function rowsOf(links: readonly Link[], units: UnitSystem, nameOf: (ingredientId
   );
   return [
     of('Version', ({ version }) => `v${version.version}`),
-    of('Changed by hand', ({ version }, i) => changedSince(links[i - 1]?.version, version)),
+    of('Set otherwise', ({ version }, i) => changedSince(links[i - 1]?.version, version)),
     ...amounts,
     of('Felt', ({ bake }) => last(bake, (one) => (one.kind === 'felt' ? handWordLabels[one.word] : undefined))),
     of('Oven', ({ version }) => version.kitchen.ovens.find(({ id }) => id === version.formula.bake.ovenId)?.name),
