@@ -32,8 +32,8 @@ const rest = asked.filter((one) => !PARTS.includes(one));
 const wants = (part) => parts.length === 0 || parts.includes(part);
 const projects = ['core', 'contracts', 'server', 'web'].filter(wants);
 const WORKERS = 2;
-/** Journeys wait more than they work: a third of them goes in between the other two. */
-const JOURNEYS = process.env.E2E_WORKERS ?? '3';
+/** Journeys at a time: a third one makes the other two wait for more than it gains. */
+const JOURNEYS = process.env.E2E_WORKERS ?? '2';
 const total = { passed: 0, failed: 0 };
 const add = ({ passed, failed }) => {
   total.passed += passed;
