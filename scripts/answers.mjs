@@ -4,7 +4,61 @@ import { createRequire } from 'node:module';
 import { join } from 'node:path';
 import { ROOT } from './bootstrap.mjs';
 
-const { createGenerator } = createRequire(import.meta.url)('ts-json-schema-generator');
+const require = createRequire(import.meta.url);
+const ts = require('typescript');
+const { BaseType, createFormatter, createParser, createProgram, SchemaGenerator } = require('ts-json-schema-generator');
+
+/** A document of the registry: its shape is read from the registry itself, not from the type that is made of it. */
+class Registered extends BaseType {
+  constructor(name) {
+    super();
+    this.name = name;
+  }
+  getId() {
+    return `registered-${this.name}`;
+  }
+}
+const registered = {
+  supportsNode: (node) =>
+    ts.isTypeReferenceNode(node) && node.typeName.getText() === 'DocumentOf' && ts.isTypeQueryNode(node.typeArguments?.[0]),
+  createType: (node) => new Registered(node.typeArguments[0].exprName.getText()),
+};
+const registeredShape = (fieldsOf) => ({
+  supportsType: (type) => type instanceof Registered,
+  getDefinition: ({ name }) => shapeOf(fieldsOf(name)),
+  getChildren: () => [],
+});
+/** JSON Schema of a document that the registry describes. */
+const shapeOf = (fields) => ({
+  type: 'object',
+  properties: Object.fromEntries(Object.entries(fields).map(([key, field]) => [key, shapeOfField(field)])),
+  required: Object.entries(fields).flatMap(([key, { optional }]) => (optional ? [] : [key])),
+});
+function shapeOfField(field) {
+  const said = { ...(field.name ? { title: field.name } : {}), ...(field.unit ? { description: field.unit } : {}) };
+  switch (field.is) {
+    case 'number':
+      return { ...said, type: 'number' };
+    case 'exactly':
+      return { type: 'number', const: field.value };
+    case 'word':
+      return { ...said, enum: field.of };
+    case 'flag':
+      return { ...said, type: 'boolean', const: true };
+    case 'yesNo':
+      return { ...said, type: 'boolean' };
+    case 'list':
+      return { ...said, type: 'array', items: shapeOfField(field.of) };
+    case 'group':
+      return shapeOf(field.fields);
+    case 'either':
+      return { anyOf: field.of.map(shapeOf) };
+    case 'byName':
+      return { ...said, type: 'object', additionalProperties: shapeOfField(field.of) };
+    default:
+      return { ...said, type: 'string' };
+  }
+}
 
 /** Of a type's schema those it points to, in the words of an API's description. */
 const inComponents = (schema) =>
@@ -22,9 +76,11 @@ const lines = (shapes) =>
     .map(([name, shape]) => `    ${JSON.stringify(name)}: ${JSON.stringify(shape)},`)
     .join('\n');
 
-export function writeAnswers() {
-  const of = (type) =>
-    createGenerator({
+/** `documents` are the registry's modules of core. */
+export function writeAnswers(documents) {
+  const fieldsOf = (name) => documents.find((module) => name in module)[name];
+  const of = (type) => {
+    const config = {
       path: join(ROOT, 'packages/contracts/src/routes.ts'),
       tsconfig: join(ROOT, 'packages/contracts/tsconfig.build.json'),
       type,
@@ -32,7 +88,12 @@ export function writeAnswers() {
       topRef: false,
       additionalProperties: true,
       encodeRefs: false,
-    }).createSchema(type);
+    };
+    const program = createProgram(config);
+    const parser = createParser(program, config, (chain) => chain.addNodeParser(registered));
+    const formatter = createFormatter(config, (chain) => chain.addTypeFormatter(registeredShape(fieldsOf)));
+    return new SchemaGenerator(program, parser, formatter, config).createSchema(type);
+  };
   const answers = of('Answers');
   const faults = of('ApiErrorBody');
   const routes = Object.fromEntries(Object.entries(answers.properties).filter(([, schema]) => !('not' in schema)));

@@ -8,9 +8,9 @@ plainFailures();
 checkNode();
 ensureInstalled();
 node([TSC, '-b', 'tsconfig.build.json']);
-writeAnswers();
-node([TSC, '-b', 'tsconfig.build.json']);
 const core = (path) => import(join(ROOT, 'packages/core/dist', path));
+writeAnswers(await Promise.all(['kitchen', 'pantry', 'preparation'].map((name) => core(`document/${name}.js`))));
+node([TSC, '-b', 'tsconfig.build.json']);
 
 const groups = [
   'thermal',

@@ -1,5 +1,23 @@
 import Joi from 'joi';
-import { bodies, chillForms, dockPatterns, fatStates, lockIns, mixActs, mixTools, portionForms, rowUses } from '@north-leaf/core';
+import {
+  bodies,
+  chillForms,
+  cutWhens,
+  dockPatterns,
+  fatStates,
+  foldParts,
+  goesOnBefore,
+  goesOnMoments,
+  lockIns,
+  mixActs,
+  mixTools,
+  packs,
+  portionForms,
+  rerolls,
+  rowUses,
+  trayLayers,
+  wraps,
+} from '@north-leaf/core';
 import { bodyOf } from './check.js';
 import { id, revision, uuid, version, type Part } from './fields.js';
 import type { Blend, Evaluation, Formula, Kitchen, Pantry, StageName } from '@north-leaf/core';
@@ -71,8 +89,8 @@ export const formulaSchema: Joi.ObjectSchema<Formula> = bodyOf<Formula>({
       amountG: number(),
       use: Joi.valid(...rowUses),
       goesOn: Joi.object({
-        at: Joi.valid('shaping', 'hot', 'cooled', 'serving', 'wait', 'bakeStep'),
-        n: Joi.when('at', { is: Joi.valid('wait', 'bakeStep'), then: number().required(), otherwise: Joi.forbidden() }),
+        at: Joi.valid(...goesOnMoments, ...goesOnBefore),
+        n: Joi.when('at', { is: Joi.valid(...goesOnBefore), then: number().required(), otherwise: Joi.forbidden() }),
       }).optional(),
       entered: text(60).optional(),
       pinned: Joi.boolean().optional(),
@@ -102,7 +120,7 @@ export const formulaSchema: Joi.ObjectSchema<Formula> = bodyOf<Formula>({
   chill: Joi.object({
     form: Joi.valid(...chillForms),
     thicknessMm: number(),
-    wrap: Joi.valid('none', 'film', 'paper', 'lid'),
+    wrap: Joi.valid(...wraps),
     targetC: number(),
     waits: list(wait, 10),
   }),
@@ -123,15 +141,15 @@ export const formulaSchema: Joi.ObjectSchema<Formula> = bodyOf<Formula>({
       lockIn: Joi.valid(...lockIns),
       doughMm: number(),
       borderMm: number(),
-      folds: list(Joi.object({ parts: Joi.valid(2, 3, 4), rollToMm: number(), waits: list(wait, 10) }), 8),
+      folds: list(Joi.object({ parts: Joi.valid(...foldParts), rollToMm: number(), waits: list(wait, 10) }), 8),
       mark: Joi.boolean().optional(),
     }).optional(),
     densityGPerMl: number().optional(),
     shrink: Joi.object({ alongShare: number(), acrossShare: number() }).optional(),
-    cut: Joi.valid('raw', 'hot', 'cold').optional(),
+    cut: Joi.valid(...cutWhens).optional(),
     bandsMm: number().optional(),
     trimMm: number(),
-    reroll: Joi.valid('no', 'once', 'tillGone'),
+    reroll: Joi.valid(...rerolls),
     dockPitchMm: number().optional(),
     dockPattern: Joi.valid(...dockPatterns).optional(),
     lots: number(),
@@ -144,7 +162,7 @@ export const formulaSchema: Joi.ObjectSchema<Formula> = bodyOf<Formula>({
     trayId: id(),
     panId: id().optional(),
     traysAtOnce: Joi.valid(1, 2),
-    layer: Joi.valid('none', 'paper', 'mat'),
+    layer: Joi.valid(...trayLayers),
     fromCold: Joi.boolean().optional(),
     hotTray: Joi.boolean().optional(),
     steps: list(
@@ -161,7 +179,7 @@ export const formulaSchema: Joi.ObjectSchema<Formula> = bodyOf<Formula>({
   }),
   keep: Joi.object({
     cool: list(wait, 10),
-    pack: Joi.valid('openTray', 'paperBag', 'looseTin', 'tightTin', 'sealedPouch'),
+    pack: Joi.valid(...packs),
     piecesPerPack: number(),
     sellWithinDays: number(),
     placeId: Joi.string().max(60).optional(),

@@ -24,16 +24,7 @@ export type {
 export { bakeBodySchema, eventsBodySchema, measureLimits, startBodySchema } from './bakes.js';
 export type { Bake, BakeBody, BakesPart, ListedBake, Run, StartBody } from './bakes.js';
 export { ingredientChangeBodySchema, lotBodySchema, ownIngredientBodySchema, preparationBodySchema } from './pantry.js';
-export type {
-  IngredientChangeBody,
-  LotBody,
-  OwnIngredient,
-  OwnIngredientBody,
-  PantryBook,
-  PreparationBody,
-  Revisions,
-  Stored,
-} from './pantry.js';
+export type { IngredientChangeBody, LotBody, OwnIngredientBody, PantryBook, PreparationBody, Revisions, Stored } from './pantry.js';
 export {
   airBodySchema,
   glutenLimitBodySchema,
@@ -52,8 +43,6 @@ export type {
   AirBody,
   GlutenLimitBody,
   JudgementsBody,
-  KitchenList,
-  KitchenThings,
   LearnedBody,
   MarketBody,
   MatBody,

@@ -1,4 +1,4 @@
-import type { BakeEvent, Guest, Kitchen } from '@north-leaf/core';
+import type { BakeEvent, Guest, Kitchen, KitchenThings } from '@north-leaf/core';
 import type { Bake, BakeBody, BakesPart, Run, StartBody } from './bakes.js';
 import type { BlendBody, BoxLabel, FindBlendsBody, FoundBlends, ImitateBody, LibraryBlend, ReadLabel } from './blends.js';
 import type {
@@ -17,7 +17,6 @@ import type {
   AirBody,
   GlutenLimitBody,
   JudgementsBody,
-  KitchenThings,
   LearnedBody,
   MarketBody,
   MatBody,

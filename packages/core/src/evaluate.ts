@@ -19,7 +19,7 @@ import type { Formula } from './document/formula.js';
 import type { Kitchen } from './document/kitchen.js';
 import type { Pantry } from './document/pantry.js';
 import type { DoughResult } from './dough/dough.js';
-import type { Family } from './facts/families.js';
+import type { Case } from './document/case.js';
 import type { Finding, Stage } from './findings/finding.js';
 import type { KeepResult } from './keep/keep.js';
 import type { Outlook } from './outlook/outlook.js';
@@ -44,30 +44,30 @@ export type Evaluation = {
  * Source   the six stages.
  */
 export function evaluate(formula: Formula, kitchen: Kitchen, pantry: Pantry): Evaluation {
-  const family = families[formula.family];
-  const stage = stageRunner(family);
-  const { blend, dough } = blendAndDough(formula, kitchen, pantry, stage);
-  const chill = stage(() => chillStage(formula, family!, kitchen, resultOf(dough)));
-  const sheet = stage(() => sheetStage(formula, family!, kitchen, resultOf(dough), resultOf(chill)));
+  const theCase = caseOf(formula, kitchen, pantry);
+  const stage = stageRunner(theCase);
+  const { blend, dough } = blendAndDough(theCase, stage);
+  const chill = stage(() => chillStage(theCase!, resultOf(dough)));
+  const sheet = stage(() => sheetStage(theCase!, resultOf(dough), resultOf(chill)));
   let problem: BakeProblem;
   const bake = stage(() => {
-    const baked = bakeStage(formula, family!, kitchen, resultOf(dough), resultOf(sheet));
+    const baked = bakeStage(theCase!, resultOf(dough), resultOf(sheet));
     ({ problem } = baked);
     return baked;
   });
-  const keep = stage(() => keepStage(formula, family!, kitchen, pantry, resultOf(dough), resultOf(sheet), resultOf(bake), problem));
+  const keep = stage(() => keepStage(theCase!, { dough: resultOf(dough), sheet: resultOf(sheet), bake: resultOf(bake), problem }));
   const outlook =
     keep.state === 'waiting'
       ? null
       : outlookOf(
-          family!,
+          theCase!.family,
           {
             blend: resultOf(blend),
             dough: resultOf(dough),
             bake: resultOf(bake),
             keep: keep.result,
           },
-          taughtTexture(family!, kitchen),
+          taughtTexture(theCase!),
         );
   return { blend, dough, chill: drawn(chill), sheet, bake: drawn(bake), keep: drawn(keep), outlook };
 }
@@ -91,7 +91,8 @@ const lean = (curve: Curve): Curve =>
 
 /** The first two stages alone: what a baker at the bowl waits for, a hundredth of the work of all six. */
 export function evaluateDough(formula: Formula, kitchen: Kitchen, pantry: Pantry): Pick<Evaluation, 'blend' | 'dough'> {
-  return blendAndDough(formula, kitchen, pantry, stageRunner(families[formula.family]));
+  const theCase = caseOf(formula, kitchen, pantry);
+  return blendAndDough(theCase, stageRunner(theCase));
 }
 
 /**
@@ -103,39 +104,44 @@ export function evaluateDough(formula: Formula, kitchen: Kitchen, pantry: Pantry
  * Source   the first four stages.
  */
 export function bakeCaseFor(formula: Formula, kitchen: Kitchen, pantry: Pantry): BakeCase | null {
-  const family = families[formula.family];
-  const stage = stageRunner(family);
-  const { blend, dough } = blendAndDough(formula, kitchen, pantry, stage);
-  const chill = stage(() => chillStage(formula, family!, kitchen, resultOf(dough)));
-  const sheet = stage(() => sheetStage(formula, family!, kitchen, resultOf(dough), resultOf(chill)));
+  const theCase = caseOf(formula, kitchen, pantry);
+  const stage = stageRunner(theCase);
+  const { blend, dough } = blendAndDough(theCase, stage);
+  const chill = stage(() => chillStage(theCase!, resultOf(dough)));
+  const sheet = stage(() => sheetStage(theCase!, resultOf(dough), resultOf(chill)));
   if (blend.state === 'waiting' || sheet.state === 'waiting') return null;
   try {
-    return bakeCaseOf(formula, family!, kitchen, resultOf(dough), sheet.result);
+    return bakeCaseOf(theCase!, resultOf(dough), sheet.result);
   } catch (error) {
     if (error instanceof InputError) return null;
     throw error;
   }
 }
 
-function blendAndDough(formula: Formula, kitchen: Kitchen, pantry: Pantry, stage: StageRunner): Pick<Evaluation, 'blend' | 'dough'> {
+/** null for a family that nobody knows: every stage then waits for it. */
+function caseOf(formula: Formula, kitchen: Kitchen, pantry: Pantry): Case | null {
   const family = families[formula.family];
-  const blend = stage(() => blendStage(formula, family!, kitchen, pantry));
-  return { blend, dough: stage(() => doughStage(formula, family!, kitchen, pantry, resultOf(blend))) };
+  return family ? { formula, family, kitchen, pantry } : null;
 }
 
-function taughtTexture({ id }: Family, kitchen: Kitchen): NonNullable<Parameters<typeof outlookOf>[2]> {
+function blendAndDough(theCase: Case | null, stage: StageRunner): Pick<Evaluation, 'blend' | 'dough'> {
+  const blend = stage(() => blendStage(theCase!));
+  return { blend, dough: stage(() => doughStage(theCase!, resultOf(blend))) };
+}
+
+function taughtTexture({ family: { id }, kitchen }: Case): NonNullable<Parameters<typeof outlookOf>[2]> {
   const [crisp, tender] = [learnedOf(kitchen, 'crisp', id), learnedOf(kitchen, 'tender', id)];
   return { ...(crisp ? { crisp } : {}), ...(tender ? { tender } : {}) };
 }
 
 type StageRunner = <R>(work: () => { result: R; findings: Finding[] }) => Stage<R>;
 /** Runs a stage unless an earlier one failed. */
-function stageRunner(family: Family | undefined): StageRunner {
+function stageRunner(theCase: Case | null): StageRunner {
   let failed = false;
   return (work) => {
     if (failed) return { state: 'waiting' };
     try {
-      if (!family) throw new InputError('family', 'is not a family that North Leaf knows');
+      if (!theCase) throw new InputError('family', 'is not a family that North Leaf knows');
       const { result, findings } = work();
       return { state: stateOf(findings), result, findings: worstFirst(findings) };
     } catch (error) {

@@ -1,23 +1,20 @@
 export { coreVersion } from './core-version.js';
+export * from './document/bake.js';
+export * from './document/edits.js';
+export * from './document/formula.js';
+export * from './document/happened.js';
+export * from './document/kitchen.js';
+export * from './document/pantry.js';
+export * from './document/preparation.js';
+export { at as valueIn, keysOf, numbersOf, patched } from './document/field.js';
+export type { Case } from './document/case.js';
+export type { DocumentOf, Field, Fields, NumberField, ValueOf, WordField } from './document/field.js';
 export { bakeCaseFor, evaluate, evaluateDough, problemsOf, findingsOf } from './evaluate.js';
 export { InputError, within } from './errors.js';
-export { againstWords, beginnings, canBegin, handWordOrder, leftOvers, measuredWhats, stepKinds, stepWhats } from './document/bake.js';
-export { applyEdits, editsBetween, EditRefused, inverseOf, valueAt } from './document/edits.js';
+export { basisWords } from './facts/fact.js';
 export { families, schools } from './facts/families.js';
+export { usual } from './facts/usual.js';
 export { stopSigns } from './facts/mixing.js';
-export {
-  BLEND,
-  bodies,
-  dockPatterns,
-  chillForms,
-  fatStates,
-  isOfDough,
-  lockIns,
-  mixActs,
-  mixTools,
-  portionForms,
-  rowUses,
-} from './document/formula.js';
 export { actWords, mixWords, toolWords } from './entry/mix-words.js';
 export { defaultMix, isMixStructured, mixedBySchool, mixedShares, mixWith } from './dough/mix.js';
 export { learnedThirst } from './learn/thirst.js';
@@ -33,7 +30,6 @@ export type { Change, Effect, Explanation } from './trials/explain.js';
 export type { TastingTest } from './trials/tasting.js';
 export { goodsFromBakes, goodsWhats, ovenFromBakes } from './learn/from-bakes.js';
 export type { RecordedBake } from './learn/from-bakes.js';
-export { learnedOf, learnedWhats } from './document/kitchen.js';
 export type { BakedLoad } from './learn/oven.js';
 export type { RatedBake } from './learn/texture.js';
 export type { FeltDough } from './learn/felt.js';
@@ -59,13 +55,12 @@ export { crispLoss } from './facts/keeping.js';
 export { stageNames, findingCodes, worstFirst } from './findings/finding.js';
 export { wordsFor } from './findings/words.js';
 export { publishedIngredients } from './ingredient/published.js';
-export { isBlendable, isGum, isNut, isPouredWater, isStarch, isExcluded, isProteinType } from './ingredient/roles.js';
+export { isBlendable, isExcluded, isFat, isGum, isNut, isPouredWater, isProteinType, isSoaked, isStarch } from './ingredient/roles.js';
 export { withoutRow, withShare } from './blend/rebalance.js';
 export { toneOf, lightnessOf } from './bake/tone.js';
 export { dialFor } from './bake/oven.js';
 export { ovenCare } from './bake/oven-care.js';
 export { heatFromWeighing } from './bake/weighing.js';
-export { cutterKinds, ovenShelves, ovenSides, panKinds } from './document/kitchen.js';
 export { celsiusOfDial, dialOf, dialWords } from './units/dial.js';
 export { bakeSamples, SAMPLES } from './bake/samples.js';
 export { caughtShare, doneBand, planLooks } from './bake/looks.js';
@@ -115,8 +110,8 @@ export { panelOf } from './label/nutrients.js';
 export { blendBehaviour, blendStage, bendOf } from './blend/blend.js';
 export { wholeSteps } from './solve/whole-steps.js';
 export { findIngredients, doesWhat } from './ingredient/search.js';
-export { confusions, plain as plainName } from './ingredient/names.js';
-export { correctableFields, withCorrections } from './ingredient/corrections.js';
+export { confusedWith, plain as plainName } from './ingredient/names.js';
+export { correctableFields, wholeParts, withCorrections } from './ingredient/corrections.js';
 export { keepingOf } from './ingredient/hygiene.js';
 export { fromBake, fromBlend, fromDough, fromPreparation } from './ingredient/made.js';
 export { glutenLimitOf, glutenProof, isUnproven } from './ingredient/gluten.js';
@@ -144,15 +139,11 @@ export { lotsInUse, portionOf } from './ingredient/mixture.js';
 export { isSuitId, suitability, suitName, suitsAskedFor } from './ingredient/suits.js';
 export { suits } from './facts/suits.js';
 export { reportMonths } from './facts/gluten.js';
-export { heats, ingredientKinds, origins } from './document/pantry.js';
-export { preparationActs } from './document/preparation.js';
 export { runSteps } from './run/steps.js';
 export { ahead, beginningFor, leftMin, runTimes, timeline } from './run/times.js';
 export { runState, isFarFromPlanned, weighToleranceG } from './run/state.js';
 export { bowlDough } from './run/bowl.js';
 export { neededRests } from './run/needed-rests.js';
-export { asBaked, lastOf, rowsLeftOut, standingEvents, weighedOf } from './document/happened.js';
-export type { AsBaked } from './document/happened.js';
 export { eggOf, factorOfKept, keptFor, needsColdOnceBaked, stepsFrom } from './run/left-over.js';
 export { feelsByWarmth } from './run/feel-warmth.js';
 export { feelAnswer } from './run/feel-answer.js';
@@ -186,47 +177,6 @@ export { demoKitchen, demoLots, demoLotsOn, demoPreparation, demoCrackerV1, demo
 export { outlookFromRating } from './outlook/rating.js';
 
 export type { Evaluation } from './evaluate.js';
-export type { Edit, Json } from './document/edits.js';
-export type {
-  BakeSettings,
-  BakeStep,
-  Blend,
-  BlendRow,
-  Chill,
-  CutShape,
-  DockPattern,
-  FatState,
-  Fold,
-  Formula,
-  GoesOn,
-  Keep,
-  Laminate,
-  MixAct,
-  MixStep,
-  MixTool,
-  Part,
-  Row,
-  RowUse,
-  Shape,
-  ShapeKind,
-  Sheet,
-  Wait,
-} from './document/formula.js';
-export type {
-  BakeEvent,
-  Begins,
-  HandWord,
-  Happened,
-  LeftOver,
-  MeasuredWhat,
-  PlannedLook,
-  RunStep,
-  StepKind,
-  StepWhat,
-} from './document/bake.js';
-export type { Cutter, Guest, HotSpot, Kitchen, Learned, Oven, OvenReading, Pan, Place, Tray } from './document/kitchen.js';
-export type { Composition, GlutenReport, Ingredient, IngredientKind, IngredientPart, Lot, Origin, Pantry } from './document/pantry.js';
-export type { Preparation, PreparationAct, PreparationRow } from './document/preparation.js';
 export type { LinearAnswer, LinearEngine, LinearModel } from './math/linear-model.js';
 export type { BlendGroup, BlendItem, BlendSpec, BlendWish } from './solve/blend-spec.js';
 export type { BlendAnswer, FoundBlend } from './solve/find-blend.js';
@@ -239,16 +189,12 @@ export type { Conflict } from './solve/explain.js';
 export type { BlendAmount, BlendFromAmounts, BlendUnit } from './blend/from-amounts.js';
 export type { GumDose } from './blend/gums.js';
 export type { GlutenProof } from './ingredient/gluten.js';
-export type { IngredientChange } from './ingredient/corrections.js';
 export type { FoundIngredient } from './ingredient/search.js';
 export type { CupFilling } from './units/volume.js';
 export type { SuitId } from './facts/suits.js';
 export type { Basis, Fact, FactTable } from './facts/fact.js';
 export type { Family, School, Window } from './facts/families.js';
-export type { Pack } from './facts/keeping.js';
-export type { TrayLayer, TrayMaterial } from './facts/oven.js';
 export type { Judgement, JudgementName } from './facts/judgements.js';
-export type { PlaceKind, Wrap } from './facts/cold.js';
 export type { Estimate, Finding, FindingCode, Level, Stage, StageName } from './findings/finding.js';
 export type { BlendResult, BlendRole } from './blend/blend.js';
 export type { BakersPercents, DoughResult } from './dough/dough.js';

@@ -1,4 +1,7 @@
+import { ingredientFields } from './document/pantry.js';
 import { publishedIngredients } from './ingredient/published.js';
+import { isGum } from './ingredient/roles.js';
+import type { Fields } from './document/field.js';
 import type { BakeEvent, Happened } from './document/bake.js';
 import type { Blend, Formula } from './document/formula.js';
 import type { Kitchen } from './document/kitchen.js';
@@ -54,25 +57,27 @@ export function liftLot(lot: Lot): Lot {
 export function liftIngredient(one: Ingredient): Ingredient {
   const today = publishedIngredients()[one.id];
   if (!today) return liftOwn(one);
-  const { heat, needsCold, acid, waterInFat, otherKcalPerG } = today;
   return {
-    ...(heat === undefined ? {} : { heat }),
-    ...(needsCold === undefined ? {} : { needsCold }),
-    ...(acid === undefined ? {} : { acid }),
-    ...(waterInFat === undefined ? {} : { waterInFat }),
-    ...(otherKcalPerG === undefined ? {} : { otherKcalPerG }),
+    ...Object.fromEntries(later.flatMap((field) => (today[field] === undefined ? [] : [[field, today[field]]]))),
     ...one,
+    // What a gum is worth was read from today's table then too, never from what was stored.
+    ...(isGum(one) && today.xanthanPerG !== undefined && !one.corrected?.['xanthanPerG'] ? { xanthanPerG: today.xanthanPerG } : {}),
     allergens: joined(one.allergens, one.labelRead ? [] : today.allergens),
+    ...(one.unsuited || today.unsuited ? { unsuited: joined(one.unsuited ?? [], today.unsuited ?? []) } : {}),
     gluten: strictest.find((gluten) => one.gluten === gluten || today.gluten === gluten)!,
   };
 }
+/** Members that older documents do not know. */
+const later = Object.entries(ingredientFields as Fields).flatMap(([name, { since }]) => (since ? [name as keyof Ingredient] : []));
 const strictest = ['contains', 'needsProof', 'free'] as const;
+
+/** Dough and cut pieces that a run left are named by what they are. */
+const isRawLeftOver = (id: string): boolean => /^(dough|shaped)-/.test(id);
 
 function liftOwn(one: Ingredient): Ingredient {
   const { madeFrom, parts, id } = one;
   if (madeFrom && 'formulaId' in madeFrom) {
-    const raw = id.startsWith('dough-') || id.startsWith('shaped-');
-    return raw || one.heat !== undefined ? one : { ...one, heat: 'cooked' };
+    return isRawLeftOver(id) || one.heat !== undefined ? one : { ...one, heat: 'cooked' };
   }
   return parts || madeFrom ? one : { ...one, labelRead: one.labelRead ?? one.allergens.length > 0 };
 }

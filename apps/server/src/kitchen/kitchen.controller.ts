@@ -19,13 +19,11 @@ import { plainName } from '@north-leaf/core';
 import { ApiError, invalid } from '../platform/errors.js';
 import { IdPipe } from '../platform/pipes.js';
 import { KitchenService } from './kitchen.service.js';
-import type { Cutter, Guest, Kitchen, Oven, Pan, Place, Tray } from '@north-leaf/core';
+import type { Cutter, Guest, Kitchen, KitchenList, KitchenThings, Oven, Pan, Place, Tray } from '@north-leaf/core';
 import type {
   AirBody,
   GlutenLimitBody,
   JudgementsBody,
-  KitchenList,
-  KitchenThings,
   LearnedBody,
   MarketBody,
   MatBody,

@@ -4,17 +4,8 @@ import { KitchenScope } from '../platform/kitchen-scope.js';
 import { NewsService } from '../platform/news.js';
 import { KitchenEntity } from './kitchen.entity.js';
 import { ApiError } from '../platform/errors.js';
-import type {
-  AirBody,
-  JudgementsBody,
-  KitchenList,
-  KitchenThings,
-  LearnedBody,
-  MarketBody,
-  MatBody,
-  OvenHeatBody,
-} from '@north-leaf/contracts';
-import { liftKitchen, type Guest, type Kitchen, type Learned } from '@north-leaf/core';
+import type { AirBody, JudgementsBody, LearnedBody, MarketBody, MatBody, OvenHeatBody } from '@north-leaf/contracts';
+import { liftKitchen, type Guest, type Kitchen, type Learned, type KitchenList, type KitchenThings } from '@north-leaf/core';
 
 /** More than any kitchen has; keeps the document small. */
 const MOST_THINGS = 200;

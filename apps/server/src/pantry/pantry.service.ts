@@ -15,6 +15,7 @@ import {
   type Lot,
   type Pantry,
   type Preparation,
+  type OwnIngredient,
 } from '@north-leaf/core';
 import { Clock } from '../platform/clock.js';
 import { KitchenService } from '../kitchen/kitchen.service.js';
@@ -27,7 +28,7 @@ import { IngredientEntity, liftWritten, type KitchenIngredient } from './ingredi
 import { LotUseEntity } from './lot-use.entity.js';
 import { LotEntity } from './lot.entity.js';
 import { PreparationEntity } from './preparation.entity.js';
-import type { LotBody, OwnIngredient, PantryBook, Revisions, Stored } from '@north-leaf/contracts';
+import type { LotBody, PantryBook, Revisions, Stored } from '@north-leaf/contracts';
 import type { FindOptionsWhere } from 'typeorm';
 
 /** A row that is edited in place, its revision counting every write. */

@@ -1,4 +1,4 @@
-import type { Oven, HandWord, RowUse } from '@north-leaf/core';
+import type { HandWord, RowUse } from '@north-leaf/core';
 
 /** The hand's words for a dough, as they stand on the screen. */
 export const handWordLabels: Record<HandWord, string> = {
@@ -18,9 +18,6 @@ export const rowUseWords: Readonly<Record<RowUse, string>> = {
   filling: 'as filling',
   dust: 'as dust',
 };
-
-/** How an oven heats, as bakers say it. */
-export const ovenKinds: Readonly<Record<Oven['kind'], string>> = { static: 'still air', fan: 'fan', deck: 'deck' };
 
 const allergenWords: Record<string, string> = {
   milk: 'milk',

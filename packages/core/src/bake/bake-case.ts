@@ -3,12 +3,13 @@ import { isInOven } from '../dough/goes-on.js';
 import { learnedOf } from '../document/kitchen.js';
 import { judged, judgements } from '../facts/judgements.js';
 import { handlingMin, heatUp } from '../facts/oven.js';
-import { fillingInPiece, panOf } from './filling.js';
+import { fillingInPiece } from './filling.js';
 import { ovenOf, ovenSpreadC } from './oven.js';
 import { browningFactorOf, compileBake, nudged } from './problem.js';
 import { ovenNudge, unknownsOf } from './samples.js';
 import { meanSpread, spreadRatio } from '../sheet/spreading.js';
 import { browningOfTone, toneOf } from './tone.js';
+import { panOf, trayOf } from '../pan/pan.js';
 import type { Formula } from '../document/formula.js';
 import type { Kitchen, Oven } from '../document/kitchen.js';
 import type { DoughResult } from '../dough/dough.js';
@@ -19,6 +20,7 @@ import type { FillingInPiece } from './filling.js';
 import type { DoneRule } from './doneness.js';
 import type { BakeProblem, BakeSpec, OvenSetting } from './problem.js';
 import type { BakeUnknowns } from './samples.js';
+import type { Case } from '../document/case.js';
 
 /** Air of an oven that was turned off and left, C: falling towards it. */
 const OFF_C = 60;
@@ -45,7 +47,8 @@ export type BakeCase = {
  * Findings none.
  * Source   compileBake; spreads facts/oven bakeSpread.
  */
-export function bakeCaseOf(formula: Formula, family: Family, kitchen: Kitchen, dough: DoughResult, sheet: SheetResult): BakeCase {
+export function bakeCaseOf(theCase: Case, dough: DoughResult, sheet: SheetResult): BakeCase {
+  const { formula, family, kitchen } = theCase;
   if (sheet.pieces === 0) throw new InputError('sheet.parts[0].shape', 'no piece fits this dough: make it smaller or thinner');
   checkSteps(formula);
   const oven = ovenOf(kitchen, formula.bake.ovenId);
@@ -54,7 +57,7 @@ export function bakeCaseOf(formula: Formula, family: Family, kitchen: Kitchen, d
   const heat = heatFactorOf(kitchen, oven);
   const believed = learnedOf(kitchen, 'oven', oven.id)?.joint;
   const asWritten = lifted(
-    asJudged(compileBake(bakeSpecOf(formula, family, kitchen, dough, sheet, filling)), kitchen),
+    asJudged(compileBake(bakeSpecOf(theCase, dough, sheet, filling)), kitchen),
     learnedOf(kitchen, 'lift', family.id)?.value ?? 1,
   );
   return {
@@ -133,16 +136,13 @@ export const ruleOf = ({ dryBelowShare, mustDry, coreC, goldenFromTone, darkFrom
 
 /** The piece, oven and tray of a formula as a bake. */
 export function bakeSpecOf(
-  formula: Formula,
-  family: Family,
-  kitchen: Kitchen,
+  { formula, family, kitchen }: Case,
   dough: DoughResult,
   sheet: SheetResult,
   filling: FillingInPiece | null,
 ): BakeSpec {
   const { bake } = formula;
-  const tray = kitchen.trays.find(({ id }) => id === bake.trayId);
-  if (!tray) throw new InputError('bake.trayId', 'is not a tray of this kitchen');
+  const tray = trayOf(kitchen, bake.trayId);
   const oven = ovenOf(kitchen, bake.ovenId);
   const pan = panOf(kitchen, bake.panId);
   const material = pan?.material ?? tray.material;

@@ -3,6 +3,9 @@ import { holds, weepShare } from '../facts/filling.js';
 import { doneTolerance, eggCoreC, ovenSideLimit } from '../facts/oven.js';
 import { finding } from '../findings/judge.js';
 import { roundTo } from '../units/rounding.js';
+import { usual } from '../facts/usual.js';
+import { isStarch } from '../ingredient/roles.js';
+import { ovenOf } from './oven.js';
 import type { Edit } from '../document/edits.js';
 import type { Formula } from '../document/formula.js';
 import type { Oven } from '../document/kitchen.js';
@@ -12,6 +15,7 @@ import type { DoughResult } from '../dough/dough.js';
 import type { SheetResult } from '../sheet/sheet.js';
 import type { BakedFilling, BakeResult } from './bake.js';
 import type { BakeTimes } from './doneness.js';
+import type { Case } from '../document/case.js';
 
 const MOST_MIN = 240;
 const HALF_MINUTE = 0.5;
@@ -19,14 +23,12 @@ const slack = doneTolerance.values;
 
 /** What is off at the end of the written steps; `at` gives the times with the first step wanted so much hotter. */
 export function bakeFindings(
-  formula: Formula,
-  family: Family,
-  oven: Oven,
+  theCase: Case,
   dough: DoughResult,
-  sheet: SheetResult,
-  bake: BakeResult,
-  at: (byC: number) => BakeTimes,
+  { sheet, bake, at }: { readonly sheet: SheetResult; readonly bake: BakeResult; readonly at: (byC: number) => BakeTimes },
 ): Finding[] {
+  const { formula, family, kitchen } = theCase;
+  const oven = ovenOf(kitchen, formula.bake.ovenId);
   const found: Finding[] = [];
   if (!bake.ovenMeasured) {
     found.push(finding('bake.ovenNotMeasured', 'note', 'bake', { path: 'bake.ovenMeasured', value: 0 }));
@@ -37,7 +39,7 @@ export function bakeFindings(
     const measured = { path: 'bake.end.moistureShare', value: bake.end.moistureShare };
     found.push(finding('bake.weightsLeftOn', 'watch', 'bake', measured, weightsOff(formula)));
   }
-  if (bake.filling) found.push(...fillingFindings(formula, dough, sheet, bake.filling));
+  if (bake.filling) found.push(...fillingFindings(theCase, sheet, bake.filling));
   if (dough.eggG > 0 && bake.end.coldestC < eggCoreC.value) {
     const measured = { path: 'bake.end.coldestC', value: bake.end.coldestC, low: eggCoreC.value };
     found.push({ ...finding('bake.eggNotSafe', 'fix', 'bake', measured, lastStepUntil(formula, bake, bake.throughMin)), unsafe: true });
@@ -133,19 +135,19 @@ function turnFindings({ bake: { steps } }: Formula, { hotSpots = [] }: Oven): Fi
 }
 
 /** A filling that weeps wants starch, one that is too much wants less of everything. */
-function fillingFindings(formula: Formula, dough: DoughResult, { pieces }: SheetResult, filling: BakedFilling): Finding[] {
+function fillingFindings({ formula, pantry }: Case, { pieces }: SheetResult, filling: BakedFilling): Finding[] {
   const found: Finding[] = [];
   const at = formula.rows.flatMap((row, i) => (row.use === 'filling' ? [{ row, i }] : []));
   const share = filling.weepsG / filling.massG;
   if (share > weepShare.values.watch) {
     const moreG = roundTo((filling.weepsG * pieces) / holds.values.starch, 0.5, 'up');
-    const starch = at.find(({ row }) => STARCHES.has(row.ingredientId));
+    const starch = at.find(({ row }) => isStarch(pantry.ingredients[row.ingredientId]!));
     const edits: Edit[] = starch
       ? [{ path: `/rows/${starch.i}/amountG`, from: starch.row.amountG, to: roundTo(starch.row.amountG + moreG, 0.5, 'up') }]
       : [
           {
             path: `/rows/${formula.rows.length}`,
-            to: { key: 'filling-starch', ingredientId: 'corn_starch', amountG: moreG, use: 'filling' },
+            to: { key: 'filling-starch', ingredientId: usual.values.thickener, amountG: moreG, use: 'filling' },
           },
         ];
     const measured = { path: 'bake.filling.weepsG', value: filling.weepsG, high: weepShare.values.watch * filling.massG };
@@ -161,7 +163,6 @@ function fillingFindings(formula: Formula, dough: DoughResult, { pieces }: Sheet
   }
   return found;
 }
-const STARCHES: ReadonlySet<string> = new Set(['corn_starch', 'tapioca_starch', 'potato_starch', 'arrowroot']);
 
 /** Longer, where that gets there; else as hot as the family is baked, when it is not yet. */
 function longerOrHotter(formula: Formula, { ovenC }: Family, bake: BakeResult, untilMin: number | null): Edit[] | undefined {

@@ -9,17 +9,15 @@ import { firstHotter, nudged } from './problem.js';
 import { nudgeOf } from './samples.js';
 import { spreadRatio } from '../sheet/spreading.js';
 import { lightnessOf, toneOf } from './tone.js';
-import type { Formula } from '../document/formula.js';
-import type { Kitchen } from '../document/kitchen.js';
 import type { DoughResult } from '../dough/dough.js';
-import type { Family } from '../facts/families.js';
 import type { Estimate, Finding } from '../findings/finding.js';
 import type { SheetResult } from '../sheet/sheet.js';
 import type { BakeTimes, DoneRule } from './doneness.js';
 import type { FillingInPiece } from './filling.js';
 import type { Trajectory } from './march.js';
 import type { BakeNudge, BakeProblem } from './problem.js';
-import type { BakeUnknowns } from './samples.js';
+import type { Case } from '../document/case.js';
+import type { BakeCase } from './bake-case.js';
 
 /** A piece at the end of the bake. */
 export type BakedPiece = {
@@ -84,18 +82,18 @@ export type SpreadCause = 'oven' | 'thickness' | 'water' | 'start' | 'heat' | 'b
  * Source   models named in problem and march; spread facts/oven bakeSpread (judgement), first order.
  */
 export function bakeStage(
-  formula: Formula,
-  family: Family,
-  kitchen: Kitchen,
+  theCase: Case,
   dough: DoughResult,
   sheet: SheetResult,
 ): { result: BakeResult; findings: Finding[]; problem: BakeProblem } {
+  const { formula, family, kitchen } = theCase;
   const { bake } = formula;
   const oven = ovenOf(kitchen, bake.ovenId);
-  const { problem, filling, limits, rule, unknowns, totalMin } = bakeCaseOf(formula, family, kitchen, dough, sheet);
+  const baking = bakeCaseOf(theCase, dough, sheet);
+  const { problem, filling, limits, rule, totalMin } = baking;
   const march = new BakeMarch(24);
   const look = lookAt(march, problem, totalMin, rule);
-  const spread = spreadOf(march, problem, totalMin, rule, unknowns, look);
+  const spread = spreadOf(march, baking, look);
   const result: BakeResult = {
     ...look.times,
     done: look.times.doneMin === null ? null : { value: look.times.doneMin, sd: spread.doneSd, basis: 'judgement' },
@@ -117,7 +115,7 @@ export function bakeStage(
     curve: curveOf(look.trajectory, spread.trajectories, Math.max(totalMin * 1.25, totalMin + 2)),
   };
   const doneAt = (byC: number) => bakeUntilOver(march, firstHotter(problem, byC), rule, { atLeastMin: totalMin }).times;
-  return { result, findings: bakeFindings(formula, family, oven, dough, sheet, result, doneAt), problem };
+  return { result, findings: bakeFindings(theCase, dough, { sheet, bake: result, at: doneAt }), problem };
 }
 
 function bakedFilling(
@@ -165,7 +163,7 @@ function pieceAt(trajectory: Trajectory, problem: BakeProblem, atMin: number): B
 }
 
 /** First-order spread: each unknown one sd up, the others held. */
-function spreadOf(march: BakeMarch, problem: BakeProblem, totalMin: number, rule: DoneRule, unknowns: BakeUnknowns, central: Look) {
+function spreadOf(march: BakeMarch, { problem, totalMin, rule, unknowns }: BakeCase, central: Look) {
   const nudges: Record<SpreadCause, BakeNudge> = {
     oven: nudgeOf(unknowns, 'ovenC', 1),
     thickness: nudgeOf(unknowns, 'thicknessShare', 1),

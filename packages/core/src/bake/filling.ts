@@ -1,7 +1,7 @@
-import { InputError } from '../errors.js';
 import { dishHeadroomMm, fillingDensity, fillingSets, fruitBubblesC, holds, juice } from '../facts/filling.js';
+import { panOf } from '../pan/pan.js';
 import type { Formula } from '../document/formula.js';
-import type { Kitchen, Pan } from '../document/kitchen.js';
+import type { Kitchen } from '../document/kitchen.js';
 import type { DoughResult } from '../dough/dough.js';
 import type { FillingMix } from '../dough/filling-mix.js';
 import type { SheetResult } from '../sheet/sheet.js';
@@ -25,14 +25,6 @@ export type FillingInPiece = {
 
 /** Fruit stands with its sugar about so long before it is filled: common practice, no source. */
 export const STOOD_MIN = 30;
-
-/** The pan a formula names; null for none. InputError at bake.panId for one the kitchen does not have. */
-export function panOf(kitchen: Kitchen, panId: string | undefined): Pan | null {
-  if (panId === undefined) return null;
-  const pan = kitchen.pans?.find(({ id }) => id === panId);
-  if (!pan) throw new InputError('bake.panId', 'is not a pan of this kitchen');
-  return pan;
-}
 
 /**
  * The filling that bakes, as it lies on or in one piece.

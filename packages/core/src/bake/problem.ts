@@ -28,10 +28,12 @@ import { solidFatPercent } from '../matter/solid-fat.js';
 import { solidsOf } from '../matter/sorption.js';
 import { thermalProperties } from '../matter/thermal.js';
 import { FROM_C, KELVINS } from './steam-tables.js';
-import type { BakeKind, BakeKindFacts, TrayLayer, TrayMaterial } from '../facts/oven.js';
-import type { SolidFatName } from '../facts/fats.js';
+import type { BakeKind, BakeKindFacts } from '../facts/oven.js';
 import type { Isotherm } from '../matter/isotherm.js';
 import type { MakeUp } from '../matter/make-up.js';
+import type { SolidFatName } from '../document/pantry.js';
+import type { TrayLayer } from '../document/formula.js';
+import type { TrayMaterial } from '../document/kitchen.js';
 
 /** One setting of the oven: true air temperature and minutes. */
 export type OvenSetting = {

@@ -49,10 +49,10 @@ describe('gums against what a family needs', () => {
 describe('a blend', () => {
   it('costs what its priced lots cost, and says how much has a price', () => {
     const lots = { l: { id: 'l', ingredientId: 'sorghum', code: '1', packG: 2500, packCostMinor: 1000 } };
-    const { result } = blendStage(aFormula(), cracker, kitchen, { ingredients, lots });
+    const { result } = blendStage({ formula: aFormula(), family: cracker, kitchen, pantry: { ingredients, lots } });
     expect(result.costMinorPerKg).toBeCloseTo(400, 9);
     expect(result.pricedShare).toBeCloseTo(0.56, 9);
-    expect(blendStage(aFormula(), cracker, kitchen, bare).result.costMinorPerKg).toBeNull();
+    expect(blendStage({ formula: aFormula(), family: cracker, kitchen, pantry: bare }).result.costMinorPerKg).toBeNull();
   });
   it('the roll-out index is gum over its target plus sticky starch over 20 % (hand sum of the demo blend)', () => {
     // xanthan 0.4 %, husk 0.8 % x 0.25, tapioca 18 % and potato 12.8 % x 0.005, over 0.8; sticky starch 18 / 20.

@@ -1,5 +1,4 @@
 import { InputError, within } from '../errors.js';
-import { mostOfBlend } from '../facts/blend-limits.js';
 import { gritLimit, singleStarchLimit, stickyStarchFull } from '../facts/dough.js';
 import { finding } from '../findings/judge.js';
 import { isClosedBox, openedBox } from '../ingredient/boxes.js';
@@ -12,7 +11,6 @@ import { isGum, isNut, isProteinType, isStarch, isStickyStarch } from '../ingred
 import { suitFindings, suitsAskedFor } from '../ingredient/suits.js';
 import { binderRatioOf, coldStrength, gumDoses } from './gums.js';
 import type { Blend, Formula } from '../document/formula.js';
-import type { Kitchen } from '../document/kitchen.js';
 import type { Composition, Pantry } from '../document/pantry.js';
 import type { Family } from '../facts/families.js';
 import type { Finding } from '../findings/finding.js';
@@ -21,6 +19,7 @@ import type { GumDose } from './gums.js';
 import type { Ingredient } from '../document/pantry.js';
 import type { Portion } from '../ingredient/mixture.js';
 import type { MakeUp } from '../matter/make-up.js';
+import type { Case } from '../document/case.js';
 
 export type BlendResult = {
   readonly blendG: number;
@@ -56,27 +55,17 @@ export type BlendRole = 'grain' | 'starch' | 'sticky' | 'nut' | 'gum' | 'other';
  * Findings gluten.*, suit.*, lot.*, blend.gritty, blend.starchLow, blend.starchHigh, blend.oneStarchHigh, blend.oneFlourHigh.
  * Source   roles and limits: facts/families, facts/dough.
  */
-export function blendStage(
-  formula: Formula,
-  family: Family,
-  kitchen: Kitchen,
-  pantry: Pantry,
-): { result: BlendResult; findings: Finding[] } {
+export function blendStage(theCase: Case): { result: BlendResult; findings: Finding[] } {
+  const { formula, kitchen, pantry } = theCase;
   const portions = blendPortions(formula, pantry);
-  const result = behaviourOf(formula.blend.rows, formula.blendG, portions, family, pantry);
+  const result = behaviourOf(formula, portions, theCase);
   return {
     result,
     findings: [
       ...glutenFindings(portions, kitchen, pantry, 'blend'),
       ...suitFindings(portions, suitsAskedFor(formula.mustSuit, kitchen), pantry, 'blend'),
       ...lotFindings(portions, pantry, 'blend'),
-      ...blendFindings(
-        formula,
-        family,
-        portions,
-        result,
-        shareOf(portions, (one) => isClosedBox(pantry, one)),
-      ),
+      ...blendFindings(theCase, portions, result),
     ],
   };
 }
@@ -91,14 +80,18 @@ export function blendStage(
 export function blendBehaviour(blend: Blend, family: Family, pantry: Pantry): BlendResult | { readonly problem: string } {
   try {
     const portions = blendPortions({ blend, blendG: 100 }, pantry);
-    return behaviourOf(blend.rows, 100, portions, family, pantry);
+    return behaviourOf({ blend, blendG: 100 }, portions, { family, pantry });
   } catch (error) {
     if (error instanceof InputError) return { problem: `${error.path}: ${error.message}` };
     throw error;
   }
 }
 
-function behaviourOf(rows: Blend['rows'], blendG: number, portions: readonly Portion[], family: Family, pantry: Pantry): BlendResult {
+function behaviourOf(
+  { blend: { rows }, blendG }: Pick<Formula, 'blend' | 'blendG'>,
+  portions: readonly Portion[],
+  { family, pantry }: Pick<Case, 'family' | 'pantry'>,
+): BlendResult {
   const wet = portions.filter(({ ingredient }) => !isGum(ingredient));
   // A box is what is in it: a blend of boxes is not a blend without starch.
   const open = portions.flatMap((portion) => openedBox(pantry, portion));
@@ -152,13 +145,8 @@ export function blendPortions(formula: Pick<Formula, 'blend' | 'blendG'>, pantry
   return portions;
 }
 
-function blendFindings(
-  formula: Formula,
-  family: Family,
-  portions: readonly Portion[],
-  result: BlendResult,
-  closedShare: number,
-): Finding[] {
+function blendFindings({ formula, family, pantry }: Case, portions: readonly Portion[], result: BlendResult): Finding[] {
+  const closedShare = shareOf(portions, (one) => isClosedBox(pantry, one));
   const found: Finding[] = [];
   // Crumb is baked already: no grain of it is felt as grit.
   if (family.base !== 'crumb' && result.gritIndex > gritLimit.value) {
@@ -189,19 +177,18 @@ function blendFindings(
 
 /** More of one flour than its taste, colour or bite allows. Cooked potato flour is a slip for the starch more often than a choice. */
 function oneFlourFindings({ blendG }: Formula, portions: readonly Portion[]): Finding[] {
-  const most = mostOfBlend.values as Readonly<Record<string, number>>;
   return portions.flatMap(({ ingredient, amountG, row }) => {
-    const high = most[ingredient.id];
+    const { mostOfBlendShare: high, takenFor } = ingredient;
     // A starch has a limit of its own.
     if (high === undefined || isStarch(ingredient) || amountG <= (high + 1e-9) * blendG) return [];
-    const slip = ingredient.id === 'potato_flour' && row !== undefined;
+    const slip = takenFor !== undefined && row !== undefined;
     return [
       finding(
         'blend.oneFlourHigh',
         slip ? 'fix' : 'watch',
         'blend',
         { path: `blend.rows.${ingredient.id}`, value: amountG / blendG, high, of: ingredient.name },
-        slip ? [{ path: `${row.at}/ingredientId`, from: ingredient.id, to: 'potato_starch' }] : undefined,
+        slip ? [{ path: `${row.at}/ingredientId`, from: ingredient.id, to: takenFor }] : undefined,
       ),
     ];
   });
@@ -212,7 +199,7 @@ function oneFlourFindings({ blendG }: Formula, portions: readonly Portion[]): Fi
  * target, plus sticky starch over 20 %.
  */
 export function bendOf(ingredient: Ingredient, family: Family): number {
-  const xanthanTarget = family.gumPercent['xanthan']?.[1] ?? 1;
+  const xanthanTarget = family.gumPercent.xanthanGum?.[1] ?? 1;
   return (coldStrength(ingredient) * 100) / xanthanTarget + (isStickyStarch(ingredient) ? 1 / stickyStarchFull.value : 0);
 }
 

@@ -1,13 +1,14 @@
-import { gumPairGain, gumPairs, hotXanthanReplacedBy, xanthanReplacedBy } from '../facts/binders.js';
+import { gumPairGain, gumPairs } from '../facts/binders.js';
 import { isGum } from '../ingredient/roles.js';
 import type { Family, Window } from '../facts/families.js';
-import type { Ingredient } from '../document/pantry.js';
+import type { GumName, Ingredient } from '../document/pantry.js';
 import type { Portion } from '../ingredient/mixture.js';
 
 /** One gum, or what a bought blend already holds of it. */
 export type GumDose = {
   readonly ingredientId: string;
   readonly name: string;
+  readonly gum?: GumName;
   readonly amountG: number;
   /** Grams per 100 g of blend; for a bought blend the xanthan it is reckoned to hold. */ readonly percent: number;
   /** What the family takes of this gum when it is alone; null where nobody says. */ readonly window: Window | null;
@@ -23,7 +24,7 @@ export type GumDose = {
  * Units    g in; percent is g per 100 g of blend.
  * Throws   nothing.
  * Findings none; dough judges the sum.
- * Source   the family's xanthan target; replacement weights in facts/binders.
+ * Source   the family's xanthan target; strength of each gum as the pantry has it.
  *
  * @example
  * // 0.4 % xanthan in a savoury cracker (target 0.8): { percent: 0.4, ofNeed: 0.5 }
@@ -56,24 +57,32 @@ export function needPerPercent(ingredient: Ingredient, family: Family): number {
  * Source   sum of dose over own target (common practice, no source); pair gain facts/binders.
  */
 export function binderRatioOf(doses: readonly GumDose[]): number {
-  const of = (id: string) => doses.find(({ ingredientId }) => ingredientId === id)?.ofNeed ?? 0;
+  const of = (name: GumName) => doses.reduce((sum, { gum, ofNeed }) => sum + (gum === name ? ofNeed : 0), 0);
   const sum = doses.reduce((total, { ofNeed }) => total + ofNeed, 0);
   const gain = gumPairs.values.reduce((total, [a, b]) => total + gumPairGain.value * 2 * Math.min(of(a), of(b)), 0);
   return sum + gain;
 }
 
 function doseOf(ingredient: Ingredient, amountG: number, family: Family, blendG: number): GumDose | null {
-  const { id, name } = ingredient;
+  const { id, name, gum, xanthanPerG = 0 } = ingredient;
   const percent = (amountG / blendG) * 100;
-  const xanthanTarget = family.gumPercent['xanthan']?.[1] ?? 0;
+  const xanthanTarget = family.gumPercent.xanthanGum?.[1] ?? 0;
   if (isGum(ingredient)) {
-    const window = family.gumPercent[id] ?? null;
-    const replaces = (xanthanReplacedBy.values as Readonly<Record<string, number>>)[id];
+    const window = (gum && family.gumPercent[gum]) ?? null;
     // One table says what a gum is worth; a family's window of it only how much is too much. Where xanthan is no measure the window is.
-    const target = replaces === undefined ? 0 : xanthanTarget > 0 ? xanthanTarget * replaces : (window?.[1] ?? 0);
-    return { ingredientId: id, name, amountG, percent, window, ofNeed: target > 0 ? percent / target : 0, held: false };
+    const target = xanthanPerG === 0 ? 0 : xanthanTarget > 0 ? xanthanTarget / xanthanPerG : (window?.[1] ?? 0);
+    return {
+      ingredientId: id,
+      name,
+      ...(gum ? { gum } : {}),
+      amountG,
+      percent,
+      window,
+      ofNeed: target > 0 ? percent / target : 0,
+      held: false,
+    };
   }
-  const heldShare = ingredient.kind === 'blend' ? (ingredient.xanthanPerG ?? 0) : 0;
+  const heldShare = ingredient.kind === 'blend' ? xanthanPerG : 0;
   if (heldShare <= 0) return null;
   const heldPercent = percent * heldShare;
   return {
@@ -88,8 +97,4 @@ function doseOf(ingredient: Ingredient, amountG: number, family: Family, blendG:
 }
 
 /** Xanthan that a gram of it stands for in a cold sheet; 0 for what sets only when hot. */
-export function coldStrength({ id, xanthanPerG = 0 }: Ingredient): number {
-  const cold = (xanthanReplacedBy.values as Readonly<Record<string, number>>)[id];
-  if (cold !== undefined) return 1 / cold;
-  return id in hotXanthanReplacedBy.values ? 0 : xanthanPerG;
-}
+export const coldStrength = ({ xanthanPerG = 0 }: Ingredient): number => xanthanPerG;

@@ -3,12 +3,10 @@ import { shortenedTo, warmMin, warmStretches, type WarmStretch } from '../dough/
 import { finding } from '../findings/judge.js';
 import { firstReach } from '../math/interpolate.js';
 import { roundTo } from '../units/rounding.js';
-import type { Formula } from '../document/formula.js';
-import type { Kitchen } from '../document/kitchen.js';
 import type { DoughResult } from '../dough/dough.js';
-import type { Family } from '../facts/families.js';
 import type { Finding } from '../findings/finding.js';
 import type { ChillResult, DoughCooling } from './chill.js';
+import type { Case } from '../document/case.js';
 
 const LONGEST_EXTRA_MIN = 240;
 /** Colder than this nothing grows: time there does not count. */
@@ -16,18 +14,16 @@ const FROZEN_C = -10;
 
 /** What is off when the dough leaves the cold; `longer` cools it with the last wait made longer. */
 export function chillFindings(
-  formula: Formula,
-  family: Family,
-  kitchen: Kitchen,
+  theCase: Case,
   dough: DoughResult,
   chill: ChillResult,
   longer: (extraMin: number) => DoughCooling,
 ): Finding[] {
-  return [...hygieneFindings(formula, kitchen, dough), ...firmnessFindings(formula, family, kitchen, chill, longer)];
+  return [...hygieneFindings(theCase, dough), ...firmnessFindings(theCase, chill, longer)];
 }
 
 /** Raw egg sets limits of time and cold; without egg too long only dries and greys. */
-function hygieneFindings(formula: Formula, kitchen: Kitchen, { doughEggG: eggG }: DoughResult): Finding[] {
+function hygieneFindings({ formula, kitchen }: Case, { doughEggG: eggG }: DoughResult): Finding[] {
   const { waits } = formula.chill;
   const last = waits.length - 1;
   const placed = waits.map((wait) => ({ ...wait, place: kitchen.places.find(({ id }) => id === wait.placeId)! }));
@@ -62,13 +58,7 @@ export function eggWarmMostMin(stretches: readonly WarmStretch[]): number {
   return 60 * (stretches.some(({ atC }) => atC > aboveC) ? eggHours : rawEggWarmHours.value);
 }
 
-function firmnessFindings(
-  formula: Formula,
-  family: Family,
-  kitchen: Kitchen,
-  chill: ChillResult,
-  longer: (extraMin: number) => DoughCooling,
-): Finding[] {
+function firmnessFindings({ formula, family, kitchen }: Case, chill: ChillResult, longer: (extraMin: number) => DoughCooling): Finding[] {
   const [low, , high] = family.rollC;
   const last = formula.chill.waits.length - 1;
   const wait = formula.chill.waits[last]!;

@@ -11,6 +11,7 @@ import type { DoughResult } from '../dough/dough.js';
 import type { Family } from '../facts/families.js';
 import type { Finding } from '../findings/finding.js';
 import type { Cooling } from './conduction.js';
+import type { Case } from '../document/case.js';
 
 export type ChillResult = {
   /** All waits together, min. */ readonly waitMin: number;
@@ -41,12 +42,8 @@ export type ChillResult = {
  * Findings chill.tooWarm, chill.tooHard, chill.placeTooWarm, chill.shortBench, chill.tooLong, chill.eggTooLong and chill.eggTooWarm (unsafe).
  * Source   conduct; ready is the family's roll window (facts/families).
  */
-export function chillStage(
-  formula: Formula,
-  family: Family,
-  kitchen: Kitchen,
-  dough: DoughResult,
-): { result: ChillResult; findings: Finding[] } {
+export function chillStage(theCase: Case, dough: DoughResult): { result: ChillResult; findings: Finding[] } {
+  const { formula, family, kitchen } = theCase;
   const { chill } = formula;
   within('chill.thicknessMm', chill.thicknessMm, 2, 120, 'mm');
   within('chill.targetC', chill.targetC, -25, 30, 'C');
@@ -55,7 +52,7 @@ export function chillStage(
   const result = readOff(cooling, formula, family);
   return {
     result,
-    findings: chillFindings(formula, family, kitchen, dough, result, (extraMin) => coolDough(formula, kitchen, dough, extraMin)),
+    findings: chillFindings(theCase, dough, result, (extraMin) => coolDough(formula, kitchen, dough, extraMin)),
   };
 }
 

@@ -1,8 +1,8 @@
 import { fatLatentHeat, fatMeltingS, fatSettingS } from '../facts/fats.js';
 import { solveTridiagonal } from '../math/tridiagonal.js';
 import { solidFatPercent } from '../matter/solid-fat.js';
-import type { SolidFatName } from '../facts/fats.js';
 import type { ColdTable } from '../matter/cold-enthalpy.js';
+import type { SolidFatName } from '../document/pantry.js';
 
 /** One stretch of time at one place: heat transfer and temperature on either face (W/m2 K, C). */
 export type Exposure = {

@@ -1,8 +1,7 @@
 import { InputError, within } from '../errors.js';
 import { coldTrayBottomHeatTransfer, fanFridgeHeatTransfer, placeHeatTransfer, wrapResistance } from '../facts/cold.js';
-import type { Wait } from '../document/formula.js';
+import type { Wait, Wrap } from '../document/formula.js';
 import type { Kitchen, Place } from '../document/kitchen.js';
-import type { Wrap } from '../facts/cold.js';
 import type { Exposure } from './conduction.js';
 
 /**

@@ -3,10 +3,10 @@ import { coldTable } from '../matter/cold-enthalpy.js';
 import { conduct } from './conduction.js';
 import { exposureAt, tableOf } from './exposure.js';
 import type { Kitchen, Place } from '../document/kitchen.js';
-import type { SolidFatName } from '../facts/fats.js';
 import type { MakeUp } from '../matter/make-up.js';
 import { fatWorkBands, solidFatCurves } from '../facts/fats.js';
 import { readyAims } from '../facts/cold.js';
+import type { SolidFatName } from '../document/pantry.js';
 
 /** What is made ready before the mixing starts, or kept for another day. */
 export const readyThings = ['cutButter', 'butterBends', 'butterCreams', 'coldFlour', 'ballIn', 'ballOut', 'pieIn', 'pieOut'] as const;

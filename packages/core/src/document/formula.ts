@@ -1,7 +1,3 @@
-import type { Pack } from '../facts/keeping.js';
-import type { TrayLayer } from '../facts/oven.js';
-import type { Wrap } from '../facts/cold.js';
-
 /** One line of a blend. Shares of a blend sum to 1, gums included. `key` is unique in the formula and never reused. */
 export type BlendRow = {
   readonly key: string;
@@ -25,8 +21,10 @@ export type RowUse = (typeof rowUses)[number];
 export const fatStates = ['pieces', 'rubbed', 'creamed', 'melted'] as const;
 export type FatState = (typeof fatStates)[number];
 
+export const goesOnMoments = ['shaping', 'hot', 'cooled', 'serving'] as const;
+export const goesOnBefore = ['wait', 'bakeStep'] as const;
 /** When a wash, filling, topping or dust goes on: in shaping, before a numbered wait after cutting or a bake step, or after the oven. */
-export type GoesOn = { readonly at: 'shaping' | 'hot' | 'cooled' | 'serving' } | { readonly at: 'wait' | 'bakeStep'; readonly n: number };
+export type GoesOn = { readonly at: (typeof goesOnMoments)[number] } | { readonly at: (typeof goesOnBefore)[number]; readonly n: number };
 
 /** Every gram outside the blend is a row, for the batch as written. */
 export type Row = {
@@ -65,6 +63,12 @@ export type MixStep = {
   /** The sign to stop at: an id of facts/mixing, or own words. */ readonly stopAt?: string;
   readonly does?: string;
 };
+export const wraps = ['none', 'film', 'paper', 'lid'] as const;
+export type Wrap = (typeof wraps)[number];
+export const trayLayers = ['none', 'paper', 'mat'] as const;
+export type TrayLayer = (typeof trayLayers)[number];
+export const packs = ['openTray', 'paperBag', 'looseTin', 'tightTin', 'sealedPouch'] as const;
+export type Pack = (typeof packs)[number];
 export const chillForms = ['slab', 'disc', 'log', 'ball', 'pieces'] as const;
 export type Chill = {
   readonly form: (typeof chillForms)[number];
@@ -114,7 +118,7 @@ export type Part = {
 };
 export const lockIns = ['envelope', 'halfBook', 'twoThirds', 'inverse'] as const;
 /** One turn: rolled to a thickness, folded into so many parts, then rested. */
-export type Fold = { readonly parts: 2 | 3 | 4; readonly rollToMm: number; readonly waits: readonly Wait[] };
+export type Fold = { readonly parts: (typeof foldParts)[number]; readonly rollToMm: number; readonly waits: readonly Wait[] };
 export type Laminate = {
   /** Envelope and half book hold one sheet of fat, two thirds makes two, inverse has the fat outside. */ readonly lockIn: (typeof lockIns)[number];
   /** Of the dough when the fat goes in. */ readonly doughMm: number;
@@ -125,6 +129,9 @@ export type Laminate = {
 export const dockPatterns = ['inLine', 'staggered'] as const;
 /** How rows of prick holes stand to each other. */
 export type DockPattern = (typeof dockPatterns)[number];
+export const rerolls = ['no', 'once', 'tillGone'] as const;
+export const cutWhens = ['raw', 'hot', 'cold'] as const;
+export const foldParts = [2, 3, 4] as const;
 export type Sheet = {
   readonly parts: readonly Part[];
   readonly laminate?: Laminate;
@@ -133,13 +140,13 @@ export type Sheet = {
   /** How much a piece shortens from cut to baked, along the last roll and across it; below 0: grows. */
   readonly shrink?: { readonly alongShare: number; readonly acrossShare: number };
   readonly trimMm: number;
-  readonly reroll: 'no' | 'once' | 'tillGone';
+  readonly reroll: (typeof rerolls)[number];
   readonly dockPitchMm?: number;
   /** Left out: in line. */ readonly dockPattern?: DockPattern;
   /** Sheets the dough is divided into. */ readonly lots: number;
   /** Between neighbours on the tray, and from its edge; left out: as they spread, and as usual. */ readonly trayGapMm?: number;
   readonly trayEdgeMm?: number;
-  /** When pieces are cut; left out: raw. Hot or cold, the whole sheet goes into the oven. */ readonly cut?: 'raw' | 'hot' | 'cold';
+  /** When pieces are cut; left out: raw. Hot or cold, the whole sheet goes into the oven. */ readonly cut?: (typeof cutWhens)[number];
   /** After cutting: firming, freezing, proving. */ readonly waits: readonly Wait[];
 };
 /** `wantC` is the wanted air temperature; null is oven off. The dial is worked out from the oven. */

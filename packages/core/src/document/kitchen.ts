@@ -1,45 +1,88 @@
-import type { PlaceKind } from '../facts/cold.js';
+import { group, id, instant, list, maybe, number, plainly, text, word, yesNo } from './field.js';
+import { suits } from '../facts/suits.js';
 import type { JudgementName } from '../facts/judgements.js';
 import type { Market } from '../facts/markets.js';
-import type { TrayMaterial } from '../facts/oven.js';
+import type { DocumentOf } from './field.js';
 
-export type Oven = {
-  readonly id: string;
-  readonly name: string;
-  readonly kind: 'static' | 'fan' | 'deck';
-  readonly dialUnit: 'C' | 'F' | 'gas';
-  /** What the dial said and what the air was. None: the oven was never measured. */
-  readonly readings: readonly OvenReading[];
-  /** How much warmer than the middle of its middle shelf a place is, K; at most one of each shelf and side. */
-  readonly hotSpots?: readonly HotSpot[];
-  /** Minutes from cold to ready at a dial setting. */ readonly heating?: readonly { readonly dialC: number; readonly min: number }[];
-};
-/** Mean of what the thermometer said at one setting of the dial. */
-export type OvenReading = { readonly dialC: number; readonly trueC: number; readonly at: string };
+export const placeKindWords = {
+  fridge: 'fridge',
+  freezer: 'freezer',
+  bench: 'table',
+  marble: 'marble slab',
+  rack: 'cooling rack',
+} as const;
+export type PlaceKind = keyof typeof placeKindWords;
+export const trayMaterialWords = {
+  aluminium: 'bright aluminium',
+  darkSteel: 'dark steel',
+  stone: 'baking stone, heated with the oven',
+  glass: 'glass',
+  ceramic: 'ceramic',
+  metalPan: 'metal pan with sides',
+} as const;
+export type TrayMaterial = keyof typeof trayMaterialWords;
+/** How an oven heats, as bakers say it. */
+export const ovenKindWords = { static: 'still air', fan: 'fan', deck: 'deck' } as const;
+const dialUnitWords = { C: '°C', F: '°F', gas: 'gas marks' } as const;
 export const ovenShelves = ['high', 'middle', 'low'] as const;
 export const ovenSides = ['backLeft', 'back', 'backRight', 'left', 'centre', 'right', 'doorLeft', 'door', 'doorRight'] as const;
-export type HotSpot = {
-  readonly shelf: (typeof ovenShelves)[number];
-  readonly side: (typeof ovenSides)[number];
-  readonly aboveC: number;
+const panKindWords = {
+  plate: 'round, with sloped sides',
+  ring: 'round, straight sides',
+  rectangle: 'rectangle',
+  oval: 'oval',
+} as const;
+export const cutterKindWords = { round: 'round', hexagon: 'hexagon', heart: 'heart', rectangle: 'square or rectangle' } as const;
+
+const calledSo = { id: id(), name: text('Name', 60) };
+const ovenC = (name: string) => number(name, 'C', 30, 350);
+const sizeMm = (name: string) => number(name, 'mm', 20, 2000);
+const count = (name: string, high: number) => number(name, '', 1, high, { whole: true });
+
+export const ovenFields = {
+  ...calledSo,
+  kind: word('Heat', ovenKindWords),
+  dialUnit: word('Dial in', dialUnitWords),
+  /** What the dial said and what the air was: mean of what the thermometer said at one setting. None: the oven was never measured. */
+  readings: list('Readings', group('', { dialC: ovenC('Dial'), trueC: ovenC('Air'), at: instant() }), 30),
+  /** How much warmer than the middle of its middle shelf a place is, K; at most one of each shelf and side. */
+  hotSpots: maybe(
+    list(
+      'Warmer and colder places',
+      group('', {
+        shelf: word('Shelf', plainly(ovenShelves)),
+        side: word('Side', plainly(ovenSides)),
+        aboveC: number('Warmer by', 'K', -60, 60),
+      }),
+      ovenShelves.length * ovenSides.length,
+      ['shelf', 'side'],
+    ),
+  ),
+  /** Minutes from cold to ready at a dial setting. */
+  heating: maybe(list('Heating up', group('', { dialC: ovenC('Dial'), min: number('Minutes', 'min', 1, 180) }), 10)),
 };
-export type Place = {
-  readonly id: string;
-  readonly name: string;
-  readonly kind: PlaceKind;
-  readonly atC: number;
-  readonly fan?: boolean;
-  readonly onTray?: boolean;
-  /** How fast it takes or gives heat on either face, W/m2 K; left out: as places of its kind do. */ readonly wPerM2K?: number;
+export type Oven = DocumentOf<typeof ovenFields>;
+export type OvenReading = Oven['readings'][number];
+export type HotSpot = NonNullable<Oven['hotSpots']>[number];
+/** Colder than -40 or hotter than 60 is no place that dough is kept in. */
+export const placeFields = {
+  ...calledSo,
+  kind: word('Kind', placeKindWords),
+  atC: number('Temperature', 'C', -40, 60),
+  fan: maybe(yesNo('A fan moves its air')),
+  onTray: maybe(yesNo('On a tray that waits in it, cold')),
+  /** How fast it takes or gives heat on either face; left out: as places of its kind do. */
+  wPerM2K: maybe(number('Heat it takes on a face', 'W/m² K', 2, 80, { usual: 9, without: 'as its kind' })),
 };
-export type Tray = {
-  readonly id: string;
-  readonly name: string;
-  readonly count: number;
-  readonly widthMm: number;
-  readonly lengthMm: number;
-  readonly material: TrayMaterial;
+export type Place = DocumentOf<typeof placeFields>;
+export const trayFields = {
+  ...calledSo,
+  count: count('How many', 500),
+  widthMm: sizeMm('Width'),
+  lengthMm: sizeMm('Length'),
+  material: word('Made of', trayMaterialWords),
 };
+export type Tray = DocumentOf<typeof trayFields>;
 export const learnedWhats = ['thirstFactor', 'ovenHeatFactor', 'oven', 'crisp', 'tender', 'lift', 'spread', 'pack', 'layerFloor'] as const;
 /** What the kitchen's own bakes have taught; worked out anew from the bakes it names. */
 export type Learned = {
@@ -58,32 +101,55 @@ export type Learned = {
   /** Kept, but not used: the prior is. */ readonly setAside?: boolean;
   /** Bakes before this moment are not counted: it was reset then. */ readonly since?: string;
 };
-export const panKinds = ['plate', 'ring', 'rectangle', 'oval'] as const;
 /** What a pie, a tart or a cake stands in. A ring or a tart tin has no slope: top and bottom are the same. */
-export type Pan = {
-  readonly id: string;
-  readonly name: string;
-  readonly count: number;
-  /** Left out: a round plate, or a ring where it has no slope. */ readonly kind?: (typeof panKinds)[number];
-  /** Inside, across the top and the bottom; of a long pan, its width. */ readonly topMm: number;
-  readonly bottomMm: number;
-  readonly depthMm: number;
-  /** Flat rim that dough lies on. */ readonly rimMm?: number;
-  /** Of a rectangle or an oval, inside along the top. */ readonly lengthMm?: number;
-  /** Of a tin of several. */ readonly cups?: number;
-  readonly material: TrayMaterial;
+export const panFields = {
+  ...calledSo,
+  count: count('How many', 500),
+  /** Left out: a round plate, or a ring where it has no slope. */
+  kind: maybe(word('Form', panKindWords)),
+  /** Inside, across the top and the bottom; of a long pan, its width. */
+  topMm: sizeMm('Across the top'),
+  bottomMm: sizeMm('Across the bottom'),
+  /** Of a rectangle or an oval, inside along the top. */
+  lengthMm: maybe({ ...sizeMm('Length, where it is long'), atLeast: 'topMm', without: 'as wide' }),
+  depthMm: number('Depth', 'mm', 3, 300),
+  /** Flat rim that dough lies on. */
+  rimMm: maybe(number('Flat rim', 'mm', 0, 60, { usual: 9, without: 'none' })),
+  /** Of a tin of several. */
+  cups: maybe({ ...count('Cups in one tin', 60), usual: 9, without: 'one' }),
+  material: word('Made of', trayMaterialWords),
 };
-export const cutterKinds = ['round', 'hexagon', 'heart', 'rectangle'] as const;
+export type Pan = DocumentOf<typeof panFields>;
+const acrossMm = (name: string) => number(name, 'mm', 5, 600);
 /** What takes a piece out of a sheet at one press. */
-export type Cutter = {
-  readonly id: string;
-  readonly name: string;
-  readonly kind: (typeof cutterKinds)[number];
-  /** Of a hexagon across its flats; of a rectangle its width. */ readonly acrossMm: number;
-  /** Of a rectangle; left out: a square. */ readonly lengthMm?: number;
+export const cutterFields = {
+  ...calledSo,
+  kind: word('Form', cutterKindWords),
+  /** Of a hexagon across its flats; of a rectangle its width. */
+  acrossMm: acrossMm('Across'),
+  /** Of a rectangle; left out: a square. */
+  lengthMm: maybe({ ...acrossMm('Length, where it is long'), usual: 9, without: 'as wide', ofKind: 'rectangle' }),
 };
+export type Cutter = DocumentOf<typeof cutterFields>;
+const suitWords: Readonly<Record<string, string>> = Object.fromEntries(Object.entries(suits.values).map(([id, { name }]) => [id, name]));
+/** What a kitchen holds several of, each stored and removed by its id. A formula needs one of all but pans and cutters. */
+export const kitchenThings = { ovens: ovenFields, places: placeFields, trays: trayFields, pans: panFields, cutters: cutterFields };
+export type KitchenThings = {
+  readonly ovens: Oven;
+  readonly places: Place;
+  readonly trays: Tray;
+  readonly pans: Pan;
+  readonly cutters: Cutter;
+};
+export type KitchenList = keyof KitchenThings;
 /** What a guest, a customer or a class cannot have. Roles and words, no person's name is needed. */
-export type Guest = { readonly id: string; readonly name: string; readonly suits: readonly string[]; readonly note?: string };
+export const guestFields = {
+  id: id(),
+  name: text('Name', 120),
+  suits: list('Cannot have', word('', suitWords), 30),
+  note: maybe(text('Note', 500, { empty: true })),
+};
+export type Guest = DocumentOf<typeof guestFields>;
 export type Kitchen = {
   readonly id: string;
   readonly name: string;

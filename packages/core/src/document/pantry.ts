@@ -1,128 +1,268 @@
-import type { LeftOver } from './bake.js';
-import type { Basis, Fact } from '../facts/fact.js';
-import type { SolidFatName } from '../facts/fats.js';
+import { allergen, byName, day, either, flag, group, id, list, maybe, number, plainly, share, text, uuid, word, yesNo } from './field.js';
+import { leftOvers } from './bake.js';
+import { basisWords } from '../facts/fact.js';
+import type { DocumentOf, NumberField } from './field.js';
 
 /** Shares of the mass, 0..1; saturated fat is part of fat, sodium part of ash. */
-export type Composition = {
-  readonly waterShare: number;
-  readonly proteinShare: number;
-  readonly fatShare: number;
-  readonly saturatedFatShare: number;
-  readonly sugarsShare: number;
-  readonly starchShare: number;
-  readonly fibreShare: number;
-  readonly ashShare: number;
-  readonly otherShare: number;
-  readonly sodiumShare: number;
+export const compositionFields = {
+  waterShare: share('Water', { correctable: true, part: 'whole' }),
+  proteinShare: share('Protein', { correctable: true, part: 'whole' }),
+  fatShare: share('Fat', { correctable: true, part: 'whole' }),
+  saturatedFatShare: share('of it saturated', { correctable: true, part: 'within' }),
+  sugarsShare: share('Sugars', { correctable: true, part: 'whole' }),
+  starchShare: share('Starch', { correctable: true, part: 'whole' }),
+  fibreShare: share('Fibre', { correctable: true, part: 'whole' }),
+  ashShare: share('Ash', { correctable: true, part: 'whole' }),
+  otherShare: share('Other', { correctable: true, part: 'whole' }),
+  sodiumShare: share('Sodium', { correctable: true, part: 'within', shown: { times: 100000, unit: 'mg' } }),
 };
+export type Composition = DocumentOf<typeof compositionFields>;
 
+/** Curves of how much of a fat is solid. */
+export const solidFatWords = {
+  butter: 'butter',
+  laminatingButter: 'butter made for folding',
+  lard: 'lard',
+  palmShortening: 'shortening',
+  coconut: 'coconut oil',
+  plantBlock: 'a plant block',
+  liquidOil: 'nothing: an oil',
+} as const;
+export type SolidFatName = keyof typeof solidFatWords;
 /** What it comes from: vegan, vegetarian and religious limits ask. */
-export const origins = ['plant', 'milk', 'egg', 'honey', 'animal', 'mineral', 'microbe'] as const;
-export type Origin = (typeof origins)[number];
-export const ingredientKinds = [
-  'flour_grain',
-  'flour_starchy',
-  'flour_pseudo',
-  'flour_legume',
-  'flour_nut',
-  'flour_tuber',
-  'blend',
-  'starch',
-  'gum',
-  'binder_seed',
-  'fibre',
-  'fat_solid',
-  'fat_liquid',
-  'egg',
-  'liquid',
-  'dairy',
-  'plant_milk',
-  'sugar',
-  'syrup',
-  'salt',
-  'leavener',
-  'acid',
-  'flavour',
-  'inclusion',
-  'filling',
-  'excluded',
-] as const;
-export type IngredientKind = (typeof ingredientKinds)[number];
+export const originWords = {
+  plant: 'plant',
+  milk: 'milk',
+  egg: 'egg',
+  honey: 'honey',
+  animal: 'animal',
+  mineral: 'mineral',
+  microbe: 'microbe',
+} as const;
+export type Origin = keyof typeof originWords;
+export const kindWords = {
+  flour_grain: 'grain flour',
+  flour_starchy: 'starchy flour',
+  flour_pseudo: 'seed flour',
+  flour_legume: 'pulse flour',
+  flour_nut: 'nut flour',
+  flour_tuber: 'tuber flour',
+  blend: 'blend',
+  starch: 'starch',
+  gum: 'gum',
+  binder_seed: 'binding seed',
+  fibre: 'fibre',
+  fat_solid: 'solid fat',
+  fat_liquid: 'oil',
+  egg: 'egg',
+  liquid: 'liquid',
+  dairy: 'dairy',
+  plant_milk: 'plant drink',
+  sugar: 'sugar',
+  syrup: 'syrup',
+  salt: 'salt',
+  leavener: 'leavener',
+  acid: 'acid',
+  flavour: 'flavour',
+  inclusion: 'addition',
+  filling: 'filling',
+  excluded: 'not for any bake',
+} as const;
+export type IngredientKind = keyof typeof kindWords;
 
 /** How far heat has made it safe to eat as it is. Pasteurised: in its pack, kept cold. Cooked: by its maker, or by us to a known core. */
-export const heats = ['raw', 'pasteurised', 'heatTreated', 'cooked'] as const;
-export type Heat = (typeof heats)[number];
+export const heatWords = { raw: 'raw', pasteurised: 'pasteurised', heatTreated: 'heat treated', cooked: 'cooked' } as const;
+export type Heat = keyof typeof heatWords;
 
 /** One thing an ingredient is made of: grams of it in a gram of the finished ingredient. Their sum passes 1 where water was driven off. */
-export type IngredientPart = { readonly ingredientId: string; readonly gPerG: number; readonly lotId?: string };
+export const partFields = { ingredientId: id('ingredient'), gPerG: number('g in a gram of it', 'g/g', 0, 100), lotId: maybe(id('lot')) };
+export type IngredientPart = DocumentOf<typeof partFields>;
+
+/** How a leavener works; an acid only wakes soda. */
+export const leavenWords = { yeast: 'yeast', soda: 'soda', powder: 'baking powder', ammonia: 'ammonia', acid: 'an acid for soda' } as const;
+/** Gums and seeds that families have windows of, by what they are. */
+export const gumWords = {
+  xanthanGum: 'xanthan',
+  guarGum: 'guar',
+  psylliumHusk: 'psyllium husk',
+  psylliumPowder: 'psyllium powder',
+  celluloseEther: 'HPMC',
+  flaxMeal: 'ground flax',
+  chiaMeal: 'ground chia',
+} as const;
+export type GumName = keyof typeof gumWords;
+const glutenWords = {
+  free: 'no grain in it by nature; that is a belief, not a proof',
+  needsProof: 'grain can be in it: every lot needs a report',
+  contains: 'contains gluten, never for a bake here',
+} as const;
+
+const { label, measured, judgement } = basisWords;
+const correctionWords = { label, measured, judgement };
+/** A correction: the value, and where it comes from. */
+export const factFields = {
+  value: { is: 'number', unit: '', low: -1e9, high: 1e9 } as NumberField,
+  unit: text('Unit', 40),
+  basis: word('Known from', correctionWords),
+  source: text('Source', 200),
+};
+export type Correction = DocumentOf<typeof factFields>;
+const corrections = byName('Corrected here', group('', factFields), 60);
+const CUP = { times: 236.588, unit: 'g a cup' };
 
 /** Whatever can be weighed. */
-export type Ingredient = {
-  readonly id: string;
-  readonly name: string;
-  readonly kind: IngredientKind;
-  readonly composition: Composition;
-  readonly spoonedGPerMl?: number;
-  readonly packedGPerMl?: number;
-  readonly pieceG?: number;
-  readonly waterHoldGPerG?: number;
-  readonly setsAtC?: number;
-  readonly xanthanPerG?: number;
-  readonly grit?: number;
-  readonly flavour?: number;
-  readonly solidFat?: SolidFatName;
-  readonly allergens: readonly string[];
-  readonly gluten: 'free' | 'needsProof' | 'contains';
-  readonly origin: Origin;
+export const ingredientFields = {
+  id: id(),
+  name: text('Name', 120),
+  kind: word('What it is', kindWords),
+  composition: group('Composition', compositionFields),
+  spoonedGPerMl: maybe(number('Spooned cup', 'g/ml', 0.05, 3, { correctable: true, estimate: true, shown: CUP })),
+  packedGPerMl: maybe(number('Packed cup', 'g/ml', 0.05, 3, { correctable: true, estimate: true, shown: CUP })),
+  teaspoonG: maybe(number('Level teaspoon', 'g', 0.1, 15, { correctable: true, estimate: true })),
+  pieceG: maybe(number('One piece', 'g', 0.01, 10000, { correctable: true, estimate: true })),
+  waterHoldGPerG: maybe(number('Water hold, cold', 'g/g', 0, 40, { correctable: true, estimate: true, mixes: true })),
+  setsAtC: maybe(number('Starch sets from', 'C', 40, 110, { correctable: true, estimate: true, shown: { times: 1, unit: '°C' } })),
+  /** Grams of xanthan that a gram of it stands for in a cold dough. */
+  xanthanPerG: maybe(number('Binds like xanthan, cold', 'g/g', 0, 2, { correctable: true, estimate: true, mixes: true })),
+  /** The same in the hot piece, of what gives nothing to a cold one. */
+  hotXanthanPerG: maybe(number('Binds like xanthan, only hot', 'g/g', 0, 2, { correctable: true, estimate: true }), '1.10'),
+  grit: maybe(number('Grit', '0 to 3', 0, 3, { correctable: true, estimate: true, mixes: true })),
+  flavour: maybe(number('Flavour', '0 to 3', 0, 3, { correctable: true, estimate: true, mixes: true })),
+  particleUm: maybe(number('Grind', 'um', 0.1, 20000, { correctable: true, estimate: true, shown: { times: 1, unit: 'µm' } })),
+  solidFat: maybe(word('Firms like', solidFatWords)),
+  allergens: list('Allergens', allergen(), 60),
+  gluten: word('Gluten', glutenWords),
+  origin: word('It comes from', originWords),
   /** Of an ingredient of the kitchen's own: somebody read its label for allergens. Left out: nobody said, and none is not known. */
-  readonly labelRead?: boolean;
-  /** Left out where it does not matter, or is not known. */ readonly heat?: Heat;
-  /** Of a preparation: what its middle came to, C; left out: nobody said. */ readonly cookedToC?: number;
-  /** Its label keeps it at 5 C or colder, whatever its acid. */ readonly needsCold?: true;
-  /** Below pH 4.6. */ readonly acid?: true;
-  /** Its water lies in drops in fat, where little grows. */ readonly waterInFat?: true;
-  /** Energy of what its composition calls other: alcohol, acids, polyols. Left out: as carbohydrate. */ readonly otherKcalPerG?: number;
-  /** Its label says lactose-free; it still is of milk. */ readonly lactoseFree?: true;
-  readonly teaspoonG?: number;
-  readonly particleUm?: number;
-  readonly note?: string;
-  readonly basis: Basis;
-  readonly source: string;
-  /** What this kitchen changed, by field ('composition.proteinShare', 'waterHoldGPerG'). */ readonly corrected?: Readonly<
-    Record<string, Fact>
-  >;
+  labelRead: maybe(yesNo('Its label was read')),
+  /** Left out where it does not matter, or is not known. */
+  heat: maybe(word('How it was heated', heatWords), '1.8'),
+  /** Of a preparation: what its middle came to, C; left out: nobody said. */
+  cookedToC: maybe(number('Its middle came to', 'C', 0, 200)),
+  /** Its label keeps it at 5 C or colder, whatever its acid. */
+  needsCold: maybe(flag('Its label keeps it cold'), '1.8'),
+  /** Below pH 4.6. */
+  acid: maybe(flag('Sour, below pH 4.6'), '1.8'),
+  /** Its water lies in drops in fat, where little grows. */
+  waterInFat: maybe(flag('Its water lies in drops in fat'), '1.8'),
+  /** Energy of what its composition calls other: alcohol, acids, polyols. Left out: as carbohydrate. */
+  otherKcalPerG: maybe(number('Energy of what is called other', 'kcal/g', 0, 10), '1.8'),
+  /** Its label says lactose-free; it still is of milk. */
+  lactoseFree: maybe(flag('Its label says lactose-free')),
+  leavens: maybe(word('Leavens as', leavenWords), '1.10'),
+  /** Active dry yeast that a gram of it stands for. */
+  yeastStrength: maybe(number('Strength, of active dry yeast', 'g/g', 0.05, 3, { usual: 1 }), '1.10'),
+  /** Soda that a gram of it takes up. */
+  takesSodaGPerG: maybe(number('Soda it takes up', 'g/g', 0, 2), '1.10'),
+  /** Raw white and raw yolk that a gram of it stands for. */
+  eggWhiteGPerG: maybe(number('Raw egg white it stands for', 'g/g', 0, 10, { usual: 1 }), '1.10'),
+  eggYolkGPerG: maybe(number('Raw egg yolk it stands for', 'g/g', 0, 10, { usual: 1 }), '1.10'),
+  gum: maybe(word('Used as', gumWords), '1.10'),
+  /** Swells in part of the formula's water before it meets the flour. */
+  swells: maybe(flag('Swells in water, soaked first'), '1.10'),
+  /** A starch that makes a wet dough sticky and lets it bend. */
+  sticks: maybe(flag('Sticky once wet'), '1.10'),
+  /** Ground crackers or cookies: the base of a crumb crust. */
+  crumb: maybe(flag('Ground cookies or crackers'), '1.10'),
+  /** Cups of it are pressed full. */
+  packs: maybe(flag('Measured pressed into its cup'), '1.10'),
+  /** Its chlorogenic acid turns green beside soda. */
+  greensWithSoda: maybe(flag('Turns green beside soda'), '1.10'),
+  /** Cassia cinnamon and its like. */
+  coumarin: maybe(flag('Holds coumarin'), '1.10'),
+  /** Most of a blend that bakers use. */
+  mostOfBlendShare: maybe(number('Most of a blend', 'share', 0, 1, { above: true, shown: { times: 100, unit: '%' } }), '1.10'),
+  /** What it is taken for and must not be. */
+  takenFor: maybe(id('ingredient'), '1.10'),
+  /** Limits of guests it does not suit beside its allergens and its origin; `:possible` depends on the maker, `:ask` on the guest. */
+  unsuited: maybe(list('Does not suit', text('', 40), 40), '1.10'),
+  /** An origin that depends on the maker. */
+  mayHold: maybe(word('It may hold something of', originWords), '1.10'),
+  /** What it is swapped as, with the grams that stand for a gram of its group's first. */
+  swaps: maybe(byName('Stands in for', number('', 'g/g', 0, 100), 12), '1.10'),
+  /** What a box of its kind is usually made of; `parts` outrank it. */
+  usualParts: maybe(list('Usually made of', group('', partFields), 40), '1.10'),
+  note: maybe(text('Note', 500, { empty: true })),
+  basis: word('Known from', basisWords),
+  source: text('Source', 300),
+  /** What this kitchen changed, by field ('composition.proteinShare', 'waterHoldGPerG'). */
+  corrected: maybe(corrections),
   /** A crumb, a filling, a ready blend: what it was made from, and of what. */
-  readonly madeFrom?:
-    | { readonly formulaId: string; readonly version: number }
-    | { readonly blendId: string; readonly version: number }
-    | { readonly preparationId: string };
-  readonly parts?: readonly IngredientPart[];
+  madeFrom: maybe(
+    either(
+      'Made from',
+      { formulaId: uuid(), version: number('version', '', 1, 2147483647, { whole: true }) },
+      { blendId: uuid(), version: number('version', '', 1, 2147483647, { whole: true }) },
+      { preparationId: id() },
+    ),
+  ),
+  parts: maybe(list('Made of', group('', partFields), 120)),
 };
+export type Ingredient = DocumentOf<typeof ingredientFields>;
+
+const { id: _id, gluten: _gluten, corrected: _corrected, ...ownFields } = ingredientFields;
+/** What a kitchen knows better than the table: numbers with where they come from, allergens as its label lists them. */
+export const ingredientChangeFields = {
+  corrected: corrections,
+  allergens: maybe(ownFields.allergens),
+  lactoseFree: ownFields.lactoseFree,
+};
+export type IngredientChange = DocumentOf<typeof ingredientChangeFields>;
+const { excluded: _excluded, ...ownKindWords } = kindWords;
+/** What a kitchen says of an ingredient of its own; what it leaves out is the server's. */
+export const ownIngredientFields = {
+  ...ownFields,
+  kind: word('What it is', ownKindWords),
+  gluten: word('Gluten', { needsProof: glutenWords.needsProof, free: glutenWords.free }),
+  basis: maybe(ownFields.basis),
+  source: maybe(ownFields.source),
+};
+export type OwnIngredient = DocumentOf<typeof ownIngredientFields>;
 
 /** `below`: less than `mgPerKg` was found, which then is the limit of detection. */
-export type GlutenReport = { readonly mgPerKg: number; readonly below: boolean; readonly method: string; readonly on: string };
-/** `until` is its last day, 2027-03-31. */
-export type GlutenCertificate = { readonly number: string; readonly by: string; readonly until: string };
-export type Lot = {
-  readonly id: string;
-  readonly ingredientId: string;
-  readonly code: string;
-  readonly supplier?: string;
-  /** Left now; left out where nobody counts it. */ readonly onHandG?: number;
-  /** Calendar days, 2026-11-25: past it the taste may have gone; smell and taste decide. */ readonly bestByOn?: string;
-  /** Past it nobody eats it, whatever it smells of. */ readonly useByOn?: string;
-  readonly openedOn?: string;
-  readonly packG?: number;
-  /** Of one pack, in the smallest coin. */ readonly packCostMinor?: number;
-  /** Measured; outranks the ingredient's water share. */ readonly moistureShare?: number;
-  /** No report: not proven. */ readonly report?: GlutenReport;
-  /** A maker's own certificate, beside or in place of a report. */ readonly certificate?: GlutenCertificate;
-  /** Who took the mark on the bag for proof, and why; a home kitchen may. */ readonly acceptedOnBag?: string;
-  /** Why it is taken without a report: only where no grain is in it. */ readonly acceptedWithoutReport?: string;
-  /** Why it is not used. */ readonly setAside?: string;
-  /** Where it lies, a place of the kitchen. */ readonly placeId?: string;
-  /** The bake that left it. */ readonly from?: { readonly bakeId: string; readonly what: LeftOver };
+export const reportFields = {
+  mgPerKg: number('Gluten found', 'mg/kg', 0, 100000),
+  below: yesNo('Less than this was found'),
+  method: text('Method', 80),
+  on: day('Day of the report'),
 };
+export type GlutenReport = DocumentOf<typeof reportFields>;
+/** `until` is its last day, 2027-03-31. */
+export const certificateFields = { number: text('Number', 60), by: text('Given by', 120), until: day('Valid until') };
+export type GlutenCertificate = DocumentOf<typeof certificateFields>;
+export const lotFields = {
+  id: id(),
+  ingredientId: id('ingredient'),
+  code: text('Lot', 40),
+  supplier: maybe(text('Supplier', 120)),
+  /** Left now; left out where nobody counts it. */
+  onHandG: maybe(number('On hand', 'g', 0, 1e7)),
+  /** Calendar days, 2026-11-25: past it the taste may have gone; smell and taste decide. */
+  bestByOn: maybe(day('Best by')),
+  /** Past it nobody eats it, whatever it smells of. */
+  useByOn: maybe(day('Use by')),
+  openedOn: maybe(day('Opened')),
+  packG: maybe(number('Pack', 'g', 0, 1e7, { above: true })),
+  /** Of one pack, in the smallest coin. */
+  packCostMinor: maybe(number('Cost of a pack', 'smallest coin', 0, 1e9, { shown: { times: 0.01, unit: '' } })),
+  /** Measured; outranks the ingredient's water share. */
+  moistureShare: maybe(number('Moisture, measured', 'share', 0, 0.6, { shown: { times: 100, unit: '%' } })),
+  /** No report: not proven. */
+  report: maybe(group('Report', reportFields)),
+  /** A maker's own certificate, beside or in place of a report. */
+  certificate: maybe(group('Certificate', certificateFields)),
+  /** Who took the mark on the bag for proof, and why; a home kitchen may. */
+  acceptedOnBag: maybe(text('Mark on the bag taken for proof', 300)),
+  /** Why it is taken without a report: only where no grain is in it. */
+  acceptedWithoutReport: maybe(text('Taken without a report', 300)),
+  /** Why it is not used. */
+  setAside: maybe(text('Set aside', 300)),
+  /** Where it lies, a place of the kitchen. */
+  placeId: maybe(id('place')),
+  /** The bake that left it. */
+  from: maybe(group('Left by', { bakeId: uuid(), what: word('What it is', plainly(leftOvers)) })),
+};
+export type Lot = DocumentOf<typeof lotFields>;
 
 /** What a formula may read of the pantry, corrections merged in. */
 export type Pantry = {

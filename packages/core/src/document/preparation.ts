@@ -1,28 +1,43 @@
-/** A filling, crumble, frosting, glaze, cream, coating or soaked fruit: rows and acts, no blend base and no stages. */
-export type Preparation = {
-  readonly schema: 1;
-  readonly id: string;
-  readonly name: string;
-  readonly rows: readonly PreparationRow[];
-  readonly acts: readonly PreparationAct[];
-  /** Water driven off over all acts. */ readonly boiledOffG: number;
-  readonly drainedG: number;
-  /** What runs off: water unless said. */ readonly drainedIngredientId?: string;
-  /** What its middle came to, C; left out: raw, as far as anybody said. */ readonly cookedToC?: number;
-  readonly keepDays: number;
-  readonly keepAt: 'room' | 'fridge' | 'freezer';
-};
-export type PreparationRow = {
-  readonly key: string;
-  readonly ingredientId: string;
-  readonly amountG: number;
-  readonly entered?: string;
-  readonly lotId?: string;
-};
+import { exactly, group, id, list, maybe, number, plainly, text, word } from './field.js';
+import type { DocumentOf } from './field.js';
+
 export const preparationActs = ['soak', 'warm', 'melt', 'whisk', 'beat', 'foldIn', 'boil', 'drain', 'grind', 'stand'] as const;
-export type PreparationAct = {
-  readonly key: string;
-  readonly act: (typeof preparationActs)[number];
-  readonly min?: number;
-  /** The sign to stop at. */ readonly stopAt?: string;
+export const keptAtWords = { room: 'at room temperature', fridge: 'in the fridge', freezer: 'in the freezer' } as const;
+
+/** As wrong as it may be, a number that a sum can be made of: what is off is said where it is worked out. */
+const anyG = (name: string) => number(name, 'g', -1e9, 1e9);
+export const preparationRowFields = {
+  key: id(),
+  ingredientId: id('ingredient'),
+  amountG: anyG('Amount'),
+  entered: maybe(text('As typed', 60, { empty: true })),
+  lotId: maybe(id('lot')),
 };
+export type PreparationRow = DocumentOf<typeof preparationRowFields>;
+export const preparationActFields = {
+  key: id(),
+  act: word('What is done', plainly(preparationActs)),
+  min: maybe(number('Minutes', 'min', 0, 20000)),
+  /** The sign to stop at. */
+  stopAt: maybe(text('Until', 200, { empty: true })),
+};
+export type PreparationAct = DocumentOf<typeof preparationActFields>;
+
+/** A filling, crumble, frosting, glaze, cream, coating or soaked fruit: rows and acts, no blend base and no stages. */
+export const preparationFields = {
+  schema: exactly(1),
+  id: id(),
+  name: text('Name', 120),
+  rows: list('What is in it', group('', preparationRowFields), 60),
+  acts: list('What is done', group('', preparationActFields), 30),
+  /** Water driven off over all acts. */
+  boiledOffG: anyG('Water boiled off'),
+  drainedG: anyG('Drained off'),
+  /** What runs off: water unless said. */
+  drainedIngredientId: maybe(id('ingredient')),
+  /** What its middle came to, C; left out: raw, as far as anybody said. */
+  cookedToC: maybe(number('Its middle came to', 'C', 0, 200)),
+  keepDays: number('Keeps', 'days', 0, 730),
+  keepAt: word('Kept', keptAtWords),
+};
+export type Preparation = DocumentOf<typeof preparationFields>;

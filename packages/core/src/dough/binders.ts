@@ -1,6 +1,5 @@
-import { hotXanthanReplacedBy, xanthanReplacedBy } from '../facts/binders.js';
 import { eggBinding } from '../facts/mixing.js';
-import { gumDoses } from '../blend/gums.js';
+import { coldStrength, gumDoses } from '../blend/gums.js';
 import { eggOf, isEgg } from '../ingredient/roles.js';
 import type { Ingredient } from '../document/pantry.js';
 import type { Family, Window } from '../facts/families.js';
@@ -28,16 +27,14 @@ export type Binder = {
  * Units    g; percent of the blend.
  * Throws   nothing.
  * Findings none: dough-findings judges them.
- * Source   facts/binders xanthanReplacedBy and hotXanthanReplacedBy; facts/mixing eggBinding; water by the family's gumWaterShare (estimates).
+ * Source   strength of each gum as the pantry has it (facts/binders); facts/mixing eggBinding; water by the family's gumWaterShare (estimates).
  */
 export function bindersOf(portions: readonly Portion[], family: Family, blendG: number): Binder[] {
-  const replaces = xanthanReplacedBy.values as Readonly<Record<string, number>>;
   const gums = gumDoses(portions, family, blendG).map(({ ingredientId, name, amountG, percent, window, ofNeed, held }): Binder => {
     const dosedG = (percent * blendG) / 100;
-    const per = held ? 1 : replaces[ingredientId];
-    const asXanthanG = per === undefined ? null : dosedG / per;
-    const hot = (hotXanthanReplacedBy.values as Readonly<Record<string, number>>)[ingredientId];
     const one = portions.find(({ ingredient }) => ingredient.id === ingredientId)!.ingredient;
+    const per = held ? 1 : coldStrength(one);
+    const asXanthanG = per === 0 ? null : dosedG * per;
     return {
       ingredientId,
       name,
@@ -46,7 +43,7 @@ export function bindersOf(portions: readonly Portion[], family: Family, blendG: 
       window,
       ofNeed,
       asXanthanG,
-      bakedAsXanthanG: asXanthanG ?? (hot === undefined ? 0 : dosedG / hot),
+      bakedAsXanthanG: asXanthanG ?? dosedG * (one.hotXanthanPerG ?? 0),
       gelWaterG: held ? 0 : family.gumWaterShare * amountG * (one.waterHoldGPerG ?? 0),
     };
   });
@@ -68,7 +65,7 @@ export function bindersOf(portions: readonly Portion[], family: Family, blendG: 
 
 /** Grams of whole egg that a gram of a part of it sets like: dried white is eight times the white. */
 function wholeEggG(of: Ingredient): number {
-  const { whiteShare, yolkShare } = eggBinding.values;
+  const { whiteShare, yolkShare, whiteOfEgg, yolkOfEgg } = eggBinding.values;
   const { white, yolk } = eggOf(of);
-  return white + yolk === 0 ? 1 : (white * whiteShare) / 0.67 + (yolk * yolkShare) / 0.33;
+  return white + yolk === 0 ? 1 : (white * whiteShare) / whiteOfEgg + (yolk * yolkShare) / yolkOfEgg;
 }

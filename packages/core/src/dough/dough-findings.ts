@@ -6,28 +6,25 @@ import { openedUp } from '../ingredient/hygiene.js';
 import { lotFindings } from '../ingredient/lots.js';
 import { suitFindings, suitsAskedFor } from '../ingredient/suits.js';
 import { compositionOf } from '../ingredient/mixture.js';
-import { isBakingPowder, isEgg, isLeavener, isNut, isPouredWater, isSalt, isSoda, isYeast } from '../ingredient/roles.js';
+import { isBakingPowder, isEgg, isLeavener, isNut, isPouredWater, isSalt, isSoaked, isSoda, isYeast } from '../ingredient/roles.js';
 import { roundTo } from '../units/rounding.js';
 import { mixWith } from './mix.js';
 import { waterLimitsOf } from './water.js';
 import { learnedOf } from '../document/kitchen.js';
 import { editsBetween } from '../document/edits.js';
+import { usual } from '../facts/usual.js';
 import type { BlendResult } from '../blend/blend.js';
 import type { Edit } from '../document/edits.js';
-import type { Formula, Row } from '../document/formula.js';
-import type { Kitchen } from '../document/kitchen.js';
-import type { Family, Window } from '../facts/families.js';
+import type { Row } from '../document/formula.js';
+import type { Window } from '../facts/families.js';
 import type { Finding, FindingCode } from '../findings/finding.js';
-import type { Ingredient, Pantry } from '../document/pantry.js';
+import type { Ingredient } from '../document/pantry.js';
 import type { Portion } from '../ingredient/mixture.js';
 import type { BakersPercents, DoughResult } from './dough.js';
+import type { Case } from '../document/case.js';
 
 /** What a dough is judged from. */
-type Judged = {
-  readonly formula: Formula;
-  readonly family: Family;
-  readonly kitchen: Kitchen;
-  readonly pantry: Pantry;
+type Judged = Case & {
   readonly dough: DoughResult;
   /** Rows of use dough with their place in the formula. */ readonly rows: readonly DoughRow[];
   /** Fat that is folded in, then those: what a change of fat is made on. */ readonly fatRows: readonly DoughRow[];
@@ -36,20 +33,13 @@ type Judged = {
 type DoughRow = { readonly index: number; readonly row: Row; readonly portion: Portion };
 
 /** Everything worth saying about a dough before it is chilled. Grams advised are whole steps of the kitchen's scale. */
-export function doughFindings(
-  formula: Formula,
-  family: Family,
-  kitchen: Kitchen,
-  pantry: Pantry,
-  portions: readonly Portion[],
-  blend: BlendResult,
-  dough: DoughResult,
-): Finding[] {
+export function doughFindings(theCase: Case, portions: readonly Portion[], blend: BlendResult, dough: DoughResult): Finding[] {
+  const { formula, kitchen, pantry } = theCase;
   const rowsOf = (use: Row['use']) =>
     formula.rows.flatMap((row, index) => (row.use === use ? [{ index, row, portion: portions[index]! }] : []));
   const rows = rowsOf('dough');
   const leaves = portions.flatMap((portion) => openedUp(pantry, portion));
-  const judged: Judged = { formula, family, kitchen, pantry, dough, rows, fatRows: [...rowsOf('rollIn'), ...rows], leaves };
+  const judged: Judged = { ...theCase, dough, rows, fatRows: [...rowsOf('rollIn'), ...rows], leaves };
   return [
     ...glutenFindings(portions, kitchen, pantry, 'dough'),
     ...suitFindings(portions, suitsAskedFor(formula.mustSuit, kitchen), pantry, 'dough'),
@@ -178,7 +168,7 @@ function binderFindings({ dough, rows }: Judged, blend: BlendResult): Finding[] 
   } else if (dough.binderRatio > high) {
     found.push(finding('dough.binderHigh', 'watch', 'dough', { path: 'dough.binderRatio', value: dough.binderRatio, high }));
   }
-  const dry = rows.find(({ row, portion }) => row.soakMin === undefined && row.amountG > 0 && swells(portion.ingredient));
+  const dry = rows.find(({ row, portion }) => row.soakMin === undefined && row.amountG > 0 && isSoaked(portion.ingredient));
   if (dry) {
     found.push(
       finding('dough.dryGel', 'note', 'dough', { path: 'dough.binders', value: dry.row.amountG, of: dry.portion.ingredient.name }, [
@@ -248,10 +238,10 @@ function leavenerFindings({ formula, family, dough, rows }: Judged): Finding[] {
       ),
     );
   }
-  const ammonia = rows.find(({ portion }) => portion.ingredient.id === 'baking_ammonia' && portion.amountG > 0);
+  const ammonia = rows.find(({ portion }) => portion.ingredient.leavens === 'ammonia' && portion.amountG > 0);
   const thickMm = formula.sheet.parts[0]?.thicknessMm ?? 0;
   if (ammonia && thickMm > ammoniaMostMm.value) {
-    const to = { ...ammonia.row, ingredientId: 'baking_powder', amountG: roundTo(ammonia.row.amountG * 2, 0.1) };
+    const to = { ...ammonia.row, ingredientId: usual.values.powder, amountG: roundTo(ammonia.row.amountG * 2, 0.1) };
     found.push(
       finding('dough.ammonia', 'watch', 'dough', { path: 'sheet.thicknessMm', value: thickMm, high: ammoniaMostMm.value }, [
         { path: `/rows/${ammonia.index}`, from: ammonia.row as never, to: to as never },
@@ -325,7 +315,7 @@ function handlingFindings({ formula, kitchen, dough, rows, leaves }: Judged): Fi
   }
   const gramsOf = (is: (one: Ingredient) => boolean) =>
     leaves.reduce((g, { ingredient, amountG }) => g + (is(ingredient) ? amountG : 0), 0);
-  const cinnamonG = gramsOf(({ id }) => id === 'cinnamon');
+  const cinnamonG = gramsOf(({ coumarin }) => coumarin === true);
   if (cinnamonG > coumarinFrom.value * dough.doughG) {
     const measured = { path: 'dough.rows', value: cinnamonG / dough.doughG, high: coumarinFrom.value };
     found.push(finding('dough.coumarin', 'note', 'dough', measured));
@@ -397,7 +387,6 @@ function warmthFindings({ formula, family, dough }: Judged): Finding[] {
   return found;
 }
 
-const swells = (one: Ingredient) => one.kind === 'binder_seed' || one.id.startsWith('psyllium');
 const byRole = (is: (ingredient: Ingredient) => boolean) => (portion: Portion) => is(portion.ingredient);
 /** The first that is found, in order of wish. */
 const anyOf =

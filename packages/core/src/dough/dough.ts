@@ -10,7 +10,7 @@ import { costOf } from '../ingredient/cost.js';
 import { openedBox } from '../ingredient/boxes.js';
 import { isRawEgg, openedUp } from '../ingredient/hygiene.js';
 import { compositionOf, makeUpOf, mixedComposition, portionOf, sumG } from '../ingredient/mixture.js';
-import { eggOf, isEgg, isGum, isLeavener, isNut, isSalt, isSoda, yeastStrengthOf } from '../ingredient/roles.js';
+import { eggOf, isEgg, isGum, isLeavener, isNut, isPsyllium, isSalt, isSoda, yeastStrengthOf } from '../ingredient/roles.js';
 import { blendPortions } from '../blend/blend.js';
 import { binderRatioOf, gumDoses } from '../blend/gums.js';
 import { doughFindings } from './dough-findings.js';
@@ -24,9 +24,7 @@ import type { BlendResult } from '../blend/blend.js';
 import type { HandWord } from '../document/bake.js';
 import type { Formula, Row } from '../document/formula.js';
 import type { Kitchen, Learned } from '../document/kitchen.js';
-import type { Composition, Pantry } from '../document/pantry.js';
-import type { SolidFatName } from '../facts/fats.js';
-import type { Family } from '../facts/families.js';
+import type { Composition, Pantry, SolidFatName } from '../document/pantry.js';
 import type { Finding } from '../findings/finding.js';
 import type { Allergen } from '../ingredient/allergens.js';
 import type { Cost } from '../ingredient/cost.js';
@@ -42,6 +40,7 @@ import type { FillingMix } from './filling-mix.js';
 import type { WorkedFat } from './fat.js';
 import type { SodaBalance } from './leavening.js';
 import type { DoughTemperature } from './temperature.js';
+import type { Case } from '../document/case.js';
 
 /** Percent of the blend, by the words of the family windows. */
 export type BakersPercents = {
@@ -126,24 +125,20 @@ export type DoughResult = WaterGets & {
  * Findings gluten.*, suit.*, lot.* of the rows and everything in dough-findings.
  * Source   composition of every ingredient; water rule and windows in facts/dough and facts/families.
  */
-export function doughStage(
-  formula: Formula,
-  family: Family,
-  kitchen: Kitchen,
-  pantry: Pantry,
-  blend: BlendResult,
-): { result: DoughResult; findings: Finding[] } {
+export function doughStage(theCase: Case, blend: BlendResult): { result: DoughResult; findings: Finding[] } {
+  const { formula, family, kitchen, pantry } = theCase;
   within('holdBackShare', formula.holdBackShare, 0, 0.5, '(share of the water)');
   within('doughAtC', formula.doughAtC, 0, 45, 'C');
   within('restMin', formula.restMin, 0, 1440, 'min');
   const flour = blendPortions(formula, pantry);
   const rows = formula.rows.map((row, i) => ({ row, portion: rowPortion(row, i, formula.blendG, pantry) }));
+  const portions = rows.map(({ portion }) => portion);
   const dough = rows.filter(({ row }) => row.use === 'dough').map(({ portion }) => portion);
   checkGoesOn(formula);
   const rollIn = rows.filter(({ row, portion }) => row.use === 'rollIn' && portion.amountG > 0).map(({ portion }) => portion);
   const onPiece = rows.filter(({ row }) => !isOfDough(row) && row.use !== 'filling' && isInOven(row));
   const outside = onPiece.map(({ portion }) => portion);
-  const everything = [...flour, ...rows.map(({ portion }) => portion)];
+  const everything = [...flour, ...portions];
   // However it was entered: a preparation in the dough is what it was made of.
   const leaves = dough.flatMap((portion) => openedUp(pantry, portion));
   const gums = leaves.filter(({ ingredient }) => isGum(ingredient));
@@ -193,7 +188,7 @@ export function doughStage(
     waterSpread: spread,
     wantsSdG,
     ...waterLadder(gets.pouredWaterG, formula.holdBackShare),
-    percents: percentsOf(flour, dough, [...leaves, ...boxed], rollIn, gets, wants, formula.blendG, family),
+    percents: percentsOf(theCase, { flour, dough, leaves: [...leaves, ...boxed], rollIn }, gets, wants),
     binderRatio: binderRatioOf(gumDoses(opened, family, formula.blendG)),
     needsBinder: Object.values(family.gumPercent).some(([low]) => low > 0),
     binders: bindersOf(opened, family, formula.blendG),
@@ -224,23 +219,15 @@ export function doughStage(
     onPiece: partsOnPiece(rows, pantry, formula.keep.pack !== 'openTray', sumG(all)),
     eggWhitePerBlend: egg('white') / formula.blendG,
     eggYolkPerBlend: egg('yolk') / formula.blendG,
-    xanthanPerBlend: percentOf(opened, formula.blendG, ({ ingredient }) => ingredient.id === 'xanthan') / 100,
-    psylliumPerBlend: percentOf(opened, formula.blendG, ({ ingredient }) => ingredient.id.startsWith('psyllium')) / 100,
+    xanthanPerBlend: percentOf(opened, formula.blendG, ({ ingredient }) => ingredient.gum === 'xanthanGum') / 100,
+    psylliumPerBlend: percentOf(opened, formula.blendG, ({ ingredient }) => isPsyllium(ingredient)) / 100,
     doughAtC: formula.doughAtC,
     allergens: allergensOf(everything),
     cost: costOf(everything, pantry),
   };
   return {
     result,
-    findings: doughFindings(
-      formula,
-      family,
-      kitchen,
-      pantry,
-      rows.map(({ portion }) => portion),
-      blend,
-      result,
-    ),
+    findings: doughFindings(theCase, portions, blend, result),
   };
 }
 
@@ -285,14 +272,10 @@ function mixGapsOf(formula: Formula, rows: readonly { readonly row: Row; readonl
 
 /** Water is compared with its window after the gums' own term is taken off. */
 function percentsOf(
-  flour: readonly Portion[],
-  dough: readonly Portion[],
-  leaves: readonly Portion[],
-  rollIn: readonly Portion[],
+  { formula: { blendG }, family }: Case,
+  { flour, dough, leaves, rollIn }: Readonly<Record<'flour' | 'dough' | 'leaves' | 'rollIn', readonly Portion[]>>,
   gets: WaterGets,
   wants: WaterWants,
-  blendG: number,
-  family: Family,
 ): BakersPercents {
   const all = [...flour, ...dough];
   const part = (name: 'fatShare' | 'sugarsShare', of: readonly Portion[]) =>

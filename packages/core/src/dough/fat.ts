@@ -4,7 +4,7 @@ import { solidFatPercent } from '../matter/solid-fat.js';
 import type { FatState, Row } from '../document/formula.js';
 import type { Kitchen } from '../document/kitchen.js';
 import type { Portion } from '../ingredient/mixture.js';
-import type { SolidFatName } from '../facts/fats.js';
+import type { SolidFatName } from '../document/pantry.js';
 
 /** One fat as it goes in. */
 export type WorkedFat = {

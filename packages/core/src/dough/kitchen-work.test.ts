@@ -237,5 +237,6 @@ describe('laws', () => {
 function doughOnly(amountG: number) {
   const formula = applyEdits(aFormula(), [{ path: '/rows/0/amountG', from: 102, to: amountG }]);
   const family = families[formula.family]!;
-  return doughStage(formula, family, kitchen, pantry, blendStage(formula, family, kitchen, pantry).result).result;
+  const theCase = { formula, family, kitchen, pantry };
+  return doughStage(theCase, blendStage(theCase).result).result;
 }

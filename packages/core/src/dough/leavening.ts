@@ -1,4 +1,3 @@
-import { sodaNeutralisedBy } from '../facts/mixing.js';
 import { isSoda } from '../ingredient/roles.js';
 import type { Portion } from '../ingredient/mixture.js';
 
@@ -19,8 +18,7 @@ export type SodaBalance = { readonly sodaG: number; readonly neutralisedG: numbe
 export function sodaBalance(portions: readonly Portion[]): SodaBalance {
   const sodaG = sum(portions.filter(({ ingredient }) => isSoda(ingredient)));
   const acidTakesG = portions.reduce((total, { ingredient, amountG }) => {
-    const per = sodaNeutralisedBy.values[ingredient.id];
-    return total + (per === undefined ? 0 : amountG / per);
+    return total + amountG * (ingredient.takesSodaGPerG ?? 0);
   }, 0);
   const neutralisedG = Math.min(sodaG, acidTakesG);
   return { sodaG, neutralisedG, freeG: sodaG - neutralisedG };

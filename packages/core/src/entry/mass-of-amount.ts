@@ -1,6 +1,6 @@
 import { cupFilling, cupSpread } from '../facts/cups.js';
 import { eggSizes, eggSpread, massMeasures, packMeasures, vagueMeasures, volumeMeasures } from '../facts/measures.js';
-import { isBakingPowder, isEgg, isYeast } from '../ingredient/roles.js';
+import { eggOf, isBakingPowder, isEgg, isYeast } from '../ingredient/roles.js';
 import type { Ingredient } from '../document/pantry.js';
 import type { CupFilling } from '../units/volume.js';
 import type { VagueName } from './measures.js';
@@ -21,7 +21,6 @@ export type MassOfAmount = {
 
 const LIQUID = new Set(['liquid', 'dairy', 'plant_milk', 'syrup', 'fat_liquid', 'egg', 'acid']);
 /** Brown sugar is pressed into its cup, by every table there is. */
-const PACKED = new Set(['sugar_lbrown', 'sugar_dbrown']);
 
 /**
  * Grams of an ingredient in an amount as written, how far that may be out, and what was assumed.
@@ -68,7 +67,7 @@ export function massOfAmount(
       // A tin, a jar, a rasher: as large as its maker makes it.
       if (measure.of === 'container') return null;
       if (measure.of === 'cube')
-        return ingredient.id === 'yeast_fresh'
+        return isYeast(ingredient) && ingredient.composition.waterShare > 0.5
           ? many(packMeasures.values.cubeYeast, 0.05, `a cube of ${packMeasures.values.cubeYeast} g`)
           : null;
       if (ingredient.kind !== 'fat_solid') return null;
@@ -119,7 +118,7 @@ function densityOf(ingredient: Ingredient, filling: CupFilling): { gPerMl: numbe
   const { spoonedGPerMl, packedGPerMl } = ingredient;
   if (spoonedGPerMl === undefined) return null;
   if (LIQUID.has(ingredient.kind) || ingredient.kind === 'fat_solid') return { gPerMl: spoonedGPerMl, how: '' };
-  if (PACKED.has(ingredient.id) && packedGPerMl !== undefined) return { gPerMl: packedGPerMl, how: 'packed' };
+  if (ingredient.packs && packedGPerMl !== undefined) return { gPerMl: packedGPerMl, how: 'packed' };
   return { gPerMl: spoonedGPerMl * cupFilling.values[filling], how: filling === 'unknown' ? 'nobody knows how filled' : filling };
 }
 
@@ -133,8 +132,8 @@ function pieces(
     const half = count % 1 !== 0 ? ', beaten and weighed' : '';
     const [word, scale] = [sizeWords[size], eggSizes.values[size] / eggSizes.values.large];
     const eachG = ingredient.pieceG * scale;
-    const name =
-      ingredient.id === 'egg_whole' ? `${word}, ${Math.round(eachG)} g without shell` : `of a ${word} egg, ${Math.round(eachG)} g`;
+    const { white, yolk } = eggOf(ingredient);
+    const name = white > 0 && yolk > 0 ? `${word}, ${Math.round(eachG)} g without shell` : `of a ${word} egg, ${Math.round(eachG)} g`;
     return many(eachG, eggSpread.values.cv, `${name}${half}`);
   }
   if (ingredient.pieceG === undefined) return null;

@@ -5,6 +5,7 @@ import { plain } from '../ingredient/names.js';
 import { massOfAmount } from './mass-of-amount.js';
 import { readAmount } from './read-amount.js';
 import { readName } from './read-name.js';
+import { juiceOf, usual } from '../facts/usual.js';
 import type { Ingredient, Pantry } from '../document/pantry.js';
 import type { PartOfList } from '../facts/line-words.js';
 import type { CupFilling } from '../units/volume.js';
@@ -168,7 +169,7 @@ function fruitPart(text: string): { amount: WrittenAmount; rest: string; piece: 
     amount: count,
     rest: '',
     piece: {
-      id: eachG === zestG ? 'citrus_zest' : `${fruit}_juice`,
+      id: eachG === zestG ? usual.values.zest : juiceOf.values[fruit],
       ...(both ? { why: 'Juice and zest on one line: write each on a line of its own.' } : {}),
       massOf: ({ low, high }) => ({
         massG: (eachG * (low + high)) / 2,
@@ -184,7 +185,7 @@ function flaxEggs(rest: string): Piece | null {
   if (!/^(?:flax|linseed|flaxseed|chia)\s+eggs?\b/i.test(rest)) return null;
   const { flaxG, waterG } = flaxEgg.values;
   return {
-    id: /^chia/i.test(rest) ? 'chia_meal' : 'flax_meal',
+    id: /^chia/i.test(rest) ? usual.values.chiaMeal : usual.values.flaxMeal,
     why: `A seed egg is ${flaxG} g of ground seed in ${waterG} g of water. Is that meant? The water has a line of its own.`,
     massOf: ({ low, high }) => ({ massG: (flaxG * (low + high)) / 2, sdG: 0.1 * flaxG, assumption: `${flaxG} g of seed an egg` }),
   };

@@ -1,4 +1,4 @@
-import { isGum, isLeavener, isSalt } from '../ingredient/roles.js';
+import { isFlour, isGum, isLeavener, isSalt, isStarch } from '../ingredient/roles.js';
 import type { Pantry } from '../document/pantry.js';
 import type { Family } from '../facts/families.js';
 import type { ReadLine } from './read-line.js';
@@ -25,8 +25,8 @@ const FAR = 2.5;
 export function slipsIn(lines: readonly ReadLine[], family: Family, ingredients: Pantry['ingredients']): Slip[] {
   const massOf = ({ mass }: ReadLine) => mass?.massG ?? 0;
   const flourG = lines.reduce((sum, line) => {
-    const kind = line.ingredientId ? (ingredients[line.ingredientId]?.kind ?? '') : '';
-    return kind.startsWith('flour_') || kind === 'starch' || kind === 'blend' ? sum + massOf(line) : sum;
+    const one = line.ingredientId ? ingredients[line.ingredientId] : undefined;
+    return one && (isFlour(one) || isStarch(one) || one.kind === 'blend') ? sum + massOf(line) : sum;
   }, 0);
   const percent = (line: ReadLine) => (flourG > 0 ? (massOf(line) / flourG) * 100 : 0);
   return lines.flatMap((line, i): Slip[] => {
@@ -39,11 +39,11 @@ export function slipsIn(lines: readonly ReadLine[], family: Family, ingredients:
     if (lines.some((other, k) => k < i && other.ingredientId === one.id && placeOf(other) === placeOf(line)))
       slips.push({ line: i, kind: 'doubled' });
     if (isSalt(one) && percent(line) > FAR * family.saltPercent[2]) slips.push({ line: i, kind: 'saltForSugar' });
-    const spoon = line.amount.measure?.kind === 'volume' && line.amount.measure.of.startsWith('tablespoon');
+    const spoon = line.amount.measure?.kind === 'volume' && /^tablespoon/.test(line.amount.measure.of);
     if (isLeavener(one) && percent(line) > FAR * family.leavenerPercent[2]) {
       slips.push({ line: i, kind: 'spoonForSpoon', ...(spoon ? { likelyG: massOf(line) / 3 } : {}) });
     }
-    const most = family.gumPercent[one.id]?.[2];
+    const most = one.gum && family.gumPercent[one.gum]?.[2];
     if (isGum(one) && most !== undefined && percent(line) > FAR * most) {
       slips.push({ line: i, kind: 'tooMuchGum', likelyG: massOf(line) / (spoon ? 3 : 10) });
     }

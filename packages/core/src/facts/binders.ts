@@ -25,7 +25,7 @@ export const hotXanthanReplacedBy = table(
   'hydrocolloid handbooks, from memory, and our estimate; cellulose ethers melt back on cooling',
 );
 export const gumPairs = table(
-  [['xanthan', 'guar']] as const,
+  [['xanthanGum', 'guarGum']] as const,
   'gums that are stronger together in the cold',
   'fromMemory',
   'xanthan with guar: 10 to 20 % less is needed; xanthan with locust bean too, but only once hot; hydrocolloid handbooks, from memory',

@@ -1,6 +1,6 @@
 import { fact, table } from './fact.js';
-
-export type PlaceKind = 'fridge' | 'freezer' | 'bench' | 'marble' | 'rack';
+import type { Wrap } from '../document/formula.js';
+import type { PlaceKind } from '../document/kitchen.js';
 
 export const placeHeatTransfer = table<Record<PlaceKind, { readonly top: number; readonly bottom: number }>>(
   {
@@ -17,7 +17,6 @@ export const placeHeatTransfer = table<Record<PlaceKind, { readonly top: number;
 export const fanFridgeHeatTransfer = fact(14, 'W/m2 K', 'judgement', 'fan fridge, inside textbook ranges');
 export const coldTrayBottomHeatTransfer = fact(14, 'W/m2 K', 'judgement', 'pre-chilled metal tray under the dough');
 
-export type Wrap = 'none' | 'film' | 'paper' | 'lid';
 export const wrapResistance = table<Record<Wrap, number>>(
   { none: 0, film: 0.004, paper: 0.012, lid: 0.04 },
   'm2 K/W',

@@ -1,5 +1,14 @@
 /** Where a number comes from; the screen can always say it. */
-export type Basis = 'published' | 'fromMemory' | 'commonPractice' | 'judgement' | 'label' | 'measured' | 'learned';
+export const basisWords = {
+  published: 'published table',
+  fromMemory: 'table, from memory',
+  commonPractice: 'common practice',
+  judgement: 'estimate',
+  label: 'label',
+  measured: 'measured here',
+  learned: 'learned here',
+} as const;
+export type Basis = keyof typeof basisWords;
 
 /** One number that we did not compute, with its unit and where it comes from. */
 export type Fact = { readonly value: number; readonly unit: string; readonly basis: Basis; readonly source: string };

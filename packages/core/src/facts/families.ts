@@ -1,5 +1,7 @@
 import { familyRows } from './family-table.js';
 import type { Basis } from './fact.js';
+import type { Part, Shape } from '../document/formula.js';
+import type { GumName } from '../document/pantry.js';
 import type { BakeKind } from './oven.js';
 
 /** Lowest, aimed at, highest. */
@@ -8,6 +10,15 @@ export type Window = readonly [low: number, target: number, high: number];
 /** How fat usually goes in: the first of several schools, each a choice with a reason. */
 export const schools = ['cutIn', 'rub', 'cream', 'melt', 'oil', 'allInOne'] as const;
 export type School = (typeof schools)[number];
+
+/** Shape and pan of a family's first formula, and rows that its windows do not name. Left out: a piece cut of its sheet, flat on the tray. */
+export type FirstFormula = {
+  /** In the kitchen's first pan, or its first tin of cups. */ readonly stands?: 'pan' | 'cups';
+  readonly shape?: Shape;
+  readonly body?: Part['body'];
+  /** As much dough as makes whole ones. */ readonly whole?: true;
+  /** g a 100 g of blend. */ readonly rows?: readonly { readonly ingredientId: string; readonly percent: number }[];
+};
 
 /**
  * What a family of products needs: the windows its findings judge by. Percent is grams per 100 g of blend.
@@ -23,6 +34,7 @@ export type Family = {
     readonly ingredientId: string;
     readonly gramsEach: number;
   };
+  /** What sets its first formula apart from the middle of its windows. */ readonly first?: FirstFormula;
   /** Which lift and vapour path the oven model takes. */ readonly bakesAs: BakeKind;
   readonly fatPercent: Window;
   readonly waterPercent: Window;
@@ -34,7 +46,7 @@ export type Family = {
   readonly yeastPercent?: Window;
   /** Ground nuts beside the blend. */ readonly nutPercent?: Window;
   /** Window of each gum when it is alone; several are summed as dose over target. */
-  readonly gumPercent: Readonly<Record<string, Window>>;
+  readonly gumPercent: Readonly<Partial<Record<GumName, Window>>>;
   readonly proteinTypePercent: Window;
   readonly starchPercent: Window;
   /** Grams of water a gram of blend takes, over its cold water hold (k of the water rule). */

@@ -1,8 +1,8 @@
 import { fact, table } from './fact.js';
+import type { SolidFatName } from '../document/pantry.js';
 
 /** Temperature knots (C) and percent solid at each. */
 export type SolidFatCurve = { readonly atC: readonly number[]; readonly solidPercent: readonly number[] };
-export type SolidFatName = 'butter' | 'laminatingButter' | 'lard' | 'palmShortening' | 'coconut' | 'plantBlock' | 'liquidOil';
 
 export const solidFatCurves = table<Record<SolidFatName, SolidFatCurve>>(
   {
@@ -40,4 +40,31 @@ export const fatWorkBands = table(
   'percent of the fat that is solid when it goes in',
   'judgement',
   'tied to common practice: butter is cut in cold from the fridge, rubbed below 18 C, creamed at 17 to 21 C, folded at 12 to 18 C',
+);
+/** Which curve a published fat follows; where it has none of its own, its nearest kin. */
+export const solidFatOf = table<Readonly<Record<string, SolidFatName>>>(
+  {
+    butter_unsalted: 'butter',
+    butter_salted: 'butter',
+    butter_82: 'butter',
+    ghee: 'butter',
+    butter_lam: 'laminatingButter',
+    lard: 'lard',
+    shortening: 'palmShortening',
+    coconut_oil: 'coconut',
+    block_plant: 'plantBlock',
+    block_plant75: 'plantBlock',
+    margarine_bake: 'plantBlock',
+    margarine_stick: 'plantBlock',
+    margarine_lam: 'laminatingButter',
+    palm_oil: 'palmShortening',
+    suet_veg_gf: 'palmShortening',
+    suet_beef: 'lard',
+    dripping_beef: 'lard',
+    duck_fat: 'lard',
+    cocoa_butter: 'palmShortening',
+  },
+  'curve',
+  'judgement',
+  'each fat by its own curve or by that of its nearest kin',
 );

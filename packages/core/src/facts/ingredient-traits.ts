@@ -1,18 +1,14 @@
-import type { Heat } from '../document/pantry.js';
+import type { Ingredient } from '../document/pantry.js';
+
+/** What an ingredient does, beyond its composition. Left out: not known, or not so. */
+export type Traits = Partial<Ingredient>;
 
 /**
- * What health and labels ask of an ingredient beyond its composition. Left out: not known, or not so.
+ * Members of an ingredient that no other table holds, by id: whatever the registry of its fields knows may stand here.
  * Heat treatment, cold and acidity (below pH 4.6): common practice and handbooks, from memory; energy of what the table calls other
- * (alcohol 7, acids 3, polyols 2.4 kcal/g and mixtures of them): Reg. (EU) 1169/2011 Annex XIV, from memory. The label in hand wins.
+ * (alcohol 7, acids 3, polyols 2.4 kcal/g and mixtures of them): Reg. (EU) 1169/2011 Annex XIV, from memory. What leavens, swells or
+ * sticks, and which gum a thing is: common practice, no source. The label in hand wins.
  */
-export type Traits = {
-  readonly heat?: Heat;
-  readonly needsCold?: true;
-  readonly acid?: true;
-  readonly waterInFat?: true;
-  readonly otherKcalPerG?: number;
-};
-
 // prettier-ignore
 export const traitRows: readonly (readonly [id: string, traits: Traits])[] = [
   ['butter_unsalted', { waterInFat: true }],
@@ -35,8 +31,8 @@ export const traitRows: readonly (readonly [id: string, traits: Traits])[] = [
   ['cream_heavy', { needsCold: true }],
   ['cream_cheese', { needsCold: true }],
   ['honey', { acid: true }],
-  ['cream_of_tartar', { otherKcalPerG: 3 }],
-  ['baking_ammonia', { otherKcalPerG: 0 }],
+  ['cream_of_tartar', { otherKcalPerG: 3, leavens: 'acid' }],
+  ['baking_ammonia', { otherKcalPerG: 0, leavens: 'ammonia' }],
   ['acid_vinegar', { acid: true, otherKcalPerG: 2.88 }],
   ['lemon_juice', { acid: true, otherKcalPerG: 3 }],
   ['vanilla_extract', { otherKcalPerG: 7 }],
@@ -135,9 +131,9 @@ export const traitRows: readonly (readonly [id: string, traits: Traits])[] = [
   ['anchovy', { heat: 'raw' }],
   ['tofu_firm', { needsCold: true }],
   ['tofu_silken', { needsCold: true }],
-  ['yeast_fresh', { needsCold: true }],
+  ['yeast_fresh', { needsCold: true, leavens: 'yeast' }],
   ['gdl', { otherKcalPerG: 3 }],
-  ['baking_powder_tartar', { otherKcalPerG: 2.98 }],
+  ['baking_powder_tartar', { otherKcalPerG: 2.98, leavens: 'powder' }],
   ['citric_acid', { otherKcalPerG: 3 }],
   ['tartaric_acid', { otherKcalPerG: 3 }],
   ['malic_acid', { otherKcalPerG: 3 }],
@@ -163,4 +159,31 @@ export const traitRows: readonly (readonly [id: string, traits: Traits])[] = [
   ['vinegar_malt', { acid: true, otherKcalPerG: 2.83 }],
   ['beer', { otherKcalPerG: 5.54 }],
   ['sausage_rusk', { heat: 'raw' }],
+  ['yeast_dry', { leavens: 'yeast' }],
+  ['yeast_instant', { leavens: 'yeast' }],
+  ['baking_soda', { leavens: 'soda' }],
+  ['potassium_bicarb', { leavens: 'soda' }],
+  ['baking_powder', { leavens: 'powder' }],
+  ['sapp', { leavens: 'acid' }],
+  ['mcp', { leavens: 'acid' }],
+  ['salp', { leavens: 'acid' }],
+  ['xanthan', { gum: 'xanthanGum' }],
+  ['guar', { gum: 'guarGum' }],
+  ['psyllium_husk', { gum: 'psylliumHusk', swells: true }],
+  ['psyllium_powder', { gum: 'psylliumPowder', swells: true }],
+  ['psyllium_fine95', { gum: 'psylliumPowder', swells: true }],
+  ['hpmc', { gum: 'celluloseEther' }],
+  ['flax_meal', { gum: 'flaxMeal', swells: true }],
+  ['chia_meal', { gum: 'chiaMeal', swells: true }],
+  ['rice_sweet', { sticks: true }],
+  ['tapioca_starch', { sticks: true }],
+  ['pregel_starch', { sticks: true }],
+  ['cracker_crumb_gf', { crumb: true }],
+  ['sugar_lbrown', { packs: true }],
+  ['sugar_dbrown', { packs: true }],
+  ['sunflower_meal', { greensWithSoda: true }],
+  ['sunflower_butter', { greensWithSoda: true }],
+  ['sunflower_seeds', { greensWithSoda: true }],
+  ['cinnamon', { coumarin: true }],
+  ['potato_flour', { takenFor: 'potato_starch' }],
 ];

@@ -1,4 +1,5 @@
 import { fact, table } from './fact.js';
+import type { Pack } from '../document/formula.js';
 
 export const crispLoss = table(
   { halfAw: 0.45, width: 0.05 },
@@ -33,7 +34,6 @@ export const thickToppingShare = fact(
   'a topping lighter than this bakes dry with what it lies on',
 );
 
-export type Pack = 'openTray' | 'paperBag' | 'looseTin' | 'tightTin' | 'sealedPouch';
 export const packPermeance = table<Record<Exclude<Pack, 'openTray'>, number>>(
   { paperBag: 8.1e-10, looseTin: 8e-11, tightTin: 8e-12, sealedPouch: 1.4e-12 },
   'kg/s Pa, whole package',

@@ -41,8 +41,8 @@ export const standing = table(
   'a rest of 30 to 60 min takes about one step of felt grit from particles under 150 um and none over 400 um; wet starch doughs stand warm 4 h at most (Bacillus cereus, food-safety advice from memory; local rules win)',
 );
 export const eggBinding = table(
-  { perG: 0.02, whiteShare: 0.6, yolkShare: 0.4 },
-  'g xanthan per g whole egg, once baked',
+  { perG: 0.02, whiteShare: 0.6, yolkShare: 0.4, whiteOfEgg: 0.67, yolkOfEgg: 0.33 },
+  'g xanthan per g whole egg, once baked; shares of its binding and of its mass',
   'judgement',
   'an egg of 50 g sets like about 1 g of xanthan in the oven and binds almost nothing in the raw sheet',
 );

@@ -1,4 +1,6 @@
 import { fact, table } from './fact.js';
+import type { TrayLayer } from '../document/formula.js';
+import type { TrayMaterial } from '../document/kitchen.js';
 
 export const ovenConvection = table(
   { static: 8.5, deck: 8.5, fan: 17 },
@@ -9,7 +11,6 @@ export const ovenConvection = table(
 export const productEmissivity = fact(0.8, '-', 'fromMemory', 'baked goods, handbook class value');
 export const twoTrayFactors = table({ convection: 0.8, radiation: 0.75 }, 'share', 'judgement', 'two trays at once shade each other');
 
-export type TrayMaterial = 'aluminium' | 'darkSteel' | 'stone' | 'glass' | 'ceramic' | 'metalPan';
 export type TrayHeat = {
   /** J/m2 K. */ readonly heatCapacity: number;
   readonly emissivity: number;
@@ -30,7 +31,6 @@ export const trayHeat = table<Record<TrayMaterial, TrayHeat>>(
   'judgement',
   'areal heat capacity = density x heat capacity x thickness; emissivity handbook class values from memory; contact and vent judgement',
 );
-export type TrayLayer = 'none' | 'paper' | 'mat';
 export const layerResistance = table<Record<TrayLayer, number>>(
   { none: 0, paper: 0.0012, mat: 0.0045 },
   'm2 K/W',

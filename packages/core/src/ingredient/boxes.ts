@@ -1,4 +1,3 @@
-import { boxes } from '../facts/boxes.js';
 import { publishedIngredients } from './published.js';
 import type { Pantry } from '../document/pantry.js';
 import type { Portion } from './mixture.js';
@@ -14,8 +13,7 @@ import type { Portion } from './mixture.js';
 export function openedBox(pantry: Pantry, portion: Portion): Portion[] {
   const { ingredient, amountG } = portion;
   if (ingredient.kind !== 'blend') return [portion];
-  const parts =
-    ingredient.parts ?? Object.entries(boxes.values[ingredient.id] ?? {}).map(([ingredientId, gPerG]) => ({ ingredientId, gPerG }));
+  const parts = ingredient.parts ?? ingredient.usualParts ?? [];
   const known = parts.flatMap(({ ingredientId, gPerG }): Portion[] => {
     const of = pantry.ingredients[ingredientId] ?? publishedIngredients()[ingredientId];
     return of ? [{ ingredient: of, amountG: gPerG * amountG, lot: undefined } as Portion] : [];

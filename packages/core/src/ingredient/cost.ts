@@ -1,5 +1,6 @@
 import { sumG } from './mixture.js';
 import { leavesOf } from './parts.js';
+import { isPouredWater } from './roles.js';
 import type { Lot, Pantry } from '../document/pantry.js';
 import type { Portion } from './mixture.js';
 
@@ -27,7 +28,7 @@ export function costOf(portions: readonly Portion[], pantry: Pantry): Cost {
   let costMinor = 0;
   let pricedG = 0;
   for (const { ingredient, lot, amountG } of leaves) {
-    const perG = ingredient.id === 'water' ? 0 : costPerG(lot);
+    const perG = isPouredWater(ingredient) ? 0 : costPerG(lot);
     if (perG === undefined) continue;
     costMinor += perG * amountG;
     pricedG += amountG;

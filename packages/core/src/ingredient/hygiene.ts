@@ -4,7 +4,7 @@ import { eggCoreC } from '../facts/oven.js';
 import { rawDoughActivity } from '../matter/sorption.js';
 import { fromPreparation } from './made.js';
 import { makeUpOf, portionOf } from './mixture.js';
-import { isEgg } from './roles.js';
+import { isEgg, isPouredWater } from './roles.js';
 import type { Ingredient, Pantry } from '../document/pantry.js';
 import type { Preparation } from '../document/preparation.js';
 import type { Portion } from './mixture.js';
@@ -81,7 +81,7 @@ export function hygieneOf(
   const moist = used.filter(({ ingredient }) => isMoist(ingredient));
   // Honey in water is a sour syrup, though honey itself is not moist.
   const sour = used.filter(({ ingredient }) => ingredient.acid);
-  const bland = moist.filter(({ ingredient }) => !ingredient.acid && !isPlainWater(ingredient));
+  const bland = moist.filter(({ ingredient }) => !ingredient.acid && !isPouredWater(ingredient));
   const shareOf = (of: readonly Leaf[]) => (massG > 0 ? of.reduce((sum, { amountG }) => sum + amountG, 0) / massG : 0);
   const acid = sour.length > 0 && shareOf(bland) <= TRACE;
   const chilled = used.filter(({ ingredient }) => ingredient.needsCold);
@@ -125,6 +125,5 @@ function activityOf(portions: readonly Portion[]): number {
   return dissolvedSugar < 1 ? Math.min(activity, microbesFromAw.value) : activity;
 }
 
-const isPlainWater = ({ id }: Ingredient) => id === 'water';
 /** Its water is free to anything that grows. */
 const isMoist = ({ composition: { waterShare }, waterInFat }: Ingredient) => waterShare > 0.2 && !waterInFat;

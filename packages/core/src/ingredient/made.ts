@@ -1,6 +1,6 @@
 import { InputError, within } from '../errors.js';
 import { allergensOf } from './allergens.js';
-import { mixedComposition, portionOf, sumG } from './mixture.js';
+import { compositionBy, mixedBehaviour, mixedComposition, portionOf, sumG } from './mixture.js';
 import type { Blend } from '../document/formula.js';
 import type { Composition, Ingredient, Origin, Pantry } from '../document/pantry.js';
 import type { Preparation } from '../document/preparation.js';
@@ -35,13 +35,16 @@ export function fromPreparation(preparation: Preparation, pantry: Pantry): Ingre
     throw new InputError('drainedG', `only ${Math.max(0, raw.waterShare * rawG - boiledOffG).toFixed(0)} g of water is left to drain`);
   }
   const leftG = rawG - boiledOffG - drainedG;
-  const left = (part: keyof Composition) =>
-    part === 'waterShare' ? waterLeftG / leftG : Math.max(0, raw[part] * rawG - drainedG * (runsOff?.[part] ?? 0)) / leftG;
+  const left = (part: keyof Composition) => {
+    const held = raw[part];
+    if (part === 'waterShare') return waterLeftG / leftG;
+    return held === undefined ? undefined : Math.max(0, held * rawG - drainedG * (runsOff?.[part] ?? 0)) / leftG;
+  };
   return {
     id,
     name,
     kind: 'filling',
-    composition: shares(left),
+    composition: compositionBy(left),
     ...made(portions, leftG),
     ...(preparation.cookedToC === undefined ? {} : { cookedToC: within('cookedToC', preparation.cookedToC, 0, 200, 'C') }),
     madeFrom: { preparationId: id },
@@ -63,22 +66,16 @@ export function fromBlend(id: string, version: number, blend: Blend, pantry: Pan
   );
   const totalG = sumG(portions);
   if (totalG <= 0) throw new InputError('rows', 'the blend is empty: add a flour');
-  const mixed = mixedComposition(portions);
-  const mean = (of: (one: Ingredient) => number | undefined) =>
-    portions.reduce((sum, { ingredient, amountG }) => sum + (of(ingredient) ?? 0) * amountG, 0) / totalG;
   const setting = portions.filter(({ ingredient }) => ingredient.setsAtC !== undefined);
   const spooned = portions.reduce((ml, { ingredient, amountG }) => ml + amountG / (ingredient.spoonedGPerMl ?? 0.55), 0);
   return {
     id,
     name: blend.name,
     kind: 'blend',
-    composition: mixed,
+    composition: mixedComposition(portions),
     spoonedGPerMl: totalG / spooned,
-    waterHoldGPerG: mean((one) => one.waterHoldGPerG),
+    ...mixedBehaviour(portions),
     ...(setting.length > 0 ? { setsAtC: Math.min(...setting.map(({ ingredient }) => ingredient.setsAtC!)) } : {}),
-    xanthanPerG: mean((one) => one.xanthanPerG),
-    grit: mean((one) => one.grit),
-    flavour: mean((one) => one.flavour),
     ...made(portions, totalG),
     madeFrom: { blendId: id, version },
     source: `blended here, version ${version}`,
@@ -107,7 +104,10 @@ export function fromBake(
     id,
     name,
     kind: 'inclusion',
-    composition: shares((part) => (part === 'waterShare' ? moistureShare : raw[part] * grow)),
+    composition: compositionBy((part) => {
+      const held = raw[part];
+      return part === 'waterShare' ? moistureShare : held === undefined ? undefined : held * grow;
+    }),
     waterHoldGPerG: 0.5,
     grit: 2,
     ...made(dough, sumG(dough) / grow),
@@ -142,19 +142,6 @@ export function fromDough(
     source: `made here, version ${madeFrom.version}`,
   };
 }
-
-const shares = (of: (part: keyof Composition) => number): Composition => ({
-  waterShare: of('waterShare'),
-  proteinShare: of('proteinShare'),
-  fatShare: of('fatShare'),
-  saturatedFatShare: of('saturatedFatShare'),
-  sugarsShare: of('sugarsShare'),
-  starchShare: of('starchShare'),
-  fibreShare: of('fibreShare'),
-  ashShare: of('ashShare'),
-  otherShare: of('otherShare'),
-  sodiumShare: of('sodiumShare'),
-});
 
 /** What all made ingredients carry over from their parts. `leftG`: what the parts weigh in the end. */
 function made(portions: readonly Portion[], leftG: number) {

@@ -1,5 +1,7 @@
 import { InputError } from '../errors.js';
 import { isGum, isSalt } from './roles.js';
+import { compositionFields, ingredientFields } from '../document/pantry.js';
+import type { Fields } from '../document/field.js';
 import type { Composition, Ingredient, Lot, Pantry } from '../document/pantry.js';
 import type { MakeUp } from '../matter/make-up.js';
 
@@ -72,8 +74,18 @@ export function compositionOf({ ingredient, lot }: Portion): Composition {
   return { ...(scaled as Composition), waterShare: moistureShare };
 }
 
+const composed = Object.keys(compositionFields) as (keyof Composition)[];
+/** A composition made part by part; a part that is not known of it is left out. */
+export const compositionBy = (of: (part: keyof Composition) => number | undefined): Composition =>
+  Object.fromEntries(
+    composed.flatMap((part) => {
+      const value = of(part);
+      return value === undefined ? [] : [[part, value]];
+    }),
+  ) as Composition;
+
 /**
- * Composition of several portions together.
+ * Composition of several portions together. A part that is not known of all of them is not known of their mixture.
  *
  * Units    g in; shares of the sum out.
  * Throws   nothing; no grams give all zero.
@@ -82,20 +94,34 @@ export function compositionOf({ ingredient, lot }: Portion): Composition {
  */
 export function mixedComposition(portions: readonly Portion[]): Composition {
   const totalG = sumG(portions);
-  const sum = (name: keyof Composition) =>
-    totalG === 0 ? 0 : portions.reduce((grams, portion) => grams + portion.amountG * compositionOf(portion)[name], 0) / totalG;
-  return {
-    waterShare: sum('waterShare'),
-    proteinShare: sum('proteinShare'),
-    fatShare: sum('fatShare'),
-    saturatedFatShare: sum('saturatedFatShare'),
-    sugarsShare: sum('sugarsShare'),
-    starchShare: sum('starchShare'),
-    fibreShare: sum('fibreShare'),
-    ashShare: sum('ashShare'),
-    otherShare: sum('otherShare'),
-    sodiumShare: sum('sodiumShare'),
-  };
+  const each = portions.filter(({ amountG }) => amountG > 0).map((portion) => ({ amountG: portion.amountG, of: compositionOf(portion) }));
+  return compositionBy((part) => {
+    let grams = 0;
+    for (const { amountG, of } of each) {
+      const held = of[part];
+      if (held === undefined) return undefined;
+      grams += amountG * held;
+    }
+    return totalG === 0 ? 0 : grams / totalG;
+  });
+}
+
+const mixing = Object.entries(ingredientFields as Fields).flatMap(([name, field]) =>
+  field.is === 'number' && field.mixes ? [name as keyof Ingredient] : [],
+);
+/**
+ * What a mixture has of everything that goes by mass beside its composition: water hold, grit, strength of its gums.
+ *
+ * Units    each its own.
+ * Throws   nothing.
+ * Findings none.
+ * Source   mean by mass, an approximation; what has none of it counts as none.
+ */
+export function mixedBehaviour(portions: readonly Portion[]): Partial<Ingredient> {
+  const totalG = sumG(portions);
+  const mean = (name: keyof Ingredient) =>
+    portions.reduce((sum, { ingredient, amountG }) => sum + ((ingredient[name] as number | undefined) ?? 0) * amountG, 0) / totalG;
+  return Object.fromEntries(mixing.map((name) => [name, mean(name)]));
 }
 
 /**

@@ -1,6 +1,7 @@
 import { nameRows, turningRows } from '../facts/name-table.js';
 import { connectors, sameWords } from '../facts/name-words.js';
 import { publishedIngredients } from './published.js';
+import { confusions } from '../facts/usual.js';
 import type { Ingredient, Pantry } from '../document/pantry.js';
 
 /** One written name, and what it may mean. */
@@ -29,24 +30,7 @@ export type NameBook = {
   readonly turns: ReadonlyMap<string, readonly { readonly words: ReadonlySet<string>; readonly becomes: readonly string[] }[]>;
 };
 
-/** Goods that are taken for each other and must not be. */
-export const confusions: readonly { readonly ids: readonly string[]; readonly ask: string }[] = [
-  {
-    ids: ['potato_flour', 'potato_starch'],
-    ask: 'Potato flour is cooked and drinks 2.5 g/g; potato starch is raw and takes 0.45. They never swap.',
-  },
-  {
-    ids: ['corn_starch', 'corn_flour_whole'],
-    ask: 'UK, Irish and Australian cornflour is starch; US corn flour is ground maize. Australian "wheaten cornflour" is wheat.',
-  },
-  { ids: ['cassava_flour', 'tapioca_starch'], ask: 'Cassava flour is the whole root and drinks twice as much as tapioca starch.' },
-  { ids: ['blend_sr', 'blend_ap'], ask: 'Self-raising blends hold baking powder and salt already: take both off the formula.' },
-  { ids: ['butter_salted', 'butter_unsalted', 'butter_82'], ask: 'Salted butter brings 1.6 g of salt in 100 g.' },
-  { ids: ['psyllium_husk', 'psyllium_powder'], ask: 'Same grams, half the volume for powder: weigh it.' },
-  { ids: ['oat_flour', 'oats_rolled', 'oats_ordinary'], ask: 'Only oats grown and tested as gluten-free; some guests cannot have any.' },
-  { ids: ['wheat_starch_gf', 'wheat_ap'], ask: 'Wheat starch of gluten-free grade is still wheat for allergens.' },
-];
-export const confusedWith = (id: string) => confusions.find(({ ids }) => ids.includes(id));
+export const confusedWith = (id: string) => confusions.values.find(({ ids }) => ids.includes(id));
 
 const books = new WeakMap<Pantry['ingredients'], NameBook>();
 

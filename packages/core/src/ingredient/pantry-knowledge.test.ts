@@ -7,7 +7,7 @@ import { glutenFindings } from './gluten.js';
 import { mixedComposition, portionOf } from './mixture.js';
 import { leavesOf, reachedIds } from './parts.js';
 import { publishedIngredients } from './published.js';
-import { confusions } from './names.js';
+import { confusions } from '../facts/usual.js';
 import { doesWhat, findIngredients } from './search.js';
 import { suitability, suitFindings, suitsAskedFor } from './suits.js';
 import { nameRows, turningRows } from '../facts/name-table.js';
@@ -16,10 +16,10 @@ import { ingredientRows } from '../facts/ingredient-table.js';
 import { suits, type SuitId } from '../facts/suits.js';
 import type { Ingredient, Pantry } from '../document/pantry.js';
 import type { Preparation } from '../document/preparation.js';
-import type { Fact } from '../facts/fact.js';
+import type { Correction } from '../document/pantry.js';
 
 const ingredients = publishedIngredients();
-const label = (value: number, unit = 'share'): Fact => ({ value, unit, basis: 'label', source: 'bag, October' });
+const label = (value: number, unit = 'share'): Correction => ({ value, unit, basis: 'label', source: 'bag, October' });
 const sum = (one: Ingredient) => wholeParts.reduce((total, part) => total + one.composition[part], 0);
 
 describe('corrections', () => {
@@ -242,7 +242,7 @@ describe('names', () => {
     for (const [id, becomes] of turningRows) {
       expect([id, ...becomes.split(' ')].every((one) => ids.has(one) || one === 'unknown' || one === 'none')).toBe(true);
     }
-    for (const { ids: of } of confusions) expect(of.every((id) => ids.has(id))).toBe(true);
+    for (const { ids: of } of confusions.values) expect(of.every((id) => ids.has(id))).toBe(true);
     expect(handlingRows.map(([id]) => id)).toEqual([...ids]);
   });
 });

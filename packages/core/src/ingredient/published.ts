@@ -1,15 +1,18 @@
+import { hotXanthanReplacedBy, xanthanReplacedBy } from '../facts/binders.js';
+import { mostOfBlend } from '../facts/blend-limits.js';
+import { boxes } from '../facts/boxes.js';
+import { solidFatOf } from '../facts/fats.js';
 import { handlingRows } from '../facts/ingredient-handling.js';
 import { ingredientRows } from '../facts/ingredient-table.js';
 import { traitRows } from '../facts/ingredient-traits.js';
-import { originOf, originOfKind } from '../facts/origins.js';
-import type { IngredientKind, Origin } from '../document/pantry.js';
-import type { SolidFatName } from '../facts/fats.js';
+import { eggParts, sodaNeutralisedBy, yeastStrength } from '../facts/mixing.js';
+import { mayHoldOrigin, originOf, originOfKind } from '../facts/origins.js';
+import { suits } from '../facts/suits.js';
+import { swapGroups } from '../facts/swaps.js';
 import type { IngredientRow } from '../facts/ingredient-table.js';
-import type { Ingredient } from '../document/pantry.js';
+import type { Ingredient, IngredientKind } from '../document/pantry.js';
 
 const CUP_ML = 236.588;
-const handling = new Map(handlingRows.map((row) => [row[0], row]));
-const traits = new Map(traitRows);
 let published: Readonly<Record<string, Ingredient>> | undefined;
 
 /**
@@ -18,18 +21,63 @@ let published: Readonly<Record<string, Ingredient>> | undefined;
  * Units    shares 0..1, g/ml, g, g/g, C (names say).
  * Throws   nothing.
  * Findings none.
- * Source   facts/ingredient-table, a source on every row.
+ * Source   facts/ingredient-table, a source on every row; ingredient-handling, ingredient-traits, and the facts that say one thing of some.
  */
 export function publishedIngredients(): Readonly<Record<string, Ingredient>> {
   published ??= Object.freeze(Object.fromEntries(ingredientRows.map((row) => [row[0], Object.freeze(ingredientOf(row))])));
   return published;
 }
 
+type ById<T> = Readonly<Record<string, T>>;
+const handling = new Map(handlingRows.map((row) => [row[0], row]));
+const traits = new Map(traitRows);
+
+/** What a fact of its own says of some ingredients: field by field, by id. */
+const said: { readonly [K in keyof Ingredient]?: (id: string) => Ingredient[K] | undefined } = {
+  solidFat: (id) => solidFatOf.values[id],
+  // What only sets in the oven gives nothing to a cold sheet.
+  xanthanPerG: (id) => (id in hotXanthanReplacedBy.values ? 0 : inverse(xanthanReplacedBy.values, id)),
+  hotXanthanPerG: (id) => inverse(hotXanthanReplacedBy.values, id),
+  takesSodaGPerG: (id) => inverse(sodaNeutralisedBy.values, id),
+  yeastStrength: (id) => (yeastStrength.values as ById<number>)[id],
+  eggWhiteGPerG: (id) => (eggParts.values as ById<readonly number[]>)[id]?.[0],
+  eggYolkGPerG: (id) => (eggParts.values as ById<readonly number[]>)[id]?.[1],
+  mostOfBlendShare: (id) => (mostOfBlend.values as ById<number>)[id],
+  mayHold: (id) => (mayHoldOrigin.values as ById<Ingredient['origin']>)[id],
+  usualParts: (id) => {
+    const parts = boxes.values[id];
+    return parts && Object.entries(parts).map(([ingredientId, gPerG]) => ({ ingredientId, gPerG }));
+  },
+  swaps: (id) => {
+    const groups = swapGroups.values.filter(({ of }) => id in of).map(({ name, of }) => [name, of[id]!] as const);
+    return groups.length === 0 ? undefined : Object.fromEntries(groups);
+  },
+  unsuited: (id) => unsuited().get(id),
+};
+const inverse = (per: ById<number>, id: string): number | undefined => (id in per ? 1 / per[id]! : undefined);
+
+let refused: ReadonlyMap<string, readonly string[]> | undefined;
+/** The limits of guests that name single ingredients, turned round. */
+function unsuited(): ReadonlyMap<string, readonly string[]> {
+  if (refused) return refused;
+  const byId = new Map<string, string[]>();
+  const add = (ids: readonly string[] | undefined, mark: string) => ids?.forEach((id) => byId.set(id, [...(byId.get(id) ?? []), mark]));
+  for (const [suit, rule] of Object.entries(
+    suits.values as ById<{ ids: readonly string[]; may?: readonly string[]; ask?: readonly string[] }>,
+  )) {
+    add(rule.ids, suit);
+    add(rule.may, `${suit}:possible`);
+    add(rule.ask, `${suit}:ask`);
+  }
+  refused = byId;
+  return byId;
+}
+
 function ingredientOf(row: IngredientRow): Ingredient {
   const [
     id,
     name,
-    kind,
+    kindWord,
     per100G,
     sodiumMg,
     spooned,
@@ -45,15 +93,16 @@ function ingredientOf(row: IngredientRow): Ingredient {
     basis,
     source,
   ] = row;
+  const kind = kindWord as IngredientKind;
   const [water, protein, fat, saturatedFat, sugars, starch, fibre, ash, other] = per100G.map((g) => g / 100) as unknown as number[] & {
     length: 9;
   };
-  const solidFat = solidFatOf(id, kind);
   const [, teaspoonG, particleUm, , note] = handling.get(id) ?? [id, null, null, '', ''];
+  const facts = Object.fromEntries(Object.entries(said).map(([field, of]) => [field, (of as (id: string) => unknown)(id)]));
   return {
     id,
     name,
-    kind: kind as IngredientKind,
+    kind,
     composition: {
       waterShare: water!,
       proteinShare: protein!,
@@ -66,50 +115,31 @@ function ingredientOf(row: IngredientRow): Ingredient {
       otherShare: other!,
       sodiumShare: sodiumMg / 100000,
     },
-    ...(spooned === null ? {} : { spoonedGPerMl: spooned / CUP_ML }),
-    ...(packed === null ? {} : { packedGPerMl: packed / CUP_ML }),
-    ...(pieceG === null ? {} : { pieceG }),
-    ...(hold === null ? {} : { waterHoldGPerG: hold }),
-    ...(setsAtC === null ? {} : { setsAtC }),
-    ...(grit === null ? {} : { grit }),
-    ...(flavour === null ? {} : { flavour }),
-    ...(xanthan === null ? {} : { xanthanPerG: xanthan }),
-    ...(solidFat === undefined ? {} : { solidFat }),
+    ...known({
+      spoonedGPerMl: spooned === null ? null : spooned / CUP_ML,
+      packedGPerMl: packed === null ? null : packed / CUP_ML,
+      pieceG,
+      waterHoldGPerG: hold,
+      setsAtC,
+      grit,
+      flavour,
+      xanthanPerG: xanthan,
+      ...(kind === 'fat_liquid' ? { solidFat: 'liquidOil' as const } : {}),
+      teaspoonG,
+      particleUm,
+      note: note === '' ? null : note,
+    }),
+    ...known(facts),
+    ...traits.get(id),
     allergens,
     gluten,
-    origin: (originOf.values as Readonly<Record<string, Origin>>)[id] ?? originOfKind.values[kind as IngredientKind],
-    ...(teaspoonG === null ? {} : { teaspoonG }),
-    ...(particleUm === null ? {} : { particleUm }),
-    ...(note === '' ? {} : { note }),
-    ...traits.get(id),
+    origin: (originOf.values as ById<Ingredient['origin']>)[id] ?? originOfKind.values[kind],
     basis,
     source,
   };
 }
 
-/** Which solid-fat curve a published fat follows; where it has none of its own, its nearest kin: judgement. */
-const curveOf: Readonly<Record<string, SolidFatName>> = {
-  butter_unsalted: 'butter',
-  butter_salted: 'butter',
-  butter_82: 'butter',
-  ghee: 'butter',
-  butter_lam: 'laminatingButter',
-  lard: 'lard',
-  shortening: 'palmShortening',
-  coconut_oil: 'coconut',
-  block_plant: 'plantBlock',
-  block_plant75: 'plantBlock',
-  margarine_bake: 'plantBlock',
-  margarine_stick: 'plantBlock',
-  margarine_lam: 'laminatingButter',
-  palm_oil: 'palmShortening',
-  suet_veg_gf: 'palmShortening',
-  suet_beef: 'lard',
-  dripping_beef: 'lard',
-  duck_fat: 'lard',
-  cocoa_butter: 'palmShortening',
-};
-
-function solidFatOf(id: string, kind: string): SolidFatName | undefined {
-  return curveOf[id] ?? (kind === 'fat_liquid' ? 'liquidOil' : undefined);
-}
+type Known<T> = { [K in keyof T]?: Exclude<T[K], null | undefined> };
+/** Without what nobody knows. */
+const known = <T extends object>(of: T): Known<T> =>
+  Object.fromEntries(Object.entries(of).filter(([, value]) => value !== null && value !== undefined)) as Known<T>;

@@ -1,5 +1,5 @@
 import { confusedWith, nameBookOf, plain } from './names.js';
-import { isGum, isLeavener, isLeaveningAcid, isNut, isProteinType, isStarch, isStickyStarch, isYeast } from './roles.js';
+import { isFat, isGum, isLeavener, isLeaveningAcid, isNut, isProteinType, isStarch, isStickyStarch, isYeast } from './roles.js';
 import type { Ingredient } from '../document/pantry.js';
 
 export type FoundIngredient = {
@@ -22,7 +22,7 @@ export function doesWhat(one: Ingredient): string[] {
     ...(isNut(one) ? ['short', 'rich', 'browns'] : []),
     ...(one.kind === 'egg' ? ['sets', 'binds hot', 'browns', 'wash'] : []),
     ...(one.kind === 'dairy' ? ['browns', 'tender'] : []),
-    ...(one.kind.startsWith('fat_') ? ['short', 'tender', 'fat'] : []),
+    ...(isFat(one) ? ['short', 'tender', 'fat'] : []),
     ...(one.kind === 'sugar' || one.kind === 'syrup' ? ['sweet', 'browns', 'spreads'] : []),
     ...(one.kind === 'syrup' ? ['soft', 'moist'] : []),
     ...(isLeavener(one) || isYeast(one) ? ['lifts', 'raises'] : []),

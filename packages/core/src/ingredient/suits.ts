@@ -1,4 +1,3 @@
-import { mayHoldOrigin } from '../facts/origins.js';
 import { suits, type SuitId } from '../facts/suits.js';
 import { allergenCodes } from './allergens.js';
 import { leavesOf } from './parts.js';
@@ -11,9 +10,7 @@ type Rule = {
   readonly name: string;
   readonly codes: readonly string[];
   readonly origins: readonly string[];
-  readonly ids: readonly string[];
-  readonly may?: readonly string[];
-  /** No allergen by law; a guest may mean it. */ readonly ask?: readonly string[];
+  /** What leavens so. */ readonly leavens?: string;
   readonly note?: string;
 };
 const ruleOf = (id: string): Rule | undefined => suits.values[id as SuitId];
@@ -55,14 +52,16 @@ export function suitability(ingredient: Ingredient, suit: SuitId): 'yes' | 'may'
   const refused = (code: string) => rule.codes.some((refuses) => code === refuses || code.startsWith(`${refuses}:`));
   const codes = allergenCodes(ingredient);
   const sure = codes.filter((code) => !code.endsWith(':possible'));
-  if (rule.ids.includes(ingredient.id) || rule.origins.includes(ingredient.origin) || sure.some(refused)) return 'no';
+  const unsuited = ingredient.unsuited ?? [];
+  const leavensSo = rule.leavens !== undefined && rule.leavens === ingredient.leavens;
+  if (unsuited.includes(suit) || leavensSo || rule.origins.includes(ingredient.origin) || sure.some(refused)) return 'no';
   // Lactose goes where milk goes: a maker's possible milk is possible lactose.
   const asked = suit === 'lactoseFree' ? ['us.milk', 'eu.milk'] : rule.codes;
   const maybe = codes.filter((code) => code.endsWith(':possible')).some((code) => asked.some((refuses) => code.startsWith(refuses)));
   // A label that nobody read may hold anything.
   const unread = ingredient.labelRead === false;
-  const origin = (mayHoldOrigin.values as Readonly<Record<string, string>>)[ingredient.id];
-  const listed = rule.may?.includes(ingredient.id) || rule.ask?.includes(ingredient.id);
+  const listed = unsuited.includes(`${suit}:possible`) || unsuited.includes(`${suit}:ask`);
+  const origin = ingredient.mayHold;
   return maybe || unread || listed || (origin !== undefined && rule.origins.includes(origin)) ? 'may' : 'yes';
 }
 

@@ -34,13 +34,13 @@ import { bakedSolids, heldWater, rawDoughActivity, solidsOf, waterActivity } fro
 import { vapourPressurePa } from '../matter/thermal.js';
 import { roundTo } from '../units/rounding.js';
 import { coolPiece, coolToCold } from './cooling.js';
+import { eggOf, isEgg } from '../ingredient/roles.js';
 import type { BakeResult } from '../bake/bake.js';
 import type { BakeProblem } from '../bake/problem.js';
-import type { Formula } from '../document/formula.js';
+import type { Formula, Pack } from '../document/formula.js';
 import type { Kitchen } from '../document/kitchen.js';
 import type { DoughResult } from '../dough/dough.js';
 import type { Family } from '../facts/families.js';
-import type { Pack } from '../facts/keeping.js';
 import type { Estimate, Finding, FindingCode } from '../findings/finding.js';
 import type { Isotherm } from '../matter/isotherm.js';
 import type { MakeUp } from '../matter/make-up.js';
@@ -48,7 +48,8 @@ import type { Solids } from '../matter/sorption.js';
 import type { SheetResult } from '../sheet/sheet.js';
 import type { ColdCooling, Cooled } from './cooling.js';
 import type { Edit } from '../document/edits.js';
-import type { Pantry } from '../document/pantry.js';
+import type { Ingredient, Pantry } from '../document/pantry.js';
+import type { Case } from '../document/case.js';
 
 export type EatingWord = 'snaps' | 'bends' | 'soft';
 
@@ -88,6 +89,9 @@ export type KeepResult = {
   readonly curve: { readonly days: readonly number[]; readonly activity: readonly number[]; readonly moistureShare: readonly number[] };
 };
 
+/** What a piece has gone through when it is kept. */
+type Finished = { readonly dough: DoughResult; readonly sheet: SheetResult; readonly bake: BakeResult; readonly problem: BakeProblem };
+
 /**
  * Stage 6: cooled, packed and kept.
  *
@@ -100,14 +104,8 @@ export type KeepResult = {
  * Source   facts/keeping: Peleg 1994, Katz & Labuza 1981 from memory; packs are judgement.
  */
 export function keepStage(
-  formula: Formula,
-  family: Family,
-  kitchen: Kitchen,
-  pantry: Pantry,
-  dough: DoughResult,
-  sheet: SheetResult,
-  bake: BakeResult,
-  problem: BakeProblem,
+  { formula, family, kitchen, pantry }: Case,
+  { dough, sheet, bake, problem }: Finished,
 ): { result: KeepResult; findings: Finding[] } {
   const { keep } = formula;
   within('keep.piecesPerPack', keep.piecesPerPack, 1, 10000, 'pieces');
@@ -331,17 +329,22 @@ function intoCold({ keep }: Formula, { places }: Kitchen): Edit[] {
 }
 
 /** Raw egg that comes after the oven, as the same weight of pasteurised. */
-function pasteurised({ rows }: Formula): Edit[] {
+function pasteurised({ rows }: Formula, pantry: Pantry): Edit[] {
   return rows.flatMap((row, i) => {
-    const to = PASTEURISED[row.ingredientId];
-    return to !== undefined && !isInOven(row) ? [{ path: `/rows/${i}/ingredientId`, from: row.ingredientId, to }] : [];
+    const to = isInOven(row) ? undefined : pasteurisedFor(pantry.ingredients[row.ingredientId], pantry)?.id;
+    return to !== undefined ? [{ path: `/rows/${i}/ingredientId`, from: row.ingredientId, to }] : [];
   });
 }
-const PASTEURISED: Readonly<Record<string, string>> = {
-  egg_whole: 'egg_whole_past',
-  egg_white: 'egg_white_past',
-  egg_yolk: 'egg_yolk_past',
-};
+/** The pasteurised egg that is most like a raw one: as moist, of as much white and yolk. */
+function pasteurisedFor(raw: Ingredient | undefined, { ingredients }: Pantry): Ingredient | undefined {
+  if (!raw || !isEgg(raw) || raw.heat !== 'raw') return undefined;
+  const [{ white, yolk }, water] = [eggOf(raw), raw.composition.waterShare];
+  const off = (one: Ingredient) =>
+    Math.abs(eggOf(one).white - white) + Math.abs(eggOf(one).yolk - yolk) + Math.abs(one.composition.waterShare - water);
+  return Object.values(ingredients)
+    .filter((one) => isEgg(one) && one.heat === 'pasteurised' && off(one) < 0.5)
+    .sort((a, b) => off(a) - off(b))[0];
+}
 
 /** What can make ill: egg without heat, food that stands warm, food that cools too slowly. */
 function foodFindings(formula: Formula, kitchen: Kitchen, pantry: Pantry, result: KeepResult): Finding[] {
@@ -349,7 +352,7 @@ function foodFindings(formula: Formula, kitchen: Kitchen, pantry: Pantry, result
   const unsafe = (code: FindingCode, measured: NonNullable<Finding['measured']>, edits?: readonly Edit[]) =>
     found.push({ ...finding(code, 'fix', 'keep', measured, edits), unsafe: true });
   if (result.lateRawEggG > 0) {
-    const edits = pasteurised(formula).filter(({ to }) => pantry.ingredients[to as string]);
+    const edits = pasteurised(formula, pantry);
     unsafe('keep.rawEgg', { path: 'keep.lateRawEggG', value: result.lateRawEggG, high: 0 }, edits);
   }
   const cold = isKeptCold(formula, kitchen);

@@ -1,5 +1,4 @@
 import { readName } from '../entry/read-name.js';
-import { mostOfBlend } from '../facts/blend-limits.js';
 import { isGum } from '../ingredient/roles.js';
 import { panelOf } from './nutrients.js';
 import type { Ingredient, Pantry } from '../document/pantry.js';
@@ -18,7 +17,7 @@ const CAP_GUM = 0.03;
  * Source   the pantry's composition; caps are judgement: gums 3 %, others twice what bakers use at most.
  */
 export function labelItemOf(ingredient: Ingredient, rule: LabelRule, over: Pick<LabelItem, 'declaredShare' | 'inTail'> = {}): LabelItem {
-  const most = (mostOfBlend.values as Readonly<Record<string, number>>)[ingredient.id];
+  const most = ingredient.mostOfBlendShare;
   const small = ['salt', 'leavener', 'acid', 'flavour'].includes(ingredient.kind);
   return {
     id: ingredient.id,

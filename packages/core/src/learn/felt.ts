@@ -53,10 +53,10 @@ function ratioAtBench({ formula, kitchen, pantry, factor, weighed, humidityShare
   if (rightHandWords(formula).join() !== 'rollsClean') return null;
   const rows = formula.rows.map((row) => ({ ...row, amountG: weighed[row.key] === undefined ? row.amountG : weighed[row.key]! / factor }));
   const untaught = { ...kitchen, humidityShare, learned: [] };
-  const asBaked = { ...formula, rows };
+  const theCase = { formula: { ...formula, rows }, family, kitchen: untaught, pantry };
   try {
-    const { result } = blendStage(asBaked, family, untaught, pantry);
-    return doughStage(asBaked, family, untaught, pantry, result).result.getsOverWants;
+    const { result } = blendStage(theCase);
+    return doughStage(theCase, result).result.getsOverWants;
   } catch (error) {
     if (error instanceof InputError) return null;
     throw error;

@@ -1,6 +1,6 @@
 import { solidFatCurves } from '../facts/fats.js';
 import { onCurve } from '../math/interpolate.js';
-import type { SolidFatName } from '../facts/fats.js';
+import type { SolidFatName } from '../document/pantry.js';
 
 /**
  * Share of a fat that is solid at rest at a temperature, in percent of the fat.

@@ -1,5 +1,5 @@
-import { within } from '../errors.js';
-import type { Pan } from '../document/kitchen.js';
+import { InputError, within } from '../errors.js';
+import type { Kitchen, Pan, Tray } from '../document/kitchen.js';
 
 /** What of a pan's size the dough is cut by, mm. */
 export type PanSize = Pick<Pan, 'topMm' | 'bottomMm' | 'depthMm'> & Partial<Pick<Pan, 'kind' | 'rimMm' | 'lengthMm' | 'cups'>>;
@@ -10,6 +10,21 @@ export const panFormOf = ({ kind, topMm, bottomMm }: PanSize): PanForm => kind ?
 
 /** How much longer than wide: 1 for what is round. */
 const longerBy = ({ topMm, lengthMm }: PanSize): number => (lengthMm === undefined ? 0 : Math.max(0, lengthMm - topMm));
+
+/** The pan a formula names; null for none. InputError at bake.panId for one the kitchen does not have. */
+export function panOf(kitchen: Kitchen, panId: string | undefined): Pan | null {
+  if (panId === undefined) return null;
+  const pan = kitchen.pans?.find(({ id }) => id === panId);
+  if (!pan) throw new InputError('bake.panId', 'is not a pan of this kitchen');
+  return pan;
+}
+
+/** The tray a formula names. InputError at bake.trayId for one the kitchen does not have. */
+export function trayOf(kitchen: Kitchen, trayId: string): Tray {
+  const tray = kitchen.trays.find(({ id }) => id === trayId);
+  if (!tray) throw new InputError('bake.trayId', 'is not a tray of this kitchen');
+  return tray;
+}
 
 /**
  * What a pan holds and what lines it, inside.

@@ -11,13 +11,14 @@ import { solidFatPercent } from '../matter/solid-fat.js';
 import { doughSlabOf, fatSlabOf, laminationLayers, layerThickness, lockedIn, sheetRun } from './laminate.js';
 import { bowlDensityOf, firstPart } from './plan.js';
 import type { ChillResult } from '../chill/chill.js';
-import type { Formula, Laminate, Wait } from '../document/formula.js';
+import type { Laminate, Wait } from '../document/formula.js';
 import type { Kitchen } from '../document/kitchen.js';
 import type { DoughResult } from '../dough/dough.js';
 import type { Family } from '../facts/families.js';
-import type { SolidFatName } from '../facts/fats.js';
 import type { ColdTable } from '../matter/cold-enthalpy.js';
 import type { Layers, Slab, Turn } from './laminate.js';
+import type { SolidFatName } from '../document/pantry.js';
+import type { Case } from '../document/case.js';
 
 /** One stretch of work on the table, and the rest that follows. Times in min from the lock-in, temperatures of the middle in C. */
 export type LaminateStep = {
@@ -74,14 +75,7 @@ const LONGEST_REST_MIN = 240;
  * Findings none; laminateFindings judges.
  * Source   laminate.ts; temperatures by conduct, the packet as a slab of its own thickness in its rests and of the rolled one on the table; minutes of hands facts/laminating (judgement).
  */
-export function laminate(
-  formula: Formula,
-  plan: Laminate,
-  family: Family,
-  kitchen: Kitchen,
-  dough: DoughResult,
-  chill: ChillResult,
-): LaminateResult {
+export function laminate({ formula, family, kitchen }: Case, plan: Laminate, dough: DoughResult, chill: ChillResult): LaminateResult {
   const { rollIn } = dough;
   if (!rollIn) throw new InputError('rows', 'nothing is rolled in: say on the Dough board that the butter or block is "to roll in"');
   const density = bowlDensityOf(formula);

@@ -11,28 +11,23 @@ import { cutterOf, fittingCutter, needsCutter } from './cutters.js';
 import { usualFolds } from './laminate.js';
 import { isCutShape } from './plan.js';
 import { roundTo } from '../units/rounding.js';
+import { trayOf } from '../pan/pan.js';
 import type { Edit } from '../document/edits.js';
 import type { Formula } from '../document/formula.js';
-import type { Kitchen, Oven, Tray } from '../document/kitchen.js';
+import type { Kitchen, Oven } from '../document/kitchen.js';
 import type { DoughResult } from '../dough/dough.js';
 import type { Family } from '../facts/families.js';
 import type { Finding } from '../findings/finding.js';
 import type { LaminateResult } from './lamination.js';
 import type { SheetResult } from './sheet.js';
+import type { Case } from '../document/case.js';
 
 /** Everything worth saying of a sheet, its pieces, its trays and its layers. */
-export function sheetFindings(
-  formula: Formula,
-  family: Family,
-  kitchen: Kitchen,
-  dough: DoughResult,
-  result: SheetResult,
-  tray: Tray,
-): Finding[] {
+export function sheetFindings({ formula, family, kitchen }: Case, dough: DoughResult, result: SheetResult): Finding[] {
   return [
     ...thicknessFindings(formula, family, result),
     ...cutFindings(formula, kitchen, result),
-    ...trayFindings(formula, kitchen, result, tray),
+    ...trayFindings(formula, kitchen, result),
     ...warmFindings(formula, kitchen, dough),
     ...(result.laminate ? layerFindings(formula, kitchen, dough, result.laminate) : unfolded(family, kitchen, dough)),
   ];
@@ -154,7 +149,8 @@ export function lotsForMat({ layout, lots }: Pick<SheetResult, 'layout' | 'lots'
   return Math.ceil((lots * layout.sheetWidthMm * layout.sheetLengthMm) / (mat.widthMm * mat.lengthMm));
 }
 
-function trayFindings(formula: Formula, kitchen: Kitchen, result: SheetResult, tray: Tray): Finding[] {
+function trayFindings(formula: Formula, kitchen: Kitchen, result: SheetResult): Finding[] {
+  const tray = trayOf(kitchen, formula.bake.trayId);
   const found: Finding[] = [];
   const pan = kitchen.pans?.find(({ id }) => id === formula.bake.panId);
   if (!pan && result.pieces > 0 && result.piecesPerTray === 0) {

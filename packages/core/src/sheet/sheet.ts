@@ -1,5 +1,5 @@
 import { learnedOf } from '../document/kitchen.js';
-import { InputError, within } from '../errors.js';
+import { within } from '../errors.js';
 import { tableMin, trayGapMm } from '../facts/dough.js';
 import { raisedGapMm, traySideMm } from '../facts/sheet.js';
 import { spreadRatio } from './spreading.js';
@@ -12,17 +12,18 @@ import { laminate } from './lamination.js';
 import { firstPart, isCutShape, planSheet } from './plan.js';
 import { sheetFindings } from './sheet-findings.js';
 import { sharedAmongTrays, trayNest } from './trays.js';
+import { trayOf } from '../pan/pan.js';
 import type { ChillResult } from '../chill/chill.js';
 import type { CutShape, Formula } from '../document/formula.js';
-import type { Kitchen, Tray } from '../document/kitchen.js';
+import type { Kitchen } from '../document/kitchen.js';
 import type { DoughResult } from '../dough/dough.js';
-import type { Family } from '../facts/families.js';
 import type { Finding } from '../findings/finding.js';
 import type { MakeUp } from '../matter/make-up.js';
 import type { Body } from './body.js';
 import type { LaminateResult } from './lamination.js';
 import type { PartPlan, SheetLayout, SheetPlan } from './plan.js';
 import type { Roll } from './reroll.js';
+import type { Case } from '../document/case.js';
 
 export type SheetResult = {
   readonly pieces: number;
@@ -65,15 +66,9 @@ export type SheetResult = {
  * Findings sheet.*
  * Source   area = mass / (density x thickness); density facts/dough (judgement) or weighed; windows facts/families.
  */
-export function sheetStage(
-  formula: Formula,
-  family: Family,
-  kitchen: Kitchen,
-  dough: DoughResult,
-  chill: ChillResult,
-): { result: SheetResult; findings: Finding[] } {
-  const tray = kitchen.trays.find(({ id }) => id === formula.bake.trayId);
-  if (!tray) throw new InputError('bake.trayId', 'is not a tray of this kitchen');
+export function sheetStage(theCase: Case, dough: DoughResult, chill: ChillResult): { result: SheetResult; findings: Finding[] } {
+  const { formula, family, kitchen } = theCase;
+  trayOf(kitchen, formula.bake.trayId);
   const { shrink, laminate: folds } = formula.sheet;
   if (shrink) {
     within('sheet.shrink.alongShare', shrink.alongShare, -0.5, 0.5, '(share)');
@@ -86,17 +81,12 @@ export function sheetStage(
   const massG = given * (short?.factor ?? 1);
   const plan = short?.plan ?? asItIs;
   const body = bodyOf(formula, kitchen, dough, plan);
-  const laminated = folds ? laminate(formula, folds, family, kitchen, dough, chill) : null;
+  const laminated = folds ? laminate(theCase, folds, dough, chill) : null;
   const makeUp = pieceMakeUp(dough);
-  const pieceC = pieceTemperature(
-    formula,
-    kitchen,
-    makeUp,
-    body.heightMm,
-    laminated?.steps[laminated.steps.length - 1]?.fromC ?? chill.endMiddleC,
-  );
+  const fromC = laminated?.steps[laminated.steps.length - 1]?.fromC ?? chill.endMiddleC;
+  const pieceC = pieceTemperature(theCase, { makeUp, heightMm: body.heightMm, fromC });
   const spread = formula.bake.panId === undefined ? spreadRatio(family, dough, pieceC, learnedOf(kitchen, 'spread', family.id)?.value) : 1;
-  const onTray = piecesOnTrays(formula, kitchen, tray, body, plan, spread);
+  const onTray = piecesOnTrays(theCase, body, plan, spread);
   const { pieces, pieceDoughG } = plan;
   const result: SheetResult = {
     pieces,
@@ -123,7 +113,7 @@ export function sheetStage(
     massInG: massG + plan.dustG + dough.toppingG,
     shortFactor: short?.factor ?? null,
   };
-  return { result, findings: sheetFindings(formula, family, kitchen, dough, result, tray) };
+  return { result, findings: sheetFindings(theCase, dough, result) };
 }
 
 /** Up to this many times the batch there is, one piece short is a short batch; beyond it the piece is too large for it. Judgement. */
@@ -148,7 +138,8 @@ export const rolledG = ({ doughG, rollIn, dustG }: DoughResult): number => dough
 type OnTrays = Pick<SheetResult, 'gapMm' | 'spreadsMm' | 'edgeMm' | 'trays' | 'traysNeeded' | 'piecesPerTray' | 'loads'>;
 
 /** Pieces on trays: what spreads or was proved wants room to, pans stand as they are, a whole sheet is a tray. */
-function piecesOnTrays(formula: Formula, kitchen: Kitchen, tray: Tray, body: Body, plan: SheetPlan, spread: number): OnTrays {
+function piecesOnTrays({ formula, kitchen }: Case, body: Body, plan: SheetPlan, spread: number): OnTrays {
+  const tray = trayOf(kitchen, formula.bake.trayId);
   const stillMm = body.proved > 1 ? raisedGapMm.value : trayGapMm.value;
   const spreadsMm = (spread - 1) * Math.min(body.widthMm, body.lengthMm);
   const { trayGapMm: ownGapMm, trayEdgeMm: ownEdgeMm } = formula.sheet;
@@ -202,7 +193,10 @@ function pieceMakeUp({ makeUp, outsideMakeUp, doughG, rollIn, toppingG, dustG }:
 }
 
 /** The cut piece warms at the table, then firms or proves through the waits after cutting. */
-function pieceTemperature(formula: Formula, kitchen: Kitchen, makeUp: MakeUp, heightMm: number, startC: number): number {
+function pieceTemperature(
+  { formula, kitchen }: Case,
+  { makeUp, heightMm, fromC: startC }: { readonly makeUp: MakeUp; readonly heightMm: number; readonly fromC: number },
+): number {
   const cooling = conduct({
     form: 'slab',
     sizeMm: Math.max(2, heightMm),

@@ -7,10 +7,23 @@ import { formulaFromList } from './formula-from-list.js';
 import { InputError } from '../errors.js';
 import { fromWheat } from '../facts/wheat.js';
 import { compositionOf, portionOf } from '../ingredient/mixture.js';
-import { isExcluded, isGum, isLeavener, isPouredWater, isSalt } from '../ingredient/roles.js';
+import {
+  isBakingPowder,
+  isExcluded,
+  isFat,
+  isFlour,
+  isGum,
+  isLeavener,
+  isNut,
+  isPouredWater,
+  isSalt,
+  isSoda,
+  isStarch,
+} from '../ingredient/roles.js';
 import { roundTo } from '../units/rounding.js';
 import { scaled } from './scale.js';
 import { starterFormula } from './starter.js';
+import { usual } from '../facts/usual.js';
 import type { Formula, Row } from '../document/formula.js';
 import type { Kitchen } from '../document/kitchen.js';
 import type { Pantry } from '../document/pantry.js';
@@ -95,7 +108,7 @@ export function trialFromWheat(
 
 const isFlourLike = (pantry: Pantry, id: string) => {
   const one = pantry.ingredients[id];
-  return one !== undefined && (one.kind.startsWith('flour_') || one.kind === 'starch') && one.kind !== 'flour_nut';
+  return one !== undefined && (isFlour(one) || isStarch(one)) && !isNut(one);
 };
 
 /** The family's gum and husk go into the blend; the flours share what is left. */
@@ -126,7 +139,7 @@ function withWater(now: Formula, family: Family, pantry: Pantry, newKey: () => s
   const at = now.rows.findIndex(({ ingredientId, use }) => use === 'dough' && isPouredWater(pantry.ingredients[ingredientId]!));
   if (at < 0) {
     const amountG = roundTo(moreG, 1);
-    return amountG > 0 ? { ...now, rows: [{ key: newKey(), ingredientId: 'water', amountG, use: 'dough' }, ...now.rows] } : now;
+    return amountG > 0 ? { ...now, rows: [{ key: newKey(), ingredientId: usual.values.water, amountG, use: 'dough' }, ...now.rows] } : now;
   }
   return changed(now, at, Math.max(0, now.rows[at]!.amountG + moreG), 1);
 }
@@ -145,7 +158,7 @@ function withFat(now: Formula, family: Family, pantry: Pantry): Formula {
       : family.kind === 'cookie' && percent < family.fatPercent[1]
         ? cookiePoints
         : 0;
-  const at = now.rows.findIndex(({ ingredientId, use }) => use === 'dough' && pantry.ingredients[ingredientId]!.kind.startsWith('fat'));
+  const at = now.rows.findIndex(({ ingredientId, use }) => use === 'dough' && isFat(pantry.ingredients[ingredientId]!));
   if (by === 0 || at < 0) return now;
   const { fatShare } = pantry.ingredients[now.rows[at]!.ingredientId]!.composition;
   return changed(now, at, now.rows[at]!.amountG + (by * now.blendG) / 100 / fatShare, 1);
@@ -160,9 +173,10 @@ function withLeavener(now: Formula, pantry: Pantry): Formula {
   const { sodaG, neutralisedG } = sodaBalance(portions);
   const mostSodaG = neutralisedG + (freeSodaPercent * now.blendG) / 100;
   return now.rows.reduce<Formula>((formula, { ingredientId, amountG, use }, i) => {
-    if (use !== 'dough' || !isLeavener(pantry.ingredients[ingredientId]!)) return formula;
-    if (ingredientId === 'baking_powder') return changed(formula, i, amountG * powderTimes, 0.1);
-    return ingredientId === 'baking_soda' && sodaG > mostSodaG ? changed(formula, i, mostSodaG, 0.1) : formula;
+    const one = pantry.ingredients[ingredientId]!;
+    if (use !== 'dough' || !isLeavener(one)) return formula;
+    if (isBakingPowder(one)) return changed(formula, i, amountG * powderTimes, 0.1);
+    return isSoda(one) && sodaG > mostSodaG ? changed(formula, i, mostSodaG, 0.1) : formula;
   }, now);
 }
 

@@ -1,7 +1,7 @@
 import { InputError } from '../errors.js';
 import { bendOf } from '../blend/blend.js';
 import { needPerPercent } from '../blend/gums.js';
-import { leastUseful, mostOfBlend, noticeable, nutsOfBlend, wishWeights } from '../facts/blend-limits.js';
+import { leastUseful, noticeable, nutsOfBlend, wishWeights } from '../facts/blend-limits.js';
 import { binderRatioRange, gritLimit, singleStarchLimit } from '../facts/dough.js';
 import { costPerG } from '../ingredient/cost.js';
 import { glutenLimitOf, glutenProof, isUnproven } from '../ingredient/gluten.js';
@@ -142,9 +142,9 @@ function whyNot(
 /** `batchG` where no more may be used than is on the shelf. */
 function itemOf(ingredient: Ingredient, row: BlendRow | undefined, family: Family, pantry: Pantry, batchG: number | null): BlendItem {
   const gum = isGum(ingredient);
-  const most = (mostOfBlend.values as Readonly<Record<string, number>>)[ingredient.id];
+  const most = ingredient.mostOfBlendShare;
   const cap = gum
-    ? (family.gumPercent[ingredient.id]?.[2] ?? 3) / 100
+    ? ((ingredient.gum && family.gumPercent[ingredient.gum]?.[2]) ?? 3) / 100
     : Math.min(most ?? 1, isStarch(ingredient) ? singleStarchLimit.value : 1);
   const least = gum ? leastUseful.values.gum : leastUseful.values.flour;
   const { lot } = portionOf(pantry, '', ingredient.id, 1, row?.lotId);

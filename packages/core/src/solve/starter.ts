@@ -13,16 +13,13 @@ import { rightPourG, waterGets, waterWants } from '../dough/water.js';
 import { doughDensity, holdBackShare } from '../facts/dough.js';
 import { compositionOf, portionOf } from '../ingredient/mixture.js';
 import { roundTo } from '../units/rounding.js';
+import { firstOf, usual } from '../facts/usual.js';
 import type { BakeStep, BlendRow, Formula, Part, Row, Shape } from '../document/formula.js';
 import type { Kitchen, Pan } from '../document/kitchen.js';
 import type { Pantry } from '../document/pantry.js';
 import type { Family } from '../facts/families.js';
 
 const BLEND_G = 300;
-/** Ids that a first formula may name: the pantry that works it out has to hold them. */
-const grains = ['rice_brown', 'sorghum'] as const;
-const starches = ['tapioca_starch', 'potato_starch'] as const;
-const crumb = 'cracker_crumb_gf';
 
 /**
  * A first formula of a family: what stands in the middle of its windows, in this kitchen. A place to start from, not a recipe of anybody.
@@ -46,8 +43,8 @@ export function starterFormula(family: Family, name: string, kitchen: Kitchen, p
   const chilled = family.chillMin[1] > 0 && cold !== undefined;
   const place = chilled ? cold : (bench ?? cold);
   const crisp = family.zone.crisp >= 6.5;
-  const cups = family.id === 'muffin' ? kitchen.pans?.find((one) => one.cups !== undefined) : undefined;
-  const pan = pannedFamilies.has(family.id) ? kitchen.pans?.[0] : cups;
+  const cups = family.first?.stands === 'cups' ? kitchen.pans?.find((one) => one.cups !== undefined) : undefined;
+  const pan = family.first?.stands === 'pan' ? kitchen.pans?.[0] : cups;
   const [wantC, bakeMin] = [family.ovenC[1], family.bakeMin[1]];
   const first: Formula = {
     schema: 1,
@@ -101,7 +98,7 @@ export function starterFormula(family: Family, name: string, kitchen: Kitchen, p
       sellWithinDays: crisp ? 7 : 1,
     },
   };
-  const whole = (pan !== undefined && !cups) || first.sheet.parts[0]!.shape.kind === 'freeForm' || family.id === 'croissant';
+  const whole = (pan !== undefined && !cups) || family.first?.whole === true;
   return settled(withCentre(family, whole ? forPans(first, kitchen, pantry) : first, kitchen, pantry, newKey), kitchen, pantry);
 }
 
@@ -128,9 +125,6 @@ function forPans(first: Formula, kitchen: Kitchen, pantry: Pantry): Formula {
   };
 }
 
-/** Crusts that line a pan. */
-const pannedFamilies: ReadonlySet<string> = new Set(['pie_flaky', 'short_savoury', 'short_sweet', 'press_in_oil', 'crumb_crust']);
-
 /** A lining for its pan, or one shape of the size that the family's piece usually is. */
 function partsOf(family: Family, pan: Pan | undefined, newKey: () => string): Part[] {
   const part = (shape: Shape, more: Partial<Part> = {}): Part => ({
@@ -145,8 +139,7 @@ function partsOf(family: Family, pan: Pan | undefined, newKey: () => string): Pa
   }
   if (pan?.cups !== undefined && family.pieceG) return [part({ kind: 'portion', pieceG: family.pieceG[1], form: 'poured' })];
   if (pan) return [part({ kind: 'lining', overhangMm: family.rolled ? pieRim.values.overhangMm : 0 })];
-  if (family.id === 'galette') return [part({ kind: 'freeForm', filledMm: 220, foldMm: 45 })];
-  if (family.id === 'croissant') return [part({ kind: 'triangle', baseMm: 80, heightMm: 180 }, { body: 'rolledUp' })];
+  if (family.first?.shape) return [part(family.first.shape, family.first.body ? { body: family.first.body } : {})];
   if (family.centre)
     return [
       part(family.pieceG ? { kind: 'portion', pieceG: family.pieceG[1], form: 'ball' } : { kind: 'round', acrossMm: 100 }, {
@@ -194,18 +187,22 @@ export function settled(formula: Formula, kitchen: Kitchen, pantry: Pantry): For
 /** Two grains and two starches in even parts, the family's gum and husk at half their target each. */
 function blendOf(family: Family, newKey: () => string): BlendRow[] {
   const row = (ingredientId: string, share: number): BlendRow => ({ key: newKey(), ingredientId, share });
-  if (family.base === 'crumb') return [row(crumb, 1)];
-  const [xanthan, husk] = ['xanthan', 'psyllium_husk'].map((id) => (family.gumPercent[id]?.[1] ?? 0) / 100) as [number, number];
+  if (family.base === 'crumb') return firstOf.values.crumb.map((id) => row(id, 1));
+  const { xanthanGum, psylliumHusk } = firstOf.values;
+  const [xanthan, husk] = [family.gumPercent.xanthanGum, family.gumPercent.psylliumHusk].map((window) => (window?.[1] ?? 0) / 100) as [
+    number,
+    number,
+  ];
   const both = xanthan > 0 && husk > 0 ? 2 : 1;
   const gums: readonly (readonly [string, number])[] = [
-    ['xanthan', xanthan / both],
-    ['psyllium_husk', husk / both],
+    [xanthanGum, xanthan / both],
+    [psylliumHusk, husk / both],
   ];
   const left = 1 - gums.reduce((sum, [, share]) => sum + share, 0);
   const starch = Math.min(left, family.starchPercent[1] / 100);
-  const flours: readonly string[] = family.base === 'nut' ? ['almond_blanched'] : grains;
-  // A family of starch alone takes maize beside potato: tapioca would make it stretch.
-  const pair: readonly string[] = starch > 0.7 ? ['corn_starch', 'potato_starch'] : starches;
+  const { nuts, grains, starches, onlyStarches } = firstOf.values;
+  const flours: readonly string[] = family.base === 'nut' ? nuts : grains;
+  const pair: readonly string[] = starch > 0.7 ? onlyStarches : starches;
   return [
     ...flours.map((id) => [id, (left - starch) / flours.length] as const),
     ...pair.map((id) => [id, starch / pair.length] as const),
@@ -233,20 +230,23 @@ function rowsOf(family: Family, blend: Pick<Formula, 'blend' | 'blendG'>, kitche
   const blendSugarG =
     family.base === 'flour' ? 0 : flours.reduce((sum, portion) => sum + portion.amountG * compositionOf(portion).sugarsShare, 0);
   const others: Row[] = [
-    row('peanut_butter', family.id === 'cookie_nut_butter' ? grams(130) : 0),
-    row('hazelnut', grams(family.nutPercent?.[1] ?? 0)),
-    row('egg_whole', grams(family.eggPercent[1])),
-    row('salt_fine', grams(family.saltPercent[1])),
-    row('baking_powder', grams(family.leavenerPercent[1] - soda)),
-    row('baking_soda', grams(soda)),
-    row('yeast_dry', grams(family.yeastPercent?.[1] ?? 0)),
+    ...(family.first?.rows ?? []).map(({ ingredientId, percent }) => row(ingredientId, grams(percent))),
+    row(firstOf.values.groundNuts, grams(family.nutPercent?.[1] ?? 0)),
+    row(usual.values.egg, grams(family.eggPercent[1])),
+    row(usual.values.salt, grams(family.saltPercent[1])),
+    row(usual.values.powder, grams(family.leavenerPercent[1] - soda)),
+    row(usual.values.soda, grams(soda)),
+    row(usual.values.yeast, grams(family.yeastPercent?.[1] ?? 0)),
   ].filter(({ amountG }) => amountG > 0);
   const broughtSugarG = others.reduce(
     (sum, one) => sum + one.amountG * (pantry.ingredients[one.ingredientId]?.composition.sugarsShare ?? 0),
     0,
   );
-  const sugar = row('sugar_white', roundTo(Math.max(0, (family.sugarPercent[1] * blend.blendG) / 100 - broughtSugarG - blendSugarG), 0.1));
-  const fatId = family.school === 'oil' ? 'olive_oil' : family.kind === 'laminated' ? 'butter_lam' : 'butter_unsalted';
+  const sugar = row(
+    usual.values.sugar,
+    roundTo(Math.max(0, (family.sugarPercent[1] * blend.blendG) / 100 - broughtSugarG - blendSugarG), 0.1),
+  );
+  const fatId = family.school === 'oil' ? firstOf.values.oil : family.kind === 'laminated' ? firstOf.values.foldedFat : firstOf.values.fat;
   const leftG = (family.fatPercent[1] * blend.blendG) / 100 - blendFatG - fatOf(others);
   const fat = row(
     fatId,
@@ -259,7 +259,7 @@ function rowsOf(family: Family, blend: Pick<Formula, 'blend' | 'blendG'>, kitche
     .map(({ ingredientId, amountG }, i) => portionOf(pantry, `rows[${i}].ingredientId`, ingredientId, amountG));
   const { wantsG } = waterWants(flours, [], family, 1, kitchen.humidityShare);
   const pourG = roundTo(rightPourG(wantsG, waterGets(flours, portions).broughtWaterG), 1);
-  return [...(pourG > 0 ? [row('water', pourG)] : []), ...dry];
+  return [...(pourG > 0 ? [row(usual.values.water, pourG)] : []), ...dry];
 }
 
 /** A square of the family's piece where it is weighed, else of a size that a hand cuts. */

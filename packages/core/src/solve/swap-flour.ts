@@ -28,9 +28,6 @@ export type FlourSwap = {
   /** Limits it has to suit that the newcomer does not, or may not. */ readonly breaks: readonly string[];
 };
 
-/** Swaps that cannot work: what one takes in water the other drowns in. */
-const never: readonly (readonly [string, string])[] = [['potato_flour', 'potato_starch']];
-
 /**
  * One flour for another by mass, with the water that goes with it; a gum for a gum by strength.
  *
@@ -50,7 +47,8 @@ export function swapFlour(formula: Formula, family: Family, kitchen: Kitchen, pa
   const to = portionOf(pantry, path, toId, 1).ingredient;
   if (from.id === to.id) throw new InputError(path, `is ${to.name} already`);
   if (isExcluded(to)) throw new InputError(path, `${to.name} contains gluten`);
-  if (never.some((pair) => pair.includes(from.id) && pair.includes(to.id))) {
+  // What one takes in water the other drowns in.
+  if (from.takenFor === to.id || to.takenFor === from.id) {
     const apart = Math.abs((to.waterHoldGPerG ?? 0) - (from.waterHoldGPerG ?? 0));
     throw new InputError(path, `${from.name} and ${to.name} never swap: their water need differs by ${apart.toFixed(2)} g per g`);
   }

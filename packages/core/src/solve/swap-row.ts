@@ -1,12 +1,12 @@
 import { editsBetween } from '../document/edits.js';
 import { InputError } from '../errors.js';
 import { soaking } from '../facts/mixing.js';
-import { hotXanthanReplacedBy } from '../facts/binders.js';
 import { eggIsStructure, swapGroups } from '../facts/swaps.js';
 import { allergenChange } from '../ingredient/allergens.js';
 import { compositionOf, portionOf } from '../ingredient/mixture.js';
-import { isEgg, isExcluded, isPouredWater, isSalt } from '../ingredient/roles.js';
+import { isEgg, isExcluded, isFat, isPouredWater, isSalt, isSoaked } from '../ingredient/roles.js';
 import { suitability, suitName, suitsAskedFor } from '../ingredient/suits.js';
+import { usual } from '../facts/usual.js';
 import type { Edit } from '../document/edits.js';
 import type { Formula, Row } from '../document/formula.js';
 import type { Kitchen } from '../document/kitchen.js';
@@ -46,22 +46,21 @@ const memberOf: Readonly<Record<keyof HeldTotals, keyof Composition>> = {
   sodium: 'sodiumShare',
 };
 /** Where nothing in the dough can give a total back, this is added. */
-const addedFor: Readonly<Record<keyof HeldTotals, string>> = {
-  fat: 'oil_neutral',
-  water: 'water',
-  sugars: 'sugar_white',
-  sodium: 'salt_fine',
-};
+const { fat: usualFat, water: usualWater, sugar: usualSugar, salt: usualSalt } = usual.values;
+const addedFor: Readonly<Record<keyof HeldTotals, string>> = { fat: usualFat, water: usualWater, sugars: usualSugar, sodium: usualSalt };
 
 /** The groups an ingredient is swapped in: what stands for an egg is only asked for an egg; a gum goes by the gum table. */
 const groupsOf = (from: Ingredient): readonly SwapGroup[] =>
-  swapGroups.values.filter(({ name, of }) => from.id in of && (name !== 'egg' || isEgg(from)));
+  swapGroups.values.filter(({ name }) => from.swaps?.[name] !== undefined && (name !== 'egg' || isEgg(from)));
 
 /** What a row may be swapped for, by id; itself left out. */
 export function swapChoices(ingredientId: string, pantry: Pantry): readonly string[] {
   const of = pantry.ingredients[ingredientId];
   const groups = of ? groupsOf(of) : [];
-  return [...new Set(groups.flatMap((group) => Object.keys(group.of)))].filter((id) => id !== ingredientId && pantry.ingredients[id]);
+  const others = Object.values(pantry.ingredients).filter(({ id }) => id !== ingredientId);
+  return groups
+    .flatMap(({ name }) => others.filter(({ swaps }) => swaps?.[name] !== undefined).map(({ id }) => id))
+    .filter((id, i, all) => all.indexOf(id) === i);
 }
 
 /**
@@ -89,7 +88,7 @@ export function swapRow(
   if (!row) throw new InputError(`rows[${index}]`, 'is not a row of this formula');
   const from = portionOf(pantry, path, row.ingredientId, row.amountG).ingredient;
   const to = portionOf(pantry, path, toId, 1).ingredient;
-  const group = groupsOf(from).find(({ of }) => to.id in of);
+  const group = groupsOf(from).find(({ name }) => to.swaps?.[name] !== undefined);
   if (!group || from.id === to.id) throw new InputError(path, `${from.name} and ${to.name} do not stand for each other`);
   if (isExcluded(to)) throw new InputError(path, `${to.name} contains gluten`);
   const why = cannotWork(row, from, to, family);
@@ -128,7 +127,7 @@ export function swapRow(
 /** Grams of the newcomer that hold what this group is swapped by. */
 function massOf(group: SwapGroup, from: Ingredient, to: Ingredient, amountG: number): number {
   if (group.by === 'mass') return amountG;
-  if (group.by === 'strength') return (amountG * group.of[to.id]!) / group.of[from.id]!;
+  if (group.by === 'strength') return (amountG * to.swaps![group.name]!) / from.swaps![group.name]!;
   const member = memberOf[group.by];
   return (amountG * from.composition[member]) / to.composition[member];
 }
@@ -143,7 +142,7 @@ function newcomer({ entered: _entered, lotId: _lot, atC: _at, fat, soakMin: _soa
     ...(state === undefined
       ? {}
       : { fat: { state, ...(state === 'pieces' && fat?.pieceMm !== undefined ? { pieceMm: fat.pieceMm } : {}) } }),
-    ...(to.kind === 'binder_seed' || to.id.startsWith('psyllium') ? { soakMin: soaking.values.minutes } : {}),
+    ...(isSoaked(to) ? { soakMin: soaking.values.minutes } : {}),
   };
 }
 
@@ -225,7 +224,7 @@ function totalsOf(rows: readonly Row[], pantry: Pantry): HeldTotals {
 
 /** Why a swap cannot work in this family, whatever the totals say. */
 function cannotWork(row: Row, from: Ingredient, to: Ingredient, family: Family): string | null {
-  const fat = from.kind.startsWith('fat');
+  const fat = isFat(from);
   if (fat && family.kind === 'laminated' && (to.kind !== 'fat_solid' || to.composition.fatShare < 0.78))
     return `${to.name} cannot be folded in: it takes a fat that is firm and 78 % fat or more`;
   if (fat && family.rolled && to.kind === 'fat_solid' && to.composition.fatShare < 0.7)
@@ -240,28 +239,30 @@ function cannotWork(row: Row, from: Ingredient, to: Ingredient, family: Family):
 /** What the totals do not show. */
 function notesOf(row: Row, from: Ingredient, to: Ingredient, family: Family): string[] {
   const notes: string[] = [];
-  if (from.kind.startsWith('fat') && to.kind === 'fat_liquid') notes.push('Oil takes no air and makes no flake; it spreads more.');
+  if (isFat(from) && to.kind === 'fat_liquid') notes.push('Oil takes no air and makes no flake; it spreads more.');
   if (from.kind === 'fat_solid' && to.kind === 'fat_solid' && from.origin === 'milk' && to.origin !== 'milk')
     notes.push('Less flavour and a paler crust than with butter.');
-  if (to.id === 'coconut_oil') notes.push('It bends only between 18 and 23 °C.');
+  if (to.solidFat === 'coconut') notes.push('It bends only between 18 and 23 °C.');
   if (isEgg(from) && !isEgg(to)) notes.push('An egg sets in the oven, a gel binds the raw sheet: expect a shorter, paler crust.');
-  if (isEgg(from) && (to.id === 'flax_meal' || to.id === 'chia_meal' || to.id === 'psyllium_husk'))
-    notes.push('Soak it in its water for 10 min first.');
+  if (isEgg(from) && isSoaked(to)) notes.push('Soak it in its water for 10 min first.');
   if (isEgg(from) && !isEgg(to) && family.eggPercent[1] >= eggIsStructure.values.leans)
     notes.push('This family leans on its egg: expect it to crumble or sink without. Bake a small one first.');
-  if (to.id in hotXanthanReplacedBy.values)
+  if (to.hotXanthanPerG !== undefined)
     notes.push('It sets in the oven and holds no cold sheet: disperse it hot, let it swell below 20 °C.');
   if (from.kind === 'dairy' && to.kind === 'plant_milk') notes.push('It browns less: milk sugar and milk protein are gone.');
-  if (from.id === 'buttermilk' || from.id === 'yogurt') notes.push('Its acid goes with it: soda is left free.');
+  if (from.kind === 'dairy' && from.takesSodaGPerG !== undefined && to.takesSodaGPerG === undefined)
+    notes.push('Its acid goes with it: soda is left free.');
   if (from.kind === 'sugar' && to.kind === 'syrup' && family.zone.crisp >= 6.5)
     notes.push('Syrup draws water: it softens sooner, and browns at a lower heat.');
-  if (to.id === 'honey') notes.push('Not for children under a year, and not vegan.');
-  if ((from.id === 'peanut_ground') !== (to.id === 'peanut_ground') && (from.kind === 'flour_nut' || to.kind === 'flour_nut'))
+  if (to.origin === 'honey') notes.push('Not for children under a year, and not vegan.');
+  if (isPeanut(from) !== isPeanut(to) && (from.kind === 'flour_nut' || to.kind === 'flour_nut'))
     notes.push('Stop: a peanut allergy and a tree-nut allergy are two things. Tell who eats it.');
-  if (to.id === 'sunflower_meal') notes.push('Soda turns it green: 2 g of lemon juice per 100 g hold the colour.');
+  if (to.greensWithSoda) notes.push('Soda turns it green: 2 g of lemon juice per 100 g hold the colour.');
   if (row.use === 'wash') notes.push('A wash counts for every limit too; the brush carries it.');
   return notes;
 }
+
+const isPeanut = ({ allergens }: Ingredient) => allergens.some((code) => code === 'us.peanut' || code === 'eu.peanut');
 
 /** What is more than it was, and nothing here could take away. */
 function leftOver(before: HeldTotals, after: HeldTotals): string[] {

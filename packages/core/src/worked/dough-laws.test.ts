@@ -15,7 +15,7 @@ import { starterFormula } from '../solve/starter.js';
 import { swapChoices, swapRow } from '../solve/swap-row.js';
 import { kitchen, pantry } from './a-formula.js';
 import type { Formula } from '../document/formula.js';
-import type { SolidFatName } from '../facts/fats.js';
+import type { SolidFatName } from '../document/pantry.js';
 import type { HandWord } from '../document/bake.js';
 
 const shelf = { ...pantry, lots: {} };
@@ -28,7 +28,8 @@ const starter = (id: string): Formula => {
 };
 const judged = (formula: Formula) => {
   const family = families[formula.family]!;
-  return doughStage(formula, family, kitchen, shelf, blendStage(formula, family, kitchen, shelf).result);
+  const theCase = { formula, family, kitchen, pantry: shelf };
+  return doughStage(theCase, blendStage(theCase).result);
 };
 const familyIds = Object.keys(families);
 

@@ -41,7 +41,8 @@ function formulaOfFamily({ family, blendG, blend, rows }: Worked): Formula {
 function doughOf(one: Worked) {
   const formula = formulaOfFamily(one);
   const shelf = { ...pantry, lots: {} };
-  return doughStage(formula, families[one.family]!, kitchen, shelf, blendStage(formula, families[one.family]!, kitchen, shelf).result);
+  const theCase = { formula, family: families[one.family]!, kitchen, pantry: shelf };
+  return doughStage(theCase, blendStage(theCase).result);
 }
 
 describe('a formula of each family', () => {

@@ -16,8 +16,10 @@ import { bakedSolids, solidsOf, waterActivity } from '../matter/sorption.js';
 import { thermalProperties } from '../matter/thermal.js';
 import { browning, layerResistance } from '../facts/oven.js';
 import type { BakeProblem, BakeSpec } from '../bake/problem.js';
-import type { BakeKind, TrayLayer, TrayMaterial } from '../facts/oven.js';
+import type { BakeKind } from '../facts/oven.js';
 import type { MakeUp } from '../matter/make-up.js';
+import type { TrayLayer } from '../document/formula.js';
+import type { TrayMaterial } from '../document/kitchen.js';
 
 /** Check cases in SI, each with where its answer comes from (`basis`). */
 type Case = {

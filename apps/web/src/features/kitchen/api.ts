@@ -1,6 +1,6 @@
 import { queryOptions, useMutation, useQueryClient } from '@tanstack/react-query';
-import type { Guest, Kitchen, Market } from '@north-leaf/core';
-import type { JudgementsBody, KitchenList, KitchenThings, LearnedBody, OvenHeatBody } from '@north-leaf/contracts';
+import type { Guest, Kitchen, Market, KitchenList, KitchenThings } from '@north-leaf/core';
+import type { JudgementsBody, LearnedBody, OvenHeatBody } from '@north-leaf/contracts';
 import { request } from '../../platform/http';
 
 export const kitchenQuery = queryOptions({ queryKey: ['kitchen'], queryFn: () => request('GET /kitchen', {}), staleTime: 60_000 });

@@ -11,15 +11,28 @@ import { useTheme } from '@mui/material/styles';
 import { useQuery } from '@tanstack/react-query';
 import { DateTime } from 'luxon';
 import { Link, useParams } from 'react-router';
-import { ovenCare, type Cutter, type Kitchen, type Oven, type OvenCare, type Pan, type Place, type Tray } from '@north-leaf/core';
-import type { KitchenList, KitchenThings } from '@north-leaf/contracts';
+import {
+  ovenCare,
+  type Cutter,
+  type Kitchen,
+  type Oven,
+  type OvenCare,
+  type Pan,
+  type Place,
+  type Tray,
+  type KitchenList,
+  type KitchenThings,
+  ovenKindWords,
+  placeKindWords,
+  trayMaterialWords,
+  cutterKindWords,
+} from '@north-leaf/core';
 import { ErrorPage } from '../../platform/error-page';
 import { usePreferences } from '../../platform/preferences';
 import { Leaf } from '../../ui/leaf';
 import { Page } from '../../ui/page';
 import { showQuantity, showValue } from '../../ui/quantity';
 import { UnitToggle } from '../../ui/unit-toggle';
-import { ovenKinds } from '../../ui/words';
 import { kitchenQuery } from './api';
 import { JudgementsSheet } from './judgements-sheet';
 import { LearnedSheet } from './learned-sheet';
@@ -29,7 +42,7 @@ import { RollingMat } from './rolling-mat';
 import { RoomAir } from './room-air';
 import { emptyThing, ThingForm } from './thing-form';
 import { useKitchenUndoKey } from './use-kitchen';
-import { careWords, cutterKindNames, lists, materials, nextWords, placeKinds } from './words';
+import { careWords, lists, nextWords } from './words';
 
 type Open = { readonly list: KitchenList; readonly thing: KitchenThings[KitchenList]; readonly isNew: boolean };
 
@@ -228,19 +241,19 @@ function Things({ list, kitchen, chosen, on, onOpen }: ThingsProps) {
 }
 
 function about(list: KitchenList, thing: KitchenThings[KitchenList], units: 'metric' | 'imperial'): string {
-  if (list === 'ovens') return ovenKinds[(thing as Oven).kind];
+  if (list === 'ovens') return ovenKindWords[(thing as Oven).kind];
   if (list === 'places') {
     const { kind, atC } = thing as Place;
-    return `${placeKinds[kind]}, ${showQuantity(atC, 'temperature', units)}`;
+    return `${placeKindWords[kind]}, ${showQuantity(atC, 'temperature', units)}`;
   }
   if (list === 'trays') {
     const { count, material } = thing as Tray;
-    return `× ${count}, ${materials[material]}`;
+    return `× ${count}, ${trayMaterialWords[material]}`;
   }
   if (list === 'cutters') {
     const { kind, acrossMm, lengthMm } = thing as Cutter;
     const long = kind === 'rectangle' ? ` × ${showQuantity(lengthMm ?? acrossMm, 'length', units)}` : '';
-    return `${cutterKindNames[kind]}, ${long === '' ? showQuantity(acrossMm, 'length', units) : showValue(acrossMm, 'length', units)}${long}`;
+    return `${cutterKindWords[kind]}, ${long === '' ? showQuantity(acrossMm, 'length', units) : showValue(acrossMm, 'length', units)}${long}`;
   }
   const { count, topMm, lengthMm, depthMm, cups } = thing as Pan;
   const size =

@@ -4,79 +4,30 @@ import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import TextField from '@mui/material/TextField';
-import type { QuantityKind } from '@north-leaf/core';
-import type { KitchenList, KitchenThings } from '@north-leaf/contracts';
+import {
+  kitchenThings,
+  patched,
+  type Field,
+  type Fields,
+  type KitchenList,
+  type KitchenThings,
+  type NumberField,
+  type QuantityKind,
+} from '@north-leaf/core';
 import { Choice } from '../../ui/choice';
 import { FieldRow } from '../../ui/field-row';
 import { FormEnd } from '../../ui/form-end';
 import { QuantityField } from '../../ui/quantity-field';
 import { SideSheet } from '../../ui/side-sheet';
-import { ovenKinds } from '../../ui/words';
-import { cutterKindNames, dialUnits, lists, materials, panKindNames, placeKinds } from './words';
+import { lists } from './words';
 import { useDoInKitchen } from './use-kitchen';
 import type { KitchenThing } from './api';
 
-type NumberField = {
-  readonly key: string;
-  readonly label: string;
-  readonly of: 'number';
-  readonly kind: QuantityKind;
-  readonly low: number;
-  readonly high: number;
-  readonly unit: string;
-  readonly plain?: boolean;
-  /** May be left out: what is taken then. */ readonly usual?: string;
-  /** Asked only of things of this kind. */ readonly ofKind?: string;
-};
-type Field =
-  | { readonly key: string; readonly label: string; readonly of: 'choice'; readonly options: Readonly<Record<string, string>> }
-  | { readonly key: string; readonly label: string; readonly of: 'flag' }
-  | NumberField;
-
-const size = (key: string, label: string): NumberField => ({ key, label, of: 'number', kind: 'length', low: 20, high: 2000, unit: 'mm' });
-const count: Field = { key: 'count', label: 'How many', of: 'number', kind: 'percent', low: 1, high: 500, unit: '', plain: true };
-const material: Field = { key: 'material', label: 'Made of', of: 'choice', options: materials };
-
-const fields: Readonly<Record<KitchenList, readonly Field[]>> = {
-  ovens: [
-    { key: 'kind', label: 'Heat', of: 'choice', options: ovenKinds },
-    { key: 'dialUnit', label: 'Dial in', of: 'choice', options: dialUnits },
-  ],
-  places: [
-    { key: 'kind', label: 'Kind', of: 'choice', options: placeKinds },
-    { key: 'atC', label: 'Temperature', of: 'number', kind: 'temperature', low: -40, high: 60, unit: '°C' },
-    { key: 'fan', label: 'A fan moves its air', of: 'flag' },
-    { key: 'onTray', label: 'On a tray that waits in it, cold', of: 'flag' },
-    {
-      key: 'wPerM2K',
-      label: 'Heat it takes on a face, W/m² K',
-      of: 'number',
-      kind: 'percent',
-      low: 2,
-      high: 80,
-      unit: 'W/m² K',
-      plain: true,
-      usual: 'as its kind',
-    },
-  ],
-  trays: [count, size('widthMm', 'Width'), size('lengthMm', 'Length'), material],
-  pans: [
-    count,
-    { key: 'kind', label: 'Form', of: 'choice', options: panKindNames },
-    size('topMm', 'Across the top'),
-    size('bottomMm', 'Across the bottom'),
-    { ...size('lengthMm', 'Length, where it is long'), usual: 'as wide' },
-    { key: 'depthMm', label: 'Depth', of: 'number', kind: 'length', low: 3, high: 300, unit: 'mm' },
-    { key: 'rimMm', label: 'Flat rim', of: 'number', kind: 'length', low: 0, high: 60, unit: 'mm', usual: 'none' },
-    { key: 'cups', label: 'Cups in one tin', of: 'number', kind: 'percent', low: 1, high: 60, unit: '', plain: true, usual: 'one' },
-    material,
-  ],
-  cutters: [
-    { key: 'kind', label: 'Form', of: 'choice', options: cutterKindNames },
-    { ...size('acrossMm', 'Across'), low: 5, high: 600 },
-    { ...size('lengthMm', 'Length, where it is long'), low: 5, high: 600, usual: 'as wide', ofKind: 'rectangle' },
-  ],
-};
+/** What the form asks of each, in the order that it is described in; readings, hot spots and heating have places of their own. */
+const askedOf = (list: KitchenList) =>
+  Object.entries(kitchenThings[list] as Fields).filter(([key, { is }]) => key !== 'name' && ['number', 'word', 'yesNo'].includes(is));
+/** A size or a warmth is typed in the baker's units, anything else as it is. */
+const quantityOf = ({ unit }: NumberField): QuantityKind => (unit === 'mm' ? 'length' : unit === 'C' ? 'temperature' : 'percent');
 
 export const emptyThing: { readonly [K in KitchenList]: Omit<KitchenThings[K], 'id'> } = {
   ovens: { name: '', kind: 'static', dialUnit: 'C', readings: [] },
@@ -104,15 +55,16 @@ export function ThingForm({ list, thing, isNew, onClose }: Props) {
   const [failed, setFailed] = useState<string | null>(null);
   const { one } = lists[list];
   const set = (key: string, value: unknown) => setValues((now) => ({ ...now, [key]: value }));
-  const wrongOf = (field: Field): string | undefined => {
-    if (field.of !== 'number') return undefined;
-    const value = values[field.key] as number | undefined;
-    if (value === undefined) return undefined;
-    if (field.plain && !field.usual && !Number.isInteger(value)) return 'must be a whole number';
-    return value < field.low || value > field.high ? `must be from ${field.low} to ${field.high} ${field.unit}`.trim() : undefined;
+  const wrongOf = (key: string, field: Field): string | undefined => {
+    const value = values[key] as number | undefined;
+    if (field.is !== 'number' || value === undefined) return undefined;
+    if (field.whole && !Number.isInteger(value)) return 'must be a whole number';
+    const least = field.atLeast === undefined ? field.low : Math.max(field.low, values[field.atLeast] as number);
+    const unit = field.unit === 'C' ? '°C' : field.unit;
+    return value < least || value > field.high ? `must be from ${least} to ${field.high} ${unit}`.trim() : undefined;
   };
-  const asked = fields[list].filter((field) => field.of !== 'number' || field.ofKind === undefined || field.ofKind === values['kind']);
-  const wrong = asked.some((field) => wrongOf(field) !== undefined) || unread.size > 0;
+  const asked = askedOf(list).filter(([, field]) => field.is !== 'number' || field.ofKind === undefined || field.ofKind === values['kind']);
+  const wrong = asked.some(([key, field]) => wrongOf(key, field) !== undefined) || unread.size > 0;
   const missing = name.trim() === '';
 
   const store = async () => {
@@ -161,50 +113,50 @@ export function ThingForm({ list, thing, isNew, onClose }: Props) {
           helperText={tried && missing ? 'Give it the name it has in the kitchen' : undefined}
           slotProps={{ htmlInput: { maxLength: 60 } }}
         />
-        {asked.map((field) =>
-          field.of === 'flag' ? (
+        {asked.map(([key, field]) =>
+          field.is === 'yesNo' ? (
             <FormControlLabel
-              key={field.key}
+              key={key}
               control={
                 <Checkbox
-                  checked={values[field.key] === true}
-                  onChange={(_, on) => setValues(({ [field.key]: _was, ...rest }) => (on ? { ...rest, [field.key]: true } : rest))}
+                  checked={values[key] === true}
+                  onChange={(_, on) => setValues((now) => patched(now, { [key]: on ? true : undefined }))}
                 />
               }
-              label={field.label}
+              label={field.name}
             />
           ) : (
-            <FieldRow key={field.key} label={field.label}>
-              {field.of === 'choice' ? (
+            <FieldRow key={key} label={field.is === 'number' && field.unit.startsWith('W') ? `${field.name}, ${field.unit}` : field.name}>
+              {field.is === 'word' ? (
                 <Choice
-                  label={field.label}
-                  value={values[field.key] as string}
-                  onChange={(value) => set(field.key, value)}
-                  options={Object.entries(field.options).map(([value, word]) => ({ value, name: word }))}
+                  label={field.name!}
+                  value={values[key] as string}
+                  onChange={(value) => set(key, value)}
+                  options={Object.entries(field.words).map(([value, word]) => ({ value, name: word }))}
                   width={230}
                 />
-              ) : field.usual && values[field.key] === undefined ? (
-                <Button size="small" onClick={() => set(field.key, field.low < 9 ? 9 : field.low)} aria-label={`Set ${field.label}`}>
-                  {field.usual}
+              ) : field.is === 'number' && field.without && values[key] === undefined ? (
+                <Button size="small" onClick={() => set(key, field.usual ?? field.low)} aria-label={`Set ${field.name}`}>
+                  {field.without}
                 </Button>
-              ) : (
+              ) : field.is === 'number' ? (
                 <QuantityField
-                  label={field.label}
-                  kind={field.kind}
-                  value={values[field.key] as number}
-                  onChange={(value) => set(field.key, value)}
+                  label={field.name!}
+                  kind={quantityOf(field)}
+                  value={values[key] as number}
+                  onChange={(value) => set(key, value)}
                   onTyped={(text) =>
                     setUnread((now) => {
                       const next = new Set(now);
-                      if (text === null) next.delete(field.key);
-                      else next.add(field.key);
+                      if (text === null) next.delete(key);
+                      else next.add(key);
                       return next;
                     })
                   }
-                  problem={wrongOf(field)}
-                  hideUnit={field.plain ?? false}
+                  problem={wrongOf(key, field)}
+                  hideUnit={quantityOf(field) === 'percent'}
                 />
-              )}
+              ) : null}
             </FieldRow>
           ),
         )}

@@ -1,8 +1,7 @@
 import { useCallback } from 'react';
 import { useQueryClient } from '@tanstack/react-query';
 import { create } from 'zustand';
-import type { Kitchen } from '@north-leaf/core';
-import type { KitchenList } from '@north-leaf/contracts';
+import type { Kitchen, KitchenList } from '@north-leaf/core';
 import { notify } from '../../platform/notices';
 import { useUndoKey } from '../../platform/undo-key';
 import { kitchenQuery, useKitchenChange, type KitchenChange, type KitchenThing } from './api';

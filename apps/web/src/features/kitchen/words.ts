@@ -1,34 +1,5 @@
-import type { Cutter, Oven, OvenCare, Pan, PlaceKind, TrayMaterial } from '@north-leaf/core';
-import type { KitchenList } from '@north-leaf/contracts';
+import type { OvenCare, KitchenList } from '@north-leaf/core';
 
-export const dialUnits: Readonly<Record<Oven['dialUnit'], string>> = { C: '°C', F: '°F', gas: 'gas marks' };
-export const placeKinds: Readonly<Record<PlaceKind, string>> = {
-  fridge: 'fridge',
-  freezer: 'freezer',
-  bench: 'table',
-  marble: 'marble slab',
-  rack: 'cooling rack',
-};
-export const panKindNames: Readonly<Record<NonNullable<Pan['kind']>, string>> = {
-  plate: 'round, with sloped sides',
-  ring: 'round, straight sides',
-  rectangle: 'rectangle',
-  oval: 'oval',
-};
-export const cutterKindNames: Readonly<Record<Cutter['kind'], string>> = {
-  round: 'round',
-  hexagon: 'hexagon',
-  heart: 'heart',
-  rectangle: 'square or rectangle',
-};
-export const materials: Readonly<Record<TrayMaterial, string>> = {
-  aluminium: 'bright aluminium',
-  darkSteel: 'dark steel',
-  stone: 'baking stone, heated with the oven',
-  glass: 'glass',
-  ceramic: 'ceramic',
-  metalPan: 'metal pan with sides',
-};
 /** Headings of the lists, and what one of each is called. */
 export const lists: Readonly<Record<KitchenList, { readonly title: string; readonly one: string }>> = {
   ovens: { title: 'Ovens', one: 'oven' },

@@ -1,15 +1,16 @@
 import { queryOptions, useMutation, useQueryClient } from '@tanstack/react-query';
 import {
-  confusions,
+  confusedWith,
   coreVersion,
   findIngredients,
   type Ingredient,
   type IngredientChange,
   type Lot,
+  type OwnIngredient,
   type Pantry,
   type Preparation,
 } from '@north-leaf/core';
-import type { OwnIngredient, Stored } from '@north-leaf/contracts';
+import type { Stored } from '@north-leaf/contracts';
 import { ApiError, request } from '../../platform/http';
 import type { SearchOption } from '../../ui/search-field';
 
@@ -87,7 +88,7 @@ export const ingredientOptions =
   (ingredients: Pantry['ingredients'], allow: (one: Ingredient) => boolean) =>
   (typed: string): SearchOption[] => {
     const option = (one: Ingredient, beside: string | undefined, asks: boolean, why: string, meant?: readonly string[]): SearchOption => {
-      const alike = confusions.find(({ ids }) => ids.includes(one.id));
+      const alike = confusedWith(one.id);
       const among = [...new Set([one.id, ...(meant ?? alike?.ids ?? [])])]
         .map((id) => ingredients[id])
         .filter((other): other is Ingredient => other !== undefined && allow(other));
@@ -102,7 +103,7 @@ export const ingredientOptions =
       return Object.values(ingredients)
         .filter(allow)
         .map((one) => {
-          const alike = confusions.find(({ ids }) => ids.includes(one.id));
+          const alike = confusedWith(one.id);
           return option(one, undefined, alike !== undefined, alike?.ask ?? '');
         });
     }

@@ -15,48 +15,26 @@ import {
   doesWhat,
   suitability,
   suits,
-  type Fact,
+  type Correction,
   type Ingredient,
   type IngredientChange,
   type SuitId,
+  kindWords,
+  basisWords,
+  originWords,
+  ingredientFields,
+  valueIn,
 } from '@north-leaf/core';
 import type { PantryBook } from '@north-leaf/contracts';
 import { ApiError } from '../../platform/http';
 import { Choice } from '../../ui/choice';
+import { readTyped, shownAs, textOf } from '../../ui/typed-number';
 import { SideSheet } from '../../ui/side-sheet';
-import { allergenWords, basisWords, kindWords, labelAllergens, originWords } from './words';
+import { allergenWords, labelAllergens } from './words';
+import { OwnIngredientForm } from './own-ingredient-form';
 import { useDoInPantry } from './use-pantry';
 
-/** How a field is typed: shares as g in 100 g, sodium as mg, cups as g a cup. */
-const shown: Record<string, { readonly times: number; readonly unit: string }> = {
-  'composition.sodiumShare': { times: 100000, unit: 'mg' },
-  spoonedGPerMl: { times: 236.588, unit: 'g a cup' },
-  packedGPerMl: { times: 236.588, unit: 'g a cup' },
-  setsAtC: { times: 1, unit: '°C' },
-  particleUm: { times: 1, unit: 'µm' },
-};
-const showing = (field: string) =>
-  shown[field] ?? (field.startsWith('composition.') ? { times: 100, unit: 'g' } : { times: 1, unit: correctableFields[field]!.unit });
-/** The table's own estimates, whatever source its row names. */
-const estimates = new Set([
-  'waterHoldGPerG',
-  'setsAtC',
-  'xanthanPerG',
-  'grit',
-  'flavour',
-  'particleUm',
-  'spoonedGPerMl',
-  'packedGPerMl',
-  'teaspoonG',
-  'pieceG',
-]);
 const sources = ['label', 'measured'] as const;
-
-const glutenWords: Record<Ingredient['gluten'], string> = {
-  needsProof: 'every lot needs a report, grain can be in it',
-  free: 'no grain in it by nature; that is a belief, not a proof',
-  contains: 'contains gluten, never for a bake here',
-};
 
 type Typed = { readonly text: string; readonly basis: (typeof sources)[number] };
 
@@ -70,6 +48,7 @@ export function IngredientSheet({ book, ingredient, onClose }: { book: PantryBoo
   const [lactoseFree, setLactoseFree] = useState(ingredient.lactoseFree === true);
   const [problems, setProblems] = useState<Readonly<Record<string, string>>>({});
   const [busy, setBusy] = useState(false);
+  const [changing, setChanging] = useState(false);
   const revision = book.revisions.ingredients[ingredient.id] ?? 0;
   const own = revision > 0 && ingredient.corrected === undefined;
   const made = ingredient.madeFrom !== undefined;
@@ -79,15 +58,13 @@ export function IngredientSheet({ book, ingredient, onClose }: { book: PantryBoo
 
   const changeOf = (): IngredientChange | null => {
     const found: Record<string, string> = {};
-    const facts: Record<string, Fact> = { ...corrected };
+    const facts: Record<string, Correction> = { ...corrected };
     for (const [field, { text, basis }] of Object.entries(typed)) {
-      const { times, unit } = showing(field);
-      const value = Number(text.trim().replace(',', '.'));
-      if (text.trim() === '') delete facts[field];
-      else if (!Number.isFinite(value) || value < 0) found[field] = `“${text}” is not a number`;
-      else if (value / times < correctableFields[field]!.low || value / times > correctableFields[field]!.high) {
-        found[field] = `must be from ${correctableFields[field]!.low * times} to ${correctableFields[field]!.high * times} ${unit}`;
-      } else facts[field] = { value: value / times, unit: correctableFields[field]!.unit, basis, source: source.trim() || 'entered here' };
+      const about = correctableFields[field]!;
+      const read = readTyped(about, text);
+      if (!read.ok) found[field] = read.problem;
+      else if (read.value === undefined) delete facts[field];
+      else facts[field] = { value: read.value, unit: about.unit, basis, source: source.trim() || 'entered here' };
     }
     setProblems(found);
     if (Object.keys(found).length > 0) return null;
@@ -122,24 +99,26 @@ export function IngredientSheet({ book, ingredient, onClose }: { book: PantryBoo
   };
 
   const { sure, may } = allergenWords(held);
+  if (changing) return <OwnIngredientForm stored={ingredient} onClose={onClose} />;
   return (
     <SideSheet title={ingredient.name} onClose={onClose}>
       <Box sx={{ display: 'grid', gap: 3 }}>
         <Box sx={{ fontSize: 13.5, color: 'text.secondary' }}>
           {kindWords[ingredient.kind]} · of {originWords[ingredient.origin]} · {doesWhat(ingredient).join(', ') || 'no role of its own'}
-          <Box>Gluten: {glutenWords[ingredient.gluten]}.</Box>
+          <Box>Gluten: {ingredientFields.gluten.words[ingredient.gluten]}.</Box>
           {ingredient.note && <Box sx={{ color: 'text.primary', pt: 2 }}>{ingredient.note}.</Box>}
         </Box>
         <Table size="small" aria-label="What is known">
           <TableBody>
-            {Object.entries(correctableFields).map(([field, { name }]) => {
-              const { times, unit } = showing(field);
-              const value = valueOf(ingredient, field);
+            {Object.entries(correctableFields).map(([field, about]) => {
+              const { name, estimate } = about;
+              const { unit } = shownAs(about);
+              const value = valueIn(ingredient, field) as number | undefined;
               const known: string = corrected[field]
                 ? `${basisWords[corrected[field].basis]}: ${corrected[field].source}`
                 : value === undefined
                   ? 'not known'
-                  : estimates.has(field)
+                  : estimate
                     ? basisWords.judgement
                     : basisWords[ingredient.basis];
               return (
@@ -157,7 +136,7 @@ export function IngredientSheet({ book, ingredient, onClose }: { book: PantryBoo
                       size="small"
                       disabled={own || made}
                       error={problems[field] !== undefined}
-                      value={typed[field]?.text ?? (value === undefined ? '' : String(Number((value * times).toPrecision(4))))}
+                      value={typed[field]?.text ?? textOf(about, value, 4)}
                       onChange={(event) =>
                         setTyped({ ...typed, [field]: { text: event.target.value, basis: typed[field]?.basis ?? 'label' } })
                       }
@@ -254,6 +233,11 @@ export function IngredientSheet({ book, ingredient, onClose }: { book: PantryBoo
               Back to the table
             </Button>
           )}
+          {own && !made && (
+            <Button variant="contained" onClick={() => setChanging(true)}>
+              Change
+            </Button>
+          )}
           {own && (
             <Button color="error" variant="outlined" onClick={() => void back(`${ingredient.name} removed`)}>
               Remove
@@ -263,13 +247,6 @@ export function IngredientSheet({ book, ingredient, onClose }: { book: PantryBoo
       </Box>
     </SideSheet>
   );
-}
-
-function valueOf(ingredient: Ingredient, field: string): number | undefined {
-  const part = /^composition\.(\w+)$/.exec(field)?.[1];
-  return part
-    ? ingredient.composition[part as keyof Ingredient['composition']]
-    : (ingredient[field as keyof Ingredient] as number | undefined);
 }
 
 /** The label in hand speaks for all codes of that name, possible ones too. */

@@ -10,13 +10,13 @@ import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import TextField from '@mui/material/TextField';
-import { allergenCodes, findIngredients, isExcluded, type Ingredient, type Kitchen } from '@north-leaf/core';
+import { allergenCodes, findIngredients, isExcluded, type Ingredient, type Kitchen, kindWords, basisWords } from '@north-leaf/core';
 import type { PantryBook } from '@north-leaf/contracts';
 import { Choice } from '../../ui/choice';
 import { CrumbForm } from './crumb-form';
 import { IngredientSheet } from './ingredient-sheet';
 import { OwnIngredientForm } from './own-ingredient-form';
-import { allergenWords, basisWords, kindWords } from './words';
+import { allergenWords } from './words';
 
 const shelves = ['all', 'here', 'corrected', 'own'] as const;
 const shelfWords = { all: 'All', here: 'Here now', corrected: 'Corrected here', own: 'Our own' };

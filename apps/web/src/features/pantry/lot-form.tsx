@@ -5,7 +5,7 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { Controller, useForm, useWatch } from 'react-hook-form';
-import type { Kitchen, Lot } from '@north-leaf/core';
+import { type Kitchen, type Lot, isPouredWater } from '@north-leaf/core';
 import type { PantryBook } from '@north-leaf/contracts';
 import { ApiError } from '../../platform/http';
 import { DayField } from '../../ui/day-field';
@@ -105,7 +105,7 @@ export function LotForm({ book, kitchen, lot, onClose }: Props) {
             <SearchField
               label="What is in the bag"
               placeholder={ingredient ? 'Something else' : 'What is in the bag'}
-              find={ingredientOptions(book.ingredients, (one) => one.kind !== 'excluded' && one.id !== 'water')}
+              find={ingredientOptions(book.ingredients, (one) => one.kind !== 'excluded' && !isPouredWater(one))}
               onChoose={setIngredientId}
             />
             {ingredient?.note && <Box sx={{ fontSize: 13, color: 'text.secondary', pt: 1 }}>{ingredient.note}</Box>}

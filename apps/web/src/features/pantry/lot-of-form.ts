@@ -1,4 +1,5 @@
-import { readQuantity, type Lot } from '@north-leaf/core';
+import { patched, readQuantity, type Lot } from '@north-leaf/core';
+import { bareNumber } from '../../ui/typed-number';
 
 /** What the form holds, all of it text until it is stored. */
 export type LotForm = {
@@ -52,11 +53,7 @@ export function numberOf(text: string, unit: string): number | undefined {
     const read = readQuantity(plain, 'mass', 'g');
     return read.ok ? read.value : undefined;
   }
-  const bare = plain
-    .replace(/(mg\/kg|%|€|eur)$/i, '')
-    .trim()
-    .replace(',', '.');
-  return /^-?\d+(\.\d+)?$/.test(bare) ? Number(bare) : undefined;
+  return bareNumber(plain.replace(/(mg\/kg|%|€|eur)$/i, ''));
 }
 
 export function formOfLot(lot: Lot): LotForm {
@@ -84,44 +81,41 @@ export function formOfLot(lot: Lot): LotForm {
   };
 }
 
-/** The lot that a form that was checked stands for. A report needs its number; without one there is none. */
+/** The lot that a form that was checked stands for, laid over what was there. A report needs its number; without one there is none. */
 export function lotOfForm(form: LotForm, id: string, ingredientId: string, held?: Lot | null): Lot {
-  const set = <K extends keyof Lot>(key: K, value: Lot[K] | undefined) => (value === undefined || value === '' ? {} : { [key]: value });
+  const said = (text: string) => (text.trim() === '' ? undefined : text.trim());
   const number = (text: string, unit: string, times = 1) => {
     const value = text.trim() === '' ? undefined : numberOf(text, unit);
     return value === undefined ? undefined : Number((value * times).toPrecision(12));
   };
   const mgPerKg = number(form.mgPerKg, 'mg/kg');
-  return {
+  const certificate = said(form.certNumber);
+  // What the form does not ask, of the lot and of its papers, is kept.
+  return patched(held ?? ({} as Lot), {
     id,
     ingredientId,
     code: form.code.trim(),
-    ...set('supplier', form.supplier.trim()),
-    ...set('onHandG', number(form.onHandG, 'g')),
-    // Where it lies and which bake left it are not asked here, and not lost here.
-    ...(held?.placeId === undefined ? {} : { placeId: held.placeId }),
-    ...(held?.from === undefined ? {} : { from: held.from }),
-    ...set('bestByOn', form.bestByOn),
-    ...set('useByOn', form.useByOn),
-    ...set('openedOn', form.openedOn),
-    ...set('moistureShare', number(form.moisture, '%', 0.01)),
-    ...set('packG', number(form.packG, 'g')),
-    ...set('packCostMinor', number(form.packCost, '', 100)),
+    supplier: said(form.supplier),
+    onHandG: number(form.onHandG, 'g'),
+    bestByOn: said(form.bestByOn),
+    useByOn: said(form.useByOn),
+    openedOn: said(form.openedOn),
+    moistureShare: number(form.moisture, '%', 0.01),
+    packG: number(form.packG, 'g'),
+    packCostMinor: number(form.packCost, '', 100),
     ...(mgPerKg === undefined
-      ? {}
+      ? { report: undefined }
       : {
-          report: {
-            mgPerKg,
-            below: form.mgPerKg.trim().startsWith('<'),
-            method: form.method.trim() || 'not said',
-            on: form.reportOn,
-          },
+          'report.mgPerKg': mgPerKg,
+          'report.below': form.mgPerKg.trim().startsWith('<'),
+          'report.method': said(form.method) ?? 'not said',
+          'report.on': form.reportOn,
         }),
-    ...(form.certNumber.trim() === ''
-      ? {}
-      : { certificate: { number: form.certNumber.trim(), by: form.certBy.trim() || 'its maker', until: form.certUntil } }),
-    ...set('acceptedOnBag', form.onBag.trim()),
-    ...set('acceptedWithoutReport', form.accepted.trim()),
-    ...(form.asideOn ? { setAside: form.setAside.trim() || 'set aside' } : {}),
-  };
+    ...(certificate === undefined
+      ? { certificate }
+      : { 'certificate.number': certificate, 'certificate.by': said(form.certBy) ?? 'its maker', 'certificate.until': form.certUntil }),
+    acceptedOnBag: said(form.onBag),
+    acceptedWithoutReport: said(form.accepted),
+    setAside: form.asideOn ? (said(form.setAside) ?? 'set aside') : undefined,
+  });
 }

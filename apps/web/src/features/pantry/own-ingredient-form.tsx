@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import Autocomplete from '@mui/material/Autocomplete';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
@@ -6,196 +7,225 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { Controller, useForm } from 'react-hook-form';
-import { ingredientKinds, origins, type IngredientKind, type Origin } from '@north-leaf/core';
+import { useSuspenseQuery } from '@tanstack/react-query';
+import { isExcluded, ownIngredientFields, suits, type Ingredient, type OwnIngredient, type SuitId, type WordField } from '@north-leaf/core';
 import { ApiError } from '../../platform/http';
 import { FormEnd } from '../../ui/form-end';
+import { SearchField } from '../../ui/search-field';
 import { SideSheet } from '../../ui/side-sheet';
-import { numberOf } from './lot-of-form';
-import { kindWords, labelAllergens, originWords } from './words';
+import { shownAs } from '../../ui/typed-number';
+import { ingredientOptions, pantryQuery } from './api';
+import {
+  asOwn,
+  behaviour,
+  chief,
+  doings,
+  formOf,
+  likeness,
+  limits,
+  numbers,
+  ownOfForm,
+  parts,
+  type OwnForm,
+} from './own-ingredient-of-form';
+import { labelAllergens } from './words';
 import { useDoInPantry } from './use-pantry';
-
-const parts = [
-  ['waterShare', 'Water'],
-  ['proteinShare', 'Protein'],
-  ['fatShare', 'Fat'],
-  ['saturatedFatShare', 'of it saturated'],
-  ['sugarsShare', 'Sugars'],
-  ['starchShare', 'Starch'],
-  ['fibreShare', 'Fibre'],
-  ['ashShare', 'Ash'],
-  ['otherShare', 'Other'],
-] as const;
-const known = [
-  ['spoonedCupG', 'Spooned cup, g', 1 / 236.588, 'spoonedGPerMl'],
-  ['pieceG', 'One piece, g', 1, 'pieceG'],
-  ['waterHoldGPerG', 'Water hold, g/g', 1, 'waterHoldGPerG'],
-  ['setsAtC', 'Starch sets from, °C', 1, 'setsAtC'],
-  ['xanthanPerG', 'Binds like xanthan, g/g', 1, 'xanthanPerG'],
-  ['grit', 'Grit, 0 to 3', 1, 'grit'],
-  ['flavour', 'Flavour, 0 to 3', 1, 'flavour'],
-] as const;
-type Form = { name: string; kind: IngredientKind; origin: Origin; gluten: 'free' | 'needsProof'; sodiumMg: string } & Record<
-  string,
-  string
->;
 
 /** An ingredient that no table has, from its label. What the label leaves open makes up the whole as starch. */
 type Props = {
   readonly onClose: () => void;
   /** As it was written in a list. */ readonly name?: string;
+  /** One of our own that is changed. */ readonly stored?: Ingredient;
   readonly onStored?: (id: string) => void;
 };
-export function OwnIngredientForm({ onClose, name = '', onStored }: Props) {
+const fieldOf = (key: string) => ownIngredientFields[key as keyof typeof ownIngredientFields] as unknown as WordField;
+
+export function OwnIngredientForm({ onClose, name = '', stored, onStored }: Props) {
   const act = useDoInPantry();
-  const [allergens, setAllergens] = useState<readonly string[]>([]);
-  const [labelRead, setLabelRead] = useState(false);
-  const [id] = useState(() => crypto.randomUUID());
-  const { register, control, handleSubmit, setError, formState } = useForm<Form>({
-    defaultValues: { name, kind: 'flour_grain', origin: 'plant', gluten: 'needsProof', sodiumMg: '' } as Form,
-  });
-  const { errors, isSubmitting } = formState;
-  const number = (high: number) => (text: string | undefined) => {
-    if (!text || text.trim() === '') return true;
-    const value = numberOf(text, '');
-    if (value === undefined) return `“${text}” is not a number`;
-    return (value >= 0 && value <= high) || `from 0 to ${high}`;
+  const { data: book } = useSuspenseQuery(pantryQuery);
+  const [id] = useState(() => stored?.id ?? crypto.randomUUID());
+  const [base, setBase] = useState<Partial<OwnIngredient>>(() => (stored && asOwn(stored)) ?? {});
+  const [form, setForm] = useState<OwnForm>(() => formOf(stored ?? { name }));
+  const [like, setLike] = useState<string | null>(null);
+  const [problems, setProblems] = useState<Readonly<Record<string, string>>>({});
+  const [busy, setBusy] = useState(false);
+  const set = (patch: Partial<OwnForm>) => setForm((now) => ({ ...now, ...patch }));
+
+  const behaveLike = (twinId: string) => {
+    const twin = book.ingredients[twinId]!;
+    setBase(likeness(twin));
+    setLike(twin.name);
+    setForm((now) => ({
+      ...formOf(likeness(twin) as Partial<Ingredient>),
+      name: now.name,
+      allergens: now.allergens,
+      labelRead: now.labelRead,
+    }));
   };
-  const store = handleSubmit(async (form) => {
-    const read = (name: string) => numberOf(form[name] ?? '', '') ?? 0;
-    const given = Object.fromEntries(parts.map(([part]) => [part, read(part) / 100])) as Record<(typeof parts)[number][0], number>;
-    const { saturatedFatShare, ...whole } = given;
-    const sum = Object.values(whole).reduce((total, share) => total + share, 0);
-    if (sum > 1.02) return setError('root', { message: `The parts sum to ${(sum * 100).toFixed(1)} g in 100 g: at most 100.` });
-    if (sum === 0) return setError('root', { message: 'Give at least one part: the panel on the label has them.' });
-    const composition = {
-      ...whole,
-      saturatedFatShare,
-      starchShare: whole.starchShare + Math.max(0, 1 - sum),
-      sodiumShare: read('sodiumMg') / 100000,
-    };
-    const more = Object.fromEntries(
-      known.flatMap(([name, , times, field]) => {
-        const value = numberOf(form[name] ?? '', '');
-        return value === undefined ? [] : [[field, value * times]];
-      }),
-    );
+  const store = async () => {
+    const read = ownOfForm(form, base);
+    setProblems(read.ok ? {} : read.problems);
+    if (!read.ok) return;
+    setBusy(true);
     try {
-      const ingredient = {
-        name: form.name.trim(),
-        kind: form.kind,
-        origin: form.origin,
-        gluten: form.gluten,
-        composition,
-        allergens: [...allergens],
-        labelRead,
-        ...more,
-      };
-      await act(`${ingredient.name} added`, { kind: 'own', id, ingredient, revision: 0 });
+      const revision = book.revisions.ingredients[id] ?? 0;
+      await act(`${read.ingredient.name} ${stored ? 'changed' : 'added'}`, { kind: 'own', id, ingredient: read.ingredient, revision });
       onStored?.(id);
       onClose();
     } catch (error) {
       if (!(error instanceof ApiError)) throw error;
-      setError('root', { message: error.message });
+      const told = Object.fromEntries((error.problems ?? []).map(({ path, message }) => [path.replace(/^ingredient\./, ''), message]));
+      setProblems({ ...told, root: error.message });
+    } finally {
+      setBusy(false);
     }
-  });
-  const field = (name: string, label: string, high: number) => (
-    <TextField
-      key={name}
-      size="small"
-      label={label}
-      error={errors[name] !== undefined}
-      helperText={errors[name]?.message as string | undefined}
-      slotProps={{ htmlInput: { inputMode: 'decimal', autoComplete: 'off' } }}
-      {...register(name, { validate: number(high) })}
-    />
-  );
-  const choice = <K extends 'kind' | 'origin' | 'gluten'>(name: K, label: string, options: readonly (readonly [string, string])[]) => (
-    <Controller
-      control={control}
-      name={name}
-      render={({ field: { value, onChange } }) => (
-        <TextField select size="small" label={label} value={value} onChange={onChange}>
-          {options.map(([id, word]) => (
-            <MenuItem key={id} value={id}>
-              {word}
-            </MenuItem>
-          ))}
-        </TextField>
-      )}
-    />
-  );
+  };
+
+  const numberField = (path: string) => {
+    const field = numbers.get(path)!;
+    const { unit } = shownAs(field);
+    return (
+      <TextField
+        key={path}
+        size="small"
+        label={`${field.name}, ${unit}`}
+        value={form.numbers[path]}
+        onChange={(event) => set({ numbers: { ...form.numbers, [path]: event.target.value } })}
+        error={problems[path] !== undefined}
+        helperText={problems[path]}
+        slotProps={{ htmlInput: { inputMode: 'decimal', autoComplete: 'off' } }}
+      />
+    );
+  };
+  const wordField = (key: string, choosable: boolean) => {
+    const { name: label, words } = fieldOf(key);
+    return (
+      <TextField
+        key={key}
+        select
+        size="small"
+        label={label}
+        value={form.words[key] ?? ''}
+        onChange={(event) => set({ words: { ...form.words, [key]: event.target.value } })}
+        slotProps={{ select: { displayEmpty: false } }}
+      >
+        {choosable && <MenuItem value="">not said</MenuItem>}
+        {Object.entries(words).map(([word, said]) => (
+          <MenuItem key={word} value={word}>
+            {said}
+          </MenuItem>
+        ))}
+      </TextField>
+    );
+  };
   return (
-    <SideSheet title="An ingredient of our own" onClose={onClose}>
-      <Box component="form" noValidate onSubmit={(event) => void store(event)} sx={{ display: 'grid', gap: 3 }}>
+    <SideSheet title={stored ? stored.name : 'An ingredient of our own'} onClose={onClose}>
+      <Box
+        component="form"
+        noValidate
+        onSubmit={(event) => {
+          event.preventDefault();
+          void store();
+        }}
+        sx={{ display: 'grid', gap: 3 }}
+      >
         <TextField
           size="small"
           label="Name"
-          error={errors.name !== undefined}
-          helperText={errors.name?.message}
-          {...register('name', {
-            validate: (text) => text.trim() !== '' || 'Give it a name',
-            maxLength: { value: 120, message: 'at most 120 letters' },
-          })}
+          value={form.name}
+          onChange={(event) => set({ name: event.target.value })}
+          error={problems['name'] !== undefined}
+          helperText={problems['name']}
+          slotProps={{ htmlInput: { maxLength: 120 } }}
         />
+        <Box sx={{ display: 'grid', gap: 1 }}>
+          <SearchField
+            label="Behaves like"
+            placeholder="the same thing in the table"
+            find={ingredientOptions(book.ingredients, (one) => !isExcluded(one) && one.id !== id)}
+            onChoose={behaveLike}
+          />
+          <Box sx={quiet}>
+            {like
+              ? `Filled in from ${like}: correct what your label says otherwise. Its allergens are not taken over.`
+              : 'Fills in what it does and what is in it; your label corrects it.'}
+          </Box>
+        </Box>
         <Typography variant="h2">Allergens on the label</Typography>
         <FormControlLabel
-          control={<Checkbox checked={labelRead} onChange={(_, checked) => setLabelRead(checked)} />}
+          control={<Checkbox checked={form.labelRead} onChange={(_, labelRead) => set({ labelRead })} />}
           label="I have read its label; what is not marked here is not in it"
         />
-        {!labelRead && (
+        {!form.labelRead && (
           <Box sx={{ fontSize: 12.5, color: 'warning.main' }}>
             Until its label was read it may hold anything: no guest’s limit counts as met.
           </Box>
         )}
         <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2 }}>
-          {labelAllergens.map(({ name, codes }) => {
-            const on = codes.every((code) => allergens.includes(code));
+          {labelAllergens.map(({ name: allergen, codes }) => {
+            const on = codes.every((code) => form.allergens.includes(code));
             return (
               <Button
-                key={name}
+                key={allergen}
                 size="small"
                 variant={on ? 'contained' : 'outlined'}
                 aria-pressed={on}
-                onClick={() => setAllergens(on ? allergens.filter((code) => !codes.includes(code)) : [...allergens, ...codes])}
+                onClick={() =>
+                  set({ allergens: on ? form.allergens.filter((code) => !codes.includes(code)) : [...form.allergens, ...codes] })
+                }
               >
-                {name}
+                {allergen}
               </Button>
             );
           })}
         </Box>
-        <Box sx={columns}>
-          {choice(
-            'kind',
-            'What it is',
-            ingredientKinds.filter((kind) => kind !== 'excluded').map((kind) => [kind, kindWords[kind]]),
-          )}
-          {choice(
-            'origin',
-            'It comes from',
-            origins.map((origin) => [origin, originWords[origin]]),
-          )}
-          {choice('gluten', 'Gluten', [
-            ['needsProof', 'needs a report for every lot'],
-            ['free', 'no grain can be in it'],
-          ])}
-        </Box>
+        <Box sx={columns}>{chief.map((key) => wordField(key, false))}</Box>
         <Typography variant="h2">In 100 g, from the label</Typography>
-        <Box sx={columns}>
-          {parts.map(([name, label]) => field(name, `${label}, g`, 100))}
-          {field('sodiumMg', 'Sodium, mg', 100000)}
-        </Box>
-        <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>What is left open to 100 g counts as starch.</Box>
+        <Box sx={columns}>{parts.map(numberField)}</Box>
+        <Box sx={quiet}>What is left open to 100 g counts as starch.</Box>
         <Typography variant="h2">How it behaves, where you know it</Typography>
+        <Box sx={columns}>{behaviour.map(numberField)}</Box>
+        <Typography variant="h2">What it does</Typography>
         <Box sx={columns}>
-          {known.map(([name, label]) => field(name, label, name === 'pieceG' ? 10000 : name === 'spoonedCupG' ? 700 : 110))}
+          {doings.words.map((key) => wordField(key, true))}
+          {doings.numbers.map(numberField)}
         </Box>
-        <FormEnd failed={errors.root?.message} busy={isSubmitting} onLeave={onClose} />
+        <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(2, 1fr)' }}>
+          {doings.flags.map((key) => (
+            <FormControlLabel
+              key={key}
+              control={
+                <Checkbox
+                  size="small"
+                  checked={form.flags.includes(key)}
+                  onChange={(_, on) => set({ flags: on ? [...form.flags, key] : form.flags.filter((one) => one !== key) })}
+                />
+              }
+              label={fieldOf(key).name}
+              sx={{ '& .MuiFormControlLabel-label': { fontSize: 13.5 } }}
+            />
+          ))}
+        </Box>
+        <Autocomplete
+          multiple
+          size="small"
+          options={limits}
+          getOptionLabel={(suit) => suits.values[suit].name}
+          value={form.unsuited.filter((mark): mark is SuitId => mark in suits.values)}
+          onChange={(_, chosen) => set({ unsuited: [...form.unsuited.filter((mark) => !(mark in suits.values)), ...chosen] })}
+          renderInput={(params) => <TextField {...params} label="Does not suit, beside its allergens" />}
+        />
+        <FormEnd
+          failed={problems['root'] ?? (Object.keys(problems).length > 0 ? 'Something above is not right yet.' : undefined)}
+          busy={busy}
+          onLeave={onClose}
+        />
       </Box>
     </SideSheet>
   );
 }
 
+const quiet = { fontSize: 12.5, color: 'text.secondary' } as const;
 const columns = {
   display: 'grid',
   gridTemplateColumns: 'repeat(3, 1fr)',

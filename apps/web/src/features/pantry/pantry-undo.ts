@@ -1,5 +1,6 @@
 import { create } from 'zustand';
 import type { PantryBook } from '@north-leaf/contracts';
+import { asOwn } from './own-ingredient-of-form';
 import type { PantryChange } from './api';
 
 type Step = { readonly name: string; readonly change: PantryChange };
@@ -43,9 +44,8 @@ export function inverseOf(change: PantryChange, before: PantryBook): PantryChang
           change: { corrected: one.corrected, allergens: one.allergens, ...(one.lactoseFree ? { lactoseFree: true } : {}) },
         };
       }
-      // Everything it had: what the address and the corrections say is said there.
-      const { id: _id, corrected: _corrected, gluten, ...rest } = one;
-      return gluten === 'contains' ? null : { kind: 'own', id: change.id, revision: 0, ingredient: { ...rest, gluten } };
+      const ingredient = asOwn(one);
+      return ingredient && { kind: 'own', id: change.id, revision: 0, ingredient };
     }
     case 'own':
       return before.ingredients[change.id]

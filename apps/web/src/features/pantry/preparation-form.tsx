@@ -16,6 +16,8 @@ import {
   type Preparation,
   type PreparationAct,
   type PreparationRow,
+  keysOf,
+  keptAtWords,
 } from '@north-leaf/core';
 import type { PantryBook } from '@north-leaf/contracts';
 import { ApiError } from '../../platform/http';
@@ -39,11 +41,7 @@ const actWords: Record<PreparationAct['act'], string> = {
   grind: 'Grind',
   stand: 'Let stand',
 };
-const places = [
-  { value: 'room', name: 'at room temperature' },
-  { value: 'fridge', name: 'in the fridge' },
-  { value: 'freezer', name: 'in the freezer' },
-] as const;
+const places = keysOf(keptAtWords).map((value) => ({ value, name: keptAtWords[value] }));
 
 /** Rows, acts, what is lost on the way and how long it may stand; what comes out is worked out as one types. */
 export function PreparationForm({ book, preparation, onClose }: { book: PantryBook; preparation: Preparation; onClose: () => void }) {

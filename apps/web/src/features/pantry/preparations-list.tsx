@@ -7,7 +7,7 @@ import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
-import { costOf, leavesOf, portionOf, type Kitchen, type Preparation } from '@north-leaf/core';
+import { costOf, leavesOf, portionOf, type Kitchen, type Preparation, keptAtWords } from '@north-leaf/core';
 import type { PantryBook } from '@north-leaf/contracts';
 import { showMoney } from '../../ui/money';
 import { PreparationForm } from './preparation-form';
@@ -24,7 +24,6 @@ const emptyPreparation = (): Preparation => ({
   keepDays: 2,
   keepAt: 'fridge',
 });
-const placeWords = { room: 'at room temperature', fridge: 'in the fridge', freezer: 'in the freezer' };
 
 /** Fillings, crumbles, glazes, soaked fruit: made here, used like any ingredient. */
 export function PreparationsList({ book, kitchen }: { book: PantryBook; kitchen: Kitchen }) {
@@ -83,7 +82,7 @@ export function PreparationsList({ book, kitchen }: { book: PantryBook; kitchen:
                     {made ? allergenWords(made.allergens).sure.join(', ') || 'none for certain' : '–'}
                   </TableCell>
                   <TableCell sx={{ fontSize: 13 }}>
-                    {keepDays} days {placeWords[keepAt]}
+                    {keepDays} days {keptAtWords[keepAt]}
                   </TableCell>
                 </TableRow>
               );

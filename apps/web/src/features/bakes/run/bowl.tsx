@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box';
 import { useTheme } from '@mui/material/styles';
-import type { Pantry, StepProgress } from '@north-leaf/core';
+import { type Pantry, type StepProgress, isFat } from '@north-leaf/core';
 import { benchGrams } from './bench-words';
 
 const W = 500;
@@ -113,13 +113,14 @@ const short = (name: string) =>
 
 /** Which of the make-up colours an ingredient wears. */
 function make({ ingredients }: Pantry, id: string): 'grain' | 'starch' | 'fat' | 'water' | 'fibre' | 'protein' | 'sugar' {
-  const kind = ingredients[id]?.kind ?? '';
-  if (kind.startsWith('fat')) return 'fat';
+  const one = ingredients[id];
+  const kind = one?.kind;
+  if (one && isFat(one)) return 'fat';
   if (kind === 'starch') return 'starch';
   if (kind === 'gum' || kind === 'binder_seed' || kind === 'fibre') return 'fibre';
   if (kind === 'sugar' || kind === 'syrup') return 'sugar';
   if (kind === 'egg' || kind === 'flour_nut') return 'protein';
-  if (id === 'water' || kind === 'dairy' || kind === 'plant_milk' || kind === 'liquid') return 'water';
+  if (kind === 'dairy' || kind === 'plant_milk' || kind === 'liquid') return 'water';
   if (kind === 'salt' || kind === 'leavener') return 'starch';
   return 'grain';
 }

@@ -10,6 +10,7 @@ import {
   type FeelsByWarmth,
   type HandWord,
   type StepProgress,
+  isPouredWater,
 } from '@north-leaf/core';
 import { usePreferences } from '../../../platform/preferences';
 import { showQuantity } from '../../../ui/quantity';
@@ -28,7 +29,7 @@ export function FeelStep({ run, progress, advance }: Props) {
   const { step } = progress;
   const [word, setWord] = useState<HandWord | null>(null);
   const [busy, setBusy] = useState(false);
-  const water = run.formula.rows.find(({ ingredientId }) => ingredientId === 'water');
+  const water = run.formula.rows.find(({ ingredientId }) => isPouredWater(run.pantry.ingredients[ingredientId]!));
   const bowl = bowlDough(run.formula, run.run.steps, run.events, run.kitchen, run.pantry);
   const doses = run.events.filter(
     ({ stepKey, what }) => stepKey === step.key && what.kind === 'weighed' && what.rowKey === (water?.key ?? 'b1'),

@@ -11,9 +11,8 @@ import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
 import { Link } from 'react-router';
-import { dialWords, learnedOf, type BakeStep, type Formula } from '@north-leaf/core';
+import { dialWords, learnedOf, type BakeStep, type Formula, ovenKindWords } from '@north-leaf/core';
 import { Choice } from '../../../ui/choice';
-import { ovenKinds } from '../../../ui/words';
 import { FieldRow } from '../../../ui/field-row';
 import { LearnedHere } from '../../kitchen/doors';
 import { useLooks } from '../bake-study';
@@ -75,7 +74,7 @@ function BakeSettings({ looks }: { looks: ReturnType<typeof useLooks> }) {
           label="Oven"
           value={bake.ovenId}
           onChange={(ovenId) => set('/bake/ovenId', ovenId)}
-          options={kitchen.ovens.map(({ id, name, kind }) => ({ value: id, name: `${name}, ${ovenKinds[kind]}` }))}
+          options={kitchen.ovens.map(({ id, name, kind }) => ({ value: id, name: `${name}, ${ovenKindWords[kind]}` }))}
         />
       </FieldRow>
       <Box sx={{ fontSize: 13, color: 'text.secondary' }}>

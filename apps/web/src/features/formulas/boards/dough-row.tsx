@@ -24,6 +24,7 @@ import {
   type Row,
   type RowSwap,
   type RowUse,
+  isSoaked,
 } from '@north-leaf/core';
 import { usePreferences } from '../../../platform/preferences';
 import { Choice } from '../../../ui/choice';
@@ -132,7 +133,7 @@ function RowDetails({ index, row, name }: { index: number; row: Row; name: strin
   const set = useSet();
   const ingredient = pantry.ingredients[row.ingredientId];
   if (!ingredient) return null;
-  const swells = ingredient.kind === 'binder_seed' || ingredient.id.startsWith('psyllium');
+  const swells = isSoaked(ingredient);
   const field = (member: 'atC' | 'soakMin' | 'fat/pieceMm', label: string, kind: 'temperature' | 'minutes' | 'length', value: number) => {
     const path = `/rows/${index}/${member}`;
     return (

@@ -22,6 +22,7 @@ import {
   type Pantry,
   type ReadLine,
   type Slip,
+  usual,
 } from '@north-leaf/core';
 import { Choice } from '../../../ui/choice';
 import { useKitchenChange } from '../../kitchen/api';
@@ -30,7 +31,7 @@ import { ListLine, partName, type Correction } from './list-line';
 
 const LabelReader = lazy(async () => ({ default: (await import('./label-reader')).LabelReader }));
 /** What a spoon or cup of a box weighs, whatever is in it. */
-const BOXED = 'blend_ap';
+const BOXED = usual.values.box;
 
 const fillings: readonly { readonly value: CupFilling; readonly name: string }[] = [
   { value: 'spooned', name: 'cups spooned, levelled' },
