@@ -63,12 +63,18 @@ export function liftIngredient(one: Ingredient): Ingredient {
     // What a gum is worth was read from today's table then too, never from what was stored.
     ...(isGum(one) && today.xanthanPerG !== undefined && !one.corrected?.['xanthanPerG'] ? { xanthanPerG: today.xanthanPerG } : {}),
     allergens: joined(one.allergens, one.labelRead ? [] : today.allergens),
-    ...(one.unsuited || today.unsuited ? { unsuited: joined(one.unsuited ?? [], today.unsuited ?? []) } : {}),
+    ...Object.fromEntries(
+      laterLists.flatMap((field) =>
+        today[field] ? [[field, joined((one[field] as readonly string[] | undefined) ?? [], today[field] as readonly string[])]] : [],
+      ),
+    ),
     gluten: strictest.find((gluten) => one.gluten === gluten || today.gluten === gluten)!,
   };
 }
 /** Members that older documents do not know. */
 const later = Object.entries(ingredientFields as Fields).flatMap(([name, { since }]) => (since ? [name as keyof Ingredient] : []));
+/** Of them, those that say a list of things: what either says holds. */
+const laterLists = later.filter((name) => (ingredientFields as Fields)[name]!.is === 'list' && name !== 'usualParts');
 const strictest = ['contains', 'needsProof', 'free'] as const;
 
 /** Dough and cut pieces that a run left are named by what they are. */

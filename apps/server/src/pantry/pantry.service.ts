@@ -7,6 +7,7 @@ import {
   publishedIngredients,
   reachedIds,
   stockUses,
+  wholeParts,
   withCorrections,
   type AsBaked,
   type Formula,
@@ -134,8 +135,7 @@ export class PantryService {
 
   async storeOwn(id: string, revision: number, ingredient: OwnIngredient | Ingredient): Promise<Stored> {
     if (publishedOf(id)) throw new ApiError('conflict', 'This id belongs to a published ingredient: correct that one.');
-    const c = ingredient.composition;
-    const sum = c.waterShare + c.proteinShare + c.fatShare + c.sugarsShare + c.starchShare + c.fibreShare + c.ashShare + c.otherShare;
+    const sum = wholeParts.reduce((total, part) => total + ingredient.composition[part], 0);
     if (Math.abs(sum - 1) > 0.02) throw invalid('ingredient.composition', `parts must sum to 100 g, they sum to ${(sum * 100).toFixed(1)}`);
     const own: Ingredient = { basis: 'label', source: 'entered here, from its label', ...ingredient, id };
     return this.store(this.written, id, revision, () => ({ document: { own } as KitchenIngredient }));

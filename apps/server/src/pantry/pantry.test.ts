@@ -1,5 +1,18 @@
 import { randomUUID } from 'node:crypto';
-import { coreVersion, demoCrackerV2, publishedIngredients, type Lot } from '@north-leaf/core';
+import fc from 'fast-check';
+import {
+  coreVersion,
+  demoCrackerV2,
+  kitchenThings,
+  lotFields,
+  ownIngredientFields,
+  publishedIngredients,
+  type Fields,
+  type Kitchen,
+  type KitchenList,
+  type Lot,
+} from '@north-leaf/core';
+import { anyDocument } from '../../../../packages/core/src/worked/any-document.js';
 import { anApp, type AnApp } from '../testing/an-app.js';
 import type { PantryBook } from '@north-leaf/contracts';
 
@@ -155,6 +168,35 @@ describe('ingredients', () => {
       .expect(400);
     expect(body.message).toMatch(/sum to 65.0/);
     await server.http().put('/api/pantry/ingredients/sorghum/own').send({ revision: 0, ingredient: own }).expect(409);
+  });
+});
+
+describe('every member that the registry knows', () => {
+  const some = <F extends Fields>(fields: F, n: number) => fc.sample(anyDocument(fields), { numRuns: n, seed: 16 });
+  it('of an ingredient of our own and of a lot comes back as it was sent', async () => {
+    const { composition } = publishedIngredients()['sorghum']!;
+    for (const any of some(ownIngredientFields, 12)) {
+      const id = randomUUID();
+      const ingredient = { ...any, composition: { ...any.composition, ...composition } };
+      await server.http().put(`/api/pantry/ingredients/${id}/own`).send({ revision: 0, ingredient }).expect(200);
+      // Read back it may say more, never less: a crumb was baked, a label nobody spoke of was not read.
+      expect((await pantry()).ingredients[id]).toMatchObject({ ...ingredient, id });
+      await server.http().delete(`/api/pantry/ingredients/${id}`).expect(204);
+    }
+    for (const any of some(lotFields, 12)) {
+      const { acceptedWithoutReport: _only, ...lot } = { ...any, id: randomUUID(), ingredientId: 'teff' };
+      await putLot(lot.id, 0, lot).expect(200);
+      expect((await pantry()).lots[lot.id]).toEqual(lot);
+      await server.http().delete(`/api/pantry/lots/${lot.id}`).expect(204);
+    }
+  });
+  it.each(Object.entries(kitchenThings) as [KitchenList, Fields][])('of the %s comes back as it was sent', async (list, fields) => {
+    for (const any of some(fields, 6)) {
+      const thing = { ...any, id: randomUUID() };
+      const { body } = await server.http().put(`/api/kitchen/${list}/${thing.id}`).send(thing).expect(200);
+      expect((body as Kitchen)[list]!.find(({ id }) => id === thing.id)).toEqual(thing);
+      await server.http().delete(`/api/kitchen/${list}/${thing.id}`).expect(200);
+    }
   });
 });
 

@@ -22,7 +22,8 @@ export function readTyped(field: NumberField, text: string): TypedNumber {
   if (typed === undefined) return { ok: false, problem: `“${text}” is not a number` };
   const [low, high] = [field.low * times, field.high * times].map((limit) => Number(limit.toPrecision(6))) as [number, number];
   if (typed < low || typed > high || (field.above && typed === low)) {
-    return { ok: false, problem: `must be from ${low} to ${high} ${unit}`.trim() };
+    // A scale's unit is its range.
+    return { ok: false, problem: `must be from ${low} to ${high}${/\d/.test(unit) ? '' : ` ${unit}`}` };
   }
   return { ok: true, value: Number((typed / times).toPrecision(12)) };
 }

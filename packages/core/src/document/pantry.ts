@@ -3,6 +3,7 @@ import { leftOvers } from './bake.js';
 import { basisWords } from '../facts/fact.js';
 import type { DocumentOf, NumberField } from './field.js';
 
+const MG = { times: 100000, unit: 'mg' };
 /** Shares of the mass, 0..1; saturated fat is part of fat, sodium part of ash. */
 export const compositionFields = {
   waterShare: share('Water', { correctable: true, part: 'whole' }),
@@ -14,7 +15,16 @@ export const compositionFields = {
   fibreShare: share('Fibre', { correctable: true, part: 'whole' }),
   ashShare: share('Ash', { correctable: true, part: 'whole' }),
   otherShare: share('Other', { correctable: true, part: 'whole' }),
-  sodiumShare: share('Sodium', { correctable: true, part: 'within', shown: { times: 100000, unit: 'mg' } }),
+  sodiumShare: share('Sodium', { correctable: true, part: 'within', shown: MG }),
+  /** What of it is called other, where it is known. */
+  alcoholShare: maybe(share('of it alcohol', { correctable: true, part: 'within' }), '1.10'),
+  organicAcidsShare: maybe(share('of it organic acids', { correctable: true, part: 'within' }), '1.10'),
+  polyolsShare: maybe(share('of it polyols', { correctable: true, part: 'within' }), '1.10'),
+  otherCarbohydrateShare: maybe(share('of it other carbohydrate', { correctable: true, part: 'within' }), '1.10'),
+  /** Of the sugars, those a maker added; syrups and honey count. */
+  addedSugarsShare: maybe(share('Added sugars', { correctable: true, part: 'within' }), '1.10'),
+  transFatShare: maybe(share('Trans fat', { correctable: true, part: 'within' }), '1.10'),
+  cholesterolShare: maybe(share('Cholesterol', { correctable: true, part: 'within', shown: MG }), '1.10'),
 };
 export type Composition = DocumentOf<typeof compositionFields>;
 
@@ -80,6 +90,44 @@ export type IngredientPart = DocumentOf<typeof partFields>;
 
 /** How a leavener works; an acid only wakes soda. */
 export const leavenWords = { yeast: 'yeast', soda: 'soda', powder: 'baking powder', ammonia: 'ammonia', acid: 'an acid for soda' } as const;
+/** What a thing does besides: in the dough, the oven, the freezer, the guest. */
+export const actWords = {
+  soaks: 'swells in water, soaked before it meets the flour',
+  swellsCold: 'takes up cold water at once',
+  sticks: 'a starch that is sticky once wet, and lets a dough bend',
+  gelatinised: 'cooked already',
+  crumb: 'ground cookies or crackers',
+  packs: 'measured pressed into its cup',
+  foams: 'whips up',
+  setsCold: 'sets as it cools',
+  humectant: 'holds water, keeps soft',
+  brownsEarly: 'browns early',
+  neverBrowns: 'never browns',
+  shines: 'shines as a wash',
+  leachesJuice: 'gives juice',
+  weakInAcid: 'thins in acid',
+  freezeStable: 'stands freezing',
+  weepsAfterFreezing: 'weeps after freezing',
+  greensWithSoda: 'turns green beside soda',
+  purplesWithSoda: 'turns purple beside soda',
+  stopsYeast: 'stops yeast',
+  stopsGelatine: 'raw, keeps gelatine from setting',
+  coumarin: 'holds coumarin, as cassia does',
+  laxative: 'laxative in quantity',
+  notUnderOneYear: 'not for children under a year',
+  dustSensitiser: 'its dust can sensitise: pour it low',
+  compound: 'made of several things: its maker’s list says which',
+} as const;
+export type IngredientAct = keyof typeof actWords;
+const waterWords = {
+  mixes: 'mixes with the dough',
+  ownMoisture: 'its own moisture',
+  inFat: 'held in fat',
+  boundInPiece: 'bound in the piece',
+  juice: 'runs out as juice',
+  piece: 'in the piece',
+  crystal: 'in its crystals',
+} as const;
 /** Gums and seeds that families have windows of, by what they are. */
 export const gumWords = {
   xanthanGum: 'xanthan',
@@ -109,6 +157,8 @@ export const factFields = {
 export type Correction = DocumentOf<typeof factFields>;
 const corrections = byName('Corrected here', group('', factFields), 60);
 const CUP = { times: 236.588, unit: 'g a cup' };
+const CELSIUS = { times: 1, unit: '°C' };
+const PERCENT = { times: 100, unit: '%' };
 
 /** Whatever can be weighed. */
 export const ingredientFields = {
@@ -121,7 +171,7 @@ export const ingredientFields = {
   teaspoonG: maybe(number('Level teaspoon', 'g', 0.1, 15, { correctable: true, estimate: true })),
   pieceG: maybe(number('One piece', 'g', 0.01, 10000, { correctable: true, estimate: true })),
   waterHoldGPerG: maybe(number('Water hold, cold', 'g/g', 0, 40, { correctable: true, estimate: true, mixes: true })),
-  setsAtC: maybe(number('Starch sets from', 'C', 40, 110, { correctable: true, estimate: true, shown: { times: 1, unit: '°C' } })),
+  setsAtC: maybe(number('Starch sets from', 'C', 40, 110, { correctable: true, estimate: true, shown: CELSIUS })),
   /** Grams of xanthan that a gram of it stands for in a cold dough. */
   xanthanPerG: maybe(number('Binds like xanthan, cold', 'g/g', 0, 2, { correctable: true, estimate: true, mixes: true })),
   /** The same in the hot piece, of what gives nothing to a cold one. */
@@ -158,18 +208,28 @@ export const ingredientFields = {
   eggWhiteGPerG: maybe(number('Raw egg white it stands for', 'g/g', 0, 10, { usual: 1 }), '1.10'),
   eggYolkGPerG: maybe(number('Raw egg yolk it stands for', 'g/g', 0, 10, { usual: 1 }), '1.10'),
   gum: maybe(word('Used as', gumWords), '1.10'),
-  /** Swells in part of the formula's water before it meets the flour. */
-  swells: maybe(flag('Swells in water, soaked first'), '1.10'),
-  /** A starch that makes a wet dough sticky and lets it bend. */
-  sticks: maybe(flag('Sticky once wet'), '1.10'),
-  /** Ground crackers or cookies: the base of a crumb crust. */
-  crumb: maybe(flag('Ground cookies or crackers'), '1.10'),
-  /** Cups of it are pressed full. */
-  packs: maybe(flag('Measured pressed into its cup'), '1.10'),
-  /** Its chlorogenic acid turns green beside soda. */
-  greensWithSoda: maybe(flag('Turns green beside soda'), '1.10'),
-  /** Cassia cinnamon and its like. */
-  coumarin: maybe(flag('Holds coumarin'), '1.10'),
+  does: maybe(list('What it does', word('', actWords), 40), '1.10'),
+  /** Carbon dioxide that a gram of it gives. */
+  co2GPerG: maybe(number('Gas it gives', 'g/g', 0, 1), '1.10'),
+  /** An egg or a protein sets, a cellulose gels. */
+  heatSetsFromC: maybe(number('Sets in heat from', 'C', 30, 110, { shown: CELSIUS }), '1.10'),
+  meltsFromC: maybe(number('Melts from', 'C', -40, 120, { shown: CELSIUS }), '1.10'),
+  meltsToC: maybe(number('Melted at', 'C', -40, 120, { shown: CELSIUS }), '1.10'),
+  /** Of table sugar. */
+  sweetness: maybe(number('Sweetness, of sugar', 'times', 0, 800), '1.10'),
+  /** Glucose and fructose, of its sugars: what browns. */
+  reducingShareOfSugars: maybe(number('Reducing sugars, of its sugars', 'share', 0, 1, { shown: PERCENT }), '1.10'),
+  /** As it colours a dough. */
+  rawLightness: maybe(number('Lightness, raw', 'L*', 0, 100), '1.10'),
+  waterKind: maybe(word('Its water', waterWords), '1.10'),
+  /** Of its water, what reaches the dough it is folded into. */
+  freeWaterShare: maybe(number('Water that reaches the dough', 'share', 0, 1, { shown: PERCENT }), '1.10'),
+  finerKind: maybe(text('Finer kind', 40), '1.10'),
+  /** As an ingredient list calls it: its class and number, and its name in the EU and in the US; capitals are emphasised. */
+  functionClass: maybe(text('Class on a label', 60), '1.10'),
+  eNumber: maybe(text('E number', 20), '1.10'),
+  nameEu: maybe(text('Name on an EU label', 200), '1.10'),
+  nameUs: maybe(text('Name on a US label', 200), '1.10'),
   /** Most of a blend that bakers use. */
   mostOfBlendShare: maybe(number('Most of a blend', 'share', 0, 1, { above: true, shown: { times: 100, unit: '%' } }), '1.10'),
   /** What it is taken for and must not be. */

@@ -6,7 +6,7 @@ import { openedUp } from '../ingredient/hygiene.js';
 import { lotFindings } from '../ingredient/lots.js';
 import { suitFindings, suitsAskedFor } from '../ingredient/suits.js';
 import { compositionOf } from '../ingredient/mixture.js';
-import { isBakingPowder, isEgg, isLeavener, isNut, isPouredWater, isSalt, isSoaked, isSoda, isYeast } from '../ingredient/roles.js';
+import { does, isBakingPowder, isEgg, isLeavener, isNut, isPouredWater, isSalt, isSoaked, isSoda, isYeast } from '../ingredient/roles.js';
 import { roundTo } from '../units/rounding.js';
 import { mixWith } from './mix.js';
 import { waterLimitsOf } from './water.js';
@@ -315,7 +315,7 @@ function handlingFindings({ formula, kitchen, dough, rows, leaves }: Judged): Fi
   }
   const gramsOf = (is: (one: Ingredient) => boolean) =>
     leaves.reduce((g, { ingredient, amountG }) => g + (is(ingredient) ? amountG : 0), 0);
-  const cinnamonG = gramsOf(({ coumarin }) => coumarin === true);
+  const cinnamonG = gramsOf((one) => does(one, 'coumarin'));
   if (cinnamonG > coumarinFrom.value * dough.doughG) {
     const measured = { path: 'dough.rows', value: cinnamonG / dough.doughG, high: coumarinFrom.value };
     found.push(finding('dough.coumarin', 'note', 'dough', measured));

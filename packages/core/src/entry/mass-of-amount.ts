@@ -1,6 +1,6 @@
 import { cupFilling, cupSpread } from '../facts/cups.js';
 import { eggSizes, eggSpread, massMeasures, packMeasures, vagueMeasures, volumeMeasures } from '../facts/measures.js';
-import { eggOf, isBakingPowder, isEgg, isYeast } from '../ingredient/roles.js';
+import { does, eggOf, isBakingPowder, isEgg, isYeast } from '../ingredient/roles.js';
 import type { Ingredient } from '../document/pantry.js';
 import type { CupFilling } from '../units/volume.js';
 import type { VagueName } from './measures.js';
@@ -118,7 +118,7 @@ function densityOf(ingredient: Ingredient, filling: CupFilling): { gPerMl: numbe
   const { spoonedGPerMl, packedGPerMl } = ingredient;
   if (spoonedGPerMl === undefined) return null;
   if (LIQUID.has(ingredient.kind) || ingredient.kind === 'fat_solid') return { gPerMl: spoonedGPerMl, how: '' };
-  if (ingredient.packs && packedGPerMl !== undefined) return { gPerMl: packedGPerMl, how: 'packed' };
+  if (does(ingredient, 'packs') && packedGPerMl !== undefined) return { gPerMl: packedGPerMl, how: 'packed' };
   return { gPerMl: spoonedGPerMl * cupFilling.values[filling], how: filling === 'unknown' ? 'nobody knows how filled' : filling };
 }
 

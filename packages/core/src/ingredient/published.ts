@@ -2,6 +2,7 @@ import { hotXanthanReplacedBy, xanthanReplacedBy } from '../facts/binders.js';
 import { mostOfBlend } from '../facts/blend-limits.js';
 import { boxes } from '../facts/boxes.js';
 import { solidFatOf } from '../facts/fats.js';
+import { actRows, columnRows, columns } from '../facts/ingredient-columns.js';
 import { handlingRows } from '../facts/ingredient-handling.js';
 import { ingredientRows } from '../facts/ingredient-table.js';
 import { traitRows } from '../facts/ingredient-traits.js';
@@ -10,7 +11,10 @@ import { mayHoldOrigin, originOf, originOfKind } from '../facts/origins.js';
 import { suits } from '../facts/suits.js';
 import { swapGroups } from '../facts/swaps.js';
 import type { IngredientRow } from '../facts/ingredient-table.js';
-import type { Ingredient, IngredientKind } from '../document/pantry.js';
+import { numbersOf, patched } from '../document/field.js';
+import { ingredientFields } from '../document/pantry.js';
+import type { Fields } from '../document/field.js';
+import type { Ingredient, IngredientAct, IngredientKind } from '../document/pantry.js';
 
 const CUP_ML = 236.588;
 let published: Readonly<Record<string, Ingredient>> | undefined;
@@ -28,6 +32,10 @@ export function publishedIngredients(): Readonly<Record<string, Ingredient>> {
   return published;
 }
 
+const once = <T>(make: () => T): (() => T) => {
+  let made: T | undefined;
+  return () => (made ??= make());
+};
 type ById<T> = Readonly<Record<string, T>>;
 const handling = new Map(handlingRows.map((row) => [row[0], row]));
 const traits = new Map(traitRows);
@@ -53,25 +61,43 @@ const said: { readonly [K in keyof Ingredient]?: (id: string) => Ingredient[K] |
     return groups.length === 0 ? undefined : Object.fromEntries(groups);
   },
   unsuited: (id) => unsuited().get(id),
+  does: (id) => acts().get(id),
 };
 const inverse = (per: ById<number>, id: string): number | undefined => (id in per ? 1 / per[id]! : undefined);
 
-let refused: ReadonlyMap<string, readonly string[]> | undefined;
-/** The limits of guests that name single ingredients, turned round. */
-function unsuited(): ReadonlyMap<string, readonly string[]> {
-  if (refused) return refused;
-  const byId = new Map<string, string[]>();
-  const add = (ids: readonly string[] | undefined, mark: string) => ids?.forEach((id) => byId.set(id, [...(byId.get(id) ?? []), mark]));
-  for (const [suit, rule] of Object.entries(
-    suits.values as ById<{ ids: readonly string[]; may?: readonly string[]; ask?: readonly string[] }>,
-  )) {
-    add(rule.ids, suit);
-    add(rule.may, `${suit}:possible`);
-    add(rule.ask, `${suit}:ask`);
-  }
-  refused = byId;
+/** Lists of ids by a word, turned round. */
+const turnedRound = <W extends string>(lists: Iterable<readonly [W, Iterable<string>]>): ReadonlyMap<string, readonly W[]> => {
+  const byId = new Map<string, W[]>();
+  for (const [mark, ids] of lists) for (const id of ids) byId.set(id, [...(byId.get(id) ?? []), mark]);
   return byId;
-}
+};
+const acts = once(() => turnedRound(Object.entries(actRows).map(([act, ids]) => [act as IngredientAct, ids.split(' ')] as const)));
+/** The limits of guests that name single ingredients. */
+const unsuited = once(() =>
+  turnedRound(
+    Object.entries(suits.values as ById<Naming>).flatMap(([suit, { ids, may = [], ask = [] }]) => [
+      [suit, ids] as const,
+      [`${suit}:possible`, may] as const,
+      [`${suit}:ask`, ask] as const,
+    ]),
+  ),
+);
+type Naming = { readonly ids: readonly string[]; readonly may?: readonly string[]; readonly ask?: readonly string[] };
+
+const numbers = new Map(numbersOf(ingredientFields as Fields).map(({ path, field }) => [path, field.shown?.times ?? 1]));
+/** The further columns, each in the unit it is shown in, by where they stand in an ingredient. */
+const more = new Map(
+  columnRows.map(([id, ...values]) => [
+    id,
+    Object.fromEntries(
+      columns.flatMap((path, i) => {
+        const value = values[i];
+        if (value === null || value === undefined) return [];
+        return [[path, typeof value === 'number' ? Number((value / numbers.get(path)!).toPrecision(12)) : value]];
+      }),
+    ),
+  ]),
+);
 
 function ingredientOf(row: IngredientRow): Ingredient {
   const [
@@ -99,7 +125,7 @@ function ingredientOf(row: IngredientRow): Ingredient {
   };
   const [, teaspoonG, particleUm, , note] = handling.get(id) ?? [id, null, null, '', ''];
   const facts = Object.fromEntries(Object.entries(said).map(([field, of]) => [field, (of as (id: string) => unknown)(id)]));
-  return {
+  const table: Ingredient = {
     id,
     name,
     kind,
@@ -137,6 +163,7 @@ function ingredientOf(row: IngredientRow): Ingredient {
     basis,
     source,
   };
+  return patched(table, more.get(id) ?? {});
 }
 
 type Known<T> = { [K in keyof T]?: Exclude<T[K], null | undefined> };

@@ -1,14 +1,15 @@
-import type { Ingredient } from '../document/pantry.js';
+import type { Ingredient, IngredientAct } from '../document/pantry.js';
 
 const proteinTypeKinds = new Set(['flour_grain', 'flour_pseudo', 'flour_legume', 'flour_tuber', 'flour_starchy', 'blend']);
 
+export const does = (of: Ingredient, act: IngredientAct): boolean => of.does?.includes(act) ?? false;
 export const isGum = (of: Ingredient): boolean => of.kind === 'gum' || of.kind === 'binder_seed';
 export const isStarch = (of: Ingredient): boolean => of.kind === 'starch';
-export const isStickyStarch = (of: Ingredient): boolean => of.sticks === true;
+export const isStickyStarch = (of: Ingredient): boolean => does(of, 'sticks');
 export const isProteinType = (of: Ingredient): boolean => proteinTypeKinds.has(of.kind);
 export const isNut = (of: Ingredient): boolean => of.kind === 'flour_nut';
 /** Ground crackers or cookies: the base of a crumb crust. */
-export const isCrumb = (of: Ingredient): boolean => of.crumb === true || (of.madeFrom !== undefined && 'formulaId' in of.madeFrom);
+export const isCrumb = (of: Ingredient): boolean => does(of, 'crumb') || (of.madeFrom !== undefined && 'formulaId' in of.madeFrom);
 /** What may stand in a blend: it counts in B. */
 export const isBlendable = (of: Ingredient): boolean =>
   isProteinType(of) || isStarch(of) || isGum(of) || isNut(of) || of.kind === 'fibre' || isPowder(of) || isCrumb(of);
@@ -26,7 +27,7 @@ export const isSoda = (of: Ingredient): boolean => of.leavens === 'soda';
 export const isBakingPowder = (of: Ingredient): boolean => of.leavens === 'powder';
 export const isPsyllium = (of: Ingredient): boolean => of.gum === 'psylliumHusk' || of.gum === 'psylliumPowder';
 /** A gum or seed that is soaked before it meets the flour. */
-export const isSoaked = (of: Ingredient): boolean => of.swells === true || of.kind === 'binder_seed';
+export const isSoaked = (of: Ingredient): boolean => does(of, 'soaks') || of.kind === 'binder_seed';
 /** What of an egg it is, in grams of raw white and raw yolk a gram. */
 export const eggOf = ({
   eggWhiteGPerG: white = 0,

@@ -4,7 +4,7 @@ import { soaking } from '../facts/mixing.js';
 import { eggIsStructure, swapGroups } from '../facts/swaps.js';
 import { allergenChange } from '../ingredient/allergens.js';
 import { compositionOf, portionOf } from '../ingredient/mixture.js';
-import { isEgg, isExcluded, isFat, isPouredWater, isSalt, isSoaked } from '../ingredient/roles.js';
+import { does, isEgg, isExcluded, isFat, isPouredWater, isSalt, isSoaked } from '../ingredient/roles.js';
 import { suitability, suitName, suitsAskedFor } from '../ingredient/suits.js';
 import { usual } from '../facts/usual.js';
 import type { Edit } from '../document/edits.js';
@@ -39,12 +39,12 @@ const SHOWN_MOVE_G = 0.05;
 /** A trace of salt or sugar up to this is let go where no row of its kind is there to take it. */
 const TRACE_G = 1;
 const heldNames = ['sodium', 'sugars', 'fat', 'water'] as const;
-const memberOf: Readonly<Record<keyof HeldTotals, keyof Composition>> = {
+const memberOf = {
   fat: 'fatShare',
   water: 'waterShare',
   sugars: 'sugarsShare',
   sodium: 'sodiumShare',
-};
+} as const satisfies Readonly<Record<keyof HeldTotals, keyof Composition>>;
 /** Where nothing in the dough can give a total back, this is added. */
 const { fat: usualFat, water: usualWater, sugar: usualSugar, salt: usualSalt } = usual.values;
 const addedFor: Readonly<Record<keyof HeldTotals, string>> = { fat: usualFat, water: usualWater, sugars: usualSugar, sodium: usualSalt };
@@ -254,10 +254,10 @@ function notesOf(row: Row, from: Ingredient, to: Ingredient, family: Family): st
     notes.push('Its acid goes with it: soda is left free.');
   if (from.kind === 'sugar' && to.kind === 'syrup' && family.zone.crisp >= 6.5)
     notes.push('Syrup draws water: it softens sooner, and browns at a lower heat.');
-  if (to.origin === 'honey') notes.push('Not for children under a year, and not vegan.');
+  if (does(to, 'notUnderOneYear')) notes.push('Not for children under a year, and not vegan.');
   if (isPeanut(from) !== isPeanut(to) && (from.kind === 'flour_nut' || to.kind === 'flour_nut'))
     notes.push('Stop: a peanut allergy and a tree-nut allergy are two things. Tell who eats it.');
-  if (to.greensWithSoda) notes.push('Soda turns it green: 2 g of lemon juice per 100 g hold the colour.');
+  if (does(to, 'greensWithSoda')) notes.push('Soda turns it green: 2 g of lemon juice per 100 g hold the colour.');
   if (row.use === 'wash') notes.push('A wash counts for every limit too; the brush carries it.');
   return notes;
 }
