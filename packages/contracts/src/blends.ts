@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import { labelNutrients } from '@north-leaf/core';
+import { labelNutrients, strengths, ways, reaches } from '@north-leaf/core';
 import { bodyOf } from './check.js';
 import { id, version } from './fields.js';
 import { formulaSchema, libraryBlendSchema } from './formulas.js';
@@ -10,14 +10,14 @@ const searchSchema = bodyOf<BlendSearch>({
     .items(
       Joi.object({
         key: id(80),
-        way: Joi.valid('atLeast', 'atMost'),
+        way: Joi.valid(...ways),
         value: Joi.number().min(0).max(1e6),
-        strength: Joi.valid('must', 'want', 'nice'),
+        strength: Joi.valid(...strengths),
       }),
     )
     .max(20),
   mostFlours: Joi.number().integer().min(1).max(12),
-  reach: Joi.valid('here', 'all'),
+  reach: Joi.valid(...reaches),
 });
 
 export type FindBlendsBody = { readonly formula: Formula; readonly search: BlendSearch };

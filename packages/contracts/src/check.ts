@@ -1,9 +1,7 @@
 import Joi from 'joi';
 import { pathOf, unsound } from './sound.js';
+import type { Problem } from './sound.js';
 import type { ArraySchema, NumberSchema, ObjectSchema, Schema, StringSchema } from 'joi';
-
-/** One thing wrong with a request: where (as in the formula: 'rows[2].amountG'), a code, and a sentence. */
-export type Problem = { readonly path: string; readonly code: string; readonly message: string };
 
 /** The one shape of every answer that is not a success. */
 export type ApiErrorBody = {

@@ -17,6 +17,8 @@ import {
   rowUses,
   trayLayers,
   wraps,
+  acrossShapes,
+  type StageState,
 } from '@north-leaf/core';
 import { bodyOf } from './check.js';
 import { id, revision, uuid, version, type Part } from './fields.js';
@@ -33,7 +35,7 @@ const shapeOf = (kind: string | readonly string[], more: Readonly<Record<string,
 const cutShapes = [
   shapeOf('rectangle', { widthMm: number(), lengthMm: number() }),
   shapeOf('diamond', { widthMm: number(), angleDeg: number() }),
-  shapeOf(['round', 'hexagon', 'heart'], { acrossMm: number() }),
+  shapeOf(acrossShapes, { acrossMm: number() }),
   shapeOf('triangle', { baseMm: number(), heightMm: number() }),
   shapeOf('outline', { pointsMm: list(Joi.array().items(number()).length(2), 200) }),
 ];
@@ -252,7 +254,7 @@ export type SavedVersion = VersionHead & {
   /** A later draft of another device is still there. */ readonly draftKept?: true;
 };
 
-export type StageStates = Readonly<Record<StageName, 'good' | 'watch' | 'fix' | 'waiting'>>;
+export type StageStates = Readonly<Record<StageName, StageState>>;
 export type FormulaListItem = {
   readonly id: string;
   readonly name: string;

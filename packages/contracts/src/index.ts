@@ -2,7 +2,8 @@ export { apiErrorCodes, check } from './check.js';
 export { isInherited, isUuid } from './fields.js';
 export type { Part } from './fields.js';
 export { isText, pathOf } from './sound.js';
-export type { ApiErrorBody, ApiErrorCode, Checked, Problem } from './check.js';
+export type { ApiErrorBody, ApiErrorCode, Checked } from './check.js';
+export type { Problem } from './sound.js';
 export { crumbBodySchema, draftBodySchema, formulaSchema, newFormulaBodySchema, versionBodySchema } from './formulas.js';
 export type {
   CrumbBody,
@@ -37,7 +38,6 @@ export {
   measureBodySchema,
   nameBodySchema,
   ovenHeatBodySchema,
-  vagueMeasureNames,
 } from './kitchen.js';
 export type {
   AirBody,

@@ -34,7 +34,6 @@ export const matBodySchema: Joi.ObjectSchema<MatBody> = bodyOf<MatBody>({ widthM
 export type MeasureBody = { readonly value: number };
 /** What this kitchen means by a vague measure: ml of a glass, drizzle, splash or drop, g of the others. */
 export const measureBodySchema: Joi.ObjectSchema<MeasureBody> = bodyOf<MeasureBody>({ value: Joi.number().greater(0).max(2000) });
-export const vagueMeasureNames = ['glass', 'pinch', 'dash', 'handful', 'knob', 'drizzle', 'drop', 'splash'] as const;
 
 export const kitchenThingSchemas = Object.fromEntries(
   Object.entries(kitchenThings).map(([list, fields]) => [list, schemaOf(fields)]),
@@ -48,12 +47,13 @@ export const ovenHeatBodySchema: Joi.ObjectSchema<OvenHeatBody> = bodyOf<OvenHea
   from: Joi.string().allow('').max(300),
 });
 
-export type LearnedBody = Pick<Learned, 'what' | 'about'> & { readonly do: 'use' | 'setAside' | 'reset' };
+const learnedDos = ['use', 'setAside', 'reset'] as const;
+export type LearnedBody = Pick<Learned, 'what' | 'about'> & { readonly do: (typeof learnedDos)[number] };
 /** What is to be done with something learned: use it, keep it unused, or begin anew without the bakes so far. */
 export const learnedBodySchema: Joi.ObjectSchema<LearnedBody> = bodyOf<LearnedBody>({
   what: Joi.valid(...learnedWhats),
   about: id(120),
-  do: Joi.valid('use', 'setAside', 'reset'),
+  do: Joi.valid(...learnedDos),
 });
 
 export type JudgementsBody = Readonly<Partial<Record<JudgementName, number>>>;

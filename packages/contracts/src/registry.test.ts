@@ -9,9 +9,9 @@ import {
   publishedIngredients,
   type Fields,
 } from '@north-leaf/core';
-import { anyDocument } from '../../core/src/worked/any-document';
-import { check } from './check';
-import { schemaOf } from './of-fields';
+import { anyDocument } from '../../core/src/worked/any-document.js';
+import { check } from './check.js';
+import { schemaOf } from './of-fields.js';
 
 /** Every document that the registry describes, and what the API takes for it. */
 const documents: readonly (readonly [string, Fields])[] = [

@@ -1,5 +1,7 @@
 import { isInherited } from './fields.js';
-import type { Problem } from './check.js';
+
+/** One thing wrong with a request: where (as in the formula: 'rows[2].amountG'), a code, and a sentence. */
+export type Problem = { readonly path: string; readonly code: string; readonly message: string };
 
 /** No formula, bake or kitchen comes near these; a body that does is not read any further. */
 const DEEPEST = 16;

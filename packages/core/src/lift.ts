@@ -1,4 +1,4 @@
-import { ingredientFields } from './document/pantry.js';
+import { ingredientFields, strictestGluten } from './document/pantry.js';
 import { publishedIngredients } from './ingredient/published.js';
 import { isGum } from './ingredient/roles.js';
 import type { Fields } from './document/field.js';
@@ -68,14 +68,13 @@ export function liftIngredient(one: Ingredient): Ingredient {
         today[field] ? [[field, joined((one[field] as readonly string[] | undefined) ?? [], today[field] as readonly string[])]] : [],
       ),
     ),
-    gluten: strictest.find((gluten) => one.gluten === gluten || today.gluten === gluten)!,
+    gluten: strictestGluten([one.gluten, today.gluten]),
   };
 }
 /** Members that older documents do not know. */
 const later = Object.entries(ingredientFields as Fields).flatMap(([name, { since }]) => (since ? [name as keyof Ingredient] : []));
 /** Of them, those that say a list of things: what either says holds. */
 const laterLists = later.filter((name) => (ingredientFields as Fields)[name]!.is === 'list' && name !== 'usualParts');
-const strictest = ['contains', 'needsProof', 'free'] as const;
 
 /** Dough and cut pieces that a run left are named by what they are. */
 const isRawLeftOver = (id: string): boolean => /^(dough|shaped)-/.test(id);

@@ -13,9 +13,8 @@ import {
   measureBodySchema,
   nameBodySchema,
   ovenHeatBodySchema,
-  vagueMeasureNames,
 } from '@north-leaf/contracts';
-import { plainName } from '@north-leaf/core';
+import { plainName, vagueMeasureNames } from '@north-leaf/core';
 import { ApiError, invalid } from '../platform/errors.js';
 import { IdPipe } from '../platform/pipes.js';
 import { KitchenService } from './kitchen.service.js';

@@ -1,13 +1,13 @@
 import Box from '@mui/material/Box';
 import { useTheme } from '@mui/material/styles';
+import type { StageState } from '@north-leaf/core';
 
-export type LeafState = 'good' | 'watch' | 'fix' | 'waiting';
-export const stateWords: Record<LeafState, string> = { good: 'Good', watch: 'Watch', fix: 'Fix', waiting: 'Waiting' };
+export const stateWords: Record<StageState, string> = { good: 'Good', watch: 'Watch', fix: 'Fix', waiting: 'Waiting' };
 
 const OUTLINE = 'M10 1C15 6 16 12 10 19 4 12 5 6 10 1Z';
 
 /** Whole, half-filled or torn leaf; dashed while waiting. Shape first, colour after; the word stands beside it or in a key. */
-export function Leaf({ state, size = 18, label = false }: { state: LeafState; size?: number; label?: boolean }) {
+export function Leaf({ state, size = 18, label = false }: { state: StageState; size?: number; label?: boolean }) {
   const { palette } = useTheme();
   const colour = { good: palette.success.main, watch: palette.warning.main, fix: palette.error.main, waiting: palette.text.disabled }[
     state

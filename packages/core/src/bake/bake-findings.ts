@@ -13,7 +13,7 @@ import type { Family } from '../facts/families.js';
 import type { Finding } from '../findings/finding.js';
 import type { DoughResult } from '../dough/dough.js';
 import type { SheetResult } from '../sheet/sheet.js';
-import type { BakedFilling, BakeResult } from './bake.js';
+import type { BakedFilling, BakeResult } from './bake-result.js';
 import type { BakeTimes } from './doneness.js';
 import type { Case } from '../document/case.js';
 

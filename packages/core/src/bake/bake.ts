@@ -10,7 +10,7 @@ import { nudgeOf } from './samples.js';
 import { spreadRatio } from '../sheet/spreading.js';
 import { lightnessOf, toneOf } from './tone.js';
 import type { DoughResult } from '../dough/dough.js';
-import type { Estimate, Finding } from '../findings/finding.js';
+import type { Finding } from '../findings/finding.js';
 import type { SheetResult } from '../sheet/sheet.js';
 import type { BakeTimes, DoneRule } from './doneness.js';
 import type { FillingInPiece } from './filling.js';
@@ -18,57 +18,9 @@ import type { Trajectory } from './march.js';
 import type { BakeNudge, BakeProblem } from './problem.js';
 import type { Case } from '../document/case.js';
 import type { BakeCase } from './bake-case.js';
+import type { BakedPiece, BakeResult, BakedFilling, SpreadCause } from './bake-result.js';
 
-/** A piece at the end of the bake. */
-export type BakedPiece = {
-  readonly moistureShare: number;
-  /** kg water per kg dry matter. */ readonly moistureX: number;
-  readonly topTone: number;
-  readonly baseTone: number;
-  readonly topLightness: number;
-  readonly middleC: number;
-  readonly coldestC: number;
-  readonly thicknessMm: number;
-  /** Of its dough alone, without a filling on or in it. */ readonly doughMm: number;
-  /** Gas share of the dough's volume. */ readonly poresShare: number;
-  readonly lossShare: number;
-};
-
-export type BakeResult = BakeTimes & {
-  readonly done: Estimate | null;
-  readonly totalMin: number;
-  readonly end: BakedPiece;
-  readonly endMoisture: Estimate;
-  readonly endTone: Estimate;
-  /** Aim and limits the times are read by. */ readonly dryBelowShare: number;
-  readonly mustDry: boolean;
-  readonly coreC: number | null;
-  readonly goldenFromTone: number;
-  readonly darkFromTone: number;
-  readonly steps: readonly { readonly name: string; readonly wantC: number | null; readonly dialC: number | null; readonly min: number }[];
-  /** Width when it is set over width when it goes in; 1 where nothing runs. */ readonly spreadRatio: number;
-  readonly filling: BakedFilling | null;
-  readonly ovenMeasured: boolean;
-  /** Share of the doneness spread each cause brings, largest first. */ readonly spreadFrom: readonly {
-    readonly cause: SpreadCause;
-    readonly share: number;
-  }[];
-  readonly curve: {
-    readonly min: readonly number[];
-    readonly airC: readonly number[];
-    readonly topC: readonly number[];
-    readonly middleC: readonly number[];
-    readonly coldestC: readonly number[];
-    readonly moistureShare: readonly number[];
-    /** One sd of the moisture at each minute. */ readonly moistureSd: readonly number[];
-    readonly topTone: readonly number[];
-    readonly baseTone: readonly number[];
-    readonly thicknessMm: readonly number[];
-  };
-};
-/** A filling when it comes out: what boiled away, and what is left to run. Grams for one piece. */
-export type BakedFilling = FillingInPiece & { readonly boiledG: number; readonly weepsG: number };
-export type SpreadCause = 'oven' | 'thickness' | 'water' | 'start' | 'heat' | 'browning';
+export type { BakedPiece, BakeResult, BakedFilling, SpreadCause } from './bake-result.js';
 
 /**
  * Stage 5: the oven dries, lifts and browns a piece.

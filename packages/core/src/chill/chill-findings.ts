@@ -5,7 +5,7 @@ import { firstReach } from '../math/interpolate.js';
 import { roundTo } from '../units/rounding.js';
 import type { DoughResult } from '../dough/dough.js';
 import type { Finding } from '../findings/finding.js';
-import type { ChillResult, DoughCooling } from './chill.js';
+import type { ChillResult, DoughCooling } from './chill-result.js';
 import type { Case } from '../document/case.js';
 
 const LONGEST_EXTRA_MIN = 240;

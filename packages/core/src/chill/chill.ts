@@ -10,27 +10,11 @@ import type { Kitchen } from '../document/kitchen.js';
 import type { DoughResult } from '../dough/dough.js';
 import type { Family } from '../facts/families.js';
 import type { Finding } from '../findings/finding.js';
-import type { Cooling } from './conduction.js';
+import type { ConductionForm, Cooling } from './conduction.js';
 import type { Case } from '../document/case.js';
+import type { ChillResult, DoughCooling } from './chill-result.js';
 
-export type ChillResult = {
-  /** All waits together, min. */ readonly waitMin: number;
-  /** Until the middle is at the target, from the first wait; null when these waits never get there. */ readonly toTargetMin: number | null;
-  readonly endMiddleC: number;
-  readonly endRimC: number;
-  readonly endSolidFatPercent: number;
-  /** Workable minutes on the table as it is: middle and rim inside the roll window. */ readonly benchMin: number;
-  /** Minutes on the table before it may be rolled (too hard when it comes out). */ readonly benchFromMin: number;
-  /** The table never gets warm enough to end it within the hour that was looked at. */ readonly benchOpenEnded: boolean;
-  readonly rollLowC: number;
-  readonly rollHighC: number;
-  /** Rest, waits and table, for the picture: min from the end of mixing. */ readonly curve: {
-    readonly min: readonly number[];
-    readonly middleC: readonly number[];
-    readonly rimC: readonly number[];
-  };
-  /** Where in the curve the dough leaves the cold, min. */ readonly outMin: number;
-};
+export type { ChillResult, DoughCooling } from './chill-result.js';
 
 /**
  * Stage 3: dough and cold become temperature and workable minutes.
@@ -57,10 +41,8 @@ export function chillStage(theCase: Case, dough: DoughResult): { result: ChillRe
 }
 
 /** How the shape that lies in the cold conducts: a disc or a tray of pieces as the slab it is through its thickness. */
-export const conductionForm = (form: Formula['chill']['form']): 'slab' | 'cylinder' | 'sphere' =>
+export const conductionForm = (form: Formula['chill']['form']): ConductionForm =>
   form === 'ball' ? 'sphere' : form === 'log' ? 'cylinder' : 'slab';
-
-export type DoughCooling = Cooling & { readonly startMin: number; readonly outMin: number };
 
 /** The whole course, with the last wait made longer by `extraMin`. */
 export function coolDough(formula: Formula, kitchen: Kitchen, dough: DoughResult, extraMin: number): DoughCooling {

@@ -13,8 +13,9 @@ export type Exposure = {
   readonly bottomC: number;
 };
 
+export type ConductionForm = 'slab' | 'cylinder' | 'sphere';
 export type ConductionInput = {
-  /** slab: `sizeMm` is its thickness; cylinder and sphere: its diameter. */ readonly form: 'slab' | 'cylinder' | 'sphere';
+  /** slab: `sizeMm` is its thickness; cylinder and sphere: its diameter. */ readonly form: ConductionForm;
   readonly sizeMm: number;
   readonly material: ColdTable;
   readonly startC: number;

@@ -7,6 +7,7 @@ import type { MakeUp } from '../matter/make-up.js';
 import { fatWorkBands, solidFatCurves } from '../facts/fats.js';
 import { readyAims } from '../facts/cold.js';
 import type { SolidFatName } from '../document/pantry.js';
+import type { ConductionForm } from './conduction.js';
 
 /** What is made ready before the mixing starts, or kept for another day. */
 export const readyThings = ['cutButter', 'butterBends', 'butterCreams', 'coldFlour', 'ballIn', 'ballOut', 'pieIn', 'pieOut'] as const;
@@ -65,7 +66,7 @@ export function madeReady(kitchen: Kitchen, dough: MakeUp): MadeReady[] {
 
 type Thing = {
   readonly makeUp: MakeUp;
-  readonly form: 'slab' | 'cylinder' | 'sphere';
+  readonly form: ConductionForm;
   readonly sizeMm: number;
   readonly fat?: SolidFatName;
   /** Half air, as flour lies in a bowl. */ readonly loose?: boolean;

@@ -47,6 +47,10 @@ export type PlannedLook = {
 };
 
 export const againstWords = ['paler', 'asShown', 'darker'] as const;
+export type AgainstWord = (typeof againstWords)[number];
+/** What a bite is rated by. */
+export const ratedWhats = ['crisp', 'tender', 'liked'] as const;
+export type RatedWhat = (typeof ratedWhats)[number];
 
 /** What happened at the bench: only ever added; a correction is an event that names the one it corrects. */
 export type Happened =
@@ -62,7 +66,7 @@ export type Happened =
   | { readonly kind: 'scaled'; readonly factor: number }
   | { readonly kind: 'felt'; readonly word: HandWord }
   | { readonly kind: 'measured'; readonly what: MeasuredWhat; readonly value: number }
-  | { readonly kind: 'looked'; readonly against: (typeof againstWords)[number]; readonly topTone?: number; readonly baseTone?: number }
+  | { readonly kind: 'looked'; readonly against: AgainstWord; readonly topTone?: number; readonly baseTone?: number }
   /** After the look that it is said at: what is left of the looks of this load. Minutes between which eight in ten are done. */
   | { readonly kind: 'looksPlanned'; readonly looks: readonly PlannedLook[]; readonly doneP10Min?: number; readonly doneP90Min?: number }
   | { readonly kind: 'rated'; readonly after: 'fresh' | number; readonly crisp?: number; readonly tender?: number; readonly liked?: number }

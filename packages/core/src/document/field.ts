@@ -38,7 +38,8 @@ export type WordField<W extends string = string> = Said & {
 export type FlagField = Said & { readonly is: 'flag' };
 export type YesNoField = Said & { readonly is: 'yesNo' };
 export type TextField = Said & { readonly is: 'text'; readonly longest: number; /** Nothing is a text too. */ readonly empty?: true };
-export type IdField = Said & { readonly is: 'id'; /** Of what. */ readonly of?: 'ingredient' | 'lot' | 'place'; readonly longest?: number };
+type IdOf = 'ingredient' | 'lot' | 'place';
+export type IdField = Said & { readonly is: 'id'; /** Of what. */ readonly of?: IdOf; readonly longest?: number };
 export type UuidField = Said & { readonly is: 'uuid' };
 export type DayField = Said & { readonly is: 'day' };
 export type InstantField = Said & { readonly is: 'instant' };
@@ -133,7 +134,7 @@ export const plainly = <const W extends string>(of: readonly W[]): Readonly<Reco
 export const flag = (name: string): FlagField => ({ is: 'flag', name });
 export const yesNo = (name: string): YesNoField => ({ is: 'yesNo', name });
 export const text = (name: string, longest: number, more: More<TextField> = {}): TextField => ({ is: 'text', name, longest, ...more });
-export const id = (of?: 'ingredient' | 'lot' | 'place', longest?: number): IdField => ({
+export const id = (of?: IdOf, longest?: number): IdField => ({
   is: 'id',
   ...(of ? { of } : {}),
   ...(longest ? { longest } : {}),

@@ -23,8 +23,9 @@ export type FatState = (typeof fatStates)[number];
 
 export const goesOnMoments = ['shaping', 'hot', 'cooled', 'serving'] as const;
 export const goesOnBefore = ['wait', 'bakeStep'] as const;
+export type GoesOnMoment = (typeof goesOnMoments)[number];
 /** When a wash, filling, topping or dust goes on: in shaping, before a numbered wait after cutting or a bake step, or after the oven. */
-export type GoesOn = { readonly at: (typeof goesOnMoments)[number] } | { readonly at: (typeof goesOnBefore)[number]; readonly n: number };
+export type GoesOn = { readonly at: GoesOnMoment } | { readonly at: (typeof goesOnBefore)[number]; readonly n: number };
 
 /** Every gram outside the blend is a row, for the batch as written. */
 export type Row = {
@@ -77,18 +78,23 @@ export type Chill = {
   readonly targetC: number;
   readonly waits: readonly Wait[];
 };
+/** Cut by one measure, across. */
+export const acrossShapes = ['round', 'hexagon', 'heart'] as const;
+/** Cut for the pan that the bake names. */
+export const panShapes = ['lining', 'lid', 'base', 'side', 'lattice'] as const;
 /** What a knife, a wheel or a cutter takes out of a sheet. */
 export type CutShape =
   | { readonly kind: 'rectangle'; readonly widthMm: number; readonly lengthMm: number }
   /** Strips of a width, cut across at an angle. */
   | { readonly kind: 'diamond'; readonly widthMm: number; readonly angleDeg: number }
-  | { readonly kind: 'round' | 'hexagon' | 'heart'; readonly acrossMm: number }
+  | { readonly kind: (typeof acrossShapes)[number]; readonly acrossMm: number }
   | { readonly kind: 'triangle'; readonly baseMm: number; readonly heightMm: number }
   /** One closed line, a pair of numbers a point. */
   | { readonly kind: 'outline'; readonly pointsMm: readonly (readonly number[])[] };
 export const portionForms = ['ball', 'drop', 'pressed', 'poured'] as const;
+export type PortionForm = (typeof portionForms)[number];
 /** What is weighed and not cut. A ball stands as high as it is; what is dropped or pressed as its part's thickness; batter to a level in its pan. */
-export type PortionShape = { readonly kind: 'portion'; readonly pieceG: number; readonly form: (typeof portionForms)[number] };
+export type PortionShape = { readonly kind: 'portion'; readonly pieceG: number; readonly form: PortionForm };
 /** What is cut for the pan that the bake names. */
 export type PanShape =
   | { readonly kind: 'lining'; readonly overhangMm: number }

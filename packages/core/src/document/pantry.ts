@@ -1,4 +1,22 @@
-import { allergen, byName, day, either, flag, group, id, list, maybe, number, plainly, share, text, uuid, word, yesNo } from './field.js';
+import {
+  allergen,
+  byName,
+  day,
+  either,
+  flag,
+  group,
+  id,
+  keysOf,
+  list,
+  maybe,
+  number,
+  plainly,
+  share,
+  text,
+  uuid,
+  word,
+  yesNo,
+} from './field.js';
 import { leftOvers } from './bake.js';
 import { basisWords } from '../facts/fact.js';
 import type { DocumentOf, NumberField } from './field.js';
@@ -139,11 +157,15 @@ export const gumWords = {
   chiaMeal: 'ground chia',
 } as const;
 export type GumName = keyof typeof gumWords;
-const glutenWords = {
-  free: 'no grain in it by nature; that is a belief, not a proof',
-  needsProof: 'grain can be in it: every lot needs a report',
+/** Strictest first: a mixture is as strict as its strictest part. */
+export const glutenWords = {
   contains: 'contains gluten, never for a bake here',
+  needsProof: 'grain can be in it: every lot needs a report',
+  free: 'no grain in it by nature; that is a belief, not a proof',
 } as const;
+export type GlutenClass = keyof typeof glutenWords;
+export const strictestGluten = (classes: readonly GlutenClass[]): GlutenClass =>
+  keysOf(glutenWords).find((one) => classes.includes(one)) ?? 'free';
 
 const { label, measured, judgement } = basisWords;
 const correctionWords = { label, measured, judgement };

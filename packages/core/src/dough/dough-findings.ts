@@ -20,7 +20,7 @@ import type { Window } from '../facts/families.js';
 import type { Finding, FindingCode } from '../findings/finding.js';
 import type { Ingredient } from '../document/pantry.js';
 import type { Portion } from '../ingredient/mixture.js';
-import type { BakersPercents, DoughResult } from './dough.js';
+import type { BakersPercents, DoughResult } from './dough-result.js';
 import type { Case } from '../document/case.js';
 
 /** What a dough is judged from. */

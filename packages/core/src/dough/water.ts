@@ -100,6 +100,9 @@ const moistureAsSold = (one: Ingredient): number => (isProteinType(one) ? flourM
 
 export type SpreadOfWater = { readonly cause: 'thirst' | 'moisture' | 'egg' | 'cup'; readonly sdG: number };
 
+/** How an amount was measured. */
+export type MeasuredBy = 'weight' | 'cup' | 'piece';
+
 /**
  * How far the right water may be off, and why: each thing it hangs on, one standard deviation, largest first.
  *
@@ -110,7 +113,7 @@ export type SpreadOfWater = { readonly cause: 'thirst' | 'moisture' | 'egg' | 'c
  */
 export function spreadOfWater(
   blend: readonly Portion[],
-  rows: readonly { readonly portion: Portion; readonly by: 'weight' | 'cup' | 'piece' }[],
+  rows: readonly { readonly portion: Portion; readonly by: MeasuredBy }[],
   wants: WaterWants,
   thirstSd: number | undefined,
   blendByCup: boolean,

@@ -1,6 +1,7 @@
 import { cupFilling, cupSpread } from '../facts/cups.js';
 import { eggSizes, eggSpread, massMeasures, packMeasures, vagueMeasures, volumeMeasures } from '../facts/measures.js';
 import { does, eggOf, isBakingPowder, isEgg, isYeast } from '../ingredient/roles.js';
+import { metricVolumes, vagueVolumes } from './measures.js';
 import type { Ingredient } from '../document/pantry.js';
 import type { CupFilling } from '../units/volume.js';
 import type { VagueName } from './measures.js';
@@ -76,7 +77,7 @@ export function massOfAmount(
     }
     case 'vague': {
       const [low, usual, high] = vagueMeasures.values[measure.of];
-      const inMl = ['glass', 'drizzle', 'drop', 'splash'].includes(measure.of);
+      const inMl = vagueVolumes.has(measure.of);
       const gPerMl = inMl ? (densityOf(ingredient, filling)?.gPerMl ?? null) : 1;
       if (gPerMl === null) return null;
       const mine = own[measure.of];
@@ -99,7 +100,7 @@ export function massOfAmount(
       const cv = LIQUID.has(ingredient.kind)
         ? 0.02
         : Math.hypot(cupSpread.values.person, cupSpread.values.each / Math.sqrt(Math.max(1, count)), cupSpread.values.density);
-      const metric = ['millilitre', 'centilitre', 'decilitre', 'litre'].includes(measure.of);
+      const metric = metricVolumes.has(measure.of);
       return many(
         ml * density.gPerMl,
         cv,

@@ -1,18 +1,24 @@
 /** A measure as it is written, in several languages, and what it stands for. */
 export type Measure =
-  | { readonly kind: 'mass'; readonly of: 'gram' | 'kilogram' | 'milligram' | 'ounce' | 'pound' }
+  | { readonly kind: 'mass'; readonly of: MassName }
   | { readonly kind: 'volume'; readonly of: VolumeName }
   | { readonly kind: 'vague'; readonly of: VagueName }
-  | { readonly kind: 'pack'; readonly of: 'stick' | 'sachet' | 'block' | 'cube' | 'container' };
+  | { readonly kind: 'pack'; readonly of: PackName };
+type MassName = 'gram' | 'kilogram' | 'milligram' | 'ounce' | 'pound';
+type PackName = 'stick' | 'sachet' | 'block' | 'cube' | 'container';
 export type VolumeName =
   | 'cup' | 'cupMetric' | 'cupBrazil' | 'cupJapan' | 'tablespoon' | 'tablespoonMetric' | 'tablespoonAustralia' | 'teaspoon' | 'teaspoonMetric'
   | 'dessertspoon' | 'fluidOunce' | 'fluidOunceUk' | 'pint' | 'pintUk' | 'quart' | 'millilitre' | 'centilitre' | 'decilitre' | 'litre'; // prettier-ignore
-export type VagueName = 'glass' | 'pinch' | 'dash' | 'handful' | 'knob' | 'drizzle' | 'drop' | 'splash';
+export const vagueMeasureNames = ['glass', 'pinch', 'dash', 'handful', 'knob', 'drizzle', 'drop', 'splash'] as const;
+export type VagueName = (typeof vagueMeasureNames)[number];
+/** Of them, those meant in ml. */
+export const vagueVolumes: ReadonlySet<string> = new Set<VagueName>(['glass', 'drizzle', 'drop', 'splash']);
+export const metricVolumes: ReadonlySet<string> = new Set<VolumeName>(['millilitre', 'centilitre', 'decilitre', 'litre']);
 
-const mass = (of: 'gram' | 'kilogram' | 'milligram' | 'ounce' | 'pound'): Measure => ({ kind: 'mass', of });
+const mass = (of: MassName): Measure => ({ kind: 'mass', of });
 const volume = (of: VolumeName): Measure => ({ kind: 'volume', of });
 const vague = (of: VagueName): Measure => ({ kind: 'vague', of });
-const pack = (of: 'stick' | 'sachet' | 'block' | 'cube' | 'container'): Measure => ({ kind: 'pack', of });
+const pack = (of: PackName): Measure => ({ kind: 'pack', of });
 
 /**
  * Every written form, longest first where one begins another. `exact` case only for T and t: a capital T is a tablespoon.

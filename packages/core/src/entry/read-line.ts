@@ -6,6 +6,7 @@ import { massOfAmount } from './mass-of-amount.js';
 import { readAmount } from './read-amount.js';
 import { readName } from './read-name.js';
 import { juiceOf, usual } from '../facts/usual.js';
+import { metricVolumes } from './measures.js';
 import type { Ingredient, Pantry } from '../document/pantry.js';
 import type { PartOfList } from '../facts/line-words.js';
 import type { CupFilling } from '../units/volume.js';
@@ -125,12 +126,12 @@ function partsOf(text: string): { amount: WrittenAmount | null; rest: string; pi
   const back = measured ? null : backAmount(text);
   const rest = measured ? measured.rest : back ? back.before : text;
   const second = added(measured, rest);
-  const outranks = weighed && (weighed.measure?.kind === 'mass' || (weighed.measure?.kind === 'volume' && metric.has(weighed.measure.of)));
+  const outranks =
+    weighed && (weighed.measure?.kind === 'mass' || (weighed.measure?.kind === 'volume' && metricVolumes.has(weighed.measure.of)));
   const amount = outranks ? weighed : (second?.amount ?? measured ?? back?.amount ?? null);
   const egg = measured && measured.measure === null ? flaxEggs(rest) : null;
   return { amount, rest: second?.rest ?? rest, ...(egg ? { piece: egg } : {}) };
 }
-const metric: ReadonlySet<string> = new Set(['millilitre', 'centilitre', 'decilitre', 'litre']);
 
 /** `1 x 7 g sachet dried yeast`, `2 x 400 g tins`: so many of that weight. */
 function packOfMass(front: WrittenAmount): WrittenAmount {

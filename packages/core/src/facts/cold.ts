@@ -1,6 +1,6 @@
 import { fact, table } from './fact.js';
 import type { Wrap } from '../document/formula.js';
-import type { PlaceKind } from '../document/kitchen.js';
+import type { PlaceKind } from '../document/kitchen-words.js';
 
 export const placeHeatTransfer = table<Record<PlaceKind, { readonly top: number; readonly bottom: number }>>(
   {

@@ -1,4 +1,4 @@
-import type { Family } from './families.js';
+import type { Family } from './family.js';
 
 const PRACTICE =
   'windows: common practice, no source; water factor, Outlook zone and, where nothing is rolled, the working window: judgement';

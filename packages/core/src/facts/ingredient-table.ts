@@ -1,3 +1,4 @@
+import type { GlutenClass } from '../document/pantry.js';
 import type { Basis } from './fact.js';
 
 /**
@@ -11,7 +12,7 @@ export type IngredientRow = readonly [
   per100G: readonly [number, number, number, number, number, number, number, number, number],
   sodiumMg: number, spooned: number | null, packed: number | null, pieceG: number | null,
   waterHold: number | null, setsAtC: number | null, grit: number | null, flavour: number | null, xanthan: number | null,
-  allergens: readonly string[], gluten: 'free' | 'needsProof' | 'contains', basis: Basis, source: string,
+  allergens: readonly string[], gluten: GlutenClass, basis: Basis, source: string,
 ];
 
 export const ingredientRows: readonly IngredientRow[] = [

@@ -1,6 +1,6 @@
 import { fact, table } from './fact.js';
 import type { TrayLayer } from '../document/formula.js';
-import type { TrayMaterial } from '../document/kitchen.js';
+import type { TrayMaterial } from '../document/kitchen-words.js';
 
 export const ovenConvection = table(
   { static: 8.5, deck: 8.5, fan: 17 },

@@ -4,7 +4,8 @@ import type { Basis } from '../facts/fact.js';
 export const stageNames = ['blend', 'dough', 'chill', 'sheet', 'bake', 'keep'] as const;
 export type StageName = (typeof stageNames)[number];
 /** note: worth knowing; watch: a worse bake is likely; fix: will go wrong, or not possible in this kitchen. */
-export type Level = 'note' | 'watch' | 'fix';
+const levels = ['note', 'watch', 'fix'] as const;
+export type Level = (typeof levels)[number];
 
 export const findingCodes = [
   'gluten.contains',
@@ -140,15 +141,14 @@ export type Finding = {
 /** A value with its spread. */
 export type Estimate = { readonly value: number; readonly sd: number; readonly basis: Basis };
 
+export type StageState = 'good' | 'watch' | 'fix' | 'waiting';
 /** Waiting: this stage could not be worked out, through its own input (`problem`) or an earlier stage's. */
 export type Stage<R> =
-  | { readonly state: 'good' | 'watch' | 'fix'; readonly result: R; readonly findings: readonly Finding[] }
+  | { readonly state: Exclude<StageState, 'waiting'>; readonly result: R; readonly findings: readonly Finding[] }
   | { readonly state: 'waiting'; readonly problem?: { readonly path: string; readonly message: string } };
 
-const levels: readonly Level[] = ['note', 'watch', 'fix'];
-
 /** A stage's state is its worst finding; a note counts as good. */
-export function stateOf(findings: readonly Finding[]): 'good' | 'watch' | 'fix' {
+export function stateOf(findings: readonly Finding[]): Exclude<StageState, 'waiting'> {
   const worst = Math.max(0, ...findings.map((finding) => levels.indexOf(finding.level)));
   return worst === 2 ? 'fix' : worst === 1 ? 'watch' : 'good';
 }

@@ -1,6 +1,7 @@
 import { InputError, within } from '../errors.js';
 import { allergensOf } from './allergens.js';
 import { compositionBy, mixedBehaviour, mixedComposition, portionOf, sumG } from './mixture.js';
+import { strictestGluten } from '../document/pantry.js';
 import type { Blend } from '../document/formula.js';
 import type { Composition, Ingredient, Origin, Pantry } from '../document/pantry.js';
 import type { Preparation } from '../document/preparation.js';
@@ -147,10 +148,9 @@ export function fromDough(
 function made(portions: readonly Portion[], leftG: number) {
   const used = portions.filter(({ amountG }) => amountG > 0);
   const strictest: readonly Origin[] = ['animal', 'egg', 'milk', 'honey', 'microbe', 'mineral', 'plant'];
-  const glutens = ['contains', 'needsProof', 'free'] as const;
   return {
     allergens: allergensOf(used).map(({ code, possible }) => (possible ? `${code}:possible` : code)),
-    gluten: glutens.find((gluten) => used.some(({ ingredient }) => ingredient.gluten === gluten)) ?? ('free' as const),
+    gluten: strictestGluten(used.map(({ ingredient }) => ingredient.gluten)),
     origin: strictest.find((origin) => used.some(({ ingredient }) => ingredient.origin === origin)) ?? ('plant' as const),
     parts: used.map(({ ingredient, amountG, lot }) => ({
       ingredientId: ingredient.id,

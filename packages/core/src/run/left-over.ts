@@ -3,6 +3,7 @@ import { evaluateDough } from '../evaluate.js';
 import { fridgeC } from '../facts/keeping.js';
 import { leftOverDays } from '../facts/keeping-dough.js';
 import { daysAfter } from '../units/days.js';
+import { stageNames } from '../findings/finding.js';
 import type { Begins, LeftOver, RunStep } from '../document/bake.js';
 import type { Formula } from '../document/formula.js';
 import type { Kitchen, Place } from '../document/kitchen.js';
@@ -115,7 +116,6 @@ export function factorOfKept(what: Begins['what'], amountG: number, evaluation: 
 }
 
 const firstStage: Readonly<Record<Begins['what'], RunStep['stage']>> = { dough: 'sheet', shaped: 'bake' };
-const stages: readonly RunStep['stage'][] = ['blend', 'dough', 'chill', 'sheet', 'bake', 'keep'];
 
 /**
  * The steps that are left for a run that begins from what another left. The oven is lit first where it was lit before.
@@ -126,8 +126,8 @@ const stages: readonly RunStep['stage'][] = ['blend', 'dough', 'chill', 'sheet',
  * Source   the stage at which such a lot goes on.
  */
 export function stepsFrom(steps: readonly RunStep[], what: Begins['what']): RunStep[] {
-  const from = stages.indexOf(firstStage[what]);
-  const left = steps.filter(({ stage, key }) => stages.indexOf(stage) >= from || (key === 'chilledC' && what === 'dough'));
+  const from = stageNames.indexOf(firstStage[what]);
+  const left = steps.filter(({ stage, key }) => stageNames.indexOf(stage) >= from || (key === 'chilledC' && what === 'dough'));
   const on = left.find(({ key }) => key === 'ovenOn');
   if (!on) return left;
   const rest = left.filter(({ key }) => key !== 'ovenOn' && !key.endsWith('+'));

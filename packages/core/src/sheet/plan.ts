@@ -1,6 +1,6 @@
 import { InputError, within } from '../errors.js';
 import { doughDensity, sheetProportion } from '../facts/dough.js';
-import { isOfDough } from '../document/formula.js';
+import { isOfDough, panShapes } from '../document/formula.js';
 import { rollInFatDensity } from '../facts/laminating.js';
 import { cutterWebMm, pieRim, rerollDustShare } from '../facts/sheet.js';
 import { baseOf, freeFormOf, latticeOf, lidOf, liningOf, sideStripOf } from '../pan/pan.js';
@@ -51,7 +51,7 @@ const cutKinds: ReadonlySet<string> = new Set(['rectangle', 'diamond', 'round', 
 /** What a knife or a wheel cuts leaves no dough between pieces. */
 const knifeCut: ReadonlySet<string> = new Set(['rectangle', 'diamond', 'triangle', 'hexagon']);
 export const isCutShape = (shape: Shape): shape is CutShape => cutKinds.has(shape.kind);
-const panKinds: ReadonlySet<string> = new Set(['lining', 'lid', 'base', 'side', 'lattice']);
+const panKinds: ReadonlySet<string> = new Set(panShapes);
 export const isPanShape = (shape: Shape): shape is PanShape => panKinds.has(shape.kind);
 
 /** Fat that is folded in, of all that a sheet is rolled from. */

@@ -19,7 +19,7 @@ import type { DoughResult } from '../dough/dough.js';
 import type { Family } from '../facts/families.js';
 import type { Finding } from '../findings/finding.js';
 import type { LaminateResult } from './lamination.js';
-import type { SheetResult } from './sheet.js';
+import type { SheetResult } from './sheet-result.js';
 import type { Case } from '../document/case.js';
 
 /** Everything worth saying of a sheet, its pieces, its trays and its layers. */

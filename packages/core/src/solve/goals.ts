@@ -18,11 +18,14 @@ import type { BlendItem, BlendSpec, BlendWish } from './blend-spec.js';
 /** What a baker may ask of a blend, in the order it is offered. */
 export const goalKeys = ['bend', 'flavour', 'grit', 'cost', 'protein', 'fibre', 'water', 'starch', 'away'] as const;
 export type GoalKey = (typeof goalKeys)[number];
-export type Strength = 'must' | 'want' | 'nice';
+export const strengths = ['must', 'want', 'nice'] as const;
+export type Strength = (typeof strengths)[number];
+export const ways = ['atLeast', 'atMost'] as const;
+export const reaches = ['here', 'all'] as const;
 /** `key` is one of goalKeys, or 'taste:<ingredient id>' for a share of that flour to keep. Shares 0..1, cost per kg in the smallest coin. */
 export type BlendGoal = {
   readonly key: GoalKey | `taste:${string}`;
-  readonly way: 'atLeast' | 'atMost';
+  readonly way: (typeof ways)[number];
   readonly value: number;
   readonly strength: Strength;
 };

@@ -16,7 +16,8 @@ import type { SwapGroup } from '../facts/swaps.js';
 import type { Allergen } from '../ingredient/allergens.js';
 
 /** What a swap holds, g in the dough rows. */
-export type HeldTotals = { readonly fat: number; readonly water: number; readonly sugars: number; readonly sodium: number };
+const heldNames = ['sodium', 'sugars', 'fat', 'water'] as const;
+export type HeldTotals = Readonly<Record<(typeof heldNames)[number], number>>;
 
 export type RowSwap = {
   readonly edits: readonly Edit[];
@@ -38,7 +39,6 @@ const SHOWN_G = 0.02;
 const SHOWN_MOVE_G = 0.05;
 /** A trace of salt or sugar up to this is let go where no row of its kind is there to take it. */
 const TRACE_G = 1;
-const heldNames = ['sodium', 'sugars', 'fat', 'water'] as const;
 const memberOf = {
   fat: 'fatShare',
   water: 'waterShare',

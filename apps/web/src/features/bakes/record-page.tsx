@@ -13,7 +13,7 @@ import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { useQuery } from '@tanstack/react-query';
-import { findingsOf, handWordOrder, wordsFor, type HandWord } from '@north-leaf/core';
+import { findingsOf, handWordOrder, wordsFor, type HandWord, type RatedWhat } from '@north-leaf/core';
 import type { FormulaVersion } from '@north-leaf/contracts';
 import { Controller, useForm } from 'react-hook-form';
 import { useNavigate, useSearchParams } from 'react-router';
@@ -118,7 +118,7 @@ function Form({ version, roomC, humidityShare }: { version: FormulaVersion; room
     );
   };
 
-  const stars = (name: 'crisp' | 'tender' | 'liked', label: string) => (
+  const stars = (name: RatedWhat, label: string) => (
     <Box sx={{ display: 'grid', gridTemplateColumns: '150px 1fr', alignItems: 'center', minHeight: 40 }}>
       <Box id={`${name}-label`}>{label}</Box>
       <Controller

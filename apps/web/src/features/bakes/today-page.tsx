@@ -16,11 +16,12 @@ import {
   stepWords,
   type Kitchen,
   type RunState,
+  type StageState,
 } from '@north-leaf/core';
 import type { FormulaName, PantryBook, Run } from '@north-leaf/contracts';
 import { ErrorPage } from '../../platform/error-page';
 import { usePreferences } from '../../platform/preferences';
-import { Leaf, type LeafState } from '../../ui/leaf';
+import { Leaf } from '../../ui/leaf';
 import { Page } from '../../ui/page';
 import { Ribbon } from '../../ui/ribbon';
 import { formulaNamesQuery, versionQuery } from '../formulas/api';
@@ -323,7 +324,7 @@ function Next({ running, now, zone }: { running: readonly Going[]; now: number; 
   );
 }
 
-type Care = { readonly key: string; readonly state: LeafState; readonly text: string; readonly to: string };
+type Care = { readonly key: string; readonly state: StageState; readonly text: string; readonly to: string };
 
 /** Lots that end, lots without proof, ovens not measured for long. */
 function LookAfter() {

@@ -1,5 +1,5 @@
 import { create } from 'zustand';
-import type { BlendGoal, Formula, Strength } from '@north-leaf/core';
+import type { BlendGoal, Formula } from '@north-leaf/core';
 import type { FoundBlends } from '@north-leaf/contracts';
 
 /** A wish as it stands on the board: it may be put down without being forgotten. */
@@ -60,5 +60,3 @@ export async function runSearch(
     if (!running.signal.aborted) set({ failed: (error as Error).message, running: null });
   }
 }
-
-export const strengths: readonly Strength[] = ['must', 'want', 'nice'];

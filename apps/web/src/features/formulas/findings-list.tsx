@@ -14,8 +14,9 @@ import {
   type Pantry,
   type Place,
   type StageName,
+  type StageState,
 } from '@north-leaf/core';
-import { Leaf, stateWords, type LeafState } from '../../ui/leaf';
+import { Leaf, stateWords } from '../../ui/leaf';
 import { describeEdits } from './describe-changes';
 import { stageLabels } from './stages';
 
@@ -98,7 +99,7 @@ type CardProps = {
 function FindingCard({ finding, here, formula, pantry, places, onApply, onStage, stale }: CardProps) {
   const { palette } = useTheme();
   const { what, why, change } = wordsFor(finding);
-  const state: LeafState = finding.level === 'note' ? 'good' : finding.level;
+  const state: StageState = finding.level === 'note' ? 'good' : finding.level;
   return (
     <Box data-code={finding.code} sx={{ borderTop: `1px solid ${palette.divider}`, py: 2, display: 'grid', gap: 1 }}>
       {finding.change && (

@@ -8,13 +8,13 @@ import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import { useTheme } from '@mui/material/styles';
-import { stageNames } from '@north-leaf/core';
+import { stageNames, type StageState } from '@north-leaf/core';
 import type { FormulaListItem } from '@north-leaf/contracts';
 import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
 import { Link, useNavigate } from 'react-router';
 import { ErrorPage } from '../../platform/error-page';
 import { usePreferences } from '../../platform/preferences';
-import { Leaf, stateWords, type LeafState } from '../../ui/leaf';
+import { Leaf, stateWords } from '../../ui/leaf';
 import { Page } from '../../ui/page';
 import { showQuantity } from '../../ui/quantity';
 import { UnitToggle } from '../../ui/unit-toggle';
@@ -92,7 +92,7 @@ export function FormulasPage() {
         )}
       </Suspense>
       <Box sx={{ display: 'flex', gap: 5, pt: 3 }} aria-label="Key">
-        {(Object.keys(stateWords) as LeafState[]).slice(0, 3).map((state) => (
+        {(Object.keys(stateWords) as StageState[]).slice(0, 3).map((state) => (
           <Leaf key={state} state={state} label />
         ))}
       </Box>

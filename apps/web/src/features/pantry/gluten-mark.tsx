@@ -1,10 +1,10 @@
 import Box from '@mui/material/Box';
 import { useTheme } from '@mui/material/styles';
-import type { GlutenProof, Lot } from '@north-leaf/core';
-import { Leaf, type LeafState } from '../../ui/leaf';
+import type { GlutenProof, Lot, StageState } from '@north-leaf/core';
+import { Leaf } from '../../ui/leaf';
 import { showDay } from '../../ui/money';
 
-const states: Partial<Record<GlutenProof, LeafState>> = {
+const states: Partial<Record<GlutenProof, StageState>> = {
   proven: 'good',
   certified: 'good',
   old: 'watch',

@@ -12,11 +12,21 @@ import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import TextField from '@mui/material/TextField';
 import { useTheme } from '@mui/material/styles';
-import { costPerG, findIngredients, glutenLimitOf, glutenProof, lotsInUse, type Kitchen, type Lot, kindWords } from '@north-leaf/core';
+import {
+  costPerG,
+  findIngredients,
+  glutenLimitOf,
+  glutenProof,
+  lotsInUse,
+  type Kitchen,
+  type Lot,
+  kindWords,
+  type StageState,
+} from '@north-leaf/core';
 import type { PantryBook } from '@north-leaf/contracts';
 import { GlutenMark } from './gluten-mark';
 import { LotForm } from './lot-form';
-import { Leaf, stateWords, type LeafState } from '../../ui/leaf';
+import { Leaf, stateWords } from '../../ui/leaf';
 import { showDay, showMoney, showStock } from '../../ui/money';
 
 /** Every lot: its proof, what was measured, what is left, what it cost. */
@@ -155,7 +165,7 @@ export function LotsList({ book, kitchen }: { book: PantryBook; kitchen: Kitchen
         </Box>
       )}
       <Box sx={{ display: 'flex', gap: 5, pt: 3, flexWrap: 'wrap', fontSize: 13 }} aria-label="Key">
-        {(Object.keys(stateWords) as LeafState[]).slice(0, 3).map((state) => (
+        {(Object.keys(stateWords) as StageState[]).slice(0, 3).map((state) => (
           <Leaf key={state} state={state} label />
         ))}
         <span>Hollow ring: no grain in it, but nobody has shown so. Your limit counts, in every formula.</span>

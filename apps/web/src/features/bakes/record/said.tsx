@@ -6,7 +6,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { DateTime } from 'luxon';
 import { v4 } from 'uuid';
-import { bakedSymptoms, standingEvents, symptoms, type Happened } from '@north-leaf/core';
+import { bakedSymptoms, standingEvents, symptoms, type Happened, ratedWhats } from '@north-leaf/core';
 import type { Run } from '@north-leaf/contracts';
 import { benchIso } from '../../../platform/bench-clock';
 import { handWordLabels } from '../../../ui/words';
@@ -35,7 +35,7 @@ export function Said({ bake, zone }: { bake: Run; zone: string }) {
         return line(
           <>
             {what.after === 'fresh' ? 'Fresh' : `After ${what.after} ${what.after === 1 ? 'day' : 'days'}`}:{' '}
-            {(['crisp', 'tender', 'liked'] as const)
+            {ratedWhats
               .flatMap((axis) => (what[axis] === undefined ? [] : [`${axis} ${'●'.repeat(what[axis])}${'○'.repeat(5 - what[axis])}`]))
               .join(', ')}
           </>,
@@ -65,14 +65,12 @@ export function Said({ bake, zone }: { bake: Run; zone: string }) {
   );
 }
 
-const axes = ['crisp', 'tender', 'liked'] as const;
-
 /** A rating after days, what was noticed, a note: each an event of its own. */
 export function AddTo({ bake }: { bake: Run }) {
   const add = useAddEvents(bake.id);
   const daysSince = Math.max(0, Math.floor(DateTime.now().diff(DateTime.fromISO(bake.startedAt), 'days').days));
   const [days, setDays] = useState(String(daysSince));
-  const [dots, setDots] = useState<Readonly<Partial<Record<(typeof axes)[number], number>>>>({});
+  const [dots, setDots] = useState<Readonly<Partial<Record<(typeof ratedWhats)[number], number>>>>({});
   const [symptom, setSymptom] = useState('');
   const [note, setNote] = useState('');
   const n = /^\d+$/.test(days.trim()) ? Number(days) : NaN;
@@ -108,7 +106,7 @@ export function AddTo({ bake }: { bake: Run }) {
             onChange={({ target }) => setDays(target.value)}
             slotProps={{ htmlInput: { inputMode: 'numeric', style: { width: 90 } } }}
           />
-          {axes.map((axis) => (
+          {ratedWhats.map((axis) => (
             <TextField
               key={axis}
               select

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import Box from '@mui/material/Box';
-import { stepWords, type StepProgress } from '@north-leaf/core';
+import { stepWords, type StepProgress, type AgainstWord } from '@north-leaf/core';
 import { usePreferences } from '../../../platform/preferences';
 import { crustTones } from '../../../ui/theme';
 import { Answers } from './answers';
@@ -25,7 +25,7 @@ export function LookStep({ run, progress, advance }: Props) {
   const at = (door?.endedAt ?? door?.beganAt ?? now) + (step.min ?? 0) * 60_000;
   const early = at - now > 30_000;
   const { sign, why } = stepWords(step, benchShow(units));
-  const tell = async (against: 'paler' | 'asShown' | 'darker') => {
+  const tell = async (against: AgainstWord) => {
     await run.say(
       { stepKey: step.key, what: { kind: 'looked', against, ...(tone === undefined ? {} : { topTone: tone }) } },
       { stepKey: step.key, what: { kind: 'stepEnded' } },

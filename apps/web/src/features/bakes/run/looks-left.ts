@@ -1,5 +1,5 @@
 import { wrap } from 'comlink';
-import { toneSeen, type RunStep } from '@north-leaf/core';
+import { toneSeen, type RunStep, type AgainstWord } from '@north-leaf/core';
 import { benchNow } from '../../../platform/bench-clock';
 import { say, stateOfRun, useRuns } from './run-store';
 import type { PlanRunApi } from './plan-run.worker';
@@ -9,12 +9,7 @@ import type { RunInHand } from './use-run';
  * Plans the looks that are left after one that did not take it out, and says so at that look. It takes a moment, in a worker: the run goes
  * on meanwhile with the looks that it had.
  */
-export async function planLooksLeft(
-  run: RunInHand,
-  look: RunStep,
-  against: 'paler' | 'asShown' | 'darker',
-  topTone?: number,
-): Promise<void> {
+export async function planLooksLeft(run: RunInHand, look: RunStep, against: AgainstWord, topTone?: number): Promise<void> {
   const door = doorOf(run.state.steps, look);
   if (door === null) return;
   const since = (at: number) => (at - door) / 60_000;

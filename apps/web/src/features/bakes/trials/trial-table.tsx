@@ -3,7 +3,7 @@ import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
-import { measureWords, type MeasuredWhat, type RowUse } from '@north-leaf/core';
+import { measureWords, type MeasuredWhat, type RowUse, ratedWhats } from '@north-leaf/core';
 import type { FormulaVersion } from '@north-leaf/contracts';
 import { usePreferences, type UnitSystem } from '../../../platform/preferences';
 import { showQuantity } from '../../../ui/quantity';
@@ -86,7 +86,7 @@ function rowsOf(links: readonly Link[], units: UnitSystem, nameOf: (ingredientId
       const [raw, baked] = [measured(bake, 'rawG'), measured(bake, 'bakedG')];
       return raw && baked ? `${((1 - baked / raw) * 100).toFixed(1)} %` : undefined;
     }),
-    ...(['crisp', 'tender', 'liked'] as const).map((axis) =>
+    ...ratedWhats.map((axis) =>
       of(axis[0]!.toUpperCase() + axis.slice(1), ({ bake }) => {
         const dots = last(bake, (one) => (one.kind === 'rated' && one.after === 'fresh' ? one[axis] : undefined));
         return dots === undefined ? undefined : `${'●'.repeat(dots)}${'○'.repeat(5 - dots)}`;

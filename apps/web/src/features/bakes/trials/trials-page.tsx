@@ -10,7 +10,7 @@ import { useInfiniteQuery, useQueries, useQuery } from '@tanstack/react-query';
 import { wrap, type Remote } from 'comlink';
 import { DateTime } from 'luxon';
 import { useSearchParams } from 'react-router';
-import { asBaked, type Change, type Effect, type Explanation, type RecordedBake } from '@north-leaf/core';
+import { asBaked, type Change, type Effect, type Explanation, type RecordedBake, ratedWhats } from '@north-leaf/core';
 import type { Bake } from '@north-leaf/contracts';
 import { ErrorPage } from '../../../platform/error-page';
 import { usePreferences, type UnitSystem } from '../../../platform/preferences';
@@ -192,7 +192,7 @@ function Section({ link: { bake, version }, zone }: { link: Link; zone: string }
         {mm === null ? 'thickness not known' : `${showQuantity(mm, 'length', units)} ${bakedMm === undefined ? 'forecast' : 'measured'}`}
         <br />
         tone {top.toFixed(1)} {tone === undefined ? 'forecast' : 'seen'}
-        {(['crisp', 'tender', 'liked'] as const).map((axis) => (
+        {ratedWhats.map((axis) => (
           <Box key={axis} sx={{ display: 'flex', justifyContent: 'space-between' }}>
             <span>{axis}</span>
             <span aria-label={rated?.[axis] === undefined ? 'not rated' : `${rated[axis]} of 5`}>

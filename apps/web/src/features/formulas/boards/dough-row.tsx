@@ -25,6 +25,9 @@ import {
   type RowSwap,
   type RowUse,
   isSoaked,
+  keysOf,
+  type GoesOnMoment,
+  type HeldTotals,
 } from '@north-leaf/core';
 import { usePreferences } from '../../../platform/preferences';
 import { Choice } from '../../../ui/choice';
@@ -218,7 +221,7 @@ function RowDetails({ index, row, name }: { index: number; row: Row; name: strin
   );
 }
 
-const moments: Readonly<Record<'shaping' | 'hot' | 'cooled' | 'serving', string>> = {
+const moments: Readonly<Record<GoesOnMoment, string>> = {
   shaping: 'in shaping',
   hot: 'hot from the oven',
   cooled: 'once cooled',
@@ -323,12 +326,12 @@ function Swap({ index, name }: { index: number; name: string }) {
   );
 }
 
-const heldWords = { fat: 'fat', water: 'water', sugars: 'sugar', sodium: 'salt' } as const;
+const heldWords: Readonly<Record<keyof HeldTotals, string>> = { fat: 'fat', water: 'water', sugars: 'sugar', sodium: 'salt' };
 
 function SwapAnswer({ swap, title, onSwap, onLeave }: { swap: RowSwap; title: string; onSwap: () => void; onLeave: () => void }) {
   const units = usePreferences((state) => state.units);
   const grams = (g: number) => showQuantity(g, 'mass', units);
-  const saltOf = (name: keyof typeof heldWords, g: number) => (name === 'sodium' ? g * 2.54 : g);
+  const saltOf = (name: keyof HeldTotals, g: number) => (name === 'sodium' ? g * 2.54 : g);
   return (
     <Box role="status" sx={{ bgcolor: 'leaf.well', borderRadius: '8px', p: 2, fontSize: 13.5, display: 'grid', gap: 1 }}>
       <b>{title}</b>
@@ -337,7 +340,7 @@ function SwapAnswer({ swap, title, onSwap, onLeave }: { swap: RowSwap; title: st
         {swap.alsoMoves.map(({ name, byG }) => `; ${name.toLowerCase()} ${byG > 0 ? '+' : '−'}${grams(Math.abs(byG))}`).join('')}
       </span>
       <Box sx={{ display: 'grid', gridTemplateColumns: 'auto 1fr 1fr', columnGap: 3, fontVariantNumeric: 'tabular-nums' }}>
-        {(['fat', 'water', 'sugars', 'sodium'] as const).flatMap((name) => [
+        {keysOf(heldWords).flatMap((name) => [
           <span key={name}>{heldWords[name]}</span>,
           <Box key={`${name}0`} sx={{ textAlign: 'right' }}>
             {grams(saltOf(name, swap.before[name]))}

@@ -10,7 +10,14 @@ import { hazardsOf, type Blend, type Ingredient, type Pantry, type PartOfList, t
 import { Choice } from '../../../ui/choice';
 import { SearchField } from '../../../ui/search-field';
 import { ingredientOptions } from '../../pantry/api';
-import type { ReadyLine } from './list-reader';
+
+/** A line as it was read, and as the baker put it right. */
+export type ReadyLine = ReadLine & {
+  readonly key: string;
+  readonly leftOut: boolean;
+  readonly corrected: boolean;
+  /** What the label of its box says is in it. */ readonly box: Blend | null;
+};
 
 /** What a baker put right in one line. */
 export type Correction = {

@@ -14,7 +14,6 @@ import {
   plainName,
   readList,
   slipsIn,
-  type Blend,
   type CupFilling,
   type Family,
   type Kitchen,
@@ -23,11 +22,13 @@ import {
   type ReadLine,
   type Slip,
   usual,
+  vagueVolumes,
 } from '@north-leaf/core';
 import { Choice } from '../../../ui/choice';
 import { useKitchenChange } from '../../kitchen/api';
 import { OwnIngredientForm } from '../../pantry/doors';
 import { ListLine, partName, type Correction } from './list-line';
+import type { ReadyLine } from './list-line';
 
 const LabelReader = lazy(async () => ({ default: (await import('./label-reader')).LabelReader }));
 /** What a spoon or cup of a box weighs, whatever is in it. */
@@ -47,14 +48,6 @@ type Reading = {
   /** A wheat formula is read here. */ readonly wheat?: boolean;
 };
 export type ListReading = ReturnType<typeof useListReading>;
-/** A line as it was read, and as the baker put it right. */
-export type ReadyLine = ReadLine & {
-  readonly key: string;
-  readonly leftOut: boolean;
-  readonly corrected: boolean;
-  /** What the label of its box says is in it. */ readonly box: Blend | null;
-};
-
 /** A list as it was pasted, line by line: what was understood, what is doubtful, what is ready to be used. */
 export function useListReading({ kitchen, pantry, family, wheat = false }: Reading) {
   const [text, setText] = useState('');
@@ -249,8 +242,6 @@ function putRight(
   };
 }
 
-const inMl = new Set(['glass', 'drizzle', 'drop', 'splash']);
-
 /** A vague measure is asked about once, and kept for the kitchen. */
 function AskMeasure({ measure, onSet }: { measure: string; onSet: (value: number) => void }) {
   const [text, setText] = useState('');
@@ -278,7 +269,7 @@ function AskMeasure({ measure, onSet }: { measure: string; onSet: (value: number
           },
         }}
       />
-      <span>{inMl.has(measure) ? 'ml' : 'g'}</span>
+      <span>{vagueVolumes.has(measure) ? 'ml' : 'g'}</span>
       <Button size="small" type="submit" variant="outlined" disabled={!fine}>
         Remember
       </Button>

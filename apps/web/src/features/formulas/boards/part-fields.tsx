@@ -1,5 +1,6 @@
 import { useRef } from 'react';
 import Button from '@mui/material/Button';
+import type { acrossShapes } from '@north-leaf/core';
 import { figureOf, type CutShape, type Part, type Shape } from '@north-leaf/core';
 import { notify } from '../../../platform/notices';
 import { usePreferences } from '../../../platform/preferences';
@@ -130,7 +131,7 @@ function PairedSize() {
   const parts = useFormula().sheet.parts;
   const first = parts[0]!.shape;
   if (!('acrossMm' in first)) return null;
-  const cutAs = (kind: 'round' | 'heart' | 'hexagon') =>
+  const cutAs = (kind: (typeof acrossShapes)[number]) =>
     useDraft.getState().edit(`pair:${newKey()}`, (now) => parts.flatMap((_, i) => setValue(`/sheet/parts/${i}/shape/kind`, kind)(now)));
   return (
     <FieldRow label="Across">

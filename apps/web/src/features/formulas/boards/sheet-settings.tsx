@@ -4,7 +4,17 @@ import Button from '@mui/material/Button';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
-import { editsBetween, families, isCutShape, laminated, roundTo, type DockPattern, type Formula, type Sheet } from '@north-leaf/core';
+import {
+  editsBetween,
+  families,
+  isCutShape,
+  laminated,
+  roundTo,
+  type DockPattern,
+  type Formula,
+  type Sheet,
+  isPanShape,
+} from '@north-leaf/core';
 import { usePreferences } from '../../../platform/preferences';
 import { Choice } from '../../../ui/choice';
 import { FieldRow } from '../../../ui/field-row';
@@ -139,8 +149,7 @@ function Cut({ drawn }: { drawn: DrawnSheet | null }) {
   const { edit } = useDraft.getState();
   const what = goodsOf(formula);
   const pan = formula.bake.panId;
-  const usesPan =
-    formula.sheet.parts.some(({ shape }) => ['lining', 'lid', 'base', 'side', 'lattice'].includes(shape.kind)) || what === 'poured';
+  const usesPan = formula.sheet.parts.some(({ shape }) => isPanShape(shape)) || what === 'poured';
   const pieceG = drawn?.plan.pieceDoughG ?? 40;
   return (
     <>

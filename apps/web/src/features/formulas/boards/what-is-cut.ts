@@ -9,6 +9,7 @@ import {
   type Pan,
   type Part,
   type Shape,
+  type PortionForm,
 } from '@north-leaf/core';
 import { newKey } from './new-key';
 
@@ -90,7 +91,7 @@ function partsFor(what: Goods, formula: Formula, pieceG: number, cutters: readon
   });
   const { overhangMm, stripOverlapMm, stripMm, gapMm } = pieRim.values;
   const lining = () => part({ kind: 'lining', overhangMm });
-  const portion = (form: 'ball' | 'drop' | 'pressed' | 'poured', more: Partial<Part> = {}) =>
+  const portion = (form: PortionForm, more: Partial<Part> = {}) =>
     part({ kind: 'portion', pieceG: Math.max(1, Math.round(pieceG)), form }, more);
   switch (what) {
     case 'rectangle':
