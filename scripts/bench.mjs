@@ -220,7 +220,7 @@ if (wants('evaluate.lineMs')) {
 
 if (wants('run.stateMs', 'run.feelMs', 'learn.ovenMs')) {
   const { bakeCaseFor, bowlDough, learnedOven, runState, runSteps } = await core('index.js');
-  const steps = runSteps(demoCrackerV2, demoKitchen, pantry, evaluate(demoCrackerV2, demoKitchen, pantry));
+  const steps = runSteps({ formula: demoCrackerV2, kitchen: demoKitchen, pantry }, evaluate(demoCrackerV2, demoKitchen, pantry));
   const events = Array.from({ length: 400 }, (_, i) => ({
     id: String(i).padStart(4, '0'),
     at: new Date(1_764_000_000_000 + i * 1000).toISOString(),
@@ -229,7 +229,7 @@ if (wants('run.stateMs', 'run.feelMs', 'learn.ovenMs')) {
   }));
   const state = cpuMs(() => runState(steps, events, 0.1), 10);
   line('run.stateMs', state.toFixed(2), 'ms CPU', '4', `${steps.length} steps from 400 events, at every press`);
-  const bowl = cpuMs(() => bowlDough(demoCrackerV2, steps, [], demoKitchen, pantry), 40);
+  const bowl = cpuMs(() => bowlDough({ formula: demoCrackerV2, kitchen: demoKitchen, pantry }, steps, []), 40);
   line('run.feelMs', bowl.toFixed(2), 'ms CPU', '8', `the dough in the bowl; ${(bowl / state).toFixed(1)} times the state`);
   const theCase = bakeCaseFor(demoCrackerV2, demoKitchen, pantry);
   const loads = Array.from({ length: 12 }, (_, i) => ({

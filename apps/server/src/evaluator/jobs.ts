@@ -48,7 +48,7 @@ export function evaluated(job: EvaluatorJob): EvaluatorAnswer<EvaluatorJob> {
   const open = findingsOf(evaluation).find(({ unsafe, code }) => unsafe && !confirmed.includes(code));
   if (open) return { unsafe: open.code };
   try {
-    const steps = runSteps(batch, kitchen, pantry, evaluation, looks);
+    const steps = runSteps({ formula: batch, kitchen, pantry }, evaluation, looks);
     return { factor, steps: begins ? stepsFrom(steps, begins.what) : steps };
   } catch (error) {
     // A formula that cannot be worked out today is refused at its field.

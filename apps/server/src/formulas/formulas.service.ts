@@ -281,7 +281,7 @@ export class FormulasService {
       throw new ApiError('invalid', 'This version was never worked out to the end of its bake.');
     const ingredient =
       isBaked && evaluation.bake.state !== 'waiting'
-        ? fromBake(id, name, from, dough, evaluation.bake.result.end.moistureShare)
+        ? fromBake({ id, name }, from, dough, evaluation.bake.result.end.moistureShare)
         : fromDough(id, name, from, dough);
     await this.pantry.storeOwn(id, 0, ingredient);
     return id;
@@ -292,7 +292,7 @@ export class FormulasService {
     const { formula, pantry, evaluation } = await this.version(formulaId, version);
     if (evaluation.bake.state === 'waiting') throw new ApiError('invalid', 'This version was never worked out to the end of its bake.');
     const dough = portionsOf(formula, pantry);
-    const crumb = fromBake(id, name, { formulaId, version }, dough, evaluation.bake.result.end.moistureShare);
+    const crumb = fromBake({ id, name }, { formulaId, version }, dough, evaluation.bake.result.end.moistureShare);
     return this.pantry.storeOwn(id, 0, crumb);
   }
 

@@ -24,7 +24,7 @@ afterAll(async () => app?.close());
 const pantry = { ingredients: publishedIngredients(), lots: {} };
 let n = 0;
 const newKey = () => `k${n++}`;
-const starter = (family = 'tartlet') => starterFormula(families[family]!, 'Six tartlets', demoKitchen, pantry, newKey);
+const starter = (family = 'tartlet') => starterFormula(families[family]!, 'Six tartlets', { kitchen: demoKitchen, pantry }, newKey);
 const body = (formula: Formula, versionId = randomUUID()) => ({ versionId, why: 'test', formula });
 
 describe('a new formula', () => {
@@ -51,7 +51,7 @@ describe('a new formula', () => {
       { ingredientId: 'butter_unsalted', massG: 180, written: '180 g butter' },
       { ingredientId: 'salt_fine', massG: 4, written: '4 g salt' },
     ];
-    const { formula } = trialFromWheat(list, families['short_savoury']!, 'First trial', demoKitchen, pantry, newKey);
+    const { formula } = trialFromWheat(list, { family: families['short_savoury']!, name: 'First trial' }, { kitchen: demoKitchen, pantry }, newKey);
     await http().put(`/api/formulas/${randomUUID()}`).send(body(formula)).expect(200);
   });
 

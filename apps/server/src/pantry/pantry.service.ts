@@ -182,7 +182,7 @@ export class PantryService {
     const pantry = await this.whole();
     // A bake of long ago may name what the pantry has no more: then nothing can be taken.
     const known = [...formula.blend.rows, ...formula.rows].every(({ ingredientId }) => pantry.ingredients[ingredientId]);
-    const now = known ? [...together(stockUses(formula, factor, weighed, pantry, bags)), ...besides] : [];
+    const now = known ? [...together(stockUses({ formula, factor }, weighed, pantry, bags)), ...besides] : [];
     if (sameUses(before, now)) return;
     await this.uses.delete({ bakeId });
     await this.uses.insert(...now.map((use) => ({ bakeId, at, ...use })));

@@ -56,19 +56,14 @@ export function doJob(job: SolverJob, engine: LinearEngine): SolverAnswer<Solver
     return [...(ofOven ? [ofOven] : []), ...goodsFromBakes(family.id, family.bakes, known, pantry)];
   }
   const { formula, kitchen, pantry, search } = job;
-  const { spec, leftOut } = blendSpecFor(formula, families[formula.family]!, kitchen, pantry, search);
+  const { spec, leftOut } = blendSpecFor({ formula, family: families[formula.family]!, kitchen, pantry }, search);
   const stepG = kitchen.scaleStepG;
   const batch = { batchG: Math.max(stepG, roundTo(formula.blendG, stepG)), stepG };
   if (job.kind === 'findBlends') return { answer: findBlends(spec, engine, { most: MOST_ANSWERS, batch }), leftOut };
   const reading = decodeLabelLoosely(job.label, engine);
   if (reading.status !== 'read') return { answer: { status: 'gaveUp' }, leftOut };
   // What the box holds is known by the same measures as what is looked for, whether it may be used here or not.
-  const everything = blendSpecFor(
-    { ...formula, blend: { ...formula.blend, rows: [] } },
-    families[formula.family]!,
-    { ...kitchen, guests: [] },
-    { ...pantry, lots: {} },
-    { ...search, goals: [], reach: 'all' },
+  const everything = blendSpecFor({ formula: { ...formula, blend: { ...formula.blend, rows: [] } }, family: families[formula.family]!, kitchen: { ...kitchen, guests: [] }, pantry: { ...pantry, lots: {} } }, { ...search, goals: [], reach: 'all' }
   );
   const brings = new Map(everything.spec.items.map((item) => [item.id, item]));
   const box = job.label.items.map(({ id }) => brings.get(id) ?? { id, brings: {} });

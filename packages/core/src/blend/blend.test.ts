@@ -118,7 +118,7 @@ describe('a blend from how it was found', () => {
 
 describe('one flour for another', () => {
   const at = (id: string) => aFormula().blend.rows.findIndex(({ ingredientId }) => ingredientId === id);
-  const swap = (from: string, to: string, formula = aFormula()) => swapFlour(formula, cracker, kitchen, pantry, at(from), to);
+  const swap = (from: string, to: string, formula = aFormula()) => swapFlour({ formula, family: cracker, kitchen, pantry }, at(from), to);
 
   it('by mass, with its water (hand sum: 134.4 g x (0.80 - 0.68) x 0.62 = 10.0 g more)', () => {
     const { edits, pourByG, wantsAfterG, wantsBeforeG } = swap('sorghum', 'teff');

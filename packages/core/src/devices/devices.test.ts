@@ -120,8 +120,8 @@ describe('lines and bytes of other scales', () => {
 describe('a stand-in probe in a kitchen that is not what it seems', () => {
   it('comes from the room to where it is', () => {
     const course = { min: [0, 10], atC: [22, 12] };
-    expect(probeReading(course, 10, 0.1, 23, seeded(1))).toBeGreaterThan(20);
-    expect(Math.abs(probeReading(course, 10, 40, 23, seeded(1)) - 12)).toBeLessThan(0.6);
+    expect(probeReading(course, { atMin: 10, inS: 0.1 }, 23, seeded(1))).toBeGreaterThan(20);
+    expect(Math.abs(probeReading(course, { atMin: 10, inS: 40 }, 23, seeded(1)) - 12)).toBeLessThan(0.6);
   });
   it('the same seed hides the same truth, another another', () => {
     const hidden = (seed: number) => hiddenKitchen(demoKitchen, 'Sorghum crisp', seed);

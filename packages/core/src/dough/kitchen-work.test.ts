@@ -158,7 +158,7 @@ describe('order of mixing', () => {
   it.each(Object.values(families).map((family) => [family.id, family] as const))(
     '%s has a first order that takes every gram once',
     (_id, family) => {
-      const formula = starterFormula(family, 'Trial', kitchen, { ...pantry, lots: {} }, keys());
+      const formula = starterFormula(family, 'Trial', { kitchen, pantry: { ...pantry, lots: {} } }, keys());
       for (const [key, share] of mixedShares(formula)) expect({ key, share: Number(share.toFixed(6)) }).toEqual({ key, share: 1 });
       for (const step of formula.mix) expect(mixWords(step, formula, pantry)).not.toMatch(/undefined|NaN/);
     },
@@ -185,13 +185,13 @@ describe('order of mixing', () => {
   });
 
   it('another school moves how fat goes in and the order, never a gram', () => {
-    const before = starterFormula(families['galette']!, 'Trial', kitchen, { ...pantry, lots: {} }, keys());
+    const before = starterFormula(families['galette']!, 'Trial', { kitchen, pantry: { ...pantry, lots: {} } }, keys());
     for (const school of schools) {
-      const after = mixedBySchool(before, families['galette']!, school, pantry, keys());
+      const after = mixedBySchool(before, { family: families['galette']!, school }, pantry, keys());
       expect(after.rows.map(({ amountG }) => amountG)).toEqual(before.rows.map(({ amountG }) => amountG));
       for (const [, share] of mixedShares(after)) expect(share).toBeCloseTo(1, 9);
     }
-    const creamed = mixedBySchool(before, families['galette']!, 'cream', pantry, keys());
+    const creamed = mixedBySchool(before, { family: families['galette']!, school: 'cream' }, pantry, keys());
     expect(creamed.rows.find(({ fat }) => fat)).toMatchObject({ fat: { state: 'creamed' }, atC: 19 });
     expect(creamed.mix[0]!.act).toBe('cream');
   });

@@ -122,7 +122,7 @@ describe('a formula from a list', () => {
   );
   const amounts = list.map(({ ingredientId, mass, written }) => ({ ingredientId: ingredientId!, massG: mass!.massG, written }));
   let n = 0;
-  const made = formulaFromList(aFormula(), amounts, pantry, () => `n${n++}`, 'instead');
+  const made = formulaFromList(aFormula(), amounts, pantry, { newKey: () => `n${n++}`, how: 'instead' });
 
   it('makes flours and gums the blend and the rest rows, keeps the dust, and can be worked out', () => {
     expect(made.blend.rows.map(({ ingredientId }) => ingredientId)).toEqual(['sorghum', 'tapioca_starch', 'xanthan']);
@@ -136,7 +136,7 @@ describe('a formula from a list', () => {
     expect(resultOf(worked(made), 'dough').doughG).toBeCloseTo(made.blendG + 78.9 + 113.4, 0);
   });
   it('added to what there is keeps every gram of it', () => {
-    const both = formulaFromList(aFormula(), amounts, pantry, () => `n${n++}`, 'besides');
+    const both = formulaFromList(aFormula(), amounts, pantry, { newKey: () => `n${n++}`, how: 'besides' });
     expect(both.blendG).toBeCloseTo(240 + made.blendG, 1);
     expect(both.rows.length).toBe(aFormula().rows.length + 2);
   });
@@ -146,13 +146,13 @@ describe('a formula from a list', () => {
       { ingredientId: 'tapioca_starch', massG: 100, written: '200 g flour', sdG: 40 },
       { ingredientId: 'rice_white', massG: 50, written: '50 g rice flour' },
     ];
-    const { blend, blendEntered } = formulaFromList(aFormula(), box, pantry, () => `n${n++}`, 'instead');
+    const { blend, blendEntered } = formulaFromList(aFormula(), box, pantry, { newKey: () => `n${n++}`, how: 'instead' });
     expect(blend.uncertainShare).toEqual([30 / 250, 40 / 250]);
     expect(blendEntered?.text).toBe('200 g flour; 50 g rice flour');
     expect(made.blend.uncertainShare).toBeUndefined();
   });
   it('without flour leaves the blend alone', () => {
-    const only = formulaFromList(aFormula(), [{ ingredientId: 'honey', massG: 20, written: 'honey' }], pantry, () => 'k', 'instead');
+    const only = formulaFromList(aFormula(), [{ ingredientId: 'honey', massG: 20, written: 'honey' }], pantry, { newKey: () => 'k', how: 'instead' });
     expect(only.blend).toEqual(aFormula().blend);
   });
 });

@@ -113,11 +113,11 @@ describe('what is made here', () => {
   });
   it('a crumb keeps the dry matter of its dough', () => {
     const dough = [portionOf(pantry, '', 'sorghum', 60), portionOf(pantry, '', 'water', 40)];
-    const one = fromBake('c1', 'Crumb', { formulaId: 'f', version: 2 }, dough, 0.03);
+    const one = fromBake({ id: 'c1', name: 'Crumb' }, { formulaId: 'f', version: 2 }, dough, 0.03);
     const raw = mixedComposition(dough);
     expect(one.composition.starchShare / one.composition.proteinShare).toBeCloseTo(raw.starchShare / raw.proteinShare, 9);
     expect(sum(one)).toBeCloseTo(1, 9);
-    expect(() => fromBake('c1', 'Crumb', { formulaId: 'f', version: 2 }, dough, 0.9)).toThrow(/moistureShare|from 0/);
+    expect(() => fromBake({ id: 'c1', name: 'Crumb' }, { formulaId: 'f', version: 2 }, dough, 0.9)).toThrow(/moistureShare|from 0/);
   });
   it('is judged by what went into it: a proven lot inside proves it, an open question inside shows', () => {
     const made = fromPreparation({ ...jam, rows: [{ key: 'a', ingredientId: 'millet', amountG: 100 }], boiledOffG: 0 }, pantry);

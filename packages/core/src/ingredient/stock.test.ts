@@ -10,18 +10,14 @@ const sum = (uses: readonly { usedG: number }[]) => uses.reduce((total, { usedG 
 
 describe('what a bake takes from the shelf', () => {
   it('what was planned, times the batch (hand sum: 240 x 0.56 x 1.5 = 201.6 g)', () => {
-    expect(stockUses(aFormula(), 1.5, {}, withLots(lot('a')))).toEqual([{ rowKey: 'b1', lotId: 'a', usedG: expect.closeTo(201.6, 9) }]);
+    expect(stockUses({ formula: aFormula(), factor: 1.5 }, {}, withLots(lot('a')))).toEqual([{ rowKey: 'b1', lotId: 'a', usedG: expect.closeTo(201.6, 9) }]);
   });
   it('what was weighed, where it was', () => {
-    expect(stockUses(aFormula(), 1, { b1: 120 }, withLots(lot('a')))).toEqual([{ rowKey: 'b1', lotId: 'a', usedG: 120 }]);
-    expect(stockUses(aFormula(), 1, { b1: 0 }, withLots(lot('a')))).toEqual([]);
+    expect(stockUses({ formula: aFormula(), factor: 1 }, { b1: 120 }, withLots(lot('a')))).toEqual([{ rowKey: 'b1', lotId: 'a', usedG: 120 }]);
+    expect(stockUses({ formula: aFormula(), factor: 1 }, { b1: 0 }, withLots(lot('a')))).toEqual([]);
   });
   it('the open lot first, the next where it ends; the last gives what is left over however little it was thought to hold', () => {
-    const uses = stockUses(
-      aFormula(),
-      1,
-      {},
-      withLots(lot('closed', { onHandG: 50 }), lot('open', { openedOn: '2026-11-01', onHandG: 40 })),
+    const uses = stockUses({ formula: aFormula(), factor: 1 }, {}, withLots(lot('closed', { onHandG: 50 }), lot('open', { openedOn: '2026-11-01', onHandG: 40 }))
     );
     expect(uses.map(({ lotId, usedG }) => [lotId, Math.round(usedG * 10) / 10])).toEqual([
       ['open', 40],
@@ -31,12 +27,12 @@ describe('what a bake takes from the shelf', () => {
   });
   it('the lot that a row names before all others, and none where the kitchen has none', () => {
     const named = aFormula({ '/blend/rows/0/lotId': 'b' });
-    expect(stockUses(named, 1, {}, withLots(lot('a', { openedOn: '2026-01-01' }), lot('b')))[0]!.lotId).toBe('b');
-    expect(stockUses(aFormula(), 1, {}, withLots())).toEqual([]);
+    expect(stockUses({ formula: named, factor: 1 }, {}, withLots(lot('a', { openedOn: '2026-01-01' }), lot('b')))[0]!.lotId).toBe('b');
+    expect(stockUses({ formula: aFormula(), factor: 1 }, {}, withLots())).toEqual([]);
   });
   it('two rows of one ingredient share what is there', () => {
     const formula = aFormula({ '/rows/8': { key: 'r9', ingredientId: 'sorghum', amountG: 10, use: 'topping' } });
-    const uses = stockUses(formula, 1, {}, withLots(lot('a', { onHandG: 140, openedOn: '2026-01-01' }), lot('b')));
+    const uses = stockUses({ formula, factor: 1 }, {}, withLots(lot('a', { onHandG: 140, openedOn: '2026-01-01' }), lot('b')));
     expect(uses.filter(({ lotId }) => lotId === 'a').reduce((total, { usedG }) => total + usedG, 0)).toBeCloseTo(140, 9);
     expect(sum(uses)).toBeCloseTo(144.4, 9);
   });
@@ -48,16 +44,16 @@ describe('what a bake takes from the shelf', () => {
       ingredients: { ...within.ingredients, [demoPreparation.id]: fromPreparation(demoPreparation, within) },
     };
     const formula = aFormula({ '/rows/2': { key: 'r3', ingredientId: demoPreparation.id, amountG: 10, use: 'topping' } });
-    expect(stockUses(formula, 1, {}, made)).toEqual([{ rowKey: 'r3', lotId: 's', usedG: expect.closeTo((10 * 20) / 105, 9) }]);
+    expect(stockUses({ formula, factor: 1 }, {}, made)).toEqual([{ rowKey: 'r3', lotId: 's', usedG: expect.closeTo((10 * 20) / 105, 9) }]);
   });
   it('each bag gives what was weighed from it where one was emptied and the next begun', () => {
     const two = withLots(lot('a', { onHandG: 60 }), lot('b'));
-    const uses = stockUses(aFormula(), 1, { b1: 134 }, two, { b1: { a: 50, b: 84 } });
+    const uses = stockUses({ formula: aFormula(), factor: 1 }, { b1: 134 }, two, { b1: { a: 50, b: 84 } });
     expect(uses.filter(({ rowKey }) => rowKey === 'b1')).toEqual([
       { rowKey: 'b1', lotId: 'a', usedG: 50 },
       { rowKey: 'b1', lotId: 'b', usedG: 84 },
     ]);
     // One bag named is as before: what it cannot give, the next does.
-    expect(stockUses(aFormula(), 1, { b1: 134 }, two, { b1: { a: 134 } })).toEqual(stockUses(aFormula(), 1, { b1: 134 }, two));
+    expect(stockUses({ formula: aFormula(), factor: 1 }, { b1: 134 }, two, { b1: { a: 134 } })).toEqual(stockUses({ formula: aFormula(), factor: 1 }, { b1: 134 }, two));
   });
 });

@@ -7,6 +7,7 @@ import type { Formula } from '../document/formula.js';
 import type { Kitchen } from '../document/kitchen.js';
 import type { Pantry } from '../document/pantry.js';
 import type { DoughResult } from '../dough/dough.js';
+import type { Case } from '../document/case.js';
 
 /**
  * The dough as it is in the bowl at this moment: what was weighed, what is still to come as planned, what was skipped not at all.
@@ -18,12 +19,7 @@ import type { DoughResult } from '../dough/dough.js';
  *
  * @param formula as the run was planned, already scaled
  */
-export function bowlDough(
-  formula: Formula,
-  steps: readonly RunStep[],
-  events: readonly BakeEvent[],
-  kitchen: Kitchen,
-  pantry: Pantry,
+export function bowlDough({ formula, kitchen, pantry }: Pick<Case, 'formula' | 'kitchen' | 'pantry'>, steps: readonly RunStep[], events: readonly BakeEvent[]
 ): { readonly dough: DoughResult; readonly formula: Formula; readonly heldG: number } | null {
   const made = asBaked(formula, events);
   const state = runState(steps, events, kitchen.scaleStepG);

@@ -8,6 +8,7 @@ import type { Formula } from '../document/formula.js';
 import type { Kitchen } from '../document/kitchen.js';
 import type { Pantry } from '../document/pantry.js';
 import type { DoughResult } from '../dough/dough.js';
+import type { Case } from '../document/case.js';
 
 export type Dose = { readonly name: string; readonly amountG: number };
 /** What to add after a hand's word; null: leave it as it is. */
@@ -38,13 +39,7 @@ export type FeelAnswer = {
  * @param inG what went into the bowl: water of pours and what rows brought (getsG) as it stands now
  * @param before words said before this one, dry and wet
  */
-export function feelAnswer(
-  word: HandWord,
-  dough: DoughResult,
-  inG: { readonly getsG: number; readonly heldG: number; readonly dosesGiven: number },
-  formula: Formula,
-  kitchen: Kitchen,
-  pantry: Pantry,
+export function feelAnswer(word: HandWord, dough: DoughResult, inG: { readonly getsG: number; readonly heldG: number; readonly dosesGiven: number }, { formula, kitchen, pantry }: Pick<Case, 'formula' | 'kitchen' | 'pantry'>
 ): FeelAnswer {
   if (dough.rightHandWords.includes(word) || inG.dosesGiven >= 2) return null;
   const learned = learnedOf(kitchen, 'thirstFactor', formula.blend.name)?.value ?? 1;

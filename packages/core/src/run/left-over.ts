@@ -10,6 +10,7 @@ import type { Kitchen, Place } from '../document/kitchen.js';
 import type { Pantry } from '../document/pantry.js';
 import type { DoughResult } from '../dough/dough.js';
 import type { Evaluation } from '../evaluate.js';
+import type { Case } from '../document/case.js';
 
 export type KeptFor = {
   /** Calendar day, 2026-11-25. */ readonly useByOn: string;
@@ -26,15 +27,7 @@ export type KeptFor = {
  *
  * @param on the day it is kept on, 2026-11-25
  */
-export function keptFor(
-  what: LeftOver,
-  amountG: number,
-  placeId: string,
-  on: string,
-  formula: Formula,
-  kitchen: Kitchen,
-  pantry: Pantry,
-  evaluation: Evaluation,
+export function keptFor({ what, amountG, placeId, on }: { readonly what: LeftOver; readonly amountG: number; readonly placeId: string; readonly on: string }, { formula, kitchen, pantry }: Pick<Case, 'formula' | 'kitchen' | 'pantry'>, evaluation: Evaluation
 ): KeptFor {
   const place = kitchen.places.find(({ id }) => id === placeId);
   // Food is judged by what is known today, whatever core worked the version out.

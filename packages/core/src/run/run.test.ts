@@ -24,8 +24,8 @@ import type { BakeEvent, Happened, RunStep } from '../document/bake.js';
 import type { Formula } from '../document/formula.js';
 
 const pantry = { ingredients: publishedIngredients(), lots: Object.fromEntries(demoLots.map((lot) => [lot.id, lot])) };
-const stepsOf = (formula: Formula, looks?: Parameters<typeof runSteps>[4]) =>
-  runSteps(formula, demoKitchen, pantry, evaluate(formula, demoKitchen, pantry), looks);
+const stepsOf = (formula: Formula, looks?: Parameters<typeof runSteps>[2]) =>
+  runSteps({ formula, kitchen: demoKitchen, pantry }, evaluate(formula, demoKitchen, pantry), looks);
 const known = new Map<Formula, RunStep[]>();
 /** Worked out once: a whole formula is much work. */
 function knownSteps(formula: Formula): RunStep[] {
@@ -114,7 +114,7 @@ describe('the last roll of a laminated sheet', () => {
 describe('steps of a run', () => {
   const starters = Object.values(families).map((family) => {
     let n = 0;
-    return [family.id, starterFormula(family, family.name, demoKitchen, pantry, () => `k${++n}`)] as const;
+    return [family.id, starterFormula(family, family.name, { kitchen: demoKitchen, pantry }, () => `k${++n}`)] as const;
   });
 
   it.each([['demo crackers', demoCrackerV2], ['demo puff', demoPuffSticks], ...starters] as const)(
@@ -337,7 +337,7 @@ describe('a hand’s word in grams', () => {
   const { dough } = evaluate(demoCrackerV2, demoKitchen, pantry);
   if (dough.state === 'waiting') throw new Error('the demo is worked out');
   const answer = (word: Parameters<typeof feelAnswer>[0], getsG: number, dosesGiven = 0) =>
-    feelAnswer(word, dough.result, { getsG, heldG: 15, dosesGiven }, demoCrackerV2, demoKitchen, pantry);
+    feelAnswer(word, dough.result, { getsG, heldG: 15, dosesGiven }, { formula: demoCrackerV2, kitchen: demoKitchen, pantry });
 
   it('dry words give water, wet ones blend with the salt and gum it thins; clean gives nothing', () => {
     expect(answer('cracks', 87)).toMatchObject({ adds: 'water', dose: 1 });
@@ -372,7 +372,7 @@ describe('a hand’s word in grams', () => {
     const twice = scaled(demoCrackerV2, 2);
     const big = evaluate(twice, demoKitchen, pantry).dough;
     if (big.state === 'waiting') throw new Error('the demo is worked out');
-    const said = feelAnswer('sticks', big.result, { getsG: 250, heldG: 30, dosesGiven: 0 }, twice, demoKitchen, pantry)!;
+    const said = feelAnswer('sticks', big.result, { getsG: 250, heldG: 30, dosesGiven: 0 }, { formula: twice, kitchen: demoKitchen, pantry })!;
     expect(said.totalG / answer('sticks', 125)!.totalG).toBeCloseTo(2, 6);
   });
 });
@@ -380,7 +380,7 @@ describe('a hand’s word in grams', () => {
 describe('the dough in the bowl', () => {
   const planned = evaluate(demoCrackerV2, demoKitchen, pantry).dough;
   if (planned.state === 'waiting') throw new Error('the demo is worked out');
-  const bowl = (events: readonly BakeEvent[]) => bowlDough(demoCrackerV2, crackers, events, demoKitchen, pantry)!;
+  const bowl = (events: readonly BakeEvent[]) => bowlDough({ formula: demoCrackerV2, kitchen: demoKitchen, pantry }, crackers, events)!;
 
   it('is the formula without its spoons before anything was weighed', () => {
     const { dough, heldG } = bowl([]);
@@ -430,7 +430,7 @@ describe('a formula as it was made', () => {
 describe('what a run leaves', () => {
   const evaluation = evaluate(demoCrackerV2, demoKitchen, pantry);
   const kept = (what: 'dough' | 'shaped' | 'baked', g: number, placeId: string) =>
-    keptFor(what, g, placeId, '2026-11-25', demoCrackerV2, demoKitchen, pantry, evaluation);
+    keptFor({ what, amountG: g, placeId, on: '2026-11-25' }, { formula: demoCrackerV2, kitchen: demoKitchen, pantry }, evaluation);
 
   it('keeps longer the colder it lies, and is enough for whole pieces', () => {
     expect([kept('dough', 100, 'table'), kept('dough', 100, 'fridge'), kept('dough', 100, 'freezer')].map(({ useByOn }) => useByOn)).toEqual(['2026-11-26', '2026-11-30', '2027-01-24']); // prettier-ignore
@@ -446,7 +446,7 @@ describe('what a run leaves', () => {
     const creamy = { ...demoCrackerV2, rows: [...demoCrackerV2.rows, topping] };
     const worked = evaluate(creamy, demoKitchen, pantry);
     const days = ['fridge', 'table', 'freezer'].map(
-      (place) => keptFor('baked', 60, place, '2026-11-25', creamy, demoKitchen, pantry, worked).useByOn,
+      (place) => keptFor({ what: 'baked', amountG: 60, placeId: place, on: '2026-11-25' }, { formula: creamy, kitchen: demoKitchen, pantry }, worked).useByOn,
     );
     expect(days).toEqual(['2026-11-28', '2026-11-25', '2027-01-24']);
     expect([needsColdOnceBaked(creamy, demoKitchen, pantry), needsColdOnceBaked(demoCrackerV2, demoKitchen, pantry)]).toEqual([
@@ -460,13 +460,13 @@ describe('what a run leaves', () => {
       ...demoCrackerV2,
       rows: [...demoCrackerV2.rows, { key: 'r9', ingredientId: 'egg_whole', amountG: 25, use: 'dough' as const }],
     };
-    const { useByOn } = keptFor('dough', 100, 'fridge', '2026-11-25', eggy, demoKitchen, pantry, evaluate(eggy, demoKitchen, pantry));
+    const { useByOn } = keptFor({ what: 'dough', amountG: 100, placeId: 'fridge', on: '2026-11-25' }, { formula: eggy, kitchen: demoKitchen, pantry }, evaluate(eggy, demoKitchen, pantry));
     expect(useByOn).toBe('2026-11-28');
   });
 
   it('crumb keeps as the goods do, an opened egg two days in the fridge and no night out of it; neither is pieces', () => {
     const of = (what: 'crumb' | 'egg', placeId: string) =>
-      keptFor(what, 25, placeId, '2026-11-25', demoCrackerV2, demoKitchen, pantry, evaluation);
+      keptFor({ what, amountG: 25, placeId, on: '2026-11-25' }, { formula: demoCrackerV2, kitchen: demoKitchen, pantry }, evaluation);
     expect(of('crumb', 'table')).toEqual({ useByOn: '2026-12-16', pieces: null });
     expect(['fridge', 'table', 'freezer'].map((place) => of('egg', place).useByOn)).toEqual(['2026-11-27', '2026-11-25', '2027-01-24']);
     expect(of('egg', 'fridge').pieces).toBeNull();

@@ -77,7 +77,7 @@ export function runState(
   const last = <K extends Happened['kind']>(kinds: readonly K[]) =>
     stood.findLast(({ what }) => (kinds as readonly string[]).includes(what.kind));
   const factor = (last(['scaled'])?.what as Extract<Happened, { kind: 'scaled' }> | undefined)?.factor ?? 1;
-  const progress = withLooksPlanned(steps, stood).map((step) => progressOf(step, stood, factor, scaleStepG, nameOf));
+  const progress = withLooksPlanned(steps, stood).map((step) => progressOf(step, stood, { factor, scaleStepG, nameOf }));
   const first = progress.findIndex(({ state }) => state === 'todo');
   const ended = last(['ended']);
   return {
@@ -99,7 +99,7 @@ const timeOf = (event: BakeEvent | undefined): number | null => (event ? Date.pa
 
 type NameOf = (ingredientId: string) => string | undefined;
 
-function progressOf(planned: RunStep, stood: readonly BakeEvent[], factor: number, scaleStepG: number, nameOf: NameOf): StepProgress {
+function progressOf(planned: RunStep, stood: readonly BakeEvent[], { factor, scaleStepG, nameOf }: { readonly factor: number; readonly scaleStepG: number; readonly nameOf: NameOf }): StepProgress {
   const own = stood.filter(({ stepKey }) => stepKey === planned.key);
   const step = asItIsNow(planned, stood, factor, nameOf);
   const weighed = own.flatMap(({ what }) => (what.kind === 'weighed' ? [what] : []));

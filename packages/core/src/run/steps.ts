@@ -8,6 +8,7 @@ import type { Kitchen } from '../document/kitchen.js';
 import type { Pantry } from '../document/pantry.js';
 import type { Evaluation } from '../evaluate.js';
 import type { Made, ResultsOf } from './made.js';
+import type { Case } from '../document/case.js';
 
 /**
  * The steps of a run: weighing in the order of the mix, the hand's word, cold, roll or folds, oven loads with their looks, cooling, rating.
@@ -22,12 +23,7 @@ import type { Made, ResultsOf } from './made.js';
  * @param formula as it will be made, already scaled
  * @param looks of the first load; none: one look about when it should be done
  */
-export function runSteps(
-  formula: Formula,
-  kitchen: Kitchen,
-  pantry: Pantry,
-  evaluation: Evaluation,
-  looks: readonly PlannedLook[] = [],
+export function runSteps({ formula, kitchen, pantry }: Pick<Case, 'formula' | 'kitchen' | 'pantry'>, evaluation: Evaluation, looks: readonly PlannedLook[] = []
 ): RunStep[] {
   const made: Made = { formula, kitchen, pantry, results: resultsOf(evaluation), looks };
   const steps = [

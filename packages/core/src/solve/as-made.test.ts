@@ -9,7 +9,7 @@ import type { BakeEvent, Happened, RunStep } from '../document/bake.js';
 
 const pantry = { ingredients: publishedIngredients(), lots: Object.fromEntries(demoLots.map((lot) => [lot.id, lot])) };
 const formula = demoCrackerV2;
-const steps: readonly RunStep[] = runSteps(formula, demoKitchen, pantry, evaluate(formula, demoKitchen, pantry));
+const steps: readonly RunStep[] = runSteps({ formula, kitchen: demoKitchen, pantry }, evaluate(formula, demoKitchen, pantry));
 const weighs = steps.filter(({ kind }) => kind === 'weigh');
 let n = 0;
 const event = (what: Happened, stepKey?: string): BakeEvent => ({
@@ -20,7 +20,7 @@ const event = (what: Happened, stepKey?: string): BakeEvent => ({
 });
 const weighed = ({ key, rowKey }: RunStep, addedG: number) => event({ kind: 'weighed', rowKey: rowKey!, addedG }, key);
 const taken = (events: readonly BakeEvent[], factor = 1, into = formula) =>
-  takenAsMade(into, { formula, factor, events, steps }, pantry, 0.1, () => `new${++n}`);
+  takenAsMade(into, { formula, factor, events, steps }, pantry, { scaleStepG: 0.1, newKey: () => `new${++n}` });
 const all = (factor: number, but: readonly string[] = []) =>
   weighs.filter(({ rowKey }) => !but.includes(rowKey!)).map((step) => weighed(step, (step.amountG! + (step.heldG ?? 0)) * factor));
 const water = formula.rows.find(({ ingredientId }) => ingredientId === 'water')!;

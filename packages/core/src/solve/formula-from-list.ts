@@ -17,6 +17,10 @@ export type ListedAmount = {
 /** In place of the dough there is, beside it, or around its blend: every line a row then. */
 export type ListUse = 'instead' | 'besides' | 'aroundBlend';
 
+/** How a list goes into a formula, and where new rows get their keys. */
+type ListWork = { readonly newKey: () => string; readonly how: ListUse };
+type Known = { readonly family: Family | undefined; readonly pantry: Pantry };
+
 /**
  * A formula with its blend and rows taken from a list: flours, starches and gums of the dough become the blend, everything else a row,
  * each with the use its heading gave it. Nuts stand in the blend where the family is of nuts, else beside it.
@@ -30,23 +34,18 @@ export type ListUse = 'instead' | 'besides' | 'aroundBlend';
  * Findings none.
  * Source   arithmetic; order of mixing by dough/mix.
  */
-export function formulaFromList(
-  formula: Formula,
-  list: readonly ListedAmount[],
-  pantry: Pantry,
-  newKey: () => string,
-  how: ListUse,
+export function formulaFromList(formula: Formula, list: readonly ListedAmount[], pantry: Pantry, { newKey, how }: ListWork
 ): Formula {
   const family = families[formula.family];
   const known = list.filter(({ ingredientId, massG }) => pantry.ingredients[ingredientId] && massG > 0);
   const ofDough = known.filter(({ part }) => part === undefined || part.use === 'dough');
   const isFlour = how === 'aroundBlend' ? () => false : floursOf(ofDough, family, pantry);
   const flours = joined(ofDough.filter((one) => isFlour(one)));
-  const rows = rowsOf(formula, known, isFlour, family, pantry, newKey, how);
+  const rows = rowsOf(formula, known, isFlour, { family, pantry }, { newKey, how });
   const kept =
     how === 'besides' ? formula.rows : formula.rows.filter(({ use }) => use === 'dust' && !rows.some((row) => row.use === 'dust'));
-  const made = withBlend({ ...formula, rows: [...kept, ...rows] }, flours, pantry, newKey, how);
-  return mixed(made, rows, family, pantry, newKey, how);
+  const made = withBlend({ ...formula, rows: [...kept, ...rows] }, flours, pantry, { newKey, how });
+  return mixed(made, rows, { family, pantry }, { newKey, how });
 }
 
 /** What of a list stands in the blend. Where nuts are the only flour there is, they are it. */
@@ -58,14 +57,7 @@ function floursOf(list: readonly ListedAmount[], family: Family | undefined, pan
   return (one) => set.has(one);
 }
 
-function rowsOf(
-  formula: Formula,
-  known: readonly ListedAmount[],
-  isFlour: (one: ListedAmount) => boolean,
-  family: Family | undefined,
-  pantry: Pantry,
-  newKey: () => string,
-  how: ListUse,
+function rowsOf(formula: Formula, known: readonly ListedAmount[], isFlour: (one: ListedAmount) => boolean, { family, pantry }: Known, { newKey, how }: ListWork
 ): Row[] {
   const others = joined(known.filter((one) => !isFlour(one)));
   // In a laminated formula the largest solid fat of a dough is what is folded in.
@@ -90,7 +82,7 @@ function rowsOf(
   });
 }
 
-function withBlend(formula: Formula, flours: readonly ListedAmount[], pantry: Pantry, newKey: () => string, how: ListUse): Formula {
+function withBlend(formula: Formula, flours: readonly ListedAmount[], pantry: Pantry, { newKey, how }: ListWork): Formula {
   const held =
     how === 'besides'
       ? formula.blend.rows.map(({ ingredientId, share }, i): ListedAmount => {
@@ -128,19 +120,13 @@ function withBlend(formula: Formula, flours: readonly ListedAmount[], pantry: Pa
 }
 
 /** Every row in one step of the mix, and none of it that names a row which is gone. */
-function mixed(
-  formula: Formula,
-  rows: readonly Row[],
-  family: Family | undefined,
-  pantry: Pantry,
-  newKey: () => string,
-  how: ListUse,
+function mixed(formula: Formula, rows: readonly Row[], { family, pantry }: Known, { newKey, how }: ListWork
 ): Formula {
   if (!family) return formula;
   if (how !== 'besides') {
     return family.school === 'oil'
       ? { ...formula, mix: defaultMix(formula, family, pantry, newKey) }
-      : mixedBySchool(formula, family, family.school, pantry, newKey);
+      : mixedBySchool(formula, { family, school: family.school }, pantry, newKey);
   }
   if (!isMixStructured(formula)) return formula;
   return rows.filter(({ use }) => use === 'dough').reduce((now, { key }) => ({ ...now, mix: mixWith(now, key, pantry) }), formula);

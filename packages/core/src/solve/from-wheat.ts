@@ -29,6 +29,7 @@ import type { Kitchen } from '../document/kitchen.js';
 import type { Pantry } from '../document/pantry.js';
 import type { ListedAmount } from './formula-from-list.js';
 import type { Family } from '../facts/families.js';
+import type { Case } from '../document/case.js';
 
 export const wheatStepCodes = ['blend', 'binder', 'water', 'fat', 'leavener', 'flavour', 'rest', 'trial'] as const;
 export type WheatStepCode = (typeof wheatStepCodes)[number];
@@ -48,14 +49,7 @@ export type WheatPlan = { readonly formula: Formula; readonly steps: readonly Wh
  * Findings none; the trial is judged like any formula.
  * Source   the steps of gluten-free baking handbooks and practice, from memory (facts/wheat); each can be left out.
  */
-export function trialFromWheat(
-  list: readonly ListedAmount[],
-  family: Family,
-  name: string,
-  kitchen: Kitchen,
-  pantry: Pantry,
-  newKey: () => string,
-  without: ReadonlySet<WheatStepCode> = new Set(),
+export function trialFromWheat(list: readonly ListedAmount[], { family, name }: { readonly family: Family; readonly name: string }, { kitchen, pantry }: Pick<Case, 'kitchen' | 'pantry'>, newKey: () => string, without: ReadonlySet<WheatStepCode> = new Set()
 ): WheatPlan {
   const isWheat = ({ ingredientId }: ListedAmount) => {
     const one = pantry.ingredients[ingredientId];
@@ -69,21 +63,16 @@ export function trialFromWheat(
   const others = list.filter((one) => !isFlour(one));
   if (others.length === 0) throw new InputError('list', 'names nothing but flour');
   // A quarter of a batch seldom lines a pan: the trial is baked flat.
-  const starter = starterFormula(family, name, { ...kitchen, pans: [] }, pantry, newKey);
+  const starter = starterFormula(family, name, { kitchen: { ...kitchen, pans: [] }, pantry }, newKey);
   const gumless = starter.blend.rows.filter(({ ingredientId }) => !isGum(pantry.ingredients[ingredientId]!));
   const total = gumless.reduce((sum, { share }) => sum + share, 0);
   // As it would be with wheat: its water and fat are what the steps start from.
-  const asWheat = formulaFromList(
-    {
+  const asWheat = formulaFromList({
       ...starter,
       rows: starter.rows.filter((row) => !isOfDough(row)),
       blend: { ...starter.blend, rows: gumless.map((row) => ({ ...row, share: row.share / total })) },
       blendG: wheatG,
-    },
-    others,
-    pantry,
-    newKey,
-    'aroundBlend',
+    }, others, pantry, { newKey, how: 'aroundBlend' }
   );
   const work: Readonly<Record<WheatStepCode, (now: Formula) => Formula>> = {
     blend: (now) => ({ ...now, blendG: roundTo(wheatG * (family.kind === 'quick' ? fromWheat.values.quickShare : 1), 1) }),
@@ -98,12 +87,12 @@ export function trialFromWheat(
   let formula = asWheat;
   const steps = wheatStepCodes.map((code): WheatStep => {
     const next = without.has(code) ? formula : work[code](formula);
-    const moves = movesOf(code, formula, next, wheatG, pantry);
+    const moves = movesOf(code, { from: formula, to: next }, wheatG, pantry);
     const skipped = without.has(code) || (moves.length === 0 && next.restMin === formula.restMin);
     formula = next;
     return { code, moves, skipped };
   });
-  return { formula: mixedBySchool(formula, family, family.school, pantry, newKey), steps, wheatG };
+  return { formula: mixedBySchool(formula, { family, school: family.school }, pantry, newKey), steps, wheatG };
 }
 
 const isFlourLike = (pantry: Pantry, id: string) => {
@@ -209,7 +198,7 @@ function changed(formula: Formula, index: number, amountG: number, step: number)
   return { ...formula, rows: formula.rows.map((one, i): Row => (i === index ? { ...row, amountG: to } : one)) };
 }
 
-function movesOf(code: WheatStepCode, from: Formula, to: Formula, wheatG: number, pantry: Pantry): WheatStep['moves'] {
+function movesOf(code: WheatStepCode, { from, to }: { readonly from: Formula; readonly to: Formula }, wheatG: number, pantry: Pantry): WheatStep['moves'] {
   if (code === 'blend')
     return [
       { name: 'Wheat and other flours', fromG: wheatG, toG: 0 },

@@ -18,7 +18,7 @@ beforeAll(async () => {
 const must = (key: BlendGoal['key'], way: BlendGoal['way'], value: number): BlendGoal => ({ key, way, value, strength: 'must' });
 const search = (goals: BlendGoal[], over: Partial<BlendSearch> = {}): BlendSearch => ({ goals, mostFlours: 5, reach: 'all', ...over });
 const find = (wanted: BlendSearch, formula = aFormula(), most = 3) => {
-  const { spec, leftOut } = blendSpecFor(formula, cracker, kitchen, pantry, wanted);
+  const { spec, leftOut } = blendSpecFor({ formula, family: cracker, kitchen, pantry }, wanted);
   return { spec, leftOut, answer: findBlends(spec, engine, { most, batch: { batchG: 240, stepG: 0.1 } }) };
 };
 
@@ -102,7 +102,7 @@ describe('a blend found for a baker', () => {
     const lots = Object.fromEntries(
       Object.entries(pantry.lots).map(([id, lot]) => [id, id === 'lot-sorghum-8' ? { ...lot, onHandG: 60 } : lot]),
     );
-    const { spec } = blendSpecFor(aFormula(), cracker, kitchen, { ...pantry, lots }, search([], { reach: 'here' }));
+    const { spec } = blendSpecFor({ formula: aFormula(), family: cracker, kitchen, pantry: { ...pantry, lots } }, search([], { reach: 'here' }));
     expect(spec.items.find(({ id }) => id === 'sorghum')!.hi).toBeCloseTo(60 / 240, 9);
     const answer = findBlends(spec, engine);
     if (answer.status !== 'found') throw new Error(answer.status);
@@ -139,12 +139,12 @@ describe('a blend found for a baker', () => {
     ['a wish without a number', search([must('bend', 'atLeast', NaN)]), /must be a number/],
     ['no flour at all', search([], { mostFlours: 0 }), /from 1 to 12/],
   ])('refuses %s', (_claim, wanted, message) => {
-    expect(() => blendSpecFor(aFormula(), cracker, kitchen, pantry, wanted)).toThrow(message);
+    expect(() => blendSpecFor({ formula: aFormula(), family: cracker, kitchen, pantry }, wanted)).toThrow(message);
   });
 
   it('says what is pinned and may not be used', () => {
     const formula = aFormula({ '/blend/rows/0/pinned': true, '/blend/rows/0/ingredientId': 'almond_blanched', '/mustSuit': ['noNuts'] });
-    expect(() => blendSpecFor(formula, cracker, kitchen, pantry, search([]))).toThrow(/pinned and may not be used/);
+    expect(() => blendSpecFor({ formula, family: cracker, kitchen, pantry }, search([]))).toThrow(/pinned and may not be used/);
   });
 });
 

@@ -14,6 +14,7 @@ import type { Kitchen } from '../document/kitchen.js';
 import type { Ingredient, Pantry } from '../document/pantry.js';
 import type { Family } from '../facts/families.js';
 import type { BlendItem, BlendSpec, BlendWish } from './blend-spec.js';
+import type { Case } from '../document/case.js';
 
 /** What a baker may ask of a blend, in the order it is offered. */
 export const goalKeys = ['bend', 'flavour', 'grit', 'cost', 'protein', 'fibre', 'water', 'starch', 'away'] as const;
@@ -48,12 +49,7 @@ export type LeftOut = { readonly id: string; readonly why: 'doesNotSuit' | 'notP
  * Findings none.
  * Source   family windows, facts/blend-limits, the kitchen's lots.
  */
-export function blendSpecFor(
-  formula: Formula,
-  family: Family,
-  kitchen: Kitchen,
-  pantry: Pantry,
-  search: BlendSearch,
+export function blendSpecFor({ formula, family, kitchen, pantry }: Case, search: BlendSearch
 ): { readonly spec: BlendSpec; readonly leftOut: readonly LeftOut[] } {
   const { goals, mostFlours, reach } = search;
   if (!Number.isInteger(mostFlours) || mostFlours < 1 || mostFlours > 12)
@@ -70,8 +66,8 @@ export function blendSpecFor(
     if (isCrumb(ingredient) && family.base !== 'crumb' && !row) continue;
     // What binds nothing in a cold sheet, or by an amount nobody knows, is a baker's own choice.
     if (isGum(ingredient) && needPerPercent(ingredient, family) === 0 && !row) continue;
-    const why = whyNot(ingredient, row, kitchen, pantry, suits, reach, asksCost);
-    if (why === null) items.push(itemOf(ingredient, row, family, pantry, reach === 'here' ? formula.blendG : null));
+    const why = whyNot(ingredient, row, { kitchen, pantry }, { suits, reach, asksCost });
+    if (why === null) items.push(itemOf(ingredient, row, { family, pantry }, reach === 'here' ? formula.blendG : null));
     else {
       if (row?.pinned) throw new InputError('blend.rows', `${ingredient.name} is pinned and may not be used (${whyWords[why]}): unpin it`);
       leftOut.push({ id: ingredient.id, why });
@@ -123,14 +119,7 @@ const whyWords: Record<LeftOut['why'], string> = {
   notHere: 'not in the pantry',
 };
 
-function whyNot(
-  ingredient: Ingredient,
-  row: BlendRow | undefined,
-  kitchen: Kitchen,
-  pantry: Pantry,
-  suits: ReturnType<typeof suitsAskedFor>,
-  reach: BlendSearch['reach'],
-  asksCost: boolean,
+function whyNot(ingredient: Ingredient, row: BlendRow | undefined, { kitchen, pantry }: Pick<Case, 'kitchen' | 'pantry'>, { suits, reach, asksCost }: { readonly suits: ReturnType<typeof suitsAskedFor>; readonly reach: BlendSearch['reach']; readonly asksCost: boolean }
 ): LeftOut['why'] | null {
   if (suits.some((suit) => suitability(ingredient, suit) !== 'yes')) return 'doesNotSuit';
   const lots = lotsInUse(pantry, ingredient.id);
@@ -143,7 +132,7 @@ function whyNot(
 }
 
 /** `batchG` where no more may be used than is on the shelf. */
-function itemOf(ingredient: Ingredient, row: BlendRow | undefined, family: Family, pantry: Pantry, batchG: number | null): BlendItem {
+function itemOf(ingredient: Ingredient, row: BlendRow | undefined, { family, pantry }: { readonly family: Family; readonly pantry: Pantry }, batchG: number | null): BlendItem {
   const gum = isGum(ingredient);
   const most = ingredient.mostOfBlendShare;
   const cap = gum

@@ -16,7 +16,7 @@ const pantry: Pantry = { ingredients: publishedIngredients(), lots: {} };
 /** A family's first formula in the reference kitchen, the demo's, from published ingredients. It takes tens of evaluations. */
 export function referenceFormula(family: Family): Formula {
   let n = 0;
-  return starterFormula(family, family.name, demoKitchen, pantry, () => `k${n++}`);
+  return starterFormula(family, family.name, { kitchen: demoKitchen, pantry }, () => `k${n++}`);
 }
 
 /**

@@ -10,7 +10,7 @@ describe('a first formula', () => {
     '%s stands in the middle of its windows',
     (_name, family) => {
       let n = 0;
-      const formula = starterFormula(family, 'Trial', kitchen, shelf, () => `k${n++}`);
+      const formula = starterFormula(family, 'Trial', { kitchen, pantry: shelf }, () => `k${n++}`);
       const worked = evaluate(formula, kitchen, shelf);
       expect(problemsOf(worked)).toEqual([]);
       const dough = worked.dough.state === 'waiting' ? null : worked.dough.result;

@@ -18,6 +18,7 @@ import type { BakeStep, BlendRow, Formula, Part, Row, Shape } from '../document/
 import type { Kitchen, Pan } from '../document/kitchen.js';
 import type { Pantry } from '../document/pantry.js';
 import type { Family } from '../facts/families.js';
+import type { Case } from '../document/case.js';
 
 const BLEND_G = 300;
 
@@ -29,14 +30,14 @@ const BLEND_G = 300;
  * Findings none; the formula is judged like any other.
  * Source   targets of facts/families; water by the water rule; flours, starches and the size of a piece are our choice.
  */
-export function starterFormula(family: Family, name: string, kitchen: Kitchen, pantry: Pantry, newKey: () => string): Formula {
+export function starterFormula(family: Family, name: string, { kitchen, pantry }: Pick<Case, 'kitchen' | 'pantry'>, newKey: () => string): Formula {
   const oven = kitchen.ovens[0];
   // What is thick bakes long: on a bright tray its base has time.
   const thick = family.doneCoreC !== undefined || family.thicknessMm[1] >= 10;
   const tray = (thick ? kitchen.trays.find(({ material }) => material === 'aluminium') : undefined) ?? kitchen.trays[0];
   if (!oven || !tray) throw new InputError('bake', 'needs an oven and a tray in this kitchen');
   const blend = { name: `${family.name} blend`, rows: blendOf(family, newKey) };
-  const rows = rowsOf(family, { blend, blendG: BLEND_G }, kitchen, pantry, newKey);
+  const rows = rowsOf(family, { blend, blendG: BLEND_G }, { kitchen, pantry }, newKey);
   const cold = kitchen.places.find(({ kind }) => kind === 'fridge');
   const bench = kitchen.places.find(({ kind }) => kind === 'bench');
   const laminate = family.kind === 'laminated' ? usualFolds(family, kitchen) : null;
@@ -99,11 +100,11 @@ export function starterFormula(family: Family, name: string, kitchen: Kitchen, p
     },
   };
   const whole = (pan !== undefined && !cups) || family.first?.whole === true;
-  return settled(withCentre(family, whole ? forPans(first, kitchen, pantry) : first, kitchen, pantry, newKey), kitchen, pantry);
+  return settled(withCentre(family, whole ? forPans(first, kitchen, pantry) : first, { kitchen, pantry }, newKey), kitchen, pantry);
 }
 
 /** With as much in the middle as its pieces hold; a pantry that has none of it gets the dough alone. */
-function withCentre({ centre }: Family, first: Formula, kitchen: Kitchen, pantry: Pantry, newKey: () => string): Formula {
+function withCentre({ centre }: Family, first: Formula, { kitchen, pantry }: Pick<Case, 'kitchen' | 'pantry'>, newKey: () => string): Formula {
   const { dough } = evaluateDough(first, kitchen, pantry);
   if (!centre || !pantry.ingredients[centre.ingredientId] || dough.state === 'waiting') return first;
   const amountG = centre.gramsEach * piecesFromMass(first, kitchen, rolledG(dough.result));
@@ -213,7 +214,7 @@ function blendOf(family: Family, newKey: () => string): BlendRow[] {
 }
 
 /** Every row at its target; the fat fills what flour, nuts and egg leave of the family's fat, the water what they leave of its water. */
-function rowsOf(family: Family, blend: Pick<Formula, 'blend' | 'blendG'>, kitchen: Kitchen, pantry: Pantry, newKey: () => string): Row[] {
+function rowsOf(family: Family, blend: Pick<Formula, 'blend' | 'blendG'>, { kitchen, pantry }: Pick<Case, 'kitchen' | 'pantry'>, newKey: () => string): Row[] {
   const grams = (percent: number) => roundTo((percent * blend.blendG) / 100, 0.1);
   const row = (ingredientId: string, amountG: number, more: Partial<Row> = {}): Row => ({
     key: newKey(),

@@ -15,6 +15,7 @@ import type { Kitchen } from '../document/kitchen.js';
 import type { Pantry } from '../document/pantry.js';
 import type { Family } from '../facts/families.js';
 import type { Allergen } from '../ingredient/allergens.js';
+import type { Case } from '../document/case.js';
 
 export type FlourSwap = {
   readonly edits: readonly Edit[];
@@ -39,7 +40,7 @@ export type FlourSwap = {
  * Findings none: the finished edit is judged like any other.
  * Source   common practice: swap by mass, never by cup; water rule of dough/water; replacement weights facts/binders.
  */
-export function swapFlour(formula: Formula, family: Family, kitchen: Kitchen, pantry: Pantry, index: number, toId: string): FlourSwap {
+export function swapFlour({ formula, family, kitchen, pantry }: Case, index: number, toId: string): FlourSwap {
   const path = `blend.rows[${index}].ingredientId`;
   const row = formula.blend.rows[index];
   if (!row) throw new InputError(`blend.rows[${index}]`, 'is not a row of this blend');
@@ -52,7 +53,7 @@ export function swapFlour(formula: Formula, family: Family, kitchen: Kitchen, pa
     const apart = Math.abs((to.waterHoldGPerG ?? 0) - (from.waterHoldGPerG ?? 0));
     throw new InputError(path, `${from.name} and ${to.name} never swap: their water need differs by ${apart.toFixed(2)} g per g`);
   }
-  const swapped = withRow(formula, family, index, toId, from, to);
+  const swapped = withRow(formula, family, { index, toId, from, to });
   const [before, after] = [formula, swapped].map((one) => waterWants(blendPortions(one, pantry), [], family, 1).wantsG) as [number, number];
   const [bindBefore, bindAfter] = [formula, swapped].map((one) =>
     binderRatioOf(gumDoses(blendPortions(one, pantry), family, one.blendG)),
@@ -78,13 +79,7 @@ export function swapFlour(formula: Formula, family: Family, kitchen: Kitchen, pa
 }
 
 /** The formula with the newcomer in that row; joined to its own row where it is in the blend already. */
-function withRow(
-  formula: Formula,
-  family: Family,
-  index: number,
-  toId: string,
-  from: Pantry['ingredients'][string],
-  to: Pantry['ingredients'][string],
+function withRow(formula: Formula, family: Family, { index, toId, from, to }: { readonly index: number; readonly toId: string; readonly from: Pantry['ingredients'][string]; readonly to: Pantry['ingredients'][string] }
 ): Formula {
   const { rows } = formula.blend;
   const row = rows[index]!;

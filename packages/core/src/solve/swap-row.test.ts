@@ -18,7 +18,7 @@ const row = (ingredientId: string, amountG: number, more: Partial<Row> = {}): Ro
 let n = 0;
 const dough = (rows: readonly Row[], family = 'cookie_rolled'): Formula => ({ ...aFormula(), family, rows });
 const swap = (formula: Formula, index: number, toId: string, itsKitchen = kitchen) =>
-  swapRow(formula, families[formula.family]!, itsKitchen, pantry, index, toId, () => `new${n++}`);
+  swapRow({ formula, family: families[formula.family]!, kitchen: itsKitchen, pantry }, index, toId, () => `new${n++}`);
 const amounts = (formula: Formula) => Object.fromEntries(formula.rows.map(({ ingredientId, amountG }) => [ingredientId, amountG]));
 const wide = [
   row('water', 120),

@@ -14,6 +14,7 @@ import type { Composition, Ingredient, Pantry } from '../document/pantry.js';
 import type { Family } from '../facts/families.js';
 import type { SwapGroup } from '../facts/swaps.js';
 import type { Allergen } from '../ingredient/allergens.js';
+import type { Case } from '../document/case.js';
 
 /** What a swap holds, g in the dough rows. */
 const heldNames = ['sodium', 'sugars', 'fat', 'water'] as const;
@@ -74,14 +75,7 @@ export function swapChoices(ingredientId: string, pantry: Pantry): readonly stri
  * Findings none: the finished edit is judged like any other.
  * Source   composition of each; facts/swaps (common practice, no source, and arithmetic).
  */
-export function swapRow(
-  formula: Formula,
-  family: Family,
-  kitchen: Kitchen,
-  pantry: Pantry,
-  index: number,
-  toId: string,
-  newKey: () => string,
+export function swapRow({ formula, family, kitchen, pantry }: Case, index: number, toId: string, newKey: () => string
 ): RowSwap {
   const path = `rows[${index}].ingredientId`;
   const row = formula.rows[index];
@@ -98,8 +92,8 @@ export function swapRow(
   const swappedRows = formula.rows.map((one, i) => (i === index ? newcomer(one, to, round(toG)) : one));
   const before = totalsOf(formula.rows, pantry);
   // Butter that gives fat back brings a trace of salt and sugar: a second round takes it.
-  const once = outside ? swappedRows : withTotalsHeld(swappedRows, before, index, path, pantry, newKey);
-  const rows = outside ? swappedRows : withTotalsHeld(once, before, index, path, pantry, newKey);
+  const once = outside ? swappedRows : withTotalsHeld(swappedRows, before, { index, path, pantry, newKey });
+  const rows = outside ? swappedRows : withTotalsHeld(once, before, { index, path, pantry, newKey });
   const after = totalsOf(rows, pantry);
   const swapped = { ...formula, rows, mix: formula.mix };
   const portionsOf = (list: readonly Row[]) => list.map(({ ingredientId, amountG }) => portionOf(pantry, path, ingredientId, amountG));
@@ -150,13 +144,7 @@ function newcomer({ entered: _entered, lotId: _lot, atC: _at, fat, soakMin: _soa
  * Gives back salt, sugar, fat and water in that order: a row that gives one back brings some of those that come after it, next to none
  * of those before (butter brings water, water brings nothing).
  */
-function withTotalsHeld(
-  rows: readonly Row[],
-  held: HeldTotals,
-  index: number,
-  path: string,
-  pantry: Pantry,
-  newKey: () => string,
+function withTotalsHeld(rows: readonly Row[], held: HeldTotals, { index, path, pantry, newKey }: { readonly index: number; readonly path: string; readonly pantry: Pantry; readonly newKey: () => string }
 ): readonly Row[] {
   return heldNames.reduce<readonly Row[]>((now, name) => {
     const missing = held[name] - totalsOf(now, pantry)[name];

@@ -17,7 +17,7 @@ const starters = new Map<string, Formula>();
 /** The formula that a family starts with, in the demo kitchen; it takes tens of evaluations, so each is made once. */
 export function aStarter(id: string): Formula {
   let n = 0;
-  const made = starters.get(id) ?? starterFormula(families[id]!, id, kitchen, pantry, () => `k${n++}`);
+  const made = starters.get(id) ?? starterFormula(families[id]!, id, { kitchen, pantry }, () => `k${n++}`);
   starters.set(id, made);
   return made;
 }

@@ -40,7 +40,7 @@ let n = 0;
 const key = () => `k${++n}`;
 /** A family's first formula with a pinch of some ingredients besides: what may stand in a blend in it, the rest as rows. */
 function holding(familyId: string, some: readonly Ingredient[]): Formula {
-  const first = starterFormula(families[familyId]!, 'A first one', kitchen, shelf, key);
+  const first = starterFormula(families[familyId]!, 'A first one', { kitchen, pantry: shelf }, key);
   const flours = some.filter(isBlendable);
   const share = 0.004;
   const left = 1 - share * flours.length;

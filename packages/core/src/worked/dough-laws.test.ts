@@ -23,7 +23,7 @@ let n = 0;
 const newKey = () => `k${n++}`;
 const starters = new Map<string, Formula>();
 const starter = (id: string): Formula => {
-  if (!starters.has(id)) starters.set(id, starterFormula(families[id]!, 'Trial', kitchen, shelf, newKey));
+  if (!starters.has(id)) starters.set(id, starterFormula(families[id]!, 'Trial', { kitchen, pantry: shelf }, newKey));
   return starters.get(id)!;
 };
 const judged = (formula: Formula) => {
@@ -127,7 +127,7 @@ describe('swaps', () => {
           const choices = swapChoices(formula.rows[index]!.ingredientId, shelf);
           if (choices.length === 0) return;
           try {
-            const found = swapRow(formula, families[id]!, kitchen, shelf, index, choices[whither % choices.length]!, newKey);
+            const found = swapRow({ formula, family: families[id]!, kitchen, pantry: shelf }, index, choices[whither % choices.length]!, newKey);
             for (const name of found.held) expect(Math.abs(found.after[name] - found.before[name])).toBeLessThan(0.1);
             expect(found.held).toEqual(expect.arrayContaining(['fat', 'water']));
             const after = applyEdits(formula, found.edits);

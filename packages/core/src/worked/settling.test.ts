@@ -45,7 +45,7 @@ describe('buttons that change the bake settle in two presses', () => {
     const tooMany = Object.values(families).flatMap((family) => {
       let n = 0;
       const pressed = presses(
-        starterFormula(family, family.name, demoKitchen, pantry, () => `k${++n}`),
+        starterFormula(family, family.name, { kitchen: demoKitchen, pantry }, () => `k${++n}`),
         kitchen,
       );
       return pressed.length > 2 ? [[family.id, ...pressed]] : [];

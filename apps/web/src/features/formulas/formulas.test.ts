@@ -86,7 +86,7 @@ describe('changes in a baker’s words', () => {
 
 describe('changes of the dough in words', () => {
   let made = 0;
-  const mixed = mixedBySchool(demoCrackerV2, families['cracker_savoury']!, 'rub', pantry, () => `k${made++}`);
+  const mixed = mixedBySchool(demoCrackerV2, { family: families['cracker_savoury']!, school: 'rub' }, pantry, () => `k${made++}`);
 
   it('count the order of mixing as one, however many steps moved', () => {
     const counted = countedChanges(demoCrackerV2, mixed);
@@ -145,8 +145,8 @@ describe('a list made the dough', () => {
   it.each(Object.keys(families))(
     'of %s holds every row once in its mix, leaves nothing of the first formula, and is told in words',
     (id) => {
-      const first = starterFormula(families[id]!, id, demoKitchen, pantry, () => `s${key++}`);
-      const made = formulaFromList(first, list, pantry, () => `zz${key++}zz`, 'instead');
+      const first = starterFormula(families[id]!, id, { kitchen: demoKitchen, pantry }, () => `s${key++}`);
+      const made = formulaFromList(first, list, pantry, { newKey: () => `zz${key++}zz`, how: 'instead' });
       const rows = made.rows.filter(({ use }) => use === 'dough').map((row) => row.key);
       const mixed = made.mix.flatMap(({ of = [] }) => of);
       for (const rowKey of ['blend', ...rows]) {

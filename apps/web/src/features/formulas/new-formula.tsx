@@ -74,7 +74,7 @@ export function NewFormula({ kitchen, pantry, onClose }: { kitchen: Kitchen; pan
     if (way === 'wheat' && !wheat) return setProblem(plan && 'problem' in plan ? plan.problem : 'Paste the list first.');
     if (way === 'wheat' && asking.length > 0) return setProblem(`Say what “${asking[0]!.name}” is first.`);
     setProblem(null);
-    const formula: Formula = wheat ? { ...wheat.formula, name: called } : starterFormula(family, called, kitchen, pantry, newKey);
+    const formula: Formula = wheat ? { ...wheat.formula, name: called } : starterFormula(family, called, { kitchen, pantry }, newKey);
     create.mutate(
       {
         id: ids.id,
@@ -163,7 +163,7 @@ function planOf(
 ): WheatPlan | { readonly problem: string } | null {
   if (list.length === 0) return null;
   try {
-    return trialFromWheat(list, family, 'First trial', kitchen, pantry, newKey, without);
+    return trialFromWheat(list, { family, name: 'First trial' }, { kitchen, pantry }, newKey, without);
   } catch (error) {
     if (error instanceof InputError) return { problem: `The list ${error.message}.` };
     throw error;

@@ -69,7 +69,7 @@ export function simulatedProbe(course: () => { readonly course: Course; readonly
       const from = performance.now();
       timer = setInterval(() => {
         const { course: along, atMin, roomC } = course();
-        heard(probeReading(along, atMin, (performance.now() - from) / 1000, roomC, Math.random));
+        heard(probeReading(along, { atMin, inS: (performance.now() - from) / 1000 }, roomC, Math.random));
       }, 500);
     },
     close: async () => clearInterval(timer),

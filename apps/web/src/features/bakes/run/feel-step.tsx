@@ -30,7 +30,7 @@ export function FeelStep({ run, progress, advance }: Props) {
   const [word, setWord] = useState<HandWord | null>(null);
   const [busy, setBusy] = useState(false);
   const water = run.formula.rows.find(({ ingredientId }) => isPouredWater(run.pantry.ingredients[ingredientId]!));
-  const bowl = bowlDough(run.formula, run.run.steps, run.events, run.kitchen, run.pantry);
+  const bowl = bowlDough({ formula: run.formula, kitchen: run.kitchen, pantry: run.pantry }, run.run.steps, run.events);
   const doses = run.events.filter(
     ({ stepKey, what }) => stepKey === step.key && what.kind === 'weighed' && what.rowKey === (water?.key ?? 'b1'),
   ).length;
@@ -40,7 +40,7 @@ export function FeelStep({ run, progress, advance }: Props) {
   const dosesGiven = Math.max(doses, wetDoses);
   const answer: FeelAnswer =
     word && bowl
-      ? feelAnswer(word, bowl.dough, { getsG: bowl.dough.getsG, heldG: bowl.heldG, dosesGiven }, bowl.formula, run.kitchen, run.pantry)
+      ? feelAnswer(word, bowl.dough, { getsG: bowl.dough.getsG, heldG: bowl.heldG, dosesGiven }, { formula: bowl.formula, kitchen: run.kitchen, pantry: run.pantry })
       : null;
   const [asItIs, setAsItIs] = useState(false);
   const warmth = word && !asItIs ? feelsByWarmth(word, run.run.steps, run.state.measured.doughC) : null;

@@ -90,7 +90,7 @@ const api = {
 };
 
 function stepsWith(looks?: LooksStudy['looks']): readonly RunStep[] {
-  const whole = runSteps(formula, kitchen, pantry, evaluation, looks);
+  const whole = runSteps({ formula, kitchen, pantry }, evaluation, looks);
   return begins === null ? whole : stepsFrom(whole, begins);
 }
 

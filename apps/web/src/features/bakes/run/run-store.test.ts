@@ -15,7 +15,7 @@ import { stillRefused, stillWaiting } from './run-keeping';
 import { eventsOf, recall, resume, say, send, sendAgain, stateOfRun, told, useRuns } from './run-store';
 
 const pantry = { ingredients: publishedIngredients(), lots: Object.fromEntries(demoLots.map((lot) => [lot.id, lot])) };
-const steps = runSteps(demoCrackerV2, demoKitchen, pantry, evaluate(demoCrackerV2, demoKitchen, pantry));
+const steps = runSteps({ formula: demoCrackerV2, kitchen: demoKitchen, pantry }, evaluate(demoCrackerV2, demoKitchen, pantry));
 const around = { formula: demoCrackerV2, kitchen: demoKitchen, pantry };
 const ID = '5b1f0d3c-6a0e-4f7d-8f43-6a1f0c2d9b01';
 const aRun = (events: readonly BakeEvent[] = [], id = ID): Run => ({

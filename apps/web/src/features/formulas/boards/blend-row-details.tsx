@@ -140,7 +140,7 @@ function Swap({ index }: { index: number }) {
   let refused: string | null = null;
   if (toId !== null) {
     try {
-      swap = swapFlour(formula, families[formula.family]!, kitchen, pantry, index, toId);
+      swap = swapFlour({ formula, family: families[formula.family]!, kitchen, pantry }, index, toId);
     } catch (error) {
       if (!(error instanceof InputError)) throw error;
       refused = error.message;

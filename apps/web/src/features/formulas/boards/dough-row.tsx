@@ -284,7 +284,7 @@ function Swap({ index, name }: { index: number; name: string }) {
   let refused: string | null = null;
   if (toId !== null) {
     try {
-      swap = swapRow(formula, families[formula.family]!, kitchen, pantry, index, toId, newKey);
+      swap = swapRow({ formula, family: families[formula.family]!, kitchen, pantry }, index, toId, newKey);
     } catch (error) {
       if (!(error instanceof InputError)) throw error;
       refused = error.message;

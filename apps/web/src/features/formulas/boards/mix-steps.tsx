@@ -64,7 +64,7 @@ export const MixSteps = memo(function MixSteps() {
             school !== '' &&
             useDraft
               .getState()
-              .edit(`school:${newKey()}`, (from) => editsBetween(from, mixedBySchool(from, family, school, pantry, newKey)))
+              .edit(`school:${newKey()}`, (from) => editsBetween(from, mixedBySchool(from, { family, school }, pantry, newKey)))
           }
           width={210}
           placeholder="begin anew, by a school"

@@ -48,5 +48,5 @@ const twoSides = { display: 'grid', gap: 4, gridTemplateColumns: '320px 1fr', '@
 
 /** The list as one undo step of the draft. */
 function makeOfList(list: readonly ListedAmount[], pantry: Pantry, how: 'instead' | 'besides'): void {
-  useDraft.getState().edit(`paste:${newKey()}`, (from) => editsBetween(from, formulaFromList(from, list, pantry, newKey, how)));
+  useDraft.getState().edit(`paste:${newKey()}`, (from) => editsBetween(from, formulaFromList(from, list, pantry, { newKey, how })));
 }
