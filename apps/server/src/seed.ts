@@ -71,39 +71,36 @@ export async function seedDemo(database: DataSource): Promise<void> {
       family: demoCrackerV2.family,
       ...notSaved,
     });
-    await insertVersion(
-      manager,
-      FORMULA_ID,
-      1,
-      '5b1f0d3c-6a0e-4f7d-8f43-6a1f0c2d9b01',
-      demoCrackerV1,
-      null,
-      'First try, rolled by eye',
-      '2026-10-01T06:00:00Z',
-    );
-    await insertVersion(
-      manager,
-      FORMULA_ID,
-      2,
-      '5b1f0d3c-6a0e-4f7d-8f43-6a1f0c2d9b02',
-      demoCrackerV2,
-      1,
-      'Thinner with 2.4 mm bands, water 108 to 102 g, dry 8 to 5 min',
-      '2026-10-20T05:40:00Z',
-    );
+    await insertVersion(manager, {
+      formulaId: FORMULA_ID,
+      version: 1,
+      id: '5b1f0d3c-6a0e-4f7d-8f43-6a1f0c2d9b01',
+      formula: demoCrackerV1,
+      basedOn: null,
+      why: 'First try, rolled by eye',
+      savedAt: '2026-10-01T06:00:00Z',
+    });
+    await insertVersion(manager, {
+      formulaId: FORMULA_ID,
+      version: 2,
+      id: '5b1f0d3c-6a0e-4f7d-8f43-6a1f0c2d9b02',
+      formula: demoCrackerV2,
+      basedOn: 1,
+      why: 'Thinner with 2.4 mm bands, water 108 to 102 g, dry 8 to 5 min',
+      savedAt: '2026-10-20T05:40:00Z',
+    });
     const { name, family } = demoPuffSticks;
     await manager.insert(FormulaEntity, { id: PUFF_ID, kitchenId, name, family, ...notSaved });
     const puffVersionId = '5b1f0d3c-6a0e-4f7d-8f43-6a1f0c2d9b11';
-    await insertVersion(
-      manager,
-      PUFF_ID,
-      1,
-      puffVersionId,
-      demoPuffSticks,
-      null,
-      'Three letter folds in an envelope',
-      '2026-11-03T06:10:00Z',
-    );
+    await insertVersion(manager, {
+      formulaId: PUFF_ID,
+      version: 1,
+      id: puffVersionId,
+      formula: demoPuffSticks,
+      basedOn: null,
+      why: 'Three letter folds in an envelope',
+      savedAt: '2026-11-03T06:10:00Z',
+    });
     for (const bake of demoBakes) await insertBake(manager, bake);
   });
 }
@@ -144,13 +141,23 @@ function learnedOfDemo(): Learned[] {
 
 async function insertVersion(
   manager: EntityManager,
-  formulaId: string,
-  version: number,
-  id: string,
-  formula: Formula,
-  basedOn: number | null,
-  why: string,
-  savedAt: string,
+  {
+    formulaId,
+    version,
+    id,
+    formula,
+    basedOn,
+    why,
+    savedAt,
+  }: {
+    readonly formulaId: string;
+    readonly version: number;
+    readonly id: string;
+    readonly formula: Formula;
+    readonly basedOn: number | null;
+    readonly why: string;
+    readonly savedAt: string;
+  },
 ): Promise<void> {
   const pantry = pantryOf(formula);
   const evaluation = evaluate(formula, demoKitchen, pantry);

@@ -248,7 +248,12 @@ export class BakesService {
     const made = asBaked(formula, events);
     const none = !bake.isRun ? {} : Object.fromEntries([...formula.blend.rows, ...formula.rows].map(({ key }) => [key, 0]));
     const besides = bake.begins ? [{ rowKey: 'begins', lotId: bake.begins.lotId, usedG: bake.begins.amountG }] : [];
-    await this.pantry.take(bake.id, made.formula, bake.factor, { ...none, ...made.weighed }, made.bags, besides);
+    await this.pantry.take(
+      bake.id,
+      { formula: made.formula, factor: bake.factor },
+      { ...none, ...made.weighed },
+      { bags: made.bags, besides },
+    );
   }
 
   /** Whether a bake of this id is there already, as the same; another under its id is refused. Holds the count of bakes from here on. */

@@ -51,7 +51,12 @@ describe('a new formula', () => {
       { ingredientId: 'butter_unsalted', massG: 180, written: '180 g butter' },
       { ingredientId: 'salt_fine', massG: 4, written: '4 g salt' },
     ];
-    const { formula } = trialFromWheat(list, { family: families['short_savoury']!, name: 'First trial' }, { kitchen: demoKitchen, pantry }, newKey);
+    const { formula } = trialFromWheat(
+      list,
+      { family: families['short_savoury']!, name: 'First trial' },
+      { kitchen: demoKitchen, pantry },
+      { newKey },
+    );
     await http().put(`/api/formulas/${randomUUID()}`).send(body(formula)).expect(200);
   });
 

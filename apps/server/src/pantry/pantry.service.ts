@@ -170,11 +170,9 @@ export class PantryService {
   /** Writes what a bake took from the lots, over what it was thought to have taken before. Within a transaction. */
   async take(
     bakeId: string,
-    formula: Formula,
-    factor: number,
+    { formula, factor }: { readonly formula: Formula; readonly factor: number },
     weighed: Readonly<Record<string, number>>,
-    bags: AsBaked['bags'],
-    /** Taken besides: what the bake began from. */ besides: readonly Taken[] = [],
+    { bags, besides = [] }: { readonly bags: AsBaked['bags']; readonly besides?: readonly Taken[] },
   ): Promise<void> {
     const before = await this.uses.find({ where: { bakeId } });
     // A correction happened when the bake did: a count made since then still stands.

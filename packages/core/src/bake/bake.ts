@@ -61,7 +61,7 @@ export function bakeStage(
     steps: bake.steps.map(({ name, wantC, min }) => ({ name, wantC, dialC: wantC === null ? null : dialFor(oven, wantC), min })),
     spreadRatio:
       formula.bake.panId === undefined ? spreadRatio(family, dough, sheet.pieceC, learnedOf(kitchen, 'spread', family.id)?.value) : 1,
-    filling: filling && bakedFilling(filling, dough, sheet, look, totalMin),
+    filling: filling && bakedFilling(filling, dough, sheet, { look, totalMin }),
     ovenMeasured: oven.readings.length > 0,
     spreadFrom: spread.from,
     curve: curveOf(look.trajectory, spread.trajectories, Math.max(totalMin * 1.25, totalMin + 2)),
@@ -74,8 +74,7 @@ function bakedFilling(
   filling: FillingInPiece,
   { filling: { baked } }: DoughResult,
   sheet: SheetResult,
-  look: Look,
-  totalMin: number,
+  { look, totalMin }: { readonly look: Look; readonly totalMin: number },
 ): BakedFilling {
   const waterG = baked ? (baked.massG * baked.makeUp.water) / sheet.pieces : 0;
   const boiledG = waterG * (1 - onCurve(look.trajectory.min, look.trajectory.aboveLeft, totalMin));

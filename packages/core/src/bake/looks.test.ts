@@ -50,9 +50,7 @@ describe('looks', () => {
     const fresh: BakeSample[] = Array.from({ length: 300 }, () =>
       bakeSample(
         march,
-        cracker.problem,
-        cracker.rule,
-        cracker.unknowns,
+        { problem: cracker.problem, rule: cracker.rule, unknowns: cracker.unknowns },
         [0, 1, 2, 3, 4, 5].map(() => normalFrom(next)),
       ),
     );

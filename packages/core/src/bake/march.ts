@@ -180,12 +180,12 @@ export class BakeMarch {
         this.note(so, p, t, airC);
         if (options.enough?.(so)) {
           const after = this.totals(covered);
-          return { trajectory: so, balance: balanceOf(before, after, waterOut, heatIn, heatTakenIn) };
+          return { trajectory: so, balance: balanceOf({ before, after }, waterOut, heatIn, heatTakenIn) };
         }
         dt = Math.min(LONGEST_STEP_S, dt * Math.min(2.5, Math.max(0.3, 0.85 / Math.sqrt(Math.max(error, 1e-4)))));
       }
     }
-    return { trajectory: so, balance: balanceOf(before, this.totals(covered), waterOut, heatIn, heatTakenIn) };
+    return { trajectory: so, balance: balanceOf({ before, after: this.totals(covered) }, waterOut, heatIn, heatTakenIn) };
   }
 
   private start(p: BakeProblem, clustering: number): void {
@@ -294,8 +294,7 @@ function enter(around: Surroundings, setting: SettingNumbers): void {
 }
 
 const balanceOf = (
-  before: { water: number; heat: number },
-  after: { water: number; heat: number },
+  { before, after }: { readonly before: { water: number; heat: number }; readonly after: { water: number; heat: number } },
   waterOut: number,
   heatIn: number,
   heatTakenIn: number,

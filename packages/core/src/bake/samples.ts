@@ -74,15 +74,13 @@ export function unknownsOf(known: {
  */
 export function* bakeSamples(problem: BakeProblem, rule: DoneRule, unknowns: BakeUnknowns, count = SAMPLES): Generator<BakeSample> {
   const march = new BakeMarch(COARSE_CELLS);
-  for (let i = 0; i < count; i++) yield bakeSample(march, problem, rule, unknowns, haltonNormal(i + 20, unknownNames.length));
+  for (let i = 0; i < count; i++) yield bakeSample(march, { problem, rule, unknowns }, haltonNormal(i + 20, unknownNames.length));
 }
 
 /** The bake whose unknowns lie `z` standard deviations off, in the order of `unknownNames`. */
 export function bakeSample(
   march: BakeMarch,
-  problem: BakeProblem,
-  rule: DoneRule,
-  unknowns: BakeUnknowns,
+  { problem, rule, unknowns }: { readonly problem: BakeProblem; readonly rule: DoneRule; readonly unknowns: BakeUnknowns },
   z: readonly number[],
 ): BakeSample {
   const { times } = bakeUntilOver(march, nudgeAt(problem, unknowns, z), rule, COARSE);

@@ -78,6 +78,11 @@ export class Slab {
   vapourOut = 0;
   vapourHeatOut = 0;
 
+  /** What is being worked out: the rates asked for, and whether with the Jacobian. */
+  private dH: Float64Array;
+  private dX: Float64Array;
+  private withJacobian = false;
+  private airPotential = 0;
   private readonly dTdX: Float64Array;
   private readonly potential: Float64Array;
   private readonly dPdH: Float64Array;
@@ -96,6 +101,8 @@ export class Slab {
     this.activity = a();
     this.thickness = a();
     this.capacity = a();
+    this.dH = this.mass;
+    this.dX = this.mass;
     this.dTdX = a();
     this.potential = a();
     this.dPdH = a();
@@ -155,12 +162,16 @@ export class Slab {
     this.vapourOut = 0;
     this.vapourHeatOut = 0;
     if (withJacobian) this.jacobian.clear(this.cells + 2);
-    this.betweenCells(X, dH, dX, withJacobian);
-    if (around.covered) this.coveredFace(p, H, dH, dX, around, withJacobian);
-    else this.topC = this.openFace(1, p.recess, dH, dX, around, withJacobian);
-    if (around.lifted) this.liftedFace(dH, dX, around, withJacobian);
-    else this.bottomFace(p, H, dH, dX, around, withJacobian);
-    if (p.acrossM > 0) this.side(p, dH, dX, around, withJacobian);
+    this.dH = dH;
+    this.dX = dX;
+    this.withJacobian = withJacobian;
+    this.airPotential = around.airPotential;
+    this.betweenCells(X);
+    if (around.covered) this.coveredFace(p, H, around);
+    else this.topC = this.openFace(1, p.recess, around);
+    if (around.lifted) this.liftedFace(around);
+    else this.bottomFace(p, H, around);
+    if (p.acrossM > 0) this.side(p, around);
   }
 
   /** Temperature, vapour potential, thickness and half-cell resistances of every cell, with the derivatives the Jacobian needs. */
@@ -250,8 +261,8 @@ export class Slab {
     }
   }
 
-  private betweenCells(X: Float64Array, dH: Float64Array, dX: Float64Array, withJacobian: boolean): void {
-    const { cells, temperature, capacity, dTdX, potential, dPdH, dPdX, heatR, vapourR, liquidR, wicks } = this;
+  private betweenCells(X: Float64Array): void {
+    const { dH, dX, withJacobian, cells, temperature, capacity, dTdX, potential, dPdH, dPdX, heatR, vapourR, liquidR, wicks } = this;
     const { d11, d12, d21, d22, u11, u12, u21, u22, l11, l12, l21, l22 } = this.jacobian;
     for (let i = 1; i < cells; i++) {
       const n = i + 1;
@@ -299,7 +310,7 @@ export class Slab {
   }
 
   /** A face in the open air gets heat from air and walls and gives vapour off; `share` of the air reaches it. Gives its surface, C. */
-  private openFace(i: number, share: number, dH: Float64Array, dX: Float64Array, around: Surroundings, withJacobian: boolean): number {
+  private openFace(i: number, share: number, around: Surroundings): number {
     const t = this.temperature[i]!;
     const convection = around.convection * share;
     const radiation = radiant(around.emissivity, around.wallC, t);
@@ -307,20 +318,13 @@ export class Slab {
     const g = 1 / (1 / h + this.heatR[i]!);
     const heat = g * ((convection * around.airC + radiation * around.wallC) / h - t);
     this.heatIn += heat;
-    this.pass(i, heat, g, passing(around, around.vapour * share, this.potential[i]!), around, dH, dX, withJacobian);
+    this.pass(i, heat, g, passing(around, around.vapour * share, this.potential[i]!));
     return t + heat * this.heatR[i]!;
   }
 
   /** Weights on paper: they take the oven's heat, pass it on by contact, and let little vapour by. */
-  private coveredFace(
-    p: BakeProblem,
-    H: Float64Array,
-    dH: Float64Array,
-    dX: Float64Array,
-    around: Surroundings,
-    withJacobian: boolean,
-  ): void {
-    const { capacity, dTdX } = this;
+  private coveredFace(p: BakeProblem, H: Float64Array, around: Surroundings): void {
+    const { dH, withJacobian, capacity, dTdX } = this;
     const t = this.temperature[1]!;
     const cover = H[0]!;
     const radiation = radiant(around.emissivity, around.wallC, cover);
@@ -331,7 +335,7 @@ export class Slab {
     this.topC = t + heat * this.heatR[1]!;
     this.heatIn += intoCover;
     const escape = this.potential[1]! > around.airPotential ? around.vapour * p.coverVent : 0;
-    this.pass(1, heat, g, escape, around, dH, dX, withJacobian);
+    this.pass(1, heat, g, escape);
     if (!withJacobian) return;
     const { d11, u11, u12, u21, u22, l11, l12, l21, l22 } = this.jacobian;
     d11[0] = d11[0]! - (around.convection + radiation + g);
@@ -349,15 +353,8 @@ export class Slab {
    * The tray takes heat from below and gives it to the piece; what lies bare between the pieces takes heat on both
    * sides and carries it in, as a fin. A part of the vapour escapes under the piece.
    */
-  private bottomFace(
-    p: BakeProblem,
-    H: Float64Array,
-    dH: Float64Array,
-    dX: Float64Array,
-    around: Surroundings,
-    withJacobian: boolean,
-  ): void {
-    const { cells, capacity, dTdX, heatR } = this;
+  private bottomFace(p: BakeProblem, H: Float64Array, around: Surroundings): void {
+    const { dH, withJacobian, cells, capacity, dTdX, heatR } = this;
     const at = cells + 1;
     const tray = H[at]!;
     const t = this.temperature[cells]!;
@@ -369,7 +366,7 @@ export class Slab {
     dH[at] = dH[at]! + intoTray - intoPiece;
     this.bottomC = t + intoPiece * heatR[cells]!;
     this.heatIn += intoTray;
-    this.pass(cells, intoPiece, g, passing(around, around.vapour * p.vent, this.potential[cells]!), around, dH, dX, withJacobian);
+    this.pass(cells, intoPiece, g, passing(around, around.vapour * p.vent, this.potential[cells]!));
     if (!withJacobian) return;
     const { d11, u11, u12, u21, u22, l11, l12, l21, l22 } = this.jacobian;
     d11[at] = d11[at]! - (convection + radiation + g);
@@ -384,18 +381,18 @@ export class Slab {
   }
 
   /** On a rack the base is as open to the air as the top, and the tray is gone. */
-  private liftedFace(dH: Float64Array, dX: Float64Array, around: Surroundings, withJacobian: boolean): void {
+  private liftedFace(around: Surroundings): void {
     const { cells } = this;
-    this.bottomC = this.openFace(cells, 1, dH, dX, around, withJacobian);
-    if (!withJacobian) return;
+    this.bottomC = this.openFace(cells, 1, around);
+    if (!this.withJacobian) return;
     const { u11, u12, u21, u22, l11, l12, l21, l22 } = this.jacobian;
     for (const block of [u11, u12, u21, u22]) block[cells] = 0;
     for (const block of [l11, l12, l21, l22]) block[cells + 1] = 0;
   }
 
   /** Heat in and vapour out through the side of a round piece, a share of what a cylinder would pass. */
-  private side(p: BakeProblem, dH: Float64Array, dX: Float64Array, around: Surroundings, withJacobian: boolean): void {
-    const { cells, temperature, capacity, dTdX, thickness, heatR, vapourR, potential, dPdH, dPdX } = this;
+  private side(p: BakeProblem, around: Surroundings): void {
+    const { dH, dX, withJacobian, cells, temperature, capacity, dTdX, thickness, heatR, vapourR, potential, dPdH, dPdX } = this;
     const radiation = radiant(around.emissivity, around.wallC, temperature[1]!);
     const h = around.convection + radiation;
     const effective = (around.convection * around.airC + radiation * around.wallC) / h;
@@ -433,17 +430,9 @@ export class Slab {
   }
 
   /** Heat into a cell and vapour out of it, and what both add to the cell's own block of the Jacobian. */
-  private pass(
-    i: number,
-    heat: number,
-    conductance: number,
-    escape: number,
-    around: Surroundings,
-    dH: Float64Array,
-    dX: Float64Array,
-    withJacobian: boolean,
-  ): void {
-    const vapour = escape * (this.potential[i]! - around.airPotential);
+  private pass(i: number, heat: number, conductance: number, escape: number): void {
+    const { dH, dX, withJacobian } = this;
+    const vapour = escape * (this.potential[i]! - this.airPotential);
     const vapourHeat = STEAM + STEAM_SLOPE * this.temperature[i]!;
     dH[i] = dH[i]! + heat - vapourHeat * vapour;
     dX[i] = dX[i]! - vapour;

@@ -59,22 +59,22 @@ export function conduct(input: ConductionInput): Cooling {
   const out: Cooling = { min: [], middleC: [], rimC: [], solidFatPercent: [] };
   let seconds = 0;
   const first = input.exposures[0];
-  if (first) record(out, 0, state, grid, input, first);
+  if (first) record(out, 0, state, { grid, input, exposure: first });
   for (const exposure of input.exposures) {
     const whole = exposure.min * 60;
     if (whole <= 0) continue;
     const longest = Math.max(LONGEST_STEP_S, whole / MOST_STEPS);
     let dt = Math.min(whole, FIRST_STEP_S, Math.max(SHORTEST_STEP_S, grid.dx * grid.dx * 4e7));
-    for (let i = 0; i < EULER_STARTS; i++) advance(state, grid, input, exposure, dt / EULER_STARTS, 1);
+    for (let i = 0; i < EULER_STARTS; i++) advance(state, { grid, input, exposure }, dt / EULER_STARTS, 1);
     let into = dt;
-    record(out, (seconds + into) / 60, state, grid, input, exposure);
+    record(out, (seconds + into) / 60, state, { grid, input, exposure });
     while (into < whole - 1e-6) {
       // Two even steps at the end instead of a long one and a sliver.
       const left = whole - into;
       const step = dt >= left ? left : 2 * dt > left ? 0.5 * left : dt;
-      const moved = advance(state, grid, input, exposure, step, 0.5);
+      const moved = advance(state, { grid, input, exposure }, step, 0.5);
       into += step;
-      record(out, (seconds + into) / 60, state, grid, input, exposure);
+      record(out, (seconds + into) / 60, state, { grid, input, exposure });
       dt = Math.min(longest, Math.max(SHORTEST_STEP_S, step * Math.min(1.5, Math.max(0.5, STEP_K / Math.max(moved, 1e-3)))));
     }
     seconds += whole;
@@ -130,7 +130,12 @@ function stateOf({ startC, fat }: ConductionInput, cells: number): State {
 }
 
 /** One time step; `implicit` 1 is backward Euler, 0.5 Crank-Nicolson. Two passes settle the temperature-dependent properties. Gives the most any cell moved, K. */
-function advance(s: State, grid: Grid, input: ConductionInput, exposure: Exposure, dt: number, implicit: number): number {
+function advance(
+  s: State,
+  { grid, input, exposure }: { readonly grid: Grid; readonly input: ConductionInput; readonly exposure: Exposure },
+  dt: number,
+  implicit: number,
+): number {
   const { cells } = grid;
   const { material } = input;
   s.next.set(s.c);
@@ -186,7 +191,12 @@ function setFat(s: State, cells: number, fat: NonNullable<ConductionInput['fat']
   }
 }
 
-function record(out: Cooling, min: number, s: State, grid: Grid, input: ConductionInput, exposure: Exposure): void {
+function record(
+  out: Cooling,
+  min: number,
+  s: State,
+  { grid, input, exposure }: { readonly grid: Grid; readonly input: ConductionInput; readonly exposure: Exposure },
+): void {
   const { cells, dx, symmetric } = grid;
   const half = cells >> 1;
   // The centre lies between cells (slab) or at the inner face (round forms): a parabola through the nearest cells.

@@ -46,20 +46,40 @@ export function madeReady(kitchen: Kitchen, dough: MakeUp): MadeReady[] {
   const handled: Place = { ...table, name: 'after cutting', atC: aims.cutC };
   const butter = { makeUp: BUTTER, fat: 'butter' as const };
   const list: (MadeReady | null)[] = [
-    freezer ? timed('cutButter', { ...butter, form: 'sphere', sizeMm: aims.cubeMm }, handled, freezer, aims.cutButterC) : null,
-    fridge
-      ? timed('butterBends', { ...butter, form: 'cylinder', sizeMm: aims.blockMm }, fridge, table, atSolid('butter', 'laminate', 0.85))
+    freezer
+      ? timed('cutButter', { ...butter, form: 'sphere', sizeMm: aims.cubeMm }, { from: handled, to: freezer, untilC: aims.cutButterC })
       : null,
     fridge
-      ? timed('butterCreams', { ...butter, form: 'slab', sizeMm: aims.sliceMm }, fridge, table, atSolid('butter', 'creamed', 0.5))
+      ? timed(
+          'butterBends',
+          { ...butter, form: 'cylinder', sizeMm: aims.blockMm },
+          { from: fridge, to: table, untilC: atSolid('butter', 'laminate', 0.85) },
+        )
+      : null,
+    fridge
+      ? timed(
+          'butterCreams',
+          { ...butter, form: 'slab', sizeMm: aims.sliceMm },
+          { from: fridge, to: table, untilC: atSolid('butter', 'creamed', 0.5) },
+        )
       : null,
     freezer
-      ? timed('coldFlour', { makeUp: FLOUR, form: 'slab', sizeMm: aims.flourMm, loose: true }, table, freezer, aims.coldFlourC)
+      ? timed(
+          'coldFlour',
+          { makeUp: FLOUR, form: 'slab', sizeMm: aims.flourMm, loose: true },
+          { from: table, to: freezer, untilC: aims.coldFlourC },
+        )
       : null,
-    freezer ? timed('ballIn', { makeUp: dough, form: 'sphere', sizeMm: aims.ballMm }, table, freezer, aims.frozenC) : null,
-    freezer && fridge ? timed('ballOut', { makeUp: dough, form: 'sphere', sizeMm: aims.ballMm }, freezer, fridge, aims.thawedC) : null,
-    freezer ? timed('pieIn', { makeUp: PIE, form: 'slab', sizeMm: aims.pieMm }, table, freezer, aims.frozenC) : null,
-    freezer && fridge ? timed('pieOut', { makeUp: PIE, form: 'slab', sizeMm: aims.pieMm }, freezer, fridge, aims.thawedC) : null,
+    freezer
+      ? timed('ballIn', { makeUp: dough, form: 'sphere', sizeMm: aims.ballMm }, { from: table, to: freezer, untilC: aims.frozenC })
+      : null,
+    freezer && fridge
+      ? timed('ballOut', { makeUp: dough, form: 'sphere', sizeMm: aims.ballMm }, { from: freezer, to: fridge, untilC: aims.thawedC })
+      : null,
+    freezer ? timed('pieIn', { makeUp: PIE, form: 'slab', sizeMm: aims.pieMm }, { from: table, to: freezer, untilC: aims.frozenC }) : null,
+    freezer && fridge
+      ? timed('pieOut', { makeUp: PIE, form: 'slab', sizeMm: aims.pieMm }, { from: freezer, to: fridge, untilC: aims.thawedC })
+      : null,
   ];
   return list.filter((one) => one !== null);
 }
@@ -74,7 +94,11 @@ type Thing = {
 
 const LONGEST_MIN = 2880;
 
-function timed(thing: ReadyThing, of: Thing, from: Place, to: Place, untilC: number): MadeReady {
+function timed(
+  thing: ReadyThing,
+  of: Thing,
+  { from, to, untilC }: { readonly from: Place; readonly to: Place; readonly untilC: number },
+): MadeReady {
   const solid = coldTable(of.makeUp);
   const material = of.loose
     ? { ...solid, density: 0.5 * solid.density, conductivityAt: (c: number) => 0.35 * solid.conductivityAt(c) }

@@ -90,17 +90,17 @@ export function chillWays(formula: Formula, family: Family, kitchen: Kitchen, do
   if (fridge) ways.push(bench(chill.thicknessMm, [{ place: fridge, min: OVERNIGHT_MIN }]));
   const length = ({ waits }: ChillWay) => waits.reduce((sum, { min }) => sum + min, 0);
   ways.sort((a, b) => length(a) - length(b));
-  return { ways, frozen: freezer ? frozenDough(formula, kitchen, dough.doughAtC, material, freezer, fridge, low) : null };
+  return {
+    ways,
+    frozen: freezer ? frozenDough(formula, kitchen, { material, doughAtC: dough.doughAtC, rollsFromC: low }, { freezer, fridge }) : null,
+  };
 }
 
 function frozenDough(
   formula: Formula,
   kitchen: Kitchen,
-  doughAtC: number,
-  material: ColdTable,
-  freezer: Place,
-  fridge: Place | undefined,
-  rollsFromC: number,
+  { material, doughAtC, rollsFromC }: { readonly material: ColdTable; readonly doughAtC: number; readonly rollsFromC: number },
+  { freezer, fridge }: { readonly freezer: Place; readonly fridge: Place | undefined },
 ): FrozenDough {
   const { chill } = formula;
   const at = (place: Place, startC: number, min: number) =>

@@ -102,29 +102,59 @@ function windowFindings(judged: Judged): Finding[] {
   const powder = ({ ingredient }: Portion) => isBakingPowder(ingredient);
   const yeast = ({ ingredient }: Portion) => isYeast(ingredient);
   return [
-    ...windowFinding({ ...judged, rows: judged.fatRows }, 'dough.fatLow', 'dough.fatHigh', 'fat', family.fatPercent, fatRow),
-    ...windowFinding(judged, 'dough.saltLow', 'dough.saltHigh', 'salt', family.saltPercent, byRole(isSalt)),
-    ...windowFinding(judged, 'dough.sugarLow', 'dough.sugarHigh', 'sugar', family.sugarPercent, sugarRow),
-    ...windowFinding(judged, 'dough.eggLow', 'dough.eggHigh', 'egg', family.eggPercent, byRole(isEgg)),
+    ...windowFinding(
+      { ...judged, rows: judged.fatRows },
+      { lowCode: 'dough.fatLow', highCode: 'dough.fatHigh' },
+      { name: 'fat', window: family.fatPercent },
+      fatRow,
+    ),
     ...windowFinding(
       judged,
-      'dough.leavenerLow',
-      'dough.leavenerHigh',
-      'leavener',
-      family.leavenerPercent,
+      { lowCode: 'dough.saltLow', highCode: 'dough.saltHigh' },
+      { name: 'salt', window: family.saltPercent },
+      byRole(isSalt),
+    ),
+    ...windowFinding(
+      judged,
+      { lowCode: 'dough.sugarLow', highCode: 'dough.sugarHigh' },
+      { name: 'sugar', window: family.sugarPercent },
+      sugarRow,
+    ),
+    ...windowFinding(
+      judged,
+      { lowCode: 'dough.eggLow', highCode: 'dough.eggHigh' },
+      { name: 'egg', window: family.eggPercent },
+      byRole(isEgg),
+    ),
+    ...windowFinding(
+      judged,
+      { lowCode: 'dough.leavenerLow', highCode: 'dough.leavenerHigh' },
+      { name: 'leavener', window: family.leavenerPercent },
       anyOf(powder, byRole(isLeavener)),
     ),
-    ...(family.nutPercent ? windowFinding(judged, 'dough.nutsLow', 'dough.nutsHigh', 'nuts', family.nutPercent, byRole(isNut)) : []),
-    ...(family.yeastPercent ? windowFinding(judged, 'dough.yeastLow', 'dough.yeastHigh', 'yeast', family.yeastPercent, yeast) : []),
+    ...(family.nutPercent
+      ? windowFinding(
+          judged,
+          { lowCode: 'dough.nutsLow', highCode: 'dough.nutsHigh' },
+          { name: 'nuts', window: family.nutPercent },
+          byRole(isNut),
+        )
+      : []),
+    ...(family.yeastPercent
+      ? windowFinding(
+          judged,
+          { lowCode: 'dough.yeastLow', highCode: 'dough.yeastHigh' },
+          { name: 'yeast', window: family.yeastPercent },
+          yeast,
+        )
+      : []),
   ];
 }
 
 function windowFinding(
   judged: Judged,
-  lowCode: FindingCode,
-  highCode: FindingCode,
-  name: keyof BakersPercents,
-  window: Window,
+  { lowCode, highCode }: { readonly lowCode: FindingCode; readonly highCode: FindingCode },
+  { name, window }: { readonly name: keyof BakersPercents; readonly window: Window },
   is: (portion: Portion) => boolean,
 ): Finding[] {
   const { percents } = judged.dough;

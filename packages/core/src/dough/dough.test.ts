@@ -13,7 +13,7 @@ const family = families['cracker_savoury']!;
 describe('water', () => {
   it('wants k times the water hold of its flours, and the gum’s own on top', () => {
     // 100 g sorghum at 0.68 g/g, k 0.62: 42.16 g; 1 g xanthan at 18 g/g, f 0.3: 5.4 g (hand sum, rules d1 and a3).
-    const wants = waterWants([portion('sorghum', 100), portion('xanthan', 1)], [], family, 1);
+    const wants = waterWants([portion('sorghum', 100), portion('xanthan', 1)], [], family, { thirstFactor: 1 });
     expect(wants.flourG).toBeCloseTo(42.16, 2);
     expect(wants.gumG).toBeCloseTo(5.4, 2);
     expect(wants.wantsG).toBeCloseTo(47.56, 2);

@@ -62,7 +62,7 @@ export function doughStage(theCase: Case, blend: BlendResult): { result: DoughRe
   const gums = leaves.filter(({ ingredient }) => isGum(ingredient));
   const gets = waterGets(flour, dough);
   const thirst = thirstOf(formula, kitchen);
-  const wants = waterWants(flour, gums, family, thirst?.value ?? 1, kitchen.humidityShare);
+  const wants = waterWants(flour, gums, family, { thirstFactor: thirst?.value ?? 1, humidityShare: kitchen.humidityShare });
   if (wants.wantsG <= 0) throw new InputError('blend.rows', 'nothing in the blend takes up water: add a flour or a starch');
   const getsOverWants = gets.getsG / wants.wantsG;
   const all = [...flour, ...dough];
@@ -72,10 +72,13 @@ export function doughStage(theCase: Case, blend: BlendResult): { result: DoughRe
     flour,
     rows.filter(({ row }) => row.use === 'dough').map(({ row, portion }) => ({ portion, by: enteredBy(row.entered) })),
     wants,
-    thirst?.sd,
-    formula.blendEntered !== undefined &&
-      Math.abs(formula.blendEntered.g - formula.blendG) < 0.01 &&
-      formula.blendEntered.text.split('; ').some((line) => enteredBy(line) === 'cup'),
+    {
+      thirstSd: thirst?.sd,
+      blendByCup:
+        formula.blendEntered !== undefined &&
+        Math.abs(formula.blendEntered.g - formula.blendG) < 0.01 &&
+        formula.blendEntered.text.split('; ').some((line) => enteredBy(line) === 'cup'),
+    },
   );
   const wantsSdG = Math.sqrt(spread.reduce((sum, { sdG }) => sum + sdG ** 2, 0));
   const doughRows = rows.filter(({ row }) => row.use === 'dough');

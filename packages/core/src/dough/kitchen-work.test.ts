@@ -47,7 +47,8 @@ describe('flour in the room’s air', () => {
       ...portion('sorghum', 500),
       lot: { id: 'x', ingredientId: 'sorghum', code: '1', moistureShare },
     });
-    const wants = (share: number) => waterWants([wet(share)], [], families['pie_flaky']!, 1, 0.9).moistureG;
+    const wants = (share: number) =>
+      waterWants([wet(share)], [], families['pie_flaky']!, { thirstFactor: 1, humidityShare: 0.9 }).moistureG;
     expect(wants(0.08)).toBeCloseTo(20, 6);
     expect(wants(0.14)).toBeCloseTo(-10, 6);
   });

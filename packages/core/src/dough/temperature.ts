@@ -112,7 +112,8 @@ export function doughTemperature(
     frictionK,
     tool,
     reachedC,
-    chillInstead: liquid.feasible || reachedC < wantedC ? null : chillInstead(parts, waterG / 1000, wantedC, frictionK, kitchen),
+    chillInstead:
+      liquid.feasible || reachedC < wantedC ? null : chillInstead(parts, { liquidKg: waterG / 1000, wantedC, frictionK }, kitchen),
   };
 }
 
@@ -139,9 +140,7 @@ function endOf(parts: readonly WarmPart[], liquidKg: number, liquid: LiquidTempe
 /** The part that carries most heat above the fridge, made as cold as the dough then needs with iced water. */
 function chillInstead(
   parts: readonly (WarmPart & { readonly name: string; readonly rowKey: string | null })[],
-  liquidKg: number,
-  wantedC: number,
-  frictionK: number,
+  { liquidKg, wantedC, frictionK }: { readonly liquidKg: number; readonly wantedC: number; readonly frictionK: number },
   kitchen: Kitchen,
 ): DoughTemperature['chillInstead'] {
   const fridgeC = kitchen.places.find(({ kind }) => kind === 'fridge')?.atC ?? 5;

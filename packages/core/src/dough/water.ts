@@ -49,8 +49,7 @@ export function waterWants(
   blend: readonly Portion[],
   gums: readonly Portion[],
   family: Family,
-  thirstFactor: number,
-  humidityShare?: number,
+  { thirstFactor, humidityShare }: { readonly thirstFactor: number; readonly humidityShare?: number },
 ): WaterWants {
   const flours = blend.filter(({ ingredient }) => !isGum(ingredient));
   const hold = (portion: Portion) => family.waterFactor * portion.amountG * (portion.ingredient.waterHoldGPerG ?? 0) * thirstFactor;
@@ -115,8 +114,7 @@ export function spreadOfWater(
   blend: readonly Portion[],
   rows: readonly { readonly portion: Portion; readonly by: MeasuredBy }[],
   wants: WaterWants,
-  thirstSd: number | undefined,
-  blendByCup: boolean,
+  { thirstSd, blendByCup }: { readonly thirstSd: number | undefined; readonly blendByCup: boolean },
 ): SpreadOfWater[] {
   const sd = waterSpread.values;
   const flours = blend.filter(({ ingredient }) => !isGum(ingredient));

@@ -108,32 +108,28 @@ export function glutenFindings(portions: readonly Portion[], kitchen: Kitchen, p
   const offer = (portion: Portion) => editsToProvenLot(portion, limit, pantry);
   const split = (code: GlutenCode, which: readonly Portion[], value: number, high: number) => [
     ...found(
-      code,
+      { code, stage },
       which.filter((portion) => offer(portion).length > 0),
-      stage,
-      value,
-      high,
-      offer,
+      { value, high },
+      { offer },
     ),
     ...found(
-      code,
+      { code, stage },
       which.filter((portion) => offer(portion).length === 0),
-      stage,
-      value,
-      high,
+      { value, high },
     ),
   ];
   const wheatStarch = used.filter(
     ({ ingredient }) => ingredient.gluten !== 'contains' && ingredient.allergens.includes('eu.gluten_cereal:wheat'),
   );
   return [
-    ...found('gluten.contains', of('contains'), stage, 0, limit.limitMgPerKg),
-    ...found('gluten.notInMarket', of('notInMarket'), stage, 0, limit.limitMgPerKg, undefined, limit.name),
+    ...found({ code: 'gluten.contains', stage }, of('contains'), { value: 0, high: limit.limitMgPerKg }),
+    ...found({ code: 'gluten.notInMarket', stage }, of('notInMarket'), { value: 0, high: limit.limitMgPerKg }, { market: limit.name }),
     ...split('gluten.overLimit', over, most, limit.limitMgPerKg),
     ...split('gluten.notProven', of('noReport'), of('noReport').length, 0),
     ...split('gluten.reportOld', of('old'), reportMonths.value, reportMonths.value),
-    ...found('gluten.wheatStarch', wheatStarch, stage, 0, 0),
-    ...found('gluten.onBag', of('onBag'), stage, of('onBag').length, 0),
+    ...found({ code: 'gluten.wheatStarch', stage }, wheatStarch, { value: 0, high: 0 }),
+    ...found({ code: 'gluten.onBag', stage }, of('onBag'), { value: of('onBag').length, high: 0 }),
   ];
 }
 
@@ -157,13 +153,10 @@ function editsToProvenLot(portion: Portion, limit: GlutenLimit, pantry: Pantry):
 }
 
 function found(
-  code: GlutenCode,
+  { code, stage }: { readonly code: GlutenCode; readonly stage: StageName },
   which: readonly Portion[],
-  stage: StageName,
-  value: number,
-  high: number,
-  offer?: (portion: Portion) => Edit[],
-  market = '',
+  { value, high }: { readonly value: number; readonly high: number },
+  { offer, market = '' }: { readonly offer?: (portion: Portion) => Edit[]; readonly market?: string } = {},
 ): Finding[] {
   if (which.length === 0) return [];
   const names = [...new Set(which.map(({ ingredient, lot }) => (lot ? `${ingredient.name}, lot ${lot.code}` : ingredient.name)))];

@@ -40,8 +40,7 @@ export function lotFindings(portions: readonly Portion[], pantry: Pantry, stage:
     code: 'lot.setAside' | 'lot.pastUseBy' | 'lot.pastBestBy' | 'lot.short',
     level: 'fix' | 'watch',
     names: readonly string[],
-    value: number,
-    high: number,
+    { value, high }: { readonly value: number; readonly high: number },
   ) =>
     names.length === 0
       ? []
@@ -59,29 +58,25 @@ export function lotFindings(portions: readonly Portion[], pantry: Pantry, stage:
       'lot.setAside',
       'fix',
       setAside.map((portion) => `${nameOf(portion)} (${portion.lot!.setAside})`),
-      setAside.length,
-      0,
+      { value: setAside.length, high: 0 },
     ),
     ...one(
       'lot.pastUseBy',
       'fix',
       gone.map((portion) => `${nameOf(portion)}, ${portion.lot!.useByOn ?? portion.lot!.bestByOn}`),
-      gone.length,
-      0,
+      { value: gone.length, high: 0 },
     ),
     ...one(
       'lot.pastBestBy',
       'watch',
       past.map((portion) => `${nameOf(portion)}, ${portion.lot!.bestByOn}`),
-      past.length,
-      0,
+      { value: past.length, high: 0 },
     ),
     ...one(
       'lot.short',
       'watch',
       short.map(({ portion }) => nameOf(portion)),
-      short[0] ? roundTo(short[0].amountG, 0.1) : 0,
-      short[0]?.portion.lot!.onHandG ?? 0,
+      { value: short[0] ? roundTo(short[0].amountG, 0.1) : 0, high: short[0]?.portion.lot!.onHandG ?? 0 },
     ),
   ];
 }

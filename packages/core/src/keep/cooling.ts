@@ -32,7 +32,12 @@ const LONGER_MIN = 240;
  * Findings none.
  * Source   the bake's own equations with the air of each place; heat transfer facts/cold.
  */
-export function coolPiece(problem: BakeProblem, bakedMin: number, waits: readonly Wait[], kitchen: Kitchen, wholeWay = false): Cooled {
+export function coolPiece(
+  { problem, bakedMin }: { readonly problem: BakeProblem; readonly bakedMin: number },
+  waits: readonly Wait[],
+  kitchen: Kitchen,
+  wholeWay = false,
+): Cooled {
   const outside = waits.map((wait, i) => {
     const min = within(`keep.cool[${i}].min`, wait.min, 0, 4320, 'min');
     const onTray = wait.placeId === HOT_TRAY;
@@ -97,14 +102,13 @@ const NEAR_K = 0.7;
  * Source   coolPiece; limits facts/keeping coolingLimits.
  */
 export function coolToCold(
-  problem: BakeProblem,
-  bakedMin: number,
+  { problem, bakedMin }: { readonly problem: BakeProblem; readonly bakedMin: number },
   waits: readonly Wait[],
   keptAt: Place | null,
   kitchen: Kitchen,
 ): ColdCooling {
   const kept = keptAt ? [...waits, { placeId: keptAt.id, min: DAY_MIN }] : waits;
-  const { curve } = coolPiece(problem, bakedMin, kept, kitchen, true);
+  const { curve } = coolPiece({ problem, bakedMin }, kept, kitchen, true);
   const { fromC, throughC, toC } = coolingLimits.values;
   const end = keptAt && keptAt.atC <= toC ? Math.max(toC, keptAt.atC + NEAR_K) : toC;
   const at = (c: number) => (curve.middleC[0]! <= c ? 0 : firstReach(curve.min, curve.middleC, c, 'falling'));

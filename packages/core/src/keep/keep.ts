@@ -111,7 +111,7 @@ export function keepStage(
   within('keep.piecesPerPack', keep.piecesPerPack, 1, 10000, 'pieces');
   within('keep.sellWithinDays', keep.sellWithinDays, 0, 365, 'days');
   const solids = bakedSolids(solidsOf(perDry(sheet.makeUp)));
-  const cooled = coolPiece(problem, bake.totalMin, keep.cool, kitchen);
+  const cooled = coolPiece({ problem, bakedMin: bake.totalMin }, keep.cool, kitchen);
   const startX = cooled.moistureX;
   const activity = waterActivity(solids, startX);
   const dryPieceG = sheet.pieceG * (1 - sheet.makeUp.water);
@@ -149,11 +149,11 @@ export function keepStage(
     wettestActivity: wettest,
     bringBack: meantToSnap ? bringBackOf(problem, bake, solids, kitchen) : null,
     freezing: freezingOf(kitchen, sheet, bake, startX),
-    crustSoft: crustSoftOf(dough, solids, startX, dryPieceG / 1000 / areaM2, bake, kitchen),
+    crustSoft: crustSoftOf(dough, { solids, startX, dryKgPerM2: dryPieceG / 1000 / areaM2 }, bake, kitchen),
     needsCold,
     coldBecause: [...new Set(dough.onPiece.flatMap(({ needsCold: cold, because }) => (cold ? because : [])))],
     coldCooling: dough.onPiece.some((part) => part.needsCold && part.baked)
-      ? coolToCold(problem, bake.totalMin, keep.cool, keptAt, kitchen)
+      ? coolToCold({ problem, bakedMin: bake.totalMin }, keep.cool, keptAt, kitchen)
       : null,
     lateRawEggG: dough.onPiece.reduce((g, { baked, rawEggG }) => g + (baked ? 0 : rawEggG), 0),
     bakedPieceG: dryPieceG * (1 + startX),
@@ -211,9 +211,7 @@ function bringBackOf(problem: BakeProblem, bake: BakeResult, solids: Solids, kit
 /** Water that a filling gives to the crust it lies on: one face, and the crust's own resistance. */
 function crustSoftOf(
   { filling: { baked, late } }: DoughResult,
-  solids: Solids,
-  startX: number,
-  dryKgPerM2: number,
+  { solids, startX, dryKgPerM2 }: { readonly solids: Solids; readonly startX: number; readonly dryKgPerM2: number },
   bake: BakeResult,
   kitchen: Kitchen,
 ): KeepResult['crustSoft'] {

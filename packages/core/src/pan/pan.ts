@@ -153,7 +153,11 @@ export type Lattice = {
  * Findings none.
  * Source   n = floor((D + gap) / (strip + gap)), strips spaced evenly; a strip is as long as the chord under its longer edge.
  */
-export function latticeOf(pan: PanSize, stripMm: number, gapMm: number, overhangMm: number, path: string): Lattice {
+export function latticeOf(
+  pan: PanSize,
+  { stripMm, gapMm, overhangMm }: { readonly stripMm: number; readonly gapMm: number; readonly overhangMm: number },
+  path: string,
+): Lattice {
   within(`${path}.stripMm`, stripMm, 3, 100, 'mm');
   within(`${path}.gapMm`, gapMm, 0, 100, 'mm');
   within(`${path}.overhangMm`, overhangMm, 0, 60, 'mm');

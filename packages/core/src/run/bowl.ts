@@ -4,8 +4,6 @@ import { runState } from './state.js';
 import { isPouredWater } from '../ingredient/roles.js';
 import type { BakeEvent, RunStep } from '../document/bake.js';
 import type { Formula } from '../document/formula.js';
-import type { Kitchen } from '../document/kitchen.js';
-import type { Pantry } from '../document/pantry.js';
 import type { DoughResult } from '../dough/dough.js';
 import type { Case } from '../document/case.js';
 
@@ -19,7 +17,10 @@ import type { Case } from '../document/case.js';
  *
  * @param formula as the run was planned, already scaled
  */
-export function bowlDough({ formula, kitchen, pantry }: Pick<Case, 'formula' | 'kitchen' | 'pantry'>, steps: readonly RunStep[], events: readonly BakeEvent[]
+export function bowlDough(
+  { formula, kitchen, pantry }: Pick<Case, 'formula' | 'kitchen' | 'pantry'>,
+  steps: readonly RunStep[],
+  events: readonly BakeEvent[],
 ): { readonly dough: DoughResult; readonly formula: Formula; readonly heldG: number } | null {
   const made = asBaked(formula, events);
   const state = runState(steps, events, kitchen.scaleStepG);

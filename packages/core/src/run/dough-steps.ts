@@ -105,7 +105,7 @@ export function chilling(made: Made): RunStep[] {
   return [
     ...rest,
     { key: 'shape', stage: 'chill', kind: 'do', what: 'shape', handsMin: hands.shape, thicknessMm: chill.thicknessMm, form: chill.form },
-    ...waitSteps(made, 'cold', 'cold', 'chill', chill.waits).map((step) => ({ ...step, targetC: chill.targetC })),
+    ...waitSteps(made, { name: 'cold', what: 'cold', stage: 'chill' }, chill.waits).map((step) => ({ ...step, targetC: chill.targetC })),
     {
       key: 'chilledC',
       stage: 'chill',

@@ -5,7 +5,6 @@ import { feelDosing } from '../facts/run.js';
 import { learnedThirst } from '../learn/thirst.js';
 import type { HandWord } from '../document/bake.js';
 import type { Formula } from '../document/formula.js';
-import type { Kitchen } from '../document/kitchen.js';
 import type { Pantry } from '../document/pantry.js';
 import type { DoughResult } from '../dough/dough.js';
 import type { Case } from '../document/case.js';
@@ -39,7 +38,11 @@ export type FeelAnswer = {
  * @param inG what went into the bowl: water of pours and what rows brought (getsG) as it stands now
  * @param before words said before this one, dry and wet
  */
-export function feelAnswer(word: HandWord, dough: DoughResult, inG: { readonly getsG: number; readonly heldG: number; readonly dosesGiven: number }, { formula, kitchen, pantry }: Pick<Case, 'formula' | 'kitchen' | 'pantry'>
+export function feelAnswer(
+  word: HandWord,
+  dough: DoughResult,
+  inG: { readonly getsG: number; readonly heldG: number; readonly dosesGiven: number },
+  { formula, kitchen, pantry }: Pick<Case, 'formula' | 'kitchen' | 'pantry'>,
 ): FeelAnswer {
   if (dough.rightHandWords.includes(word) || inG.dosesGiven >= 2) return null;
   const learned = learnedOf(kitchen, 'thirstFactor', formula.blend.name)?.value ?? 1;

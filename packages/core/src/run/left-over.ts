@@ -27,13 +27,16 @@ export type KeptFor = {
  *
  * @param on the day it is kept on, 2026-11-25
  */
-export function keptFor({ what, amountG, placeId, on }: { readonly what: LeftOver; readonly amountG: number; readonly placeId: string; readonly on: string }, { formula, kitchen, pantry }: Pick<Case, 'formula' | 'kitchen' | 'pantry'>, evaluation: Evaluation
+export function keptFor(
+  { what, amountG, placeId, on }: { readonly what: LeftOver; readonly amountG: number; readonly placeId: string; readonly on: string },
+  { formula, kitchen, pantry }: Pick<Case, 'formula' | 'kitchen' | 'pantry'>,
+  evaluation: Evaluation,
 ): KeptFor {
   const place = kitchen.places.find(({ id }) => id === placeId);
   // Food is judged by what is known today, whatever core worked the version out.
   const { dough } = evaluateDough(formula, kitchen, pantry);
   const food = dough.state === 'waiting' ? null : dough.result;
-  return { useByOn: daysAfter(on, daysOf(what, place, formula, evaluation, food)), pieces: piecesOf(what, amountG, evaluation) };
+  return { useByOn: daysAfter(on, daysOf(what, place, { formula, evaluation }, food)), pieces: piecesOf(what, amountG, evaluation) };
 }
 
 /**
@@ -52,8 +55,7 @@ export function needsColdOnceBaked(formula: Formula, kitchen: Kitchen, pantry: P
 function daysOf(
   what: LeftOver,
   place: Place | undefined,
-  formula: Formula,
-  evaluation: Evaluation,
+  { formula, evaluation }: { readonly formula: Formula; readonly evaluation: Evaluation },
   food: Pick<DoughResult, 'onPiece' | 'doughEggG'> | null,
 ): number {
   if (what === 'baked' || what === 'crumb') {

@@ -53,7 +53,11 @@ export const weighBlend = (made: Made, share = 1): RunStep[] =>
 const placeName = ({ kitchen }: Made, placeId: string) =>
   placeId === HOT_TRAY ? 'the hot tray' : (kitchen.places.find(({ id }) => id === placeId)?.name ?? placeId);
 
-export const waitSteps = (made: Made, name: string, what: RunStep['what'], stage: RunStep['stage'], waits: readonly Wait[]): RunStep[] =>
+export const waitSteps = (
+  made: Made,
+  { name, what, stage }: { readonly name: string; readonly what: RunStep['what']; readonly stage: RunStep['stage'] },
+  waits: readonly Wait[],
+): RunStep[] =>
   waits
     .filter(({ min }) => min > 0)
     .map(({ placeId, min }, i) => ({

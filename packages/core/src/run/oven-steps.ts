@@ -30,7 +30,7 @@ export function baking(made: Made): RunStep[] {
       oven: oven.name,
       dial: dialOf(settings[0]!.wantC),
     });
-    steps.push(...inOven(made, base, looks, oven.name, dialOf));
+    steps.push(...inOven(made, base, looks, { oven: oven.name, dialOf }));
     steps.push({
       ...base,
       key: `out:${load}`,
@@ -54,8 +54,7 @@ function inOven(
   made: Made,
   base: { stage: 'bake'; load: number; loads: number },
   looks: readonly PlannedLook[],
-  oven: string,
-  dialOf: (wantC: number | null) => string,
+  { oven, dialOf }: { readonly oven: string; readonly dialOf: (wantC: number | null) => string },
 ): RunStep[] {
   const { settings, load } = { settings: made.formula.bake.steps, load: base.load };
   const since = `in:${load}`;
@@ -123,7 +122,7 @@ export function after(made: Made): RunStep[] {
   const { formula, results } = made;
   return [
     ...goingOn(made, 'hot'),
-    ...waitSteps(made, 'cool', 'cool', 'keep', formula.keep.cool),
+    ...waitSteps(made, { name: 'cool', what: 'cool', stage: 'keep' }, formula.keep.cool),
     ...goingOn(made, 'cooled'),
     {
       key: 'pack',

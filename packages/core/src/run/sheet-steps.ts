@@ -28,7 +28,7 @@ export function laminating(made: Made): RunStep[] {
       const i = fold++;
       return [
         { ...base, key: `fold:${i}`, what: 'fold', parts: step.turn!.parts, n: i + 1, of: folds.length },
-        ...waitSteps(made, `foldRest:${i}`, 'foldRest', 'sheet', folds[i]!.waits),
+        ...waitSteps(made, { name: `foldRest:${i}`, what: 'foldRest', stage: 'sheet' }, folds[i]!.waits),
       ];
     }),
   ];
@@ -110,7 +110,7 @@ export function shaping(made: Made): RunStep[] {
   }
   steps.push(...shapingRows.filter(({ rowKey }) => !dusts.includes(rowKey!)));
   for (const [i, wait] of sheet.waits.entries())
-    steps.push(...goingOn(made, 'wait', i), ...waitSteps(made, `firm${i}`, 'firm', 'sheet', [wait]));
+    steps.push(...goingOn(made, 'wait', i), ...waitSteps(made, { name: `firm${i}`, what: 'firm', stage: 'sheet' }, [wait]));
   const { proved } = results.sheet.body;
   if (proved > 1)
     steps.push({

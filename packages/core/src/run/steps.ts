@@ -3,9 +3,6 @@ import { chilling, mixing } from './dough-steps.js';
 import { after, baking, withOvenOn } from './oven-steps.js';
 import { laminating, shaping } from './sheet-steps.js';
 import type { PlannedLook, RunStep } from '../document/bake.js';
-import type { Formula } from '../document/formula.js';
-import type { Kitchen } from '../document/kitchen.js';
-import type { Pantry } from '../document/pantry.js';
 import type { Evaluation } from '../evaluate.js';
 import type { Made, ResultsOf } from './made.js';
 import type { Case } from '../document/case.js';
@@ -23,7 +20,10 @@ import type { Case } from '../document/case.js';
  * @param formula as it will be made, already scaled
  * @param looks of the first load; none: one look about when it should be done
  */
-export function runSteps({ formula, kitchen, pantry }: Pick<Case, 'formula' | 'kitchen' | 'pantry'>, evaluation: Evaluation, looks: readonly PlannedLook[] = []
+export function runSteps(
+  { formula, kitchen, pantry }: Pick<Case, 'formula' | 'kitchen' | 'pantry'>,
+  evaluation: Evaluation,
+  looks: readonly PlannedLook[] = [],
 ): RunStep[] {
   const made: Made = { formula, kitchen, pantry, results: resultsOf(evaluation), looks };
   const steps = [

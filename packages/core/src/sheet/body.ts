@@ -42,14 +42,14 @@ export function bodyOf(formula: Formula, kitchen: Kitchen, dough: DoughResult, p
   if (part.shape.kind === 'portion' && part.shape.form === 'poured') return poured(part, pan, plan);
   if (pan && (isPanShape(part.shape) || isCutShape(part.shape))) return inPan(pan, plan, lidMm);
   if (part.body === 'rolledUp') return rolledUp(part, first, grown, proved);
-  if (part.body === 'wrapped') return wrapped(plan, first, fillingG, grown, proved);
+  if (part.body === 'wrapped') return wrapped(plan, first, fillingG, { grown, proved });
   if (part.shape.kind === 'portion' && part.shape.form === 'ball') return ball(plan, grown, proved);
   if (part.shape.kind === 'freeForm') {
     const { filledMm } = part.shape;
     const areaMm2 = (Math.PI / 4) * filledMm ** 2;
     return { form: 'folded', heightMm: first.thicknessMm, acrossMm: filledMm, widthMm: filledMm, lengthMm: filledMm, areaMm2, filledMm2: areaMm2, lidMm, proved: 1 }; // prettier-ignore
   }
-  return flat(first, rimOf(part, first), lidMm, grown, proved);
+  return flat(first, rimOf(part, first), lidMm, { grown, proved });
 }
 
 /** Something over the filling: a lid, or a second part that closes it in. A lattice leaves it open. */
@@ -67,7 +67,12 @@ function provedBy(formula: Formula, kitchen: Kitchen, dough: DoughResult): numbe
   return warm.reduce((sum, { min }) => sum + min, 0) >= fromMin ? ratio : 1;
 }
 
-function flat(first: PartPlan, rimMm: number, lidMm: number | null, grown: number, proved: number): Body {
+function flat(
+  first: PartPlan,
+  rimMm: number,
+  lidMm: number | null,
+  { grown, proved }: { readonly grown: number; readonly proved: number },
+): Body {
   const { areaMm2, widthMm, lengthMm, thicknessMm } = first;
   const inside = (side: number) => Math.max(0.6 * side, side - 2 * pieCrustRimMm.value) / side;
   return {
@@ -134,7 +139,12 @@ function ball(plan: SheetPlan, grown: number, proved: number): Body {
 }
 
 /** Dough closed round a centre: its wall under and over the filling. */
-function wrapped(plan: SheetPlan, first: PartPlan, fillingG: number, grown: number, proved: number): Body {
+function wrapped(
+  plan: SheetPlan,
+  first: PartPlan,
+  fillingG: number,
+  { grown, proved }: { readonly grown: number; readonly proved: number },
+): Body {
   if (fillingG <= 0) return ball(plan, grown, proved);
   const fillingMl = fillingG / fillingDensity.value;
   const outerMm = across(fillingMl + (plan.pieceDoughG / plan.densityGPerMl) * proved);

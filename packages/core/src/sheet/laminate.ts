@@ -52,9 +52,7 @@ export function laminationLayers(lockIn: Laminate['lockIn'], folds: readonly num
 export function layerThickness(
   { fatLayers, doughLayers }: Layers,
   sheetMm: number,
-  fatG: number,
-  doughG: number,
-  doughGPerMl: number,
+  { fatG, doughG, doughGPerMl }: { readonly fatG: number; readonly doughG: number; readonly doughGPerMl: number },
 ): { readonly fatUm: number; readonly doughUm: number; readonly fatVolumeShare: number } {
   const fatMl = fatG / rollInFatDensity.value;
   const fatVolumeShare = fatMl / (fatMl + doughG / doughGPerMl);

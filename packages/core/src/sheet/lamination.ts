@@ -105,11 +105,11 @@ export function laminate({ formula, family, kitchen }: Case, plan: Laminate, dou
     ...turns.map((turn, i): Work => ({ what: 'fold', turn, lies: turn.folded, tableMm: turn.rolled.thicknessMm, handsMin: foldHands.values.foldMin, waits: plan.folds[i]!.waits, path: `sheet.laminate.folds[${i}].waits` })), // prettier-ignore
     { what: 'lastRoll', lies: sheet, tableMm: sheetMm, handsMin: foldHands.values.lastRollMin, waits: [], path: '' },
   ];
-  const steps = coursed(works, plan, material, chill.endMiddleC, kitchen, windowC);
+  const steps = coursed(works, plan, { material, startC: chill.endMiddleC, kitchen }, windowC);
   const end = steps[steps.length - 1]!;
   return {
     layers,
-    ...layerThickness(layers, sheetMm, rollIn.massG, dough.doughG, density),
+    ...layerThickness(layers, sheetMm, { fatG: rollIn.massG, doughG: dough.doughG, doughGPerMl: density }),
     rollIn: {
       ofDough: rollIn.massG / dough.doughG,
       ofAll: rollIn.massG / (rollIn.massG + dough.doughG),
@@ -154,9 +154,7 @@ type Work = {
 function coursed(
   works: readonly Work[],
   plan: Laminate,
-  material: ColdTable,
-  startC: number,
-  kitchen: Kitchen,
+  { material, startC, kitchen }: { readonly material: ColdTable; readonly startC: number; readonly kitchen: Kitchen },
   [low, high]: readonly [number, number],
 ): LaminateStep[] {
   const table = tableOf(kitchen);
@@ -195,8 +193,8 @@ function coursed(
       restMin,
       lies: work.lies,
       ...(work.turn ? { turn: work.turn } : {}),
-      restNeeds: next && work.waits.length > 0 ? restFor(work, next, toC, high, material, kitchen) : null,
-      standMin: before ? standFor(before.lies, fromC, beginFor(low, fromC, toC, table.atC), material, kitchen) : null,
+      restNeeds: next && work.waits.length > 0 ? restFor(work, next, { startC: toC, high }, { material, kitchen }) : null,
+      standMin: before ? standFor(before.lies, fromC, beginFor(low, fromC, toC, table.atC), { material, kitchen }) : null,
     };
     atMin += work.handsMin + restMin;
     fromC = lastOf(rest.middleC, toC);
@@ -205,7 +203,12 @@ function coursed(
 }
 
 /** How long a packet has to lie in its coldest place for the next work to end no warmer than the window. */
-function restFor(work: Work, next: Work, startC: number, high: number, material: ColdTable, kitchen: Kitchen): LaminateStep['restNeeds'] {
+function restFor(
+  work: Work,
+  next: Work,
+  { startC, high }: { readonly startC: number; readonly high: number },
+  { material, kitchen }: { readonly material: ColdTable; readonly kitchen: Kitchen },
+): LaminateStep['restNeeds'] {
   const places = work.waits.map(({ placeId }, i) => placeOf(`${work.path}[${i}].placeId`, placeId, kitchen));
   const wait = places.reduce((coldest, { atC }, i) => (atC < places[coldest]!.atC ? i : coldest), 0);
   const table = tableOf(kitchen);
@@ -235,7 +238,12 @@ function beginFor(low: number, fromC: number, toC: number, tableC: number): numb
 }
 
 /** Minutes at the table until a packet is as warm as that; null where it is already, or the table never makes it so. */
-function standFor(lies: Slab, fromC: number, wantC: number, material: ColdTable, kitchen: Kitchen): number | null {
+function standFor(
+  lies: Slab,
+  fromC: number,
+  wantC: number,
+  { material, kitchen }: { readonly material: ColdTable; readonly kitchen: Kitchen },
+): number | null {
   if (fromC >= wantC) return null;
   const course = conduct({ form: 'slab', sizeMm: Math.max(2, lies.thicknessMm), material, startC: fromC, exposures: [exposureAt(tableOf(kitchen), 90, 'film')], cells: 8 }); // prettier-ignore
   const reach = firstReach(course.min, course.middleC, wantC + 0.5, 'rising');

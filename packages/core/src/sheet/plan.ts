@@ -108,7 +108,7 @@ export function planSheet(formula: Formula, kitchen: Pick<Kitchen, 'pans' | 'mat
   if (sheet.dockPitchMm !== undefined) within('sheet.dockPitchMm', sheet.dockPitchMm, 3, 100, 'mm');
   const densityGPerMl = densityOf(formula);
   const pan = kitchen.pans?.find(({ id }) => id === formula.bake.panId) ?? null;
-  const sized = sheet.parts.map((part, i) => sizedPart(part, `sheet.parts[${i}]`, pan, densityGPerMl, sheet.trimMm));
+  const sized = sheet.parts.map((part, i) => sizedPart(part, `sheet.parts[${i}]`, { pan, densityGPerMl, trimMm: sheet.trimMm }));
   const parts = sized.map(({ plan }) => plan);
   const pieceDoughG = parts.reduce((sum, part) => sum + part.perPiece * part.massG, 0);
   const cutter = sharedCut(sheet.parts);
@@ -189,13 +189,17 @@ const LEAST_RIM_MM = 3;
 
 type Sized = { readonly plan: PartPlan; readonly rolledMm2: number };
 
-function sizedPart(part: Part, path: string, pan: Pan | null, densityGPerMl: number, trimMm: number): Sized {
+function sizedPart(
+  part: Part,
+  path: string,
+  { pan, densityGPerMl, trimMm }: { readonly pan: Pan | null; readonly densityGPerMl: number; readonly trimMm: number },
+): Sized {
   const { key, shape, thicknessMm } = part;
   within(`${path}.thicknessMm`, thicknessMm, 0.3, 40, 'mm');
   const perPiece = within(`${path}.perPiece`, part.perPiece, 1, 20, 'a piece');
   if (!Number.isInteger(perPiece)) throw new InputError(`${path}.perPiece`, 'must be a whole number');
   if (part.vents !== undefined) within(`${path}.vents`, part.vents, 0, 24, 'slits');
-  const flat = flatSize(shape, `${path}.shape`, pan, thicknessMm, densityGPerMl);
+  const flat = flatSize(shape, `${path}.shape`, { pan, thicknessMm, densityGPerMl });
   const hole = part.window ? figureOf(part.window, `${path}.window`) : null;
   const left = hole ? Math.min(flat.widthMm - hole.widthMm, flat.lengthMm - hole.lengthMm) / 2 : Infinity;
   if (hole && (left < LEAST_RIM_MM || hole.areaMm2 > 0.8 * flat.areaMm2)) {
@@ -216,7 +220,11 @@ function rolledFor({ areaMm2, widthMm, lengthMm, strips = 1 }: Flat, trimMm: num
 
 type Flat = Pick<PartPlan, 'areaMm2' | 'widthMm' | 'lengthMm' | 'strips' | 'surplusShare' | 'openShare'>;
 
-function flatSize(shape: Shape, path: string, pan: Pan | null, thicknessMm: number, densityGPerMl: number): Flat {
+function flatSize(
+  shape: Shape,
+  path: string,
+  { pan, thicknessMm, densityGPerMl }: { readonly pan: Pan | null; readonly thicknessMm: number; readonly densityGPerMl: number },
+): Flat {
   if (isCutShape(shape)) {
     const { areaMm2, widthMm, lengthMm } = figureOf(shape, path);
     return { areaMm2, widthMm, lengthMm };
@@ -257,7 +265,7 @@ function forPan(shape: PanShape, path: string, pan: Pan): Flat {
       return { areaMm2, widthMm: heightMm, lengthMm, strips };
     }
     case 'lattice': {
-      const lattice = latticeOf(pan, shape.stripMm, shape.gapMm, shape.overhangMm, path);
+      const lattice = latticeOf(pan, { stripMm: shape.stripMm, gapMm: shape.gapMm, overhangMm: shape.overhangMm }, path);
       const longest = Math.max(0, ...[...lattice.along, ...lattice.across].map(({ lengthMm }) => lengthMm));
       return {
         areaMm2: lattice.areaMm2,

@@ -53,16 +53,18 @@ function ofPart(part: Part, { widthMm, lengthMm, perPiece, strips = 1 }: PartPla
   switch (shape.kind) {
     case 'lining':
       return [
-        one('Lining', blank(pan!, widthMm, lengthMm), [blank(pan!, pan!.bottomMm, pan!.bottomMm + lengthMm - widthMm, widthMm, lengthMm)]),
+        one('Lining', blank(pan!, widthMm, lengthMm), [
+          blank(pan!, pan!.bottomMm, pan!.bottomMm + lengthMm - widthMm, { inWidthMm: widthMm, inLengthMm: lengthMm }),
+        ]),
       ];
     case 'lid':
-      return [one('Lid', blank(pan!, widthMm, lengthMm), [blank(pan!, pan!.topMm, pan!.topMm + lengthMm - widthMm, widthMm, lengthMm), ...slits(part.vents ?? 0, widthMm, lengthMm)])]; // prettier-ignore
+      return [one('Lid', blank(pan!, widthMm, lengthMm), [blank(pan!, pan!.topMm, pan!.topMm + lengthMm - widthMm, { inWidthMm: widthMm, inLengthMm: lengthMm }), ...slits(part.vents ?? 0, widthMm, lengthMm)])]; // prettier-ignore
     case 'base':
       return [one('Base', blank(pan!, widthMm, lengthMm))];
     case 'side':
       return [one('Side strip', box(0, 0, widthMm, lengthMm), [], strips * perPiece)];
     case 'lattice': {
-      const { along, across } = latticeOf(pan!, shape.stripMm, shape.gapMm, shape.overhangMm, 'shape');
+      const { along, across } = latticeOf(pan!, { stripMm: shape.stripMm, gapMm: shape.gapMm, overhangMm: shape.overhangMm }, 'shape');
       // Strips left and right of the middle are alike, and in a round pan both directions.
       const lengths = new Map<string, number>();
       for (const { lengthMm: long } of [...along, ...across]) lengths.set(long.toFixed(1), (lengths.get(long.toFixed(1)) ?? 0) + 1);
@@ -93,7 +95,12 @@ const moved = (outline: readonly (readonly [number, number])[], dx: number, dy: 
   `M${outline.map(([x, y]) => `${n(x + dx)} ${n(y + dy)}`).join('L')}Z`;
 
 /** The form of a pan, in the middle of a box. */
-function blank(pan: Pan, widthMm: number, lengthMm: number, inWidthMm = widthMm, inLengthMm = lengthMm): string {
+function blank(
+  pan: Pan,
+  widthMm: number,
+  lengthMm: number,
+  { inWidthMm = widthMm, inLengthMm = lengthMm }: { readonly inWidthMm?: number; readonly inLengthMm?: number } = {},
+): string {
   if (pan.kind === 'rectangle') return box((inWidthMm - widthMm) / 2, (inLengthMm - lengthMm) / 2, widthMm, lengthMm);
   return ellipse(widthMm, lengthMm, inWidthMm, inLengthMm);
 }

@@ -112,7 +112,7 @@ const keyOf = (wish: BlendWish, wishes: readonly BlendWish[]) => `${wish.key}#${
 
 /** Every limit of a spec that could give. */
 export function limitsOf(spec: BlendSpec): Limit[] {
-  const sides = (name: string, key: string, lo: number, hi: number, step: number): Limit[] =>
+  const sides = (name: string, key: string, { lo, hi }: { readonly lo: number; readonly hi: number }, step: number): Limit[] =>
     (
       [
         ['lo', lo],
@@ -120,7 +120,7 @@ export function limitsOf(spec: BlendSpec): Limit[] {
       ] as const
     ).flatMap(([side, value]) => (Number.isFinite(value) ? [{ name: `${name}.${side}`, key, side, value, step }] : []));
   return [
-    ...spec.wishes.filter(({ hard }) => hard).flatMap(({ key, lo = -Infinity, hi = Infinity, step }) => sides(key, key, lo, hi, step)),
-    ...spec.groups.flatMap(({ name, lo, hi }) => sides(name, name, lo, hi, Math.max(0.01, Math.abs(hi - lo) / 10 || 0.01))),
+    ...spec.wishes.filter(({ hard }) => hard).flatMap(({ key, lo = -Infinity, hi = Infinity, step }) => sides(key, key, { lo, hi }, step)),
+    ...spec.groups.flatMap(({ name, lo, hi }) => sides(name, name, { lo, hi }, Math.max(0.01, Math.abs(hi - lo) / 10 || 0.01))),
   ];
 }

@@ -34,14 +34,13 @@ type Known = { readonly family: Family | undefined; readonly pantry: Pantry };
  * Findings none.
  * Source   arithmetic; order of mixing by dough/mix.
  */
-export function formulaFromList(formula: Formula, list: readonly ListedAmount[], pantry: Pantry, { newKey, how }: ListWork
-): Formula {
+export function formulaFromList(formula: Formula, list: readonly ListedAmount[], pantry: Pantry, { newKey, how }: ListWork): Formula {
   const family = families[formula.family];
   const known = list.filter(({ ingredientId, massG }) => pantry.ingredients[ingredientId] && massG > 0);
   const ofDough = known.filter(({ part }) => part === undefined || part.use === 'dough');
   const isFlour = how === 'aroundBlend' ? () => false : floursOf(ofDough, family, pantry);
   const flours = joined(ofDough.filter((one) => isFlour(one)));
-  const rows = rowsOf(formula, known, isFlour, { family, pantry }, { newKey, how });
+  const rows = rowsOf(formula, { known, isFlour }, { family, pantry }, { newKey, how });
   const kept =
     how === 'besides' ? formula.rows : formula.rows.filter(({ use }) => use === 'dust' && !rows.some((row) => row.use === 'dust'));
   const made = withBlend({ ...formula, rows: [...kept, ...rows] }, flours, pantry, { newKey, how });
@@ -57,7 +56,11 @@ function floursOf(list: readonly ListedAmount[], family: Family | undefined, pan
   return (one) => set.has(one);
 }
 
-function rowsOf(formula: Formula, known: readonly ListedAmount[], isFlour: (one: ListedAmount) => boolean, { family, pantry }: Known, { newKey, how }: ListWork
+function rowsOf(
+  formula: Formula,
+  { known, isFlour }: { readonly known: readonly ListedAmount[]; readonly isFlour: (one: ListedAmount) => boolean },
+  { family, pantry }: Known,
+  { newKey, how }: ListWork,
 ): Row[] {
   const others = joined(known.filter((one) => !isFlour(one)));
   // In a laminated formula the largest solid fat of a dough is what is folded in.
@@ -120,8 +123,7 @@ function withBlend(formula: Formula, flours: readonly ListedAmount[], pantry: Pa
 }
 
 /** Every row in one step of the mix, and none of it that names a row which is gone. */
-function mixed(formula: Formula, rows: readonly Row[], { family, pantry }: Known, { newKey, how }: ListWork
-): Formula {
+function mixed(formula: Formula, rows: readonly Row[], { family, pantry }: Known, { newKey, how }: ListWork): Formula {
   if (!family) return formula;
   if (how !== 'besides') {
     return family.school === 'oil'

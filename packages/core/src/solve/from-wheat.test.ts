@@ -14,7 +14,12 @@ const line = (ingredientId: string, massG: number) => ({ ingredientId, massG, wr
 /** A pie crust of the trade: 300 g flour, 200 g butter, 80 g water, 5 g salt (common practice, no source). */
 const pie = [line('wheat_ap', 300), line('butter_unsalted', 200), line('water', 80), line('salt_fine', 5)];
 const plan = (list = pie, family = 'pie_flaky', without: readonly WheatStepCode[] = []) =>
-  trialFromWheat(list, { family: families[family]!, name: 'First trial' }, { kitchen, pantry: shelf }, newKey, new Set(without));
+  trialFromWheat(
+    list,
+    { family: families[family]!, name: 'First trial' },
+    { kitchen, pantry: shelf },
+    { newKey, without: new Set(without) },
+  );
 const grams = (found: ReturnType<typeof plan>, id: string) =>
   found.formula.rows.filter(({ ingredientId }) => ingredientId === id).reduce((sum, { amountG }) => sum + amountG, 0);
 

@@ -49,7 +49,11 @@ export type WheatPlan = { readonly formula: Formula; readonly steps: readonly Wh
  * Findings none; the trial is judged like any formula.
  * Source   the steps of gluten-free baking handbooks and practice, from memory (facts/wheat); each can be left out.
  */
-export function trialFromWheat(list: readonly ListedAmount[], { family, name }: { readonly family: Family; readonly name: string }, { kitchen, pantry }: Pick<Case, 'kitchen' | 'pantry'>, newKey: () => string, without: ReadonlySet<WheatStepCode> = new Set()
+export function trialFromWheat(
+  list: readonly ListedAmount[],
+  { family, name }: { readonly family: Family; readonly name: string },
+  { kitchen, pantry }: Pick<Case, 'kitchen' | 'pantry'>,
+  { newKey, without = new Set() }: { readonly newKey: () => string; readonly without?: ReadonlySet<WheatStepCode> },
 ): WheatPlan {
   const isWheat = ({ ingredientId }: ListedAmount) => {
     const one = pantry.ingredients[ingredientId];
@@ -67,12 +71,16 @@ export function trialFromWheat(list: readonly ListedAmount[], { family, name }: 
   const gumless = starter.blend.rows.filter(({ ingredientId }) => !isGum(pantry.ingredients[ingredientId]!));
   const total = gumless.reduce((sum, { share }) => sum + share, 0);
   // As it would be with wheat: its water and fat are what the steps start from.
-  const asWheat = formulaFromList({
+  const asWheat = formulaFromList(
+    {
       ...starter,
       rows: starter.rows.filter((row) => !isOfDough(row)),
       blend: { ...starter.blend, rows: gumless.map((row) => ({ ...row, share: row.share / total })) },
       blendG: wheatG,
-    }, others, pantry, { newKey, how: 'aroundBlend' }
+    },
+    others,
+    pantry,
+    { newKey, how: 'aroundBlend' },
   );
   const work: Readonly<Record<WheatStepCode, (now: Formula) => Formula>> = {
     blend: (now) => ({ ...now, blendG: roundTo(wheatG * (family.kind === 'quick' ? fromWheat.values.quickShare : 1), 1) }),
@@ -198,7 +206,12 @@ function changed(formula: Formula, index: number, amountG: number, step: number)
   return { ...formula, rows: formula.rows.map((one, i): Row => (i === index ? { ...row, amountG: to } : one)) };
 }
 
-function movesOf(code: WheatStepCode, { from, to }: { readonly from: Formula; readonly to: Formula }, wheatG: number, pantry: Pantry): WheatStep['moves'] {
+function movesOf(
+  code: WheatStepCode,
+  { from, to }: { readonly from: Formula; readonly to: Formula },
+  wheatG: number,
+  pantry: Pantry,
+): WheatStep['moves'] {
   if (code === 'blend')
     return [
       { name: 'Wheat and other flours', fromG: wheatG, toG: 0 },

@@ -9,8 +9,7 @@ import { lotsInUse, portionOf } from '../ingredient/mixture.js';
 import { isBlendable, isCrumb, isExcluded, isGum, isNut, isProteinType, isStarch } from '../ingredient/roles.js';
 import { suitability, suitsAskedFor } from '../ingredient/suits.js';
 import { broughtBy } from './blend-spec.js';
-import type { Blend, BlendRow, Formula } from '../document/formula.js';
-import type { Kitchen } from '../document/kitchen.js';
+import type { Blend, BlendRow } from '../document/formula.js';
 import type { Ingredient, Pantry } from '../document/pantry.js';
 import type { Family } from '../facts/families.js';
 import type { BlendItem, BlendSpec, BlendWish } from './blend-spec.js';
@@ -49,7 +48,9 @@ export type LeftOut = { readonly id: string; readonly why: 'doesNotSuit' | 'notP
  * Findings none.
  * Source   family windows, facts/blend-limits, the kitchen's lots.
  */
-export function blendSpecFor({ formula, family, kitchen, pantry }: Case, search: BlendSearch
+export function blendSpecFor(
+  { formula, family, kitchen, pantry }: Case,
+  search: BlendSearch,
 ): { readonly spec: BlendSpec; readonly leftOut: readonly LeftOut[] } {
   const { goals, mostFlours, reach } = search;
   if (!Number.isInteger(mostFlours) || mostFlours < 1 || mostFlours > 12)
@@ -119,7 +120,15 @@ const whyWords: Record<LeftOut['why'], string> = {
   notHere: 'not in the pantry',
 };
 
-function whyNot(ingredient: Ingredient, row: BlendRow | undefined, { kitchen, pantry }: Pick<Case, 'kitchen' | 'pantry'>, { suits, reach, asksCost }: { readonly suits: ReturnType<typeof suitsAskedFor>; readonly reach: BlendSearch['reach']; readonly asksCost: boolean }
+function whyNot(
+  ingredient: Ingredient,
+  row: BlendRow | undefined,
+  { kitchen, pantry }: Pick<Case, 'kitchen' | 'pantry'>,
+  {
+    suits,
+    reach,
+    asksCost,
+  }: { readonly suits: ReturnType<typeof suitsAskedFor>; readonly reach: BlendSearch['reach']; readonly asksCost: boolean },
 ): LeftOut['why'] | null {
   if (suits.some((suit) => suitability(ingredient, suit) !== 'yes')) return 'doesNotSuit';
   const lots = lotsInUse(pantry, ingredient.id);
@@ -132,7 +141,12 @@ function whyNot(ingredient: Ingredient, row: BlendRow | undefined, { kitchen, pa
 }
 
 /** `batchG` where no more may be used than is on the shelf. */
-function itemOf(ingredient: Ingredient, row: BlendRow | undefined, { family, pantry }: { readonly family: Family; readonly pantry: Pantry }, batchG: number | null): BlendItem {
+function itemOf(
+  ingredient: Ingredient,
+  row: BlendRow | undefined,
+  { family, pantry }: { readonly family: Family; readonly pantry: Pantry },
+  batchG: number | null,
+): BlendItem {
   const gum = isGum(ingredient);
   const most = ingredient.mostOfBlendShare;
   const cap = gum

@@ -30,7 +30,12 @@ const BLEND_G = 300;
  * Findings none; the formula is judged like any other.
  * Source   targets of facts/families; water by the water rule; flours, starches and the size of a piece are our choice.
  */
-export function starterFormula(family: Family, name: string, { kitchen, pantry }: Pick<Case, 'kitchen' | 'pantry'>, newKey: () => string): Formula {
+export function starterFormula(
+  family: Family,
+  name: string,
+  { kitchen, pantry }: Pick<Case, 'kitchen' | 'pantry'>,
+  newKey: () => string,
+): Formula {
   const oven = kitchen.ovens[0];
   // What is thick bakes long: on a bright tray its base has time.
   const thick = family.doneCoreC !== undefined || family.thicknessMm[1] >= 10;
@@ -104,7 +109,12 @@ export function starterFormula(family: Family, name: string, { kitchen, pantry }
 }
 
 /** With as much in the middle as its pieces hold; a pantry that has none of it gets the dough alone. */
-function withCentre({ centre }: Family, first: Formula, { kitchen, pantry }: Pick<Case, 'kitchen' | 'pantry'>, newKey: () => string): Formula {
+function withCentre(
+  { centre }: Family,
+  first: Formula,
+  { kitchen, pantry }: Pick<Case, 'kitchen' | 'pantry'>,
+  newKey: () => string,
+): Formula {
   const { dough } = evaluateDough(first, kitchen, pantry);
   if (!centre || !pantry.ingredients[centre.ingredientId] || dough.state === 'waiting') return first;
   const amountG = centre.gramsEach * piecesFromMass(first, kitchen, rolledG(dough.result));
@@ -214,7 +224,12 @@ function blendOf(family: Family, newKey: () => string): BlendRow[] {
 }
 
 /** Every row at its target; the fat fills what flour, nuts and egg leave of the family's fat, the water what they leave of its water. */
-function rowsOf(family: Family, blend: Pick<Formula, 'blend' | 'blendG'>, { kitchen, pantry }: Pick<Case, 'kitchen' | 'pantry'>, newKey: () => string): Row[] {
+function rowsOf(
+  family: Family,
+  blend: Pick<Formula, 'blend' | 'blendG'>,
+  { kitchen, pantry }: Pick<Case, 'kitchen' | 'pantry'>,
+  newKey: () => string,
+): Row[] {
   const grams = (percent: number) => roundTo((percent * blend.blendG) / 100, 0.1);
   const row = (ingredientId: string, amountG: number, more: Partial<Row> = {}): Row => ({
     key: newKey(),
@@ -258,7 +273,7 @@ function rowsOf(family: Family, blend: Pick<Formula, 'blend' | 'blendG'>, { kitc
   const portions = dry
     .filter(({ use }) => use === 'dough')
     .map(({ ingredientId, amountG }, i) => portionOf(pantry, `rows[${i}].ingredientId`, ingredientId, amountG));
-  const { wantsG } = waterWants(flours, [], family, 1, kitchen.humidityShare);
+  const { wantsG } = waterWants(flours, [], family, { thirstFactor: 1, humidityShare: kitchen.humidityShare });
   const pourG = roundTo(rightPourG(wantsG, waterGets(flours, portions).broughtWaterG), 1);
   return [...(pourG > 0 ? [row(usual.values.water, pourG)] : []), ...dry];
 }

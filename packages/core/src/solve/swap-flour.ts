@@ -11,7 +11,6 @@ import { suitability, suitName, suitsAskedFor } from '../ingredient/suits.js';
 import { roundTo } from '../units/rounding.js';
 import type { Edit } from '../document/edits.js';
 import type { Formula } from '../document/formula.js';
-import type { Kitchen } from '../document/kitchen.js';
 import type { Pantry } from '../document/pantry.js';
 import type { Family } from '../facts/families.js';
 import type { Allergen } from '../ingredient/allergens.js';
@@ -54,7 +53,9 @@ export function swapFlour({ formula, family, kitchen, pantry }: Case, index: num
     throw new InputError(path, `${from.name} and ${to.name} never swap: their water need differs by ${apart.toFixed(2)} g per g`);
   }
   const swapped = withRow(formula, family, { index, toId, from, to });
-  const [before, after] = [formula, swapped].map((one) => waterWants(blendPortions(one, pantry), [], family, 1).wantsG) as [number, number];
+  const [before, after] = [formula, swapped].map(
+    (one) => waterWants(blendPortions(one, pantry), [], family, { thirstFactor: 1 }).wantsG,
+  ) as [number, number];
   const [bindBefore, bindAfter] = [formula, swapped].map((one) =>
     binderRatioOf(gumDoses(blendPortions(one, pantry), family, one.blendG)),
   ) as [number, number];
@@ -79,7 +80,20 @@ export function swapFlour({ formula, family, kitchen, pantry }: Case, index: num
 }
 
 /** The formula with the newcomer in that row; joined to its own row where it is in the blend already. */
-function withRow(formula: Formula, family: Family, { index, toId, from, to }: { readonly index: number; readonly toId: string; readonly from: Pantry['ingredients'][string]; readonly to: Pantry['ingredients'][string] }
+function withRow(
+  formula: Formula,
+  family: Family,
+  {
+    index,
+    toId,
+    from,
+    to,
+  }: {
+    readonly index: number;
+    readonly toId: string;
+    readonly from: Pantry['ingredients'][string];
+    readonly to: Pantry['ingredients'][string];
+  },
 ): Formula {
   const { rows } = formula.blend;
   const row = rows[index]!;

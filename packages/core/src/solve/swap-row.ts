@@ -8,8 +8,7 @@ import { does, isEgg, isExcluded, isFat, isPouredWater, isSalt, isSoaked } from 
 import { suitability, suitName, suitsAskedFor } from '../ingredient/suits.js';
 import { usual } from '../facts/usual.js';
 import type { Edit } from '../document/edits.js';
-import type { Formula, Row } from '../document/formula.js';
-import type { Kitchen } from '../document/kitchen.js';
+import type { Row } from '../document/formula.js';
 import type { Composition, Ingredient, Pantry } from '../document/pantry.js';
 import type { Family } from '../facts/families.js';
 import type { SwapGroup } from '../facts/swaps.js';
@@ -75,8 +74,7 @@ export function swapChoices(ingredientId: string, pantry: Pantry): readonly stri
  * Findings none: the finished edit is judged like any other.
  * Source   composition of each; facts/swaps (common practice, no source, and arithmetic).
  */
-export function swapRow({ formula, family, kitchen, pantry }: Case, index: number, toId: string, newKey: () => string
-): RowSwap {
+export function swapRow({ formula, family, kitchen, pantry }: Case, index: number, toId: string, newKey: () => string): RowSwap {
   const path = `rows[${index}].ingredientId`;
   const row = formula.rows[index];
   if (!row) throw new InputError(`rows[${index}]`, 'is not a row of this formula');
@@ -144,7 +142,15 @@ function newcomer({ entered: _entered, lotId: _lot, atC: _at, fat, soakMin: _soa
  * Gives back salt, sugar, fat and water in that order: a row that gives one back brings some of those that come after it, next to none
  * of those before (butter brings water, water brings nothing).
  */
-function withTotalsHeld(rows: readonly Row[], held: HeldTotals, { index, path, pantry, newKey }: { readonly index: number; readonly path: string; readonly pantry: Pantry; readonly newKey: () => string }
+function withTotalsHeld(
+  rows: readonly Row[],
+  held: HeldTotals,
+  {
+    index,
+    path,
+    pantry,
+    newKey,
+  }: { readonly index: number; readonly path: string; readonly pantry: Pantry; readonly newKey: () => string },
 ): readonly Row[] {
   return heldNames.reduce<readonly Row[]>((now, name) => {
     const missing = held[name] - totalsOf(now, pantry)[name];

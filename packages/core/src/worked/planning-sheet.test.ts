@@ -66,7 +66,7 @@ describe('pans', () => {
 
   it.each(of('pan.lattice'))('%s: %s', (_id, _how, { input, expect: wanted }) => {
     const { D, w, gap, overhang, t, rho } = input as Record<string, number>;
-    const lattice = latticeOf({ topMm: D!, bottomMm: D!, depthMm: 30 }, w!, gap!, overhang!, 'lattice');
+    const lattice = latticeOf({ topMm: D!, bottomMm: D!, depthMm: 30 }, { stripMm: w!, gapMm: gap!, overhangMm: overhang! }, 'lattice');
     const found = {
       perDirection: lattice.along.length,
       totalLength: lattice.totalMm,
@@ -120,7 +120,7 @@ describe('pans', () => {
       { kind: 'rectangle', topMm: 110, bottomMm: 104, lengthMm: 350, depthMm: 25 },
       { kind: 'oval', topMm: 180, bottomMm: 150, lengthMm: 270, depthMm: 40 },
     ] as const satisfies readonly PanSize[]) {
-      const { along, across } = latticeOf(pan, 12, 12, 0, 'lattice');
+      const { along, across } = latticeOf(pan, { stripMm: 12, gapMm: 12, overhangMm: 0 }, 'lattice');
       expect([along.length, across.length]).toEqual([Math.floor((pan.topMm + 12) / 24), Math.floor((pan.lengthMm + 12) / 24)]);
       // No strip ends inside the pan, none runs past the chord under its longer edge.
       const inPan = (x: number, y: number) => (pan.kind === 'rectangle' ? Math.abs(x) <= pan.topMm / 2 && Math.abs(y) <= pan.lengthMm / 2 : (2 * x / pan.topMm) ** 2 + (2 * y / pan.lengthMm) ** 2 <= 1); // prettier-ignore
@@ -238,7 +238,7 @@ describe('lamination', () => {
       locks[lock]!,
       folds.map((fold) => parts[fold]!),
     );
-    const { fatUm, doughUm, fatVolumeShare } = layerThickness(layers, t, fatMass, doughMass, rhoDough);
+    const { fatUm, doughUm, fatVolumeShare } = layerThickness(layers, t, { fatG: fatMass, doughG: doughMass, doughGPerMl: rhoDough });
     close(
       {
         phi: fatVolumeShare,

@@ -7,7 +7,7 @@ let n = 0;
 const newId = () => `id-${++n}`;
 const now = new Date('2026-11-24T05:12:00Z');
 const events = (over: Partial<typeof emptyRecord>, unsafe: string[] = []) =>
-  eventsOf({ ...emptyRecord, ...over }, demoCrackerV2, unsafe, newId, now);
+  eventsOf({ ...emptyRecord, ...over }, demoCrackerV2, unsafe, { newId, now });
 
 describe('a recorded bake', () => {
   it('becomes events, only of what was filled in, in the order of the work', () => {

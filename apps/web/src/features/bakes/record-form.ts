@@ -50,7 +50,12 @@ export function readNumber(text: string): number | undefined {
 }
 
 /** The events of a filled form, in the order of the work, a second apart. */
-export function eventsOf(form: RecordForm, formula: Formula, unsafe: readonly string[], newId: () => string, now: Date): BakeEvent[] {
+export function eventsOf(
+  form: RecordForm,
+  formula: Formula,
+  unsafe: readonly string[],
+  { newId, now }: { readonly newId: () => string; readonly now: Date },
+): BakeEvent[] {
   const said: (Happened | null)[] = [
     ...unsafe.map((code): Happened => ({ kind: 'confirmed', code, reason: form.reason.trim() })),
     ...formula.rows.map((row): Happened | null => {

@@ -62,8 +62,7 @@ function Form({ version, roomC, humidityShare }: { version: FormulaVersion; room
       form,
       formula,
       unsafe.map(({ code }) => code),
-      () => crypto.randomUUID(),
-      new Date(),
+      { newId: () => crypto.randomUUID(), now: new Date() },
     );
     if (events.length === 0)
       return setError('root', { message: 'Nothing is filled in yet: enter at least one weight, measure, rating or note.' });

@@ -167,7 +167,12 @@ function changesByKey<R extends { readonly key: string; readonly ingredientId: s
 }
 
 /** Several changes in one line, for the "why" of a version. */
-export function describeEdits(edits: readonly Edit[], formula: Formula, pantry: Pantry, most = 4, places: readonly Place[] = []): string {
+export function describeEdits(
+  edits: readonly Edit[],
+  formula: Formula,
+  pantry: Pantry,
+  { most = 4, places = [] }: { readonly most?: number; readonly places?: readonly Place[] } = {},
+): string {
   const said = edits.slice(0, most).map((edit) => describeEdit(edit, formula, pantry, places));
   const more = edits.length - said.length;
   return said.join(', ') + (more > 0 ? ` and ${more} more` : '');

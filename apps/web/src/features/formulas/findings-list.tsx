@@ -118,7 +118,7 @@ function FindingCard({ finding, here, formula, pantry, places, onApply, onStage,
             color: 'primary.main',
           }}
         >
-          {describeEdits(finding.change.edits, formula, pantry, 4, places)}
+          {describeEdits(finding.change.edits, formula, pantry, { most: 4, places })}
         </Button>
       )}
       <Box sx={{ display: 'grid', gridTemplateColumns: '22px 1fr', gap: 1 }}>

@@ -77,7 +77,7 @@ describe('changes in a baker’s words', () => {
 
   it('say what came and went, and how many more there are', () => {
     const edits = editsBetween(demoCrackerV1, demoCrackerV2);
-    const said = describeEdits(edits, demoCrackerV1, pantry, 2);
+    const said = describeEdits(edits, demoCrackerV1, pantry, { most: 2 });
     expect(said).toContain('Water 108 → 102 g');
     expect(said).toMatch(/and \d more$/);
     expect(describeEdits([{ path: '/rows/0', from: demoCrackerV2.rows[0] as never }], demoCrackerV2, pantry)).toBe('Water taken out');
@@ -159,7 +159,7 @@ describe('a list made the dough', () => {
       expect(made.rows.filter(({ use }) => use === 'filling').map(({ ingredientId }) => ingredientId)).toEqual(['sugar_caster', 'ricotta']);
       expect(made.holdBackShare).toBe(first.holdBackShare);
       expect(made.blend.rows.some(({ ingredientId }) => ingredientId === 'almond_blanched')).toBe(families[id]!.base === 'nut');
-      const said = describeEdits(countedChanges(first, made), first, pantry, 99);
+      const said = describeEdits(countedChanges(first, made), first, pantry, { most: 99 });
       // The why of a version once showed keys that only this program knows.
       expect(said).not.toMatch(/zz\d|_|\bk\d|undefined|rows|\[object/);
     },

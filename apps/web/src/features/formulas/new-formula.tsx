@@ -62,7 +62,7 @@ export function NewFormula({ kitchen, pantry, onClose }: { kitchen: Kitchen; pan
   const reading = useListReading({ kitchen, pantry, family, wheat: true });
   const { amounts, asking } = reading;
   const plan = useMemo(
-    () => (way === 'wheat' ? planOf(amounts, family, kitchen, pantry, without) : null),
+    () => (way === 'wheat' ? planOf(amounts, family, { kitchen, pantry }, without) : null),
     [way, amounts, family, kitchen, pantry, without],
   );
   const wheat = plan && 'formula' in plan ? plan : null;
@@ -157,13 +157,12 @@ export function NewFormula({ kitchen, pantry, onClose }: { kitchen: Kitchen; pan
 function planOf(
   list: readonly ListedAmount[],
   family: Family,
-  kitchen: Kitchen,
-  pantry: Pantry,
+  { kitchen, pantry }: { readonly kitchen: Kitchen; readonly pantry: Pantry },
   without: ReadonlySet<WheatStepCode>,
 ): WheatPlan | { readonly problem: string } | null {
   if (list.length === 0) return null;
   try {
-    return trialFromWheat(list, { family, name: 'First trial' }, { kitchen, pantry }, newKey, without);
+    return trialFromWheat(list, { family, name: 'First trial' }, { kitchen, pantry }, { newKey, without });
   } catch (error) {
     if (error instanceof InputError) return { problem: `The list ${error.message}.` };
     throw error;

@@ -34,7 +34,8 @@ function Offer({ bake, version, detail, saved }: Props & { detail: FormulaDetail
   const taking = useMemo(() => {
     if (!kitchen || !pantry) return null;
     const { factor, events, steps } = bake;
-    return (into: Formula) => takenAsMade(into, { formula: version.formula, factor, events, steps }, pantry, { scaleStepG: kitchen.scaleStepG, newKey });
+    return (into: Formula) =>
+      takenAsMade(into, { formula: version.formula, factor, events, steps }, pantry, { scaleStepG: kitchen.scaleStepG, newKey });
   }, [bake, version, kitchen, pantry]);
   const edits = useMemo(() => (taking ? editsBetween(now, taking(now)) : []), [taking, now]);
   if (!pantry || !taking || edits.length === 0) return null;
@@ -60,7 +61,7 @@ function Offer({ bake, version, detail, saved }: Props & { detail: FormulaDetail
         </Button>
       }
     >
-      Made otherwise than written: <b>{describeEdits(told, now, pantry, 8)}</b>.{failed && ` Not taken: ${failed}`}
+      Made otherwise than written: <b>{describeEdits(told, now, pantry, { most: 8 })}</b>.{failed && ` Not taken: ${failed}`}
     </Alert>
   );
 }

@@ -87,7 +87,12 @@ export function usePantryChange() {
 export const ingredientOptions =
   (ingredients: Pantry['ingredients'], allow: (one: Ingredient) => boolean) =>
   (typed: string): SearchOption[] => {
-    const option = (one: Ingredient, beside: string | undefined, asks: boolean, why: string, meant?: readonly string[]): SearchOption => {
+    const option = (
+      one: Ingredient,
+      beside: string | undefined,
+      { asks, why }: { readonly asks: boolean; readonly why: string },
+      meant?: readonly string[],
+    ): SearchOption => {
       const alike = confusedWith(one.id);
       const among = [...new Set([one.id, ...(meant ?? alike?.ids ?? [])])]
         .map((id) => ingredients[id])
@@ -104,11 +109,11 @@ export const ingredientOptions =
         .filter(allow)
         .map((one) => {
           const alike = confusedWith(one.id);
-          return option(one, undefined, alike !== undefined, alike?.ask ?? '');
+          return option(one, undefined, { asks: alike !== undefined, why: alike?.ask ?? '' });
         });
     }
     return findIngredients(ingredients, typed).flatMap(({ id, as, locale, asks, why, among }) => {
       const one = ingredients[id];
-      return one && allow(one) ? [option(one, as && (locale ? `${as} (${locale})` : as), asks, why, among)] : [];
+      return one && allow(one) ? [option(one, as && (locale ? `${as} (${locale})` : as), { asks, why }, among)] : [];
     });
   };

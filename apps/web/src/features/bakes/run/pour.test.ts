@@ -2,7 +2,7 @@ import { afterReading, isHeld, keepPour, keptPour, newPour, type Pour } from './
 
 const steady = (grams: number) => ({ grams, steady: true, over: false });
 const after = (pour: Pour, ...readings: Parameters<typeof afterReading>[1][]) =>
-  readings.reduce<Pour>((now, reading, i) => afterReading(now, reading, i * 1000, 100, 1), pour);
+  readings.reduce<Pour>((now, reading, i) => afterReading(now, reading, i * 1000, { wantedG: 100, toleranceG: 1 }), pour);
 
 describe('a pour', () => {
   it('begins from what the scale showed when it stood still, bowl and all', () => {
@@ -18,7 +18,10 @@ describe('a pour', () => {
     expect(isHeld(after(newPour('s'), steady(0), steady(104)), 9000)).toBe(false);
   });
   it('nothing is not near enough to a pinch', () => {
-    const empty = [steady(0), steady(0)].reduce<Pour>((now, reading, i) => afterReading(now, reading, i, 0.1, 0.2), newPour('s'));
+    const empty = [steady(0), steady(0)].reduce<Pour>(
+      (now, reading, i) => afterReading(now, reading, i, { wantedG: 0.1, toleranceG: 0.2 }),
+      newPour('s'),
+    );
     expect(empty.heldSince).toBeNull();
   });
   it('keeps what is in the bowl when the scale is lost and starts from zero', () => {

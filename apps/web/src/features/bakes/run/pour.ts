@@ -15,7 +15,12 @@ export type Pour = {
 export const newPour = (stepKey: string, netG = 0): Pour => ({ stepKey, zeroG: null, netG, steady: false, heldSince: null });
 
 /** The pour after a reading. With the scale lost and found again its zero is taken anew, so that what is in the bowl stays counted. */
-export function afterReading(pour: Pour, reading: ScaleReading | null, now: number, wantedG: number, toleranceG: number): Pour {
+export function afterReading(
+  pour: Pour,
+  reading: ScaleReading | null,
+  now: number,
+  { wantedG, toleranceG }: { readonly wantedG: number; readonly toleranceG: number },
+): Pour {
   if (reading === null) return pour.zeroG === null ? pour : { ...pour, zeroG: null, steady: false, heldSince: null };
   if (reading.over) return { ...pour, steady: false, heldSince: null };
   if (pour.zeroG === null) return reading.steady ? { ...pour, zeroG: reading.grams - pour.netG, steady: true } : pour;

@@ -64,7 +64,7 @@ export function WeighStep({ run, progress, advance }: { run: RunInHand; progress
   useEffect(() => {
     if (done.current) return;
     setPour((before) => {
-      const next = afterReading(before, scale === 'on' ? reading : null, benchNow(), wantedG, toleranceG);
+      const next = afterReading(before, scale === 'on' ? reading : null, benchNow(), { wantedG, toleranceG });
       if (next !== before) keepPour(run.run.id, next);
       return next;
     });

@@ -103,6 +103,6 @@ function rowsOf(links: readonly Link[], units: UnitSystem, nameOf: (ingredientId
 /** What the version sets otherwise than the one before it in the chain. */
 function changedSince(before: FormulaVersion | undefined, { formula, pantry }: FormulaVersion): string | undefined {
   if (!before) return undefined;
-  const words = describeEdits(countedChanges(before.formula, formula), before.formula, { ...pantry, ingredients: { ...before.pantry.ingredients, ...pantry.ingredients } }, 12); // prettier-ignore
+  const words = describeEdits(countedChanges(before.formula, formula), before.formula, { ...pantry, ingredients: { ...before.pantry.ingredients, ...pantry.ingredients } }, { most: 12 }); // prettier-ignore
   return words === '' ? undefined : words;
 }

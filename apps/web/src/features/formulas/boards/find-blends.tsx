@@ -23,17 +23,19 @@ const round = (value: number, step: number) => Number((Math.round(value / step) 
 /** The wishes a board begins with, each at a value near what the blend brings now. */
 export function firstGoals(blend: BlendResult, { blend: { rows } }: Formula): BoardGoal[] {
   const main = [...rows].sort((a, b) => b.share - a.share)[0];
-  const goal = (key: GoalKey | `taste:${string}`, way: 'atLeast' | 'atMost', value: number, strength: BoardGoal['strength'], on: boolean): BoardGoal => ({ key, way, value, strength, on }); // prettier-ignore
+  const goal = (key: GoalKey | `taste:${string}`, way: 'atLeast' | 'atMost', value: number, { strength, on }: { readonly strength: BoardGoal['strength']; readonly on: boolean }): BoardGoal => ({ key, way, value, strength, on }); // prettier-ignore
   return [
-    goal('bend', 'atLeast', round(blend.bendIndex + 0.2, 0.05), 'must', true),
-    goal('flavour', 'atMost', round(Math.max(0, blend.flavourIndex - 0.1), 0.05), 'want', false),
-    goal('grit', 'atMost', round(Math.max(0, blend.gritIndex - 0.1), 0.05), 'want', false),
-    ...(blend.costMinorPerKg === null ? [] : [goal('cost', 'atMost', Math.ceil(blend.costMinorPerKg / 5) * 5, 'want', true)]),
-    goal('protein', 'atLeast', round(blend.composition.proteinShare * 100 + 1, 0.5), 'want', false),
-    goal('fibre', 'atLeast', round(blend.composition.fibreShare * 100 + 1, 0.5), 'want', false),
-    goal('water', 'atMost', round(blend.waterHoldGPerG, 0.01), 'want', false),
-    goal('starch', 'atMost', round(blend.starchShare, 0.01), 'want', false),
-    ...(main ? [goal(`taste:${main.ingredientId}`, 'atLeast', round(main.share, 0.01), 'want', false)] : []),
+    goal('bend', 'atLeast', round(blend.bendIndex + 0.2, 0.05), { strength: 'must', on: true }),
+    goal('flavour', 'atMost', round(Math.max(0, blend.flavourIndex - 0.1), 0.05), { strength: 'want', on: false }),
+    goal('grit', 'atMost', round(Math.max(0, blend.gritIndex - 0.1), 0.05), { strength: 'want', on: false }),
+    ...(blend.costMinorPerKg === null
+      ? []
+      : [goal('cost', 'atMost', Math.ceil(blend.costMinorPerKg / 5) * 5, { strength: 'want', on: true })]),
+    goal('protein', 'atLeast', round(blend.composition.proteinShare * 100 + 1, 0.5), { strength: 'want', on: false }),
+    goal('fibre', 'atLeast', round(blend.composition.fibreShare * 100 + 1, 0.5), { strength: 'want', on: false }),
+    goal('water', 'atMost', round(blend.waterHoldGPerG, 0.01), { strength: 'want', on: false }),
+    goal('starch', 'atMost', round(blend.starchShare, 0.01), { strength: 'want', on: false }),
+    ...(main ? [goal(`taste:${main.ingredientId}`, 'atLeast', round(main.share, 0.01), { strength: 'want', on: false })] : []),
   ];
 }
 

@@ -61,7 +61,7 @@ export function useListReading({ kitchen, pantry, family, wheat = false }: Readi
       const key = `${i} ${line.written}`;
       const mine = corrections[key] ?? (wheat ? wheatOf(line, pantry) : undefined);
       return {
-        ...putRight(line, mine, pantry, filling, own),
+        ...putRight(line, mine, pantry, { filling, own }),
         key,
         leftOut: mine?.leftOut ?? false,
         corrected: corrections[key] !== undefined,
@@ -216,8 +216,7 @@ function putRight(
   line: ReadLine,
   mine: Correction | undefined,
   pantry: Pantry,
-  filling: CupFilling,
-  own: Readonly<Record<string, number>>,
+  { filling, own }: { readonly filling: CupFilling; readonly own: Readonly<Record<string, number>> },
 ): ReadLine {
   if (!mine) return line;
   const chosenId = mine.box ? BOXED : mine.ingredientId;

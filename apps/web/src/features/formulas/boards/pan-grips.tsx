@@ -37,7 +37,9 @@ export function PanGrips({ part: { shape }, index, at, pan, pxPerMm }: Props) {
         grip('How far its edge is folded in', 'foldMm', shape.foldMm, 150, edgeMm),
       ];
     case 'lattice': {
-      const strips = pan ? latticeOf(pan, shape.stripMm, shape.gapMm, shape.overhangMm, 'lattice').along : [];
+      const strips = pan
+        ? latticeOf(pan, { stripMm: shape.stripMm, gapMm: shape.gapMm, overhangMm: shape.overhangMm }, 'lattice').along
+        : [];
       // The first strip right of the middle, and the one after it.
       const right = strips.filter(({ atMm }) => atMm > -0.01);
       const pitchMm = shape.stripMm + shape.gapMm;

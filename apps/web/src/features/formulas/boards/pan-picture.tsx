@@ -149,7 +149,7 @@ function Lattice({ drawn: { formula }, pan, at }: { drawn: DrawnSheet; pan: Pan 
   const { palette } = useTheme();
   const shape = formula.sheet.parts.find((part) => part.shape.kind === 'lattice')?.shape;
   if (!pan || shape?.kind !== 'lattice') return null;
-  const { along, across } = latticeOf(pan, shape.stripMm, shape.gapMm, shape.overhangMm, 'lattice');
+  const { along, across } = latticeOf(pan, { stripMm: shape.stripMm, gapMm: shape.gapMm, overhangMm: shape.overhangMm }, 'lattice');
   const { stripMm } = shape;
   return (
     <g transform={`translate(${at[0]} ${at[1]})`} fill={palette.make.grain} fillOpacity="0.75" stroke={palette.leaf.crust}>

@@ -130,12 +130,14 @@ function PanSection({ pan, parts, doughMm, filledMm }: PanSectionProps) {
   /** Half the width inside the pan at a height over its floor, mm; the wall goes on upwards where a filling stands over it. */
   const half = (atMm: number) => (bottomMm + ((topMm - bottomMm) * Math.min(atMm, depthMm)) / depthMm) / 2;
   const at = (side: -1 | 1, acrossMm: number, upMm: number) => `${W / 2 + side * acrossMm * scale} ${y(upMm)}`;
-  const band = (side: -1 | 1, fromMm: number, toMm: number, upMm: number, highMm: number) =>
+  const band = (side: -1 | 1, { fromMm, toMm }: { readonly fromMm: number; readonly toMm: number }, upMm: number, highMm: number) =>
     `M${at(side, fromMm, upMm)}L${at(side, toMm, upMm)}L${at(side, toMm, upMm + highMm)}L${at(side, fromMm, upMm + highMm)}z`;
   const inside = (upMm: number) => half(upMm) - doughMm;
   const [l, r] = [-1, 1] as const;
   const lining = `M${at(l, half(depthMm), depthMm)}L${at(l, half(0), 0)}L${at(r, half(0), 0)}L${at(r, half(depthMm), depthMm)}L${at(r, inside(depthMm), depthMm)}L${at(r, inside(doughMm), doughMm)}L${at(l, inside(doughMm), doughMm)}L${at(l, inside(depthMm), depthMm)}z`;
-  const hangs = [l, r].map((side) => band(side, inside(depthMm), half(depthMm) + rimMm + over('lining'), depthMm, doughMm)).join('');
+  const hangs = [l, r]
+    .map((side) => band(side, { fromMm: inside(depthMm), toMm: half(depthMm) + rimMm + over('lining') }, depthMm, doughMm))
+    .join('');
   const filling = `M${at(l, inside(fullMm), fullMm)}L${at(l, inside(doughMm), doughMm)}L${at(r, inside(doughMm), doughMm)}L${at(r, inside(fullMm), fullMm)}z`;
   const drawn = { fill: palette.leaf.doughPale, stroke: palette.leaf.crust, strokeWidth: 0.8 };
   return (
@@ -172,7 +174,7 @@ function PanSection({ pan, parts, doughMm, filledMm }: PanSectionProps) {
     const count = Math.floor((2 * widest + gapMm) / each);
     const first = -((count - 1) * each) / 2;
     return Array.from({ length: count }, (_, i) => first + i * each)
-      .map((centreMm) => band(r, centreMm - stripMm / 2, centreMm + stripMm / 2, Math.max(fullMm, depthMm), thickMm))
+      .map((centreMm) => band(r, { fromMm: centreMm - stripMm / 2, toMm: centreMm + stripMm / 2 }, Math.max(fullMm, depthMm), thickMm))
       .join('');
   }
 }
