@@ -12,6 +12,31 @@ export class InputError extends Error {
   }
 }
 
+/** What is wrong, and where. */
+export type Refusal = { readonly path: string; readonly message: string };
+/** What came of a question, or what of it was wrong: over a border (a worker, a thread) an error would lose its path. */
+export type Reply<A> = { readonly ok: true; readonly answer: A } | { readonly ok: false; readonly refused: Refusal };
+
+/**
+ * Does something that may find its input wrong; anything but that ends in an error of ours.
+ *
+ * Units    none.
+ * Throws   whatever is no InputError.
+ * Findings none.
+ * Source   none.
+ *
+ * @example
+ * replyTo(() => within('a', 9, 0, 5, 'g')); // => { ok: false, refused: { path: 'a', message: 'must be from 0 to 5 g, got 9' } }
+ */
+export function replyTo<A>(work: () => A): Reply<A> {
+  try {
+    return { ok: true, answer: work() };
+  } catch (error) {
+    if (!(error instanceof InputError)) throw error;
+    return { ok: false, refused: { path: error.path, message: error.message } };
+  }
+}
+
 /**
  * Returns the value when it is a finite number within [low, high].
  *

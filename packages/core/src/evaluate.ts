@@ -36,17 +36,23 @@ export type Evaluation = {
 };
 
 /**
- * Works a formula out, all the way down the Line.
+ * Works a formula out, all the way down the Line. `early` is told the first two stages as soon as they are there, a hundredth of the way.
  *
  * Units    every result's own names say.
  * Throws   nothing for wrong numbers: the stage that met the InputError is `waiting` with it, and so are the later ones; earlier ones stand.
  * Findings every stage's, worst first.
  * Source   the six stages.
  */
-export function evaluate(formula: Formula, kitchen: Kitchen, pantry: Pantry): Evaluation {
+export function evaluate(
+  formula: Formula,
+  kitchen: Kitchen,
+  pantry: Pantry,
+  early?: (begun: Pick<Evaluation, 'blend' | 'dough'>) => void,
+): Evaluation {
   const theCase = caseOf(formula, kitchen, pantry);
   const stage = stageRunner(theCase);
   const { blend, dough } = blendAndDough(theCase, stage);
+  early?.({ blend, dough });
   const chill = stage(() => chillStage(theCase!, resultOf(dough)));
   const sheet = stage(() => sheetStage(theCase!, resultOf(dough), resultOf(chill)));
   let problem: BakeProblem;

@@ -1,9 +1,8 @@
 import { fileURLToPath } from 'node:url';
-import { InputError } from '@north-leaf/core';
+import { InputError, type Reply } from '@north-leaf/core';
 import { Piscina } from 'piscina';
 import { ApiError } from './errors.js';
 import { log } from './log.js';
-import type { Reply } from './reply.js';
 
 /** Threads for one kind of work, beside the one that answers requests. The work blocks and cannot be asked to stop: it ends with its thread. */
 export class Threads {
@@ -46,7 +45,7 @@ export class Threads {
       log.error({ err: error }, 'a thread failed');
       throw new ApiError('internal', 'Working it out failed. It was logged; try again.');
     }
-    if (!reply.ok) throw new InputError(reply.path, reply.message);
+    if (!reply.ok) throw new InputError(reply.refused.path, reply.refused.message);
     return reply.answer;
   }
 

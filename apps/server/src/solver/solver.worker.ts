@@ -1,5 +1,5 @@
 import * as highsPackage from 'highs';
-import { replyTo, type Reply } from '../platform/reply.js';
+import { replyTo, type Reply } from '@north-leaf/core';
 import { fastThenSureEngine } from './engine.js';
 import { doJob, type SolverAnswer, type SolverJob } from './jobs.js';
 

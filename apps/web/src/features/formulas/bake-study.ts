@@ -1,15 +1,15 @@
 import { useEffect, useRef, useState } from 'react';
-import { proxy, wrap, type Remote } from 'comlink';
+import { proxy } from 'comlink';
 import type { Formula, Kitchen, LooksStudy, PairCell, Pantry } from '@north-leaf/core';
+import { opened } from '../../platform/worker-kit';
 import type { BakeStudyApi } from './bake-study.worker';
 
 /** A worker of its own, with what every run of it reads. */
-export function startStudy(kitchen: Kitchen, pantry: Pantry): { readonly api: Remote<BakeStudyApi>; readonly end: () => void } {
-  const worker = new Worker(new URL('./bake-study.worker.ts', import.meta.url), { type: 'module', name: 'bake-study' });
-  const api = wrap<BakeStudyApi>(worker);
-  void api.surround(kitchen, pantry);
-  return { api, end: () => worker.terminate() };
-}
+export const startStudy = (kitchen: Kitchen, pantry: Pantry) =>
+  opened<BakeStudyApi>(new Worker(new URL('./bake-study.worker.ts', import.meta.url), { type: 'module', name: 'bake-study' }), {
+    kitchen,
+    pantry,
+  });
 
 export type Studied = {
   readonly study: LooksStudy | null;
@@ -124,8 +124,7 @@ export function usePairMap(formula: Formula, kitchen: Kitchen, pantry: Pantry) {
     const runs = studies.map(({ api }, part) =>
       api.map(
         formula,
-        thicknesses,
-        temperatures,
+        { thicknesses, temperatures },
         { part, parts },
         proxy((cells) => {
           if (!ended) setMap((before) => (before ? { ...before, cells: [...before.cells, ...cells] } : null));

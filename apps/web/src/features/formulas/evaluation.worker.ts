@@ -1,21 +1,14 @@
-import { evaluate, evaluateDough, type Evaluation, type Formula, type Kitchen, type Pantry } from '@north-leaf/core';
+import { evaluate, type Evaluation, type Formula } from '@north-leaf/core';
 import { expose } from 'comlink';
+import { surroundings } from '../../platform/worker-kit';
 
-let kitchen: Kitchen;
-let pantry: Pantry;
-
+const { surround, here } = surroundings();
 const api = {
-  /** What every evaluation reads; sent once, not with each keystroke. */
-  surround(itsKitchen: Kitchen, itsPantry: Pantry): void {
-    kitchen = itsKitchen;
-    pantry = itsPantry;
-  },
-  /** The first two stages, in a moment: they are asked for together with the whole, and answered first. */
-  evaluateDough(formula: Formula): Pick<Evaluation, 'blend' | 'dough'> {
-    return evaluateDough(formula, kitchen, pantry);
-  },
-  evaluate(formula: Formula): Evaluation {
-    return evaluate(formula, kitchen, pantry);
+  surround,
+  /** `early` is told the dough while the rest is worked out. */
+  evaluate(formula: Formula, early: (dough: Evaluation['dough']) => void): Evaluation {
+    const { kitchen, pantry } = here();
+    return evaluate(formula, kitchen, pantry, ({ dough }) => early(dough));
   },
 };
 export type EvaluationApi = typeof api;

@@ -1,8 +1,9 @@
 import { useEffect, useState } from 'react';
-import { wrap } from 'comlink';
+import { proxy } from 'comlink';
 import type { Evaluation, Formula, Kitchen, Pantry } from '@north-leaf/core';
 import { useDraft } from './draft-store';
 import { useEarlyDough } from './early-dough';
+import { opened } from '../../platform/worker-kit';
 import type { EvaluationApi } from './evaluation.worker';
 
 export type Evaluated = {
@@ -24,8 +25,10 @@ export function useEvaluation(kitchen: Kitchen, pantry: Pantry): Evaluated {
 
   useEffect(() => {
     const worker = new Worker(new URL('./evaluation.worker.ts', import.meta.url), { type: 'module', name: 'evaluation' });
-    const api = wrap<EvaluationApi>(worker);
-    void api.surround(kitchen, pantry);
+    const { api, end } = opened<EvaluationApi>(worker, { kitchen, pantry });
+    const early = proxy((dough: Evaluation['dough']) => {
+      if (!gone) useEarlyDough.setState({ dough });
+    });
     let waiting: Formula | null = null;
     let busy = false;
     let gone = false;
@@ -38,9 +41,7 @@ export function useEvaluation(kitchen: Kitchen, pantry: Pantry): Evaluated {
         const next: Formula = waiting;
         waiting = null;
         try {
-          // Both are asked for at once: the worker answers the dough while this page is free to draw it.
-          const early = api.evaluateDough(next).then(({ dough }) => !gone && useEarlyDough.setState({ dough }));
-          const [evaluation] = await Promise.all([api.evaluate(next), early]);
+          const evaluation = await api.evaluate(next, early);
           clearTimeout(late);
           if (!gone) setEvaluated({ evaluation, of: next, stale: false, failed: false });
         } catch {
@@ -62,7 +63,7 @@ export function useEvaluation(kitchen: Kitchen, pantry: Pantry): Evaluated {
       useEarlyDough.setState({ dough: null });
       stop();
       clearTimeout(late);
-      worker.terminate();
+      end();
     };
   }, [kitchen, pantry]);
 

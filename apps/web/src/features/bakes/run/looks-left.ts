@@ -1,6 +1,6 @@
-import { wrap } from 'comlink';
 import { toneSeen, type RunStep, type AgainstWord } from '@north-leaf/core';
 import { benchNow } from '../../../platform/bench-clock';
+import { opened } from '../../../platform/worker-kit';
 import { say, stateOfRun, useRuns } from './run-store';
 import type { PlanRunApi } from './plan-run.worker';
 import type { RunInHand } from './use-run';
@@ -19,8 +19,9 @@ export async function planLooksLeft(run: RunInHand, look: RunStep, against: Agai
       : [],
   );
   const worker = new Worker(new URL('./plan-run.worker.ts', import.meta.url), { type: 'module', name: 'plan-run' });
+  const { api, end } = opened<PlanRunApi>(worker, run);
   try {
-    const left = await wrap<PlanRunApi>(worker).looksLeft(run.formula, run.kitchen, run.pantry, {
+    const left = await api.looksLeft(run.formula, {
       atMin: since(benchNow()),
       topTone: toneSeen(against, look.topTone ?? 1, topTone),
       openedMin,
@@ -37,7 +38,7 @@ export async function planLooksLeft(run: RunInHand, look: RunStep, against: Agai
         },
       ]);
   } finally {
-    worker.terminate();
+    end();
   }
 }
 

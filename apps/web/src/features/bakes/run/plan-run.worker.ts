@@ -9,24 +9,25 @@ import {
   madeReady,
   neededRests,
   runSteps,
+  replyTo,
   runTimes,
   scaled,
   stepsFrom,
   type Evaluation,
   type Finding,
   type Formula,
-  type Kitchen,
   type Begins,
   type LooksLeft,
   type LooksStudy,
   type MadeReady,
   type NeededRest,
-  type Pantry,
+  type Reply,
   type RunStep,
   type RunTimes,
   type SeenAtLook,
 } from '@north-leaf/core';
 import { expose } from 'comlink';
+import { atOnce, surroundings } from '../../../platform/worker-kit';
 
 export type RunPlan = {
   readonly steps: readonly RunStep[];
@@ -39,26 +40,26 @@ export type RunPlan = {
 };
 /** So many times the formula, or as much as another run left. */
 export type Size = { readonly factor: number } | (Begins & { readonly amountG: number });
-export type Refused = { readonly path: string; readonly message: string };
 
+const { surround, here } = surroundings();
 let formula: Formula;
 let evaluation: Evaluation;
 let begins: Begins['what'] | null;
-let kitchen: Kitchen;
-let pantry: Pantry;
 
+const bakeOf = (of: Formula) => bakeCaseFor(of, here().kitchen, here().pantry);
 const api = {
-  /** What a run of this size would be, or what is wrong with it: an error would lose its path on the way. */
-  plan(written: Formula, itsKitchen: Kitchen, itsPantry: Pantry, size: Size): RunPlan | Refused {
-    try {
-      [kitchen, pantry] = [itsKitchen, itsPantry];
+  surround,
+  /** What a run of this size would be, or what is wrong with it. */
+  plan: (written: Formula, size: Size): Reply<RunPlan> =>
+    replyTo(() => {
+      const { kitchen, pantry } = here();
       const factor = 'factor' in size ? size.factor : (factorOfKept(size.what, size.amountG, evaluate(written, kitchen, pantry)) ?? 1);
       formula = scaled(written, factor);
       evaluation = evaluate(formula, kitchen, pantry);
       begins = 'what' in size ? size.what : null;
       const steps = stepsWith();
       const { sheet, dough } = evaluation;
-      if (sheet.state === 'waiting' || dough.state === 'waiting') return { path: '', message: 'cannot be worked out' };
+      if (sheet.state === 'waiting' || dough.state === 'waiting') throw new InputError('', 'cannot be worked out');
       return {
         steps,
         factor,
@@ -68,37 +69,26 @@ const api = {
         unsafe: findingsOf(evaluation).filter(({ unsafe }) => unsafe),
         ready: madeReady(kitchen, dough.result.makeUp).filter(({ thing }) => wantedReady(formula).has(thing)),
       };
-    } catch (error) {
-      if (!(error instanceof InputError)) throw error;
-      return { path: error.path, message: error.message };
-    }
-  },
+    }),
   rests(): NeededRest[] {
-    return neededRests(formula, kitchen, pantry, evaluation);
+    return neededRests(formula, here().kitchen, here().pantry, evaluation);
   },
   /** When to look, and the steps with those looks in them: what is shown is what will be led. */
   looks(): { readonly looks: LooksStudy['looks']; readonly steps: readonly RunStep[] } {
-    const theCase = bakeCaseFor(formula, kitchen, pantry);
-    const looks = theCase ? worked(looksStudy(theCase)).looks : [];
+    const theCase = bakeOf(formula);
+    const looks = theCase ? atOnce(looksStudy(theCase)).looks : [];
     return { looks, steps: stepsWith(looks) };
   },
   /** What is left of the looks of a bake that was seen and is not done; null where it cannot be worked out. */
-  looksLeft(written: Formula, itsKitchen: Kitchen, itsPantry: Pantry, seen: SeenAtLook): LooksLeft | null {
-    const theCase = bakeCaseFor(written, itsKitchen, itsPantry);
-    return theCase && worked(looksAfter(theCase, seen));
+  looksLeft(written: Formula, seen: SeenAtLook): LooksLeft | null {
+    const theCase = bakeOf(written);
+    return theCase && atOnce(looksAfter(theCase, seen));
   },
 };
 
 function stepsWith(looks?: LooksStudy['looks']): readonly RunStep[] {
-  const whole = runSteps({ formula, kitchen, pantry }, evaluation, looks);
+  const whole = runSteps({ formula, ...here() }, evaluation, looks);
   return begins === null ? whole : stepsFrom(whole, begins);
-}
-
-function worked<T>(study: Generator<number, T>): T {
-  for (;;) {
-    const { done, value } = study.next();
-    if (done) return value;
-  }
 }
 
 /** Which of the things that can be made ready this formula asks for, by how its fat goes in. */

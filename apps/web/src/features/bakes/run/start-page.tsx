@@ -11,15 +11,25 @@ import { TimePicker } from '@mui/x-date-pickers/TimePicker';
 import { AdapterLuxon } from '@mui/x-date-pickers/AdapterLuxon';
 import { LocalizationProvider } from '@mui/x-date-pickers/LocalizationProvider';
 import { useQuery } from '@tanstack/react-query';
-import { wrap, type Remote } from 'comlink';
 import { DateTime } from 'luxon';
 import { useNavigate, useSearchParams } from 'react-router';
 import { v4 } from 'uuid';
-import { beginningFor, canBegin, runTimes, scaled, wordsFor, type MadeReady, type NeededRest, type PlannedLook } from '@north-leaf/core';
+import {
+  beginningFor,
+  canBegin,
+  runTimes,
+  scaled,
+  wordsFor,
+  type MadeReady,
+  type NeededRest,
+  type PlannedLook,
+  type Reply,
+} from '@north-leaf/core';
 import { benchNow } from '../../../platform/bench-clock';
 import { ErrorPage } from '../../../platform/error-page';
 import { ApiError } from '../../../platform/http';
 import { usePreferences } from '../../../platform/preferences';
+import { opened } from '../../../platform/worker-kit';
 import { Leaf } from '../../../ui/leaf';
 import { Page } from '../../../ui/page';
 import { showDuration, showQuantity } from '../../../ui/quantity';
@@ -33,10 +43,10 @@ import { readNumber } from '../record-form';
 import { titleOf } from './bench-words';
 import { told } from './run-store';
 import { useNow } from './use-now';
-import type { PlanRunApi, Refused, RunPlan, Size } from './plan-run.worker';
+import type { PlanRunApi, RunPlan, Size } from './plan-run.worker';
 
 type Planned = {
-  readonly plan: RunPlan | Refused;
+  readonly plan: Reply<RunPlan>;
   readonly rests: readonly NeededRest[] | null;
   readonly looks: readonly PlannedLook[] | null;
 };
@@ -53,17 +63,17 @@ function usePlan(of: Asked): Planned | null {
   useEffect(() => {
     if (!v || !kitchen.data || !pantry.data) return;
     const worker = new Worker(new URL('./plan-run.worker.ts', import.meta.url), { type: 'module', name: 'plan-run' });
-    const api: Remote<PlanRunApi> = wrap(worker);
+    const { api, end } = opened<PlanRunApi>(worker, { kitchen: kitchen.data, pantry: pantry.data });
     void (async () => {
-      const plan = await api.plan(v.formula, kitchen.data, pantry.data, of.size);
+      const plan = await api.plan(v.formula, of.size);
       setPlanned({ plan, rests: null, looks: null });
-      if ('message' in plan) return;
+      if (!plan.ok) return;
       const rests = await api.rests();
       setPlanned((before) => before && { ...before, rests });
       const { looks, steps } = await api.looks();
-      setPlanned((before) => before && { ...before, looks, plan: { ...plan, steps, times: runTimes(steps) } });
+      setPlanned((before) => before && { ...before, looks, plan: { ok: true, answer: { ...plan.answer, steps, times: runTimes(steps) } } });
     })();
-    return () => worker.terminate();
+    return end;
   }, [v, kitchen.data, pantry.data, of.size]);
   return planned;
 }
@@ -148,13 +158,13 @@ function Before({ formulaId, version, size }: Asked) {
   const [of] = useState<Asked>({ formulaId, version, size });
   const planned = usePlan(of);
   if (!planned) return <Skeleton height={240} aria-label="Working the run out" />;
-  if ('message' in planned.plan)
+  if (!planned.plan.ok)
     return (
       <Alert severity="error">
-        It cannot be run as it is: {planned.plan.path} {planned.plan.message}. Mend it in the formula.
+        It cannot be run as it is: {planned.plan.refused.path} {planned.plan.refused.message}. Mend it in the formula.
       </Alert>
     );
-  return <Ready of={of} plan={planned.plan} rests={planned.rests} looks={planned.looks} />;
+  return <Ready of={of} plan={planned.plan.answer} rests={planned.rests} looks={planned.looks} />;
 }
 
 function Ready({ of, plan, rests, looks }: { of: Asked; plan: RunPlan; rests: Planned['rests']; looks: Planned['looks'] }) {

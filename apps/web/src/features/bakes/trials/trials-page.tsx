@@ -7,13 +7,13 @@ import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
 import { useInfiniteQuery, useQueries, useQuery } from '@tanstack/react-query';
-import { wrap, type Remote } from 'comlink';
 import { DateTime } from 'luxon';
 import { useSearchParams } from 'react-router';
 import { asBaked, type Change, type Effect, type Explanation, type RecordedBake, ratedWhats } from '@north-leaf/core';
 import type { Bake } from '@north-leaf/contracts';
 import { ErrorPage } from '../../../platform/error-page';
 import { usePreferences, type UnitSystem } from '../../../platform/preferences';
+import { opened } from '../../../platform/worker-kit';
 import { Page } from '../../../ui/page';
 import { showQuantity } from '../../../ui/quantity';
 import { crustTones } from '../../../ui/theme';
@@ -101,9 +101,9 @@ function useExplained(links: readonly Link[]): readonly Explanation[] | null {
   useEffect(() => {
     if (!kitchen || !pantry || chain.length < 2) return;
     const worker = new Worker(new URL('./trials.worker.ts', import.meta.url), { type: 'module', name: 'trials' });
-    const api: Remote<TrialsApi> = wrap(worker);
-    void api.explain(chain, kitchen, pantry).then(setExplained);
-    return () => worker.terminate();
+    const { api, end } = opened<TrialsApi>(worker, { kitchen, pantry });
+    void api.explain(chain).then(setExplained);
+    return end;
   }, [kitchen, pantry, chain]);
   return explained;
 }

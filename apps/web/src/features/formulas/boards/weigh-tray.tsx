@@ -38,8 +38,8 @@ export function WeighTray() {
     const { api, end } = startStudy(kitchen, pantry);
     const said = await api.weigh(formula, weighing);
     end();
-    if ('message' in said) setWrong(`${fieldNames[said.path] ?? ''} ${said.message}`.trim());
-    else setLearned(said);
+    if (!said.ok) setWrong(`${fieldNames[said.refused.path] ?? ''} ${said.refused.message}`.trim());
+    else setLearned(said.answer);
   };
   const teach = (heat: LearnedHeat) => {
     const from = `${Math.round(weighing.beforeG)} g of ${formula.name} lost ${(heat.lostShare * 100).toFixed(1)} % in ${weighing.min} min; ${(heat.expectedShare * 100).toFixed(1)} % was expected.`;
