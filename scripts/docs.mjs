@@ -85,6 +85,16 @@ for (const code of findingCodes) {
 }
 write('findings.md', found);
 
+const { ingredientFields } = await core('document/pantry.js');
+const { numbersOf } = await core('document/field.js');
+const { publishedIngredients } = await core('ingredient/published.js');
+const { at } = await core('document/field.js');
+/** Every member of an ingredient but its composition, as the registry describes it. */
+const all = Object.values(publishedIngredients());
+const numbers = new Map(numbersOf(ingredientFields).map(({ path, field }) => [path, field]));
+const members = [...numbers, ...Object.entries(ingredientFields).filter(([, { is }]) => is !== 'number' && is !== 'group')];
+const describe = ([path, { name = '', unit = '', low, high, of, words, correctable, mixes, since }]) =>
+  `| ${path} | ${name} | ${low === undefined ? (words ? of.join(', ') : '') : `${low} to ${high} ${unit}`} | ${[correctable && 'corrected', mixes && 'mixed by mass'].filter(Boolean).join(', ')} | ${since ?? ''} | ${all.filter((one) => at(one, path) !== undefined).length} |`; // prettier-ignore
 const { ingredientRows } = await core('facts/ingredient-table.js');
 const basisCount = {};
 for (const row of ingredientRows) basisCount[row[15]] = (basisCount[row[15]] ?? 0) + 1;
@@ -101,6 +111,15 @@ write('ingredients.md', [
     ([, name, kind, g, , , , , hold, , , , , , gluten, basis]) =>
       `| ${name} | ${kind} | ${g[0]} | ${g[1]} | ${g[2]} | ${g[4]} | ${g[5]} | ${g[6]} | ${hold ?? '–'} | ${gluten} | ${basis} |`,
   ),
+  '',
+  '## What an ingredient may say of itself',
+  '',
+  'From the registry `packages/core/src/document/pantry.ts`: types, the API’s limits, corrections, mixtures, forms, undo and older documents all read it.',
+  '“Known of” counts the published ingredients that say it.',
+  '',
+  '| member | on the screen | limits or words | a kitchen’s own value, a mixture’s | since core | known of |',
+  '| --- | --- | --- | --- | --- | --- |',
+  ...members.map(describe),
 ]);
 
 function short(value) {

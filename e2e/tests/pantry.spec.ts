@@ -1,6 +1,6 @@
 import { AxeBuilder } from '@axe-core/playwright';
 import { expect, test } from './a-house.js';
-import { complaints, CRACKER } from './a-page.js';
+import { complaints, CRACKER, forgetDraft } from './a-page.js';
 
 test('a value is corrected from a label in hand, counts at once, and is taken back', async ({ page }) => {
   const errors = complaints(page);
@@ -61,6 +61,53 @@ test('a lot without proof stops being silent, and the proven one is a press away
   await page.goto(`${CRACKER}/blend`);
   await expect(page.getByText(/Over your gluten limit: Sorghum flour, whole grain, lot 8/).first()).toBeVisible();
   await page.request.put('/api/kitchen/gluten-limit', { data: { mgPerKg: 10 } });
+  expect(errors).toEqual([]);
+});
+
+test('a husk of our own, said to be like the table’s, binds as it does; what was stored is changed and never lost', async ({ page }) => {
+  const errors = complaints(page);
+  await page.goto('/pantry/ingredients');
+  await page.getByRole('button', { name: 'Add our own' }).click();
+  const form = page.getByRole('dialog', { name: 'An ingredient of our own' });
+  await form.getByLabel('Name', { exact: true }).fill('Husk of the mill');
+  await form.getByRole('combobox', { name: 'Behaves like' }).fill('psyllium husk');
+  await page.getByRole('option', { name: /Psyllium husk, whole/ }).click();
+  await expect(form.getByText('Filled in from Psyllium husk, whole')).toBeVisible();
+  await expect(form.getByLabel('Binds like xanthan, cold, g/g')).toHaveValue('0.25');
+  await form.getByLabel('Water hold, cold, g/g').fill('9.5');
+  await form.getByLabel('Grit, 0 to 3').fill('7');
+  await form.getByRole('button', { name: 'Store' }).click();
+  await expect(form.getByText('must be from 0 to 3')).toBeVisible();
+  await expect(form.getByLabel('Grit, 0 to 3')).toHaveValue('7');
+  await form.getByLabel('Grit, 0 to 3').fill('1');
+  await form.getByLabel('I have read its label').check();
+  await form.getByRole('button', { name: 'Store' }).click();
+  await expect(page.getByText('Husk of the mill added')).toBeVisible();
+
+  // As much of it as of the table's husk: it is a husk, whatever its name.
+  await page.goto(`${CRACKER}/blend`);
+  await page.getByRole('button', { name: 'Open Psyllium husk, whole' }).click();
+  await page.getByRole('combobox', { name: 'Swap Psyllium husk, whole for' }).fill('husk of the mill');
+  await page.getByRole('option', { name: /Husk of the mill/ }).click();
+  await page.getByRole('button', { name: 'Swap', exact: true }).click();
+  await expect(page.getByLabel('Husk of the mill share')).toHaveValue('0.8');
+  await forgetDraft(page, page.request);
+
+  await page.goto('/pantry/ingredients');
+  await page.getByLabel('Find an ingredient').fill('husk of the mill');
+  await page.getByRole('button', { name: 'Husk of the mill' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Change' }).click();
+  const changed = page.getByRole('dialog', { name: 'Husk of the mill' });
+  await changed.getByLabel('Fat, g').fill('0.7');
+  await changed.getByRole('button', { name: 'Store' }).click();
+  await expect(page.getByText('Husk of the mill changed')).toBeVisible();
+  const { ingredients } = (await (await page.request.get('/api/pantry')).json()) as {
+    ingredients: Record<string, { name: string; gum?: string; does?: string[] }>;
+  };
+  const own = Object.entries(ingredients).find(([, { name }]) => name === 'Husk of the mill')!;
+  expect(own[1]).toMatchObject({ gum: 'psylliumHusk', waterHoldGPerG: 9.5, composition: { fatShare: 0.007 }, labelRead: true });
+  expect(own[1].does).toContain('soaks');
+  await page.request.delete(`/api/pantry/ingredients/${own[0]}`);
   expect(errors).toEqual([]);
 });
 

@@ -109,7 +109,7 @@ export type IngredientPart = DocumentOf<typeof partFields>;
 /** How a leavener works; an acid only wakes soda. */
 export const leavenWords = { yeast: 'yeast', soda: 'soda', powder: 'baking powder', ammonia: 'ammonia', acid: 'an acid for soda' } as const;
 /** What a thing does besides: in the dough, the oven, the freezer, the guest. */
-export const actWords = {
+export const doesWords = {
   soaks: 'swells in water, soaked before it meets the flour',
   swellsCold: 'takes up cold water at once',
   sticks: 'a starch that is sticky once wet, and lets a dough bend',
@@ -136,7 +136,7 @@ export const actWords = {
   dustSensitiser: 'its dust can sensitise: pour it low',
   compound: 'made of several things: its maker’s list says which',
 } as const;
-export type IngredientAct = keyof typeof actWords;
+export type IngredientAct = keyof typeof doesWords;
 const waterWords = {
   mixes: 'mixes with the dough',
   ownMoisture: 'its own moisture',
@@ -230,7 +230,7 @@ export const ingredientFields = {
   eggWhiteGPerG: maybe(number('Raw egg white it stands for', 'g/g', 0, 10, { usual: 1 }), '1.10'),
   eggYolkGPerG: maybe(number('Raw egg yolk it stands for', 'g/g', 0, 10, { usual: 1 }), '1.10'),
   gum: maybe(word('Used as', gumWords), '1.10'),
-  does: maybe(list('What it does', word('', actWords), 40), '1.10'),
+  does: maybe(list('What it does', word('', doesWords), 40), '1.10'),
   /** Carbon dioxide that a gram of it gives. */
   co2GPerG: maybe(number('Gas it gives', 'g/g', 0, 1), '1.10'),
   /** An egg or a protein sets, a cellulose gels. */

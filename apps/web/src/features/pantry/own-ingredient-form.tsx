@@ -8,7 +8,17 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useSuspenseQuery } from '@tanstack/react-query';
-import { isExcluded, ownIngredientFields, suits, type Ingredient, type OwnIngredient, type SuitId, type WordField } from '@north-leaf/core';
+import {
+  doesWords,
+  isExcluded,
+  keysOf,
+  ownIngredientFields,
+  suits,
+  type Ingredient,
+  type OwnIngredient,
+  type SuitId,
+  type WordField,
+} from '@north-leaf/core';
 import { ApiError } from '../../platform/http';
 import { FormEnd } from '../../ui/form-end';
 import { SearchField } from '../../ui/search-field';
@@ -23,9 +33,10 @@ import {
   formOf,
   likeness,
   limits,
+  furtherParts,
   numbers,
   ownOfForm,
-  parts,
+  panel,
   type OwnForm,
 } from './own-ingredient-of-form';
 import { labelAllergens } from './words';
@@ -49,6 +60,7 @@ export function OwnIngredientForm({ onClose, name = '', stored, onStored }: Prop
   const [like, setLike] = useState<string | null>(null);
   const [problems, setProblems] = useState<Readonly<Record<string, string>>>({});
   const [busy, setBusy] = useState(false);
+  const [more, setMore] = useState(false);
   const set = (patch: Partial<OwnForm>) => setForm((now) => ({ ...now, ...patch }));
 
   const behaveLike = (twinId: string) => {
@@ -65,6 +77,8 @@ export function OwnIngredientForm({ onClose, name = '', stored, onStored }: Prop
   const store = async () => {
     const read = ownOfForm(form, base);
     setProblems(read.ok ? {} : read.problems);
+    // What is wrong is never folded away.
+    if (!read.ok && Object.keys(read.problems).some((path) => doings.numbers.includes(path) || furtherParts.includes(path))) setMore(true);
     if (!read.ok) return;
     setBusy(true);
     try {
@@ -81,6 +95,10 @@ export function OwnIngredientForm({ onClose, name = '', stored, onStored }: Prop
     }
   };
 
+  const moreSaid =
+    form.flags.length +
+    [...doings.words.map((key) => form.words[key]), ...doings.texts.map((key) => form.texts[key])].filter(Boolean).length +
+    [...doings.numbers, ...furtherParts].filter((path) => form.numbers[path] !== '').length;
   const numberField = (path: string) => {
     const field = numbers.get(path)!;
     const { unit } = shownAs(field);
@@ -93,10 +111,22 @@ export function OwnIngredientForm({ onClose, name = '', stored, onStored }: Prop
         onChange={(event) => set({ numbers: { ...form.numbers, [path]: event.target.value } })}
         error={problems[path] !== undefined}
         helperText={problems[path]}
-        slotProps={{ htmlInput: { inputMode: 'decimal', autoComplete: 'off' } }}
+        slotProps={{ htmlInput: { inputMode: 'decimal', autoComplete: 'off' }, inputLabel: { shrink: true } }}
       />
     );
   };
+  const textField = (key: string) => (
+    <TextField
+      key={key}
+      size="small"
+      label={fieldOf(key).name}
+      value={form.texts[key]}
+      onChange={(event) => set({ texts: { ...form.texts, [key]: event.target.value } })}
+      error={problems[key] !== undefined}
+      helperText={problems[key]}
+      slotProps={{ inputLabel: { shrink: true } }}
+    />
+  );
   const wordField = (key: string, choosable: boolean) => {
     const { name: label, words } = fieldOf(key);
     return (
@@ -107,7 +137,7 @@ export function OwnIngredientForm({ onClose, name = '', stored, onStored }: Prop
         label={label}
         value={form.words[key] ?? ''}
         onChange={(event) => set({ words: { ...form.words, [key]: event.target.value } })}
-        slotProps={{ select: { displayEmpty: false } }}
+        slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
       >
         {choosable && <MenuItem value="">not said</MenuItem>}
         {Object.entries(words).map(([word, said]) => (
@@ -141,7 +171,7 @@ export function OwnIngredientForm({ onClose, name = '', stored, onStored }: Prop
         <Box sx={{ display: 'grid', gap: 1 }}>
           <SearchField
             label="Behaves like"
-            placeholder="the same thing in the table"
+            placeholder="Behaves like … (fills in the rest)"
             find={ingredientOptions(book.ingredients, (one) => !isExcluded(one) && one.id !== id)}
             onChoose={behaveLike}
           />
@@ -179,33 +209,21 @@ export function OwnIngredientForm({ onClose, name = '', stored, onStored }: Prop
             );
           })}
         </Box>
-        <Box sx={columns}>{chief.map((key) => wordField(key, false))}</Box>
+        <Box sx={{ ...pairs, '& > :last-child': { gridColumn: '1 / -1' } }}>{chief.map((key) => wordField(key, false))}</Box>
         <Typography variant="h2">In 100 g, from the label</Typography>
-        <Box sx={columns}>{parts.map(numberField)}</Box>
+        <Box sx={columns}>{panel.map(numberField)}</Box>
         <Box sx={quiet}>What is left open to 100 g counts as starch.</Box>
         <Typography variant="h2">How it behaves, where you know it</Typography>
         <Box sx={columns}>{behaviour.map(numberField)}</Box>
-        <Typography variant="h2">What it does</Typography>
-        <Box sx={columns}>
-          {doings.words.map((key) => wordField(key, true))}
-          {doings.numbers.map(numberField)}
-        </Box>
-        <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(2, 1fr)' }}>
-          {doings.flags.map((key) => (
-            <FormControlLabel
-              key={key}
-              control={
-                <Checkbox
-                  size="small"
-                  checked={form.flags.includes(key)}
-                  onChange={(_, on) => set({ flags: on ? [...form.flags, key] : form.flags.filter((one) => one !== key) })}
-                />
-              }
-              label={fieldOf(key).name}
-              sx={{ '& .MuiFormControlLabel-label': { fontSize: 13.5 } }}
-            />
-          ))}
-        </Box>
+        <Autocomplete
+          multiple
+          size="small"
+          options={keysOf(doesWords)}
+          getOptionLabel={(act) => doesWords[act]}
+          value={[...form.does]}
+          onChange={(_, does) => set({ does })}
+          renderInput={(params) => <TextField {...params} label="What it does" />}
+        />
         <Autocomplete
           multiple
           size="small"
@@ -215,6 +233,36 @@ export function OwnIngredientForm({ onClose, name = '', stored, onStored }: Prop
           onChange={(_, chosen) => set({ unsuited: [...form.unsuited.filter((mark) => !(mark in suits.values)), ...chosen] })}
           renderInput={(params) => <TextField {...params} label="Does not suit, beside its allergens" />}
         />
+        <Button onClick={() => setMore(!more)} aria-expanded={more} sx={{ justifySelf: 'start' }}>
+          {more ? 'Less' : `More that may be known: leavens, sets, melts, label${moreSaid === 0 ? '' : `; ${moreSaid} said`}`}
+        </Button>
+        {more && (
+          <>
+            <Box sx={pairs}>
+              {doings.words.map((key) => wordField(key, true))}
+              {doings.numbers.map(numberField)}
+            </Box>
+            <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(2, 1fr)' }}>
+              {doings.flags.map((key) => (
+                <FormControlLabel
+                  key={key}
+                  control={
+                    <Checkbox
+                      size="small"
+                      checked={form.flags.includes(key)}
+                      onChange={(_, on) => set({ flags: on ? [...form.flags, key] : form.flags.filter((one) => one !== key) })}
+                    />
+                  }
+                  label={fieldOf(key).name}
+                  sx={{ '& .MuiFormControlLabel-label': { fontSize: 13.5 } }}
+                />
+              ))}
+            </Box>
+            <Typography variant="h2">Further on the label, in 100 g</Typography>
+            <Box sx={pairs}>{furtherParts.map(numberField)}</Box>
+            <Box sx={pairs}>{doings.texts.map(textField)}</Box>
+          </>
+        )}
         <FormEnd
           failed={problems['root'] ?? (Object.keys(problems).length > 0 ? 'Something above is not right yet.' : undefined)}
           busy={busy}
@@ -226,6 +274,7 @@ export function OwnIngredientForm({ onClose, name = '', stored, onStored }: Prop
 }
 
 const quiet = { fontSize: 12.5, color: 'text.secondary' } as const;
+const pairs = { display: 'grid', gridTemplateColumns: 'repeat(2, 1fr)', gap: 3, alignItems: 'start' } as const;
 const columns = {
   display: 'grid',
   gridTemplateColumns: 'repeat(3, 1fr)',

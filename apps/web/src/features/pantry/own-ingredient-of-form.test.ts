@@ -20,10 +20,15 @@ describe('a form that was only opened', () => {
         const one = { ...lean(any), toCome: { of: 'a later release' } } as OwnIngredient;
         const read = ownOfForm(formOf(one as never), one);
         // A label that nobody said they read is now said to be unread, and an empty list is none.
-        const { unsuited, ...rest } = one;
+        const { unsuited, does, ...rest } = one;
         expect(read).toEqual({
           ok: true,
-          ingredient: { ...rest, labelRead: one.labelRead ?? false, ...(unsuited?.length ? { unsuited } : {}) },
+          ingredient: {
+            ...rest,
+            labelRead: one.labelRead ?? false,
+            ...(unsuited?.length ? { unsuited } : {}),
+            ...(does?.length ? { does } : {}),
+          },
         });
       }),
       { numRuns: 60, seed: 16 },

@@ -10,6 +10,7 @@ import {
   type Field,
   type Fields,
   type Ingredient,
+  type IngredientAct,
   type NumberField,
   type OwnIngredient,
 } from '@north-leaf/core';
@@ -23,11 +24,17 @@ export type OwnForm = {
   readonly flags: readonly string[];
   readonly allergens: readonly string[];
   readonly labelRead: boolean;
+  readonly texts: Readonly<Record<string, string>>;
+  readonly does: readonly IngredientAct[];
   readonly unsuited: readonly string[];
 };
 
 export const numbers = new Map<string, NumberField>(numbersOf(ownIngredientFields as Fields).map(({ path, field }) => [path, field]));
+const isRequired = (path: string) => numbers.get(path)?.optional !== true;
+/** What every label says, and what only some say. */
 export const parts = keysOf(compositionFields).map((part) => `composition.${part}`);
+export const panel = parts.filter(isRequired);
+export const furtherParts = parts.filter((path) => !isRequired(path));
 const members = Object.entries(ownIngredientFields as Fields);
 const offered = (is: Field['is']) => members.filter(([, field]) => field.is === is).map(([key]) => key);
 /** Said of every ingredient, at the head of the form. */
@@ -38,6 +45,7 @@ export const doings = {
   words: offered('word').filter((key) => !(chief as readonly string[]).includes(key) && key !== 'basis'),
   numbers: [...numbers.keys()].filter((path) => !parts.includes(path) && !numbers.get(path)!.correctable && !ofPreparations.has(path)),
   flags: offered('flag'),
+  texts: offered('text').filter((key) => !['name', 'note', 'source'].includes(key)),
 };
 export const limits = keysOf(suits.values);
 
@@ -56,6 +64,8 @@ export function formOf(one: Partial<Ingredient>): OwnForm {
     flags: doings.flags.filter((key) => valueIn(one, key) === true),
     allergens: one.allergens ?? [],
     labelRead: one.labelRead ?? false,
+    texts: Object.fromEntries(doings.texts.map((key) => [key, word(key)])),
+    does: one.does ?? [],
     unsuited: one.unsuited ?? [],
   };
 }
@@ -79,8 +89,7 @@ export function ownOfForm(form: OwnForm, base: Partial<OwnIngredient>): ReadOwn 
   const changes: Record<string, unknown> = {};
   for (const [path, field] of numbers) {
     const text = form.numbers[path] ?? '';
-    const required =
-      path.startsWith('composition.') && valueIn(ownIngredientFields.composition.fields, `${path.slice(12)}.optional`) !== true;
+    const required = panel.includes(path);
     if (text === before.numbers[path] && !(required && text === '')) continue;
     const read = readTyped(field, text);
     if (!read.ok) problems[path] = read.problem;
@@ -88,11 +97,13 @@ export function ownOfForm(form: OwnForm, base: Partial<OwnIngredient>): ReadOwn 
   }
   for (const [key, word] of Object.entries(form.words)) changes[key] = word === '' ? undefined : word;
   for (const key of doings.flags) changes[key] = form.flags.includes(key) ? true : undefined;
+  for (const key of doings.texts) changes[key] = form.texts[key]?.trim() || undefined;
   const said = patched(base, {
     ...changes,
     name: form.name.trim(),
     allergens: [...form.allergens],
     labelRead: form.labelRead,
+    does: form.does.length === 0 ? undefined : [...form.does],
     unsuited: form.unsuited.length === 0 ? undefined : [...form.unsuited],
   }) as OwnIngredient;
   const sum = wholeParts.reduce((total, part) => total + (said.composition?.[part] ?? 0), 0);
