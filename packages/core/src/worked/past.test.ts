@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { evaluate } from '../evaluate.js';
+import { evaluate, findingsOf } from '../evaluate.js';
 import { lotFindings } from '../ingredient/lots.js';
 import { fromPreparation } from '../ingredient/made.js';
 import { openedUp, isRawEgg } from '../ingredient/hygiene.js';
@@ -84,5 +84,65 @@ describe('documents of core 1.7.0, as they were stored', () => {
       for (const code of now?.allergens ?? [])
         expect(one.allergens.some((held) => held === code || held === code.replace(':possible', ''))).toBe(true);
     }
+  });
+});
+
+/** What a baker reads of an evaluation: as the fixture of core 1.9.0 was made. */
+const readOf = (worked: ReturnType<typeof evaluate>) => {
+  const { dough, chill, sheet, bake, keep, outlook } = worked;
+  if (dough.state === 'waiting' || chill.state === 'waiting' || sheet.state === 'waiting' || bake.state === 'waiting') return null;
+  if (keep.state === 'waiting') return null;
+  const d = dough.result;
+  return {
+    getsG: d.getsG,
+    wantsG: d.wantsG,
+    binderRatio: d.binderRatio,
+    handWord: d.handWord,
+    percents: d.percents,
+    freeG: d.sodaBalance.freeG,
+    eggG: d.eggG,
+    leavened: d.leavened,
+    grit: d.gritFelt,
+    endMiddleC: chill.result.endMiddleC,
+    pieces: sheet.result.pieces,
+    pieceG: sheet.result.pieceG,
+    doneMin: bake.result.doneMin,
+    endMoisture: bake.result.endMoisture.value,
+    endTone: bake.result.endTone.value,
+    outlook: outlook && [outlook.crisp.value, outlook.tender.value],
+    allergens: d.allergens.map(({ code }) => code).sort(),
+    findings: findingsOf(worked)
+      .map(({ code }) => code)
+      .sort(),
+  };
+};
+type Told = NonNullable<ReturnType<typeof readOf>>;
+const before = JSON.parse(readFileSync(join(__dirname, 'past-1.9-cases.json'), 'utf8')) as {
+  kitchen: Kitchen;
+  documents: { name: string; formula?: Formula; pantry?: Pantry; read: Told & { crispDays: number } }[];
+};
+/** Numbers alike to nine digits; all else the same. */
+const alike = (is: unknown, was: unknown): unknown =>
+  typeof is === 'number' && typeof was === 'number' && Math.abs(is - was) <= 1e-8 * Math.max(1, Math.abs(was))
+    ? was
+    : is !== null && typeof is === 'object' && was !== null && typeof was === 'object'
+      ? Array.isArray(is)
+        ? is.map((one, i) => alike(one, (was as unknown[])[i]))
+        : Object.fromEntries(Object.entries(is).map(([key, one]) => [key, alike(one, (was as Record<string, unknown>)[key])]))
+      : is;
+
+describe('what core 1.9.0 stored, before a thing said what it does', () => {
+  it.each(before.documents.map((one) => [one.name, one] as const))('reads as it did: %s', (_name, { formula, pantry: stored, read }) => {
+    const is = readOf(evaluate(liftFormula(formula ?? past.formula), liftKitchen(before.kitchen), liftPantry(stored ?? past.pantry)));
+    const { crispDays: _days, ...was } = read;
+    expect(alike(is, was)).toEqual(was);
+  });
+  it('the fixture knows of no trait: what a yeast, a husk or an egg does is joined to it from today’s table', () => {
+    const stored = before.documents.flatMap(({ pantry: one }) => Object.values(one?.ingredients ?? {}));
+    expect(stored.some((one) => 'leavens' in one || 'does' in one || 'gum' in one)).toBe(false);
+    const byId = new Map(stored.map((one) => [one.id, liftIngredient(one)]));
+    expect(byId.get('yeast_dry')).toMatchObject({ leavens: 'yeast', yeastStrength: 1 });
+    expect(byId.get('psyllium_husk')).toMatchObject({ gum: 'psylliumHusk' });
+    expect(byId.get('egg_white')).toMatchObject({ eggWhiteGPerG: 1 });
   });
 });
