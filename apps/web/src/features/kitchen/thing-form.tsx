@@ -14,6 +14,7 @@ import {
   type NumberField,
   type QuantityKind,
 } from '@north-leaf/core';
+import { changedName } from '../../ui/change-words';
 import { Choice } from '../../ui/choice';
 import { FieldRow } from '../../ui/field-row';
 import { FormEnd } from '../../ui/form-end';
@@ -73,7 +74,7 @@ export function ThingForm({ list, thing, isNew, onClose }: Props) {
     setBusy(true);
     try {
       const stored = { ...values, name: name.trim() };
-      await act(isNew ? `${name.trim()} added` : `${name.trim()} changed`, {
+      await act(isNew ? `${name.trim()} added` : changedName(name.trim(), kitchenThings[list] as Fields, [thing, stored]), {
         kind: 'thing',
         list,
         thing: stored,

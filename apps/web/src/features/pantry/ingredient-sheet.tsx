@@ -24,9 +24,14 @@ import {
   originWords,
   ingredientFields,
   valueIn,
+  withCorrections,
+  type Fields,
+  publishedIngredients,
+  replyTo,
 } from '@north-leaf/core';
 import type { PantryBook } from '@north-leaf/contracts';
 import { ApiError } from '../../platform/http';
+import { changedName } from '../../ui/change-words';
 import { Choice } from '../../ui/choice';
 import { readTyped, shownAs, textOf } from '../../ui/typed-number';
 import { SideSheet } from '../../ui/side-sheet';
@@ -77,9 +82,12 @@ export function IngredientSheet({ book, ingredient, onClose }: { book: PantryBoo
   const store = async () => {
     const change = changeOf();
     if (!change) return;
+    const now = replyTo(() => withCorrections(publishedIngredients()[ingredient.id]!, change));
+    if (!now.ok) return setProblems({ [correctableFields[now.refused.path] ? now.refused.path : 'all']: now.refused.message });
     setBusy(true);
     try {
-      await act(`${ingredient.name} corrected`, { kind: 'correct', id: ingredient.id, change, revision });
+      const words = changedName(ingredient.name, ingredientFields as Fields, [ingredient, now.answer], 'corrected');
+      await act(words, { kind: 'correct', id: ingredient.id, change, revision });
       onClose();
     } catch (error) {
       if (!(error instanceof ApiError)) throw error;

@@ -5,9 +5,10 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { Controller, useForm, useWatch } from 'react-hook-form';
-import { type Kitchen, type Lot, isPouredWater } from '@north-leaf/core';
+import { type Kitchen, type Lot, isPouredWater, lotFields } from '@north-leaf/core';
 import type { PantryBook } from '@north-leaf/contracts';
 import { ApiError } from '../../platform/http';
+import { changedName } from '../../ui/change-words';
 import { DayField } from '../../ui/day-field';
 import { FormEnd } from '../../ui/form-end';
 import { SearchField } from '../../ui/search-field';
@@ -35,9 +36,10 @@ export function LotForm({ book, kitchen, lot, onClose }: Props) {
     if (!ingredient) return setError('root', { message: 'Choose what is in the bag first.' });
     try {
       const recounted = !lot || dirtyFields.onHandG === true;
-      await act(lot ? `${title} changed` : `${ingredient.name}, lot ${values.code} added`, {
+      const next = lotOfForm(values, id, ingredientId, lot);
+      await act(lot ? changedName(title, lotFields, [lot, next]) : `${ingredient.name}, lot ${values.code} added`, {
         kind: 'lot',
-        lot: lotOfForm(values, id, ingredientId, lot),
+        lot: next,
         revision,
         recounted,
       });

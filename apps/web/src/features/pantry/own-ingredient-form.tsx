@@ -18,8 +18,10 @@ import {
   type OwnIngredient,
   type SuitId,
   type WordField,
+  type Fields,
 } from '@north-leaf/core';
 import { ApiError } from '../../platform/http';
+import { changedName } from '../../ui/change-words';
 import { FormEnd } from '../../ui/form-end';
 import { SearchField } from '../../ui/search-field';
 import { SideSheet } from '../../ui/side-sheet';
@@ -83,7 +85,10 @@ export function OwnIngredientForm({ onClose, name = '', stored, onStored }: Prop
     setBusy(true);
     try {
       const revision = book.revisions.ingredients[id] ?? 0;
-      await act(`${read.ingredient.name} ${stored ? 'changed' : 'added'}`, { kind: 'own', id, ingredient: read.ingredient, revision });
+      await act(
+        stored ? changedName(stored.name, ownIngredientFields as Fields, [stored, read.ingredient]) : `${read.ingredient.name} added`,
+        { kind: 'own', id, ingredient: read.ingredient, revision },
+      );
       onStored?.(id);
       onClose();
     } catch (error) {
