@@ -1,8 +1,8 @@
 import Joi from 'joi';
-import { bodyOf } from './check.js';
+import { bodyOf, nested } from './check.js';
 import { day, id, instant, uuid, version, type Part } from './fields.js';
 import { againstWords, beginnings, handWordOrder, leftOvers, measuredWhats, symptoms } from '@north-leaf/core';
-import type { BakeEvent, Begins, MeasuredWhat, PlannedLook, RunStep } from '@north-leaf/core';
+import type { BakeEvent, Begins, Happened, MeasuredWhat, PlannedLook, RunStep } from '@north-leaf/core';
 
 const dots = () => Joi.number().integer().min(1).max(5).optional();
 /** Low and high of each measure, in its unit. */
@@ -30,7 +30,7 @@ export const measureLimits: Record<MeasuredWhat, readonly [number, number]> = {
 const grams = () => Joi.number().min(-100000).max(100000);
 const tone = () => Joi.number().min(1).max(8).optional();
 const bare = Joi.object({ kind: Joi.any() });
-const plannedLook = Joi.object({
+const plannedLook = nested<PlannedLook>({
   atMin: Joi.number().min(0.5).max(600),
   topTone: Joi.number().min(1).max(8),
   baseTone: Joi.number().min(1).max(8),
@@ -39,54 +39,56 @@ const plannedLook = Joi.object({
   doneShare: Joi.number().min(0).max(1),
   asSet: Joi.boolean().optional(),
 });
-const shapes = {
+/** What an event of a kind says beside its kind. */
+type Said<K extends Happened['kind']> = Omit<Extract<Happened, { readonly kind: K }>, 'kind'>;
+const shapes: { readonly [K in Happened['kind']]: Joi.Schema } = {
   began: bare,
   ended: bare,
   paused: bare,
   resumed: bare,
   stepBegan: bare,
   stepEnded: bare,
-  skipped: Joi.object({ reason: Joi.string().trim().min(1).max(300) }),
-  weighed: Joi.object({ rowKey: id(), addedG: grams(), lotId: id().optional() }),
-  swapped: Joi.object({ rowKey: id(), ingredientId: id(), amountG: Joi.number().min(0).max(100000) }),
-  added: Joi.object({ ingredientId: id(), amountG: Joi.number().greater(0).max(100000), lotId: id().optional() }),
-  scaled: Joi.object({ factor: Joi.number().min(0.01).max(100) }),
-  felt: Joi.object({ word: Joi.valid(...handWordOrder) }),
-  measured: Joi.object({
+  skipped: nested<Said<'skipped'>>({ reason: Joi.string().trim().min(1).max(300) }),
+  weighed: nested<Said<'weighed'>>({ rowKey: id(), addedG: grams(), lotId: id().optional() }),
+  swapped: nested<Said<'swapped'>>({ rowKey: id(), ingredientId: id(), amountG: Joi.number().min(0).max(100000) }),
+  added: nested<Said<'added'>>({ ingredientId: id(), amountG: Joi.number().greater(0).max(100000), lotId: id().optional() }),
+  scaled: nested<Said<'scaled'>>({ factor: Joi.number().min(0.01).max(100) }),
+  felt: nested<Said<'felt'>>({ word: Joi.valid(...handWordOrder) }),
+  measured: nested<Said<'measured'>>({
     what: Joi.valid(...measuredWhats),
     value: Joi.number().when('what', {
       switch: measuredWhats.map((what) => ({ is: what, then: Joi.number().min(measureLimits[what][0]).max(measureLimits[what][1]) })),
     }),
   }),
-  looked: Joi.object({ against: Joi.valid(...againstWords), topTone: tone(), baseTone: tone() }),
-  looksPlanned: Joi.object({
+  looked: nested<Said<'looked'>>({ against: Joi.valid(...againstWords), topTone: tone(), baseTone: tone() }),
+  looksPlanned: nested<Said<'looksPlanned'>>({
     looks: Joi.array().items(plannedLook).min(1).max(12),
     doneP10Min: Joi.number().min(0).max(600),
     doneP90Min: Joi.number().min(0).max(600),
   }),
-  rated: Joi.object({
+  rated: nested<Said<'rated'>>({
     after: Joi.alternatives(Joi.valid('fresh'), Joi.number().integer().min(0).max(365)),
     crisp: dots(),
     tender: dots(),
     liked: dots(),
   }).or('crisp', 'tender', 'liked'),
-  confirmed: Joi.object({ code: Joi.string().max(60), reason: Joi.string().trim().min(3).max(300) }),
-  leftOver: Joi.object({
+  confirmed: nested<Said<'confirmed'>>({ code: Joi.string().max(60), reason: Joi.string().trim().min(3).max(300) }),
+  leftOver: nested<Said<'leftOver'>>({
     lotId: uuid(),
     what: Joi.valid(...leftOvers),
     amountG: Joi.number().greater(0).max(100000),
     placeId: id(),
     useByOn: day(),
   }),
-  noticed: Joi.object({ symptom: Joi.valid(...Object.keys(symptoms.values).map(Number)) }),
-  photographed: Joi.object({ photoId: uuid() }),
-  noted: Joi.object({ text: Joi.string().trim().min(1).max(2000) }),
+  noticed: nested<Said<'noticed'>>({ symptom: Joi.valid(...Object.keys(symptoms.values).map(Number)) }),
+  photographed: nested<Said<'photographed'>>({ photoId: uuid() }),
+  noted: nested<Said<'noted'>>({ text: Joi.string().trim().min(1).max(2000) }),
 };
 const happened = Joi.object({ kind: Joi.valid(...Object.keys(shapes)) }).when('.kind', {
   switch: Object.entries(shapes).map(([is, then]) => ({ is, then })),
 });
 
-const event = Joi.object({
+const event = nested<BakeEvent>({
   id: uuid(),
   at: instant(),
   stepKey: id().optional(),
@@ -148,8 +150,8 @@ export const startBodySchema: Joi.ObjectSchema<StartBody> = bodyOf<StartBody>({
   version: version(),
   factor: Joi.number().min(0.01).max(100),
   looks: Joi.array().items(plannedLook).max(12),
-  begins: Joi.object({ lotId: id(), what: Joi.valid(...beginnings) }).optional(),
+  begins: nested<Begins>({ lotId: id(), what: Joi.valid(...beginnings) }).optional(),
   confirmed: Joi.array()
-    .items(Joi.object({ code: Joi.string().max(60), reason: Joi.string().trim().min(3).max(300) }))
+    .items(nested<StartBody['confirmed'][number]>({ code: Joi.string().max(60), reason: Joi.string().trim().min(3).max(300) }))
     .max(40),
 });

@@ -1,6 +1,6 @@
 import Joi from 'joi';
 import { labelNutrients, strengths, ways, reaches } from '@north-leaf/core';
-import { bodyOf } from './check.js';
+import { bodyOf, nested } from './check.js';
 import { id, version } from './fields.js';
 import { formulaSchema, libraryBlendSchema } from './formulas.js';
 import type { Blend, BlendAnswer, BlendSearch, Formula, LabelPanelRow, LabelReading, LabelRule, LeftOut } from '@north-leaf/core';
@@ -8,7 +8,7 @@ import type { Blend, BlendAnswer, BlendSearch, Formula, LabelPanelRow, LabelRead
 const searchSchema = bodyOf<BlendSearch>({
   goals: Joi.array()
     .items(
-      Joi.object({
+      nested<BlendSearch['goals'][number]>({
         key: id(80),
         way: Joi.valid(...ways),
         value: Joi.number().min(0).max(1e6),
@@ -37,7 +37,7 @@ export type BoxLabel = {
 export const boxLabelSchema: Joi.ObjectSchema<BoxLabel> = bodyOf<BoxLabel>({
   items: Joi.array()
     .items(
-      Joi.object({
+      nested<BoxLabel['items'][number]>({
         ingredientId: id(),
         declaredShare: Joi.number().min(0).max(1).optional(),
         inTail: Joi.valid(true).optional(),
@@ -47,7 +47,7 @@ export const boxLabelSchema: Joi.ObjectSchema<BoxLabel> = bodyOf<BoxLabel>({
     .max(20),
   panel: Joi.array()
     .items(
-      Joi.object({
+      nested<LabelPanelRow>({
         nutrient: Joi.valid(...labelNutrients),
         printed: Joi.number().min(0).max(100000),
         lessThan: Joi.valid(true).optional(),

@@ -64,7 +64,7 @@ function sizeOf(body: unknown, most: number): number {
 }
 
 /** A schema for every key of T, of its kind; the library's own strict form does not know readonly lists. */
-type SchemaKeys<T> = {
+export type SchemaKeys<T> = {
   readonly [K in keyof T]-?: Exclude<T[K], undefined | null> extends readonly unknown[]
     ? ArraySchema
     : Exclude<T[K], undefined | null> extends string
@@ -78,10 +78,13 @@ type SchemaKeys<T> = {
  * The schema of a body: no key of T may be missing, none added. Keys are marked required one by one, though `check` would
  * require them anyway, so that the API's description says so too.
  */
-export function bodyOf<T>(keys: SchemaKeys<T>): ObjectSchema<T> {
+export const bodyOf = <T>(keys: SchemaKeys<T>): ObjectSchema<T> => nested<T>(keys).required();
+
+/** The same within a body, of an item of a list or a member that may be left out. */
+export function nested<T>(keys: SchemaKeys<T>): ObjectSchema<T> {
   const marked = Object.entries<Schema>(keys as Record<string, Schema>).map(([key, schema]) => [
     key,
     schema.$_getFlag('presence') === undefined ? schema.required() : schema,
   ]);
-  return Joi.object<T>(Object.fromEntries(marked)).required();
+  return Joi.object<T>(Object.fromEntries(marked));
 }

@@ -20,18 +20,39 @@ import {
   acrossShapes,
   type StageState,
 } from '@north-leaf/core';
-import { bodyOf } from './check.js';
+import { bodyOf, nested, type SchemaKeys } from './check.js';
 import { id, revision, uuid, version, type Part } from './fields.js';
-import type { Blend, Evaluation, Formula, Kitchen, Pantry, StageName } from '@north-leaf/core';
+import type {
+  BakeSettings,
+  BakeStep,
+  Blend,
+  BlendRow,
+  Chill,
+  Evaluation,
+  Fold,
+  Formula,
+  Keep,
+  Kitchen,
+  Laminate,
+  MixStep,
+  Pantry,
+  Part as PartOfPiece,
+  Row,
+  Shape,
+  Sheet,
+  StageName,
+  Wait,
+} from '@north-leaf/core';
 
 const text = (longest: number) => Joi.string().allow('').max(longest);
 /** As wrong as it may be, a number that a sum can be made of. */
 const number = () => Joi.number().unsafe().min(-1e12).max(1e12);
 const list = (items: Joi.Schema, most: number) => Joi.array().items(items).max(most);
 
-const wait = Joi.object({ placeId: id(), min: number() });
-const shapeOf = (kind: string | readonly string[], more: Readonly<Record<string, Joi.Schema>>) =>
-  Joi.object({ kind: Joi.valid(...(typeof kind === 'string' ? [kind] : kind)), ...more });
+const wait = nested<Wait>({ placeId: id(), min: number() });
+type OfKind<K extends Shape['kind']> = Extract<Shape, { readonly kind: K }>;
+const shapeOf = <K extends Shape['kind']>(kind: K | readonly K[], more: Omit<SchemaKeys<OfKind<K>>, 'kind'>): Joi.ObjectSchema =>
+  nested<OfKind<K>>({ kind: Joi.valid(...(typeof kind === 'string' ? [kind] : kind)), ...more } as unknown as SchemaKeys<OfKind<K>>);
 const cutShapes = [
   shapeOf('rectangle', { widthMm: number(), lengthMm: number() }),
   shapeOf('diamond', { widthMm: number(), angleDeg: number() }),
@@ -52,10 +73,10 @@ const shapes = [
 ];
 
 const blendOf = (share: () => Joi.NumberSchema) =>
-  Joi.object<Blend>({
+  nested<Blend>({
     name: text(120),
     rows: list(
-      Joi.object({
+      nested<BlendRow>({
         key: id(),
         ingredientId: id(),
         share: share(),
@@ -66,7 +87,7 @@ const blendOf = (share: () => Joi.NumberSchema) =>
       }),
       40,
     ),
-    from: Joi.object({ blendId: id(), version: version() }).optional(),
+    from: nested<NonNullable<Blend['from']>>({ blendId: id(), version: version() }).optional(),
     uncertainShare: list(number(), 40).optional(),
   });
 export const blendSchema = blendOf(number);
@@ -78,14 +99,14 @@ export const formulaSchema: Joi.ObjectSchema<Formula> = bodyOf<Formula>({
   schema: Joi.number().valid(1),
   name: Joi.string().trim().min(1).max(120),
   family: id(),
-  aim: Joi.object({ crisp: number(), tender: number() }).optional(),
+  aim: nested<NonNullable<Formula['aim']>>({ crisp: number(), tender: number() }).optional(),
   mustSuit: list(id(), 30).optional(),
   blend: blendSchema,
   blendG: number(),
-  blendEntered: Joi.object({ text: text(400), g: number() }).optional(),
-  doughOf: Joi.object({ formulaId: uuid(), version: version() }).optional(),
+  blendEntered: nested<NonNullable<Formula['blendEntered']>>({ text: text(400), g: number() }).optional(),
+  doughOf: nested<NonNullable<Formula['doughOf']>>({ formulaId: uuid(), version: version() }).optional(),
   rows: list(
-    Joi.object({
+    nested<Row>({
       key: id(),
       ingredientId: id(),
       amountG: number(),
@@ -99,15 +120,15 @@ export const formulaSchema: Joi.ObjectSchema<Formula> = bodyOf<Formula>({
       lotId: id().optional(),
       atC: number().optional(),
       soakMin: number().optional(),
-      fat: Joi.object({ state: Joi.valid(...fatStates), pieceMm: number().optional() }).optional(),
+      fat: nested<NonNullable<Row['fat']>>({ state: Joi.valid(...fatStates), pieceMm: number().optional() }).optional(),
     }),
     80,
   ),
   mix: list(
-    Joi.object({
+    nested<MixStep>({
       key: id(),
       act: Joi.valid(...mixActs).optional(),
-      of: list(Joi.object({ rowKey: id(), share: number() }), 80).optional(),
+      of: list(nested<NonNullable<MixStep['of']>[number]>({ rowKey: id(), share: number() }), 80).optional(),
       tool: Joi.valid(...mixTools).optional(),
       min: number().optional(),
       pulses: number().optional(),
@@ -119,16 +140,16 @@ export const formulaSchema: Joi.ObjectSchema<Formula> = bodyOf<Formula>({
   doughAtC: number(),
   restMin: number(),
   holdBackShare: number(),
-  chill: Joi.object({
+  chill: nested<Chill>({
     form: Joi.valid(...chillForms),
     thicknessMm: number(),
     wrap: Joi.valid(...wraps),
     targetC: number(),
     waits: list(wait, 10),
   }),
-  sheet: Joi.object({
+  sheet: nested<Sheet>({
     parts: list(
-      Joi.object({
+      nested<PartOfPiece>({
         key: id(),
         perPiece: number(),
         thicknessMm: number(),
@@ -139,15 +160,15 @@ export const formulaSchema: Joi.ObjectSchema<Formula> = bodyOf<Formula>({
       }),
       8,
     ),
-    laminate: Joi.object({
+    laminate: nested<Laminate>({
       lockIn: Joi.valid(...lockIns),
       doughMm: number(),
       borderMm: number(),
-      folds: list(Joi.object({ parts: Joi.valid(...foldParts), rollToMm: number(), waits: list(wait, 10) }), 8),
+      folds: list(nested<Fold>({ parts: Joi.valid(...foldParts), rollToMm: number(), waits: list(wait, 10) }), 8),
       mark: Joi.boolean().optional(),
     }).optional(),
     densityGPerMl: number().optional(),
-    shrink: Joi.object({ alongShare: number(), acrossShare: number() }).optional(),
+    shrink: nested<NonNullable<Sheet['shrink']>>({ alongShare: number(), acrossShare: number() }).optional(),
     cut: Joi.valid(...cutWhens).optional(),
     bandsMm: number().optional(),
     trimMm: number(),
@@ -159,7 +180,7 @@ export const formulaSchema: Joi.ObjectSchema<Formula> = bodyOf<Formula>({
     trayEdgeMm: number().optional(),
     waits: list(wait, 10),
   }),
-  bake: Joi.object({
+  bake: nested<BakeSettings>({
     ovenId: id(),
     trayId: id(),
     panId: id().optional(),
@@ -168,7 +189,7 @@ export const formulaSchema: Joi.ObjectSchema<Formula> = bodyOf<Formula>({
     fromCold: Joi.boolean().optional(),
     hotTray: Joi.boolean().optional(),
     steps: list(
-      Joi.object({
+      nested<BakeStep>({
         name: text(60),
         wantC: number().allow(null),
         min: number(),
@@ -177,9 +198,9 @@ export const formulaSchema: Joi.ObjectSchema<Formula> = bodyOf<Formula>({
       }),
       10,
     ),
-    done: Joi.object({ moistureShare: number().optional(), tone: number().optional(), coreC: number().optional() }),
+    done: nested<BakeSettings['done']>({ moistureShare: number().optional(), tone: number().optional(), coreC: number().optional() }),
   }),
-  keep: Joi.object({
+  keep: nested<Keep>({
     cool: list(wait, 10),
     pack: Joi.valid(...packs),
     piecesPerPack: number(),
@@ -214,7 +235,7 @@ export const versionBodySchema: Joi.ObjectSchema<VersionBody> = bodyOf<VersionBo
   why: Joi.string().allow('').max(500),
   formula: formulaSchema,
   setAside: Joi.array()
-    .items(Joi.object({ code: Joi.string().max(60), reason: Joi.string().trim().min(1).max(300) }))
+    .items(nested<SetAside>({ code: Joi.string().max(60), reason: Joi.string().trim().min(1).max(300) }))
     .max(50),
   draftRevision: revision().optional(),
 });
