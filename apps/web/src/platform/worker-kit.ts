@@ -11,7 +11,8 @@ export function opened<Api extends Surrounded>(
   around: Surroundings,
 ): { readonly api: Remote<Api>; readonly end: () => void } {
   const api = wrap<Api>(worker);
-  void (api.surround as (around: Surroundings) => Promise<void>)(around);
+  // These two alone: what else a caller holds them in may not cross.
+  void (api.surround as (around: Surroundings) => Promise<void>)({ kitchen, pantry });
   return { api, end: () => worker.terminate() };
 }
 

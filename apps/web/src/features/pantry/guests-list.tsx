@@ -5,7 +5,7 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
-import { suits, type Guest, type Kitchen } from '@north-leaf/core';
+import { patched, suits, type Guest, type Kitchen } from '@north-leaf/core';
 import type { PantryBook } from '@north-leaf/contracts';
 import { useKitchenChange } from '../kitchen/api';
 import { notify } from '../../platform/notices';
@@ -74,10 +74,7 @@ function GuestForm({ guest, failed, onStore, onClose }: FormProps) {
         event.preventDefault();
         setAsked(true);
         if (!missing)
-          onStore(
-            { id: guest.id, name: name.trim(), suits: limits, ...(note.trim() ? { note: note.trim() } : {}) },
-            `${name.trim()} stored.`,
-          );
+          onStore(patched(guest, { name: name.trim(), suits: limits, note: note.trim() || undefined }), `${name.trim()} stored.`);
       }}
       sx={{ display: 'grid', gap: 3, alignContent: 'start' }}
     >
