@@ -8,7 +8,7 @@ type Surrounded = { readonly surround: (around: Surroundings) => void };
 /** A worker of the page, with what it works about, and its end. */
 export function opened<Api extends Surrounded>(
   worker: Worker,
-  around: Surroundings,
+  { kitchen, pantry }: Surroundings,
 ): { readonly api: Remote<Api>; readonly end: () => void } {
   const api = wrap<Api>(worker);
   // These two alone: what else a caller holds them in may not cross.
