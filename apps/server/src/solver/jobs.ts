@@ -63,7 +63,14 @@ export function doJob(job: SolverJob, engine: LinearEngine): SolverAnswer<Solver
   const reading = decodeLabelLoosely(job.label, engine);
   if (reading.status !== 'read') return { answer: { status: 'gaveUp' }, leftOut };
   // What the box holds is known by the same measures as what is looked for, whether it may be used here or not.
-  const everything = blendSpecFor({ formula: { ...formula, blend: { ...formula.blend, rows: [] } }, family: families[formula.family]!, kitchen: { ...kitchen, guests: [] }, pantry: { ...pantry, lots: {} } }, { ...search, goals: [], reach: 'all' }
+  const everything = blendSpecFor(
+    {
+      formula: { ...formula, blend: { ...formula.blend, rows: [] } },
+      family: families[formula.family]!,
+      kitchen: { ...kitchen, guests: [] },
+      pantry: { ...pantry, lots: {} },
+    },
+    { ...search, goals: [], reach: 'all' },
   );
   const brings = new Map(everything.spec.items.map((item) => [item.id, item]));
   const box = job.label.items.map(({ id }) => brings.get(id) ?? { id, brings: {} });

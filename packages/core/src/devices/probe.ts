@@ -16,7 +16,12 @@ const STEP_C = 0.1;
  * Findings none.
  * Source   a made-up stand-in: a lag of four seconds.
  */
-export function probeReading(course: Course, { atMin, inS }: { readonly atMin: number; readonly inS: number }, roomC: number, next: () => number): number {
+export function probeReading(
+  course: Course,
+  { atMin, inS }: { readonly atMin: number; readonly inS: number },
+  roomC: number,
+  next: () => number,
+): number {
   const trueC = onCurve(course.min, course.atC, atMin);
   const shown = trueC + (roomC - trueC) * Math.exp(-inS / 4) + NOISE_C * normalFrom(next);
   return Math.round(shown / STEP_C) * STEP_C;

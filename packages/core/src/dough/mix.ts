@@ -104,7 +104,12 @@ export function fatOfSchool(school: School, pieceMm = 6): NonNullable<Row['fat']
  * Findings none: a fat too soft or too hard for it is found like any other.
  * Source   schools of mixing: common practice, no source.
  */
-export function mixedBySchool(formula: Formula, { family, school }: { readonly family: Family; readonly school: School }, pantry: Pantry, newKey: () => string): Formula {
+export function mixedBySchool(
+  formula: Formula,
+  { family, school }: { readonly family: Family; readonly school: School },
+  pantry: Pantry,
+  newKey: () => string,
+): Formula {
   const rows = formula.rows.map((row): Row => {
     const kind = pantry.ingredients[row.ingredientId]?.kind;
     if (row.use !== 'dough' || !row.fat || kind !== 'fat_solid') return row;

@@ -152,7 +152,10 @@ describe('a formula from a list', () => {
     expect(made.blend.uncertainShare).toBeUndefined();
   });
   it('without flour leaves the blend alone', () => {
-    const only = formulaFromList(aFormula(), [{ ingredientId: 'honey', massG: 20, written: 'honey' }], pantry, { newKey: () => 'k', how: 'instead' });
+    const only = formulaFromList(aFormula(), [{ ingredientId: 'honey', massG: 20, written: 'honey' }], pantry, {
+      newKey: () => 'k',
+      how: 'instead',
+    });
     expect(only.blend).toEqual(aFormula().blend);
   });
 });

@@ -91,7 +91,11 @@ export function fromBlend(id: string, version: number, blend: Blend, pantry: Pan
  * Findings none.
  * Source   dry matter stays; only water leaves in the oven.
  */
-export function fromBake({ id, name }: { readonly id: string; readonly name: string }, madeFrom: { readonly formulaId: string; readonly version: number }, dough: readonly Portion[], moistureShare: number
+export function fromBake(
+  { id, name }: { readonly id: string; readonly name: string },
+  madeFrom: { readonly formulaId: string; readonly version: number },
+  dough: readonly Portion[],
+  moistureShare: number,
 ): Ingredient {
   const raw = mixedComposition(dough);
   within('moistureShare', moistureShare, 0, raw.waterShare, '(share of water)');

@@ -10,14 +10,21 @@ const sum = (uses: readonly { usedG: number }[]) => uses.reduce((total, { usedG 
 
 describe('what a bake takes from the shelf', () => {
   it('what was planned, times the batch (hand sum: 240 x 0.56 x 1.5 = 201.6 g)', () => {
-    expect(stockUses({ formula: aFormula(), factor: 1.5 }, {}, withLots(lot('a')))).toEqual([{ rowKey: 'b1', lotId: 'a', usedG: expect.closeTo(201.6, 9) }]);
+    expect(stockUses({ formula: aFormula(), factor: 1.5 }, {}, withLots(lot('a')))).toEqual([
+      { rowKey: 'b1', lotId: 'a', usedG: expect.closeTo(201.6, 9) },
+    ]);
   });
   it('what was weighed, where it was', () => {
-    expect(stockUses({ formula: aFormula(), factor: 1 }, { b1: 120 }, withLots(lot('a')))).toEqual([{ rowKey: 'b1', lotId: 'a', usedG: 120 }]);
+    expect(stockUses({ formula: aFormula(), factor: 1 }, { b1: 120 }, withLots(lot('a')))).toEqual([
+      { rowKey: 'b1', lotId: 'a', usedG: 120 },
+    ]);
     expect(stockUses({ formula: aFormula(), factor: 1 }, { b1: 0 }, withLots(lot('a')))).toEqual([]);
   });
   it('the open lot first, the next where it ends; the last gives what is left over however little it was thought to hold', () => {
-    const uses = stockUses({ formula: aFormula(), factor: 1 }, {}, withLots(lot('closed', { onHandG: 50 }), lot('open', { openedOn: '2026-11-01', onHandG: 40 }))
+    const uses = stockUses(
+      { formula: aFormula(), factor: 1 },
+      {},
+      withLots(lot('closed', { onHandG: 50 }), lot('open', { openedOn: '2026-11-01', onHandG: 40 })),
     );
     expect(uses.map(({ lotId, usedG }) => [lotId, Math.round(usedG * 10) / 10])).toEqual([
       ['open', 40],
@@ -54,6 +61,8 @@ describe('what a bake takes from the shelf', () => {
       { rowKey: 'b1', lotId: 'b', usedG: 84 },
     ]);
     // One bag named is as before: what it cannot give, the next does.
-    expect(stockUses({ formula: aFormula(), factor: 1 }, { b1: 134 }, two, { b1: { a: 134 } })).toEqual(stockUses({ formula: aFormula(), factor: 1 }, { b1: 134 }, two));
+    expect(stockUses({ formula: aFormula(), factor: 1 }, { b1: 134 }, two, { b1: { a: 134 } })).toEqual(
+      stockUses({ formula: aFormula(), factor: 1 }, { b1: 134 }, two),
+    );
   });
 });

@@ -20,7 +20,11 @@ export type StockUse = { readonly rowKey: string; readonly lotId: string; readon
  * Findings none.
  * Source   first expired, first out: common practice, no source.
  */
-export function stockUses({ formula, factor }: { readonly formula: Formula; readonly factor: number }, weighed: Readonly<Record<string, number>>, pantry: Pantry, bags: Bags = {}
+export function stockUses(
+  { formula, factor }: { readonly formula: Formula; readonly factor: number },
+  weighed: Readonly<Record<string, number>>,
+  pantry: Pantry,
+  bags: Bags = {},
 ): StockUse[] {
   const wanted = [
     ...formula.blend.rows.map(({ key, ingredientId, share, lotId }) => ({

@@ -372,7 +372,12 @@ describe('a hand’s word in grams', () => {
     const twice = scaled(demoCrackerV2, 2);
     const big = evaluate(twice, demoKitchen, pantry).dough;
     if (big.state === 'waiting') throw new Error('the demo is worked out');
-    const said = feelAnswer('sticks', big.result, { getsG: 250, heldG: 30, dosesGiven: 0 }, { formula: twice, kitchen: demoKitchen, pantry })!;
+    const said = feelAnswer(
+      'sticks',
+      big.result,
+      { getsG: 250, heldG: 30, dosesGiven: 0 },
+      { formula: twice, kitchen: demoKitchen, pantry },
+    )!;
     expect(said.totalG / answer('sticks', 125)!.totalG).toBeCloseTo(2, 6);
   });
 });
@@ -446,7 +451,9 @@ describe('what a run leaves', () => {
     const creamy = { ...demoCrackerV2, rows: [...demoCrackerV2.rows, topping] };
     const worked = evaluate(creamy, demoKitchen, pantry);
     const days = ['fridge', 'table', 'freezer'].map(
-      (place) => keptFor({ what: 'baked', amountG: 60, placeId: place, on: '2026-11-25' }, { formula: creamy, kitchen: demoKitchen, pantry }, worked).useByOn,
+      (place) =>
+        keptFor({ what: 'baked', amountG: 60, placeId: place, on: '2026-11-25' }, { formula: creamy, kitchen: demoKitchen, pantry }, worked)
+          .useByOn,
     );
     expect(days).toEqual(['2026-11-28', '2026-11-25', '2027-01-24']);
     expect([needsColdOnceBaked(creamy, demoKitchen, pantry), needsColdOnceBaked(demoCrackerV2, demoKitchen, pantry)]).toEqual([
@@ -460,7 +467,11 @@ describe('what a run leaves', () => {
       ...demoCrackerV2,
       rows: [...demoCrackerV2.rows, { key: 'r9', ingredientId: 'egg_whole', amountG: 25, use: 'dough' as const }],
     };
-    const { useByOn } = keptFor({ what: 'dough', amountG: 100, placeId: 'fridge', on: '2026-11-25' }, { formula: eggy, kitchen: demoKitchen, pantry }, evaluate(eggy, demoKitchen, pantry));
+    const { useByOn } = keptFor(
+      { what: 'dough', amountG: 100, placeId: 'fridge', on: '2026-11-25' },
+      { formula: eggy, kitchen: demoKitchen, pantry },
+      evaluate(eggy, demoKitchen, pantry),
+    );
     expect(useByOn).toBe('2026-11-28');
   });
 

@@ -99,7 +99,11 @@ const timeOf = (event: BakeEvent | undefined): number | null => (event ? Date.pa
 
 type NameOf = (ingredientId: string) => string | undefined;
 
-function progressOf(planned: RunStep, stood: readonly BakeEvent[], { factor, scaleStepG, nameOf }: { readonly factor: number; readonly scaleStepG: number; readonly nameOf: NameOf }): StepProgress {
+function progressOf(
+  planned: RunStep,
+  stood: readonly BakeEvent[],
+  { factor, scaleStepG, nameOf }: { readonly factor: number; readonly scaleStepG: number; readonly nameOf: NameOf },
+): StepProgress {
   const own = stood.filter(({ stepKey }) => stepKey === planned.key);
   const step = asItIsNow(planned, stood, factor, nameOf);
   const weighed = own.flatMap(({ what }) => (what.kind === 'weighed' ? [what] : []));

@@ -30,7 +30,11 @@ const GRAIN_G = 0.1;
  * @param scaleStepG the least that the scale shows
  * @param newKey for each row that was added
  */
-export function takenAsMade(into: Formula, { formula, factor, events, steps }: MadeBake, pantry: Pantry, { scaleStepG, newKey }: { readonly scaleStepG: number; readonly newKey: () => string }
+export function takenAsMade(
+  into: Formula,
+  { formula, factor, events, steps }: MadeBake,
+  pantry: Pantry,
+  { scaleStepG, newKey }: { readonly scaleStepG: number; readonly newKey: () => string },
 ): Formula {
   const times = factor * (lastOf(events, (what) => (what.kind === 'scaled' ? what.factor : undefined)) ?? 1);
   const made = asBaked(formula, events);

@@ -102,7 +102,10 @@ describe('a blend found for a baker', () => {
     const lots = Object.fromEntries(
       Object.entries(pantry.lots).map(([id, lot]) => [id, id === 'lot-sorghum-8' ? { ...lot, onHandG: 60 } : lot]),
     );
-    const { spec } = blendSpecFor({ formula: aFormula(), family: cracker, kitchen, pantry: { ...pantry, lots } }, search([], { reach: 'here' }));
+    const { spec } = blendSpecFor(
+      { formula: aFormula(), family: cracker, kitchen, pantry: { ...pantry, lots } },
+      search([], { reach: 'here' }),
+    );
     expect(spec.items.find(({ id }) => id === 'sorghum')!.hi).toBeCloseTo(60 / 240, 9);
     const answer = findBlends(spec, engine);
     if (answer.status !== 'found') throw new Error(answer.status);

@@ -127,7 +127,12 @@ describe('swaps', () => {
           const choices = swapChoices(formula.rows[index]!.ingredientId, shelf);
           if (choices.length === 0) return;
           try {
-            const found = swapRow({ formula, family: families[id]!, kitchen, pantry: shelf }, index, choices[whither % choices.length]!, newKey);
+            const found = swapRow(
+              { formula, family: families[id]!, kitchen, pantry: shelf },
+              index,
+              choices[whither % choices.length]!,
+              newKey,
+            );
             for (const name of found.held) expect(Math.abs(found.after[name] - found.before[name])).toBeLessThan(0.1);
             expect(found.held).toEqual(expect.arrayContaining(['fat', 'water']));
             const after = applyEdits(formula, found.edits);

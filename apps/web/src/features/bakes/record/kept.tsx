@@ -38,7 +38,10 @@ export function Kept({ bake, version }: { bake: Run; version: FormulaVersion }) 
   if (!kitchen || !pantry) return null;
   const place = placeId || kitchen.places.find(({ kind }) => kind === 'freezer')?.id || kitchen.places[0]?.id || '';
   const { value, problem } = readMeasure('rawG', text, units);
-  const kept = value === undefined ? null : keptFor({ what, amountG: value, placeId: place, on: pantry.on }, { formula: version.formula, kitchen, pantry }, version.evaluation);
+  const kept =
+    value === undefined
+      ? null
+      : keptFor({ what, amountG: value, placeId: place, on: pantry.on }, { formula: version.formula, kitchen, pantry }, version.evaluation);
   const possible = leftOvers.filter((one) => one !== 'egg' || eggOf(version.formula, version.pantry) !== null);
   const left = standingEvents(bake.events).flatMap(({ what: one }) => (one.kind === 'leftOver' ? [one] : []));
   const store = () => {
@@ -54,7 +57,10 @@ export function Kept({ bake, version }: { bake: Run; version: FormulaVersion }) 
     <Section title="Kept from it">
       {left.map((one) => {
         const lot = pantry.lots[one.lotId];
-        const enough = keptFor({ what: one.what, amountG: lot?.onHandG ?? one.amountG, placeId: one.placeId, on: pantry.on }, { formula: version.formula, kitchen, pantry }, version.evaluation
+        const enough = keptFor(
+          { what: one.what, amountG: lot?.onHandG ?? one.amountG, placeId: one.placeId, on: pantry.on },
+          { formula: version.formula, kitchen, pantry },
+          version.evaluation,
         ).pieces;
         return (
           <Box key={one.lotId} sx={{ display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap', fontSize: 14.5, py: 1 }}>

@@ -40,7 +40,12 @@ export function FeelStep({ run, progress, advance }: Props) {
   const dosesGiven = Math.max(doses, wetDoses);
   const answer: FeelAnswer =
     word && bowl
-      ? feelAnswer(word, bowl.dough, { getsG: bowl.dough.getsG, heldG: bowl.heldG, dosesGiven }, { formula: bowl.formula, kitchen: run.kitchen, pantry: run.pantry })
+      ? feelAnswer(
+          word,
+          bowl.dough,
+          { getsG: bowl.dough.getsG, heldG: bowl.heldG, dosesGiven },
+          { formula: bowl.formula, kitchen: run.kitchen, pantry: run.pantry },
+        )
       : null;
   const [asItIs, setAsItIs] = useState(false);
   const warmth = word && !asItIs ? feelsByWarmth(word, run.run.steps, run.state.measured.doughC) : null;
