@@ -256,7 +256,10 @@ export const ingredientFields = {
   mostOfBlendShare: maybe(number('Most of a blend', 'share', 0, 1, { above: true, shown: { times: 100, unit: '%' } }), '1.10'),
   /** What it is taken for and must not be. */
   takenFor: maybe(id('ingredient'), '1.10'),
-  /** Limits of guests it does not suit beside its allergens and its origin; `:possible` depends on the maker, `:ask` on the guest. */
+  /**
+   * Limits of guests it does not suit beside its allergens and its origin; `:possible` depends on the maker, `:ask` on the guest.
+   * Of what came in with a label: left out, nobody said; an empty list says none.
+   */
   unsuited: maybe(list('Does not suit', text('', 40), 40), '1.10'),
   /** An origin that depends on the maker. */
   mayHold: maybe(word('It may hold something of', originWords), '1.10'),

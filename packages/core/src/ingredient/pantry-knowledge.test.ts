@@ -246,3 +246,13 @@ describe('names', () => {
     expect(handlingRows.map(([id]) => id)).toEqual([...ids]);
   });
 });
+
+describe('a thing that came in with its own label', () => {
+  const own = { ...ingredients['corn_starch']!, id: 'ours', basis: 'label' as const, labelRead: true };
+  it('may hold what a guest refuses by name until somebody says otherwise; an allergen was read', () => {
+    const { unsuited: _none, ...unsaid } = own;
+    expect([suitability(unsaid, 'noCorn'), suitability(unsaid, 'noRice'), suitability(unsaid, 'noMilk')]).toEqual(['may', 'may', 'yes']);
+    expect([suitability(own, 'noCorn'), suitability(own, 'noRice')]).toEqual(['no', 'yes']);
+    expect(suitability({ ...own, unsuited: [] }, 'noCorn')).toBe('yes');
+  });
+});

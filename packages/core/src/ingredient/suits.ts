@@ -10,6 +10,7 @@ type Rule = {
   readonly name: string;
   readonly codes: readonly string[];
   readonly origins: readonly string[];
+  /** Single things it refuses, by no allergen's code. */ readonly ids?: readonly string[];
   /** What leavens so. */ readonly leavens?: string;
   readonly note?: string;
 };
@@ -52,7 +53,7 @@ export function suitability(ingredient: Ingredient, suit: SuitId): 'yes' | 'may'
   const refused = (code: string) => rule.codes.some((refuses) => code === refuses || code.startsWith(`${refuses}:`));
   const codes = allergenCodes(ingredient);
   const sure = codes.filter((code) => !code.endsWith(':possible'));
-  const unsuited = ingredient.unsuited ?? [];
+  const { unsuited = [] } = ingredient;
   const leavensSo = rule.leavens !== undefined && rule.leavens === ingredient.leavens;
   if (unsuited.includes(suit) || leavensSo || rule.origins.includes(ingredient.origin) || sure.some(refused)) return 'no';
   // Lactose goes where milk goes: a maker's possible milk is possible lactose.
@@ -60,7 +61,9 @@ export function suitability(ingredient: Ingredient, suit: SuitId): 'yes' | 'may'
   const maybe = codes.filter((code) => code.endsWith(':possible')).some((code) => asked.some((refuses) => code.startsWith(refuses)));
   // A label that nobody read may hold anything.
   const unread = ingredient.labelRead === false;
-  const listed = unsuited.includes(`${suit}:possible`) || unsuited.includes(`${suit}:ask`);
+  // Of what came in with a label nobody says that there is no maize in it: unknown is not none.
+  const unsaid = ingredient.unsuited === undefined && ingredient.basis === 'label' && (rule.ids?.length ?? 0) > 0;
+  const listed = unsaid || unsuited.includes(`${suit}:possible`) || unsuited.includes(`${suit}:ask`);
   const origin = ingredient.mayHold;
   return maybe || unread || listed || (origin !== undefined && rule.origins.includes(origin)) ? 'may' : 'yes';
 }

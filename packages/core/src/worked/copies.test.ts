@@ -22,6 +22,7 @@ const all = Object.values(published);
 const copied = (one: Ingredient): Ingredient => ({
   ...one,
   id: ours(one.id),
+  unsuited: one.unsuited ?? [],
   ...(one.takenFor ? { takenFor: ours(one.takenFor) } : {}),
   ...(one.usualParts ? { usualParts: one.usualParts.map((part) => ({ ...part, ingredientId: ours(part.ingredientId) })) } : {}),
 });

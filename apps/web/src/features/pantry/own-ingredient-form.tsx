@@ -238,6 +238,10 @@ export function OwnIngredientForm({ onClose, name = '', stored, onStored }: Prop
           onChange={(_, chosen) => set({ unsuited: [...form.unsuited.filter((mark) => !(mark in suits.values)), ...chosen] })}
           renderInput={(params) => <TextField {...params} label="Does not suit, beside its allergens" />}
         />
+        <FormControlLabel
+          control={<Checkbox checked={form.unsuitedSaid} onChange={(_, unsuitedSaid) => set({ unsuitedSaid })} />}
+          label="Nothing besides: no maize, rice, coconut, potato or the like that a guest may refuse"
+        />
         <Button onClick={() => setMore(!more)} aria-expanded={more} sx={{ justifySelf: 'start' }}>
           {more ? 'Less' : `More that may be known: leavens, sets, melts, label${moreSaid === 0 ? '' : `; ${moreSaid} said`}`}
         </Button>

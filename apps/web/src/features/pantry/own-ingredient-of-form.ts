@@ -27,6 +27,7 @@ export type OwnForm = {
   readonly texts: Readonly<Record<string, string>>;
   readonly does: readonly IngredientAct[];
   readonly unsuited: readonly string[];
+  /** Nothing besides: an empty list then says none, not nothing. */ readonly unsuitedSaid: boolean;
 };
 
 export const numbers = new Map<string, NumberField>(numbersOf(ownIngredientFields as Fields).map(({ path, field }) => [path, field]));
@@ -67,6 +68,7 @@ export function formOf(one: Partial<Ingredient>): OwnForm {
     texts: Object.fromEntries(doings.texts.map((key) => [key, word(key)])),
     does: one.does ?? [],
     unsuited: one.unsuited ?? [],
+    unsuitedSaid: one.unsuited !== undefined,
   };
 }
 
@@ -104,7 +106,7 @@ export function ownOfForm(form: OwnForm, base: Partial<OwnIngredient>): ReadOwn 
     allergens: [...form.allergens],
     labelRead: form.labelRead,
     does: form.does.length === 0 ? undefined : [...form.does],
-    unsuited: form.unsuited.length === 0 ? undefined : [...form.unsuited],
+    unsuited: form.unsuited.length === 0 && !form.unsuitedSaid ? undefined : [...form.unsuited],
   }) as OwnIngredient;
   const sum = wholeParts.reduce((total, part) => total + (said.composition?.[part] ?? 0), 0);
   if (sum > 1.02) problems['root'] = `The parts sum to ${(sum * 100).toFixed(1)} g in 100 g: at most 100.`;
@@ -131,5 +133,5 @@ export function likeness({
   parts: _parts,
   ...does
 }: Ingredient): Partial<OwnIngredient> {
-  return does as Partial<OwnIngredient>;
+  return { ...does, unsuited: does.unsuited ?? [] } as Partial<OwnIngredient>;
 }
