@@ -26,7 +26,8 @@ function differing(fields: Fields, before: unknown, after: unknown): string[] {
 function valueWords(field: Field, was: unknown, is: unknown): string {
   const shown = (value: unknown): string => {
     if (value === undefined) return 'none';
-    if (field.is === 'number') return textOf(field, value as number, 4);
+    // Three digits of a share, whole grams of a bag.
+    if (field.is === 'number') return textOf(field, value as number, Math.abs((value as number) * shownAs(field).times) < 100 ? 3 : 6);
     return field.is === 'word' ? field.words[value as string]! : field.is === 'text' || field.is === 'day' ? (value as string) : '';
   };
   switch (field.is) {

@@ -24,6 +24,7 @@ export type NumberField = Said & {
   /** A kitchen may say it better than the table. */ readonly correctable?: true;
   /** Our estimate, whatever the source of its row says. */ readonly estimate?: true;
   /** Of a composition: a part that sums to the whole with the others, or lies within one of them. */ readonly part?: 'whole' | 'within';
+  /** The part that it lies within: never more than that. */ readonly within?: string;
   /** A mixture has the mean by mass of it; what has none has 0 of it. */ readonly mixes?: true;
   /** What a form puts where it is said that there is some, and what is taken where nobody says. */ readonly usual?: number;
   readonly without?: string;

@@ -27,7 +27,7 @@ export const compositionFields = {
   waterShare: share('Water', { correctable: true, part: 'whole' }),
   proteinShare: share('Protein', { correctable: true, part: 'whole' }),
   fatShare: share('Fat', { correctable: true, part: 'whole' }),
-  saturatedFatShare: share('of it saturated', { correctable: true, part: 'within' }),
+  saturatedFatShare: share('of it saturated', { correctable: true, part: 'within', within: 'fatShare' }),
   sugarsShare: share('Sugars', { correctable: true, part: 'whole' }),
   starchShare: share('Starch', { correctable: true, part: 'whole' }),
   fibreShare: share('Fibre', { correctable: true, part: 'whole' }),
@@ -40,8 +40,8 @@ export const compositionFields = {
   polyolsShare: maybe(share('of it polyols', { correctable: true, part: 'within' }), '1.10'),
   otherCarbohydrateShare: maybe(share('of it other carbohydrate', { correctable: true, part: 'within' }), '1.10'),
   /** Of the sugars, those a maker added; syrups and honey count. */
-  addedSugarsShare: maybe(share('Added sugars', { correctable: true, part: 'within' }), '1.10'),
-  transFatShare: maybe(share('Trans fat', { correctable: true, part: 'within' }), '1.10'),
+  addedSugarsShare: maybe(share('Added sugars', { correctable: true, part: 'within', within: 'sugarsShare' }), '1.10'),
+  transFatShare: maybe(share('Trans fat', { correctable: true, part: 'within', within: 'fatShare' }), '1.10'),
   cholesterolShare: maybe(share('Cholesterol', { correctable: true, part: 'within', shown: MG }), '1.10'),
 };
 export type Composition = DocumentOf<typeof compositionFields>;

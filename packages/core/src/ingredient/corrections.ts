@@ -41,7 +41,7 @@ export function withCorrections(ingredient: Ingredient, { corrected, allergens, 
   const said = patched(ingredient, Object.fromEntries(Object.entries(corrected).map(([field, { value }]) => [field, value])));
   return {
     ...said,
-    composition: balanced(said.composition, new Set(wholeParts.filter((part) => `composition.${part}` in corrected))),
+    composition: capped(balanced(said.composition, new Set(wholeParts.filter((part) => `composition.${part}` in corrected))), corrected),
     ...(allergens ? { allergens, labelRead: true } : {}),
     ...(lactoseFree ? { lactoseFree } : {}),
     corrected,
@@ -67,4 +67,13 @@ function balanced(was: Composition, set: ReadonlySet<WholePart>): Composition {
   // Rounded label values that pass 100 g are scaled back onto it.
   if (held > 1) for (const part of parts) composition[part] = composition[part] / held;
   return { ...was, ...composition };
+}
+
+/** What lies within a part is no more than it: added sugars, where the label has fewer sugars than the table. */
+function capped(composition: Composition, corrected: IngredientChange['corrected']): Composition {
+  const over = Object.entries(compositionFields as Readonly<Record<string, NumberField>>).flatMap(([name, { within: parent }]) => {
+    const [value, most] = [composition[name as keyof Composition], composition[parent as keyof Composition]];
+    return value !== undefined && most !== undefined && value > most && !(`composition.${name}` in corrected) ? [[name, most]] : [];
+  });
+  return { ...composition, ...Object.fromEntries(over) };
 }

@@ -247,6 +247,13 @@ describe('names', () => {
   });
 });
 
+it('what lies within a part is no more than it, where a label has less of it than the table', () => {
+  const honey = withCorrections(ingredients['honey']!, { corrected: { 'composition.sugarsShare': label(0.7) } });
+  expect([honey.composition.sugarsShare, honey.composition.addedSugarsShare]).toEqual([0.7, 0.7]);
+  const butter = withCorrections(ingredients['butter_unsalted']!, { corrected: { 'composition.fatShare': label(0.4) } });
+  expect(butter.composition.saturatedFatShare).toBeLessThanOrEqual(0.4);
+});
+
 describe('a thing that came in with its own label', () => {
   const own = { ...ingredients['corn_starch']!, id: 'ours', basis: 'label' as const, labelRead: true };
   it('may hold what a guest refuses by name until somebody says otherwise; an allergen was read', () => {
