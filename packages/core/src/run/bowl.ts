@@ -18,7 +18,7 @@ import type { Case } from '../document/case.js';
  * @param formula as the run was planned, already scaled
  */
 export function bowlDough(
-  { formula, kitchen, pantry }: Pick<Case, 'formula' | 'kitchen' | 'pantry'>,
+  { formula, kitchen, pantry }: Omit<Case, 'family'>,
   steps: readonly RunStep[],
   events: readonly BakeEvent[],
 ): { readonly dough: DoughResult; readonly formula: Formula; readonly heldG: number } | null {

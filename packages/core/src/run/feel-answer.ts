@@ -42,7 +42,7 @@ export function feelAnswer(
   word: HandWord,
   dough: DoughResult,
   inG: { readonly getsG: number; readonly heldG: number; readonly dosesGiven: number },
-  { formula, kitchen, pantry }: Pick<Case, 'formula' | 'kitchen' | 'pantry'>,
+  { formula, kitchen, pantry }: Omit<Case, 'family'>,
 ): FeelAnswer {
   if (dough.rightHandWords.includes(word) || inG.dosesGiven >= 2) return null;
   const learned = learnedOf(kitchen, 'thirstFactor', formula.blend.name)?.value ?? 1;

@@ -29,7 +29,7 @@ export type KeptFor = {
  */
 export function keptFor(
   { what, amountG, placeId, on }: { readonly what: LeftOver; readonly amountG: number; readonly placeId: string; readonly on: string },
-  { formula, kitchen, pantry }: Pick<Case, 'formula' | 'kitchen' | 'pantry'>,
+  { formula, kitchen, pantry }: Omit<Case, 'family'>,
   evaluation: Evaluation,
 ): KeptFor {
   const place = kitchen.places.find(({ id }) => id === placeId);

@@ -21,7 +21,7 @@ import type { Case } from '../document/case.js';
  * @param looks of the first load; none: one look about when it should be done
  */
 export function runSteps(
-  { formula, kitchen, pantry }: Pick<Case, 'formula' | 'kitchen' | 'pantry'>,
+  { formula, kitchen, pantry }: Omit<Case, 'family'>,
   evaluation: Evaluation,
   looks: readonly PlannedLook[] = [],
 ): RunStep[] {
