@@ -31,7 +31,7 @@ function ask(method, path, body, { read = false } = {}) {
         done({ ms: performance.now() - from, status: answer.statusCode, body: read ? JSON.parse(Buffer.concat(parts).toString()) : null }),
       );
     });
-    sent.once('error', () => done({ ms: performance.now() - from, status: 0, body: null }));
+    sent.once('error', (error) => done({ ms: performance.now() - from, status: error.code, body: null }));
     sent.end(text);
   });
 }
@@ -150,7 +150,7 @@ async function load(perSecond, seconds, { runs, formula }) {
     `/bakes/${runs[0]}`,
     `/pantry?have=${coreVersion}`,
   ];
-  const found = { read: [], event: [], save: [], errors: 0 };
+  const found = { read: [], event: [], save: [], errors: 0, refused: {} };
   const waiting = [];
   const from = performance.now();
   for (let i = 0; i < perSecond * seconds; i++) {
@@ -166,7 +166,10 @@ async function load(perSecond, seconds, { runs, formula }) {
     waiting.push(
       sent.then(({ ms, status }) => {
         found[kind].push(ms);
-        if (status < 200 || status > 299) found.errors++;
+        if (status >= 200 && status <= 299) return;
+        found.errors++;
+        const of = `${status} ${kind === 'read' ? reads[i % reads.length].replace(/[0-9a-f-]{36}/, ':id') : kind}`;
+        found.refused[of] = (found.refused[of] ?? 0) + 1;
       }),
     );
   }
@@ -209,6 +212,7 @@ export async function benchServer(line, { databaseUrls, startDatabase, evaluateM
     const [before, live] = [memoryMb(pid), await liveMb(pid)];
     const at100 = await load(100, 30, { runs, formula });
     const [after, stillLive] = [memoryMb(pid), await liveMb(pid)];
+    const told = ({ refused }) => Object.entries(refused).map(([of, times]) => `; ${times} times ${of}`).join(''); // prettier-ignore
     const p95 = (values) => quantile(values, 0.95).toFixed(0);
     line(
       'server.readP95Ms',
@@ -219,7 +223,7 @@ export async function benchServer(line, { databaseUrls, startDatabase, evaluateM
     );
     line('server.eventP95Ms', p95(at100.event), 'ms', '80', `median ${median(at100.event).toFixed(0)}`);
     line('server.saveRatio', (median(at100.save) / evaluateMs).toFixed(1), '×', '1.5', `a save ${median(at100.save).toFixed(0)} ms, one evaluation alone ${evaluateMs.toFixed(0)} ms`); // prettier-ignore
-    line('server.errorsAt100', at100.errors, 'of 3000', '0', 'not 2xx');
+    line('server.errorsAt100', at100.errors, 'of 3000', '0', `not 2xx${told(at100)}`);
     line(
       'server.memGrowthMb',
       (stillLive - live).toFixed(0),
@@ -228,7 +232,7 @@ export async function benchServer(line, { databaseUrls, startDatabase, evaluateM
       `held after a collection, ${live.toFixed(0)} to ${stillLive.toFixed(0)} MB over those 30 s; resident, with what was not collected yet, ${before.toFixed(0)} to ${after.toFixed(0)} MB`,
     );
     const at200 = await load(200, 20, { runs, formula });
-    line('server.errorsAt200', at200.errors, 'of 4000', '0', `reads at p95 ${p95(at200.read)} ms`);
+    line('server.errorsAt200', at200.errors, 'of 4000', '0', `reads at p95 ${p95(at200.read)} ms${told(at200)}`);
   });
   await client.end();
   await small.end();

@@ -1,5 +1,6 @@
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
+import { ShutdownSignal } from '@nestjs/common';
 import { NestFactory } from '@nestjs/core';
 import { DocumentBuilder, SwaggerModule } from '@nestjs/swagger';
 import compression from 'compression';
@@ -34,7 +35,8 @@ export function configureApp(app: NestExpressApplication, webDist?: string): Nes
   app.use((_request: Request, _response: Response, next: NextFunction) => scope.enter(next));
   app.useGlobalPipes(new BodyPipe());
   app.useGlobalFilters(new ErrorFilter());
-  app.enableShutdownHooks();
+  // Only what asks a server to stop: any other signal, such as the bench's, must not close the door while the work goes on.
+  app.enableShutdownHooks([ShutdownSignal.SIGTERM, ShutdownSignal.SIGINT]);
   describeApi(app);
   if (webDist && existsSync(join(webDist, 'index.html'))) servePages(app, webDist);
   return app;

@@ -184,8 +184,7 @@ export class BakesService {
     await this.keepLeftOvers(id, events);
     return this.scope.transaction(async () => {
       // Two devices of one run send the same things: one after the other, so that each finds what is stored.
-      await this.scope.lock(`bake:${id}`);
-      return this.add(await this.header(id), events);
+      return this.add(await this.header(id, 'held'), events);
     });
   }
 
@@ -225,14 +224,14 @@ export class BakesService {
     const jpeg = held ? null : await this.draw.anew(bytes);
     const at = this.clock.now().toISOString();
     return this.scope.transaction(async () => {
-      await this.scope.lock(`bake:${id}`);
+      const bake = await this.header(id, 'held');
       if (jpeg && (await this.photos.count({ id: photoId })) === 0) {
         if ((await this.photos.count({ bakeId: id })) >= MOST_PHOTOS)
           throw invalid('photo', `is one too many: a bake has at most ${MOST_PHOTOS}`);
         await this.photos.insert({ id: photoId, bakeId: id, jpeg });
       }
       const event: BakeEvent = { id: photoId, at, what: { kind: 'photographed', photoId } };
-      return this.add(await this.header(id), [event]);
+      return this.add(bake, [event]);
     });
   }
 
@@ -343,9 +342,11 @@ export class BakesService {
   }
 
   /** A bake without the steps of its run, which are large and mostly not asked for. */
-  private async header(id: string): Promise<Header> {
+  /** `held`: nobody else adds to it until the transaction ends. */
+  private async header(id: string, how: 'read' | 'held' = 'read'): Promise<Header> {
     const [found] = await this.scope.query<Header>(
-      `SELECT "id", "formulaId", "version", "factor", "begins", "steps" IS NOT NULL AS "isRun" FROM "bakes" WHERE "kitchenId" = $1 AND "id" = $2`,
+      `SELECT "id", "formulaId", "version", "factor", "begins", "steps" IS NOT NULL AS "isRun" FROM "bakes"
+       WHERE "kitchenId" = $1 AND "id" = $2 ${how === 'held' ? 'FOR NO KEY UPDATE' : ''}`,
       [await this.scope.id(), id],
     );
     if (!found) throw new ApiError('notFound', 'This bake is not here.');

@@ -19,7 +19,6 @@ import {
   type OwnIngredient,
 } from '@north-leaf/core';
 import { Clock } from '../platform/clock.js';
-import { KitchenService } from '../kitchen/kitchen.service.js';
 import { ApiError, invalid } from '../platform/errors.js';
 import { KitchenScope } from '../platform/kitchen-scope.js';
 import { NewsService } from '../platform/news.js';
@@ -39,7 +38,6 @@ type Revised = OfKitchen & { id: string; revision: number };
 export class PantryService {
   constructor(
     private readonly scope: KitchenScope,
-    private readonly kitchen: KitchenService,
     private readonly clock: Clock,
     private readonly news: NewsService,
     @InjectTable(IngredientEntity) private readonly written: Table<IngredientEntity>,
@@ -50,8 +48,7 @@ export class PantryService {
 
   /** The published ingredients with this kitchen's corrections, its own and its preparations, and its lots as they are now. */
   async whole(): Promise<PantryBook> {
-    const { zone } = await this.kitchen.current();
-    const { written, lotRows, preparationRows } = await this.rows();
+    const { zone, written, lotRows, preparationRows } = await this.rows();
     const published: Record<string, Ingredient> = { ...publishedIngredients() };
     for (const { id, document } of written) {
       if ('own' in document) published[id] = document.own;
@@ -76,12 +73,16 @@ export class PantryService {
       `SELECT 'lot' AS "of", "id", "document", "revision", "usedG" FROM "lots" WHERE "kitchenId" = $1
        UNION ALL SELECT 'ingredient', "id", "document", "revision", 0 FROM "ingredients" WHERE "kitchenId" = $1
        UNION ALL SELECT 'preparation', "id", "document", "revision", 0 FROM "preparations" WHERE "kitchenId" = $1
+       UNION ALL SELECT 'zone', "document"->>'zone', 'null', 0, 0 FROM "kitchens" WHERE "id" = $1
        ORDER BY "of", "id"`,
       [await this.scope.id()],
     );
     const those = <D>(which: PantryRow['of'], lift: (stored: D) => D) =>
       rows.flatMap(({ of, document, ...row }) => (of === which ? [{ ...row, document: lift(document as D) }] : []));
+    const zone = rows.find((row) => row.of === 'zone')?.id;
+    if (zone === undefined) throw new ApiError('notFound', 'This kitchen is not here.');
     return {
+      zone,
       written: those('ingredient', liftWritten),
       lotRows: those('lot', liftLot),
       preparationRows: those('preparation', liftPreparation),
@@ -182,19 +183,30 @@ export class PantryService {
     const known = [...formula.blend.rows, ...formula.rows].every(({ ingredientId }) => pantry.ingredients[ingredientId]);
     const now = known ? [...together(stockUses({ formula, factor }, weighed, pantry, bags)), ...besides] : [];
     if (sameUses(before, now)) return;
-    await this.uses.delete({ bakeId });
-    await this.uses.insert(...now.map((use) => ({ bakeId, at, ...use })));
     const moved = new Map<string, number>();
     for (const { lotId, usedG } of before) moved.set(lotId, (moved.get(lotId) ?? 0) - usedG);
     for (const { lotId, usedG } of now) moved.set(lotId, (moved.get(lotId) ?? 0) + usedG);
     const changed = [...moved].filter(([, movedG]) => movedG !== 0);
-    if (changed.length === 0) return;
-    // Held in one order, whoever takes: two bakes that take from the same bags never wait for each other in a ring.
+    // One statement: a bench says this at every weighing. Lots are held in one order, whoever takes: two bakes that take from the
+    // same bags never wait for each other in a ring.
     await this.scope.query(
-      `WITH held AS (SELECT "id" FROM "lots" WHERE "kitchenId" = $1 AND "id" = ANY($2::text[]) ORDER BY "id" FOR NO KEY UPDATE)
-       UPDATE "lots" l SET "usedG" = l."usedG" + m."movedG" FROM unnest($2::text[], $3::float8[]) AS m("id", "movedG"), held
-       WHERE l."kitchenId" = $1 AND l."id" = m."id" AND held."id" = l."id" AND l."countedAt" < $4`,
-      [await this.scope.id(), changed.map(([lotId]) => lotId), changed.map(([, movedG]) => movedG), at],
+      `WITH used AS (SELECT * FROM unnest($4::text[], $5::text[], $6::float8[]) AS u("rowKey", "lotId", "usedG")),
+       gone AS (DELETE FROM "lot_uses" l WHERE l."kitchenId" = $1 AND l."bakeId" = $2
+         AND NOT EXISTS (SELECT FROM used u WHERE u."rowKey" = l."rowKey" AND u."lotId" = l."lotId")),
+       kept AS (INSERT INTO "lot_uses" ("kitchenId", "bakeId", "at", "rowKey", "lotId", "usedG")
+         SELECT $1, $2, $3, "rowKey", "lotId", "usedG" FROM used
+         ON CONFLICT ("kitchenId", "bakeId", "rowKey", "lotId") DO UPDATE SET "usedG" = excluded."usedG"),
+       held AS (SELECT "id" FROM "lots" WHERE "kitchenId" = $1 AND "id" = ANY($7::text[]) ORDER BY "id" FOR NO KEY UPDATE)
+       UPDATE "lots" l SET "usedG" = l."usedG" + m."movedG" FROM unnest($7::text[], $8::float8[]) AS m("id", "movedG"), held
+       WHERE l."kitchenId" = $1 AND l."id" = m."id" AND held."id" = l."id" AND l."countedAt" < $3`,
+      [
+        await this.scope.id(),
+        bakeId,
+        at,
+        ...(['rowKey', 'lotId', 'usedG'] as const).map((one) => now.map((use) => use[one])),
+        changed.map(([lotId]) => lotId),
+        changed.map(([, movedG]) => movedG),
+      ],
     );
   }
 
@@ -240,7 +252,7 @@ export class PantryService {
 type Taken = { readonly rowKey: string; readonly lotId: string; readonly usedG: number };
 
 type PantryRow = {
-  readonly of: 'lot' | 'ingredient' | 'preparation';
+  readonly of: 'lot' | 'ingredient' | 'preparation' | 'zone';
   readonly id: string;
   readonly document: unknown;
   readonly revision: number;
