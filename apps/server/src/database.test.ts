@@ -5,6 +5,7 @@ import type { DataSource } from 'typeorm';
 
 const { ownerUrl: url } = aDatabase('empty');
 
+type Connection = { emit(event: 'error', error: Error): boolean; release(): void };
 let database: DataSource;
 const count = async (table: string) => Number((await database.query<{ n: string }[]>(`SELECT count(*) AS n FROM "${table}"`))[0]!.n);
 
@@ -17,6 +18,13 @@ afterEach(() => database.destroy());
 describe('the database', () => {
   it('is brought up to date once: a second time there is nothing to do', async () => {
     expect(await database.runMigrations()).toHaveLength(0);
+  });
+
+  it('a connection that is cut as the pool hands it out does not end the process', async () => {
+    const { master } = database.driver as unknown as { master: { connect(): Promise<Connection> } };
+    const connection = await master.connect();
+    expect(() => connection.emit('error', new Error('terminating connection due to administrator command'))).not.toThrow();
+    connection.release();
   });
 
   it('can be taken back to nothing and up again', async () => {

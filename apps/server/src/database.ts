@@ -1,4 +1,5 @@
 import 'reflect-metadata';
+import { Client } from 'pg';
 import { DataSource, type DataSourceOptions } from 'typeorm';
 import { BakeEventEntity } from './bakes/bake-event.entity.js';
 import { BakePhotoEntity } from './bakes/bake-photo.entity.js';
@@ -29,6 +30,17 @@ const patience = {
   query_timeout: 20_000,
 };
 
+/**
+ * A connection that is cut is an answer, never the end of the server. As the pool hands one out it stops listening, and who takes it
+ * listens a moment later: a cut that was told in that moment went unheard, and unheard it ends the process.
+ */
+class HeardClient extends Client {
+  constructor(...options: ConstructorParameters<typeof Client>) {
+    super(...options);
+    this.on('error', () => undefined);
+  }
+}
+
 /** Entities and migrations are named one by one: globs do not work in ES modules. */
 export function databaseOptions(url: string, more: Readonly<Record<string, number>> = {}): DataSourceOptions {
   return {
@@ -55,7 +67,7 @@ export function databaseOptions(url: string, more: Readonly<Record<string, numbe
     uuidExtension: 'pgcrypto',
     installExtensions: false,
     applicationName: 'north-leaf',
-    extra: { max: CONNECTIONS, connectionTimeoutMillis: 5000, ...more },
+    extra: { Client: HeardClient, max: CONNECTIONS, connectionTimeoutMillis: 5000, ...more },
   };
 }
 

@@ -16,7 +16,7 @@ import { BakeEventEntity } from './bake-event.entity.js';
 import { BakeEntity } from './bake.entity.js';
 import { isFelt, teaches } from './learning.service.js';
 import { PhotosService } from './photo.js';
-import { bakeOf, byBake, eventsOf, inOrder, type EventRow } from './rows.js';
+import { bakeOf, eventsOf, heldEvents, inOrder } from './rows.js';
 import { UnderWayEntity } from './under-way.entity.js';
 import type { Bake, BakeBody, BakesPart, PantryBook, Run, StartBody } from '@north-leaf/contracts';
 
@@ -53,7 +53,9 @@ export class BakesService {
       [...parameters, before, limit + 1],
     );
     const shown = rows.slice(0, limit);
-    const events = byBake(await this.told(shown.map(({ id }) => id)));
+    const ids = shown.map(({ id }) => id);
+    // What happened to the goods, without the steps of the run that led there.
+    const events = await eventsOf(this.scope, ids, OF_THE_RUN);
     return {
       items: shown.map((row) => ({ ...bakeOf(row, events(row.id)), formulaName: row.formulaName, waterKeys: row.waterKeys ?? [] })),
       total: await this.total(of),
@@ -76,16 +78,6 @@ export class BakesService {
           ])
         : this.scope.query<{ n: number }>(`SELECT coalesce(max("number"), 0)::int AS n FROM "bakes" WHERE "kitchenId" = $1`, [kitchenId]));
     return counted?.n ?? 0;
-  }
-
-  /** What happened to the goods, without the steps of the run that led there. */
-  private async told(bakeIds: readonly string[]): Promise<EventRow[]> {
-    if (bakeIds.length === 0) return [];
-    return this.scope.query<EventRow>(
-      `SELECT "id", "bakeId", "at", "stepKey", "corrects", "what" FROM "bake_events" WHERE "kitchenId" = $1 AND "bakeId" = ANY($2::uuid[])
-       AND ("corrects" IS NOT NULL OR NOT ("what"->>'kind') = ANY($3)) ORDER BY "bakeId", "at", "id"`,
-      [await this.scope.id(), bakeIds, OF_THE_RUN],
-    );
   }
 
   /** Stores header and events together; the same id again gives what is stored. */
@@ -306,12 +298,9 @@ export class BakesService {
 
   /** Events of this bake that are on record already; one of another bake's is refused. */
   private async stored(ids: readonly string[], bakeId: string, events: readonly BakeEvent[]): Promise<readonly BakeEvent[]> {
-    const rows = await this.scope.query<EventRow>(
-      `SELECT "id", "bakeId", "at", "stepKey", "corrects", "what" FROM "bake_events" WHERE "kitchenId" = $1 AND "id" = ANY($2::uuid[])`,
-      [await this.scope.id(), ids],
-    );
-    refuseTaken(rows, bakeId, events);
-    return byBake(rows)(bakeId);
+    const held = await heldEvents(this.scope, `"id" = ANY($2::uuid[])`, [ids]);
+    refuseTaken(held, bakeId, events);
+    return held.get(bakeId) ?? [];
   }
 
   /** What follows from new events: how the formula is liked, what the lots have lost, whether the run is over, what is to be learned. */
@@ -341,8 +330,7 @@ export class BakesService {
     if (!ended) await this.underWay.insert({ bakeId });
   }
 
-  /** A bake without the steps of its run, which are large and mostly not asked for. */
-  /** `held`: nobody else adds to it until the transaction ends. */
+  /** A bake without the steps of its run, which are large and mostly not asked for. `held`: nobody else adds to it until the transaction ends. */
   private async header(id: string, how: 'read' | 'held' = 'read'): Promise<Header> {
     const [found] = await this.scope.query<Header>(
       `SELECT "id", "formulaId", "version", "factor", "begins", "steps" IS NOT NULL AS "isRun" FROM "bakes"
@@ -361,8 +349,8 @@ export class BakesService {
 }
 
 /** An id that another bake has cannot be stored here, and must not be answered as if it had been. */
-function refuseTaken(rows: readonly EventRow[], bakeId: string, events: readonly BakeEvent[]): void {
-  const taken = rows.find((row) => row.bakeId !== bakeId);
+function refuseTaken(held: ReadonlyMap<string, readonly BakeEvent[]>, bakeId: string, events: readonly BakeEvent[]): void {
+  const taken = [...held].find(([of]) => of !== bakeId)?.[1][0];
   if (!taken) return;
   const path = `[${events.findIndex(({ id }) => id === taken.id)}].id`;
   throw new ApiError('conflict', 'An event of this id belongs to another bake.', [

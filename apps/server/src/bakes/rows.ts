@@ -3,16 +3,6 @@ import type { Bake } from '@north-leaf/contracts';
 import type { KitchenScope } from '../platform/kitchen-scope.js';
 import type { BakeEntity } from './bake.entity.js';
 
-/** An event as it is read by a statement of our own. */
-export type EventRow = {
-  readonly id: string;
-  readonly bakeId: string;
-  readonly at: Date;
-  readonly stepKey: string | null;
-  readonly corrects: string | null;
-  readonly what: Happened;
-};
-
 /** A header and its events, as they are told. */
 export function bakeOf(
   { id, number, formulaId, version, factor, roomC, humidityShare, startedAt }: Omit<BakeEntity, 'kitchenId' | 'steps' | 'begins'>,
@@ -21,35 +11,47 @@ export function bakeOf(
   return { id, number, formulaId, version, factor, roomC, humidityShare, startedAt: startedAt.toISOString(), events };
 }
 
-/** Of each bake its events, in the order of the rows. */
-export function byBake(rows: readonly EventRow[]): (bakeId: string) => readonly BakeEvent[] {
-  const of = new Map<string, BakeEvent[]>();
-  for (const row of rows) {
-    const held = of.get(row.bakeId);
-    if (held) held.push(eventOf(row));
-    else of.set(row.bakeId, [eventOf(row)]);
-  }
-  return (bakeId) => of.get(bakeId) ?? [];
+/** Of these bakes what happened, each in the order it happened; `but` names kinds that are left out, unless they take something back. */
+export async function eventsOf(
+  scope: KitchenScope,
+  bakeIds: readonly string[],
+  but: readonly Happened['kind'][] = [],
+): Promise<(bakeId: string) => readonly BakeEvent[]> {
+  if (bakeIds.length === 0) return () => [];
+  const held = await heldEvents(scope, `"bakeId" = ANY($2::uuid[]) AND ("corrects" IS NOT NULL OR NOT ("what"->>'kind') = ANY($3))`, [
+    bakeIds,
+    but,
+  ]);
+  return (bakeId) => held.get(bakeId) ?? [];
 }
 
-const eventOf = ({ id, at, stepKey, corrects, what }: EventRow): BakeEvent => ({
+/**
+ * Events by the bake they are of. The database puts each bake's together as one text: read row by row, the events of a dozen runs
+ * cost the server more than everything else it does.
+ */
+export async function heldEvents(
+  scope: KitchenScope,
+  where: string,
+  parameters: readonly unknown[],
+): Promise<ReadonlyMap<string, readonly BakeEvent[]>> {
+  const rows = await scope.query<{ readonly bakeId: string; readonly events: readonly StoredEvent[] }>(
+    `SELECT "bakeId", json_agg(json_build_object('id', "id", 'at', to_char("at" AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"'),
+       'stepKey', "stepKey", 'corrects', "corrects", 'what', "what") ORDER BY "at", "id") AS "events"
+     FROM "bake_events" WHERE "kitchenId" = $1 AND ${where} GROUP BY "bakeId"`,
+    [await scope.id(), ...parameters],
+  );
+  return new Map(rows.map(({ bakeId, events }) => [bakeId, events.map(eventOf)]));
+}
+
+type StoredEvent = Pick<BakeEvent, 'id' | 'at' | 'what'> & { readonly stepKey: string | null; readonly corrects: string | null };
+
+const eventOf = ({ id, at, stepKey, corrects, what }: StoredEvent): BakeEvent => ({
   id,
-  at: at.toISOString(),
+  at,
   ...(stepKey === null ? {} : { stepKey }),
   ...(corrects === null ? {} : { corrects }),
   what: liftHappened(what),
 });
-
-/** All that happened in these bakes, each in the order it happened. */
-export async function eventsOf(scope: KitchenScope, bakeIds: readonly string[]): Promise<(bakeId: string) => readonly BakeEvent[]> {
-  if (bakeIds.length === 0) return () => [];
-  const rows = await scope.query<EventRow>(
-    `SELECT "id", "bakeId", "at", "stepKey", "corrects", "what" FROM "bake_events" WHERE "kitchenId" = $1 AND "bakeId" = ANY($2::uuid[])
-     ORDER BY "bakeId", "at", "id"`,
-    [await scope.id(), bakeIds],
-  );
-  return byBake(rows);
-}
 
 /** In the order they happened, as the database has it. */
 export const inOrder = (events: readonly BakeEvent[]): BakeEvent[] =>
