@@ -2,13 +2,13 @@ import { InputError, within } from '../errors.js';
 import { isInOven } from '../dough/goes-on.js';
 import { learnedOf } from '../document/kitchen.js';
 import { judged, judgements } from '../facts/judgements.js';
-import { handlingMin, heatUp } from '../facts/oven.js';
+import { browningWeights, handlingMin, heatUp } from '../facts/oven.js';
 import { fillingInPiece } from './filling.js';
 import { ovenOf, ovenSpreadC } from './oven.js';
 import { browningFactorOf, compileBake, nudged } from './problem.js';
 import { ovenNudge, unknownsOf } from './samples.js';
 import { meanSpread, spreadRatio } from '../sheet/spreading.js';
-import { browningOfTone, toneOf } from './tone.js';
+import { darkFrom, goldenFrom, toneOf } from './tone.js';
 import { panOf, trayOf } from '../pan/pan.js';
 import type { Formula } from '../document/formula.js';
 import type { Kitchen, Oven } from '../document/kitchen.js';
@@ -64,7 +64,7 @@ export function bakeCaseOf(theCase: Case, dough: DoughResult, sheet: SheetResult
     problem: believed ? nudged(asWritten, ovenNudge(believed.mean)) : asWritten,
     filling,
     limits,
-    rule: ruleOf(limits),
+    rule: ruleOf(limits, dough.colours.rawLightness),
     unknowns: unknownsOf({
       ovenC: ovenSpreadC(oven),
       banded: formula.sheet.bandsMm !== undefined,
@@ -97,7 +97,9 @@ function lifted(problem: BakeProblem, factor: number): BakeProblem {
   if (factor === 1) return problem;
   return {
     ...problem,
-    layers: problem.layers.map((layer, i) => (i === problem.main ? { ...layer, expansion: 1 + (layer.expansion - 1) * factor } : layer)),
+    layers: problem.layers.map((layer, i) =>
+      i === problem.main ? { ...layer, expansion: 1 + (layer.expansion - 1) * factor, lift: 1 + (layer.lift - 1) * factor } : layer,
+    ),
   };
 }
 
@@ -117,7 +119,8 @@ export function limitsOf(formula: Formula, family: Family, filling: FillingInPie
   if (done.coreC !== undefined) within('bake.done.coreC', done.coreC, 60, 105, 'C');
   const coreC = done.coreC ?? (filling ? Math.max(filling.setsC, family.doneCoreC ?? 0) : family.doneCoreC) ?? null;
   return {
-    dryBelowShare: done.moistureShare ?? family.finalMoisturePercent[1] / 100,
+    // What is thin goes on drying while it cools: cookies and crackers may leave the oven at the top of their window.
+    dryBelowShare: done.moistureShare ?? family.finalMoisturePercent[family.kind === 'cookie' || family.kind === 'cracker' ? 2 : 1] / 100,
     mustDry: done.moistureShare !== undefined || coreC === null,
     coreC,
     // Of an open filling only the base is seen to brown here: its rim is thinner than any layer of the model.
@@ -126,12 +129,12 @@ export function limitsOf(formula: Formula, family: Family, filling: FillingInPie
   };
 }
 
-/** The same limits as the numbers a course of baking is read by. */
-export const ruleOf = ({ dryBelowShare, mustDry, coreC, goldenFromTone, darkFromTone }: BakeLimits): DoneRule => ({
+/** The same limits as the numbers a course of baking is read by, for a dough that is so light raw. */
+export const ruleOf = ({ dryBelowShare, mustDry, coreC, goldenFromTone, darkFromTone }: BakeLimits, rawLightness: number): DoneRule => ({
   ...(mustDry ? { dryX: dryBelowShare / (1 - dryBelowShare) } : {}),
   ...(coreC === null ? {} : { coreC }),
-  golden: browningOfTone(goldenFromTone),
-  dark: browningOfTone(darkFromTone),
+  golden: goldenFrom(goldenFromTone, rawLightness),
+  dark: darkFrom(darkFromTone, rawLightness),
 });
 
 /** The piece, oven and tray of a formula as a bake. */
@@ -177,9 +180,11 @@ export function bakeSpecOf(
     traysAtOnce: bake.traysAtOnce,
     fat,
     browningFactor: browningFactorOf(sheet.makeUp, {
-      soda: dough.soda,
+      soda: Math.min(1, dough.sodaBalance.freeG / (browningWeights.values.sodaFull * formula.blendG)),
+      reducingShare: dough.colours.reducingShare,
       wash: formula.rows.some((row) => row.use === 'wash' && isInOven(row)),
     }),
+    rawLightness: dough.colours.rawLightness,
     heatFactor: heatFactorOf(kitchen, oven)?.value ?? 1,
     ...(bake.hotTray ? { trayStartC: bake.steps[0]!.wantC! } : {}),
     ...(bake.fromCold ? { coldStart: { airC: kitchen.roomC, recoverS: heatUpSeconds(oven) } } : {}),

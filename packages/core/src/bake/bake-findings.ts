@@ -1,11 +1,13 @@
 import { isInOven } from '../dough/goes-on.js';
 import { holds, weepShare } from '../facts/filling.js';
+import { lightness } from '../facts/colour.js';
 import { doneTolerance, eggCoreC, ovenSideLimit } from '../facts/oven.js';
 import { finding } from '../findings/judge.js';
 import { roundTo } from '../units/rounding.js';
 import { usual } from '../facts/usual.js';
 import { isStarch } from '../ingredient/roles.js';
 import { ovenOf } from './oven.js';
+import { toneIndex } from './tone.js';
 import type { Edit } from '../document/edits.js';
 import type { Formula } from '../document/formula.js';
 import type { Oven } from '../document/kitchen.js';
@@ -72,17 +74,19 @@ export function bakeFindings(
     const measured = { path: 'bake.end.moistureShare', value: bake.end.moistureShare, high: bake.dryBelowShare };
     const level = bake.end.moistureShare > bake.dryBelowShare * slack.wetFix ? 'fix' : 'watch';
     found.push(finding('bake.notDry', level, 'bake', measured, longer(bake.doneMin ?? bake.dryMin)));
-  } else if (bake.end.topTone < bake.goldenFromTone - slack.paleTones) {
+  } else if (Math.max(bake.end.rimTone, bake.end.baseTone) < bake.goldenFromTone - slack.paleTones) {
     const measured = { path: 'bake.end.topTone', value: bake.end.topTone, low: bake.goldenFromTone };
     found.push(finding('bake.pale', 'watch', 'bake', measured, longer(bake.goldenMin)));
   }
   const darkest = Math.max(bake.end.topTone, bake.end.baseTone);
-  if (darkest > bake.darkFromTone) {
+  // By what has happened, not by the tone: of a dough that starts dark the eye cannot tell.
+  const over = bake.end.faceBrowning - bake.darkFromBrowning;
+  if (over > 0) {
     const measured = { path: 'bake.end.topTone', value: darkest, high: bake.darkFromTone };
     found.push(
       finding(
         'bake.tooDark',
-        darkest > bake.darkFromTone + slack.darkFixTones ? 'fix' : 'watch',
+        over > slack.darkFixTones * toneIndex(lightness.values.raw) ? 'fix' : 'watch',
         'bake',
         measured,
         isNarrow(bake) ? cooler(formula, bake, at) : lastStepUntil(formula, bake, betweenMin(bake)),

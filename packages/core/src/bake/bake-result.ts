@@ -8,6 +8,9 @@ export type BakedPiece = {
   /** kg water per kg dry matter. */ readonly moistureX: number;
   readonly topTone: number;
   readonly baseTone: number;
+  /** Of the rim, where it stands free; the top's where it does not. */ readonly rimTone: number;
+  /** Browning index of the darker face, 0 raw to 1 black, and of the darkest of faces and rim. */ readonly faceBrowning: number;
+  readonly seenBrowning: number;
   readonly topLightness: number;
   readonly middleC: number;
   readonly coldestC: number;
@@ -26,8 +29,10 @@ export type BakeResult = BakeTimes & {
   /** Aim and limits the times are read by. */ readonly dryBelowShare: number;
   readonly mustDry: boolean;
   readonly coreC: number | null;
-  readonly goldenFromTone: number;
+  /** As this dough shows them. */ readonly goldenFromTone: number;
   readonly darkFromTone: number;
+  readonly darkFromBrowning: number;
+  /** The dough is as dark raw as others are golden: core or dryness tell, colour does not. */ readonly startsDark: boolean;
   readonly steps: readonly { readonly name: string; readonly wantC: number | null; readonly dialC: number | null; readonly min: number }[];
   /** Width when it is set over width when it goes in; 1 where nothing runs. */ readonly spreadRatio: number;
   readonly filling: BakedFilling | null;

@@ -5,10 +5,10 @@ import { bakeFindings } from './bake-findings.js';
 import { bakeUntilOver } from './doneness.js';
 import { BakeMarch } from './march.js';
 import { dialFor, ovenOf } from './oven.js';
-import { firstHotter, nudged } from './problem.js';
+import { firstHotter, heightOf, nudged } from './problem.js';
 import { nudgeOf } from './samples.js';
 import { spreadRatio } from '../sheet/spreading.js';
-import { lightnessOf, toneOf } from './tone.js';
+import { lightnessOf, toneAt, toneOf } from './tone.js';
 import type { DoughResult } from '../dough/dough.js';
 import type { Finding } from '../findings/finding.js';
 import type { SheetResult } from '../sheet/sheet.js';
@@ -56,15 +56,17 @@ export function bakeStage(
     dryBelowShare: limits.dryBelowShare,
     mustDry: limits.mustDry,
     coreC: limits.coreC,
-    goldenFromTone: limits.goldenFromTone,
-    darkFromTone: limits.darkFromTone,
+    goldenFromTone: toneAt(rule.golden, problem.rawLightness),
+    darkFromTone: toneAt(rule.dark, problem.rawLightness),
+    darkFromBrowning: rule.dark,
+    startsDark: toneOf(problem.rawLightness) > limits.goldenFromTone,
     steps: bake.steps.map(({ name, wantC, min }) => ({ name, wantC, dialC: wantC === null ? null : dialFor(oven, wantC), min })),
     spreadRatio:
       formula.bake.panId === undefined ? spreadRatio(family, dough, sheet.pieceC, learnedOf(kitchen, 'spread', family.id)?.value) : 1,
     filling: filling && bakedFilling(filling, dough, sheet, { look, totalMin }),
     ovenMeasured: oven.readings.length > 0,
     spreadFrom: spread.from,
-    curve: curveOf(look.trajectory, spread.trajectories, Math.max(totalMin * 1.25, totalMin + 2)),
+    curve: curveOf(problem, look.trajectory, spread.trajectories, Math.max(totalMin * 1.25, totalMin + 2)),
   };
   const doneAt = (byC: number) => bakeUntilOver(march, firstHotter(problem, byC), rule, { atLeastMin: totalMin }).times;
   return { result, findings: bakeFindings(theCase, dough, { sheet, bake: result, at: doneAt }), problem };
@@ -94,19 +96,26 @@ function pieceAt(trajectory: Trajectory, problem: BakeProblem, atMin: number): B
   const at = (series: readonly number[]) => onCurve(trajectory.min, series, atMin);
   const moistureX = at(trajectory.moistureX);
   const startX = trajectory.moistureX[0]!;
-  const topLightness = lightnessOf(at(trajectory.browningTop));
-  const doughMm = at(trajectory.doughMm);
-  const { dryMass, solidVolume, waterVolume } = problem.layers[problem.main]!;
+  const { rawLightness } = problem;
+  const [top, base, rim] = [at(trajectory.browningTop), at(trajectory.browningBase), at(trajectory.browningRim)];
+  const topLightness = lightnessOf(top, rawLightness);
+  const dough = problem.layers[problem.main]!;
+  const { dryMass, solidVolume, waterVolume } = dough;
+  const slabMm = at(trajectory.doughMm);
+  const doughMm = heightOf(dough, slabMm);
   const filledMm = 1000 * dryMass * (solidVolume + moistureX * waterVolume);
   return {
     moistureShare: moistureX / (1 + moistureX),
     moistureX,
     topTone: toneOf(topLightness),
-    baseTone: toneOf(lightnessOf(at(trajectory.browningBase))),
+    baseTone: toneAt(base, rawLightness),
+    rimTone: toneAt(Math.max(top, rim), rawLightness),
+    faceBrowning: Math.max(top, base),
+    seenBrowning: Math.max(top, base, rim),
     topLightness,
     middleC: at(trajectory.middleC),
     coldestC: at(trajectory.coldestC),
-    thicknessMm: at(trajectory.thicknessMm),
+    thicknessMm: at(trajectory.thicknessMm) - slabMm + doughMm,
     doughMm,
     poresShare: 1 - filledMm / doughMm,
     lossShare: (startX - moistureX) / (1 + startX),
@@ -149,10 +158,17 @@ function spreadOf(march: BakeMarch, { problem, totalMin, rule, unknowns }: BakeC
 const CURVE_POINTS = 80;
 
 /** The course of a bake for the picture, with the spread of its moisture from the nudged courses, first order. */
-function curveOf(trajectory: Trajectory, nudged: readonly Trajectory[], untilMin: number): BakeResult['curve'] {
+function curveOf(
+  { layers, main, rawLightness }: BakeProblem,
+  trajectory: Trajectory,
+  nudged: readonly Trajectory[],
+  untilMin: number,
+): BakeResult['curve'] {
+  const dough = layers[main]!;
   const min = Array.from({ length: CURVE_POINTS + 1 }, (_, i) => (i * untilMin) / CURVE_POINTS);
   const sampled = (series: readonly number[]) => min.map((at) => onCurve(trajectory.min, series, at));
   const moistureShare = sampled(trajectory.moistureX).map(shareOf);
+  const doughMm = sampled(trajectory.doughMm);
   return {
     min,
     airC: sampled(trajectory.airC),
@@ -163,9 +179,9 @@ function curveOf(trajectory: Trajectory, nudged: readonly Trajectory[], untilMin
     moistureSd: moistureShare.map((share, i) =>
       Math.sqrt(nudged.reduce((sum, other) => sum + (share - shareOf(onCurve(other.min, other.moistureX, min[i]!))) ** 2, 0)),
     ),
-    topTone: sampled(trajectory.browningTop).map((b) => toneOf(lightnessOf(b))),
-    baseTone: sampled(trajectory.browningBase).map((b) => toneOf(lightnessOf(b))),
-    thicknessMm: sampled(trajectory.thicknessMm),
+    topTone: sampled(trajectory.browningTop).map((b) => toneAt(b, rawLightness)),
+    baseTone: sampled(trajectory.browningBase).map((b) => toneAt(b, rawLightness)),
+    thicknessMm: sampled(trajectory.thicknessMm).map((mm, i) => mm - doughMm[i]! + heightOf(dough, doughMm[i]!)),
   };
 }
 

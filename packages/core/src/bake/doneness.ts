@@ -6,8 +6,8 @@ import type { BakeProblem, SettingNumbers } from './problem.js';
 export type DoneRule = {
   /** kg water per kg dry, mean of the dough. */ readonly dryX?: number;
   /** Coldest place of all, C. */ readonly coreC?: number;
-  /** Browning index of the darker face, 0..1. */ readonly golden: number;
-  readonly dark: number;
+  /** Browning index of the darkest of top, base and rim, 0..1. */ readonly golden: number;
+  /** And of the darker face: a dark rim alone spoils nothing. */ readonly dark: number;
   /** Drier than this is over-baked, kg water per kg dry. */ readonly driestX?: number;
 };
 
@@ -56,11 +56,12 @@ function hasHappened({ min, moistureX, coldestC, browningTop, browningBase }: Tr
 }
 
 /** The times at which a course passes what it has to reach. */
-export function timesOf({ min, moistureX, coldestC, browningTop, browningBase }: Trajectory, rule: DoneRule): BakeTimes {
+export function timesOf({ min, moistureX, coldestC, browningTop, browningBase, browningRim }: Trajectory, rule: DoneRule): BakeTimes {
   const darker = browningTop.map((top, i) => Math.max(top, browningBase[i]!));
+  const seen = darker.map((face, i) => Math.max(face, browningRim[i]!));
   const dry = rule.dryX === undefined ? 0 : firstReach(min, moistureX, rule.dryX, 'falling');
   const through = rule.coreC === undefined ? 0 : firstReach(min, coldestC, rule.coreC, 'rising');
-  const golden = firstReach(min, darker, rule.golden, 'rising');
+  const golden = firstReach(min, seen, rule.golden, 'rising');
   const dark = firstReach(min, darker, rule.dark, 'rising');
   const tooDry = rule.driestX === undefined ? Infinity : firstReach(min, moistureX, rule.driestX, 'falling');
   return {

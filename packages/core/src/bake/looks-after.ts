@@ -6,7 +6,7 @@ import { doneBand, planLooks, withLooks } from './looks.js';
 import { expectedAt } from './looks-study.js';
 import { BakeMarch } from './march.js';
 import { COARSE, COARSE_CELLS, nudgeAt, SAMPLES, unknownNames } from './samples.js';
-import { lightnessOf, toneOf } from './tone.js';
+import { toneAt } from './tone.js';
 import type { BakeCase } from './bake-case.js';
 import type { Band } from './looks.js';
 import type { LooksStudy } from './looks-study.js';
@@ -54,7 +54,7 @@ export function* bakesNotDone({ problem, rule, unknowns }: BakeCase, { atMin, op
     const z = haltonNormal(i + 20, unknownNames.length);
     const { times, trajectory } = bakeUntilOver(march, nudgeAt(opened, unknowns, z), rule, { ...COARSE, atLeastMin: atMin });
     const doneMin = times.doneMin ?? Infinity;
-    const topTone = toneOf(lightnessOf(onCurve(trajectory.min, trajectory.browningTop, atMin)));
+    const topTone = toneAt(onCurve(trajectory.min, trajectory.browningTop, atMin), problem.rawLightness);
     if (doneMin > atMin) possible.push({ doneMin, overMin: times.overMin ?? Infinity, topTone, z });
     if (i % 10 === 9) yield i / (SAMPLES + 2);
   }
@@ -70,7 +70,10 @@ export function looksLeft({ problem, rule, unknowns, totalMin }: BakeCase, seen:
   const likely = middle ? nudgeAt(problem, unknowns, middle.z) : problem;
   const looked = withLooks(likely, [...seen.openedMin, seen.atMin, ...atMin]);
   const { trajectory } = bakeUntilOver(new BakeMarch(24), looked, rule, { atLeastMin: atMin[atMin.length - 1]! });
-  return { looks: expectedAt(trajectory, atMin, alike, totalMin), done: doneBand(alike, seen.atMin) };
+  return {
+    looks: expectedAt({ course: trajectory, rawLightness: problem.rawLightness }, atMin, alike, totalMin),
+    done: doneBand(alike, seen.atMin),
+  };
 }
 
 /** As many bakes, soonest done first, each as often as it is likely to have looked so: systematic resampling, without chance. */

@@ -3,7 +3,7 @@ import { bakeUntilOver } from './doneness.js';
 import { doneBand, planLooks, withLooks } from './looks.js';
 import { BakeMarch, type Trajectory } from './march.js';
 import { bakeSamples, SAMPLES } from './samples.js';
-import { lightnessOf, toneOf } from './tone.js';
+import { toneAt } from './tone.js';
 import type { BakeCase } from './bake-case.js';
 import type { Band } from './looks.js';
 import type { BakeSample } from './samples.js';
@@ -41,7 +41,7 @@ export function* looksStudy({ problem, rule, unknowns, lastSettingMin, totalMin 
     samples,
     done: doneBand(samples),
     caughtShare,
-    looks: expectedAt(looked.trajectory, atMin, samples, totalMin),
+    looks: expectedAt({ course: looked.trajectory, rawLightness: problem.rawLightness }, atMin, samples, totalMin),
     looksCostMin:
       looked.times.doneMin === null || untouched.times.doneMin === null ? 0 : Math.max(0, looked.times.doneMin - untouched.times.doneMin),
   };
@@ -49,13 +49,13 @@ export function* looksStudy({ problem, rule, unknowns, lastSettingMin, totalMin 
 
 /** What a course shows at these minutes, and how many of the samples are done by then. The minutes that the baker set are marked. */
 export function expectedAt(
-  course: Trajectory,
+  { course, rawLightness }: { readonly course: Trajectory; readonly rawLightness: number },
   atMin: readonly number[],
   samples: readonly BakeSample[],
   setMin: number,
 ): LooksStudy['looks'] {
   const at = (series: readonly number[], min: number) => onCurve(course.min, series, min);
-  const tone = (series: readonly number[], min: number) => toneOf(lightnessOf(at(series, min)));
+  const tone = (series: readonly number[], min: number) => toneAt(at(series, min), rawLightness);
   return atMin.map((min) => {
     const x = at(course.moistureX, min);
     return {

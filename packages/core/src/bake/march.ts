@@ -18,6 +18,7 @@ export type Trajectory = {
   /** Water left in the layers above the dough, as a share of what they began with; 1 without any. */ readonly aboveLeft: number[];
   readonly browningTop: number[];
   readonly browningBase: number[];
+  /** Of the rim of a piece that stands free, which sees the oven on two sides; the top's where none does. */ readonly browningRim: number[];
   readonly thicknessMm: number[];
   /** Of the dough alone, without what lies on or in it. */ readonly doughMm: number[];
 };
@@ -80,6 +81,7 @@ export class BakeMarch {
   private aboveStart = 0;
   private dosesTop = 0;
   private dosesBase = 0;
+  private dosesRim = 0;
   steps = 0;
   rejected = 0;
 
@@ -105,7 +107,7 @@ export class BakeMarch {
     const toleranceK = options.toleranceK ?? 1.6;
     const toleranceX = options.toleranceX ?? 6e-3;
     const so = emptyTrajectory();
-    this.start(p, options.clustering ?? 2.4);
+    this.start(p, options.clustering ?? 2.8);
     const { covered } = p.settings[0]!;
     const before = this.totals(covered);
     let waterOut = 0;
@@ -133,6 +135,7 @@ export class BakeMarch {
       if (g === 0) this.note(so, p, t, airC);
       let rateTop = this.browningRate(p, slab.topC, slab.activity[1]!);
       let rateBase = this.browningRate(p, slab.bottomC, slab.activity[cells]!);
+      let rateRim = this.browningRate(p, rimOf(p, slab.topC, airC), slab.activity[1]!);
       let [out0, net0, in0] = [slab.vapourOut, slab.heatIn - slab.vapourHeatOut, slab.heatIn];
       while (t < until - 1e-9) {
         if (t + dt > until) dt = until - t;
@@ -171,7 +174,9 @@ export class BakeMarch {
         const nowBase = this.browningRate(p, slab.bottomC, slab.activity[cells]!);
         this.dosesTop += 0.5 * dt * (rateTop + nowTop);
         this.dosesBase += 0.5 * dt * (rateBase + nowBase);
-        [rateTop, rateBase] = [nowTop, nowBase];
+        const nowRim = this.browningRate(p, rimOf(p, slab.topC, airC), slab.activity[1]!);
+        this.dosesRim += 0.5 * dt * (rateRim + nowRim);
+        [rateTop, rateBase, rateRim] = [nowTop, nowBase, nowRim];
         const net1 = slab.heatIn - slab.vapourHeatOut;
         waterOut += 0.5 * dt * (out0 + slab.vapourOut);
         heatIn += 0.5 * dt * (net0 + net1);
@@ -206,6 +211,7 @@ export class BakeMarch {
     X[cells + 1] = 0;
     this.dosesTop = 0;
     this.dosesBase = 0;
+    this.dosesRim = 0;
     this.steps = 0;
     this.rejected = 0;
   }
@@ -225,12 +231,13 @@ export class BakeMarch {
     return worst;
   }
 
-  /** First-order loss of lightness: faster when hot, nearly stopped while wet. 1/s. */
+  /** First-order loss of lightness: faster when hot, fastest at middle water activity, nearly stopped while wet. 1/s. */
   private browningRate(p: BakeProblem, surfaceC: number, activity: number): number {
-    const { rateAtRef, refC, activationJPerMol, halfAw } = browning.values;
+    const { rateAtRef, refC, activationJPerMol, slowsAtAw, peaksFromAw, dryShare } = browning.values;
     const hotter = 1 / (refC + 273.15) - 1 / (surfaceC + 273.15);
-    const wet = (activity / halfAw) ** 2;
-    return (rateAtRef * p.browningFactor * Math.exp((activationJPerMol / gasConstant) * hotter)) / (1 + wet * wet);
+    const wet = (activity / slowsAtAw) ** 2;
+    const moist = dryShare + ((1 - dryShare) * activity) / (activity + peaksFromAw);
+    return (rateAtRef * p.browningFactor * Math.exp((activationJPerMol / gasConstant) * hotter) * moist) / (1 + wet * wet);
   }
 
   private note(so: Trajectory, p: BakeProblem, t: number, airC: number): void {
@@ -264,6 +271,7 @@ export class BakeMarch {
     so.aboveLeft.push(this.aboveStart > 0 ? above / this.aboveStart : 1);
     so.browningTop.push(1 - Math.exp(-this.dosesTop));
     so.browningBase.push(1 - Math.exp(-this.dosesBase));
+    so.browningRim.push(1 - Math.exp(-this.dosesRim));
     so.thicknessMm.push(depth * 1000);
     so.doughMm.push(dough * 1000);
   }
@@ -280,6 +288,9 @@ export class BakeMarch {
     return { water, heat };
   }
 }
+
+/** Heat reaches the rim of a free piece from above and from the side. */
+const rimOf = ({ rimShare }: BakeProblem, topC: number, airC: number): number => topC + rimShare * Math.max(0, airC - topC);
 
 function enter(around: Surroundings, setting: SettingNumbers): void {
   around.covered = setting.covered;
@@ -316,6 +327,7 @@ const emptyTrajectory = (): Trajectory => ({
   aboveLeft: [],
   browningTop: [],
   browningBase: [],
+  browningRim: [],
   thicknessMm: [],
   doughMm: [],
 });

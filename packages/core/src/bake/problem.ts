@@ -1,9 +1,10 @@
 import { InputError } from '../errors.js';
+import { lightness } from '../facts/colour.js';
 import { fatLatentHeat } from '../facts/fats.js';
 import {
   bakeKinds,
   browningWeights,
-  cover,
+  covers,
   doorDip,
   edgeShare,
   kitchenConvection,
@@ -11,13 +12,16 @@ import {
   layerResistance,
   ovenConvection,
   ovenVapourPressure,
+  poreSteam,
   productEmissivity,
   recessedConvection,
+  rimShare,
   settingRange,
   trayFin,
   trayHeat,
   twoTrayFactors,
   vapourDiffusivity,
+  wallWater,
 } from '../facts/oven.js';
 import { sorptionHeat } from '../facts/sorption.js';
 import { latentHeatOfIce } from '../facts/thermal.js';
@@ -28,7 +32,7 @@ import { solidFatPercent } from '../matter/solid-fat.js';
 import { solidsOf } from '../matter/sorption.js';
 import { thermalProperties } from '../matter/thermal.js';
 import { FROM_C, KELVINS } from './steam-tables.js';
-import type { BakeKind, BakeKindFacts } from '../facts/oven.js';
+import type { BakeKind, BakeKindFacts, Cover } from '../facts/oven.js';
 import type { Isotherm } from '../matter/isotherm.js';
 import type { MakeUp } from '../matter/make-up.js';
 import type { SolidFatName } from '../document/pantry.js';
@@ -64,7 +68,9 @@ export type BakeSpec = LayerSpec & {
   /** A tray that comes hot from the bake before. */ readonly trayStartC?: number;
   readonly layer: TrayLayer;
   readonly traysAtOnce?: 1 | 2;
+  /** What lies on it where a setting is covered; weights on paper unless said. */ readonly cover?: Cover;
   readonly browningFactor: number;
+  /** CIELAB L* of the raw dough. */ readonly rawLightness?: number;
   /** What this oven's heat transfer is over that of its kind; 1 where nothing was weighed. */ readonly heatFactor?: number;
   /** The oven is lit with the tray in it: its air at first, and how fast it heats. */
   readonly coldStart?: { readonly airC: number; readonly recoverS: number };
@@ -99,9 +105,11 @@ export type Layer = {
   readonly solidConductivity: number;
   readonly waterConductivity: number;
   readonly expansion: number;
+  /** Height to the eye over the raw one once it has risen: more than the slab's where leaves part. */ readonly lift: number;
   readonly setFromC: number;
   readonly setToC: number;
   readonly vapourPath: number;
+  /** Conductivity of still radiation across a pore, over T^3, W/m K4. */ readonly poreGlow: number;
   /** Factors on the liquid's path and on conduction: a juicy filling moves. */ readonly liquidPath: number;
   readonly stir: number;
   readonly isotherm: Isotherm;
@@ -128,11 +136,14 @@ export type BakeProblem = {
   /** Heat and vapour through the side, of what a cylinder would pass. */ readonly edgeShare: number;
   readonly edgeVent: number;
   readonly browningFactor: number;
+  readonly rawLightness: number;
+  /** How far the rim of a free piece is on the way from its top's temperature to the air's. */ readonly rimShare: number;
   /** Drop of the air when the door is opened for a look, K. */ readonly lookDropC: number;
   readonly settings: readonly SettingNumbers[];
 };
 
 const ROOM_TRAY_C = 20;
+export const STEFAN_BOLTZMANN = 5.670374e-8;
 
 /**
  * Turns what a bake is about into the numbers its equations need.
@@ -145,6 +156,7 @@ const ROOM_TRAY_C = 20;
 export function compileBake(spec: BakeSpec): BakeProblem {
   if (spec.settings.length === 0) throw new InputError('bake.steps', 'needs at least one step with a temperature');
   const tray = trayHeat.values[spec.tray];
+  const cover = covers.values[spec.cover ?? 'weights'];
   const above = spec.above ?? [];
   const fin = finOf(spec);
   return {
@@ -157,14 +169,16 @@ export function compileBake(spec: BakeSpec): BakeProblem {
     trayContact: 1 / (1 / tray.contact + layerResistance.values[spec.layer]),
     fin,
     vent: tray.vent,
-    coverCapacity: cover.values.heatCapacity,
-    coverContact: cover.values.contact,
-    coverVent: cover.values.vent,
+    coverCapacity: cover.heatCapacity,
+    coverContact: cover.contact,
+    coverVent: cover.vent,
     recess: spec.recessed ? recessedConvection.value : 1,
     acrossM: (spec.acrossMm ?? 0) / 1000,
     edgeShare: edgeShare.value,
     edgeVent: edgeShare.value,
     browningFactor: spec.browningFactor,
+    rawLightness: spec.rawLightness ?? lightness.values.raw,
+    rimShare: spec.pitchMm && spec.acrossMm ? rimShare.value : 0,
     lookDropC: doorDip.values.lookDropC,
     settings: settingsOf(spec),
   };
@@ -179,7 +193,7 @@ function compileLayer(spec: LayerSpec): Layer {
   const solidVolume = 1 / solids.density;
   const waterVolume = 1 / 998;
   const rawVolume = (solidVolume + startX * waterVolume) / (1 - kind.firstPores);
-  const isotherm = tabulateIsotherm(solidsOf(dry), Math.max(1.2, startX * 1.15));
+  const isotherm = tabulateIsotherm(solidsOf(dry), { toX: Math.max(1.2, startX * 1.15), wallWater: wallWater.value * (1 - dry.fat) });
   return {
     startX,
     startC: spec.startC,
@@ -190,15 +204,23 @@ function compileLayer(spec: LayerSpec): Layer {
     solidConductivity: solids.conductivity,
     waterConductivity: water.conductivity,
     expansion: kind.expansion,
+    lift: kind.lift ?? kind.expansion,
     setFromC: settingRange.values.fromC,
     setToC: settingRange.values.toC,
     vapourPath: kind.vapourPath,
+    poreGlow: (4 * poreSteam.values.emissivity * STEFAN_BOLTZMANN * poreSteam.values.poreMm) / 1000,
     liquidPath: kind.liquidPath ?? 1,
     stir: kind.stir ?? 1,
     isotherm,
     sorptionK: sorptionKelvins(isotherm, 1 - dry.fat),
     dryEnthalpy: dryEnthalpyTable(spec, dry),
   };
+}
+
+/** Height to the eye of a layer whose slab is so high, mm: where leaves part, air lies between them that heat and steam do not cross. */
+export function heightOf({ dryMass, rawVolume, expansion, lift }: Layer, slabMm: number): number {
+  const rawMm = 1000 * dryMass * rawVolume;
+  return lift === expansion ? slabMm : rawMm + ((slabMm - rawMm) * (lift - 1)) / (expansion - 1);
 }
 
 /**
@@ -277,21 +299,21 @@ function finOf({ pitchMm, acrossMm, tray }: BakeSpec): number {
 }
 
 /**
- * How fast a dough browns against one of no sugar and no protein... times its soda.
+ * How fast a dough browns, as a factor on the rate of its surface.
  *
- * Units    make-up as shares of the dough; a factor on the browning rate.
+ * Units    make-up as shares of the dough.
  * Throws   nothing.
  * Findings none.
  * Source   facts/oven browningWeights, judgement.
  */
-export function browningFactorOf(makeUp: MakeUp, { soda = false, wash = false, reducingShare = 0 }: Browners): number {
+export function browningFactorOf(makeUp: MakeUp, { soda = 0, wash = false, reducingShare = 0 }: Browners): number {
   const weights = browningWeights.values;
   const dry = 1 - makeUp.water;
   const rate = weights.base + (weights.sugar * makeUp.sugar + weights.protein * makeUp.protein) / dry + weights.reducing * reducingShare;
-  return rate * (soda ? weights.soda : 1) * (wash ? weights.wash : 1);
+  return rate * weights.soda ** soda * (wash ? weights.wash : 1);
 }
-/** What else browns: soda, a wash of egg or milk, reducing sugars (share of the dry matter). */
-export type Browners = { readonly soda?: boolean; readonly wash?: boolean; readonly reducingShare?: number };
+/** What else browns: free soda (0 none, 1 in full), a wash of egg or milk, reducing sugars (share of the dry matter). */
+export type Browners = { readonly soda?: number; readonly wash?: boolean; readonly reducingShare?: number };
 
 /** Vapour conductance of open pores at 373 K over the vapour path, kg/m s Pa. */
 export const poreDiffusivity = vapourDiffusivity.value;

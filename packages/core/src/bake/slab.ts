@@ -1,7 +1,7 @@
 import { latentHeatOfSteam, latentHeatOfSteamSlope, sorbedWaterHeatCapacity, vapourConductivity } from '../facts/thermal.js';
 import { liquidDiffusivity } from '../facts/oven.js';
 import { BlockTridiagonal } from './block-tridiagonal.js';
-import { poreDiffusivity } from './problem.js';
+import { poreDiffusivity, STEFAN_BOLTZMANN } from './problem.js';
 import {
   ATMOSPHERE_PA,
   drive,
@@ -48,9 +48,12 @@ const PORE_DIFFUSIVITY = poreDiffusivity;
 
 const WATER_CP = sorbedWaterHeatCapacity.value;
 const STEAM = latentHeatOfSteam.value;
+/** Free diffusion in a pore over T, kg/m s Pa K. */
+const FREE_DIFFUSION = poreDiffusivity / 373;
+const STEAM_FALL = latentHeatOfSteamSlope.value;
 /** Heat content of vapour: STEAM + STEAM_SLOPE T. */
 const STEAM_SLOPE = WATER_CP + latentHeatOfSteamSlope.value;
-const STEFAN_BOLTZMANN = 5.670374e-8;
+const STEFAN = STEFAN_BOLTZMANN;
 const KELVIN = 273.15;
 const PER_K25 = 1 / 298.15;
 const VAPOUR_K = vapourConductivity.value;
@@ -186,7 +189,7 @@ export class Slab {
     const waterVK = waterVolume * p.waterConductivity;
     const halfOverVapour = (0.5 * 373) / (PORE_DIFFUSIVITY * p.vapourPath);
     const halfOverLiquid = 0.5 / (liquidDiffusivity.values.at60C * p.liquidPath);
-    const { stir } = p;
+    const { stir, poreGlow } = p;
     for (let i = from; i <= to; i++) {
       const x = X[i]! < 1e-7 ? 1e-7 : X[i]!;
       const h = H[i]!;
@@ -253,8 +256,13 @@ export class Slab {
       const depth = mass[i]! * volume;
       thickness[i] = depth;
       const solid = (solidVK + x * waterVK) / dense;
-      const gap = solid - VAPOUR_K;
-      const conductivity = (solid * (2 * solid + VAPOUR_K - 2 * pores * gap)) / (2 * solid + VAPOUR_K + pores * gap);
+      // Steam from the hot wall of a pore to its cold one, as far as its water is free to run back: activity to the eighth power.
+      const a2 = a * a;
+      const a4 = a2 * a2;
+      const kelvin = t + KELVIN;
+      const gas = VAPOUR_K + poreGlow * kelvin * kelvin * kelvin + a4 * a4 * FREE_DIFFUSION * kelvin * (STEAM + STEAM_FALL * t) * pT;
+      const gap = solid - gas;
+      const conductivity = (solid * (2 * solid + gas - 2 * pores * gap)) / (2 * solid + gas + pores * gap);
       heatR[i] = (0.5 * depth) / (conductivity * stir);
       vapourR[i] = (depth * halfOverVapour * inverseK) / (pores * Math.sqrt(pores));
       liquidR[i] = depth * volume * halfOverLiquid * (LIQUID[k]! + past * LIQUID_SLOPE[k]!);
@@ -457,5 +465,5 @@ const passing = ({ intake, airPotential }: Surroundings, conductance: number, po
 function radiant(emissivity: number, wallC: number, surfaceC: number): number {
   const wall = wallC + KELVIN;
   const surface = surfaceC + KELVIN;
-  return emissivity * STEFAN_BOLTZMANN * (wall * wall + surface * surface) * (wall + surface);
+  return emissivity * STEFAN * (wall * wall + surface * surface) * (wall + surface);
 }

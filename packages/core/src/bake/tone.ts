@@ -1,11 +1,26 @@
-import { lightness, toneStep } from '../facts/oven.js';
+import { leastChange, lightness, toneStep } from '../facts/colour.js';
 
-/** Lightness L* of a browning index 0..1. */
-export const lightnessOf = (browning: number): number =>
-  lightness.values.burnt + (lightness.values.raw - lightness.values.burnt) * (1 - browning);
+const { raw: ORDINARY, burnt } = lightness.values;
+
+/** Lightness L* of a browning index 0..1, of a dough that is `rawLightness` before it bakes. */
+export const lightnessOf = (browning: number, rawLightness: number = ORDINARY): number => burnt + (rawLightness - burnt) * (1 - browning);
 
 /** Tone 1 (raw) to 8 (burnt) of a lightness. */
-export const toneOf = (l: number): number => Math.min(8, Math.max(1, 1 + (lightness.values.raw - l) / toneStep.value));
+export const toneOf = (l: number): number => Math.min(8, Math.max(1, 1 + (ORDINARY - l) / toneStep.value));
 
-/** Browning index that shows as a tone. */
-export const browningOfTone = (tone: number): number => ((tone - 1) * toneStep.value) / (lightness.values.raw - lightness.values.burnt);
+/** Tone of a browning index. */
+export const toneAt = (browning: number, rawLightness: number): number => toneOf(lightnessOf(browning, rawLightness));
+
+/** Browning index at which a dough shows a tone; below 0 where it is darker raw. */
+export const browningOfTone = (tone: number, rawLightness: number = ORDINARY): number =>
+  (rawLightness - ORDINARY + (tone - 1) * toneStep.value) / (rawLightness - burnt);
+
+/** What one tone is as a browning index. */
+export const toneIndex = (rawLightness: number): number => toneStep.value / (rawLightness - burnt);
+
+/** Where a dough is golden: one that starts dark shows gold early, and has at least to have changed at its rim. */
+export const goldenFrom = (tone: number, rawLightness: number): number =>
+  Math.max(Math.min(leastChange.value, browningOfTone(tone)), browningOfTone(tone, rawLightness));
+
+/** Where it is too dark: one that starts dark by the chemistry of one that does not, since the eye cannot tell. */
+export const darkFrom = (tone: number, rawLightness: number): number => browningOfTone(tone, Math.max(rawLightness, ORDINARY));

@@ -5,6 +5,7 @@ import type { Cost } from '../ingredient/cost.js';
 import type { MakeUp } from '../matter/make-up.js';
 import type { SpreadOfWater, WaterGets, WaterWants } from './water.js';
 import type { Binder } from './binders.js';
+import type { DoughColours } from './colours.js';
 import type { PartOnPiece } from './on-piece.js';
 import type { FillingMix } from './filling-mix.js';
 import type { WorkedFat } from './fat.js';
@@ -69,9 +70,9 @@ export type DoughResult = WaterGets & {
   }[];
   readonly composition: Composition;
   /** Of the dough as it leaves the bowl: topping, dust and folded-in fat apart. */ readonly makeUp: MakeUp;
+  readonly colours: DoughColours;
   /** Of topping and dust together; null when there is none. */ readonly outsideMakeUp: MakeUp | null;
   readonly leavened: boolean;
-  readonly soda: boolean;
   readonly solidFat: SolidFatName | null;
   readonly fatPieces: 0 | 1 | 2 | 3;
   /** Raw egg that meets the oven. */ readonly eggG: number;

@@ -15,6 +15,7 @@ import { blendPortions } from '../blend/blend.js';
 import { binderRatioOf, gumDoses } from '../blend/gums.js';
 import { doughFindings } from './dough-findings.js';
 import { bindersOf } from './binders.js';
+import { doughColours } from './colours.js';
 import { workedFats } from './fat.js';
 import { sodaBalance } from './leavening.js';
 import { gritAfterStanding, isMixStructured, mixedShares, standingMin } from './mix.js';
@@ -130,9 +131,9 @@ export function doughStage(theCase: Case, blend: BlendResult): { result: DoughRe
     mixGaps: mixGapsOf(formula, doughRows),
     composition: mixedComposition(all),
     makeUp: makeUpOf(all),
+    colours: doughColours([...flour.flatMap((portion) => openedUp(pantry, portion)), ...leaves]),
     outsideMakeUp: sumG(outside) > 0 ? makeUpOf(outside) : null,
     leavened: percentOf([...leaves, ...boxed], formula.blendG, ({ ingredient }) => isLeavener(ingredient)) >= leavenedFrom.value,
-    soda: leaves.some(({ ingredient, amountG }) => isSoda(ingredient) && amountG > 0),
     solidFat: mainFat(dough),
     fatPieces: fatPiecesOf(formula.rows),
     eggG: rawEggG(rows.filter(({ row }) => isInOven(row)).map(({ portion }) => portion)),

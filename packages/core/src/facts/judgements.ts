@@ -1,4 +1,4 @@
-import { browning, cover, doorDip, edgeShare, ovenVapourPressure, recessedConvection, trayFin } from './oven.js';
+import { browning, covers, doorDip, edgeShare, ovenVapourPressure, recessedConvection, trayFin } from './oven.js';
 import { layerFloors } from './laminating.js';
 import { mouldFree, packPermeance } from './keeping.js';
 
@@ -32,7 +32,7 @@ export const judgements = {
   bareTray: of('Heat that bare tray brings to a piece', 'share', trayFin.values.share, 0, 1, 2, trayFin.source),
   panAir: of('Air that reaches into a pan', 'share', recessedConvection.value, 0.3, 1, 2, recessedConvection.source),
   ovenSteam: of('Water vapour in the oven', 'kPa', ovenVapourPressure.value / 1000, 0.5, 60, 1, ovenVapourPressure.source),
-  weights: of('Contact of weights on paper', 'W/m² K', cover.values.contact, 5, 200, 0, cover.source),
+  weights: of('Contact of weights on paper', 'W/m² K', covers.values.weights.contact, 5, 200, 0, covers.source),
   lookDrop: of('Drop of the air at a look', 'K', doorDip.values.lookDropC, 0, 60, 0, doorDip.source),
   paperBag: of('Vapour into a paper bag', '10⁻¹² kg/s Pa', packPermeance.values.paperBag * 1e12, 10, 5000, 0, packPermeance.source),
   looseTin: of('Vapour into a loose tin', '10⁻¹² kg/s Pa', packPermeance.values.looseTin * 1e12, 1, 2000, 0, packPermeance.source),

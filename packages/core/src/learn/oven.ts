@@ -3,7 +3,7 @@ import { bakeUntilOver } from '../bake/doneness.js';
 import { BakeMarch } from '../bake/march.js';
 import { nudged } from '../bake/problem.js';
 import { ovenNudge, together } from '../bake/samples.js';
-import { lightnessOf, toneOf } from '../bake/tone.js';
+import { toneAt } from '../bake/tone.js';
 import { trueBakes } from '../facts/learning.js';
 import { independent, sdsOf, updated, widening } from '../math/belief.js';
 import { onCurve } from '../math/interpolate.js';
@@ -113,7 +113,7 @@ function predicted(march: BakeMarch, { theCase, thicknessRatio, min }: BakedLoad
   return [
     times.doneMin ?? Infinity,
     (startX - x) / (1 + startX),
-    toneOf(lightnessOf(onCurve(trajectory.min, trajectory.browningTop, min))),
+    toneAt(onCurve(trajectory.min, trajectory.browningTop, min), problem.rawLightness),
   ];
 }
 

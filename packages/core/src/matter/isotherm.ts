@@ -12,12 +12,17 @@ const SAMPLES = 400;
 /**
  * Tabulates the isotherm of solids per kg dry.
  *
- * Units    solids per kg dry; table up to `toX` kg water per kg dry.
+ * Units    solids per kg dry; table up to `toX` kg water per kg dry; `wallWater` kg per kg dry.
  * Throws   nothing.
  * Findings none.
  * Source   heldWater.
+ *
+ * @param wallWater while matter dries its faces are drier than its mean: of X water the face holds X^2/(X + wallWater). 0 is matter at rest.
  */
-export function tabulateIsotherm(by: Solids, toX = 1.2, cells = 256): Isotherm {
+export function tabulateIsotherm(
+  by: Solids,
+  { toX = 1.2, cells = 256, wallWater = 0 }: { toX?: number; cells?: number; wallWater?: number } = {},
+): Isotherm {
   const activities = new Float64Array(SAMPLES + 1);
   const waters = new Float64Array(SAMPLES + 1);
   for (let i = 0; i <= SAMPLES; i++) {
@@ -29,11 +34,12 @@ export function tabulateIsotherm(by: Solids, toX = 1.2, cells = 256): Isotherm {
   let j = 0;
   for (let i = 0; i <= cells + 1; i++) {
     const x = Math.max((i * stepU) ** 2, 1e-7);
+    const face = Math.max(1e-9, (x * x) / (x + wallWater));
     let activity: number;
-    if (x <= waters[0]!) activity = (activities[0]! * x) / waters[0]!;
+    if (face <= waters[0]!) activity = (activities[0]! * face) / waters[0]!;
     else {
-      while (j < SAMPLES - 1 && waters[j + 1]! < x) j++;
-      const along = (x - waters[j]!) / (waters[j + 1]! - waters[j]!);
+      while (j < SAMPLES - 1 && waters[j + 1]! < face) j++;
+      const along = (face - waters[j]!) / (waters[j + 1]! - waters[j]!);
       activity = Math.min(0.9999, activities[j]! + (activities[j + 1]! - activities[j]!) * along);
     }
     logRatio[i] = Math.log(activity / x);

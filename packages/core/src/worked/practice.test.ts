@@ -93,7 +93,7 @@ describe('mechanisms, each in its direction (physical, common practice)', () => 
   it('a wash and soda brown faster, water in the oven air dries slower', () => {
     const { makeUp } = named('croissant').spec;
     expect(browningFactorOf(makeUp, { wash: true })).toBeGreaterThan(browningFactorOf(makeUp, {}));
-    expect(browningFactorOf(makeUp, { soda: true })).toBeGreaterThan(browningFactorOf(makeUp, {}));
+    expect(browningFactorOf(makeUp, { soda: 1 })).toBeGreaterThan(browningFactorOf(makeUp, {}));
     const cracker = problemOf(named('cracker, sweet'));
     const humid = { ...cracker, settings: cracker.settings.map((setting) => ({ ...setting, airVapourPa: 20000 })) };
     const rule = ruleOf(named('cracker, sweet'));
