@@ -15,7 +15,7 @@ const rows = Object.entries(referenceMiddles()).map(([id, features]) => {
 });
 writeFileSync(
   join(ROOT, 'packages/core/src/outlook/middles.ts'),
-  `import type { TextureFeature } from '../facts/texture.js';
+  `import type { MiddleFeature } from '../facts/texture.js';
 
 // Made by \`npm run middles\`; outlook.test holds it against the core. Layout as written there.
 /**
@@ -23,7 +23,7 @@ writeFileSync(
  *
  * Units    as facts/texture textureWeights.
  */
-export const middles: Readonly<Record<string, Readonly<Record<TextureFeature, number>>>> = {
+export const middles: Readonly<Record<string, Readonly<Record<MiddleFeature, number>>>> = {
 ${rows.join('\n')}
 };
 `,

@@ -1,9 +1,11 @@
-import { Injectable, type OnModuleInit } from '@nestjs/common';
+import { Injectable, type OnApplicationBootstrap, type OnModuleInit } from '@nestjs/common';
 import {
   feelsByWarmth,
   goodsWhats,
+  isOutdated,
   lastOf,
   liftFormula,
+  liftKitchen,
   MOST_LOADS,
   packOf,
   standingEvents,
@@ -42,7 +44,7 @@ type BakeRow = {
 
 /** What a kitchen learns from its bakes, worked out anew from the latest of them, after the answer. */
 @Injectable()
-export class LearningService implements OnModuleInit {
+export class LearningService implements OnModuleInit, OnApplicationBootstrap {
   constructor(
     private readonly scope: KitchenScope,
     private readonly formulas: FormulasService,
@@ -55,6 +57,22 @@ export class LearningService implements OnModuleInit {
   onModuleInit(): void {
     this.later.does('thirst', (about) => this.learnThirst(about));
     this.later.does('bakes', (about) => this.learnFromBakes(about));
+  }
+
+  /** What was learned with an oven model that is not today's is worked out anew, formula by formula, from the bakes there are. */
+  async onApplicationBootstrap(): Promise<void> {
+    const kitchens = await this.scope.query<{ id: string; document: Kitchen }>('SELECT "id", "document" FROM "kitchens"');
+    for (const { id, document } of kitchens) {
+      if (!liftKitchen(document).learned.some(isOutdated)) continue;
+      await this.scope.enter(async () => {
+        const formulas = await this.scope.query<LaterJobs['bakes']>(
+          `SELECT DISTINCT ON ("formulaId") "formulaId", "version" FROM (SELECT * FROM "bakes" WHERE "kitchenId" = $1 ORDER BY "number" DESC LIMIT $2) b
+           ORDER BY "formulaId", "number" DESC`,
+          [id, LOOKED_AT],
+        );
+        for (const about of formulas) await this.later.ask('bakes', about.formulaId, about);
+      }, id);
+    }
   }
 
   /** Works the thirst of a blend out anew, from the words that hands said of doughs of it and what was in the bowl by then. */

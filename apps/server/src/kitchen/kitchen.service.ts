@@ -5,7 +5,7 @@ import { NewsService } from '../platform/news.js';
 import { KitchenEntity } from './kitchen.entity.js';
 import { ApiError } from '../platform/errors.js';
 import type { AirBody, JudgementsBody, LearnedBody, MarketBody, MatBody, OvenHeatBody } from '@north-leaf/contracts';
-import { liftKitchen, type Guest, type Kitchen, type Learned, type KitchenList, type KitchenThings } from '@north-leaf/core';
+import { coreVersion, liftKitchen, type Guest, type Kitchen, type Learned, type KitchenList, type KitchenThings } from '@north-leaf/core';
 
 /** More than any kitchen has; keeps the document small. */
 const MOST_THINGS = 200;
@@ -118,7 +118,7 @@ export class KitchenService {
     return this.change((kitchen) => {
       if (!kitchen.ovens.some(({ id }) => id === ovenId)) throw new ApiError('notFound', 'There is no such oven.');
       const others = kitchen.learned.filter(({ what, about }) => what !== 'ovenHeatFactor' || about !== ovenId);
-      const learned: Learned[] = heat ? [{ what: 'ovenHeatFactor', about: ovenId, ...heat, bakeIds: [] }] : [];
+      const learned: Learned[] = heat ? [{ what: 'ovenHeatFactor', about: ovenId, ...heat, bakeIds: [], coreVersion }] : [];
       return { ...kitchen, learned: [...others, ...learned] };
     });
   }

@@ -56,7 +56,7 @@ export function bakeStage(
     dryBelowShare: limits.dryBelowShare,
     mustDry: limits.mustDry,
     coreC: limits.coreC,
-    goldenFromTone: toneAt(rule.golden, problem.rawLightness),
+    goldenFromTone: rule.golden > 0 ? toneAt(rule.golden, problem.rawLightness) : 1,
     darkFromTone: toneAt(rule.dark, problem.rawLightness),
     darkFromBrowning: rule.dark,
     startsDark: toneOf(problem.rawLightness) > limits.goldenFromTone,

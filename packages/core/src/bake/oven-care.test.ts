@@ -1,3 +1,4 @@
+import { coreVersion } from '../core-version.js';
 import { kitchen } from '../worked/a-formula.js';
 import { ovenCare } from './oven-care.js';
 import type { HotSpot, Oven } from '../document/kitchen.js';
@@ -11,7 +12,7 @@ const care = (over: Partial<Oven>, learned = kitchen.learned) => ovenCare(oven(o
 describe('how sure an oven is', () => {
   it('says what to measure next, one thing after another', () => {
     const readings = [reading(160, 152), reading(200, 190)];
-    const heat = [{ what: 'ovenHeatFactor' as const, about: 'o', value: 1.1, sd: 0.05, bakeIds: [] }];
+    const heat = [{ what: 'ovenHeatFactor' as const, about: 'o', value: 1.1, sd: 0.05, bakeIds: [], coreVersion }];
     expect(care({}).next).toBe('measure');
     expect(care({ readings: [reading(160, 152, '2026-10-01')] }).next).toBe('measure');
     expect(care({ readings: readings.slice(0, 1) }).next).toBe('secondSetting');

@@ -18,9 +18,9 @@ export const browningOfTone = (tone: number, rawLightness: number = ORDINARY): n
 /** What one tone is as a browning index. */
 export const toneIndex = (rawLightness: number): number => toneStep.value / (rawLightness - burnt);
 
-/** Where a dough is golden: one that starts dark shows gold early, and has at least to have changed at its rim. */
+/** Where a dough is golden: one that starts dark shows gold early, and has at least to have changed at its rim. Tone 1 asks for no colour. */
 export const goldenFrom = (tone: number, rawLightness: number): number =>
-  Math.max(Math.min(leastChange.value, browningOfTone(tone)), browningOfTone(tone, rawLightness));
+  tone <= 1 ? 0 : Math.max(Math.min(leastChange.value, browningOfTone(tone)), browningOfTone(tone, rawLightness));
 
 /** Where it is too dark: one that starts dark by the chemistry of one that does not, since the eye cannot tell. */
 export const darkFrom = (tone: number, rawLightness: number): number => browningOfTone(tone, Math.max(rawLightness, ORDINARY));

@@ -1,3 +1,4 @@
+import { coreVersion } from '../core-version.js';
 import { bakeCaseFor } from '../evaluate.js';
 import { aFormula, kitchen, pantry } from '../worked/a-formula.js';
 import { onCurve } from '../math/interpolate.js';
@@ -33,7 +34,7 @@ describe('one weighed tray', () => {
     const hidden = learned(1.25);
     const again = bakeCaseFor(
       aFormula(),
-      { ...kitchen, learned: [{ what: 'ovenHeatFactor', about: 'oven-a', value: hidden.value, sd: hidden.sd, bakeIds: [] }] },
+      { ...kitchen, learned: [{ what: 'ovenHeatFactor', about: 'oven-a', value: hidden.value, sd: hidden.sd, bakeIds: [], coreVersion }] },
       pantry,
     )!;
     const miss = (of: typeof theCase) => {
@@ -45,7 +46,7 @@ describe('one weighed tray', () => {
   });
   it('a second tray begins where the first ended: nearer still, and surer', () => {
     const first = learned(1.25);
-    const knows = { what: 'ovenHeatFactor' as const, about: 'oven-a', value: first.value, sd: first.sd, bakeIds: [] };
+    const knows = { what: 'ovenHeatFactor' as const, about: 'oven-a', value: first.value, sd: first.sd, bakeIds: [], coreVersion };
     const again = bakeCaseFor(aFormula(), { ...kitchen, learned: [knows] }, pantry)!;
     const second = heatFromWeighing(again, { beforeG: 400, afterG: afterG(1.25), min: MIN });
     expect(second.value).toBeGreaterThan(first.value);

@@ -82,6 +82,7 @@ export type Learned = {
   readonly joint?: { readonly mean: readonly number[]; readonly covariance: readonly (readonly number[])[] };
   /** Kept, but not used: the prior is. */ readonly setAside?: boolean;
   /** Bakes before this moment are not counted: it was reset then. */ readonly since?: string;
+  /** The release that worked it out; left out: one before 1.11.0. */ readonly coreVersion?: string;
 };
 /** What a pie, a tart or a cake stands in. A ring or a tart tin has no slope: top and bottom are the same. */
 export const panFields = {
@@ -161,6 +162,21 @@ export type Kitchen = {
   readonly judgements?: Readonly<Partial<Record<JudgementName, number>>>;
 };
 
-/** What a kitchen has learned of one thing and uses; undefined for nothing, or for what was set aside. */
+/** Values that correct the model of the oven: they say nothing of another model. */
+const ofOvenModel: readonly Learned['what'][] = ['oven', 'ovenHeatFactor', 'crisp', 'tender', 'lift'];
+/** The first release with today's model of the oven. */
+const OVEN_MODEL_SINCE = '1.11.0';
+
+/** Whether it was learned with a model of the oven that is not today's: it is kept, not used, and worked out anew from its bakes. */
+export const isOutdated = ({ what, coreVersion }: Learned): boolean =>
+  ofOvenModel.includes(what) && (coreVersion === undefined || isBefore(coreVersion, OVEN_MODEL_SINCE));
+
+function isBefore(release: string, other: string): boolean {
+  const [a, b] = [release, other].map((one) => one.split('.').map(Number)) as [number[], number[]];
+  const i = a.findIndex((part, n) => part !== b[n]);
+  return i >= 0 && a[i]! < b[i]!;
+}
+
+/** What a kitchen has learned of one thing and uses; undefined for nothing, and for what was set aside or learned with another model. */
 export const learnedOf = ({ learned }: Pick<Kitchen, 'learned'>, what: Learned['what'], about: string): Learned | undefined =>
-  learned.find((one) => one.what === what && one.about === about && one.setAside !== true);
+  learned.find((one) => one.what === what && one.about === about && one.setAside !== true && !isOutdated(one));

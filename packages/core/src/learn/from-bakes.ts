@@ -4,7 +4,8 @@ import { learnedOven } from './oven.js';
 import { learningDoubts } from './true-bakes.js';
 import { goodsLearning } from '../facts/learning.js';
 import { textureWeights } from '../facts/texture.js';
-import { crispnessAt, packOf } from '../keep/keep.js';
+import { packOf } from '../keep/keep.js';
+import { biteAt } from '../outlook/outlook.js';
 import { onCurve } from '../math/interpolate.js';
 import { learnedFactor, learnedLayerFloor, learnedPack } from './goods.js';
 import { learnedTexture } from './texture.js';
@@ -158,7 +159,7 @@ export function goodsFromBakes(familyId: string, bakes: readonly RecordedBake[],
       const days = later.after;
       const { curve } = evaluation.keep.result;
       const { crisp, step } = textureWeights.values.crispness;
-      const pointsAt = (day: number) => (crisp[0] * crispnessAt(onCurve(curve.days, curve.activity, day))) / step;
+      const pointsAt = (day: number) => (crisp[0] * biteAt(onCurve(curve.days, curve.activity, day))) / step;
       const reading = { bakeId, seen: (later.crisp - dots.crisp) * 2.5, forecast: (leak: number) => pointsAt(days * leak) - pointsAt(0) };
       kept.set(pack, [...(kept.get(pack) ?? []), reading]);
     }

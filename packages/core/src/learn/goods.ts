@@ -1,3 +1,4 @@
+import { coreVersion } from '../core-version.js';
 import { goodsLearning, trueBakes } from '../facts/learning.js';
 import { layerFloors } from '../facts/laminating.js';
 import { ratingNoise } from '../facts/texture.js';
@@ -32,6 +33,7 @@ export function learnedFactor(what: 'lift' | 'spread', familyId: string, reading
   return {
     what,
     about: familyId,
+    coreVersion,
     value: Math.max(LEAST, 1 + after.mean[0]!),
     sd: sdsOf(after)[0]!,
     priorValue: 1,

@@ -1,3 +1,5 @@
+import { coreVersion } from '../core-version.js';
+import { isOutdated } from '../document/kitchen.js';
 import { demoCrackerV2, demoKitchen, demoLots } from '../demo/seeded-crackers.js';
 import { bakeCaseFor, evaluate } from '../evaluate.js';
 import { publishedIngredients } from '../ingredient/published.js';
@@ -131,9 +133,18 @@ describe('texture that dots teach', () => {
     expect(learned.value).toBeCloseTo(0.7934, 3);
     expect(learned.sd).toBeCloseTo(1 / Math.sqrt(1 + 0.6575), 3);
   });
+  it('what was learned with another model of the oven is kept and not used', () => {
+    const old: Learned = { what: 'tender', about: 'cracker_savoury', value: -0.8, sd: 0.3, bakeIds: ['a'] };
+    const under = (one: Learned) => evaluate(formula, taught(one), pantry).outlook!.taught.tender;
+    expect(
+      [old, { ...old, coreVersion: '1.9.2' }, { ...old, coreVersion: '1.11.0' }, { ...old, coreVersion: '1.12.0' }].map(under),
+    ).toEqual([0, 0, -0.8, -0.8]);
+    // A thirst is the blend's: no oven stands in it.
+    expect(isOutdated({ ...old, what: 'thirstFactor' })).toBe(false);
+  });
   it('moves the Outlook of the family by what it learned, and says so', () => {
     const before = evaluate(formula, demoKitchen, pantry).outlook!;
-    const learned: Learned = { what: 'tender', about: 'cracker_savoury', value: -0.8, sd: 0.3, bakeIds: ['a'] };
+    const learned: Learned = { what: 'tender', about: 'cracker_savoury', value: -0.8, sd: 0.3, bakeIds: ['a'], coreVersion };
     const { tender, taught: added, crisp } = evaluate(formula, taught(learned), pantry).outlook!;
     expect(tender.value).toBeCloseTo(before.tender.value - 0.8, 6);
     expect(tender.basis).toBe('learned');

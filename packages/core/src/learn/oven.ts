@@ -1,3 +1,4 @@
+import { coreVersion } from '../core-version.js';
 import { bakeReadings, bakeSpread, dayToDay } from '../facts/oven.js';
 import { bakeUntilOver } from '../bake/doneness.js';
 import { BakeMarch } from '../bake/march.js';
@@ -87,6 +88,7 @@ export function learnedOven(ovenId: string, loads: readonly BakedLoad[]): Learne
   return {
     what: 'oven',
     about: ovenId,
+    coreVersion,
     value: at.mean[0]!,
     sd: sdsOf(at)[0]!,
     priorValue: 0,

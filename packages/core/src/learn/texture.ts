@@ -1,3 +1,4 @@
+import { coreVersion } from '../core-version.js';
 import { trueBakes } from '../facts/learning.js';
 import { familyMiddleSd, ratingNoise } from '../facts/texture.js';
 import { independent, sdsOf, updatedRobustly } from '../math/belief.js';
@@ -35,6 +36,7 @@ export function learnedTexture(what: 'crisp' | 'tender', familyId: string, rated
   return {
     what,
     about: familyId,
+    coreVersion,
     value: after.mean[0]!,
     sd: sdsOf(after)[0]!,
     priorValue: 0,

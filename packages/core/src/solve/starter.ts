@@ -7,6 +7,7 @@ import { usualFolds } from '../sheet/laminate.js';
 import { panFormOf } from '../pan/pan.js';
 import { pieRim } from '../facts/sheet.js';
 import { factorForPieces, scaled } from './scale.js';
+import { bakedWithin } from './usual-bake.js';
 import { blendPortions } from '../blend/blend.js';
 import { defaultMix, fatOfSchool } from '../dough/mix.js';
 import { rightPourG, waterGets, waterWants } from '../dough/water.js';
@@ -100,12 +101,13 @@ export function starterFormula(
     keep: {
       cool: [{ placeId: kitchen.places.find(({ kind }) => kind === 'rack')?.id ?? place?.id ?? '', min: 45 }],
       pack: crisp ? 'tightTin' : 'paperBag',
-      piecesPerPack: 12,
+      piecesPerPack: pan && !cups ? 1 : 12,
       sellWithinDays: crisp ? 7 : 1,
     },
   };
   const whole = (pan !== undefined && !cups) || family.first?.whole === true;
-  return settled(withCentre(family, whole ? forPans(first, kitchen, pantry) : first, { kitchen, pantry }, newKey), kitchen, pantry);
+  const made = withCentre(family, whole ? forPans(first, kitchen, pantry) : first, { kitchen, pantry }, newKey);
+  return settled(bakedWithin(made, { family, kitchen, pantry }), kitchen, pantry);
 }
 
 /** With as much in the middle as its pieces hold; a pantry that has none of it gets the dough alone. */

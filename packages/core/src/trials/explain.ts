@@ -148,8 +148,9 @@ function effectOf(before: Outlook, after: Outlook | null, axis: Axis): readonly 
   let [sum, variance] = [0, LEAST_SD ** 2];
   for (const name of names) {
     const moved = termOf(after, name) - termOf(before, name);
-    const [weight, sd] = textureWeights.values[name][axis === 'crisp' ? 'crisp' : 'firm'];
     sum += moved;
+    // What is raw or burnt has no weight of its own: half of what it takes away may be more or less.
+    const [weight, sd] = name === 'raw' || name === 'burnt' ? [2, 1] : textureWeights.values[name][axis === 'crisp' ? 'crisp' : 'firm'];
     variance += weight === 0 ? 0 : ((moved * sd) / weight) ** 2;
   }
   return [sum, Math.sqrt(variance)];

@@ -201,14 +201,6 @@ const checks: Record<string, (one: Case) => void> = {
     const { comp, moistureWet } = input as unknown as { comp: Partial<MakeUp>; moistureWet: number };
     near(glassTransitionC(solidsOf(perDry(makeUp(comp))), moistureWet / (1 - moistureWet)), wanted['Tg']!, tol);
   },
-  bake: ({ input, expect: wanted, tol }) => {
-    const { trajectory } = new BakeMarch(24).run(asReferred(specOf(input as unknown as CaseBake)));
-    const x = last(trajectory.moistureX);
-    expect(Math.abs(x - wanted['X']!) / (wanted['X0']! - wanted['X']!)).toBeLessThan(tol['lossRel']!);
-    expect(Math.abs(last(trajectory.middleC) - wanted['Tcore']!)).toBeLessThan(tol['T']!);
-    expect(Math.abs(last(trajectory.browningTop) - wanted['Btop']!)).toBeLessThan(tol['B']!);
-    expect(Math.abs(last(trajectory.browningBase) - wanted['Bbot']!)).toBeLessThan(tol['B']!);
-  },
   compareBake: ({ input, expect: wanted }) => {
     const { base, change } = input as unknown as { base: CaseBake & { done: { mw: number; col: number } }; change: Partial<CaseBake> };
     const change01 = doneMin({ ...base, ...change }) / doneMin(base) - 1;

@@ -45,6 +45,8 @@ const termWords: Record<string, string> = {
   gas: 'lift',
   moisture: 'moisture left',
   crispness: 'dryness',
+  raw: 'raw in the middle',
+  burnt: 'burnt',
 };
 
 /** Where it lands between soft and crisp, firm and tender: the draft with its spread, the saved version, the real bakes. */

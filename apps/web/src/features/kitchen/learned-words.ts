@@ -1,4 +1,4 @@
-import { families, type Kitchen, type Learned } from '@north-leaf/core';
+import { families, isOutdated, type Kitchen, type Learned } from '@north-leaf/core';
 import { DateTime } from 'luxon';
 
 const names: Readonly<Record<Learned['what'], string>> = {
@@ -65,8 +65,13 @@ export function learnedRows({ what, priorValue, priorSd, value, sd, joint }: Lea
   return [{ of: 'Moves the forecast, of 10, by', before: `0 ± ${(priorSd ?? 0).toFixed(1)}`, now: `${signed(value)} ± ${sd.toFixed(1)}` }];
 }
 
-/** From how many bakes, and when they were. */
-export function learnedFrom({ bakeIds, firstAt, lastAt, from }: Learned, { zone }: Kitchen): string {
+/** From how many bakes, and when they were; whether it still counts. */
+export function learnedFrom(learned: Learned, { zone }: Kitchen): string {
+  const { what, bakeIds, firstAt, lastAt, from } = learned;
+  if (isOutdated(learned))
+    return what === 'ovenHeatFactor'
+      ? 'Weighed under the oven model before this one: not used. Weigh a tray again.'
+      : 'Learned under the oven model before this one: not used. It is worked out anew from your bakes.';
   if (bakeIds.length === 0) return from ?? 'Begun anew: no bake since then.';
   const day = (at: string) => DateTime.fromISO(at, { zone }).toFormat('d LLL yyyy');
   const many = `From ${bakeIds.length} ${bakeIds.length === 1 ? 'bake' : 'bakes'}`;
