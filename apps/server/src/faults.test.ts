@@ -103,3 +103,24 @@ it('what was to be learned when the server was killed is learned, once, by the n
   await owner.end();
   expect({ before: before > 0, after }).toEqual({ before: true, after: 0 });
 }, 90_000);
+
+it('what was learned with another model of the oven is worked out anew when the server starts', async () => {
+  const owner = new Client({ connectionString: ownerUrl });
+  await owner.connect();
+  const stale = { what: 'crisp', about: 'cracker_savoury', value: 3, sd: 0.1, bakeIds: ['of another model'] };
+  await owner.query(`UPDATE kitchens SET document = jsonb_set(document, '{learned}', (document->'learned') || $1::jsonb)`, [
+    JSON.stringify([stale]),
+  ]);
+  await first.stop('SIGKILL');
+  await first.start();
+  const held = async () => {
+    const { rows } = await owner.query<{ learned: { what: string; value: number; coreVersion?: string }[] }>(
+      `SELECT document->'learned' AS learned FROM kitchens`,
+    );
+    return rows[0]!.learned.filter(({ what }) => what === 'crisp');
+  };
+  for (let i = 0; i < 150 && (await held()).some(({ value }) => value === 3); i++) await rest(100);
+  const now = await held();
+  await owner.end();
+  expect(now.filter(({ value, coreVersion }) => value === 3 || coreVersion === undefined)).toEqual([]);
+}, 90_000);

@@ -34,6 +34,7 @@ const plannedLook = nested<PlannedLook>({
   atMin: Joi.number().min(0.5).max(600),
   topTone: Joi.number().min(1).max(8),
   baseTone: Joi.number().min(1).max(8),
+  rimTone: tone(),
   moistureShare: Joi.number().min(0).max(1),
   coldestC: Joi.number().min(-30).max(300),
   doneShare: Joi.number().min(0).max(1),

@@ -2,7 +2,8 @@ import { InputError, within } from '../errors.js';
 import { isInOven } from '../dough/goes-on.js';
 import { learnedOf } from '../document/kitchen.js';
 import { judged, judgements } from '../facts/judgements.js';
-import { browningWeights, handlingMin, heatUp } from '../facts/oven.js';
+import { leafLift } from '../facts/laminating.js';
+import { bakeKinds, browningWeights, handlingMin, heatUp } from '../facts/oven.js';
 import { fillingInPiece } from './filling.js';
 import { ovenOf, ovenSpreadC } from './oven.js';
 import { browningFactorOf, compileBake, nudged } from './problem.js';
@@ -154,10 +155,12 @@ export function bakeSpecOf(
   const { lidMm } = sheet.body;
   const kind = bakeKindOf(family, dough);
   const fat = dough.rollIn?.fat ?? dough.solidFat;
+  const { lift } = bakeKinds.values[kind];
   const acrossMm = pan ? 0.5 * (pan.topMm + pan.bottomMm) : sheet.acrossMm * spread;
   return {
     makeUp: sheet.makeUp,
     kind,
+    ...(lift === undefined ? {} : { kindFacts: { lift: 1 + (lift - 1) * leavesWhole(sheet) } }),
     thicknessMm: sheet.body.heightMm / spread ** 2,
     acrossMm,
     ...(inPan ? { recessed: filling === null } : { pitchMm: sheet.acrossMm + sheet.gapMm }),
@@ -196,6 +199,15 @@ export function bakeSpecOf(
       handlingMin: handledBefore(formula, i),
     })),
   };
+}
+
+/** How well the leaves of a laminated piece part, 0 to 1: few lift less, those too thin to stand run together. */
+function leavesWhole({ laminate }: SheetResult): number {
+  if (!laminate) return leafLift.values.least;
+  const { wholeFromFatLayers, power, thinUm, wholeUm, least } = leafLift.values;
+  const many = Math.min(1, (laminate.layers.fatLayers / wholeFromFatLayers) ** power);
+  const part = Math.min(1, Math.max(0, (laminate.doughUm - thinUm) / (wholeUm - thinUm)));
+  return many * (least + (1 - least) * part * part * (3 - 2 * part));
 }
 
 /** The same bake with what this kitchen judges otherwise than we do. */

@@ -62,6 +62,7 @@ export function expectedAt(
       atMin: min,
       topTone: tone(course.browningTop, min),
       baseTone: tone(course.browningBase, min),
+      rimTone: Math.max(tone(course.browningTop, min), tone(course.browningRim, min)),
       moistureShare: x / (1 + x),
       coldestC: at(course.coldestC, min),
       doneShare: samples.length === 0 ? 0 : samples.filter(({ doneMin }) => doneMin <= min).length / samples.length,

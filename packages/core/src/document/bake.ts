@@ -40,6 +40,7 @@ export type PlannedLook = {
   /** From the door shut. */ readonly atMin: number;
   readonly topTone: number;
   readonly baseTone: number;
+  /** Of the rim of a piece that stands free; left out in looks planned before 1.11.0. */ readonly rimTone?: number;
   readonly moistureShare: number;
   readonly coldestC: number;
   /** Of the bakes that could happen, those done by then. */ readonly doneShare: number;

@@ -168,8 +168,11 @@ const ofOvenModel: readonly Learned['what'][] = ['oven', 'ovenHeatFactor', 'cris
 const OVEN_MODEL_SINCE = '1.11.0';
 
 /** Whether it was learned with a model of the oven that is not today's: it is kept, not used, and worked out anew from its bakes. */
-export const isOutdated = ({ what, coreVersion }: Learned): boolean =>
-  ofOvenModel.includes(what) && (coreVersion === undefined || isBefore(coreVersion, OVEN_MODEL_SINCE));
+export const isOutdated = ({ what, coreVersion }: Learned): boolean => ofOvenModel.includes(what) && !hasTodaysOven(coreVersion);
+
+/** Whether a release worked bakes out with the model of the oven that this one has. */
+export const hasTodaysOven = (coreVersion: string | undefined): boolean =>
+  coreVersion !== undefined && !isBefore(coreVersion, OVEN_MODEL_SINCE);
 
 function isBefore(release: string, other: string): boolean {
   const [a, b] = [release, other].map((one) => one.split('.').map(Number)) as [number[], number[]];

@@ -7,6 +7,13 @@ export const layerFloors = table(
   'judgement',
   'no gluten film holds it, swollen starch and gum do, and flour grains are 100 to 200 um; kitchens do go further, five letter folds in a 5 mm sheet',
 );
+/** How far leaves part in the oven, of what whole ones do. */
+export const leafLift = table(
+  { wholeFromFatLayers: 40, power: 0.3, thinUm: 5, wholeUm: 60, least: 0.3 },
+  'layers, power, um of dough layer, share',
+  'judgement',
+  'few thick leaves lift less than many, and leaves too thin to stand run together: common practice, no source; sizes judgement',
+);
 export const slabUnlike = fact(
   2,
   'thicker over thinner',

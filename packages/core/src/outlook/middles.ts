@@ -94,8 +94,8 @@ export const middles: Readonly<Record<string, Readonly<Record<MiddleFeature, num
     protein: 0.03972,
     starch: 0.48,
     fibre: 0.05319,
-    thickness: 24,
-    gas: 0.9134,
+    thickness: 21.78,
+    gas: 0.9045,
   },
   croissant: {
     fat: 0.4807,

@@ -13,6 +13,7 @@ export type BakedPoint = { readonly number: number; readonly version: number; re
 type Props = {
   readonly outlook: Outlook | null;
   readonly savedOutlook: Outlook | null;
+  /** Worked out by a model of the oven that is not today's: it is not to be held against the draft. */ readonly savedByAnother: boolean;
   readonly version: number;
   readonly changed: boolean;
   readonly baked: readonly BakedPoint[];
@@ -50,7 +51,8 @@ const termWords: Record<string, string> = {
 };
 
 /** Where it lands between soft and crisp, firm and tender: the draft with its spread, the saved version, the real bakes. */
-export function OutlookField({ outlook, savedOutlook, version, changed, baked, stale }: Props) {
+export function OutlookField({ outlook, savedOutlook: stored, savedByAnother, version, changed, baked, stale }: Props) {
+  const savedOutlook = savedByAnother ? null : stored;
   const { palette } = useTheme();
   const frame = useId();
   return (
@@ -142,7 +144,13 @@ export function OutlookField({ outlook, savedOutlook, version, changed, baked, s
         </span>
         {changed && (
           <span>
-            <LeafKey /> v{version}
+            {!savedByAnother ? (
+              <>
+                <LeafKey /> v{version}
+              </>
+            ) : (
+              `v${version}: worked out by an older model, not shown`
+            )}
           </span>
         )}
         <span>○ {baked.length === 0 ? 'no bakes yet' : `baked (${baked.length})`}</span>

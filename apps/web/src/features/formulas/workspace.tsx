@@ -7,7 +7,7 @@ import Button from '@mui/material/Button';
 import IconButton from '@mui/material/IconButton';
 import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
-import { stageNames, type Finding, type Kitchen, type Pantry, type StageName } from '@north-leaf/core';
+import { hasTodaysOven, stageNames, type Finding, type Kitchen, type Pantry, type StageName } from '@north-leaf/core';
 import type { FormulaDetail, FormulaVersion } from '@north-leaf/contracts';
 import { Link } from 'react-router';
 import { usePreferences } from '../../platform/preferences';
@@ -146,6 +146,7 @@ export function Workspace({ detail, saved, stage, onStage, kitchen, pantry }: Pr
           <OutlookField
             outlook={evaluation?.outlook ?? null}
             savedOutlook={saved.evaluation.outlook}
+            savedByAnother={!hasTodaysOven(saved.coreVersion)}
             version={saved.version}
             changed={changes.length > 0}
             baked={baked}

@@ -11,7 +11,7 @@ import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
 import { Link } from 'react-router';
-import { dialWords, learnedOf, type BakeStep, type Formula, ovenKindWords } from '@north-leaf/core';
+import { dialWords, learnedOf, type BakeResult, type BakeStep, type Formula, ovenKindWords } from '@north-leaf/core';
 import { Choice } from '../../../ui/choice';
 import { FieldRow } from '../../../ui/field-row';
 import { LearnedHere } from '../../kitchen/doors';
@@ -31,6 +31,22 @@ export function BakeBoard() {
     <Board question={stageQuestions.bake} set={<BakeSettings looks={looks} />}>
       <BakePicture looks={looks} />
     </Board>
+  );
+}
+
+/** When this bake counts as done, in words; each of it can be set below. */
+function DoneWords({ result }: { result: BakeResult }) {
+  const { coreC, mustDry, dryBelowShare, goldenFromTone, startsDark, filling } = result;
+  const asked = [
+    ...(goldenFromTone > 1 ? [startsDark ? 'its rim a shade darker' : `rim or faces golden, tone ${goldenFromTone.toFixed(1)}`] : []),
+    ...(coreC === null ? [] : [`${filling ? 'filling and dough' : 'middle'} at ${Math.round(coreC)} °C`]),
+    ...(mustDry ? [`dry to ${(dryBelowShare * 100).toFixed(1)} %`] : []),
+  ];
+  return (
+    <Box sx={{ fontSize: 13, color: 'text.secondary', pt: 1 }} data-testid="done-words">
+      Done here means: {asked.join(', ') || 'as set below'}.
+      {startsDark && ' This dough is dark before it bakes: go by its middle or its dryness, colour tells little.'}
+    </Box>
   );
 }
 
@@ -243,6 +259,7 @@ function BakeSettings({ looks }: { looks: ReturnType<typeof useLooks> }) {
           width={160}
         />
       </FieldRow>
+      {result && <DoneWords result={result} />}
       {result && <Looks {...looks} goldenFromTone={result.goldenFromTone} coreC={result.coreC} dryBelowShare={result.dryBelowShare} />}
       <FieldRow label={thick && !result?.mustDry ? 'Or done by moisture' : 'Done when moisture is'}>
         {bake.done.moistureShare === undefined ? (

@@ -67,7 +67,7 @@ export function BakePicture({ looks }: { looks: ReturnType<typeof useLooks> }) {
           label={`moisture ± ${Math.max(0.1, result.endMoisture.sd * 100).toFixed(1)}`}
           value={`${(end.moistureShare * 100).toFixed(1)} %`}
         />
-        <Fact label="tone, top / base" value={`${end.topTone.toFixed(1)} / ${end.baseTone.toFixed(1)}`} />
+        <Fact label="tone, top / rim / base" value={`${end.topTone.toFixed(1)} / ${end.rimTone.toFixed(1)} / ${end.baseTone.toFixed(1)}`} />
         {result.spreadRatio > 1.01 ? (
           <Fact label="as wide as it went in" value={`${result.spreadRatio.toFixed(1)} ×`} />
         ) : (

@@ -72,9 +72,9 @@ function Tone({ tone }: { tone: number }) {
 function Plan({ study, goldenFromTone, coreC, dryBelowShare, onNotYet }: Props & { study: LooksStudy; onNotYet: (min: number) => void }) {
   const { palette } = useTheme();
   const { looks, done, caughtShare, looksCostMin } = study;
-  const see = ({ topTone, baseTone, moistureShare, coldestC }: LooksStudy['looks'][number]) => {
+  const see = ({ topTone, baseTone, rimTone = topTone, moistureShare, coldestC }: LooksStudy['looks'][number]) => {
     if (coreC !== null && coldestC < coreC - 1) return `core ${Math.round(coldestC)} °C, still setting`;
-    if (Math.max(topTone, baseTone) < goldenFromTone - 0.2) return 'paler than it should be';
+    if (Math.max(topTone, baseTone, rimTone) < goldenFromTone - 0.2) return 'paler than it should be';
     if (coreC === null && moistureShare > dryBelowShare) return 'golden, bends when cool';
     return coreC === null ? 'golden, snaps when cool' : `golden, core ${Math.round(coldestC)} °C`;
   };
