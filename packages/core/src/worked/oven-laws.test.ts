@@ -1,0 +1,65 @@
+import { bakeUntilOver } from '../bake/doneness.js';
+import { BakeMarch } from '../bake/march.js';
+import { browningFactorOf, nudged } from '../bake/problem.js';
+import { bakeCaseFor, evaluate } from '../evaluate.js';
+import { families } from '../facts/families.js';
+import { perDry } from '../matter/make-up.js';
+import { bakedSolids, solidsOf, waterActivity } from '../matter/sorption.js';
+import { referenceFormula, referencePantry } from '../solve/reference.js';
+import { referenceKitchen } from '../solve/reference-kitchen.js';
+import { resultOf } from './a-formula.js';
+import type { BakeNudge } from '../bake/problem.js';
+
+const march = new BakeMarch(24);
+const each = Object.values(families).map((family) => {
+  const first = referenceFormula(family);
+  return [family.name, { family, first, baking: bakeCaseFor(first, referenceKitchen, referencePantry)! }] as const;
+});
+
+// Directions: physical, and common practice; no source.
+describe('the oven over all families', () => {
+  const timesOf = ({ baking: { problem, rule } }: (typeof each)[number][1], by: BakeNudge) =>
+    bakeUntilOver(march, nudged(problem, by), rule, { longestMin: 90 }).times;
+  const doneMin = (of: (typeof each)[number][1], by: BakeNudge) => timesOf(of, by).doneMin!;
+
+  it.each(each)('%s: thicker is later, cooler is later, browning slower is never sooner', (_name, of) => {
+    const now = doneMin(of, {});
+    expect(doneMin(of, { thicknessShare: 0.08 })).toBeGreaterThan(now);
+    expect(doneMin(of, { ovenC: -8 })).toBeGreaterThan(now);
+    expect(doneMin(of, { browningLog: -0.1 })).toBeGreaterThanOrEqual(now);
+  });
+  it.each(each)('%s: wetter dries later', (_name, of) => {
+    const { problem } = of.baking;
+    const dryX = 0.5 * problem.layers[problem.main]!.startX;
+    const dry = (by: BakeNudge) =>
+      bakeUntilOver(march, nudged(problem, by), { golden: 0, dark: 0, dryX }, { longestMin: 180 }).times.dryMin!;
+    expect(dry({ waterOfDough: 0.02 })).toBeGreaterThan(dry({}));
+  });
+  it.each(each)('%s: no jump over 3 %% for 1 %% more of its thickness or a kelvin', (_name, of) => {
+    for (const step of [(i: number) => ({ thicknessShare: 0.01 * i }), (i: number) => ({ ovenC: i })]) {
+      const course = [-3, -2, -1, 0, 1, 2, 3].map((i) => doneMin(of, step(i)));
+      course.slice(1).forEach((min, i) => expect(Math.abs(min / course[i]! - 1)).toBeLessThan(0.03));
+    }
+  });
+  it('more sugar, protein, reducing sugar or free soda is darker', () => {
+    const { makeUp } = resultOf(evaluate(each[0]![1].first, referenceKitchen, referencePantry), 'sheet');
+    const sweeter = { ...makeUp, sugar: makeUp.sugar + 0.05, starch: makeUp.starch - 0.05 };
+    const richer = { ...makeUp, protein: makeUp.protein + 0.05, starch: makeUp.starch - 0.05 };
+    const plain = browningFactorOf(makeUp, {});
+    for (const more of [
+      browningFactorOf(sweeter, {}),
+      browningFactorOf(richer, {}),
+      browningFactorOf(makeUp, { reducingShare: 0.05 }),
+      browningFactorOf(makeUp, { soda: 0.5 }),
+      browningFactorOf(makeUp, { wash: true }),
+    ])
+      expect(more).toBeGreaterThan(plain);
+  });
+  it.each(each)('%s: its window of water activity is that of its moisture, by the law that Keep reads', (_name, { family, first }) => {
+    const { makeUp } = resultOf(evaluate(first, referenceKitchen, referencePantry), 'sheet');
+    const solids = bakedSolids(solidsOf(perDry(makeUp)));
+    family.finalMoisturePercent.forEach((percent, i) =>
+      expect(Math.abs(waterActivity(solids, percent / (100 - percent)) - family.finalAw[i]!)).toBeLessThan(0.025),
+    );
+  });
+});
