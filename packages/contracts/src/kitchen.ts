@@ -19,11 +19,12 @@ export const nameBodySchema: Joi.ObjectSchema<NameBody> = bodyOf<NameBody>({ ing
 
 export const guestBodySchema: Joi.ObjectSchema<Guest> = schemaOf(guestFields);
 
-export type AirBody = { readonly humidityShare: number; readonly roomC: number };
+export type AirBody = { readonly humidityShare: number; readonly roomC: number; readonly altitudeM?: number };
 /** The kitchen's air today: flour is as damp as it, dough as warm. */
 export const airBodySchema: Joi.ObjectSchema<AirBody> = bodyOf<AirBody>({
   humidityShare: Joi.number().min(0.05).max(0.98),
   roomC: Joi.number().min(0).max(45),
+  altitudeM: Joi.number().min(0).max(5000).optional(),
 });
 
 export type MatBody = { readonly widthMm: number; readonly lengthMm: number };

@@ -5,6 +5,7 @@ import { chillStage } from './chill/chill.js';
 import { doughStage } from './dough/dough.js';
 import { InputError } from './errors.js';
 import { families } from './facts/families.js';
+import { familyAt } from './facts/family-at.js';
 import { stateOf, worstFirst } from './findings/finding.js';
 import { learnedOf } from './document/kitchen.js';
 import { keepStage } from './keep/keep.js';
@@ -127,7 +128,7 @@ export function bakeCaseFor(formula: Formula, kitchen: Kitchen, pantry: Pantry):
 /** null for a family that nobody knows: every stage then waits for it. */
 function caseOf(formula: Formula, kitchen: Kitchen, pantry: Pantry): Case | null {
   const family = families[formula.family];
-  return family ? { formula, family, kitchen, pantry } : null;
+  return family ? { formula, family: familyAt(family, kitchen.altitudeM), kitchen, pantry } : null;
 }
 
 function blendAndDough(theCase: Case | null, stage: StageRunner): Pick<Evaluation, 'blend' | 'dough'> {

@@ -53,10 +53,11 @@ export class KitchenService {
     }));
   }
 
-  /** Today's air; benches and racks stand in it, so they are as warm. */
-  setAir({ humidityShare, roomC }: AirBody): Promise<Kitchen> {
+  /** Today's air; benches and racks stand in it, so they are as warm. How high the kitchen lies stays where it is not said. */
+  setAir({ humidityShare, roomC, altitudeM }: AirBody): Promise<Kitchen> {
     return this.change((kitchen) => ({
       ...kitchen,
+      ...(altitudeM === undefined ? {} : { altitudeM }),
       humidityShare,
       roomC,
       places: kitchen.places.map((place) => (place.kind === 'bench' || place.kind === 'rack' ? { ...place, atC: roomC } : place)),

@@ -1,4 +1,4 @@
-import { fahrenheitOf, inchesOf, ouncesOf, type QuantityKind } from '@north-leaf/core';
+import { fahrenheitOf, feetOf, inchesOf, ouncesOf, type QuantityKind } from '@north-leaf/core';
 import type { UnitSystem } from '../platform/preferences';
 
 type Shown = { readonly unit: string; readonly of: (value: number) => number; readonly digits: (value: number) => number };
@@ -6,6 +6,7 @@ const grams: Shown = { unit: 'g', of: (g) => g, digits: () => 1 };
 const shown: Record<QuantityKind, Record<UnitSystem, Shown>> = {
   mass: { metric: grams, imperial: { unit: 'oz', of: ouncesOf, digits: (oz) => (oz < 10 ? 2 : 1) } },
   length: { metric: { unit: 'mm', of: (mm) => mm, digits: () => 1 }, imperial: { unit: 'in', of: inchesOf, digits: () => 3 } },
+  height: { metric: { unit: 'm', of: (m) => m, digits: () => 0 }, imperial: { unit: 'ft', of: feetOf, digits: () => 0 } },
   temperature: { metric: { unit: '°C', of: (c) => c, digits: () => 1 }, imperial: { unit: '°F', of: fahrenheitOf, digits: () => 0 } },
   percent: { metric: { unit: '%', of: (v) => v, digits: () => 1 }, imperial: { unit: '%', of: (v) => v, digits: () => 1 } },
   minutes: { metric: { unit: 'min', of: (m) => m, digits: () => 1 }, imperial: { unit: 'min', of: (m) => m, digits: () => 1 } },

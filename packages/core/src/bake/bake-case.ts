@@ -2,6 +2,8 @@ import { InputError, within } from '../errors.js';
 import { isInOven } from '../dough/goes-on.js';
 import { learnedOf } from '../document/kitchen.js';
 import { judged, judgements } from '../facts/judgements.js';
+import { boilsAtC, pressureAt } from '../matter/pressure.js';
+import { underBoiling } from '../facts/altitude.js';
 import { leafLift } from '../facts/laminating.js';
 import { bakeKinds, browningWeights, handlingMin, heatUp } from '../facts/oven.js';
 import { fillingInPiece } from './filling.js';
@@ -54,7 +56,7 @@ export function bakeCaseOf(theCase: Case, dough: DoughResult, sheet: SheetResult
   checkSteps(formula);
   const oven = ovenOf(kitchen, formula.bake.ovenId);
   const filling = fillingInPiece(formula, kitchen, dough, sheet);
-  const limits = limitsOf(formula, family, filling);
+  const limits = limitsOf(formula, family, filling, kitchen.altitudeM);
   const heat = heatFactorOf(kitchen, oven);
   const believed = learnedOf(kitchen, 'oven', oven.id)?.joint;
   const asWritten = lifted(
@@ -113,12 +115,14 @@ export type BakeLimits = {
 };
 
 /** Dry, through and golden as the formula says, else as its family does; too dark by the family. */
-export function limitsOf(formula: Formula, family: Family, filling: FillingInPiece | null = null): BakeLimits {
+export function limitsOf(formula: Formula, family: Family, filling: FillingInPiece | null, altitudeM = 0): BakeLimits {
   const { done } = formula.bake;
   if (done.moistureShare !== undefined) within('bake.done.moistureShare', done.moistureShare, 0.005, 0.6, '(share)');
   if (done.tone !== undefined) within('bake.done.tone', done.tone, 1, 8, '(tone)');
   if (done.coreC !== undefined) within('bake.done.coreC', done.coreC, 60, 105, 'C');
-  const coreC = done.coreC ?? (filling ? Math.max(filling.setsC, family.doneCoreC ?? 0) : family.doneCoreC) ?? null;
+  const asked = done.coreC ?? (filling ? Math.max(filling.setsC, family.doneCoreC ?? 0) : family.doneCoreC) ?? null;
+  // High up nothing moist gets as hot as at the sea: what is asked for lies within reach.
+  const coreC = asked === null || altitudeM <= 0 ? asked : Math.min(asked, boilsAtC(pressureAt(altitudeM)) - underBoiling.value);
   return {
     // What is thin goes on drying while it cools: cookies and crackers may leave the oven at the top of their window.
     dryBelowShare: done.moistureShare ?? family.finalMoisturePercent[family.kind === 'cookie' || family.kind === 'cracker' ? 2 : 1] / 100,
@@ -178,6 +182,7 @@ export function bakeSpecOf(
         }
       : {}),
     startC: sheet.pieceC,
+    pressurePa: pressureAt(kitchen.altitudeM ?? 0),
     tray: material,
     layer: bake.layer,
     traysAtOnce: bake.traysAtOnce,

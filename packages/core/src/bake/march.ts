@@ -1,8 +1,9 @@
+import { atmosphere } from '../facts/altitude.js';
 import { browning } from '../facts/oven.js';
 import { gasConstant } from '../matter/freezing.js';
 import { waterMolarMass } from '../matter/sorption.js';
 import { Slab } from './slab.js';
-import { ATMOSPHERE_PA, FROM_C, KELVINS, vapourPotentialPa } from './steam-tables.js';
+import { FROM_C, KELVINS, vapourPotentialPa } from './steam-tables.js';
 import { sorbedWaterHeatCapacity } from '../facts/thermal.js';
 import type { BakeProblem, SettingNumbers } from './problem.js';
 import type { Surroundings } from './slab.js';
@@ -127,7 +128,7 @@ export class BakeMarch {
         around.airC = airC;
         around.wallC = setting.wallC ?? airC;
       };
-      enter(around, setting);
+      enter(around, setting, p.pressurePa);
       const first = setting.covered ? 0 : 1;
       dt = Math.min(dt, g === 0 ? 0.5 : 2);
       surround(t);
@@ -292,16 +293,16 @@ export class BakeMarch {
 /** Heat reaches the rim of a free piece from above and from the side. */
 const rimOf = ({ rimShare }: BakeProblem, topC: number, airC: number): number => topC + rimShare * Math.max(0, airC - topC);
 
-function enter(around: Surroundings, setting: SettingNumbers): void {
+function enter(around: Surroundings, setting: SettingNumbers, pressurePa: number): void {
   around.covered = setting.covered;
   around.lifted = setting.lifted;
   around.intake = !setting.outside;
   around.convection = setting.convection;
   around.emissivity = setting.emissivity;
   const filmK = 0.5 * (setting.airC + 90) + 273.15;
-  const airDensity = 353 / filmK;
+  const airDensity = (353 / filmK) * (pressurePa / atmosphere.values.seaPa);
   around.vapour = ((setting.convection / (airDensity * 1015 * LEWIS_TO_TWO_THIRDS)) * waterMolarMass) / (gasConstant * filmK);
-  around.airPotential = vapourPotentialPa(setting.airVapourPa / ATMOSPHERE_PA);
+  around.airPotential = vapourPotentialPa(setting.airVapourPa / pressurePa, pressurePa);
 }
 
 const balanceOf = (

@@ -1,4 +1,5 @@
 import { InputError } from '../errors.js';
+import { atmosphere, convectionByDensity } from '../facts/altitude.js';
 import { lightness } from '../facts/colour.js';
 import { fatLatentHeat } from '../facts/fats.js';
 import {
@@ -69,6 +70,7 @@ export type BakeSpec = LayerSpec & {
   readonly layer: TrayLayer;
   readonly traysAtOnce?: 1 | 2;
   /** What lies on it where a setting is covered; weights on paper unless said. */ readonly cover?: Cover;
+  /** Of the air, Pa; that at the sea unless said. */ readonly pressurePa?: number;
   readonly browningFactor: number;
   /** CIELAB L* of the raw dough. */ readonly rawLightness?: number;
   /** What this oven's heat transfer is over that of its kind; 1 where nothing was weighed. */ readonly heatFactor?: number;
@@ -121,6 +123,7 @@ export type Layer = {
 export type BakeProblem = {
   /** Top first. */ readonly layers: readonly Layer[];
   /** Which layer is the dough. */ readonly main: number;
+  /** Of the air, Pa. */ readonly pressurePa: number;
   readonly trayCapacity: number;
   /** null: the tray is as hot as the oven. */ readonly trayStartC: number | null;
   readonly trayEmissivity: number;
@@ -162,6 +165,7 @@ export function compileBake(spec: BakeSpec): BakeProblem {
   return {
     layers: [...above, spec].map(compileLayer),
     main: above.length,
+    pressurePa: spec.pressurePa ?? atmosphere.values.seaPa,
     trayCapacity: tray.heatCapacity * (1 + fin),
     trayStartC: tray.preheated ? null : (spec.trayStartC ?? ROOM_TRAY_C),
     trayEmissivity: tray.emissivity,
@@ -319,7 +323,14 @@ export type Browners = { readonly soda?: number; readonly wash?: boolean; readon
 export const poreDiffusivity = vapourDiffusivity.value;
 
 /** The settings with what the door does: the first dip, the lag of a change, and the minutes on the table between two. */
-function settingsOf({ settings, traysAtOnce = 1, heatFactor = 1, coldStart }: BakeSpec): SettingNumbers[] {
+function settingsOf({
+  settings,
+  traysAtOnce = 1,
+  heatFactor = 1,
+  coldStart,
+  pressurePa = atmosphere.values.seaPa,
+}: BakeSpec): SettingNumbers[] {
+  const thinAir = (pressurePa / atmosphere.values.seaPa) ** convectionByDensity.value;
   const shade = traysAtOnce === 2 ? twoTrayFactors.values : { convection: 1, radiation: 1 };
   const { dropC, recoverS, stepS, handlingDropC } = doorDip.values;
   return settings.flatMap(({ airC, min, air, covered = false, handlingMin = 0 }, i) => {
@@ -332,7 +343,7 @@ function settingsOf({ settings, traysAtOnce = 1, heatFactor = 1, coldStart }: Ba
       airDropC: 0,
       lagS: i === 0 ? (coldStart?.recoverS ?? recoverS) : handled ? recoverS : stepS,
       wallC: i === 0 ? (coldStart ? null : airC) : handled ? 0.5 * (airC + before.airC) : null,
-      convection: ovenConvection.values[air] * shade.convection * heatFactor,
+      convection: ovenConvection.values[air] * shade.convection * heatFactor * thinAir,
       emissivity: productEmissivity.value * shade.radiation,
       airVapourPa: ovenVapourPressure.value,
       covered,

@@ -86,6 +86,7 @@ export class Slab {
   private dX: Float64Array;
   private withJacobian = false;
   private airPotential = 0;
+  private pressure = ATMOSPHERE_PA;
   private readonly dTdX: Float64Array;
   private readonly potential: Float64Array;
   private readonly dPdH: Float64Array;
@@ -158,6 +159,7 @@ export class Slab {
     withJacobian: boolean,
   ): void {
     const { layers } = p;
+    this.pressure = p.pressurePa;
     for (let n = 0; n < layers.length; n++) this.properties(layers[n]!, H, X, this.firstOf(n), this.lasts[n]!);
     dH.fill(0);
     dX.fill(0);
@@ -182,12 +184,15 @@ export class Slab {
     const { mass, temperature, capacity, activity, thickness, dTdX, potential, dPdH, dPdX, heatR, vapourR, liquidR, knot } = this;
     const { dryEnthalpy, isotherm, sorptionK, solidVolume, waterVolume, rawVolume, setFromC } = p;
     const { logRatio, cells: knots } = isotherm;
+    const { pressure } = this;
+    /** The tables are in atmospheres at the sea; thin air lets vapour diffuse faster. */
+    const thin = ATMOSPHERE / pressure;
     const perU = 1 / isotherm.stepU;
     const perSet = 1 / (p.setToC - setFromC);
     const rise = p.expansion - 1;
     const solidVK = solidVolume * p.solidConductivity;
     const waterVK = waterVolume * p.waterConductivity;
-    const halfOverVapour = (0.5 * 373) / (PORE_DIFFUSIVITY * p.vapourPath);
+    const halfOverVapour = (0.5 * 373) / (PORE_DIFFUSIVITY * thin * p.vapourPath);
     const halfOverLiquid = 0.5 / (liquidDiffusivity.values.at60C * p.liquidPath);
     const { stir, poreGlow } = p;
     for (let i = from; i <= to; i++) {
@@ -228,7 +233,7 @@ export class Slab {
       // Vapour potential and its derivatives by heat and water.
       const sat = SATURATION[k]! + past * (SATURATION_SLOPE[k]! + past * SATURATION_BEND[k]!);
       const satT = (SATURATION_SLOPE[k]! + 2 * past * SATURATION_BEND[k]!) / sat;
-      const y = a * sat;
+      const y = a * sat * thin;
       let slope: number;
       if (y < 1) {
         const zy = y * DRIVE_CELLS;
@@ -236,12 +241,12 @@ export class Slab {
         const part = zy - n;
         const bend = DRIVE_SLOPE[n + 1]! - DRIVE_SLOPE[n]!;
         slope = DRIVE_SLOPE[n]! + part * bend;
-        potential[i] = ATMOSPHERE * (DRIVE[n]! + (part * (DRIVE_SLOPE[n]! + 0.5 * part * bend)) / DRIVE_CELLS);
+        potential[i] = pressure * (DRIVE[n]! + (part * (DRIVE_SLOPE[n]! + 0.5 * part * bend)) / DRIVE_CELLS);
       } else {
         slope = BOILING_SLOPE;
-        potential[i] = ATMOSPHERE * (DRIVE[DRIVE_CELLS]! + (y - 1) * BOILING_SLOPE);
+        potential[i] = pressure * (DRIVE[DRIVE_CELLS]! + (y - 1) * BOILING_SLOPE);
       }
-      const pa = y * ATMOSPHERE * slope;
+      const pa = y * pressure * slope;
       const pT = pa * (aT + satT);
       dPdH[i] = pT / cp;
       dPdX[i] = pa * aX + pT * tX;
@@ -260,7 +265,7 @@ export class Slab {
       const a2 = a * a;
       const a4 = a2 * a2;
       const kelvin = t + KELVIN;
-      const gas = VAPOUR_K + poreGlow * kelvin * kelvin * kelvin + a4 * a4 * FREE_DIFFUSION * kelvin * (STEAM + STEAM_FALL * t) * pT;
+      const gas = VAPOUR_K + poreGlow * kelvin * kelvin * kelvin + a4 * a4 * FREE_DIFFUSION * thin * kelvin * (STEAM + STEAM_FALL * t) * pT;
       const gap = solid - gas;
       const conductivity = (solid * (2 * solid + gas - 2 * pores * gap)) / (2 * solid + gas + pores * gap);
       heatR[i] = (0.5 * depth) / (conductivity * stir);

@@ -41,11 +41,11 @@ for (let i = 0; i <= POTENTIAL_CELLS; i++) {
   if (i > 0) drive[i] = drive[i - 1]! + (driveSlope[i]! + driveSlope[i - 1]!) / (2 * POTENTIAL_CELLS);
 }
 
-/** The potential at y, in Pa. */
-export function vapourPotentialPa(y: number): number {
-  if (y >= 1) return ATMOSPHERE_PA * (drive[POTENTIAL_CELLS]! + (y - 1) * slopeAtBoiling);
+/** The potential at y under a pressure, in Pa. */
+export function vapourPotentialPa(y: number, pressurePa: number): number {
+  if (y >= 1) return pressurePa * (drive[POTENTIAL_CELLS]! + (y - 1) * slopeAtBoiling);
   const z = y * POTENTIAL_CELLS;
   const i = Math.floor(z);
   const f = z - i;
-  return ATMOSPHERE_PA * (drive[i]! + (f * driveSlope[i]! + 0.5 * f * f * (driveSlope[i + 1]! - driveSlope[i]!)) / POTENTIAL_CELLS);
+  return pressurePa * (drive[i]! + (f * driveSlope[i]! + 0.5 * f * f * (driveSlope[i + 1]! - driveSlope[i]!)) / POTENTIAL_CELLS);
 }

@@ -140,6 +140,7 @@ export type Kitchen = {
   readonly currency: string;
   readonly roomC: number;
   readonly humidityShare: number;
+  /** Above the sea, m; left out: near it. */ readonly altitudeM?: number;
   readonly glutenLimitMgPerKg: number;
   /** Whose rules its goods are sold under; left out: not said yet, and the strictest of them hold. */ readonly market?: Market;
   /** Nothing is sold: what is baked is eaten at home. */ readonly home?: boolean;

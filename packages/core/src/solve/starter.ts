@@ -14,6 +14,7 @@ import { rightPourG, waterGets, waterWants } from '../dough/water.js';
 import { doughDensity, holdBackShare } from '../facts/dough.js';
 import { compositionOf, portionOf } from '../ingredient/mixture.js';
 import { roundTo } from '../units/rounding.js';
+import { familyAt } from '../facts/family-at.js';
 import { firstOf, usual } from '../facts/usual.js';
 import type { BakeStep, BlendRow, Formula, Part, Row, Shape } from '../document/formula.js';
 import type { Kitchen, Pan } from '../document/kitchen.js';
@@ -32,11 +33,12 @@ const BLEND_G = 300;
  * Source   targets of facts/families; water by the water rule; flours, starches and the size of a piece are our choice.
  */
 export function starterFormula(
-  family: Family,
+  usualFamily: Family,
   name: string,
   { kitchen, pantry }: Pick<Case, 'kitchen' | 'pantry'>,
   newKey: () => string,
 ): Formula {
+  const family = familyAt(usualFamily, kitchen.altitudeM);
   const oven = kitchen.ovens[0];
   // What is thick bakes long: on a bright tray its base has time.
   const thick = family.doneCoreC !== undefined || family.thicknessMm[1] >= 10;

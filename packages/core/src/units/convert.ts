@@ -1,13 +1,15 @@
 /** Kinds of quantity the baker sees; the core holds one unit of each. */
-export type QuantityKind = 'mass' | 'length' | 'temperature' | 'percent' | 'minutes';
+export type QuantityKind = 'mass' | 'length' | 'height' | 'temperature' | 'percent' | 'minutes';
 
 const GRAMS_PER_OUNCE = 28.349523125;
 const MM_PER_INCH = 25.4;
+const M_PER_FOOT = 0.3048;
 
 export const ouncesOf = (g: number): number => g / GRAMS_PER_OUNCE;
 export const gramsOf = (oz: number): number => oz * GRAMS_PER_OUNCE;
 export const inchesOf = (mm: number): number => mm / MM_PER_INCH;
 export const mmOf = (inches: number): number => inches * MM_PER_INCH;
+export const feetOf = (m: number): number => m / M_PER_FOOT;
 export const fahrenheitOf = (c: number): number => (c * 9) / 5 + 32;
 export const celsiusOf = (f: number): number => ((f - 32) * 5) / 9;
 
@@ -23,6 +25,10 @@ const readers: Record<QuantityKind, readonly Reader[]> = {
     { pattern: /^mm$/, toCore: (v) => v },
     { pattern: /^cm$/, toCore: (v) => v * 10 },
     { pattern: /^(?:in|"|inch(?:es)?)$/, toCore: mmOf },
+  ],
+  height: [
+    { pattern: /^m$/, toCore: (v) => v },
+    { pattern: /^(?:ft|feet|foot|')$/, toCore: (v) => v * M_PER_FOOT },
   ],
   temperature: [
     { pattern: /^°?c$/, toCore: (v) => v },
@@ -41,10 +47,10 @@ export type ReadQuantity = { readonly ok: true; readonly value: number } | { rea
 /**
  * Reads what a baker types into a field: `62`, `18 oz`, `1 1/2 in`, `350F`, `1h20`. A bare number is in the unit the field shows.
  *
- * Units    result in g, mm, C, percent or min by `kind`; `bare` says what a number without unit means.
+ * Units    result in g, mm, m (height above the sea), C, percent or min by `kind`; `bare` says what a number without unit means.
  * Throws   nothing: what cannot be read comes back as a reason.
  * Findings none.
- * Source   international ounce 28.349523125 g and inch 25.4 mm (exact by definition).
+ * Source   international ounce 28.349523125 g and inch 25.4 mm and foot 0.3048 m (exact by definition).
  *
  * @example
  * readQuantity('350F', 'temperature', 'C'); // => { ok: true, value: 176.67 } (shown rounded)

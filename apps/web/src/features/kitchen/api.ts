@@ -13,7 +13,7 @@ export type KitchenChange =
   | { readonly kind: 'market'; readonly market: Market; readonly home: boolean }
   | { readonly kind: 'name'; readonly name: string; readonly ingredientId: string }
   | { readonly kind: 'forgetName'; readonly name: string }
-  | { readonly kind: 'air'; readonly humidityShare: number; readonly roomC: number }
+  | { readonly kind: 'air'; readonly humidityShare: number; readonly roomC: number; readonly altitudeM?: number }
   | { readonly kind: 'mat'; readonly mat: Kitchen['mat'] | null }
   | { readonly kind: 'guest'; readonly guest: Guest }
   | { readonly kind: 'removeGuest'; readonly id: string }
@@ -46,7 +46,15 @@ function send(change: KitchenChange): Promise<Kitchen> {
     case 'forgetName':
       return request('DELETE /kitchen/names/:name', { name: change.name });
     case 'air':
-      return request('PUT /kitchen/air', {}, { humidityShare: change.humidityShare, roomC: change.roomC });
+      return request(
+        'PUT /kitchen/air',
+        {},
+        {
+          humidityShare: change.humidityShare,
+          roomC: change.roomC,
+          ...(change.altitudeM === undefined ? {} : { altitudeM: change.altitudeM }),
+        },
+      );
     case 'mat':
       return change.mat ? request('PUT /kitchen/mat', {}, change.mat) : request('DELETE /kitchen/mat', {});
     case 'guest':

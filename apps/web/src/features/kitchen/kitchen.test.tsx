@@ -142,7 +142,11 @@ describe('taking a change of the kitchen back', () => {
       { kind: 'removeThing', list: 'places', id: 'fridge' },
       { kind: 'thing', list: 'places', thing: demoKitchen.places[0] },
     ],
-    ['the room is as it was', { kind: 'air', roomC: 30, humidityShare: 0.9 }, { kind: 'air', roomC: 23.5, humidityShare: 0.61 }],
+    [
+      'the room is as it was',
+      { kind: 'air', roomC: 30, humidityShare: 0.9 },
+      { kind: 'air', roomC: 23.5, humidityShare: 0.61, altitudeM: 0 },
+    ],
     [
       'what an oven learned is forgotten',
       { kind: 'ovenHeat', ovenId: 'oven-a', heat: { value: 1, sd: 0.1, from: '' } },

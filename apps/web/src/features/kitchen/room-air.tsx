@@ -2,7 +2,7 @@ import { useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import type { Kitchen } from '@north-leaf/core';
+import { boilsAtC, pressureAt, type Kitchen } from '@north-leaf/core';
 import { notify } from '../../platform/notices';
 import { FieldRow } from '../../ui/field-row';
 import { QuantityField } from '../../ui/quantity-field';
@@ -11,14 +11,16 @@ import { useDoInKitchen } from './use-kitchen';
 /** The air everything stands in: tables and racks are as warm as it, flour and crackers as damp. */
 export function RoomAir({ kitchen }: { kitchen: Kitchen }) {
   const act = useDoInKitchen();
-  const [typed, setTyped] = useState<{ readonly room?: number; readonly humidity?: number }>({});
+  const [typed, setTyped] = useState<{ readonly room?: number; readonly humidity?: number; readonly altitude?: number }>({});
   const room = typed.room ?? kitchen.roomC;
   const humidity = typed.humidity ?? kitchen.humidityShare * 100;
+  const altitude = typed.altitude ?? kitchen.altitudeM ?? 0;
   const wrong = {
     room: room < 0 || room > 45 ? 'must be from 0 to 45 °C' : undefined,
     humidity: humidity < 5 || humidity > 98 ? 'must be from 5 to 98 %' : undefined,
+    altitude: altitude < 0 || altitude > 5000 ? 'must be from 0 to 5000 m' : undefined,
   };
-  const changed = typed.room !== undefined || typed.humidity !== undefined;
+  const changed = Object.keys(typed).length > 0;
   return (
     <Box component="section" aria-label="The room">
       <Typography variant="h2">The room</Typography>
@@ -42,11 +44,28 @@ export function RoomAir({ kitchen }: { kitchen: Kitchen }) {
           onChange={(value) => setTyped({ ...typed, humidity: value })}
         />
       </FieldRow>
-      {changed && !wrong.room && !wrong.humidity && (
+      <FieldRow label="Above the sea">
+        <QuantityField
+          label="Above the sea"
+          kind="height"
+          digits={0}
+          grain={50}
+          value={altitude}
+          problem={wrong.altitude}
+          onChange={(value) => setTyped({ ...typed, altitude: value })}
+        />
+      </FieldRow>
+      {altitude > 0 && !wrong.altitude && (
+        <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>
+          Water boils at {boilsAtC(pressureAt(altitude)).toFixed(1)} °C here: middles are done cooler, and gas lifts more, so less powder is
+          wanted.
+        </Box>
+      )}
+      {changed && !wrong.room && !wrong.humidity && !wrong.altitude && (
         <Button
           size="small"
           onClick={() =>
-            void act('The room changed', { kind: 'air', roomC: room, humidityShare: humidity / 100 }).then(
+            void act('The room changed', { kind: 'air', roomC: room, humidityShare: humidity / 100, altitudeM: altitude }).then(
               () => setTyped({}),
               (error: Error) => notify(`Not stored: ${error.message}`, 'error'),
             )

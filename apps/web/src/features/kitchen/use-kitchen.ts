@@ -24,7 +24,7 @@ export function inverseOf(change: KitchenChange, before: Kitchen): KitchenChange
     case 'removeThing':
       return thingOf(change.list, change.id);
     case 'air':
-      return { kind: 'air', humidityShare: before.humidityShare, roomC: before.roomC };
+      return { kind: 'air', humidityShare: before.humidityShare, roomC: before.roomC, altitudeM: before.altitudeM ?? 0 };
     case 'mat':
       return { kind: 'mat', mat: before.mat ?? null };
     case 'judgements':
