@@ -89,9 +89,12 @@ test('blend, oven, thickness and units move all that follows', async ({ page }) 
   await page.getByRole('button', { name: 'Back to v' }).click();
 
   await page.getByRole('tab', { name: /Bake/ }).click();
+  await expect(page.getByLabel(/^Tone of the top 3/)).toBeVisible();
   await page.getByRole('combobox', { name: 'Oven', exact: true }).click();
   await page.getByRole('option', { name: 'Oven B, fan' }).click();
-  await expect(page.getByText('Too dark when it comes out').or(page.getByText('Dark before it is dry'))).toBeVisible();
+  // Moving air browns it further in the same minutes.
+  await expect(page.getByLabel(/^Tone of the top 4/)).toBeVisible();
+  await expect(page.getByTestId('done-words')).toContainText(/Done here means: rim or faces golden, tone \d\.\d, dry to 3\.0 %/);
   await page.getByRole('tab', { name: /Sheet/ }).click();
   await page.getByRole('button', { name: 'oz · °F' }).click();
   await expect(page.getByLabel('Thickness', { exact: true })).toHaveValue('0.094');

@@ -5,7 +5,7 @@ import { chillStage } from './chill/chill.js';
 import { doughStage } from './dough/dough.js';
 import { InputError } from './errors.js';
 import { families } from './facts/families.js';
-import { familyAt } from './facts/family-at.js';
+import { familyAt } from './matter/family-at.js';
 import { stateOf, worstFirst } from './findings/finding.js';
 import { learnedOf } from './document/kitchen.js';
 import { keepStage } from './keep/keep.js';

@@ -63,7 +63,8 @@ export class LearningService implements OnModuleInit, OnApplicationBootstrap {
   async onApplicationBootstrap(): Promise<void> {
     const kitchens = await this.scope.query<{ id: string; document: Kitchen }>('SELECT "id", "document" FROM "kitchens"');
     for (const { id, document } of kitchens) {
-      if (!liftKitchen(document).learned.some(isOutdated)) continue;
+      // A weighed tray is no bake: it has to be weighed again.
+      if (!liftKitchen(document).learned.some((one) => isOutdated(one) && one.what !== 'ovenHeatFactor')) continue;
       await this.scope.enter(async () => {
         const formulas = await this.scope.query<LaterJobs['bakes']>(
           `SELECT DISTINCT ON ("formulaId") "formulaId", "version" FROM (SELECT * FROM "bakes" WHERE "kitchenId" = $1 ORDER BY "number" DESC LIMIT $2) b

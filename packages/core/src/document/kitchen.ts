@@ -169,7 +169,8 @@ const ofOvenModel: readonly Learned['what'][] = ['oven', 'ovenHeatFactor', 'cris
 const OVEN_MODEL_SINCE = '1.11.0';
 
 /** Whether it was learned with a model of the oven that is not today's: it is kept, not used, and worked out anew from its bakes. */
-export const isOutdated = ({ what, coreVersion }: Learned): boolean => ofOvenModel.includes(what) && !hasTodaysOven(coreVersion);
+export const isOutdated = ({ what, bakeIds, coreVersion }: Learned): boolean =>
+  ofOvenModel.includes(what) && (what === 'ovenHeatFactor' || bakeIds.length > 0) && !hasTodaysOven(coreVersion);
 
 /** Whether a release worked bakes out with the model of the oven that this one has. */
 export const hasTodaysOven = (coreVersion: string | undefined): boolean =>

@@ -1,5 +1,5 @@
 import { families } from '../facts/families.js';
-import { familyAt } from '../facts/family-at.js';
+import { familyAt } from './family-at.js';
 import { bakeCaseFor } from '../evaluate.js';
 import { bakeUntilOver } from '../bake/doneness.js';
 import { BakeMarch } from '../bake/march.js';

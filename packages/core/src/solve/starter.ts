@@ -14,7 +14,7 @@ import { rightPourG, waterGets, waterWants } from '../dough/water.js';
 import { doughDensity, holdBackShare } from '../facts/dough.js';
 import { compositionOf, portionOf } from '../ingredient/mixture.js';
 import { roundTo } from '../units/rounding.js';
-import { familyAt } from '../facts/family-at.js';
+import { familyAt } from '../matter/family-at.js';
 import { firstOf, usual } from '../facts/usual.js';
 import type { BakeStep, BlendRow, Formula, Part, Row, Shape } from '../document/formula.js';
 import type { Kitchen, Pan } from '../document/kitchen.js';

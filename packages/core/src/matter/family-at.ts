@@ -1,6 +1,6 @@
-import { atmosphere, underBoiling } from './altitude.js';
-import { boilsAtC, pressureAt } from '../matter/pressure.js';
-import type { Family, Window } from './family.js';
+import { atmosphere, underBoiling } from '../facts/altitude.js';
+import { boilsAtC, pressureAt } from './pressure.js';
+import type { Family, Window } from '../facts/family.js';
 
 /**
  * A family as it is at a kitchen's height: gas swells as the air thins, so it takes less leavener, and no middle comes near what water
