@@ -38,10 +38,10 @@ test('the numbers behind a chart can be read, and the early face keeps its contr
   await expect(page.locator('.main-svg').first()).toBeVisible();
   await page.getByRole('button', { name: 'Show temperatures' }).click();
   await expect(page.locator('.main-svg').nth(3)).toBeAttached();
-  await page.getByRole('button', { name: 'Early' }).click();
-  await expect(page.getByRole('button', { name: 'Early' })).toHaveAttribute('aria-pressed', 'true');
+  await page.getByRole('button', { name: 'Dark' }).click();
+  await expect(page.getByRole('button', { name: 'Dark' })).toHaveAttribute('aria-pressed', 'true');
   await page.reload();
-  await expect(page.getByRole('button', { name: 'Early' })).toHaveAttribute('aria-pressed', 'true');
+  await expect(page.getByRole('button', { name: 'Dark' })).toHaveAttribute('aria-pressed', 'true');
 });
 
 test('at the width of a tablet the Outlook goes below and nothing is cut off', async ({ page }) => {

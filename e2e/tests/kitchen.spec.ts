@@ -112,6 +112,12 @@ test('cold places, cutters, trays and pans are added, refused in words, changed 
   await expect(page.getByRole('button', { name: 'Change Table' })).toContainText('27 °C');
   await page.getByLabel('Undo').click();
   await expect(page.getByRole('button', { name: 'Change Table' })).toContainText('23.5 °C');
+  await page.getByLabel('Above the sea', { exact: true }).fill('5000 ft');
+  await expect(page.getByText(/Water boils at 94\.\d °C here/)).toBeVisible();
+  await page.getByRole('button', { name: 'Store the room' }).click();
+  await expect(page.getByLabel('Above the sea', { exact: true })).toHaveValue('1524');
+  await page.getByLabel('Undo').click();
+  await expect(page.getByLabel('Above the sea', { exact: true })).toHaveValue('0');
   expect(errors).toEqual([]);
 });
 

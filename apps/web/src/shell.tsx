@@ -106,7 +106,7 @@ export function Shell() {
           sx={{ ...item, border: 0, bgcolor: 'transparent', font: 'inherit', fontSize: 12.5, fontWeight: 600, cursor: 'pointer' }}
         >
           <Contrast />
-          Early
+          Dark
         </Box>
       </Box>
       <Box sx={{ flex: 1, minWidth: 0 }}>

@@ -56,7 +56,7 @@ export function RoomAir({ kitchen }: { kitchen: Kitchen }) {
         />
       </FieldRow>
       {altitude > 0 && !wrong.altitude && (
-        <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>
+        <Box sx={{ fontSize: 12.5, color: 'text.secondary', pb: 1 }}>
           Water boils at {boilsAtC(pressureAt(altitude)).toFixed(1)} °C here: middles are done cooler, and gas lifts more, so less powder is
           wanted.
         </Box>

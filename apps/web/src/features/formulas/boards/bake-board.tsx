@@ -260,7 +260,15 @@ function BakeSettings({ looks }: { looks: ReturnType<typeof useLooks> }) {
         />
       </FieldRow>
       {result && <DoneWords result={result} />}
-      {result && <Looks {...looks} goldenFromTone={result.goldenFromTone} coreC={result.coreC} dryBelowShare={result.dryBelowShare} />}
+      {result && (
+        <Looks
+          {...looks}
+          goldenFromTone={result.goldenFromTone}
+          startsDark={result.startsDark}
+          coreC={result.coreC}
+          dryBelowShare={result.dryBelowShare}
+        />
+      )}
       <FieldRow label={thick && !result?.mustDry ? 'Or done by moisture' : 'Done when moisture is'}>
         {bake.done.moistureShare === undefined ? (
           <Button size="small" onClick={() => set('/bake/done/moistureShare', result?.dryBelowShare ?? 0.05)} sx={{ minHeight: 26 }}>

@@ -12,6 +12,7 @@ import type { useLooks } from '../bake-study';
 
 type Props = ReturnType<typeof useLooks> & {
   /** Done by this tone, and by this core where it is thick. */ readonly goldenFromTone: number;
+  /** The dough is dark before it bakes. */ readonly startsDark?: boolean;
   readonly coreC: number | null;
   readonly dryBelowShare: number;
 };
@@ -69,14 +70,22 @@ function Tone({ tone }: { tone: number }) {
   );
 }
 
-function Plan({ study, goldenFromTone, coreC, dryBelowShare, onNotYet }: Props & { study: LooksStudy; onNotYet: (min: number) => void }) {
+function Plan({
+  study,
+  goldenFromTone,
+  startsDark = false,
+  coreC,
+  dryBelowShare,
+  onNotYet,
+}: Props & { study: LooksStudy; onNotYet: (min: number) => void }) {
   const { palette } = useTheme();
   const { looks, done, caughtShare, looksCostMin } = study;
   const see = ({ topTone, baseTone, rimTone = topTone, moistureShare, coldestC }: LooksStudy['looks'][number]) => {
     if (coreC !== null && coldestC < coreC - 1) return `core ${Math.round(coldestC)} °C, still setting`;
     if (Math.max(topTone, baseTone, rimTone) < goldenFromTone - 0.2) return 'paler than it should be';
-    if (coreC === null && moistureShare > dryBelowShare) return 'golden, bends when cool';
-    return coreC === null ? 'golden, snaps when cool' : `golden, core ${Math.round(coldestC)} °C`;
+    const golden = startsDark ? 'a shade darker' : Math.max(topTone, baseTone) < goldenFromTone - 0.2 ? 'rim golden' : 'golden';
+    if (coreC === null && moistureShare > dryBelowShare) return `${golden}, bends when cool`;
+    return coreC === null ? `${golden}, snaps when cool` : `${golden}, core ${Math.round(coldestC)} °C`;
   };
   return (
     <>
