@@ -9,8 +9,7 @@ export type BakedPiece = {
   readonly topTone: number;
   readonly baseTone: number;
   /** Of the rim, where it stands free; the top's where it does not. */ readonly rimTone: number;
-  /** Browning index of the darker face, 0 raw to 1 black, and of the darkest of faces and rim. */ readonly faceBrowning: number;
-  readonly seenBrowning: number;
+  /** Browning index of the darker face, 0 raw to 1 black. */ readonly faceBrowning: number;
   readonly topLightness: number;
   readonly middleC: number;
   readonly coldestC: number;

@@ -59,7 +59,7 @@ export function bakeStage(
     goldenFromTone: rule.golden > 0 ? toneAt(rule.golden, problem.rawLightness) : 1,
     darkFromTone: toneAt(rule.dark, problem.rawLightness),
     darkFromBrowning: rule.dark,
-    startsDark: toneOf(problem.rawLightness) > limits.goldenFromTone,
+    startsDark: limits.goldenFromTone > 1 && toneOf(problem.rawLightness) > limits.goldenFromTone,
     steps: bake.steps.map(({ name, wantC, min }) => ({ name, wantC, dialC: wantC === null ? null : dialFor(oven, wantC), min })),
     spreadRatio:
       formula.bake.panId === undefined ? spreadRatio(family, dough, sheet.pieceC, learnedOf(kitchen, 'spread', family.id)?.value) : 1,
@@ -111,7 +111,6 @@ function pieceAt(trajectory: Trajectory, problem: BakeProblem, atMin: number): B
     baseTone: toneAt(base, rawLightness),
     rimTone: toneAt(Math.max(top, rim), rawLightness),
     faceBrowning: Math.max(top, base),
-    seenBrowning: Math.max(top, base, rim),
     topLightness,
     middleC: at(trajectory.middleC),
     coldestC: at(trajectory.coldestC),

@@ -7,7 +7,7 @@ import { perDry } from '../matter/make-up.js';
 import { bakedSolids, solidsOf, waterActivity } from '../matter/sorption.js';
 import { referenceFormula, referencePantry } from '../solve/reference.js';
 import { referenceKitchen } from '../solve/reference-kitchen.js';
-import { resultOf } from './a-formula.js';
+import { aFilling, resultOf, withSet } from './a-formula.js';
 import type { BakeNudge } from '../bake/problem.js';
 
 const march = new BakeMarch(24);
@@ -40,6 +40,13 @@ describe('the oven over all families', () => {
       const course = [-3, -2, -1, 0, 1, 2, 3].map((i) => doneMin(of, step(i)));
       course.slice(1).forEach((min, i) => expect(Math.abs(min / course[i]! - 1)).toBeLessThan(0.03));
     }
+  });
+  it('only what is as dark raw as gold starts dark, and where no colour is asked for nothing does', () => {
+    const dark = each.filter(([, { first }]) => resultOf(evaluate(first, referenceKitchen, referencePantry), 'bake').startsDark);
+    expect(dark.map(([, { family }]) => family.id).sort()).toEqual(['crumb_crust']);
+    const pie = each.find(([, { family }]) => family.id === 'pie_flaky')![1].first;
+    const filled = withSet(pie, { [`/rows/${pie.rows.length}`]: aFilling('apple', 500, 'apple') });
+    expect(resultOf(evaluate(filled, referenceKitchen, referencePantry), 'bake')).toMatchObject({ startsDark: false, goldenFromTone: 1 });
   });
   it('more sugar, protein, reducing sugar or free soda is darker', () => {
     const { makeUp } = resultOf(evaluate(each[0]![1].first, referenceKitchen, referencePantry), 'sheet');
