@@ -4,13 +4,16 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { boilsAtC, pressureAt, type Kitchen } from '@north-leaf/core';
 import { notify } from '../../platform/notices';
+import { usePreferences } from '../../platform/preferences';
 import { FieldRow } from '../../ui/field-row';
+import { showQuantity } from '../../ui/quantity';
 import { QuantityField } from '../../ui/quantity-field';
 import { useDoInKitchen } from './use-kitchen';
 
 /** The air everything stands in: tables and racks are as warm as it, flour and crackers as damp. */
 export function RoomAir({ kitchen }: { kitchen: Kitchen }) {
   const act = useDoInKitchen();
+  const units = usePreferences((state) => state.units);
   const [typed, setTyped] = useState<{ readonly room?: number; readonly humidity?: number; readonly altitude?: number }>({});
   const room = typed.room ?? kitchen.roomC;
   const humidity = typed.humidity ?? kitchen.humidityShare * 100;
@@ -18,7 +21,7 @@ export function RoomAir({ kitchen }: { kitchen: Kitchen }) {
   const wrong = {
     room: room < 0 || room > 45 ? 'must be from 0 to 45 °C' : undefined,
     humidity: humidity < 5 || humidity > 98 ? 'must be from 5 to 98 %' : undefined,
-    altitude: altitude < 0 || altitude > 5000 ? 'must be from 0 to 5000 m' : undefined,
+    altitude: altitude < 0 || altitude > 5000 ? `must be from 0 to ${showQuantity(5000, 'height', units)}` : undefined,
   };
   const changed = Object.keys(typed).length > 0;
   return (
@@ -57,8 +60,8 @@ export function RoomAir({ kitchen }: { kitchen: Kitchen }) {
       </FieldRow>
       {altitude > 0 && !wrong.altitude && (
         <Box sx={{ fontSize: 12.5, color: 'text.secondary', pb: 1 }}>
-          Water boils at {boilsAtC(pressureAt(altitude)).toFixed(1)} °C here: middles are done cooler, and gas lifts more, so less powder is
-          wanted.
+          Water boils at {showQuantity(boilsAtC(pressureAt(altitude)), 'temperature', units, 1)} here: middles are done cooler, and gas
+          lifts more, so less powder is wanted.
         </Box>
       )}
       {changed && !wrong.room && !wrong.humidity && !wrong.altitude && (

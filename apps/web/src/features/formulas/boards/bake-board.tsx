@@ -12,8 +12,10 @@ import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
 import { Link } from 'react-router';
 import { dialWords, learnedOf, type BakeResult, type BakeStep, type Formula, ovenKindWords } from '@north-leaf/core';
+import { usePreferences } from '../../../platform/preferences';
 import { Choice } from '../../../ui/choice';
 import { FieldRow } from '../../../ui/field-row';
+import { showQuantity } from '../../../ui/quantity';
 import { LearnedHere } from '../../kitchen/doors';
 import { useLooks } from '../bake-study';
 import { useDraft } from '../draft-store';
@@ -36,10 +38,11 @@ export function BakeBoard() {
 
 /** When this bake counts as done, in words; each of it can be set below. */
 function DoneWords({ result }: { result: BakeResult }) {
+  const units = usePreferences((state) => state.units);
   const { coreC, mustDry, dryBelowShare, goldenFromTone, startsDark, filling } = result;
   const asked = [
     ...(goldenFromTone > 1 ? [startsDark ? 'its rim a shade darker' : `rim or faces golden, tone ${goldenFromTone.toFixed(1)}`] : []),
-    ...(coreC === null ? [] : [`${filling ? 'filling and dough' : 'middle'} at ${Math.round(coreC)} °C`]),
+    ...(coreC === null ? [] : [`${filling ? 'filling and dough' : 'middle'} at ${showQuantity(coreC, 'temperature', units, 0)}`]),
     ...(mustDry ? [`dry to ${(dryBelowShare * 100).toFixed(1)} %`] : []),
   ];
   return (
@@ -77,6 +80,7 @@ function BakeSettings({ looks }: { looks: ReturnType<typeof useLooks> }) {
   const formula = useFormula();
   const { kitchen } = useSurroundings();
   const { evaluation } = useAnswer();
+  const units = usePreferences((state) => state.units);
   const set = useSet();
   const { edit } = useDraft.getState();
   const result = evaluation.bake.state === 'waiting' ? null : evaluation.bake.result;
@@ -281,7 +285,7 @@ function BakeSettings({ looks }: { looks: ReturnType<typeof useLooks> }) {
       <FieldRow label="Done when its core is">
         {bake.done.coreC === undefined ? (
           <Button size="small" onClick={() => set('/bake/done/coreC', result?.coreC ?? 95)} sx={{ minHeight: 26 }}>
-            {thick ? `${Math.round(result?.coreC ?? 0)} °C, the family’s` : 'not asked: it is thin'}
+            {thick ? `${showQuantity(result?.coreC ?? 0, 'temperature', units, 0)}, the family’s` : 'not asked: it is thin'}
           </Button>
         ) : (
           <FormulaField path="/bake/done/coreC" label="Done at core" kind="temperature" digits={0} />
