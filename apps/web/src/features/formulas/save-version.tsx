@@ -1,37 +1,40 @@
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Popover from '@mui/material/Popover';
 import TextField from '@mui/material/TextField';
 import { useTheme } from '@mui/material/styles';
-import { problemsOf, type Edit, type Evaluation, type Pantry } from '@north-leaf/core';
+import { problemsOf, type Evaluation, type Formula, type Pantry } from '@north-leaf/core';
 import type { FormulaDetail, FormulaVersion } from '@north-leaf/contracts';
 import { notify } from '../../platform/notices';
 import { ApiError } from '../../platform/http';
 import { useSaveVersion } from './api';
-import { describeEdits } from './describe-changes';
+import { countedChanges, describeEdits } from './describe-changes';
 import { holdDraft, releaseDraft } from './draft-keeping';
 import { useDraft } from './draft-store';
 
 type Props = {
   readonly detail: FormulaDetail;
   readonly saved: FormulaVersion;
-  readonly changes: readonly Edit[];
   readonly pantry: Pantry;
   readonly evaluation: Evaluation | null;
+  /** The formula the evaluation is of: an older one while the newest is being worked out. */ readonly of: Formula | null;
   /** Fields holding what cannot be read. */ readonly unread: number;
 };
 
 /** Makes the draft the next version, with a one-line why made from its changes. Safe to press twice and across a server that dies. */
-export function SaveVersionButton({ detail, saved, changes, pantry, evaluation, unread }: Props) {
+export function SaveVersionButton({ detail, saved, pantry, evaluation, of, unread }: Props) {
   const { palette } = useTheme();
   const [button, setButton] = useState<HTMLButtonElement | null>(null);
   const [open, setOpen] = useState(false);
   const [why, setWhy] = useState('');
   const save = useSaveVersion();
   const next = detail.versions[detail.versions.length - 1]!.version + 1;
-  const problem = evaluation && problemsOf(evaluation)[0];
+  // What is saved is the draft as it stands, not as it was last worked out.
+  const draft = useDraft((state) => state.formula);
+  const changes = useMemo(() => countedChanges(saved.formula, draft), [saved.formula, draft]);
+  const problem = evaluation && of === draft ? problemsOf(evaluation)[0] : undefined;
   const reason =
     unread > 0
       ? 'a field holds what cannot be read as a number'

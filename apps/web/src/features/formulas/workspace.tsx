@@ -97,7 +97,7 @@ export function Workspace({ detail, saved, stage, onStage, kitchen, pantry }: Pr
             Record a bake
           </Button>
           <UnitToggle />
-          <SaveVersionButton detail={detail} saved={saved} changes={changes} pantry={pantry} evaluation={evaluation} unread={unread} />
+          <SaveVersionButton detail={detail} saved={saved} pantry={pantry} evaluation={evaluation} of={of} unread={unread} />
         </Box>
       </Box>
       <StoringStrip formulaId={detail.id} />

@@ -1,16 +1,11 @@
 import { useCallback } from 'react';
 import { useQueryClient } from '@tanstack/react-query';
-import { create } from 'zustand';
 import type { Kitchen, KitchenList } from '@north-leaf/core';
-import { notify } from '../../platform/notices';
-import { useUndoKey } from '../../platform/undo-key';
+import { stepBook } from '../../platform/step-book';
 import { kitchenQuery, useKitchenChange, type KitchenChange, type KitchenThing } from './api';
 
-type Step = { readonly name: string; readonly change: KitchenChange };
-type UndoState = { readonly steps: readonly Step[]; readonly set: (steps: readonly Step[]) => void };
-
-/** The changes that would take back what was last done to the kitchen, newest last. */
-const useKitchenUndo = create<UndoState>()((set) => ({ steps: [], set: (steps) => set({ steps: steps.slice(-50) }) }));
+/** What was done to the kitchen, to be taken back. */
+const kitchenSteps = stepBook<KitchenChange>();
 
 /** The change that takes another back, from the kitchen as it was before; null where there is none. */
 export function inverseOf(change: KitchenChange, before: Kitchen): KitchenChange | null {
@@ -52,32 +47,18 @@ export function useDoInKitchen(): (name: string, change: KitchenChange) => Promi
   const client = useQueryClient();
   const { mutateAsync } = useKitchenChange();
   return useCallback(
-    async (name, change) => {
-      const before = client.getQueryData(kitchenQuery.queryKey) as Kitchen;
-      await mutateAsync(change);
-      const back = inverseOf(change, before);
-      const { steps, set } = useKitchenUndo.getState();
-      if (back) set([...steps, { name, change: back }]);
-      notify(back ? `${name}. Ctrl Z takes it back.` : `${name}.`);
-    },
+    (name, change) =>
+      kitchenSteps.act(name, async () => {
+        const before = client.getQueryData(kitchenQuery.queryKey) as Kitchen;
+        await mutateAsync(change);
+        return inverseOf(change, before);
+      }),
     [client, mutateAsync],
   );
 }
 
 /** Takes the last change of the kitchen back; by Ctrl Z while no field has the focus. */
-export function useKitchenUndoKey(): { readonly undo: () => void; readonly undoable: boolean } {
+export function useKitchenUndoKey(): ReturnType<typeof kitchenSteps.useUndo> {
   const { mutateAsync } = useKitchenChange();
-  const undoable = useKitchenUndo((state) => state.steps.length > 0);
-  const undo = useCallback(() => {
-    const { steps, set } = useKitchenUndo.getState();
-    const step = steps[steps.length - 1];
-    if (!step) return;
-    set(steps.slice(0, -1));
-    mutateAsync(step.change).then(
-      () => notify(`Taken back: ${step.name}.`),
-      (error: Error) => notify(`Not taken back: ${error.message}`, 'error'),
-    );
-  }, [mutateAsync]);
-  useUndoKey(undo);
-  return { undo, undoable };
+  return kitchenSteps.useUndo(mutateAsync);
 }

@@ -10,7 +10,7 @@ import { SideSheet } from '../../ui/side-sheet';
 import { formulaNamesQuery } from '../formulas/api';
 import { pantryKeys } from './api';
 import { notify } from '../../platform/notices';
-import { usePantryUndo } from './pantry-undo';
+import { pantrySteps } from './pantry-undo';
 
 /** What a formula's newest version is once baked and ground, kept as an ingredient with everything that went into it. */
 export function CrumbForm({ onClose }: { onClose: () => void }) {
@@ -24,7 +24,7 @@ export function CrumbForm({ onClose }: { onClose: () => void }) {
       request('PUT /formulas/:id/versions/:version/crumb/:ingredientId', { id: formulaId, version, ingredientId: id }, { name: called }),
     onSuccess: async ({ id }, { called }) => {
       await client.invalidateQueries({ queryKey: pantryKeys.all });
-      usePantryUndo.getState().push({ name: `${called} added`, change: { kind: 'removeIngredient', id } });
+      pantrySteps.push({ name: `${called} added`, change: { kind: 'removeIngredient', id } });
       notify(`${called} added. Ctrl Z takes it back.`);
       onClose();
     },

@@ -1,21 +1,10 @@
-import { create } from 'zustand';
 import type { PantryBook } from '@north-leaf/contracts';
+import { stepBook } from '../../platform/step-book';
 import { asOwn } from './own-ingredient-of-form';
 import type { PantryChange } from './api';
 
-type Step = { readonly name: string; readonly change: PantryChange };
-type UndoState = { readonly steps: readonly Step[]; readonly push: (step: Step) => void; readonly pop: () => Step | undefined };
-
-/** The changes that would take back what was last done in the pantry, newest last. */
-export const usePantryUndo = create<UndoState>()((set, get) => ({
-  steps: [],
-  push: (step) => set(({ steps }) => ({ steps: [...steps, step].slice(-50) })),
-  pop: () => {
-    const step = get().steps[get().steps.length - 1];
-    set(({ steps }) => ({ steps: steps.slice(0, -1) }));
-    return step;
-  },
-}));
+/** What was done in the pantry, to be taken back. */
+export const pantrySteps = stepBook<PantryChange>();
 
 /**
  * The change that takes another back, from the pantry as it was before. `revision` is filled in when it is sent: others may have
