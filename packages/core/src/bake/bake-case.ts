@@ -159,15 +159,15 @@ export function bakeSpecOf(
   const { lidMm } = sheet.body;
   const kind = bakeKindOf(family, dough);
   const fat = dough.rollIn?.fat ?? dough.solidFat;
-  const { lift } = bakeKinds.values[kind];
+  const { lift, hollow } = bakeKinds.values[kind];
   const acrossMm = pan ? 0.5 * (pan.topMm + pan.bottomMm) : sheet.acrossMm * spread;
+  const body = hollow === undefined ? null : hollowBody(sheet, hollow);
   return {
     makeUp: sheet.makeUp,
     kind,
     ...(lift === undefined ? {} : { kindFacts: { lift: 1 + (lift - 1) * leavesWhole(sheet) } }),
-    thicknessMm: sheet.body.heightMm / spread ** 2,
-    acrossMm,
-    ...(inPan ? { recessed: filling === null } : { pitchMm: sheet.acrossMm + sheet.gapMm }),
+    ...(body ?? { thicknessMm: sheet.body.heightMm / spread ** 2, acrossMm }),
+    ...(inPan ? { recessed: filling === null } : body ? {} : { pitchMm: sheet.acrossMm + sheet.gapMm }),
     ...(filling && dough.filling.baked
       ? {
           above: [
@@ -203,6 +203,17 @@ export function bakeSpecOf(
       covered: weighted,
       handlingMin: handledBefore(formula, i),
     })),
+  };
+}
+
+/** A hollow ball as the wall it is: a slab of as much dough over as much surface, inside and out. */
+function hollowBody({ body }: SheetResult, timesAsLarge: number): Pick<BakeSpec, 'thicknessMm' | 'standsMm' | 'kindFacts'> {
+  const volumeMm3 = body.heightMm * body.areaMm2;
+  const acrossMm = Math.cbrt((6 * timesAsLarge * volumeMm3) / Math.PI);
+  return {
+    thicknessMm: (2 * volumeMm3) / (Math.PI * acrossMm ** 2),
+    standsMm: body.heightMm,
+    kindFacts: { lift: acrossMm / body.heightMm },
   };
 }
 

@@ -55,6 +55,7 @@ export type LayerSpec = {
   readonly kind: BakeKind;
   /** Replaces single facts of the kind. */ readonly kindFacts?: Partial<BakeKindFacts>;
   readonly thicknessMm: number;
+  /** Raw height to the eye, where the slab is not as thick as the piece is high. */ readonly standsMm?: number;
   readonly startC: number;
   readonly fat?: SolidFatName | null;
 };
@@ -108,6 +109,7 @@ export type Layer = {
   readonly waterConductivity: number;
   readonly expansion: number;
   /** Height to the eye over the raw one once it has risen: more than the slab's where leaves part. */ readonly lift: number;
+  /** Raw height to the eye, mm. */ readonly standsMm: number;
   readonly setFromC: number;
   readonly setToC: number;
   readonly vapourPath: number;
@@ -188,7 +190,17 @@ export function compileBake(spec: BakeSpec): BakeProblem {
   };
 }
 
-function compileLayer(spec: LayerSpec): Layer {
+/** Pure fat or pure water has no isotherm: every layer is taken to hold this share of neither. */
+const LEAST_SOLIDS = 0.02;
+function withSolids(of: MakeUp): MakeUp {
+  const lack = LEAST_SOLIDS - (1 - of.water - of.fat);
+  if (lack <= 0) return of;
+  const kept = 1 - lack / (of.water + of.fat);
+  return { ...of, water: of.water * kept, fat: of.fat * kept, ash: of.ash + lack };
+}
+
+function compileLayer(asMixed: LayerSpec): Layer {
+  const spec = { ...asMixed, makeUp: withSolids(asMixed.makeUp) };
   const dry = perDry(spec.makeUp);
   const startX = dry.water;
   const solids = thermalProperties({ ...dry, water: 0 }, 80);
@@ -209,6 +221,7 @@ function compileLayer(spec: LayerSpec): Layer {
     waterConductivity: water.conductivity,
     expansion: kind.expansion,
     lift: kind.lift ?? kind.expansion,
+    standsMm: spec.standsMm ?? spec.thicknessMm,
     setFromC: settingRange.values.fromC,
     setToC: settingRange.values.toC,
     vapourPath: kind.vapourPath,
@@ -221,10 +234,10 @@ function compileLayer(spec: LayerSpec): Layer {
   };
 }
 
-/** Height to the eye of a layer whose slab is so high, mm: where leaves part, air lies between them that heat and steam do not cross. */
-export function heightOf({ dryMass, rawVolume, expansion, lift }: Layer, slabMm: number): number {
+/** Height to the eye of a layer whose slab is so high, mm: air between leaves or within a wall is not crossed by heat and steam. */
+export function heightOf({ dryMass, rawVolume, expansion, lift, standsMm }: Layer, slabMm: number): number {
   const rawMm = 1000 * dryMass * rawVolume;
-  return lift === expansion ? slabMm : rawMm + ((slabMm - rawMm) * (lift - 1)) / (expansion - 1);
+  return lift === expansion ? slabMm : standsMm * (1 + ((slabMm / rawMm - 1) * (lift - 1)) / (expansion - 1));
 }
 
 /**

@@ -30,7 +30,7 @@ export function chillStage(theCase: Case, dough: DoughResult): { result: ChillRe
   const { formula, family, kitchen } = theCase;
   const { chill } = formula;
   within('chill.thicknessMm', chill.thicknessMm, 2, 120, 'mm');
-  within('chill.targetC', chill.targetC, -25, 30, 'C');
+  within('chill.targetC', chill.targetC, -25, 50, 'C');
   if (chill.waits.length === 0) throw new InputError('chill.waits', 'needs at least one place and its minutes');
   const cooling = coolDough(formula, kitchen, dough, 0);
   const result = readOff(cooling, formula, family);

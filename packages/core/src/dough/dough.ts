@@ -40,14 +40,14 @@ export type { BakersPercents, DoughResult } from './dough-result.js';
  * Stage 2: blend, fat, water and the rest become a dough.
  *
  * Units    g; percent of the blend; shares 0..1; C.
- * Throws   InputError at rows[i].amountG out of 0..100000 or above 20 times the blend; at rows[i].ingredientId for one not in the pantry; at holdBackShare out of 0..0.5; at doughAtC out of 0..45; at restMin; at rows[i].goesOn for a wait or step that is not there.
+ * Throws   InputError at rows[i].amountG out of 0..100000 or above 20 times the blend; at rows[i].ingredientId for one not in the pantry; at holdBackShare out of 0..0.5; at doughAtC out of 0..60; at restMin; at rows[i].goesOn for a wait or step that is not there.
  * Findings gluten.*, suit.*, lot.* of the rows and everything in dough-findings.
  * Source   composition of every ingredient; water rule and windows in facts/dough and facts/families.
  */
 export function doughStage(theCase: Case, blend: BlendResult): { result: DoughResult; findings: Finding[] } {
   const { formula, family, kitchen, pantry } = theCase;
   within('holdBackShare', formula.holdBackShare, 0, 0.5, '(share of the water)');
-  within('doughAtC', formula.doughAtC, 0, 45, 'C');
+  within('doughAtC', formula.doughAtC, 0, 60, 'C');
   within('restMin', formula.restMin, 0, 1440, 'min');
   const flour = blendPortions(formula, pantry);
   const rows = formula.rows.map((row, i) => ({ row, portion: rowPortion(row, i, formula.blendG, pantry) }));

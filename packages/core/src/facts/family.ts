@@ -12,7 +12,9 @@ export type School = (typeof schools)[number];
 
 /** Shape and pan of a family's first formula, and rows that its windows do not name. Left out: a piece cut of its sheet, flat on the tray. */
 export type FirstFormula = {
-  /** In the kitchen's first pan, or its first tin of cups. */ readonly stands?: 'pan' | 'cups';
+  /** In the kitchen's first pan, its first tin of cups, or its first with corners, poured to the family's height. */ readonly stands?:
+    'pan' | 'cups' | 'tin';
+  /** In place of the flours that most families begin with. */ readonly flours?: readonly string[];
   readonly shape?: Shape;
   readonly body?: Part['body'];
   /** As much dough as makes whole ones. */ readonly whole?: true;
@@ -62,6 +64,12 @@ export type Family = {
   /** One piece, where it is weighed and not cut. */ readonly pieceG?: Window;
   readonly ovenC: Window;
   readonly bakeMin: Window;
+  /** What is sliced once it has cooled and baked again, dry: thickness, oven, minutes and what it ends with. */ readonly slicedAfter?: {
+    readonly sliceMm: number;
+    readonly ovenC: number;
+    readonly min: Window;
+    readonly moisturePercent: Window;
+  };
   /** Coldest place of a done piece, where it is thick: set crumb, not dryness, ends its bake. */ readonly doneCoreC?: number;
   readonly dockPitchMm: Window;
   readonly lightness: Window;

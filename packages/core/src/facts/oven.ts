@@ -48,6 +48,7 @@ export type BakeKind =
   | 'biscuit'
   | 'laminated'
   | 'croissant'
+  | 'choux'
   | 'filling'
   | 'juicyFilling';
 export type BakeKindFacts = {
@@ -58,6 +59,8 @@ export type BakeKindFacts = {
   readonly stir?: number;
   /** Height to the eye over raw thickness where leaves part: heat and steam cross the leaves, not the air between them. */
   readonly lift?: number;
+  /** Volume over raw volume where steam blows the piece up: it bakes as its wall, both of whose sides let heat in. */
+  readonly hollow?: number;
 };
 /** How a crumb lets steam out: thin dry walls between open pores, some of them closed, or closed cells and dense crusts. */
 export const crumbPath = table(
@@ -78,12 +81,13 @@ export const bakeKinds = table<Record<BakeKind, BakeKindFacts>>(
     biscuit: { expansion: 1.9, vapourPath: closed, firstPores: 0.1 },
     laminated: { expansion: 1.8, vapourPath: open, firstPores: 0.15, lift: 6 },
     croissant: { expansion: 1.25, vapourPath: closed, firstPores: 0.55 },
+    choux: { expansion: 1.3, vapourPath: halfOpen, firstPores: 0.03, hollow: 2.8 },
     filling: { expansion: 1, vapourPath: filling, firstPores: 0.02 },
     juicyFilling: { expansion: 1, vapourPath: juicyFilling, firstPores: 0.02, stir: 1.3 },
   },
   'ratio, -, share',
   'judgement',
-  'expansion of a leavened cracker and height of puff from common practice, the rest judgement; paths of vapour: crumbPath',
+  'expansion of a leavened cracker and height of puff from common practice, the rest judgement; volume of choux common practice, 2.2 to 3.5; paths of vapour: crumbPath',
 );
 export const leavenedFrom = fact(0.5, 'percent of blend', 'judgement', 'a cracker with this much leavener rises as leavened');
 export const settingRange = table({ fromC: 45, toC: 95 }, 'C', 'judgement', 'gas and steam lift the piece, then starch sets it');

@@ -62,3 +62,10 @@ export const glassComponents = table<Record<'water' | 'sugar' | Polymer, Glass>>
   'fromMemory',
   'Couchman & Karasz 1978 rule; sucrose Roos & Karel 1991, starch Jouppila & Roos 1997, water Sugisaki 1968 as cited by Orford 1989; protein, fibre and gum typical of dry data',
 );
+/** Pure fat has no isotherm to speak of: a breath of steam would take it from dry to wet and back, and stop the oven's clock. */
+export const leastHeld = fact(
+  0.02,
+  'kg per kg dry at water activity 1',
+  'judgement',
+  'water that oil dissolves and holds in droplets; less than any flour, nut or sugar holds',
+);

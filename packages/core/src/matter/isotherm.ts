@@ -1,3 +1,4 @@
+import { leastHeld } from '../facts/sorption.js';
 import { heldWater } from './sorption.js';
 import type { Solids } from './sorption.js';
 
@@ -27,7 +28,7 @@ export function tabulateIsotherm(
   const waters = new Float64Array(SAMPLES + 1);
   for (let i = 0; i <= SAMPLES; i++) {
     activities[i] = sampledActivity(i / SAMPLES);
-    waters[i] = heldWater(by, activities[i]!);
+    waters[i] = Math.max(heldWater(by, activities[i]!), leastHeld.value * activities[i]!);
   }
   const stepU = Math.sqrt(toX) / cells;
   const logRatio = new Float64Array(cells + 2);

@@ -13,12 +13,12 @@ import type { Family } from '../facts/families.js';
  * Source   directions common practice (troubleshooting of the trade), sizes judgement: facts/oven cookieSpread.
  */
 export function spreadRatio(
-  family: Pick<Family, 'bakesAs' | 'rolled' | 'fatPercent' | 'sugarPercent'>,
+  family: Pick<Family, 'bakesAs' | 'rolled' | 'pieceG' | 'fatPercent' | 'sugarPercent'>,
   dough: DoughResult,
   pieceC: number,
   /** As this kitchen's own goods have shown; 1 is the model. */ factor = 1,
 ): number {
-  if (family.bakesAs !== 'cookie' || family.rolled) return 1;
+  if (family.bakesAs !== 'cookie' || family.rolled || !family.pieceG) return 1;
   const { usual, perFat, perSugar, perK, atC, perBinder } = cookieSpread.values;
   const { fat, sugar } = dough.percents;
   const run =

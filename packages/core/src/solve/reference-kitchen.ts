@@ -24,6 +24,17 @@ export const referenceKitchen: Kitchen = {
   trays: [{ id: 'tray', name: 'Tray 400 × 300', count: 4, widthMm: 400, lengthMm: 300, material: 'aluminium' }],
   pans: [
     { id: 'pie-230', name: 'Pie tin Ø 230 × 38', count: 4, topMm: 230, bottomMm: 185, depthMm: 38, material: 'metalPan' },
+    {
+      id: 'square-200',
+      name: 'Square tin 200 × 50',
+      kind: 'rectangle',
+      count: 2,
+      topMm: 200,
+      bottomMm: 196,
+      lengthMm: 200,
+      depthMm: 50,
+      material: 'metalPan',
+    },
     { id: 'cups-12', name: 'Tin of 12 cups', count: 2, cups: 12, topMm: 70, bottomMm: 50, depthMm: 30, material: 'metalPan' },
   ],
   cutters: [],

@@ -4,7 +4,7 @@ import { evaluate, evaluateDough, findingsOf } from '../evaluate.js';
 import { piecesFromMass } from '../sheet/plan.js';
 import { rolledG } from '../sheet/sheet.js';
 import { usualFolds } from '../sheet/laminate.js';
-import { panFormOf } from '../pan/pan.js';
+import { panFormOf, panInside } from '../pan/pan.js';
 import { pieRim } from '../facts/sheet.js';
 import { factorForPieces, scaled } from './scale.js';
 import { bakedWithin } from './usual-bake.js';
@@ -23,6 +23,10 @@ import type { Family } from '../facts/families.js';
 import type { Case } from '../document/case.js';
 
 const BLEND_G = 300;
+/** Depth of a tin over the batter in it. */
+const ROOM_TO_RISE = 1.5;
+/** What is worked warmer than this never goes into the cold before it is shaped. */
+const WARM_C = 25;
 
 /**
  * A first formula of a family: what stands in the middle of its windows, in this kitchen. A place to start from, not a recipe of anybody.
@@ -49,11 +53,16 @@ export function starterFormula(
   const cold = kitchen.places.find(({ kind }) => kind === 'fridge');
   const bench = kitchen.places.find(({ kind }) => kind === 'bench');
   const laminate = family.kind === 'laminated' ? usualFolds(family, kitchen) : null;
-  const chilled = family.chillMin[1] > 0 && cold !== undefined;
+  const warm = family.rollC[1] > WARM_C;
+  const chilled = !warm && family.chillMin[1] > 0 && cold !== undefined;
   const place = chilled ? cold : (bench ?? cold);
   const crisp = family.zone.crisp >= 6.5;
   const cups = family.first?.stands === 'cups' ? kitchen.pans?.find((one) => one.cups !== undefined) : undefined;
-  const pan = family.first?.stands === 'pan' ? kitchen.pans?.[0] : cups;
+  const tin =
+    family.first?.stands === 'tin'
+      ? kitchen.pans?.find((one) => panFormOf(one) === 'rectangle' && one.depthMm >= ROOM_TO_RISE * family.thicknessMm[1])
+      : undefined;
+  const pan = family.first?.stands === 'pan' ? kitchen.pans?.[0] : (cups ?? tin);
   const [wantC, bakeMin] = [family.ovenC[1], family.bakeMin[1]];
   const first: Formula = {
     schema: 1,
@@ -63,25 +72,25 @@ export function starterFormula(
     blendG: BLEND_G,
     rows,
     mix: defaultMix({ rows }, family, pantry, newKey),
-    doughAtC: Math.round(Math.min(family.doughMaxC - 1, 22)),
+    doughAtC: Math.round(Math.min(family.doughMaxC - 1, warm ? family.rollC[2] : 22)),
     restMin: family.rolled ? 5 : 0,
     holdBackShare: holdBackShare.value,
     chill: {
       form: 'slab',
       thicknessMm: 20,
       wrap: 'film',
-      targetC: chilled ? family.rollC[1] : Math.max(family.rollC[1], Math.ceil((place?.atC ?? 22) + 1)),
+      targetC: chilled || warm ? family.rollC[1] : Math.max(family.rollC[1], Math.ceil((place?.atC ?? 22) + 1)),
       waits: place ? [{ placeId: place.id, min: Math.max(5, family.chillMin[1]) }] : [],
     },
     sheet: {
       parts: partsOf(family, pan, newKey),
       ...(laminate ? { laminate } : {}),
       trimMm: family.rolled ? 6 : 0,
-      // Rolled scraps of layers rise crooked.
-      reroll: family.kind === 'laminated' ? 'no' : family.rolled ? 'once' : 'tillGone',
+      // Rolled scraps of layers rise crooked; those of a warm dough are kneaded in again.
+      reroll: family.kind === 'laminated' ? 'no' : family.rolled && !warm ? 'once' : 'tillGone',
       lots: 1,
       // What is pressed into its pan is pricked, what is rolled lies under weights.
-      ...(pan && !cups && !family.rolled ? { dockPitchMm: family.dockPitchMm[1] } : {}),
+      ...(pan && !cups && !tin && !family.rolled ? { dockPitchMm: family.dockPitchMm[1] } : {}),
       // Yeasted pieces prove at the table, then firm up before the wash.
       waits:
         family.yeastPercent && bench && cold
@@ -153,6 +162,10 @@ function partsOf(family: Family, pan: Pan | undefined, newKey: () => string): Pa
     return [part({ kind: 'base' }), part({ kind: 'side', overlapMm: pieRim.values.stripOverlapMm })];
   }
   if (pan?.cups !== undefined && family.pieceG) return [part({ kind: 'portion', pieceG: family.pieceG[1], form: 'poured' })];
+  if (pan && family.first?.stands === 'tin') {
+    const pieceG = roundTo((panInside(pan).baseAreaMm2 * family.thicknessMm[1] * doughDensity.value) / 1000, 10);
+    return [part({ kind: 'portion', pieceG, form: 'poured' })];
+  }
   if (pan) return [part({ kind: 'lining', overhangMm: family.rolled ? pieRim.values.overhangMm : 0 })];
   if (family.first?.shape) return [part(family.first.shape, family.first.body ? { body: family.first.body } : {})];
   if (family.centre)
@@ -216,7 +229,7 @@ function blendOf(family: Family, newKey: () => string): BlendRow[] {
   const left = 1 - gums.reduce((sum, [, share]) => sum + share, 0);
   const starch = Math.min(left, family.starchPercent[1] / 100);
   const { nuts, grains, starches, onlyStarches } = firstOf.values;
-  const flours: readonly string[] = family.base === 'nut' ? nuts : grains;
+  const flours: readonly string[] = family.first?.flours ?? (family.base === 'nut' ? nuts : grains);
   const pair: readonly string[] = starch > 0.7 ? onlyStarches : starches;
   return [
     ...flours.map((id) => [id, (left - starch) / flours.length] as const),

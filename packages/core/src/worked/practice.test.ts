@@ -14,7 +14,9 @@ type Row = {
   readonly browners?: Browners;
   readonly spec: Omit<BakeSpec, 'browningFactor'>;
 };
-const { rows } = JSON.parse(readFileSync(join(__dirname, 'practice-rows.json'), 'utf8')) as { rows: readonly Row[] };
+const rowsOf = (file: string) => (JSON.parse(readFileSync(join(__dirname, file), 'utf8')) as { rows: readonly Row[] }).rows;
+const rows = rowsOf('practice-rows.json');
+const unseen = rowsOf('practice-unseen-rows.json');
 const march = new BakeMarch(24);
 const BURNT = 0.85;
 
@@ -48,6 +50,20 @@ describe('minutes of practice', () => {
     ['nut cracker 2.5', 'nut cracker 4'],
   ])('two thicknesses of one good without a number of its own: %s and %s', (thin, thick) => {
     for (const start of [thin, thick]) expect(offs.find(({ id }) => id.startsWith(start))!.off).toBeLessThanOrEqual(0.2);
+  });
+  // Two sizes of one hollow body, from the wall's share of dough alone: no number of its own.
+  it.each([
+    { piece: 'puff of 16 g, 195 C, dried', pieceG: 16, airC: 195, practiceMin: [30, 38], moistureShare: 0.2 },
+    { piece: 'long one of 35 g, 185 C, a third lighter', pieceG: 35, airC: 185, practiceMin: [38, 46], moistureShare: 0.39 },
+  ])('choux, $piece: within 20 % of practice', ({ pieceG, airC, practiceMin, moistureShare }) => {
+    const puff = unseen.find(({ family }) => family === 'choux')!;
+    const over = {
+      thicknessMm: puff.spec.thicknessMm * Math.cbrt(pieceG / 16),
+      settings: [{ ...puff.spec.settings[0]!, airC }],
+    };
+    const middle = (practiceMin[0]! + practiceMin[1]!) / 2;
+    const done = bake({ ...puff, done: { ...puff.done, moistureShare } }, over).times.doneMin!;
+    expect(Math.abs(done / middle - 1)).toBeLessThan(0.2);
   });
   it.each(rows.map((row) => [row.id, row] as const))('%s is not burnt when practice takes it out', (_id, row) => {
     const { trajectory } = bake(row);
