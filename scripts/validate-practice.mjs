@@ -13,6 +13,8 @@ export async function validatePractice(line, table) {
   const { compileBake, browningFactorOf, nudged } = await core('bake/problem.js');
   const { BakeMarch } = await core('bake/march.js');
   const { bakeUntilOver } = await core('bake/doneness.js');
+  const { bakeSamples, unknownsOf } = await core('bake/samples.js');
+  const { doneBand } = await core('bake/looks.js');
   const { families } = await core('facts/families.js');
   const rowsOf = (name) => JSON.parse(readFileSync(join(ROOT, `packages/core/src/worked/${name}.json`), 'utf8')).rows;
   const rows = rowsOf('practice-rows');
@@ -114,6 +116,23 @@ export async function validatePractice(line, table) {
     '–',
     'median over families; vapour path, lift, edge, contact and bare tray stayed as fitted on all rows, so this flatters too',
   );
+  const unmeasured = { ovenC: 6, banded: false };
+  const covers = (row, problem, unknowns) => {
+    const { done } = row;
+    const rule = { golden: done.golden, dark: burnt, ...(done.moistureShare ? { dryX: done.moistureShare / (1 - done.moistureShare) } : {}), ...(done.coreC ? { coreC: done.coreC } : {}) }; // prettier-ignore
+    const last = problem.settings.length - 1;
+    const settings = problem.settings.map((one, i) => (i === last ? { ...one, seconds: one.seconds + 60 * middle(row) } : one));
+    const { p10, p90 } = doneBand([...bakeSamples({ ...problem, settings }, rule, unknowns, 120)]);
+    return middle(row) >= p10 && middle(row) <= p90;
+  };
+  const refitted = new Map(left.map((one) => [one.family, one]));
+  const covered = rows.filter((row, i) => {
+    const { heat, browning } = refitted.get(familyOf(i));
+    return covers(row, nudged(problems[i], { heatLog: Math.log(heat), browningLog: Math.log(browning) }), unknownsOf(unmeasured));
+  }).length;
+  line('practice.coverage', `${covered}`, `rows of ${rows.length}`, '26 to 35', 'each family left out and refitted: its middle lies in P10 to P90 of a kitchen nobody measured'); // prettier-ignore
+  const untried = unseen.filter((row) => covers(row, problemOf(row), unknownsOf({ ...unmeasured, untried: true }))).length;
+  line('practice.unseenCoverage', `${untried}`, `rows of ${unseen.length}`, '14 to 18', 'rows never fitted, with the wider spread of a kind nobody tried; its width was chosen on them'); // prettier-ignore
   const withRow = new Set([...rows, ...unseen].map(({ family }) => family));
   const without = Object.keys(families).filter((id) => !withRow.has(id));
   line('practice.familiesWithout', `${without.length}`, 'families', '–', `no practice row stands behind: ${without.join(', ')}`);

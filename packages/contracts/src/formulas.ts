@@ -17,6 +17,7 @@ import {
   rowUses,
   trayLayers,
   wraps,
+  acrylamideMeasureIds,
   acrossShapes,
   type StageState,
 } from '@north-leaf/core';
@@ -188,6 +189,7 @@ export const formulaSchema: Joi.ObjectSchema<Formula> = bodyOf<Formula>({
     layer: Joi.valid(...trayLayers),
     fromCold: Joi.boolean().optional(),
     hotTray: Joi.boolean().optional(),
+    measures: list(Joi.valid(...acrylamideMeasureIds), acrylamideMeasureIds.length).optional(),
     steps: list(
       nested<BakeStep>({
         name: text(60),

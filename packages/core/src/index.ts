@@ -71,6 +71,8 @@ export { pairMap, windowShare } from './bake/pair-map.js';
 export { goesOnOf, isInOven } from './dough/goes-on.js';
 export { chillWays } from './chill/ways.js';
 export { madeReady, readyThings } from './chill/made-ready.js';
+export { acrylamideMeasureIds, acrylamideMeasures, acrylamideWords } from './facts/acrylamide.js';
+export type { AcrylamideMeasure } from './facts/acrylamide.js';
 export { judged, judgements } from './facts/judgements.js';
 export { HOT_TRAY } from './keep/cooling.js';
 export { packOf } from './keep/keep.js';

@@ -6,6 +6,7 @@ import { boilsAtC, pressureAt } from '../matter/pressure.js';
 import { underBoiling } from '../facts/altitude.js';
 import { leafLift } from '../facts/laminating.js';
 import { bakeKinds, browningWeights, handlingMin, heatUp } from '../facts/oven.js';
+import { isPractised } from '../facts/practice.js';
 import { fillingInPiece } from './filling.js';
 import { ovenOf, ovenSpreadC } from './oven.js';
 import { browningFactorOf, compileBake, nudged } from './problem.js';
@@ -71,6 +72,7 @@ export function bakeCaseOf(theCase: Case, dough: DoughResult, sheet: SheetResult
     unknowns: unknownsOf({
       ovenC: ovenSpreadC(oven),
       banded: formula.sheet.bandsMm !== undefined,
+      untried: isUntried(family, kitchen),
       ...(heat === null ? {} : { heatLog: heat.sd / heat.value }),
       ...(believed ? { believed: believed.covariance } : {}),
     }),
@@ -80,6 +82,10 @@ export function bakeCaseOf(theCase: Case, dough: DoughResult, sheet: SheetResult
     ...minutesOf(formula),
   };
 }
+
+/** The oven's numbers were not fitted on its kind, and this kitchen's own bakes have not yet taught of it. */
+export const isUntried = ({ id }: Family, kitchen: Kitchen): boolean =>
+  !isPractised(id) && !(['crisp', 'tender', 'lift', 'spread'] as const).some((what) => learnedOf(kitchen, what, id));
 
 const minutesOf = (formula: Formula): Pick<BakeCase, 'totalMin' | 'lastSettingMin'> => {
   const totalMin = formula.bake.steps.reduce((sum, { min }, i) => sum + min + handledBefore(formula, i), 0);

@@ -1,11 +1,14 @@
 import { isInOven } from '../dough/goes-on.js';
 import { holds, weepShare } from '../facts/filling.js';
 import { lightness } from '../facts/colour.js';
-import { doneTolerance, eggCoreC, ovenSideLimit } from '../facts/oven.js';
+import { acrylamideWords } from '../facts/acrylamide.js';
+import { doneTolerance, eggCoreC, ovenSideLimit, softFrom } from '../facts/oven.js';
+import { asPowder } from '../dough/ammonia.js';
 import { finding } from '../findings/judge.js';
 import { roundTo } from '../units/rounding.js';
 import { usual } from '../facts/usual.js';
 import { isStarch } from '../ingredient/roles.js';
+import { isUntried } from './bake-case.js';
 import { ovenOf } from './oven.js';
 import { toneIndex } from './tone.js';
 import type { Edit } from '../document/edits.js';
@@ -36,6 +39,11 @@ export function bakeFindings(
     found.push(finding('bake.ovenNotMeasured', 'note', 'bake', { path: 'bake.ovenMeasured', value: 0 }));
   }
   found.push(...turnFindings(formula, oven), ...dockFindings(formula, family, bake));
+  if (family.slicedAfter) {
+    const { sliceMm: value, ovenC: low, min } = family.slicedAfter;
+    found.push(finding('bake.slicedAfter', 'note', 'bake', { path: 'bake.steps', value, low, high: min[1] }));
+  }
+  if (isUntried(family, kitchen)) found.push(finding('bake.fewTried', 'note', 'bake', { path: 'bake.done', value: 0 }));
   const last = formula.bake.steps.length - 1;
   if (formula.bake.steps[last]!.weighted) {
     const measured = { path: 'bake.end.moistureShare', value: bake.end.moistureShare };
@@ -78,6 +86,8 @@ export function bakeFindings(
     const measured = { path: 'bake.end.topTone', value: bake.end.topTone, low: bake.goldenFromTone };
     found.push(finding('bake.pale', 'watch', 'bake', measured, longer(bake.goldenMin)));
   }
+  found.push(...dryFindings(formula, bake));
+  found.push(...acrylamideFindings(theCase, bake));
   const darkest = Math.max(bake.end.topTone, bake.end.baseTone);
   // By what has happened, not by the tone: of a dough that starts dark the eye cannot tell.
   const over = bake.end.faceBrowning - bake.darkFromBrowning;
@@ -94,6 +104,33 @@ export function bakeFindings(
     );
   }
   return found;
+}
+
+/** Left in after it was done, and drier than its kind for it. One that is dry before it is gold is not told so: nothing mends it. */
+function dryFindings(formula: Formula, bake: BakeResult): Finding[] {
+  const { end, endMoisture, tooDryShare, totalMin } = bake;
+  const sooner = betweenMin(bake) ?? bake.doneMin;
+  if (end.moistureShare + endMoisture.sd >= tooDryShare || sooner === null || sooner >= totalMin) return [];
+  const of = tooDryShare > softFrom.value ? 'soft' : 'hard';
+  const measured = { path: 'bake.end.moistureShare', value: end.moistureShare, low: tooDryShare, of };
+  const level = end.moistureShare < tooDryShare * slack.dryFix ? 'fix' : 'watch';
+  return [finding('bake.tooDry', level, 'bake', measured, lastStepUntil(formula, bake, sooner))];
+}
+
+/** Over the benchmark nearly for sure, or rather than not: no ammonia, else sooner. */
+function acrylamideFindings({ formula, pantry }: Case, bake: BakeResult): Finding[] {
+  const { value, low, benchmark, kind } = bake.acrylamide;
+  if (value <= benchmark) return [];
+  const measured = { path: 'bake.acrylamide.value', value, high: benchmark, of: acrylamideWords[kind] };
+  const ammonia = formula.rows.findIndex(({ ingredientId }) => pantry.ingredients[ingredientId]?.leavens === 'ammonia');
+  const from = formula.rows[ammonia];
+  const sooner = betweenMin(bake);
+  const edits: Edit[] | undefined = from
+    ? [{ path: `/rows/${ammonia}`, from: from as never, to: asPowder(from) as never }]
+    : sooner !== null && sooner < bake.totalMin
+      ? lastStepUntil(formula, bake, sooner)
+      : undefined;
+  return [finding('bake.acrylamide', low > benchmark ? 'watch' : 'note', 'bake', measured, edits)];
 }
 
 /** A bare base in a pan rises in blisters unless it is pricked or weighed; a pricked one leaks. */

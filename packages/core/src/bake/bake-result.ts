@@ -1,4 +1,5 @@
 import type { Estimate } from '../findings/finding.js';
+import type { Acrylamide } from './acrylamide.js';
 import type { BakeTimes } from './doneness.js';
 import type { FillingInPiece } from './filling.js';
 
@@ -10,6 +11,7 @@ export type BakedPiece = {
   readonly baseTone: number;
   /** Of the rim, where it stands free; the top's where it does not. */ readonly rimTone: number;
   /** Browning index of the darker face, 0 raw to 1 black. */ readonly faceBrowning: number;
+  /** Of top, base and rim together. */ readonly meanBrowning: number;
   readonly topLightness: number;
   readonly middleC: number;
   readonly coldestC: number;
@@ -27,6 +29,7 @@ export type BakeResult = BakeTimes & {
   readonly endTone: Estimate;
   /** Aim and limits the times are read by. */ readonly dryBelowShare: number;
   readonly mustDry: boolean;
+  /** Drier than its kind ever is. */ readonly tooDryShare: number;
   readonly coreC: number | null;
   /** As this dough shows them. */ readonly goldenFromTone: number;
   readonly darkFromTone: number;
@@ -35,6 +38,7 @@ export type BakeResult = BakeTimes & {
   readonly steps: readonly { readonly name: string; readonly wantC: number | null; readonly dialC: number | null; readonly min: number }[];
   /** Width when it is set over width when it goes in; 1 where nothing runs. */ readonly spreadRatio: number;
   readonly filling: BakedFilling | null;
+  readonly acrylamide: Acrylamide;
   readonly ovenMeasured: boolean;
   /** Share of the doneness spread each cause brings, largest first. */ readonly spreadFrom: readonly {
     readonly cause: SpreadCause;

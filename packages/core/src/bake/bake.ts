@@ -1,5 +1,6 @@
 import { learnedOf } from '../document/kitchen.js';
 import { onCurve } from '../math/interpolate.js';
+import { acrylamideOf } from './acrylamide.js';
 import { bakeCaseOf } from './bake-case.js';
 import { bakeFindings } from './bake-findings.js';
 import { bakeUntilOver } from './doneness.js';
@@ -30,7 +31,7 @@ export type { BakedPiece, BakeResult, BakedFilling, SpreadCause } from './bake-r
  *
  * Units    min, C, mm, shares of mass, tones 1..8.
  * Throws   as bakeCaseOf.
- * Findings bake.notDry, bake.notThrough, bake.eggNotSafe (unsafe), bake.fillingWeeps, bake.fillingOver, bake.weightsLeftOn, bake.pale, bake.tooDark, bake.darkBeforeDry, bake.ovenNotMeasured.
+ * Findings bake.notDry, bake.notThrough, bake.eggNotSafe (unsafe), bake.fillingWeeps, bake.fillingOver, bake.weightsLeftOn, bake.pale, bake.tooDark, bake.tooDry, bake.acrylamide, bake.slicedAfter, bake.fewTried, bake.darkBeforeDry, bake.ovenNotMeasured.
  * Source   models named in problem and march; spread facts/oven bakeSpread (judgement), first order.
  */
 export function bakeStage(
@@ -55,6 +56,7 @@ export function bakeStage(
     endTone: { value: look.end.topTone, sd: spread.toneSd, basis: 'judgement' },
     dryBelowShare: limits.dryBelowShare,
     mustDry: limits.mustDry,
+    tooDryShare: family.finalMoisturePercent[0] / 100,
     coreC: limits.coreC,
     goldenFromTone: rule.golden > 0 ? toneAt(rule.golden, problem.rawLightness) : 1,
     darkFromTone: toneAt(rule.dark, problem.rawLightness),
@@ -64,6 +66,7 @@ export function bakeStage(
     spreadRatio:
       formula.bake.panId === undefined ? spreadRatio(family, dough, sheet.pieceC, learnedOf(kitchen, 'spread', family.id)?.value) : 1,
     filling: filling && bakedFilling(filling, dough, sheet, { look, totalMin }),
+    acrylamide: acrylamideOf(family, dough.colours, look.end, bake.measures),
     ovenMeasured: oven.readings.length > 0,
     spreadFrom: spread.from,
     curve: curveOf(problem, look.trajectory, spread.trajectories, Math.max(totalMin * 1.25, totalMin + 2)),
@@ -111,6 +114,7 @@ function pieceAt(trajectory: Trajectory, problem: BakeProblem, atMin: number): B
     baseTone: toneAt(base, rawLightness),
     rimTone: toneAt(Math.max(top, rim), rawLightness),
     faceBrowning: Math.max(top, base),
+    meanBrowning: (top + base + Math.max(top, rim)) / 3,
     topLightness,
     middleC: at(trajectory.middleC),
     coldestC: at(trajectory.coldestC),

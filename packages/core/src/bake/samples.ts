@@ -1,4 +1,5 @@
 import { bakeSpread, dayToDay } from '../facts/oven.js';
+import { untriedSpread } from '../facts/practice.js';
 import { directions } from '../math/belief.js';
 import { haltonNormal } from '../math/halton.js';
 import { BakeMarch } from './march.js';
@@ -36,20 +37,23 @@ export const COARSE_CELLS = 20;
  * Units    one sd each: K, shares, logs.
  * Throws   nothing.
  * Findings none.
- * Source   facts/oven bakeSpread (judgement); a measured oven, guide bands and a weighed bake narrow it.
+ * Source   facts/oven bakeSpread, facts/practice untriedSpread (judgement); a measured oven, guide bands and a weighed bake narrow it.
  */
 export function unknownsOf(known: {
   readonly ovenC: number;
   readonly banded: boolean;
+  /** Nobody has baked its kind with these numbers: neither we nor this kitchen. */ readonly untried?: boolean;
   readonly heatLog?: number;
   readonly browningLog?: number;
   /** Covariance of what bakes taught of the oven; each bake strays about it. */
   readonly believed?: readonly (readonly number[])[];
 }): BakeUnknowns {
   const sd = bakeSpread.values;
+  const kind = known.untried ? untriedSpread.values : { heatLog: 0, browningLog: 0 };
   if (known.believed) {
     const day = [dayToDay.values.ovenC, dayToDay.values.heatLog, dayToDay.values.browningLog];
-    const covariance = known.believed.map((row, i) => row.map((one, j) => one + (i === j ? day[i]! ** 2 : 0)));
+    const more = [0, kind.heatLog, kind.browningLog];
+    const covariance = known.believed.map((row, i) => row.map((one, j) => one + (i === j ? day[i]! ** 2 + more[i]! ** 2 : 0)));
     const [ovenC, heatLog, browningLog] = covariance.map((row, i) => Math.sqrt(row[i]!)) as [number, number, number];
     return { ...unknownsOf({ ovenC, banded: known.banded, heatLog, browningLog }), linked: directions(covariance) };
   }
@@ -58,8 +62,8 @@ export function unknownsOf(known: {
     thicknessShare: known.banded ? sd.thicknessBandsShare : sd.thicknessShare,
     waterOfDough: sd.waterOfDough,
     startC: sd.startC,
-    heatLog: known.heatLog ?? sd.heatTransferLog,
-    browningLog: known.browningLog ?? sd.browningLog,
+    heatLog: Math.hypot(known.heatLog ?? sd.heatTransferLog, kind.heatLog),
+    browningLog: Math.hypot(known.browningLog ?? sd.browningLog, kind.browningLog),
   };
 }
 

@@ -1,3 +1,5 @@
+import type { AcrylamideMeasure } from '../facts/acrylamide.js';
+
 /** One line of a blend. Shares of a blend sum to 1, gums included. `key` is unique in the formula and never reused. */
 export type BlendRow = {
   readonly key: string;
@@ -173,6 +175,7 @@ export type BakeSettings = {
   /** The tray comes hot from the bake before. */ readonly hotTray?: boolean;
   readonly steps: readonly BakeStep[];
   readonly done: { readonly moistureShare?: number; readonly tone?: number; /** Coldest place, C. */ readonly coreC?: number };
+  /** Taken against acrylamide. */ readonly measures?: readonly AcrylamideMeasure[];
 };
 export type Keep = {
   readonly cool: readonly Wait[];

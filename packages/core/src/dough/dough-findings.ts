@@ -1,3 +1,4 @@
+import { asPowder } from './ammonia.js';
 import { ammoniaMostMm, coumarinFrom, binderRatioRange, gritLimit, pieceOverSheet, scaleSteps, syrupLimit } from '../facts/dough.js';
 import { leavening, soaking, standing } from '../facts/mixing.js';
 import { finding } from '../findings/judge.js';
@@ -271,10 +272,9 @@ function leavenerFindings({ formula, family, dough, rows }: Judged): Finding[] {
   const ammonia = rows.find(({ portion }) => portion.ingredient.leavens === 'ammonia' && portion.amountG > 0);
   const thickMm = formula.sheet.parts[0]?.thicknessMm ?? 0;
   if (ammonia && thickMm > ammoniaMostMm.value) {
-    const to = { ...ammonia.row, ingredientId: usual.values.powder, amountG: roundTo(ammonia.row.amountG * 2, 0.1) };
     found.push(
       finding('dough.ammonia', 'watch', 'dough', { path: 'sheet.thicknessMm', value: thickMm, high: ammoniaMostMm.value }, [
-        { path: `/rows/${ammonia.index}`, from: ammonia.row as never, to: to as never },
+        { path: `/rows/${ammonia.index}`, from: ammonia.row as never, to: asPowder(ammonia.row) as never },
       ]),
     );
   }

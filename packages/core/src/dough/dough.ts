@@ -131,7 +131,7 @@ export function doughStage(theCase: Case, blend: BlendResult): { result: DoughRe
     mixGaps: mixGapsOf(formula, doughRows),
     composition: mixedComposition(all),
     makeUp: makeUpOf(all),
-    colours: doughColours([...flour.flatMap((portion) => openedUp(pantry, portion)), ...leaves]),
+    colours: doughColours([...flour.flatMap((portion) => openedUp(pantry, portion)), ...leaves], formula.blendG),
     outsideMakeUp: sumG(outside) > 0 ? makeUpOf(outside) : null,
     leavened: percentOf([...leaves, ...boxed], formula.blendG, ({ ingredient }) => isLeavener(ingredient)) >= leavenedFrom.value,
     solidFat: mainFat(dough),

@@ -1,3 +1,4 @@
+import type { AcrylamideClass } from './acrylamide.js';
 import type { Basis } from './fact.js';
 import type { Part, Shape } from '../document/formula.js';
 import type { GumName } from '../document/pantry.js';
@@ -64,6 +65,7 @@ export type Family = {
   /** One piece, where it is weighed and not cut. */ readonly pieceG?: Window;
   readonly ovenC: Window;
   readonly bakeMin: Window;
+  /** What the rules on acrylamide call it, where that is not said by its kind. */ readonly acrylamideAs?: AcrylamideClass;
   /** What is sliced once it has cooled and baked again, dry: thickness, oven, minutes and what it ends with. */ readonly slicedAfter?: {
     readonly sliceMm: number;
     readonly ovenC: number;

@@ -201,11 +201,12 @@ export const bakeReadings = table(
 export const ovenCareDays = fact(30, 'd', 'judgement', 'an oven drifts: measured again after a month');
 export const ovenSideLimit = fact(5, 'K', 'judgement', 'trays are turned from this difference between the sides of a shelf on');
 export const doneTolerance = table(
-  { moistureShare: 1.1, moisturePoints: 0.002, wetFix: 2, paleTones: 0.25, darkFixTones: 1, coreC: 1, rawFixC: 6 },
-  'factor, share, factor, tones, tones, K, K',
+  { moistureShare: 1.1, moisturePoints: 0.002, wetFix: 2, dryFix: 0.5, paleTones: 0.25, darkFixTones: 1, coreC: 1, rawFixC: 6 },
+  'factor, share, factor, factor, tones, tones, K, K',
   'judgement',
   'how far a bake may miss dry, through and golden before it is said, and before it is a fix',
 );
+export const softFrom = fact(0.09, 'share of moisture', 'judgement', 'what is moister than this when it is right is soft, not crisp');
 export const cookieSpread = table(
   { usual: 0.4, perFat: 0.6, perSugar: 0.7, perK: 0.03, atC: 12, perBinder: 0.5, early: 0.7 },
   'ratio less one; powers; 1/K; C; per dose over target; share',

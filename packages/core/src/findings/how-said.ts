@@ -7,6 +7,8 @@ export const g = (value: number | undefined) => `${(value ?? 0).toFixed((value ?
 export const percent = (share: number | undefined, digits = 1) => `${((share ?? 0) * 100).toFixed(digits)} %`;
 export const pc = (value: number | undefined) => `${(value ?? 0).toFixed(1)} %`;
 export const c = (value: number | undefined) => `${Math.round(value ?? 0)} °C`;
+/** A rough amount: two digits are more than it is good for. */
+export const micrograms = (value: number | undefined) => `${Number((value ?? 0).toPrecision(2))} µg/kg`;
 export const minutes = (value: number | undefined) => `${Math.round(value ?? 0)} min`;
 export const hours = (value: number | undefined) => `${Number(((value ?? 0) / 60).toFixed(1))} h`;
 export const daysOf = (value: number | undefined) => `${Math.floor(value ?? 0)} ${Math.floor(value ?? 0) === 1 ? 'day' : 'days'}`;

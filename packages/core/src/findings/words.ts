@@ -1,4 +1,4 @@
-import { c, daysOf, g, minutes, of, pc, percent, tone } from './how-said.js';
+import { c, daysOf, g, micrograms, minutes, of, pc, percent, tone } from './how-said.js';
 import { foodWords } from './words-food.js';
 import type { Finding, FindingCode } from './finding.js';
 import type { Words } from './how-said.js';
@@ -371,6 +371,26 @@ const words: Record<FindingCode, (finding: Finding) => Words> = {
     what: 'Too dark when it comes out',
     why: `${tone(f.measured?.value)}, too dark from ${tone(f.measured?.high)}: bitter, and acrylamide rises with colour.`,
     change: 'Take it out sooner.',
+  }),
+  'bake.tooDry': (f) => ({
+    what: 'Drier than its kind',
+    why: `${percent(f.measured?.value)} moisture when it comes out, its kind keeps at least ${percent(f.measured?.low)}: ${of(f) === 'soft' ? 'it crumbles and is stale tomorrow' : 'it bites hard, and cracks by itself as it cools'}.`,
+    change: 'Take it out sooner.',
+  }),
+  'bake.acrylamide': (f) => ({
+    what: f.level === 'watch' ? 'Acrylamide is most likely over the EU benchmark' : 'Acrylamide may be over the EU benchmark',
+    why: `An estimate of ${micrograms(f.measured?.value)}, good to a factor of two or three, against ${micrograms(f.measured?.high)} for ${of(f)}. Only a laboratory knows.`,
+    change: 'Paler, cooler and longer, no baker’s ammonia, sugar in place of honey or syrup.',
+  }),
+  'bake.slicedAfter': (f) => ({
+    what: 'This is its first bake',
+    why: `What the boards say is of the log. Sliced ${(f.measured?.value ?? 0).toFixed(0)} mm thick once its middle has cooled to 35 to 55 °C, it goes back at ${c(f.measured?.low)} for about ${minutes(f.measured?.high)}, until no slice gives in the middle.`,
+    change: 'Slice and dry it.',
+  }),
+  'bake.fewTried': () => ({
+    what: 'These minutes come from other goods',
+    why: 'The oven was fitted on other kinds; of minutes bakers give for kinds like this, it was more than a fifth off one time in three.',
+    change: 'Look early the first time. Your own bakes teach it.',
   }),
   'bake.darkBeforeDry': (f) => ({
     what: 'Dark before it is dry',

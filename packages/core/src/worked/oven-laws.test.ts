@@ -1,4 +1,8 @@
 import { bakeUntilOver } from '../bake/doneness.js';
+import { doneBand } from '../bake/looks.js';
+import { bakeSamples } from '../bake/samples.js';
+import { coreVersion } from '../core-version.js';
+import { bakeSpread } from '../facts/oven.js';
 import { BakeMarch } from '../bake/march.js';
 import { browningFactorOf, nudged } from '../bake/problem.js';
 import { bakeCaseFor, evaluate } from '../evaluate.js';
@@ -9,6 +13,7 @@ import { referenceFormula, referencePantry } from '../solve/reference.js';
 import { referenceKitchen } from '../solve/reference-kitchen.js';
 import { aFilling, resultOf, withSet } from './a-formula.js';
 import type { BakeNudge } from '../bake/problem.js';
+import type { Learned } from '../document/kitchen.js';
 
 const march = new BakeMarch(24);
 const each = Object.values(families).map((family) => {
@@ -40,6 +45,21 @@ describe('the oven over all families', () => {
       const course = [-3, -2, -1, 0, 1, 2, 3].map((i) => doneMin(of, step(i)));
       course.slice(1).forEach((min, i) => expect(Math.abs(min / course[i]! - 1)).toBeLessThan(0.03));
     }
+  });
+  it.each(each)('%s: what is forecast lies inside its own range', (_name, { baking: { problem, rule, unknowns } }) => {
+    const band = doneBand([...bakeSamples(problem, rule, unknowns, 60)])!;
+    const { doneMin } = bakeUntilOver(march, problem, rule, { longestMin: 90 }).times;
+    expect(doneMin).toBeGreaterThan(band.p10);
+    expect(doneMin).toBeLessThan(band.p90);
+  });
+  it('a kind that was never fitted is forecast with a wider spread, until this kitchen has baked it', () => {
+    const [, { family, first, baking }] = each.find(([, one]) => one.family.id === 'cookie_piped')!;
+    const heat = bakeSpread.values.heatTransferLog;
+    expect(baking.unknowns.heatLog).toBeGreaterThan(2 * heat);
+    const lift = { what: 'lift', about: family.id, value: 1.1, sd: 0.1, bakeIds: ['a'], coreVersion } as const;
+    const baked = { ...referenceKitchen, learned: [lift as unknown as Learned] };
+    expect(bakeCaseFor(first, baked, referencePantry)!.unknowns.heatLog).toBeCloseTo(heat, 9);
+    expect(each.find(([, one]) => one.family.id === 'shortbread')![1].baking.unknowns.heatLog).toBeCloseTo(heat, 9);
   });
   it('whatever lies on it, pure fat or pure sugar, the oven’s clock goes on', () => {
     const { first } = each.find(([, { family }]) => family.id === 'tartlet')![1];

@@ -21,6 +21,7 @@ import { useLooks } from '../bake-study';
 import { useDraft } from '../draft-store';
 import { stageQuestions } from '../stages';
 import { Board, FormulaField, useAnswer, useSurroundings, useFormula, useSet } from './board';
+import { AcrylamideLine } from './acrylamide';
 import { BakePicture } from './bake-picture';
 import { Looks } from './looks';
 import { WeighTray } from './weigh-tray';
@@ -273,6 +274,7 @@ function BakeSettings({ looks }: { looks: ReturnType<typeof useLooks> }) {
           dryBelowShare={result.dryBelowShare}
         />
       )}
+      {result && <AcrylamideLine result={result} />}
       <FieldRow label={thick && !result?.mustDry ? 'Or done by moisture' : 'Done when moisture is'}>
         {bake.done.moistureShare === undefined ? (
           <Button size="small" onClick={() => set('/bake/done/moistureShare', result?.dryBelowShare ?? 0.05)} sx={{ minHeight: 26 }}>
