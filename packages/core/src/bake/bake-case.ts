@@ -7,6 +7,7 @@ import { underBoiling } from '../facts/altitude.js';
 import { leafLift } from '../facts/laminating.js';
 import { bakeKinds, browningWeights, handlingMin, heatUp } from '../facts/oven.js';
 import { isPractised } from '../facts/practice.js';
+import { fillingSets } from '../facts/filling.js';
 import { fillingInPiece } from './filling.js';
 import { ovenOf, ovenSpreadC } from './oven.js';
 import { browningFactorOf, compileBake, nudged } from './problem.js';
@@ -126,7 +127,8 @@ export function limitsOf(formula: Formula, family: Family, filling: FillingInPie
   if (done.moistureShare !== undefined) within('bake.done.moistureShare', done.moistureShare, 0.005, 0.6, '(share)');
   if (done.tone !== undefined) within('bake.done.tone', done.tone, 1, 8, '(tone)');
   if (done.coreC !== undefined) within('bake.done.coreC', done.coreC, 60, 105, 'C');
-  const asked = done.coreC ?? (filling ? Math.max(filling.setsC, family.doneCoreC ?? 0) : family.doneCoreC) ?? null;
+  const inside = filling ? Math.max(filling.setsC ?? fillingSets.values.crustC, family.doneCoreC ?? 0) : family.doneCoreC;
+  const asked = done.coreC ?? inside ?? null;
   // High up nothing moist gets as hot as at the sea: what is asked for lies within reach.
   const coreC = asked === null || altitudeM <= 0 ? asked : Math.min(asked, boilsAtC(pressureAt(altitudeM)) - underBoiling.value);
   return {

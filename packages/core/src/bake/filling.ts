@@ -18,7 +18,8 @@ export type FillingInPiece = {
   /** What starch, flour, gum and egg in it hold. */ readonly heldG: number;
   readonly juicy: boolean;
   /** Dough lies over it and browns; else it is open. */ readonly lidded: boolean;
-  /** Its middle when it is set, C. */ readonly setsC: number;
+  /** Its middle when it is set, or hot through where it only has to be warmed, C. null: sweet and dry, it asks for nothing. */ readonly setsC:
+    number | null;
   /** Middle of a fruit filling that is seen to be done, C: it bubbles. null: not of fruit, or set by egg. */ readonly bubblesC:
     number | null;
 };
@@ -54,8 +55,8 @@ export function fillingInPiece(formula: Formula, kitchen: Kitchen, dough: DoughR
     heldG: heldOf(mix) / sheet.pieces,
     lidded: sheet.body.lidMm !== null,
     juicy: mix.fruitWaterG > 0.3 * mix.massG,
-    setsC: mix.eggG > 0 ? fillingSets.values.eggC : mix.fruitWaterG > 0 ? fillingSets.values.juicyC : fillingSets.values.otherC,
-    bubblesC: mix.eggG === 0 && mix.fruitWaterG > 0 ? fruitBubblesC.value : null,
+    setsC: setsOf(mix, sheet.body.lidMm !== null),
+    bubblesC: mix.unsetEggG === 0 && mix.fruitWaterG > 0 ? fruitBubblesC.value : null,
   };
 }
 
@@ -78,3 +79,11 @@ const heldOf = ({ starchG, flourG, gumG, eggG }: FillingMix): number => {
   const { starch, flour, gum, egg } = holds.values;
   return starch * starchG + flour * flourG + gum * gumG + egg * eggG;
 };
+
+/** What ends the wait for a filling: raw egg sets, fruit bubbles under its lid, what is moist gets hot through. */
+function setsOf({ unsetEggG, fruitWaterG, makeUp }: FillingMix, lidded: boolean): number | null {
+  const { eggC, juicyC, otherC, dryBelow } = fillingSets.values;
+  if (unsetEggG > 0) return eggC;
+  if (fruitWaterG > 0) return lidded ? fruitBubblesC.value : juicyC;
+  return makeUp.water < dryBelow ? null : otherC;
+}

@@ -123,6 +123,7 @@ export const doesWords = {
   neverBrowns: 'never browns',
   shines: 'shines as a wash',
   leachesJuice: 'gives juice',
+  ready: 'cooked or ready to eat: gives no juice in the oven',
   weakInAcid: 'thins in acid',
   freezeStable: 'stands freezing',
   weepsAfterFreezing: 'weeps after freezing',

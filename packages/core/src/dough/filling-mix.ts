@@ -18,6 +18,7 @@ export type FillingMix = {
   readonly flourG: number;
   readonly gumG: number;
   readonly eggG: number;
+  /** Of it, what nobody has cooked yet: it has to set in the oven. */ readonly unsetEggG: number;
   /** Milk, cream or cheese is in it. */ readonly dairy: boolean;
 };
 
@@ -54,8 +55,12 @@ function mixOf(portions: readonly Portion[], pantry: Pantry): FillingMix | null 
     makeUp,
     fruitWaterG: sum(
       // What was cooked and thickened beforehand gives no more juice.
-      ({ ingredient: { kind, composition }, cooked }) =>
-        !cooked && (kind === 'filling' || kind === 'inclusion') && composition.waterShare >= juicyFrom.value,
+      ({ ingredient: { kind, composition, origin, does }, cooked }) =>
+        !cooked &&
+        !does?.includes('ready') &&
+        origin === 'plant' &&
+        (kind === 'filling' || kind === 'inclusion') &&
+        composition.waterShare >= juicyFrom.value,
       ({ ingredient, amountG }) => amountG * ingredient.composition.waterShare,
     ),
     sugarG: sum(({ ingredient }) => ingredient.kind === 'sugar' || ingredient.kind === 'syrup'),
@@ -64,6 +69,7 @@ function mixOf(portions: readonly Portion[], pantry: Pantry): FillingMix | null 
     flourG: sum(({ ingredient }) => isProteinType(ingredient)),
     gumG: sum(({ ingredient }) => isGum(ingredient)),
     eggG: sum(({ ingredient }) => isEgg(ingredient)),
+    unsetEggG: sum(({ ingredient, cooked }) => isEgg(ingredient) && !cooked),
     dairy: leaves.some(({ ingredient }) => ingredient.kind === 'dairy'),
   };
 }

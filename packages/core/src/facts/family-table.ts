@@ -119,7 +119,7 @@ export const familyRows: readonly Family[] = [
     thicknessMm: [3, 4.5, 6.5], ovenC: [160, 175, 180], bakeMin: [11, 14, 20], dockPitchMm: [8, 14, 20],
     lightness: [66, 72, 77], finalMoisturePercent: [2, 3.5, 5.5], finalAw: [0.07, 0.21, 0.44], zone: { crisp: 7.5, tender: 6.5, halfWidth: 1 },
     basis: 'commonPractice', source: PRACTICE },
-  { id: 'nut_tart', name: 'Nut tart', kind: 'pastry', base: 'flour', school: 'cream', bakesAs: 'biscuit',
+  { id: 'nut_tart', name: 'Nut tart', kind: 'pastry', base: 'flour', school: 'cream', bakesAs: 'biscuit', centre: { ingredientId: 'jam', gramsEach: 200 }, first: { stands: 'pan', lid: 'lattice' },
     fatPercent: [130, 190, 240], waterPercent: [20, 38, 60], sugarPercent: [60, 80, 110], eggPercent: [0, 30, 45], saltPercent: [0.3, 0.6, 1.2],
     leavenerPercent: [0, 0, 2], nutPercent: [120, 190, 220],
     gumPercent: { xanthanGum: [0, 0.5, 1.5], guarGum: [0, 0.7, 1.5], psylliumHusk: [0, 1, 4], celluloseEther: [0, 0, 0.5] },

@@ -15,6 +15,7 @@ export type School = (typeof schools)[number];
 export type FirstFormula = {
   /** In the kitchen's first pan, its first tin of cups, or its first with corners, poured to the family's height. */ readonly stands?:
     'pan' | 'cups' | 'tin';
+  /** Over what it is filled with. */ readonly lid?: 'lattice';
   /** In place of the flours that most families begin with. */ readonly flours?: readonly string[];
   readonly shape?: Shape;
   readonly body?: Part['body'];

@@ -21,10 +21,10 @@ export const weepShare = table(
   'free juice that is seen on the plate, and that soaks the base',
 );
 export const fillingSets = table(
-  { juicyC: 85, eggC: 77, otherC: 75 },
-  'C',
+  { juicyC: 85, eggC: 77, otherC: 75, crustC: 80, dryBelow: 0.4 },
+  'C; share of water',
   'commonPractice',
-  'fruit with starch thickens and bubbles, custard sets; no source',
+  'open fruit with starch thickens, custard sets, what was cooked or is meat gets hot through (75 C is a usual limit for both); jam, chocolate and nuts ask for nothing, the dough against them sets from 80; no source',
 );
 export const fruitBubblesC = fact(
   95,

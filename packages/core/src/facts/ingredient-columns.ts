@@ -519,6 +519,8 @@ export const actRows: Readonly<Partial<Record<IngredientAct, string>>> = {
     'inulin polydextrose xylitol maltitol isomalt sorbitol_syrup prunes',
   leachesJuice:
     'berries rhubarb raspberries blackberries cherries_sour redcurrants',
+  ready:
+    'jam marmalade mincemeat dulce_leche applesauce pumpkin_puree lemon_curd pastry_cream potato_mash sweetpotato_cooked chestnuts_cooked tomato_paste olives rice_cooked chickpeas_cooked ham chicken_cooked tuna salmon_smoked tofu_firm tofu_silken mayonnaise',
   setsCold:
     'gelatin agar gellan carrageenan pectin_lm gelatin_leaf',
   gelatinised:

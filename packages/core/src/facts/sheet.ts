@@ -29,6 +29,8 @@ export const dockRim = table(
   'judgement',
   'nearer to the rim than this a prick hole tears it: a share of the pitch, and never more than some millimetres',
 );
+/** Of a lattice, where nobody said. */
+export const latticeStrips = table({ stripMm: 15, gapMm: 15 }, 'mm', 'commonPractice', 'strips and gaps as wide as each other; no source');
 export const pieRim = table(
   { overhangMm: 12, stripOverlapMm: 10, stripMm: 20, gapMm: 15, longestStripMm: 400 },
   'mm',

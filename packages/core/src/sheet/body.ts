@@ -52,10 +52,15 @@ export function bodyOf(formula: Formula, kitchen: Kitchen, dough: DoughResult, p
   return flat(first, rimOf(part, first), lidMm, { grown, proved });
 }
 
-/** Something over the filling: a lid, or a second part that closes it in. A lattice leaves it open. */
+/** Something over the filling: a lid, a second part that closes it in, or a lattice as thick as its strips lie over all; a wide one leaves it open. */
 function lidOver({ sheet }: Formula, fillingG: number): number | null {
   const last = sheet.parts[sheet.parts.length - 1]!;
   if (last.shape.kind === 'lid') return last.thicknessMm;
+  if (last.shape.kind === 'lattice') {
+    const strips = last.shape.stripMm / (last.shape.stripMm + last.shape.gapMm);
+    // Two directions cross: what neither covers is open.
+    return 1 - (1 - strips) ** 2 >= 0.5 ? 2 * strips * last.thicknessMm : null;
+  }
   return fillingG > 0 && sheet.parts.length > 1 && isCutShape(last.shape) && last.window === undefined ? last.thicknessMm : null;
 }
 

@@ -5,7 +5,7 @@ import { piecesFromMass } from '../sheet/plan.js';
 import { rolledG } from '../sheet/sheet.js';
 import { usualFolds } from '../sheet/laminate.js';
 import { panFormOf, panInside } from '../pan/pan.js';
-import { pieRim } from '../facts/sheet.js';
+import { latticeStrips, pieRim } from '../facts/sheet.js';
 import { factorForPieces, scaled } from './scale.js';
 import { bakedWithin } from './usual-bake.js';
 import { blendPortions } from '../blend/blend.js';
@@ -86,8 +86,8 @@ export function starterFormula(
       parts: partsOf(family, pan, newKey),
       ...(laminate ? { laminate } : {}),
       trimMm: family.rolled ? 6 : 0,
-      // Rolled scraps of layers rise crooked; those of a warm dough are kneaded in again.
-      reroll: family.kind === 'laminated' ? 'no' : family.rolled && !warm ? 'once' : 'tillGone',
+      // Rolled scraps of layers rise crooked; those of a warm dough are kneaded in again, and strips are cut of scraps.
+      reroll: family.kind === 'laminated' ? 'no' : family.rolled && !warm && !family.first?.lid ? 'once' : 'tillGone',
       lots: 1,
       // What is pressed into its pan is pricked, what is rolled lies under weights.
       ...(pan && !cups && !tin && !family.rolled ? { dockPitchMm: family.dockPitchMm[1] } : {}),
@@ -106,7 +106,7 @@ export function starterFormula(
       ...(pan ? { panId: pan.id } : {}),
       traysAtOnce: 1,
       layer: pan ? 'none' : 'paper',
-      steps: pan && family.rolled ? blindSteps(wantC, bakeMin) : [{ name: 'Bake', wantC, min: bakeMin }],
+      steps: pan && family.rolled && !family.centre ? blindSteps(wantC, bakeMin) : [{ name: 'Bake', wantC, min: bakeMin }],
       done: {},
     },
     keep: {
@@ -166,7 +166,11 @@ function partsOf(family: Family, pan: Pan | undefined, newKey: () => string): Pa
     const pieceG = roundTo((panInside(pan).baseAreaMm2 * family.thicknessMm[1] * doughDensity.value) / 1000, 10);
     return [part({ kind: 'portion', pieceG, form: 'poured' })];
   }
-  if (pan) return [part({ kind: 'lining', overhangMm: family.rolled ? pieRim.values.overhangMm : 0 })];
+  if (pan) {
+    const overhangMm = family.rolled ? pieRim.values.overhangMm : 0;
+    const over: Part[] = family.first?.lid ? [part({ kind: 'lattice', ...latticeStrips.values, overhangMm: 0 })] : [];
+    return [part({ kind: 'lining', overhangMm }), ...over];
+  }
   if (family.first?.shape) return [part(family.first.shape, family.first.body ? { body: family.first.body } : {})];
   if (family.centre)
     return [

@@ -94,13 +94,16 @@ function FillingFacts({ filling }: { filling: NonNullable<BakeResult['filling']>
       <Typography variant="h3">Filling</Typography>
       <Box>
         {grams(filling.massG)} a piece, {showQuantity(filling.heightMm, 'length', units)} high
-        {filling.roomMm !== null && `, of ${showQuantity(filling.roomMm, 'length', units)} that the pan leaves it`}; set at{' '}
-        {showQuantity(filling.setsC, 'temperature', units, 0)}.
+        {filling.roomMm !== null && `, of ${showQuantity(filling.roomMm, 'length', units)} that the pan leaves it`};{' '}
+        {filling.setsC === null ? 'it need not set' : `set or hot through at ${showQuantity(filling.setsC, 'temperature', units, 0)}`}.
       </Box>
       {filling.bubblesC !== null && (
         <Box>
-          Fruit is done when it bubbles in the middle, at about {showQuantity(filling.bubblesC, 'temperature', units, 0)}; the minutes here
-          are those to {showQuantity(filling.setsC, 'temperature', units, 0)}: give it longer until you see it.
+          Fruit is done when it bubbles in the middle, at about {showQuantity(filling.bubblesC, 'temperature', units, 0)}
+          {filling.setsC !== null && filling.setsC < filling.bubblesC
+            ? `; the minutes here are those to ${showQuantity(filling.setsC, 'temperature', units, 0)}: give it longer until you see it.`
+            : '.'}{' '}
+          Set is not soft: apples and other firm fruit may want longer, a knife tells.
         </Box>
       )}
       {filling.juiceG > 0.5 && (
