@@ -189,6 +189,7 @@ export const formulaSchema: Joi.ObjectSchema<Formula> = bodyOf<Formula>({
     layer: Joi.valid(...trayLayers),
     fromCold: Joi.boolean().optional(),
     hotTray: Joi.boolean().optional(),
+    panOnTray: Joi.boolean().optional(),
     measures: list(Joi.valid(...acrylamideMeasureIds), acrylamideMeasureIds.length).optional(),
     steps: list(
       nested<BakeStep>({

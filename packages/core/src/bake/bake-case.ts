@@ -192,6 +192,7 @@ export function bakeSpecOf(
     startC: sheet.pieceC,
     pressurePa: pressureAt(kitchen.altitudeM ?? 0),
     tray: material,
+    ...(pan && bake.panOnTray ? { under: tray.material } : {}),
     layer: bake.layer,
     traysAtOnce: bake.traysAtOnce,
     fat,

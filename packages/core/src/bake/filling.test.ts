@@ -60,6 +60,7 @@ describe('filling', () => {
     flourG: 0,
     gumG: 0,
     eggG: 0,
+    unsetEggG: 0,
     dairy: false,
   };
 

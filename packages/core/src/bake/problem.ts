@@ -67,6 +67,7 @@ export type BakeSpec = LayerSpec & {
   /** Centre to centre of neighbours on the tray; left out: they touch, or the pan is full. */ readonly pitchMm?: number;
   /** The piece lies deep in a pan: less air gets to it. */ readonly recessed?: boolean;
   readonly tray: TrayMaterial;
+  /** A pan stands on it: heated first, and hidden from the oven's floor by it. */ readonly under?: TrayMaterial;
   /** A tray that comes hot from the bake before. */ readonly trayStartC?: number;
   readonly layer: TrayLayer;
   readonly traysAtOnce?: 1 | 2;
@@ -142,7 +143,7 @@ export type BakeProblem = {
   readonly edgeVent: number;
   readonly browningFactor: number;
   readonly rawLightness: number;
-  /** How far the rim of a free piece is on the way from its top's temperature to the air's. */ readonly rimShare: number;
+  /** How far the rim of a piece is on the way from its top's temperature to the air's: it stands free, or above its pan. */ readonly rimShare: number;
   /** Drop of the air when the door is opened for a look, K. */ readonly lookDropC: number;
   readonly settings: readonly SettingNumbers[];
 };
@@ -161,6 +162,7 @@ export const STEFAN_BOLTZMANN = 5.670374e-8;
 export function compileBake(spec: BakeSpec): BakeProblem {
   if (spec.settings.length === 0) throw new InputError('bake.steps', 'needs at least one step with a temperature');
   const tray = trayHeat.values[spec.tray];
+  const under = spec.under ? trayHeat.values[spec.under] : undefined;
   const cover = covers.values[spec.cover ?? 'weights'];
   const above = spec.above ?? [];
   const fin = finOf(spec);
@@ -168,9 +170,9 @@ export function compileBake(spec: BakeSpec): BakeProblem {
     layers: [...above, spec].map(compileLayer),
     main: above.length,
     pressurePa: spec.pressurePa ?? atmosphere.values.seaPa,
-    trayCapacity: tray.heatCapacity * (1 + fin),
-    trayStartC: tray.preheated ? null : (spec.trayStartC ?? ROOM_TRAY_C),
-    trayEmissivity: tray.emissivity,
+    trayCapacity: (tray.heatCapacity + (under?.heatCapacity ?? 0)) * (1 + fin),
+    trayStartC: tray.preheated ? null : (spec.trayStartC ?? coldStartOf(spec)),
+    trayEmissivity: (under ?? tray).emissivity,
     bareEmissivity: spec.layer === 'none' ? tray.emissivity : layerEmissivity.value,
     trayContact: 1 / (1 / tray.contact + layerResistance.values[spec.layer]),
     fin,
@@ -184,10 +186,18 @@ export function compileBake(spec: BakeSpec): BakeProblem {
     edgeVent: edgeShare.value,
     browningFactor: spec.browningFactor,
     rawLightness: spec.rawLightness ?? lightness.values.raw,
-    rimShare: spec.pitchMm && spec.acrossMm ? rimShare.value : 0,
+    rimShare: (spec.pitchMm && spec.acrossMm) || spec.recessed ? rimShare.value : 0,
     lookDropC: doorDip.values.lookDropC,
     settings: settingsOf(spec),
   };
+}
+
+/** A cold pan on a stone that was heated with the oven: between both, by what each holds. */
+function coldStartOf({ tray, under, settings }: BakeSpec): number {
+  const below = under ? trayHeat.values[under] : undefined;
+  if (!below?.preheated) return ROOM_TRAY_C;
+  const share = below.heatCapacity / (below.heatCapacity + trayHeat.values[tray].heatCapacity);
+  return ROOM_TRAY_C + share * (settings[0]!.airC - ROOM_TRAY_C);
 }
 
 /** Pure fat or pure water has no isotherm: every layer is taken to hold this share of neither. */

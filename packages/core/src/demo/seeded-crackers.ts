@@ -70,6 +70,17 @@ export const demoKitchen: Kitchen = {
     { id: 'ring-220', name: 'Tart ring Ø 220 × 30', count: 8, topMm: 220, bottomMm: 220, depthMm: 30, material: 'metalPan' },
     { id: 'deep-240', name: 'Deep dish Ø 240 × 50', count: 2, topMm: 240, bottomMm: 190, depthMm: 50, rimMm: 12, material: 'ceramic' },
     {
+      id: 'square-200',
+      name: 'Square tin 200 × 50',
+      count: 2,
+      kind: 'rectangle',
+      topMm: 200,
+      bottomMm: 196,
+      lengthMm: 200,
+      depthMm: 50,
+      material: 'metalPan',
+    },
+    {
       id: 'long-tin',
       name: 'Long tart tin 110 × 350',
       count: 2,

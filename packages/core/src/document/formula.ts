@@ -169,6 +169,7 @@ export type BakeSettings = {
   readonly ovenId: string;
   readonly trayId: string;
   /** What a pie or tart stands in; left out: flat on the tray. */ readonly panId?: string;
+  /** The pan stands on the tray; left out: on the rack. */ readonly panOnTray?: boolean;
   readonly traysAtOnce: 1 | 2;
   readonly layer: TrayLayer;
   /** The oven is lit with the tray in it. */ readonly fromCold?: boolean;

@@ -57,7 +57,7 @@ export type BakeKindFacts = {
   /** Gas share of the raw dough. */ readonly firstPores: number;
   /** Factors on the liquid's path and on conduction, 1 unless it moves. */ readonly liquidPath?: number;
   readonly stir?: number;
-  /** Height to the eye over raw thickness where leaves part: heat and steam cross the leaves, not the air between them. */
+  /** Height to the eye over raw thickness where leaves part: about half of the air between them has to be crossed by heat and steam. */
   readonly lift?: number;
   /** Volume over raw volume where steam blows the piece up: it bakes as its wall, both of whose sides let heat in. */
   readonly hollow?: number;
@@ -79,7 +79,7 @@ export const bakeKinds = table<Record<BakeKind, BakeKindFacts>>(
     cookie: { expansion: 1.3, vapourPath: halfOpen, firstPores: 0.12 },
     pieShell: { expansion: 1.1, vapourPath: closed, firstPores: 0.04 },
     biscuit: { expansion: 1.9, vapourPath: closed, firstPores: 0.1 },
-    laminated: { expansion: 1.8, vapourPath: open, firstPores: 0.15, lift: 6 },
+    laminated: { expansion: 3.2, vapourPath: open, firstPores: 0.15, lift: 6 },
     croissant: { expansion: 1.25, vapourPath: closed, firstPores: 0.55 },
     choux: { expansion: 1.3, vapourPath: halfOpen, firstPores: 0.03, hollow: 2.8 },
     filling: { expansion: 1, vapourPath: filling, firstPores: 0.02 },
@@ -87,7 +87,7 @@ export const bakeKinds = table<Record<BakeKind, BakeKindFacts>>(
   },
   'ratio, -, share',
   'judgement',
-  'expansion of a leavened cracker and height of puff from common practice, the rest judgement; volume of choux common practice, 2.2 to 3.5; paths of vapour: crumbPath',
+  'expansion of a leavened cracker and height of puff from common practice, how much of puff counts as slab by trial on two rows, the rest judgement; volume of choux common practice, 2.2 to 3.5; paths of vapour: crumbPath',
 );
 export const leavenedFrom = fact(0.5, 'percent of blend', 'judgement', 'a cracker with this much leavener rises as leavened');
 export const settingRange = table({ fromC: 45, toC: 95 }, 'C', 'judgement', 'gas and steam lift the piece, then starch sets it');

@@ -20,7 +20,7 @@ export const middles: Readonly<Record<string, Readonly<Record<MiddleFeature, num
     starch: 0.4,
     fibre: 0.04469,
     thickness: 3.52,
-    gas: 0.3522,
+    gas: 0.3436,
   },
   short_savoury: {
     fat: 0.4172,
@@ -35,7 +35,7 @@ export const middles: Readonly<Record<string, Readonly<Record<MiddleFeature, num
     starch: 0.38,
     fibre: 0.04842,
     thickness: 3.85,
-    gas: 0.3534,
+    gas: 0.3429,
   },
   short_sweet: {
     fat: 0.4592,
@@ -50,7 +50,7 @@ export const middles: Readonly<Record<string, Readonly<Record<MiddleFeature, num
     starch: 0.4,
     fibre: 0.04161,
     thickness: 3.3,
-    gas: 0.2818,
+    gas: 0.2739,
   },
   press_in_oil: {
     fat: 0.2583,
@@ -65,7 +65,7 @@ export const middles: Readonly<Record<string, Readonly<Record<MiddleFeature, num
     starch: 0,
     fibre: 0.06404,
     thickness: 4.4,
-    gas: 0.3583,
+    gas: 0.3546,
   },
   galette: {
     fat: 0.4768,
@@ -95,7 +95,7 @@ export const middles: Readonly<Record<string, Readonly<Record<MiddleFeature, num
     starch: 0.48,
     fibre: 0.05319,
     thickness: 21.78,
-    gas: 0.9045,
+    gas: 0.9033,
   },
   croissant: {
     fat: 0.4807,
@@ -320,7 +320,7 @@ export const middles: Readonly<Record<string, Readonly<Record<MiddleFeature, num
     starch: 0,
     fibre: 0.03,
     thickness: 4.95,
-    gas: 0.1474,
+    gas: 0.1416,
   },
   muffin: {
     fat: 0.3801,
@@ -335,7 +335,7 @@ export const middles: Readonly<Record<string, Readonly<Record<MiddleFeature, num
     starch: 0.36,
     fibre: 0.04635,
     thickness: 41.61,
-    gas: 0.5605,
+    gas: 0.5477,
   },
   cookie_nut_butter: {
     fat: 1.3,

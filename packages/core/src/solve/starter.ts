@@ -58,10 +58,9 @@ export function starterFormula(
   const place = chilled ? cold : (bench ?? cold);
   const crisp = family.zone.crisp >= 6.5;
   const cups = family.first?.stands === 'cups' ? kitchen.pans?.find((one) => one.cups !== undefined) : undefined;
-  const tin =
-    family.first?.stands === 'tin'
-      ? kitchen.pans?.find((one) => panFormOf(one) === 'rectangle' && one.depthMm >= ROOM_TO_RISE * family.thicknessMm[1])
-      : undefined;
+  const deep = kitchen.pans?.filter((one) => one.cups === undefined && one.depthMm >= ROOM_TO_RISE * family.thicknessMm[1]) ?? [];
+  // One with corners if there is one: batter flows, so rather a round one than none.
+  const tin = family.first?.stands === 'tin' ? (deep.find((one) => panFormOf(one) === 'rectangle') ?? deep[0]) : undefined;
   const pan = family.first?.stands === 'pan' ? kitchen.pans?.[0] : (cups ?? tin);
   const [wantC, bakeMin] = [family.ovenC[1], family.bakeMin[1]];
   const first: Formula = {
@@ -112,7 +111,8 @@ export function starterFormula(
     keep: {
       cool: [{ placeId: kitchen.places.find(({ kind }) => kind === 'rack')?.id ?? place?.id ?? '', min: 45 }],
       pack: crisp ? 'tightTin' : 'paperBag',
-      piecesPerPack: pan && !cups ? 1 : 12,
+      // A pie, a tart or a galette is packed alone.
+      piecesPerPack: (pan && !cups) || family.first?.shape?.kind === 'freeForm' ? 1 : 12,
       sellWithinDays: crisp ? 7 : 1,
     },
   };

@@ -95,7 +95,17 @@ describe('mechanisms, each in its direction (physical, common practice)', () => 
   });
   it('air that reaches less deep into a pan bakes a shell later', () => {
     const shell = named('oil pie shell');
-    expect(bake(shell).times.doneMin!).toBeGreaterThan(bake(shell, { recessed: false }).times.doneMin!);
+    expect(bake(shell).times.dryMin!).toBeGreaterThan(bake(shell, { recessed: false }).times.dryMin!);
+  });
+  it('a cold tray under a pan keeps its base back, a hot stone brings it on', () => {
+    const shell = named('oil pie shell');
+    const base = (over: Partial<BakeSpec>) => {
+      const { trajectory } = bake(shell, over);
+      return trajectory.browningBase[trajectory.min.findIndex((min) => min >= 18)]!;
+    };
+    expect(base({ under: 'aluminium' })).toBeLessThan(base({}));
+    expect(base({ under: 'stone' })).toBeGreaterThan(base({ under: 'aluminium' }));
+    expect(base({ under: 'darkSteel' })).toBeGreaterThan(base({ under: 'aluminium' }));
   });
   it('lit with the tray in it the oven takes longer, a hot tray less long', () => {
     const cracker = named('cracker, sweet');

@@ -98,6 +98,7 @@ export function describeEdit({ path, from, to }: Edit, formula: Formula, pantry:
   }
   if (path === '/bake/fromCold') return to ? 'Into a cold oven' : 'Into a hot oven';
   if (path.startsWith('/bake/measures')) return 'Against acrylamide';
+  if (path === '/bake/panOnTray') return to ? 'The pan on a tray' : 'The pan on the rack';
   if (path === '/bake/hotTray') return to ? 'On a hot tray' : 'On a cold tray';
   if (path.startsWith('/chill/waits')) return 'Places and minutes in the cold';
   const fold = /^\/sheet\/laminate\/folds\/(\d+)$/.exec(path);

@@ -214,12 +214,24 @@ function BakeSettings({ looks }: { looks: ReturnType<typeof useLooks> }) {
             value={bake.panId ?? ''}
             onChange={(panId) =>
               edit(`pan:${Date.now()}`, (from) => {
-                const { panId: _was, ...rest } = from.bake;
+                const { panId: _was, panOnTray: _on, ...rest } = from.bake;
                 return [{ path: '/bake', from: from.bake as never, to: { ...rest, ...(panId ? { panId } : {}) } as never }];
               })
             }
             options={[{ value: '', name: 'flat on the tray' }, ...(kitchen.pans ?? []).map(({ id, name }) => ({ value: id, name }))]}
           />
+          {bake.panId !== undefined && (
+            <Choice
+              label="The pan stands"
+              value={bake.panOnTray ? 'tray' : 'rack'}
+              onChange={(on) => set('/bake/panOnTray', on === 'tray' ? true : undefined)}
+              options={[
+                { value: 'rack', name: 'on the rack' },
+                { value: 'tray', name: 'on the tray' },
+              ]}
+              width={118}
+            />
+          )}
         </FieldRow>
       )}
       <FieldRow label="At once, on">
