@@ -8,6 +8,7 @@ const steps = [
   ['lint', ['node_modules/eslint/bin/eslint.js', '--max-warnings', '0', '.']],
   ['format', ['node_modules/prettier/bin/prettier.cjs', '--check', '--log-level', 'warn', '.']],
   ['types of tests and scripts', [TSC, '-p', 'tsconfig.check.json']],
+  ['names that scripts read', ['scripts/script-names.mjs']],
   ['types of pages', [TSC, '-p', 'apps/web/tsconfig.json']],
   [
     'import arrows and rings',
