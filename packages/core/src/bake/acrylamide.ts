@@ -2,7 +2,6 @@ import { acrylamideBenchmarks, acrylamideLaw, acrylamideRange } from '../facts/a
 import type { AcrylamideClass, AcrylamideMeasure } from '../facts/acrylamide.js';
 import type { Family } from '../facts/families.js';
 import type { DoughColours } from '../dough/colours.js';
-import type { BakedPiece } from './bake-result.js';
 
 /** An index of acrylamide as it leaves the oven: an order of magnitude, not a measurement. ug per kg of the baked dough. */
 export type Acrylamide = {
@@ -12,6 +11,9 @@ export type Acrylamide = {
   readonly benchmark: number;
   readonly kind: AcrylamideClass;
 };
+
+/** A piece as it comes out: share of water, browning of its darker face and of top, base and rim together. */
+type Browned = { readonly moistureShare: number; readonly faceBrowning: number; readonly meanBrowning: number };
 
 /** What it is sold as, to the regulation. */
 export const acrylamideClassOf = ({ acrylamideAs, kind }: Pick<Family, 'acrylamideAs' | 'kind'>): AcrylamideClass =>
@@ -31,7 +33,7 @@ export const acrylamideClassOf = ({ acrylamideAs, kind }: Pick<Family, 'acrylami
 export function acrylamideOf(
   family: Pick<Family, 'acrylamideAs' | 'kind'>,
   { asparagineMgPerKgDry, ammoniaPercent, reducingShare }: DoughColours,
-  { moistureShare, faceBrowning, meanBrowning }: Pick<BakedPiece, 'moistureShare' | 'faceBrowning' | 'meanBrowning'>,
+  { moistureShare, faceBrowning, meanBrowning }: Browned,
   measures: readonly AcrylamideMeasure[] = [],
 ): Acrylamide {
   const law = acrylamideLaw.values;

@@ -13,7 +13,6 @@ import { mixWith } from './mix.js';
 import { waterLimitsOf } from './water.js';
 import { learnedOf } from '../document/kitchen.js';
 import { editsBetween } from '../document/edits.js';
-import { usual } from '../facts/usual.js';
 import type { BlendResult } from '../blend/blend.js';
 import type { Edit } from '../document/edits.js';
 import type { Row } from '../document/formula.js';

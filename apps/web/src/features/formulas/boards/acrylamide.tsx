@@ -5,22 +5,21 @@ import Checkbox from '@mui/material/Checkbox';
 import Collapse from '@mui/material/Collapse';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import { acrylamideMeasureIds, acrylamideMeasures, acrylamideWords, type AcrylamideMeasure, type BakeResult } from '@north-leaf/core';
-import { useDraft } from '../draft-store';
+import { useFormula, useSet } from './board';
 
 /** Two digits are more than the estimate is good for. */
 const rough = (ugPerKg: number) => Number(ugPerKg.toPrecision(2)).toLocaleString('en');
 
 /** How much acrylamide is likely, against the benchmark of its kind, and what is done against it: kept with the version. */
 export function AcrylamideLine({ result: { acrylamide } }: { result: BakeResult }) {
-  const taken = useDraft((state) => state.formula.bake.measures) ?? [];
-  const { edit } = useDraft.getState();
+  const taken = useFormula().bake.measures ?? [];
+  const set = useSet();
   const [open, setOpen] = useState(false);
   const { value, low, high, benchmark, kind } = acrylamide;
-  const take = (measure: AcrylamideMeasure, is: boolean) =>
-    edit(`measure:${Date.now()}`, ({ bake: { measures: from } }) => {
-      const to = acrylamideMeasureIds.filter((id) => (id === measure ? is : from?.includes(id)));
-      return [{ path: '/bake/measures', ...(from ? { from: from as never } : {}), ...(to.length > 0 ? { to: to as never } : {}) }];
-    });
+  const take = (measure: AcrylamideMeasure, is: boolean) => {
+    const measures = acrylamideMeasureIds.filter((id) => (id === measure ? is : taken.includes(id)));
+    set('/bake/measures', measures.length > 0 ? (measures as never) : undefined);
+  };
   return (
     <Box sx={{ fontSize: 13, color: 'text.secondary', pt: 1 }} data-testid="acrylamide">
       Acrylamide, estimated: about {rough(value)} µg/kg ({rough(low)} to {rough(high)}); EU benchmark for {acrylamideWords[kind]}{' '}

@@ -220,18 +220,20 @@ function BakeSettings({ looks }: { looks: ReturnType<typeof useLooks> }) {
             }
             options={[{ value: '', name: 'flat on the tray' }, ...(kitchen.pans ?? []).map(({ id, name }) => ({ value: id, name }))]}
           />
-          {bake.panId !== undefined && (
-            <Choice
-              label="The pan stands"
-              value={bake.panOnTray ? 'tray' : 'rack'}
-              onChange={(on) => set('/bake/panOnTray', on === 'tray' ? true : undefined)}
-              options={[
-                { value: 'rack', name: 'on the rack' },
-                { value: 'tray', name: 'on the tray' },
-              ]}
-              width={118}
-            />
-          )}
+        </FieldRow>
+      )}
+      {bake.panId !== undefined && (
+        <FieldRow label="It stands">
+          <Choice
+            label="The pan stands"
+            value={bake.panOnTray ? 'tray' : 'rack'}
+            onChange={(on) => set('/bake/panOnTray', on === 'tray' ? true : undefined)}
+            options={[
+              { value: 'rack', name: 'on the rack' },
+              { value: 'tray', name: 'on the tray' },
+            ]}
+            width={118}
+          />
         </FieldRow>
       )}
       <FieldRow label="At once, on">
