@@ -131,6 +131,18 @@ describe('the workspace', () => {
     for (const field of within(screen.getByRole('tabpanel')).queryAllByRole('textbox')) expect(field).toHaveAccessibleName();
   });
 
+  it('what is done against acrylamide is ticked, kept with the draft, and counted where it counts', async () => {
+    open('bake');
+    const line = screen.getByTestId('acrylamide');
+    expect(line).toHaveTextContent(/about 180 µg\/kg \(74 to 450\); EU benchmark for crackers 400/);
+    await userEvent.click(within(line).getByRole('button', { name: 'What is done against it' }));
+    await userEvent.click(within(line).getByRole('checkbox', { name: 'Asparaginase in the dough' }));
+    expect(useDraft.getState().formula.bake.measures).toEqual(['enzyme']);
+    await waitFor(() => expect(line).toHaveTextContent(/about 64 µg\/kg/));
+    await userEvent.click(within(line).getByRole('checkbox', { name: 'Asparaginase in the dough' }));
+    expect(useDraft.getState().formula.bake).not.toHaveProperty('measures');
+  });
+
   it('a finding’s button names old and new, sets it as one undo step, and the finding is gone', async () => {
     open('dough', applyEdits(demoCrackerV2, [{ path: '/rows/0/amountG', from: 102, to: 86 }]));
     await userEvent.click(within(findings()).getByRole('button', { name: 'Water 86 → 100 g' }));
