@@ -38,7 +38,7 @@ const STILL_WRONG = `## What is still wrong, and the likely mechanism
 - **Lean goods** (crackers, shells, galette) are golden late and by then drier than they should be: nut and savoury crackers, galette and the flaky pie end under their own window of water. The rim of a lined pan stands above it and browns first: that brought shells and muffins half of the way. A base colour with a law of its own did not carry to rows it was not fitted on.
 - **Wet goods lose too little**: scooped cookies, drop biscuits, soft fruit cookies and the jam tartlet end one to two points over their window once cooled. More open crumbs do not mend it.
 - **Tall narrow pieces** (raised pie): the slab knows its thickness and its side, not the axis of a cylinder; the middle is warm too soon.
-- **Ridges and peaks** (piped cookies) are read as smooth slabs: 40 to 50 % late, where the real surface is larger. **Swollen doughs** (oatcake, poured crispbread) dry too fast: their starch was scalded and holds on to its water.
+- **Ridges and peaks** (piped cookies) are read as smooth slabs: 40 to 50 % late, where the real surface is larger. **Swollen doughs** (oatcake, poured crispbread) dry too fast as their rows are read; the application takes scalded dough for closed, which brings the oatcake from 21 to 25 min (24 to 32); the poured sheet stays at half its time.
 - **Choux** bakes as the wall of a hollow ball: two sizes come out right without a number of their own, but its crispness falls steeply in its last minutes.
 - **Puff** leaves part; of the air between them about half is counted as something heat has to cross, by trial on two rows.
 - **Acrylamide** is an order of magnitude from colour, water, sugars, asparagine by kind and ammonia; nothing was measured.

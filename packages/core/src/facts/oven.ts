@@ -49,6 +49,7 @@ export type BakeKind =
   | 'laminated'
   | 'croissant'
   | 'choux'
+  | 'scalded'
   | 'filling'
   | 'juicyFilling';
 export type BakeKindFacts = {
@@ -81,13 +82,14 @@ export const bakeKinds = table<Record<BakeKind, BakeKindFacts>>(
     biscuit: { expansion: 1.9, vapourPath: closed, firstPores: 0.1 },
     laminated: { expansion: 3.2, vapourPath: open, firstPores: 0.15, lift: 6 },
     croissant: { expansion: 1.25, vapourPath: closed, firstPores: 0.55 },
+    scalded: { expansion: 1.05, vapourPath: closed, firstPores: 0.02 },
     choux: { expansion: 1.3, vapourPath: halfOpen, firstPores: 0.03, hollow: 2.8 },
     filling: { expansion: 1, vapourPath: filling, firstPores: 0.02 },
     juicyFilling: { expansion: 1, vapourPath: juicyFilling, firstPores: 0.02, stir: 1.3 },
   },
   'ratio, -, share',
   'judgement',
-  'expansion of a leavened cracker and height of puff from common practice, how much of puff counts as slab by trial on two rows, the rest judgement; volume of choux common practice, 2.2 to 3.5; paths of vapour: crumbPath',
+  'expansion of a leavened cracker and height of puff from common practice, how much of puff counts as slab by trial on two rows, the rest judgement; volume of choux common practice, 2.2 to 3.5; a scalded dough without gas is closed; paths of vapour: crumbPath',
 );
 export const leavenedFrom = fact(0.5, 'percent of blend', 'judgement', 'a cracker with this much leavener rises as leavened');
 export const settingRange = table({ fromC: 45, toC: 95 }, 'C', 'judgement', 'gas and steam lift the piece, then starch sets it');

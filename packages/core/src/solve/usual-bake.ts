@@ -26,6 +26,8 @@ export function bakedWithin(first: Formula, { family, kitchen, pantry }: Pick<Ca
   const last = first.bake.steps.length - 1;
   const underMin = first.bake.steps.slice(0, last).reduce((sum, { min }) => sum + min, 0);
   let best = { formula: first, off: Infinity };
+  /** What cooling takes off after the fewest and the most minutes, at the usual oven: much the same at the others. */
+  let drops: readonly [number, number] | null = null;
   for (const wantC of around(family.ovenC, STEP_K)) {
     const at = (min: number): Formula => ({
       ...first,
@@ -48,7 +50,7 @@ export function bakedWithin(first: Formula, { family, kitchen, pantry }: Pick<Ca
     // Judged by its middle, a bare first formula of goods that are usually filled is done before its family's minutes begin.
     const low = baking.limits.mustDry ? family.bakeMin[0] : Math.round(family.bakeMin[0] / 2);
     const high = family.bakeMin[2];
-    const drops = [low, high].map((min) => cooled(Math.max(underMin + STEP_MIN, min))) as [number, number];
+    drops ??= [cooled(Math.max(underMin + STEP_MIN, low)), cooled(high)];
     const outside = (min: number) => Math.max(0, family.bakeMin[0] - min) / (family.bakeMin[2] - family.bakeMin[0]);
     for (let min = Math.max(low, underMin + STEP_MIN); min <= high; min += STEP_MIN) {
       const drop = drops[0] + ((drops[1] - drops[0]) * (min - low)) / (high - low);
