@@ -2,7 +2,7 @@ import { isInOven } from '../dough/goes-on.js';
 import { holds, weepShare } from '../facts/filling.js';
 import { lightness } from '../facts/colour.js';
 import { acrylamideWords } from '../facts/acrylamide.js';
-import { doneTolerance, eggCoreC, ovenSideLimit, softFrom } from '../facts/oven.js';
+import { bakeKinds, doneTolerance, eggCoreC, ovenSideLimit, softFrom } from '../facts/oven.js';
 import { asPowder } from '../dough/ammonia.js';
 import { finding } from '../findings/judge.js';
 import { roundTo } from '../units/rounding.js';
@@ -38,7 +38,7 @@ export function bakeFindings(
   if (!bake.ovenMeasured) {
     found.push(finding('bake.ovenNotMeasured', 'note', 'bake', { path: 'bake.ovenMeasured', value: 0 }));
   }
-  found.push(...turnFindings(formula, oven), ...dockFindings(formula, family, bake));
+  found.push(...turnFindings(formula, family, oven), ...dockFindings(formula, family, bake));
   if (family.slicedAfter) {
     const { sliceMm: value, ovenC: low, min } = family.slicedAfter;
     found.push(finding('bake.slicedAfter', 'note', 'bake', { path: 'bake.steps', value, low, high: min[1] }));
@@ -152,8 +152,9 @@ function dockFindings({ sheet, bake: { panId, steps } }: Formula, family: Family
   ];
 }
 
-/** In an oven with a hot side a tray is turned at half time. */
-function turnFindings({ bake: { steps } }: Formula, { hotSpots = [] }: Oven): Finding[] {
+/** In an oven with a hot side a tray is turned at half time, but for what steam holds up: it falls when the door opens. */
+function turnFindings({ bake: { steps } }: Formula, family: Family, { hotSpots = [] }: Oven): Finding[] {
+  if (bakeKinds.values[family.bakesAs].hollow !== undefined) return [];
   const middle = hotSpots.filter(({ shelf }) => shelf === 'middle').map(({ aboveC }) => aboveC);
   const unevenC = middle.length > 1 ? Math.max(...middle) - Math.min(...middle) : 0;
   if (unevenC < ovenSideLimit.value || steps.some(({ turn }) => turn)) return [];
