@@ -22,7 +22,7 @@ export type { ChillResult, DoughCooling } from './chill-result.js';
  * The dough rests at the table for `restMin`, goes through its waits, and comes out on the table again.
  *
  * Units    min, C, mm; solid fat in percent of the fat.
- * Throws   InputError at chill.thicknessMm out of 2..120, chill.targetC out of -25..30, chill.waits[i].
+ * Throws   InputError at chill.thicknessMm out of 2..120, chill.targetC out of -25..50, chill.waits[i].
  * Findings chill.tooWarm, chill.tooHard, chill.placeTooWarm, chill.shortBench, chill.tooLong, chill.eggTooLong and chill.eggTooWarm (unsafe).
  * Source   conduct; ready is the family's roll window (facts/families).
  */

@@ -49,7 +49,7 @@ export const acrylamideLaw = table(
   'judgement',
   'set so that sucrose biscuits of golden colour and 3 % water come to 100 to 300 ug/kg, as surveys find (from memory); nuts are rich in asparagine and poor in sugar that reduces, so it grows slower than asparagine; it rises with colour and falls with water (published, from memory); ammonium bicarbonate at 1 % of flour multiplies it three to five times (published, from memory); asparaginase takes half to nine tenths (published, from memory). Good to a factor of two or three',
 );
-/** One standard deviation of the index lies a factor of two off; the range shown is nine in ten. */
+/** One standard deviation of the index lies a factor of two off; the range shown holds eight in ten. */
 export const acrylamideRange = fact(1.28, 'standard deviations', 'judgement', 'P10 to P90 of a log-normal spread');
 
 /** What a maker can do against it, to be kept with a version. */

@@ -4,6 +4,7 @@ import { bakeUntilOver } from '../bake/doneness.js';
 import { BakeMarch } from '../bake/march.js';
 import { browningFactorOf, compileBake } from '../bake/problem.js';
 import { families } from '../facts/families.js';
+import { isPractised } from '../facts/practice.js';
 import type { BakeSpec, Browners } from '../bake/problem.js';
 
 type Row = {
@@ -69,6 +70,10 @@ describe('minutes of practice', () => {
     const { trajectory } = bake(row);
     const i = trajectory.min.findIndex((min) => min >= (row.practiceMin[0] + row.practiceMin[1]) / 2);
     expect(Math.max(trajectory.browningTop[i]!, trajectory.browningBase[i]!)).toBeLessThan(BURNT);
+  });
+  it('the families called practised are those that the oven was fitted on', () => {
+    const fitted = new Set(rows.flatMap(({ family }) => family ?? []));
+    expect(Object.keys(families).filter(isPractised).sort()).toEqual([...fitted].sort());
   });
   it('every row that names a family names one of ours', () => {
     expect(rows.filter(({ family }) => family !== null && !families[family])).toEqual([]);

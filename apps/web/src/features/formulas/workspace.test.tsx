@@ -134,7 +134,7 @@ describe('the workspace', () => {
   it('what is done against acrylamide is ticked, kept with the draft, and counted where it counts', async () => {
     open('bake');
     const line = screen.getByTestId('acrylamide');
-    expect(line).toHaveTextContent(/about 180 µg\/kg \(74 to 450\); EU benchmark for crackers 400/);
+    expect(line).toHaveTextContent(/about 180 µg\/kg \(74 to 450 in eight of ten\); EU benchmark for crackers 400/);
     await userEvent.click(within(line).getByRole('button', { name: 'What is done against it' }));
     await userEvent.click(within(line).getByRole('checkbox', { name: 'Asparaginase in the dough' }));
     expect(useDraft.getState().formula.bake.measures).toEqual(['enzyme']);

@@ -22,8 +22,8 @@ export function AcrylamideLine({ result: { acrylamide } }: { result: BakeResult 
   };
   return (
     <Box sx={{ fontSize: 13, color: 'text.secondary', pt: 1 }} data-testid="acrylamide">
-      Acrylamide, estimated: about {rough(value)} µg/kg ({rough(low)} to {rough(high)}); EU benchmark for {acrylamideWords[kind]}{' '}
-      {benchmark}.
+      Acrylamide, estimated: about {rough(value)} µg/kg ({rough(low)} to {rough(high)} in eight of ten); EU benchmark for{' '}
+      {acrylamideWords[kind]} {benchmark}.
       <Button size="small" aria-expanded={open} onClick={() => setOpen(!open)} sx={{ display: 'block', px: 0, minHeight: 26 }}>
         {taken.length > 0 ? `Against it: ${taken.length} taken` : 'What is done against it'}
       </Button>
