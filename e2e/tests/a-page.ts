@@ -1,4 +1,4 @@
-import { expect, type APIRequestContext, type Page } from '@playwright/test';
+import { expect, type APIRequestContext, type Locator, type Page } from '@playwright/test';
 
 export const CRACKER = '/formulas/3f3a2a52-8c0c-4b57-9c7e-1f6a5c0e7a11';
 
@@ -21,6 +21,9 @@ export async function pour(page: Page, text: string): Promise<void> {
   await water(page).fill(text);
   await expect(outlook(page)).not.toHaveAttribute('data-tender', before ?? '');
 }
+
+/** Opens a list of choices by key: on a slow machine a press of over 0.4 s counts as a drag, and its release as a choice or a closing. */
+export const openMenu = (box: Locator): Promise<void> => box.press('ArrowDown');
 
 /** Whatever a journey typed into the crackers is gone: a page that is left sends its draft, so it is left first. */
 export async function forgetDraft(page: Page, request: APIRequestContext): Promise<void> {

@@ -1,7 +1,7 @@
 import { AxeBuilder } from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { expect, test } from './a-house.js';
-import { complaints } from './a-page.js';
+import { complaints, openMenu } from './a-page.js';
 import { beginRun, endRun, post, said, storedWhen, upTo } from './a-run.js';
 
 const axe = async (page: Page, where: string) => {
@@ -54,9 +54,9 @@ test('a bake on record: planned beside real, a value corrected, dots after days,
 
   const add = page.getByRole('region', { name: 'Add to it' });
   await add.getByLabel('Days after').fill('7');
-  await add.getByRole('combobox', { name: 'Crisp' }).click();
+  await openMenu(add.getByRole('combobox', { name: 'Crisp' }));
   await page.getByRole('option').nth(1).click();
-  await add.getByRole('combobox', { name: 'Noticed' }).click();
+  await openMenu(add.getByRole('combobox', { name: 'Noticed' }));
   await page.getByRole('option', { name: 'Gritty' }).click();
   await add.getByRole('button', { name: 'Store it' }).click();
   const said = page.getByRole('region', { name: 'Said of it' });

@@ -1,6 +1,6 @@
 import { AxeBuilder } from '@axe-core/playwright';
 import { expect, test } from './a-house.js';
-import { complaints, CRACKER, pour, storing, tender, water } from './a-page.js';
+import { complaints, CRACKER, pour, storing, tender, water, openMenu } from './a-page.js';
 
 test('a baker changes the water, takes the advice, saves, bakes, and finds everything again', async ({ page }) => {
   const errors = complaints(page);
@@ -90,7 +90,7 @@ test('blend, oven, thickness and units move all that follows', async ({ page }) 
 
   await page.getByRole('tab', { name: /Bake/ }).click();
   await expect(page.getByLabel(/^Tone of the top 3/)).toBeVisible();
-  await page.getByRole('combobox', { name: 'Oven', exact: true }).click();
+  await openMenu(page.getByRole('combobox', { name: 'Oven', exact: true }));
   await page.getByRole('option', { name: 'Oven B, fan' }).click();
   // Moving air browns it further in the same minutes.
   await expect(page.getByLabel(/^Tone of the top 4/)).toBeVisible();

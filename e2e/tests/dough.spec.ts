@@ -1,7 +1,7 @@
 import { AxeBuilder } from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { expect, test } from './a-house.js';
-import { complaints, CRACKER, forgetDraft, water } from './a-page.js';
+import { complaints, CRACKER, forgetDraft, water, openMenu } from './a-page.js';
 
 test.afterEach(({ page, request }) => forgetDraft(page, request));
 
@@ -13,7 +13,7 @@ async function newFormula(page: Page, name: string, family: string) {
   await page.goto('/formulas');
   await page.getByRole('button', { name: 'New formula' }).click();
   await page.getByLabel('Name').fill(name);
-  await page.getByRole('combobox', { name: 'Family' }).click();
+  await openMenu(page.getByRole('combobox', { name: 'Family' }));
   await page.getByRole('option', { name: family, exact: true }).click();
 }
 
@@ -24,7 +24,7 @@ test('an egg becomes flax: fat, water, sugar and salt are held, and the allergen
   await expect(page.getByLabel('Egg, whole, raw grams')).toBeVisible();
   const eggG = Number(await page.getByLabel('Egg, whole, raw grams').inputValue());
   await page.getByRole('button', { name: 'More about Egg, whole, raw' }).click();
-  await page.getByRole('combobox', { name: 'Swap Egg, whole, raw for' }).click();
+  await openMenu(page.getByRole('combobox', { name: 'Swap Egg, whole, raw for' }));
   await page.getByRole('option', { name: 'Flaxseed meal' }).click();
   const answer = page.getByRole('status').filter({ hasText: 'Flaxseed meal' });
   await expect(answer).toContainText('Gone: egg');
@@ -43,7 +43,7 @@ test('a swap that cannot work says why', async ({ page }) => {
   await newFormula(page, 'Flaky crust', 'Pie crust, flaky');
   await page.getByRole('button', { name: 'Make it', exact: true }).click();
   await page.getByRole('button', { name: 'More about Butter, unsalted' }).click();
-  await page.getByRole('combobox', { name: 'Swap Butter, unsalted for' }).click();
+  await openMenu(page.getByRole('combobox', { name: 'Swap Butter, unsalted for' }));
   await page.getByRole('option', { name: 'Olive oil' }).click();
   await expect(page.getByRole('alert')).toContainText('makes no flakes');
 });
@@ -98,16 +98,16 @@ test('six tartlets: the batch is scaled by pieces, with what the scale cannot we
   await expect(dialog.getByRole('alert')).toContainText('from 0.001 to 1000');
   await dialog.getByLabel('Times').fill('1/4');
   await expect(dialog).toContainText('less than your scale tells');
-  await dialog.getByRole('combobox', { name: 'Scale to' }).click();
+  await openMenu(dialog.getByRole('combobox', { name: 'Scale to' }));
   await page.getByRole('option', { name: 'so many pieces' }).click();
   await dialog.getByLabel('Pieces').fill('6');
   await expect(dialog.getByRole('row', { name: /Pieces/ })).toContainText('6 on 1 tray');
   await dialog.getByLabel('Pieces').press('Enter');
   await expect(dialog).toBeHidden();
   await expect(page.getByRole('tab', { name: /Sheet/ })).toContainText('6 pieces');
-  await page.getByRole('combobox', { name: 'Family' }).click();
+  await openMenu(page.getByRole('combobox', { name: 'Family' }));
   await page.getByRole('option', { name: 'Galette crust' }).click();
-  await page.getByRole('combobox', { name: 'School of mixing' }).click();
+  await openMenu(page.getByRole('combobox', { name: 'School of mixing' }));
   await page.getByRole('option', { name: 'Creamed: tender, even' }).click();
   await expect(page.getByRole('region', { name: 'Order of mixing' })).toContainText('Cream butter');
   await undo(page, 3);
@@ -128,7 +128,7 @@ test('the order of mixing is part of the formula: a forgotten row is found, a st
   await expect(page.getByText('No step puts in Butter, unsalted')).toBeVisible();
   await mix.getByLabel('Butter, unsalted in this step').check();
   await expect(page.getByText('No step puts in Butter, unsalted')).toBeHidden();
-  await mix.getByRole('combobox', { name: 'With what' }).click();
+  await openMenu(mix.getByRole('combobox', { name: 'With what' }));
   await page.getByRole('option', { name: 'in the processor' }).click();
   await expect(mix).toContainText('in the processor');
   await expect(page.getByTestId('water-temperature')).toContainText('7 °C');
@@ -143,7 +143,7 @@ test('one dough, several goods: taken from another formula, followed, and let go
   const errors = complaints(page);
   await newFormula(page, 'Cracker twists', 'Savoury starch or seed cracker');
   await page.getByRole('button', { name: 'Make it', exact: true }).click();
-  await page.getByRole('combobox', { name: 'Take the dough of' }).click();
+  await openMenu(page.getByRole('combobox', { name: 'Take the dough of' }));
   await page.getByRole('option', { name: /Seeded sorghum crackers/ }).click();
   const from = page.getByRole('region', { name: 'Where this dough is from' });
   // Another journey may have saved a later version: whichever is newest is taken.

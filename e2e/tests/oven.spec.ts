@@ -50,7 +50,7 @@ test('looks are planned, a “not yet” plans the rest, and a change plans anew
 
   await page.getByLabel('Hot start want').fill('165');
   await expect(rows.first()).not.toHaveAttribute('aria-label', first!);
-  await expect(page.getByText(/in eight of ten/)).toBeVisible();
+  await expect(page.getByText(/^Dry and golden at .* in eight of ten/)).toBeVisible();
   expect(errors).toEqual([]);
 });
 

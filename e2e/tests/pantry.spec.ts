@@ -1,6 +1,6 @@
 import { AxeBuilder } from '@axe-core/playwright';
 import { expect, test } from './a-house.js';
-import { complaints, CRACKER, forgetDraft } from './a-page.js';
+import { complaints, CRACKER, forgetDraft, openMenu } from './a-page.js';
 
 test('a value is corrected from a label in hand, counts at once, and is taken back', async ({ page }) => {
   const errors = complaints(page);
@@ -43,7 +43,7 @@ test('a lot without proof stops being silent, and the proven one is a press away
   await page.goto(`${CRACKER}/blend`);
   await expect(page.getByText('Gluten: all lots that need a report have one')).toBeVisible();
   await page.getByRole('button', { name: 'Open Psyllium husk, whole' }).click();
-  await page.getByRole('combobox', { name: 'Lot of Psyllium husk, whole' }).click();
+  await openMenu(page.getByRole('combobox', { name: 'Lot of Psyllium husk, whole' }));
   await page.getByRole('option', { name: 'Lot 3, no report' }).click();
   await expect(page.getByText('Not proven: Psyllium husk, whole, lot 3').first()).toBeVisible();
   await expect(page.getByRole('tab', { name: /Blend/ })).toContainText('Fix');
@@ -172,7 +172,7 @@ test('a glaze is made, worked out as it is typed, and a guest who cannot have it
   await expect(page.getByText('Friday stall stored.')).toBeVisible();
 
   await page.goto(`${CRACKER}/blend`);
-  await page.getByRole('combobox', { name: 'Must suit' }).click();
+  await openMenu(page.getByRole('combobox', { name: 'Must suit' }));
   await page.getByRole('option', { name: 'Friday stall' }).click();
   await page.keyboard.press('Escape');
   await page.getByRole('tab', { name: /Dough/ }).click();

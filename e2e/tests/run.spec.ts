@@ -1,7 +1,7 @@
 import { AxeBuilder } from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { expect, test } from './a-house.js';
-import { complaints } from './a-page.js';
+import { complaints, openMenu } from './a-page.js';
 import { beginRun, endRun, goOn, gramsOf, next, put, said, storedRun, storedWhen, title, upTo } from './a-run.js';
 
 const base = (page: Page) => new URL(page.url()).origin;
@@ -14,7 +14,7 @@ test('a whole bake with the simulated scale and probe, from its start to its dot
   test.setTimeout(240_000);
   const errors = complaints(page);
   await page.goto('/run/new');
-  await page.getByRole('combobox', { name: 'Formula' }).click();
+  await openMenu(page.getByRole('combobox', { name: 'Formula' }));
   await page.getByRole('option', { name: 'Seeded sorghum crackers' }).click();
   // One oven load.
   await page.getByLabel('Times the formula').fill('0.4');

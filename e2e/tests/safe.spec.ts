@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { AxeBuilder } from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { expect, test } from './a-house.js';
-import { complaints, CRACKER, forgetDraft } from './a-page.js';
+import { complaints, CRACKER, forgetDraft, openMenu } from './a-page.js';
 
 test.afterEach(({ page, request }) => forgetDraft(page, request));
 
@@ -10,7 +10,7 @@ async function newFormula(page: Page, name: string, family: string): Promise<voi
   await page.goto('/formulas');
   await page.getByRole('button', { name: 'New formula' }).click();
   await page.getByLabel('Name').fill(name);
-  await page.getByRole('combobox', { name: 'Family' }).click();
+  await openMenu(page.getByRole('combobox', { name: 'Family' }));
   await page.getByRole('option', { name: family, exact: true }).click();
   await page.getByRole('button', { name: 'Make it', exact: true }).click();
   await expect(page.getByRole('button', { name: 'Paste a list' })).toBeVisible();
@@ -155,7 +155,7 @@ test('a custard made as a preparation is warned of on Bake and Keep, and the col
   await page.getByRole('option', { name: 'Vanilla custard', exact: true }).click();
   await page.getByLabel('Vanilla custard grams').fill('420');
   await page.getByRole('button', { name: 'More about Vanilla custard' }).click();
-  await page.getByRole('combobox', { name: 'What Vanilla custard is for' }).click();
+  await openMenu(page.getByRole('combobox', { name: 'What Vanilla custard is for' }));
   await page.getByRole('option', { name: 'the filling' }).click();
   await page.getByRole('tab', { name: /Keep/ }).click();
   await expect(page.getByText(/It needs the cold: .*Milk, whole/).first()).toBeVisible();
@@ -168,7 +168,7 @@ test('a custard made as a preparation is warned of on Bake and Keep, and the col
   await expect(page.getByText('Egg in it is not heated through').first()).toBeVisible();
   await page.keyboard.press('Control+z');
   await page.getByRole('tab', { name: /Keep/ }).click();
-  await page.getByRole('combobox', { name: 'Kept in' }).click();
+  await openMenu(page.getByRole('combobox', { name: 'Kept in' }));
   await page.getByRole('option', { name: /^Fridge/ }).click();
   await expect(page.getByText(/It needs the cold:/)).toBeHidden();
   expect(errors).toEqual([]);

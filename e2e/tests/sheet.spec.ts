@@ -3,7 +3,7 @@ import { inflateSync } from 'node:zlib';
 import { AxeBuilder } from '@axe-core/playwright';
 import type { Download, Page } from '@playwright/test';
 import { expect, test } from './a-house.js';
-import { complaints, CRACKER, forgetDraft, storing } from './a-page.js';
+import { complaints, CRACKER, forgetDraft, storing, openMenu } from './a-page.js';
 
 test.afterEach(({ page, request }) => forgetDraft(page, request));
 
@@ -12,13 +12,13 @@ async function sheetOf(page: Page, family: string): Promise<void> {
   await page.goto('/formulas');
   await page.getByRole('button', { name: 'New formula' }).click();
   await page.getByLabel('Name').fill(`${family}, tried`);
-  await page.getByRole('combobox', { name: 'Family' }).click();
+  await openMenu(page.getByRole('combobox', { name: 'Family' }));
   await page.getByRole('option', { name: family, exact: true }).click();
   await page.getByRole('button', { name: 'Make it', exact: true }).click();
   await page.getByRole('tab', { name: /Sheet|Laminate/ }).click();
 }
 async function make(page: Page, what: string): Promise<void> {
-  await page.getByRole('combobox', { name: 'What is made of it' }).click();
+  await openMenu(page.getByRole('combobox', { name: 'What is made of it' }));
   await page.getByRole('option', { name: what, exact: true }).click();
 }
 const drawing = (page: Page) => page.locator('svg[aria-label*="from a sheet of"]');
@@ -94,7 +94,7 @@ test('a window cookie is cut in pairs, then a sheet of a wanted size is rolled, 
   await page.goto(`${CRACKER}/sheet`);
   await make(page, 'pairs, tops with a window');
   await expect(page.getByText(/the middles go back to the scraps/)).toBeVisible();
-  await page.getByRole('combobox', { name: 'Form of the window' }).click();
+  await openMenu(page.getByRole('combobox', { name: 'Form of the window' }));
   await page.getByRole('option', { name: 'heart' }).click();
   // Rounds of 45 mm become those of the nearest cutter of the kitchen.
   await expect(page.getByLabel('Across', { exact: true })).toHaveValue('50');
