@@ -1,6 +1,6 @@
 /**
  * Which part may import which. `core <- contracts <- server, web`; inside core the stages point back along the Line,
- * inside the server each module knows only those before it, in the web a feature knows another's api and doors (sheets it may open).
+ * inside the server each module knows only those before it, in the web a room knows of another what its doors.ts gives.
  */
 const coreOrder = [
   ['units', 'facts', 'math', 'document', 'findings', 'errors.ts'],
@@ -25,6 +25,8 @@ const coreOrder = [
   ['label'],
 ];
 const serverOrder = [['platform'], ['solver', 'evaluator'], ['kitchen'], ['pantry'], ['blends'], ['formulas'], ['bakes']];
+/** A room a stage, in the web as in core. */
+const boards = 'blend|dough|chill|sheet|bake|keep';
 const tests = '\\.test\\.tsx?$|/worked/';
 
 /** One rule a layer: it must not reach any later one. */
@@ -61,10 +63,22 @@ module.exports = {
       to: { path: '^apps/web/src/features' },
     },
     {
-      name: 'another feature by its api only',
+      name: 'another room by its doors only',
       severity: 'error',
-      from: { path: '^apps/web/src/features/([^/]+)/' },
-      to: { path: '^apps/web/src/features/', pathNot: '^apps/web/src/features/($1/|[^/]+/(?:api|doors)\\.ts$)' },
+      from: { path: '^apps/web/src/features/([^/]+)/', pathNot: '\\.test\\.tsx?$' },
+      to: { path: '^apps/web/src/features/', pathNot: '^apps/web/src/features/($1/|[^/]+/doors\\.ts$)' },
+    },
+    {
+      name: 'boards do not know each other, nor the workspace they stand in',
+      severity: 'error',
+      from: { path: `^apps/web/src/features/(${boards})/` },
+      to: { path: `^apps/web/src/features/(?!$1/)(${boards}|workspace|runs|today|trials)/` },
+    },
+    {
+      name: 'what boards stand on knows no board',
+      severity: 'error',
+      from: { path: '^apps/web/src/features/(kitchen|pantry|blends|formulas|board|entry)/' },
+      to: { path: `^apps/web/src/features/(${boards.replace('blend|', '')}|workspace|bakes|runs|today|trials)/` },
     },
   ],
   options: {

@@ -6,7 +6,7 @@ import { createBrowserRouter, Navigate, RouterProvider } from 'react-router';
 import { usePreferences } from './platform/preferences';
 import { queryClient } from './platform/query-client';
 import { Shell } from './shell';
-import { northLeafTheme } from './ui/theme';
+import { northLeafTheme } from './ui/theme/theme';
 
 /** Needed only when something failed. */
 const ErrorPage = lazy(async () => ({ default: (await import('./platform/error-page')).ErrorPage }));
@@ -16,7 +16,7 @@ const router = createBrowserRouter([
   // The bench has no rail: its whole screen is for the step.
   {
     path: '/run/:bakeId',
-    lazy: async () => ({ Component: (await import('./features/bakes/run/run-page')).RunPage }),
+    lazy: async () => ({ Component: (await import('./features/runs/run-page')).RunPage }),
     ErrorBoundary: ErrorPage,
     HydrateFallback: () => null,
   },
@@ -26,15 +26,15 @@ const router = createBrowserRouter([
     HydrateFallback: () => null,
     children: [
       { path: '/', element: <Navigate to="/today" replace /> },
-      { path: '/formulas', lazy: async () => ({ Component: (await import('./features/formulas/formulas-page')).FormulasPage }) },
-      { path: '/formulas/:id/:stage?', lazy: async () => ({ Component: (await import('./features/formulas/formula-page')).FormulaPage }) },
-      { path: '/today', lazy: async () => ({ Component: (await import('./features/bakes/today-page')).TodayPage }) },
-      { path: '/run', lazy: async () => ({ Component: (await import('./features/bakes/runs-page')).RunsPage }) },
-      { path: '/run/new', lazy: async () => ({ Component: (await import('./features/bakes/run/start-page')).StartPage }) },
+      { path: '/formulas', lazy: async () => ({ Component: (await import('./features/workspace/formulas-page')).FormulasPage }) },
+      { path: '/formulas/:id/:stage?', lazy: async () => ({ Component: (await import('./features/workspace/formula-page')).FormulaPage }) },
+      { path: '/today', lazy: async () => ({ Component: (await import('./features/today/today-page')).TodayPage }) },
+      { path: '/run', lazy: async () => ({ Component: (await import('./features/runs/runs-page')).RunsPage }) },
+      { path: '/run/new', lazy: async () => ({ Component: (await import('./features/runs/start-page')).StartPage }) },
       { path: '/bakes', lazy: async () => ({ Component: (await import('./features/bakes/bakes-page')).BakesPage }) },
       { path: '/bakes/new', lazy: async () => ({ Component: (await import('./features/bakes/record-page')).RecordPage }) },
       { path: '/bakes/:id', lazy: async () => ({ Component: (await import('./features/bakes/bake-page')).BakePage }) },
-      { path: '/trials', lazy: async () => ({ Component: (await import('./features/bakes/trials/trials-page')).TrialsPage }) },
+      { path: '/trials', lazy: async () => ({ Component: (await import('./features/trials/trials-page')).TrialsPage }) },
       { path: '/pantry/blends', lazy: async () => ({ Component: (await import('./features/blends/blends-page')).BlendsPage }) },
       { path: '/pantry', element: <Navigate to="/pantry/lots" replace /> },
       { path: '/pantry/:face', lazy: async () => ({ Component: (await import('./features/pantry/pantry-page')).PantryPage }) },

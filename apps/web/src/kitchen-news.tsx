@@ -1,7 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { formulaKeys } from './features/formulas/api';
-import { kitchenQuery } from './features/kitchen/api';
-import { pantryKeys } from './features/pantry/api';
+import { formulaKeys } from './features/formulas/doors';
+import { kitchenQuery } from './features/kitchen/doors';
+import { pantryKeys } from './features/pantry/doors';
 import { useNews } from './platform/news';
 
 /** What another device changed of the kitchen, the pantry or a formula is read again on every page that shows it. */

@@ -11,7 +11,7 @@ import { useTheme } from '@mui/material/styles';
 import { lazy, Suspense, type ReactNode } from 'react';
 import { NavLink, Outlet } from 'react-router';
 import { usePreferences } from './platform/preferences';
-import { sizes } from './ui/theme';
+import { sizes } from './ui/theme/theme';
 
 const places: readonly { readonly to: string; readonly name: string; readonly icon: ReactNode }[] = [
   { to: '/today', name: 'Today', icon: <WbTwilight /> },
@@ -27,7 +27,7 @@ const places: readonly { readonly to: string; readonly name: string; readonly ic
 const Notices = lazy(async () => ({ default: (await import('./platform/notices-shown')).NoticesShown }));
 
 /** Every wait on every page; the runs it reads are loaded after the page. */
-const WaitsBar = lazy(async () => ({ default: (await import('./features/bakes/run/waits')).WaitsBar }));
+const WaitsBar = lazy(async () => ({ default: (await import('./features/runs/bench/waits')).WaitsBar }));
 
 /** What other devices change, heard on every page. */
 const KitchenNews = lazy(async () => ({ default: (await import('./kitchen-news')).KitchenNews }));

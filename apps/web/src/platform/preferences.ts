@@ -1,6 +1,6 @@
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
-import type { Face } from '../ui/theme';
+import type { Face } from '../ui/theme/theme';
 
 export type UnitSystem = 'metric' | 'imperial';
 type Preferences = {

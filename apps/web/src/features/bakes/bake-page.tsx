@@ -8,10 +8,10 @@ import { Link, useParams } from 'react-router';
 import { standingEvents } from '@north-leaf/core';
 import type { FormulaVersion, Run } from '@north-leaf/contracts';
 import { ErrorPage } from '../../platform/error-page';
-import { Page } from '../../ui/page';
-import { versionQuery } from '../formulas/api';
-import { TakeAsMade } from '../formulas/doors';
-import { kitchenQuery } from '../kitchen/api';
+import { Page } from '../../ui/frame/page';
+import { versionQuery, TakeAsMade } from '../formulas/doors';
+import { kitchenQuery } from '../kitchen/doors';
+import { eventsOf, useRuns, type KeptRun, type Waiting } from '../runs/doors';
 import { runQuery } from './api';
 import { Doubted } from './record/doubted';
 import { Kept } from './record/kept';
@@ -19,8 +19,6 @@ import { Measured } from './record/measured';
 import { Photos } from './record/photos';
 import { AddTo, Said } from './record/said';
 import { Waited, Weighed } from './record/weighed';
-import { eventsOf, useRuns } from './run/run-store';
-import type { KeptRun, Waiting } from './run/run-keeping';
 
 /** One bake on record: what was planned beside what happened, what was said of it since, and its pictures. */
 export function BakePage() {

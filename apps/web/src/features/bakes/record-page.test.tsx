@@ -5,7 +5,7 @@ import userEvent from '@testing-library/user-event';
 import { applyEdits, demoCrackerV2, demoKitchen, demoLots, evaluate, publishedIngredients, type Formula } from '@north-leaf/core';
 import type { BakeBody } from '@north-leaf/contracts';
 import { createMemoryRouter, RouterProvider } from 'react-router';
-import { northLeafTheme } from '../../ui/theme';
+import { northLeafTheme } from '../../ui/theme/theme';
 import { RecordPage } from './record-page';
 
 const pantry = { ingredients: publishedIngredients(), lots: Object.fromEntries(demoLots.map((lot) => [lot.id, lot])) };

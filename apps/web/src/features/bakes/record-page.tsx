@@ -19,11 +19,11 @@ import { Controller, useForm } from 'react-hook-form';
 import { useNavigate, useSearchParams } from 'react-router';
 import { ApiError } from '../../platform/http';
 import { ErrorPage } from '../../platform/error-page';
-import { Leaf } from '../../ui/leaf';
-import { Page } from '../../ui/page';
-import { handWordLabels } from '../../ui/words';
-import { versionQuery } from '../formulas/api';
-import { kitchenQuery } from '../kitchen/api';
+import { Leaf } from '../../ui/frame/leaf';
+import { Page } from '../../ui/frame/page';
+import { handWordLabels } from '../../ui/words/words';
+import { versionQuery } from '../formulas/doors';
+import { kitchenQuery } from '../kitchen/doors';
 import { useRecordBake } from './api';
 import { emptyRecord, eventsOf, fieldLimits, readNumber, type RecordForm } from './record-form';
 

@@ -15,12 +15,12 @@ import type { LibraryBlend, PantryBook } from '@north-leaf/contracts';
 import { useQuery } from '@tanstack/react-query';
 import { notify } from '../../platform/notices';
 import { ErrorPage } from '../../platform/error-page';
-import { Choice } from '../../ui/choice';
-import { showMoney } from '../../ui/money';
-import { Page } from '../../ui/page';
-import { PlaceTabs } from '../../ui/place-tabs';
-import { kitchenQuery } from '../kitchen/api';
-import { pantryQuery, pantryTabs } from '../pantry/api';
+import { Choice } from '../../ui/form/choice';
+import { showMoney } from '../../ui/words/money';
+import { Page } from '../../ui/frame/page';
+import { PlaceTabs } from '../../ui/frame/place-tabs';
+import { kitchenQuery } from '../kitchen/doors';
+import { pantryQuery, pantryTabs } from '../pantry/doors';
 import { blendsQuery, useReadyBlend } from './api';
 
 /** The library: blends kept from formulas and labels, any two side by side, any of them a ready blend of the pantry. */

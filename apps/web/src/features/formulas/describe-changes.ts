@@ -1,5 +1,5 @@
 import { editsBetween, families, valueAt, type Edit, type Formula, type Pantry, type Place, type RowUse } from '@north-leaf/core';
-import { rowUseWords } from '../../ui/words';
+import { rowUseWords } from '../../ui/words/words';
 
 const words: readonly [RegExp, string, string][] = [
   [/^\/blendG$/, 'Blend', 'g'],

@@ -4,7 +4,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
 import type { Draft, FormulaDetail } from '@north-leaf/contracts';
-import { pantryQuery } from '../pantry/api';
+import { pantryQuery } from '../pantry/doors';
 import { useSaveVersion, versionQuery } from './api';
 import { countedChanges, describeEdits } from './describe-changes';
 

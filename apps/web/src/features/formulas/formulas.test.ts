@@ -15,8 +15,7 @@ import {
 } from '@north-leaf/core';
 import { countedChanges, describeEdits } from './describe-changes';
 import { edited, moved, setValue, type DraftState } from './draft-store';
-import { pointerOf } from './boards/board';
-import { rulingOf } from './stages';
+import { pointerOf, rulingOf } from '../board/doors';
 
 const pantry = { ingredients: publishedIngredients(), lots: Object.fromEntries(demoLots.map((lot) => [lot.id, lot])) };
 const WATER = '/rows/0/amountG';

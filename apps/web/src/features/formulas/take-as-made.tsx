@@ -5,10 +5,10 @@ import { useQuery } from '@tanstack/react-query';
 import { useNavigate } from 'react-router';
 import { editsBetween, takenAsMade, type Formula } from '@north-leaf/core';
 import type { FormulaDetail, FormulaVersion, Run } from '@north-leaf/contracts';
-import { kitchenQuery } from '../kitchen/api';
-import { pantryQuery } from '../pantry/api';
+import { kitchenQuery } from '../kitchen/doors';
+import { pantryQuery } from '../pantry/doors';
 import { formulaQuery, versionQuery, waitingDraft } from './api';
-import { newKey } from './boards/new-key';
+import { newKey } from './new-key';
 import { describeEdits } from './describe-changes';
 import { keepChange } from './draft-keeping';
 

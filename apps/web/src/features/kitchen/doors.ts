@@ -1,4 +1,5 @@
 import { lazy } from 'react';
 
-/** What of the kitchen other features show where they stand. */
+/** What other rooms may have of the kitchen: its document, the way to change it, and what it has learned, shown where they stand. */
+export { kitchenQuery, useKitchenChange } from './api';
 export const LearnedHere = lazy(async () => ({ default: (await import('./learned-here')).LearnedHere }));

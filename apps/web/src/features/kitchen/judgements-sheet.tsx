@@ -2,9 +2,9 @@ import { useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { judged, judgements, type Judgement, type JudgementName, type Kitchen } from '@north-leaf/core';
-import { FormEnd } from '../../ui/form-end';
-import { QuantityField } from '../../ui/quantity-field';
-import { SideSheet } from '../../ui/side-sheet';
+import { FormEnd } from '../../ui/form/form-end';
+import { QuantityField } from '../../ui/form/quantity-field';
+import { SideSheet } from '../../ui/frame/side-sheet';
 import { useDoInKitchen } from './use-kitchen';
 
 const names = Object.keys(judgements) as JudgementName[];

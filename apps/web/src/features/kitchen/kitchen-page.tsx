@@ -29,10 +29,10 @@ import {
 } from '@north-leaf/core';
 import { ErrorPage } from '../../platform/error-page';
 import { usePreferences } from '../../platform/preferences';
-import { Leaf } from '../../ui/leaf';
-import { Page } from '../../ui/page';
-import { showQuantity, showValue } from '../../ui/quantity';
-import { UnitToggle } from '../../ui/unit-toggle';
+import { Leaf } from '../../ui/frame/leaf';
+import { Page } from '../../ui/frame/page';
+import { showQuantity, showValue } from '../../ui/words/quantity';
+import { UnitToggle } from '../../ui/form/unit-toggle';
 import { kitchenQuery } from './api';
 import { JudgementsSheet } from './judgements-sheet';
 import { LearnedSheet } from './learned-sheet';

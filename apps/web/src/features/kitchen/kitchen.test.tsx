@@ -4,13 +4,13 @@ import { ThemeProvider } from '@mui/material/styles';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { MemoryRouter, Route, Routes } from 'react-router';
 import { demoKitchen, type Kitchen } from '@north-leaf/core';
-import { northLeafTheme } from '../../ui/theme';
+import { northLeafTheme } from '../../ui/theme/theme';
 import { kitchenQuery, type KitchenChange } from './api';
 import { KitchenPage } from './kitchen-page';
 import { withReadings } from './measure-oven';
 import { inverseOf } from './use-kitchen';
 
-jest.mock('../../ui/plotly', () => ({ Plotly: { react: jest.fn() } }));
+jest.mock('../../ui/drawing/plotly', () => ({ Plotly: { react: jest.fn() } }));
 jest.mock('../../platform/notices', () => ({ notify: jest.fn() }));
 
 const sent: { method: string; url: string; body: unknown }[] = [];

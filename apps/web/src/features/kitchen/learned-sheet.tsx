@@ -4,7 +4,7 @@ import { useTheme } from '@mui/material/styles';
 import type { Kitchen, Learned } from '@north-leaf/core';
 import type { LearnedBody } from '@north-leaf/contracts';
 import { notify } from '../../platform/notices';
-import { SideSheet } from '../../ui/side-sheet';
+import { SideSheet } from '../../ui/frame/side-sheet';
 import { learnedFrom, learnedName, learnedRows } from './learned-words';
 import { useDoInKitchen } from './use-kitchen';
 

@@ -6,11 +6,11 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { celsiusOfDial, dialOf, dialWords, readQuantity, type DialUnit, type Oven, type OvenReading } from '@north-leaf/core';
 import { usePreferences, type UnitSystem } from '../../platform/preferences';
-import { FieldRow } from '../../ui/field-row';
-import { FormEnd } from '../../ui/form-end';
-import { QuantityField } from '../../ui/quantity-field';
-import { showQuantity, unitOf } from '../../ui/quantity';
-import { SideSheet } from '../../ui/side-sheet';
+import { FieldRow } from '../../ui/form/field-row';
+import { FormEnd } from '../../ui/form/form-end';
+import { QuantityField } from '../../ui/form/quantity-field';
+import { showQuantity, unitOf } from '../../ui/words/quantity';
+import { SideSheet } from '../../ui/frame/side-sheet';
 import { useDoInKitchen } from './use-kitchen';
 
 /** Settings a measurement begins with: below and above where most is baked. */

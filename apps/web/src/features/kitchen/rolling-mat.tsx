@@ -4,8 +4,8 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { Kitchen } from '@north-leaf/core';
 import { notify } from '../../platform/notices';
-import { FieldRow } from '../../ui/field-row';
-import { QuantityField } from '../../ui/quantity-field';
+import { FieldRow } from '../../ui/form/field-row';
+import { QuantityField } from '../../ui/form/quantity-field';
 import { useDoInKitchen } from './use-kitchen';
 
 const LOW = 100;

@@ -5,9 +5,9 @@ import Typography from '@mui/material/Typography';
 import { boilsAtC, pressureAt, type Kitchen } from '@north-leaf/core';
 import { notify } from '../../platform/notices';
 import { usePreferences } from '../../platform/preferences';
-import { FieldRow } from '../../ui/field-row';
-import { showQuantity } from '../../ui/quantity';
-import { QuantityField } from '../../ui/quantity-field';
+import { FieldRow } from '../../ui/form/field-row';
+import { showQuantity } from '../../ui/words/quantity';
+import { QuantityField } from '../../ui/form/quantity-field';
 import { useDoInKitchen } from './use-kitchen';
 
 /** The air everything stands in: tables and racks are as warm as it, flour and crackers as damp. */

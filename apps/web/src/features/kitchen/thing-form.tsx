@@ -14,12 +14,12 @@ import {
   type NumberField,
   type QuantityKind,
 } from '@north-leaf/core';
-import { changedName } from '../../ui/change-words';
-import { Choice } from '../../ui/choice';
-import { FieldRow } from '../../ui/field-row';
-import { FormEnd } from '../../ui/form-end';
-import { QuantityField } from '../../ui/quantity-field';
-import { SideSheet } from '../../ui/side-sheet';
+import { changedName } from '../../ui/words/change-words';
+import { Choice } from '../../ui/form/choice';
+import { FieldRow } from '../../ui/form/field-row';
+import { FormEnd } from '../../ui/form/form-end';
+import { QuantityField } from '../../ui/form/quantity-field';
+import { SideSheet } from '../../ui/frame/side-sheet';
 import { lists } from './words';
 import { useDoInKitchen } from './use-kitchen';
 import type { KitchenThing } from './api';

@@ -12,7 +12,7 @@ import {
 } from '@north-leaf/core';
 import type { Stored } from '@north-leaf/contracts';
 import { ApiError, request } from '../../platform/http';
-import type { SearchOption } from '../../ui/search-field';
+import type { SearchOption } from '../../ui/form/search-field';
 
 /** The faces of the pantry; blends are a feature of their own and stand among them. */
 export const pantryTabs = [

@@ -1,4 +1,5 @@
 import { lazy } from 'react';
 
-/** Sheets of the pantry that other features open where they stand. */
-export const OwnIngredientForm = lazy(async () => ({ default: (await import('./own-ingredient-form')).OwnIngredientForm }));
+/** What other rooms may have of the pantry: its rows, and the sheet of an own ingredient, opened where they stand. */
+export { ingredientOptions, pantryKeys, pantryQuery, pantryTabs } from './api';
+export const OwnIngredientForm = lazy(async () => ({ default: (await import('./ingredients/own-ingredient-form')).OwnIngredientForm }));

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { FormEnd } from '../../ui/form-end';
+import { FormEnd } from '../../ui/form/form-end';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
@@ -7,7 +7,7 @@ import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
 import { patched, suits, type Guest, type Kitchen } from '@north-leaf/core';
 import type { PantryBook } from '@north-leaf/contracts';
-import { useKitchenChange } from '../kitchen/api';
+import { useKitchenChange } from '../kitchen/doors';
 import { notify } from '../../platform/notices';
 
 /** For whom the kitchen bakes, and what they cannot have. A formula that names a guest keeps to it, row by row. */

@@ -12,17 +12,17 @@ import { useQuery } from '@tanstack/react-query';
 import { useParams } from 'react-router';
 import { glutenLimitOf, glutenRules, markets, type Kitchen, type Market } from '@north-leaf/core';
 import { ErrorPage } from '../../platform/error-page';
-import { Page } from '../../ui/page';
-import { PlaceTabs } from '../../ui/place-tabs';
-import { kitchenQuery, useKitchenChange } from '../kitchen/api';
+import { Page } from '../../ui/frame/page';
+import { PlaceTabs } from '../../ui/frame/place-tabs';
+import { kitchenQuery, useKitchenChange } from '../kitchen/doors';
 import { pantryQuery, pantryTabs } from './api';
 import { notify } from '../../platform/notices';
 import { usePantryUndoKey } from './use-pantry';
 
 const faces = {
-  lots: lazy(async () => ({ default: (await import('./lots-list')).LotsList })),
-  ingredients: lazy(async () => ({ default: (await import('./ingredients-list')).IngredientsList })),
-  preparations: lazy(async () => ({ default: (await import('./preparations-list')).PreparationsList })),
+  lots: lazy(async () => ({ default: (await import('./lots/lots-list')).LotsList })),
+  ingredients: lazy(async () => ({ default: (await import('./ingredients/ingredients-list')).IngredientsList })),
+  preparations: lazy(async () => ({ default: (await import('./ingredients/preparations-list')).PreparationsList })),
   guests: lazy(async () => ({ default: (await import('./guests-list')).GuestsList })),
 };
 /** What the kitchen has, what it knows of it, and for whom it must do. */

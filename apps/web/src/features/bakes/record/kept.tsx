@@ -11,11 +11,11 @@ import { canBegin, eggOf, keptFor, leftOvers, standingEvents, type LeftOver } fr
 import type { FormulaVersion, Run } from '@north-leaf/contracts';
 import { benchIso } from '../../../platform/bench-clock';
 import { usePreferences } from '../../../platform/preferences';
-import { showQuantity, unitOf } from '../../../ui/quantity';
-import { kitchenQuery } from '../../kitchen/api';
-import { pantryQuery } from '../../pantry/api';
+import { showQuantity, unitOf } from '../../../ui/words/quantity';
+import { kitchenQuery } from '../../kitchen/doors';
+import { pantryQuery } from '../../pantry/doors';
+import { readMeasure } from '../../runs/doors';
 import { useAddEvents } from '../api';
-import { readMeasure } from '../run/measure-step';
 import { Section } from './section';
 
 const leftWords: Readonly<Record<LeftOver, string>> = {

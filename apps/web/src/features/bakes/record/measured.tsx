@@ -13,8 +13,7 @@ import type { FormulaVersion, Run } from '@north-leaf/contracts';
 import { benchIso } from '../../../platform/bench-clock';
 import { usePreferences } from '../../../platform/preferences';
 import { useAddEvents } from '../api';
-import { showMeasured } from '../run/bench-words';
-import { readMeasure } from '../run/measure-step';
+import { showMeasured, readMeasure } from '../../runs/doors';
 import { Section } from './section';
 
 /** Everything that was read off, each to be corrected by a further event. */

@@ -9,7 +9,7 @@ import { v4 } from 'uuid';
 import { bakedSymptoms, standingEvents, symptoms, type Happened, ratedWhats } from '@north-leaf/core';
 import type { Run } from '@north-leaf/contracts';
 import { benchIso } from '../../../platform/bench-clock';
-import { handWordLabels } from '../../../ui/words';
+import { handWordLabels } from '../../../ui/words/words';
 import { useAddEvents } from '../api';
 import { Section } from './section';
 

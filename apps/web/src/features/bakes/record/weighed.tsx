@@ -8,9 +8,9 @@ import { useQuery } from '@tanstack/react-query';
 import { asBaked, runState } from '@north-leaf/core';
 import type { FormulaVersion, Run } from '@north-leaf/contracts';
 import { usePreferences } from '../../../platform/preferences';
-import { showDuration, showQuantity } from '../../../ui/quantity';
-import { pantryQuery } from '../../pantry/api';
-import { titleOf } from '../run/bench-words';
+import { showDuration, showQuantity } from '../../../ui/words/quantity';
+import { pantryQuery } from '../../pantry/doors';
+import { titleOf } from '../../runs/doors';
 import { Section } from './section';
 
 /** What was planned, what went in, from which lot. */

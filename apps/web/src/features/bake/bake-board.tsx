@@ -1,0 +1,318 @@
+import { Suspense } from 'react';
+import AddIcon from '@mui/icons-material/Add';
+import CloseIcon from '@mui/icons-material/Close';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import IconButton from '@mui/material/IconButton';
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import Typography from '@mui/material/Typography';
+import { Link } from 'react-router';
+import { dialWords, learnedOf, type BakeResult, type BakeStep, type Formula, ovenKindWords } from '@north-leaf/core';
+import { usePreferences } from '../../platform/preferences';
+import { Choice } from '../../ui/form/choice';
+import { FieldRow } from '../../ui/form/field-row';
+import { showQuantity } from '../../ui/words/quantity';
+import { LearnedHere } from '../kitchen/doors';
+import { useDraft } from '../formulas/doors';
+import { stageQuestions, Board, FormulaField, useAnswer, useSurroundings, useFormula, useSet } from '../board/doors';
+import { useLooks } from './bake-study';
+import { AcrylamideLine } from './acrylamide';
+import { BakePicture } from './bake-picture';
+import { Looks } from './looks';
+import { WeighTray } from './weigh-tray';
+
+export function BakeBoard() {
+  const formula = useFormula();
+  const { kitchen, pantry } = useSurroundings();
+  const looks = useLooks(formula, kitchen, pantry);
+  return (
+    <Board question={stageQuestions.bake} set={<BakeSettings looks={looks} />}>
+      <BakePicture looks={looks} />
+    </Board>
+  );
+}
+
+/** When this bake counts as done, in words; each of it can be set below. */
+function DoneWords({ result }: { result: BakeResult }) {
+  const units = usePreferences((state) => state.units);
+  const { coreC, mustDry, dryBelowShare, goldenFromTone, startsDark, filling } = result;
+  const asked = [
+    ...(goldenFromTone > 1 ? [startsDark ? 'its rim a shade darker' : `rim or faces golden, tone ${goldenFromTone.toFixed(1)}`] : []),
+    ...(coreC === null ? [] : [`${filling ? 'filling and dough' : 'middle'} at ${showQuantity(coreC, 'temperature', units, 0)}`]),
+    ...(mustDry ? [`dry to ${(dryBelowShare * 100).toFixed(1)} %`] : []),
+  ];
+  return (
+    <Box sx={{ fontSize: 13, color: 'text.secondary', pt: 1 }} data-testid="done-words">
+      Done here means: {asked.join(', ') || 'as set below'}.
+      {startsDark && ' This dough is dark before it bakes: go by its middle or its dryness, colour tells little.'}
+    </Box>
+  );
+}
+
+/** What is done to the tray before or in a step; one of these at a time. */
+type Handling = 'asIs' | 'weighted' | 'turn';
+const handlings: readonly { readonly value: Handling; readonly name: string }[] = [
+  { value: 'asIs', name: 'as it is' },
+  { value: 'weighted', name: 'weights' },
+  { value: 'turn', name: 'turned' },
+];
+const handlingOf = ({ weighted, turn }: BakeStep): Handling => (weighted ? 'weighted' : turn ? 'turn' : 'asIs');
+function handled({ name, wantC, min }: BakeStep, how: Handling): BakeStep {
+  return { name, wantC, min, ...(how === 'weighted' ? { weighted: true } : how === 'turn' ? { turn: true } : {}) };
+}
+
+/** What could have been learned that moves this board's forecast. */
+const learnedHere = ({ family, bake: { ovenId } }: Formula) =>
+  [
+    ['oven', ovenId],
+    ['ovenHeatFactor', ovenId],
+    ['lift', family],
+    ['spread', family],
+    ['crisp', family],
+    ['tender', family],
+  ] as const;
+
+function BakeSettings({ looks }: { looks: ReturnType<typeof useLooks> }) {
+  const formula = useFormula();
+  const { kitchen } = useSurroundings();
+  const { evaluation } = useAnswer();
+  const units = usePreferences((state) => state.units);
+  const set = useSet();
+  const { edit } = useDraft.getState();
+  const result = evaluation.bake.state === 'waiting' ? null : evaluation.bake.result;
+  const { bake } = formula;
+  const thick = typeof result?.coreC === 'number';
+  const dialUnit = kitchen.ovens.find(({ id }) => id === bake.ovenId)?.dialUnit ?? 'C';
+  return (
+    <Box sx={{ display: 'grid', gap: 1 }}>
+      <FieldRow label={<Typography variant="h2">Oven</Typography>}>
+        <Choice
+          label="Oven"
+          value={bake.ovenId}
+          onChange={(ovenId) => set('/bake/ovenId', ovenId)}
+          options={kitchen.ovens.map(({ id, name, kind }) => ({ value: id, name: `${name}, ${ovenKindWords[kind]}` }))}
+        />
+      </FieldRow>
+      <Box sx={{ fontSize: 13, color: 'text.secondary' }}>
+        {result &&
+          (result.ovenMeasured
+            ? 'Measured: the dial is set so that the air is as wanted. '
+            : learnedOf(kitchen, 'oven', bake.ovenId)
+              ? 'Never measured; what your bakes say of it is below. '
+              : 'Never measured: the dial is taken at its word. ')}
+        <Link to={`/kitchen/ovens/${bake.ovenId}`} style={{ color: 'inherit' }}>
+          About this oven
+        </Link>
+      </Box>
+      <Table size="small" sx={{ '& td, & th': { px: 1 } }}>
+        <TableHead>
+          <TableRow>
+            <TableCell>Step</TableCell>
+            <TableCell align="right">Want</TableCell>
+            <TableCell align="right">Dial</TableCell>
+            <TableCell align="right">Min</TableCell>
+            <TableCell component="td" />
+          </TableRow>
+        </TableHead>
+        <TableBody>
+          {bake.steps.map((step, i) => {
+            const dialC = result?.steps[i]?.dialC;
+            return (
+              <TableRow key={i}>
+                <TableCell component="th" scope="row" sx={{ fontWeight: 650 }}>
+                  {step.name}
+                  <Choice
+                    label={`${step.name} tray`}
+                    value={handlingOf(step)}
+                    options={i === 0 ? handlings.slice(0, 2) : handlings}
+                    onChange={(how) =>
+                      edit(`how:${Date.now()}`, () => [{ path: `/bake/steps/${i}`, from: step as never, to: handled(step, how) as never }])
+                    }
+                    width={98}
+                  />
+                </TableCell>
+                <TableCell align="right">
+                  {step.wantC === null ? (
+                    'off'
+                  ) : (
+                    <FormulaField
+                      path={`/bake/steps/${i}/wantC`}
+                      label={`${step.name} want`}
+                      kind="temperature"
+                      grain={5}
+                      width={60}
+                      hideUnit
+                      digits={0}
+                    />
+                  )}
+                </TableCell>
+                <TableCell align="right" sx={{ whiteSpace: 'nowrap', lineHeight: '15px' }}>
+                  {dialC === null || dialC === undefined ? (
+                    '–'
+                  ) : (
+                    <>
+                      <b>{dialWords(dialUnit, dialC)}</b>
+                      <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>{dialWords(dialUnit === 'F' ? 'C' : 'F', dialC)}</Box>
+                    </>
+                  )}
+                </TableCell>
+                <TableCell align="right">
+                  <FormulaField
+                    path={`/bake/steps/${i}/min`}
+                    label={`${step.name} minutes`}
+                    kind="minutes"
+                    grain={0.5}
+                    width={50}
+                    hideUnit
+                  />
+                </TableCell>
+                <TableCell sx={{ width: 30 }}>
+                  {bake.steps.length > 1 && (
+                    <IconButton
+                      size="small"
+                      aria-label={`Remove ${step.name}`}
+                      onClick={() => edit(`out:${Date.now()}`, (from) => [{ path: `/bake/steps/${i}`, from: from.bake.steps[i] as never }])}
+                    >
+                      <CloseIcon fontSize="inherit" />
+                    </IconButton>
+                  )}
+                </TableCell>
+              </TableRow>
+            );
+          })}
+        </TableBody>
+      </Table>
+      <Button
+        size="small"
+        startIcon={<AddIcon />}
+        sx={{ justifySelf: 'start', minHeight: 26 }}
+        onClick={() =>
+          edit(`add:${Date.now()}`, (from) => [
+            { path: `/bake/steps/${from.bake.steps.length}`, to: { name: 'Dry on', wantC: 130, min: 5 } },
+          ])
+        }
+      >
+        Add a step
+      </Button>
+      <FieldRow label="Tray">
+        <Choice
+          label="Tray"
+          value={bake.trayId}
+          onChange={(trayId) => set('/bake/trayId', trayId)}
+          options={kitchen.trays.map(({ id, name }) => ({ value: id, name }))}
+        />
+      </FieldRow>
+      {(kitchen.pans?.length ?? 0) > 0 && (
+        <FieldRow label="In a pan">
+          <Choice
+            label="Pan"
+            value={bake.panId ?? ''}
+            onChange={(panId) =>
+              edit(`pan:${Date.now()}`, (from) => {
+                const { panId: _was, panOnTray: _on, ...rest } = from.bake;
+                return [{ path: '/bake', from: from.bake as never, to: { ...rest, ...(panId ? { panId } : {}) } as never }];
+              })
+            }
+            options={[{ value: '', name: 'flat on the tray' }, ...(kitchen.pans ?? []).map(({ id, name }) => ({ value: id, name }))]}
+          />
+        </FieldRow>
+      )}
+      {bake.panId !== undefined && (
+        <FieldRow label="It stands">
+          <Choice
+            label="The pan stands"
+            value={bake.panOnTray ? 'tray' : 'rack'}
+            onChange={(on) => set('/bake/panOnTray', on === 'tray' ? true : undefined)}
+            options={[
+              { value: 'rack', name: 'on the rack' },
+              { value: 'tray', name: 'on the tray' },
+            ]}
+            width={118}
+          />
+        </FieldRow>
+      )}
+      <FieldRow label="At once, on">
+        <Choice
+          label="Trays at once"
+          value={bake.traysAtOnce}
+          onChange={(trays) => set('/bake/traysAtOnce', trays)}
+          options={[
+            { value: 1, name: '1 tray' },
+            { value: 2, name: '2 trays' },
+          ]}
+          width={96}
+        />
+        <Choice
+          label="Layer"
+          value={bake.layer}
+          onChange={(layer) => set('/bake/layer', layer)}
+          options={[
+            { value: 'none', name: 'nothing' },
+            { value: 'paper', name: 'paper' },
+            { value: 'mat', name: 'mat' },
+          ]}
+          width={92}
+        />
+      </FieldRow>
+      <FieldRow label="Into">
+        <Choice
+          label="Into the oven"
+          value={bake.fromCold ? 'cold' : bake.hotTray ? 'hotTray' : 'hot'}
+          onChange={(into) =>
+            edit(`into:${Date.now()}`, (from) => {
+              const { fromCold: _cold, hotTray: _hot, ...rest } = from.bake;
+              const to = { ...rest, ...(into === 'cold' ? { fromCold: true } : into === 'hotTray' ? { hotTray: true } : {}) };
+              return [{ path: '/bake', from: from.bake as never, to: to as never }];
+            })
+          }
+          options={[
+            { value: 'hot', name: 'hot oven, cold tray' },
+            { value: 'hotTray', name: 'hot oven, hot tray' },
+            { value: 'cold', name: 'cold oven' },
+          ]}
+          width={160}
+        />
+      </FieldRow>
+      {result && <DoneWords result={result} />}
+      {result && (
+        <Looks
+          {...looks}
+          goldenFromTone={result.goldenFromTone}
+          startsDark={result.startsDark}
+          coreC={result.coreC}
+          dryBelowShare={result.dryBelowShare}
+        />
+      )}
+      {result && <AcrylamideLine result={result} />}
+      <FieldRow label={thick && !result?.mustDry ? 'Or done by moisture' : 'Done when moisture is'}>
+        {bake.done.moistureShare === undefined ? (
+          <Button size="small" onClick={() => set('/bake/done/moistureShare', result?.dryBelowShare ?? 0.05)} sx={{ minHeight: 26 }}>
+            {result ? `${(result.dryBelowShare * 100).toFixed(1)} %, the family’s` : 'set it'}
+          </Button>
+        ) : (
+          <FormulaField path="/bake/done/moistureShare" label="Done at moisture" kind="percent" times={100} grain={0.5} />
+        )}
+      </FieldRow>
+      <FieldRow label="Done when its core is">
+        {bake.done.coreC === undefined ? (
+          <Button size="small" onClick={() => set('/bake/done/coreC', result?.coreC ?? 95)} sx={{ minHeight: 26 }}>
+            {thick ? `${showQuantity(result?.coreC ?? 0, 'temperature', units, 0)}, the family’s` : 'not asked: it is thin'}
+          </Button>
+        ) : (
+          <FormulaField path="/bake/done/coreC" label="Done at core" kind="temperature" digits={0} />
+        )}
+      </FieldRow>
+      <Suspense>
+        <LearnedHere kitchen={kitchen} of={learnedHere(formula)} />
+      </Suspense>
+      <WeighTray />
+      <Box sx={{ fontSize: 12.5, color: 'text.secondary', pt: 2 }}>
+        Trays and steam burn: dry cloths, open the door away from you. Stop at golden: acrylamide rises with colour.
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,367 @@
+import { useMemo, useState } from 'react';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useTheme } from '@mui/material/styles';
+import type { Dash } from 'plotly.js';
+import { type BakeResult, type LooksStudy } from '@north-leaf/core';
+import { usePreferences } from '../../platform/preferences';
+import { Plot } from '../../ui/drawing/plot';
+import { showDuration, showQuantity } from '../../ui/words/quantity';
+import { crustTones } from '../../ui/theme/theme';
+import type { useLooks } from './bake-study';
+import { Fact } from '../../ui/frame/fact-tile';
+import { useAnswer, Waiting } from '../board/doors';
+import { PairMapSection } from './pair-map';
+
+const causeWords: Record<string, string> = {
+  oven: 'oven',
+  thickness: 'thickness',
+  water: 'dough water',
+  start: 'start temperature',
+  heat: 'heat transfer',
+  browning: 'browning rate',
+};
+
+/** The centre of the Bake board: the piece through its bake, when it is done, and the map of what else it could be. */
+export function BakePicture({ looks }: { looks: ReturnType<typeof useLooks> }) {
+  const { evaluation } = useAnswer();
+  const units = usePreferences((state) => state.units);
+  const [temperatures, setTemperatures] = useState(false);
+  if (evaluation.bake.state === 'waiting') return <Waiting stage="bake" />;
+  const { result } = evaluation.bake;
+  const { done, end } = result;
+  const cause = result.spreadFrom[0];
+  const band = looks.study?.done ?? null;
+  return (
+    <Box sx={{ display: 'grid', gap: 2 }}>
+      <Box sx={{ fontSize: 13.5 }}>
+        {done ? (
+          <>
+            {doneWords(result)} at <b>{showDuration(done.value)}</b>{' '}
+            {band && looks.fresh
+              ? `(${showDuration(half(band.p10))} to ${showDuration(half(band.p90))} in eight of ten)`
+              : `± ${Math.max(0.5, done.sd).toFixed(1)} min`}
+            {result.darkMin !== null && <>, too dark from {showDuration(result.darkMin)}</>}.{' '}
+            {cause && (
+              <Box component="span" sx={{ color: 'text.secondary' }}>
+                Most of the spread is {causeWords[cause.cause]}.
+              </Box>
+            )}
+          </>
+        ) : (
+          `Not ${doneWords(result).toLowerCase()} within an hour.`
+        )}
+      </Box>
+      <Slices result={result} />
+      <MoistureCurve result={result} looks={looks.fresh ? looks.study : null} />
+      <ToneStrip result={result} />
+      <Box>
+        <Button size="small" onClick={() => setTemperatures(!temperatures)} aria-expanded={temperatures} sx={{ minHeight: 26 }}>
+          {temperatures ? 'Hide temperatures' : 'Show temperatures'}
+        </Button>
+        {temperatures && <TemperatureCurve result={result} />}
+      </Box>
+      <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(4, 1fr)', gap: 2 }}>
+        <Fact
+          label={`moisture ± ${Math.max(0.1, result.endMoisture.sd * 100).toFixed(1)}`}
+          value={`${(end.moistureShare * 100).toFixed(1)} %`}
+        />
+        <Fact label="tone, top / rim / base" value={`${end.topTone.toFixed(1)} / ${end.rimTone.toFixed(1)} / ${end.baseTone.toFixed(1)}`} />
+        {result.spreadRatio > 1.01 ? (
+          <Fact label="as wide as it went in" value={`${result.spreadRatio.toFixed(1)} ×`} />
+        ) : (
+          <Fact label={`from ${result.curve.thicknessMm[0]!.toFixed(1)} mm`} value={`${end.thicknessMm.toFixed(1)} mm`} />
+        )}
+        {result.coreC === null ? (
+          <Fact label="weight lost" value={`${(end.lossShare * 100).toFixed(1)} %`} />
+        ) : (
+          <Fact label="coldest place" value={showQuantity(end.coldestC, 'temperature', units, 0)} />
+        )}
+      </Box>
+      {result.filling && <FillingFacts filling={result.filling} />}
+      <PairMapSection />
+    </Box>
+  );
+}
+
+/** The filling of one piece: how high it stands, and where its juice goes. */
+function FillingFacts({ filling }: { filling: NonNullable<BakeResult['filling']> }) {
+  const units = usePreferences((state) => state.units);
+  const grams = (g: number) => showQuantity(g, 'mass', units, 0);
+  return (
+    <Box component="section" aria-label="Filling" sx={{ fontSize: 13.5, display: 'grid', gap: 1 }}>
+      <Typography variant="h3">Filling</Typography>
+      <Box>
+        {grams(filling.massG)} a piece, {showQuantity(filling.heightMm, 'length', units)} high
+        {filling.roomMm !== null && `, of ${showQuantity(filling.roomMm, 'length', units)} that the pan leaves it`};{' '}
+        {filling.setsC === null ? 'it need not set' : `set or hot through at ${showQuantity(filling.setsC, 'temperature', units, 0)}`}.
+      </Box>
+      {filling.bubblesC !== null && (
+        <Box>
+          Fruit is done when it bubbles in the middle, at about {showQuantity(filling.bubblesC, 'temperature', units, 0)}
+          {filling.setsC !== null && filling.setsC < filling.bubblesC
+            ? `; the minutes here are those to ${showQuantity(filling.setsC, 'temperature', units, 0)}: give it longer until you see it.`
+            : '.'}{' '}
+          Set is not soft: apples and other firm fruit may want longer, a knife tells.
+        </Box>
+      )}
+      {filling.juiceG > 0.5 && (
+        <Box>
+          {filling.stoodG > 0.5 && `Half an hour with its sugar and salt draws ${grams(filling.stoodG)}. `}
+          In the oven its fruit has given {grams(filling.juiceG)} of juice: {grams(filling.boiledG)} of water boil away,{' '}
+          {grams(filling.heldG)} can be held, {filling.weepsG > 0.5 ? <b>{grams(filling.weepsG)} run</b> : 'nothing runs'}.
+        </Box>
+      )}
+      <Box sx={{ color: 'text.secondary' }}>Its rim browns sooner than the base that is drawn here: judge the rim by eye.</Box>
+    </Box>
+  );
+}
+
+/** What being done asks of this piece. */
+const doneWords = ({ coreC, mustDry }: BakeResult): string =>
+  coreC === null ? 'Dry and golden' : mustDry ? 'Through, dry and golden' : 'Through and golden';
+const half = (min: number) => Math.round(min * 2) / 2;
+
+/** The piece drawn at five moments: height and colour from the model, wetness as dots that fade out. */
+function Slices({ result }: { result: BakeResult }) {
+  const { palette } = useTheme();
+  const { curve, totalMin } = result;
+  const moments = [0, 0.25, 0.5, 0.75, 1].map((part) => part * totalMin);
+  const at = (series: readonly number[], min: number) =>
+    series[Math.min(series.length - 1, Math.round((min / curve.min[curve.min.length - 1]!) * (series.length - 1)))]!;
+  const wettest = curve.moistureShare[0]!;
+  const tallest = Math.max(...curve.thicknessMm);
+  return (
+    <svg
+      viewBox="0 0 470 74"
+      width="100%"
+      role="img"
+      aria-label={`The piece rises from ${curve.thicknessMm[0]!.toFixed(1)} to ${result.end.thicknessMm.toFixed(1)} mm and dries to ${(result.end.moistureShare * 100).toFixed(1)} percent`}
+    >
+      {moments.map((min, i) => {
+        const high = (at(curve.thicknessMm, min) / tallest) * 34;
+        const tone = crustTones[Math.min(7, Math.max(0, Math.round(at(curve.topTone, min) - 1)))]!;
+        const wet = at(curve.moistureShare, min) / wettest;
+        const x = 8 + i * 93;
+        return (
+          <g key={min}>
+            <rect x={x} y={44 - high} width="80" height={high} rx="4" fill={palette.leaf.doughPale} stroke={tone} strokeWidth="3" />
+            {Array.from({ length: Math.round(wet * 24) }, (_, n) => (
+              <circle
+                key={n}
+                cx={x + 8 + (n % 8) * 9}
+                cy={44 - high * (0.25 + 0.25 * Math.floor(n / 8))}
+                r="1.6"
+                fill={palette.make.water}
+                fillOpacity={0.35 + 0.65 * wet}
+              />
+            ))}
+            <text x={x + 40} y="60" textAnchor="middle" fontSize="12" fontWeight="650" fill={palette.text.primary}>
+              {showDuration(Math.round(min * 2) / 2)}
+            </text>
+            <text x={x + 40} y="73" textAnchor="middle" fontSize="11.5" fill={palette.text.secondary}>
+              {(at(curve.moistureShare, min) * 100).toFixed(1)} %
+            </text>
+          </g>
+        );
+      })}
+    </svg>
+  );
+}
+
+function MoistureCurve({ result, looks }: { result: BakeResult; looks: LooksStudy | null }) {
+  const { palette } = useTheme();
+  const { data, layout, columns } = useMemo(() => {
+    const { curve, done, dryBelowShare, totalMin } = result;
+    const y = curve.moistureShare.map((share) => share * 100);
+    const spread = curve.moistureSd.map((sd) => sd * 100);
+    const water = palette.info.main;
+    const last = curve.min[curve.min.length - 1]!;
+    const at = (looks?.looks ?? []).map(({ atMin }) => atMin).filter((min) => min <= last);
+    return {
+      data: [
+        {
+          x: [...curve.min, ...[...curve.min].reverse()],
+          y: [...y.map((v, i) => v + spread[i]!), ...y.map((v, i) => Math.max(0, v - spread[i]!)).reverse()],
+          fill: 'toself' as const,
+          fillcolor: `${water}26`,
+          line: { width: 0 },
+          mode: 'lines' as const,
+          hoverinfo: 'skip' as const,
+        },
+        { x: curve.min as number[], y, mode: 'lines' as const, name: 'moisture %', line: { color: water, width: 2.4 } },
+        {
+          x: at,
+          y: at.map(() => 0),
+          mode: 'markers' as const,
+          name: 'look',
+          marker: { size: 13, symbol: 'circle-dot', color: palette.background.paper, line: { color: palette.text.primary, width: 1.8 } },
+          cliponaxis: false,
+          hoverinfo: 'x+name' as const,
+        },
+      ],
+      layout: {
+        margin: { t: 18, r: 12, b: 34, l: 40 },
+        xaxis: { title: { text: 'minutes from door shut', standoff: 4 }, range: [0, curve.min[curve.min.length - 1]!] },
+        yaxis: { ticksuffix: ' %', rangemode: 'tozero' as const },
+        shapes: [
+          ...(done
+            ? [
+                {
+                  type: 'rect' as const,
+                  yref: 'paper' as const,
+                  x0: done.value - done.sd,
+                  x1: done.value + done.sd,
+                  y0: 0,
+                  y1: 1,
+                  fillcolor: palette.leaf.firSoft,
+                  line: { width: 0 },
+                  layer: 'below' as const,
+                },
+              ]
+            : []),
+          {
+            type: 'line' as const,
+            xref: 'paper' as const,
+            x0: 0,
+            x1: 1,
+            y0: dryBelowShare * 100,
+            y1: dryBelowShare * 100,
+            line: { color: palette.primary.main, dash: 'dash' as const, width: 1.5 },
+          },
+          {
+            type: 'line' as const,
+            yref: 'paper' as const,
+            x0: totalMin,
+            x1: totalMin,
+            y0: 0,
+            y1: 1,
+            line: { color: palette.text.primary, dash: 'dot' as const, width: 1.5 },
+          },
+        ],
+        annotations: [
+          ...(done
+            ? [
+                {
+                  x: done.value,
+                  y: 1,
+                  yref: 'paper' as const,
+                  text: 'done',
+                  showarrow: false,
+                  yanchor: 'bottom' as const,
+                  font: { color: palette.primary.main },
+                },
+              ]
+            : []),
+          { x: totalMin, y: 0.86, yref: 'paper' as const, text: ' out', showarrow: false, xanchor: 'left' as const },
+          {
+            x: 0,
+            xref: 'paper' as const,
+            y: dryBelowShare * 100,
+            text: ` want ${(dryBelowShare * 100).toFixed(1)} %`,
+            showarrow: false,
+            xanchor: 'left' as const,
+            yanchor: 'bottom' as const,
+            font: { color: palette.primary.main },
+          },
+        ],
+      },
+      columns: [
+        { name: 'min', values: curve.min },
+        { name: 'moisture %', values: y },
+        { name: '± points', values: spread },
+        { name: 'top tone', values: curve.topTone },
+        { name: 'mm', values: curve.thicknessMm },
+      ],
+    };
+  }, [result, looks, palette]);
+  return (
+    <Plot
+      summary={`Moisture falls to ${(result.end.moistureShare * 100).toFixed(1)} percent at ${showDuration(result.totalMin)}.`}
+      data={data}
+      layout={layout}
+      height={200}
+      columns={columns}
+    />
+  );
+}
+
+/** Crust tone through the bake, in eight numbered steps. */
+function ToneStrip({ result }: { result: BakeResult }) {
+  const { curve } = result;
+  const steps = 16;
+  const row = (name: string, series: readonly number[]) => (
+    <Box sx={{ display: 'grid', gridTemplateColumns: '40px 1fr', alignItems: 'center' }}>
+      <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>{name}</Box>
+      <Box sx={{ display: 'flex', gap: '1.5px' }}>
+        {Array.from({ length: steps }, (_, i) => {
+          const tone = Math.round(series[Math.round(((i + 0.5) / steps) * (series.length - 1))]!);
+          return (
+            <Box
+              key={i}
+              sx={{
+                flex: 1,
+                height: 20,
+                bgcolor: crustTones[tone - 1],
+                color: tone > 4 ? '#FFFFFF' : '#14211E',
+                fontSize: 11.5,
+                textAlign: 'center',
+                lineHeight: '20px',
+              }}
+            >
+              {tone}
+            </Box>
+          );
+        })}
+      </Box>
+    </Box>
+  );
+  return (
+    <Box
+      role="img"
+      aria-label={`Tone of the top ${result.end.topTone.toFixed(1)} and of the base ${result.end.baseTone.toFixed(1)} at the end, of 8`}
+      sx={{ display: 'grid', gap: '3px' }}
+    >
+      {row('top', curve.topTone)}
+      {row('base', curve.baseTone)}
+    </Box>
+  );
+}
+
+function TemperatureCurve({ result }: { result: BakeResult }) {
+  const { palette } = useTheme();
+  const { data, layout, columns } = useMemo(() => {
+    const { curve } = result;
+    const line = (color: string, dash: Dash = 'solid') => ({ color, width: 2.2, dash });
+    const x = curve.min as number[];
+    return {
+      data: [
+        { x, y: curve.airC as number[], name: 'oven air', mode: 'lines' as const, line: line(palette.leaf.heat) },
+        { x, y: curve.topC as number[], name: 'surface', mode: 'lines' as const, line: line(palette.text.primary) },
+        { x, y: curve.middleC as number[], name: 'middle', mode: 'lines' as const, line: line(palette.text.secondary, 'dash') },
+      ],
+      layout: {
+        showlegend: true,
+        legend: { orientation: 'h' as const, y: 1.2 },
+        yaxis: { ticksuffix: ' °C' },
+        xaxis: { title: { text: 'minutes from door shut' } },
+      },
+      columns: [
+        { name: 'min', values: curve.min },
+        { name: 'air °C', values: curve.airC, digits: 0 },
+        { name: 'surface °C', values: curve.topC, digits: 0 },
+        { name: 'middle °C', values: curve.middleC, digits: 0 },
+      ],
+    };
+  }, [result, palette]);
+  return (
+    <Plot
+      summary="Temperatures of oven air, surface and middle through the bake."
+      data={data}
+      layout={layout}
+      height={200}
+      columns={columns}
+    />
+  );
+}

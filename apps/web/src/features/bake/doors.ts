@@ -1,0 +1,2 @@
+/** What other rooms may have of the Bake board. */
+export { BakeBoard } from './bake-board';

@@ -1,0 +1,236 @@
+import { useMemo, useState } from 'react';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import LinearProgress from '@mui/material/LinearProgress';
+import Typography from '@mui/material/Typography';
+import { useTheme } from '@mui/material/styles';
+import { families, roundTo, windowShare, type Edit, type PairCell } from '@north-leaf/core';
+import { usePreferences } from '../../platform/preferences';
+import { showDuration, showQuantity } from '../../ui/words/quantity';
+import { usePairMap, type MapState } from './bake-study';
+import { useDraft } from '../formulas/doors';
+import { useFormula, useSurroundings } from '../board/doors';
+
+/** What a pair comes to: shape and word first, colour after. */
+type Verdict = 'meet' | 'dryFirst' | 'goldenFirst' | 'darkFirst' | 'never';
+/** Dry (or through) and golden meet when they come within this share of the whole bake. */
+const MEET = 0.15;
+function verdictOf(cell: PairCell): Verdict {
+  const { doneMin, goldenMin } = cell;
+  if (doneMin === null || goldenMin === null) return 'never';
+  if (windowShare(cell) <= 0) return 'darkFirst';
+  const lead = (goldenMin - Math.max(cell.dryMin ?? 0, cell.throughMin ?? 0)) / doneMin;
+  return lead > MEET ? 'dryFirst' : lead < -MEET ? 'goldenFirst' : 'meet';
+}
+const verdictWords: Readonly<Record<Verdict, string>> = {
+  meet: 'done and golden together',
+  dryFirst: 'done well before it is golden: pale, or drier than need be',
+  goldenFirst: 'golden well before it is done: watch its colour',
+  darkFirst: 'dark before it is done',
+  never: 'not done within an hour and a half',
+};
+const marks: Readonly<Record<Verdict, string>> = { meet: '●', dryFirst: '◁', goldenFirst: '▷', darkFirst: '▲', never: '–' };
+
+/** Thickness by temperature: where dry and golden meet. A click takes a pair into the formula. */
+export function PairMapSection() {
+  const formula = useFormula();
+  const { kitchen, pantry } = useSurroundings();
+  const { map, run, stop } = usePairMap(formula, kitchen, pantry);
+  const [open, setOpen] = useState(false);
+  const family = families[formula.family];
+  const part = formula.sheet.parts[0];
+  const wantC = formula.bake.steps[0]?.wantC ?? null;
+  if (!family || !part || wantC === null) return null;
+  const [low, , high] = family.thicknessMm;
+  const mm = [Math.min(low, part.thicknessMm) * 0.8, Math.max(high, part.thicknessMm) * 1.2] as const;
+  const atC = [Math.min(family.ovenC[0], wantC) - 15, Math.max(family.ovenC[2], wantC) + 15] as const;
+  const work = (fine: boolean) => {
+    setOpen(true);
+    run(mm, atC, fine);
+  };
+  const total = map ? map.thicknesses.length * map.temperatures.length : 0;
+  return (
+    <Box component="section" aria-label="Thickness and heat">
+      <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, flexWrap: 'wrap' }}>
+        <Typography variant="h3" sx={{ flex: 1 }}>
+          Thickness and heat: where dry and golden meet
+        </Typography>
+        {map?.running ? (
+          <Button size="small" onClick={stop}>
+            Stop the map
+          </Button>
+        ) : (
+          <>
+            <Button size="small" variant="outlined" onClick={() => work(false)}>
+              {map ? 'Work it out again' : 'Work it out'}
+            </Button>
+            {map && map.cells.length > 0 && (
+              <Button size="small" onClick={() => work(true)}>
+                Finer
+              </Button>
+            )}
+          </>
+        )}
+      </Box>
+      {map?.running && (
+        <LinearProgress
+          variant="determinate"
+          value={(100 * map.cells.length) / total}
+          aria-label="Working out the map"
+          sx={{ height: 3 }}
+        />
+      )}
+      {open && map && map.cells.length > 0 && <Map map={map} nowMm={part.thicknessMm} nowC={wantC} />}
+    </Box>
+  );
+}
+
+const WIDTH = 460;
+const HEIGHT = 176;
+const TOP = 6;
+const LEFT = 48;
+const RIGHT = 6;
+const BOTTOM = 30;
+
+function Map({ map, nowMm, nowC }: { map: MapState; nowMm: number; nowC: number }) {
+  const { palette } = useTheme();
+  const units = usePreferences((state) => state.units);
+  const [chosen, setChosen] = useState<PairCell | null>(null);
+  const { edit } = useDraft.getState();
+  const { thicknesses, temperatures } = map;
+  const fine = thicknesses.length > 20;
+  const wide = (WIDTH - LEFT - RIGHT) / thicknesses.length;
+  const tall = (HEIGHT - BOTTOM - TOP) / temperatures.length;
+  const x = (mm: number) =>
+    LEFT + ((mm - thicknesses[0]!) / (thicknesses[thicknesses.length - 1]! - thicknesses[0]!)) * (WIDTH - LEFT - RIGHT - wide);
+  const y = (c: number) =>
+    HEIGHT -
+    BOTTOM -
+    tall -
+    ((c - temperatures[0]!) / (temperatures[temperatures.length - 1]! - temperatures[0]!)) * (HEIGHT - BOTTOM - TOP - tall);
+  const fills: Readonly<Record<Verdict, string>> = useMemo(
+    () => ({
+      meet: palette.leaf.okSoft,
+      dryFirst: palette.leaf.well,
+      goldenFirst: palette.leaf.watchSoft,
+      darkFirst: palette.leaf.fixSoft,
+      never: palette.background.paper,
+    }),
+    [palette],
+  );
+  const take = (cell: PairCell) => {
+    const until = cell.overMin === null ? cell.doneMin! : cell.doneMin! + 0.25 * (cell.overMin - cell.doneMin!);
+    const min = roundTo(Math.max(0.5, until), 0.5);
+    edit(`pair:${Date.now()}`, (from) => {
+      const edits: Edit[] = [
+        { path: '/sheet/parts/0/thicknessMm', from: from.sheet.parts[0]!.thicknessMm, to: roundTo(cell.thicknessMm, 0.1) },
+        {
+          path: '/bake/steps',
+          from: from.bake.steps as never,
+          to: [{ name: from.bake.steps.length > 1 ? 'Bake' : from.bake.steps[0]!.name, wantC: roundTo(cell.wantC, 1), min }],
+        },
+      ];
+      return edits;
+    });
+    setChosen(null);
+  };
+  return (
+    <Box sx={{ pt: 1 }}>
+      <svg
+        viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+        width="100%"
+        role="group"
+        aria-label={`Map of ${map.cells.length} pairs of thickness and temperature; ${map.cells.filter((cell) => verdictOf(cell) === 'meet').length} are done and golden together`}
+      >
+        {map.cells.map((cell) => {
+          const verdict = verdictOf(cell);
+          return (
+            <g
+              key={`${cell.thicknessMm} ${cell.wantC}`}
+              role="button"
+              tabIndex={fine ? -1 : 0}
+              aria-label={`${cell.thicknessMm.toFixed(1)} mm at ${cell.wantC.toFixed(0)} °C: ${verdictWords[verdict]}`}
+              onClick={() => setChosen(cell)}
+              onKeyDown={(event) => (event.key === 'Enter' || event.key === ' ') && setChosen(cell)}
+              style={{ cursor: 'pointer' }}
+            >
+              <rect
+                x={x(cell.thicknessMm)}
+                y={y(cell.wantC)}
+                width={wide - (fine ? 0 : 1.5)}
+                height={tall - (fine ? 0 : 1.5)}
+                fill={fills[verdict]}
+              />
+              {!fine && (
+                <text
+                  x={x(cell.thicknessMm) + wide / 2}
+                  y={y(cell.wantC) + tall / 2 + 4}
+                  textAnchor="middle"
+                  fontSize="11"
+                  fill={palette.text.primary}
+                >
+                  {cell.doneMin === null ? marks.never : `${marks[verdict]} ${cell.doneMin.toFixed(0)}`}
+                </text>
+              )}
+            </g>
+          );
+        })}
+        <circle cx={x(nowMm) + wide / 2} cy={y(nowC) + tall / 2} r="9" fill="none" stroke={palette.primary.main} strokeWidth="2.2" />
+        {[temperatures[0]!, temperatures[temperatures.length >> 1]!, temperatures[temperatures.length - 1]!].map((c) => (
+          <text key={c} x={LEFT - 6} y={Math.max(y(c) + tall / 2 + 4, 12)} textAnchor="end" fontSize="11.5" fill={palette.text.secondary}>
+            {showQuantity(c, 'temperature', units, 0)}
+          </text>
+        ))}
+        {[thicknesses[0]!, thicknesses[thicknesses.length >> 1]!, thicknesses[thicknesses.length - 1]!].map((mm) => (
+          <text
+            key={mm}
+            x={Math.min(x(mm) + wide / 2, WIDTH - 24)}
+            y={HEIGHT - 14}
+            textAnchor="middle"
+            fontSize="11.5"
+            fill={palette.text.secondary}
+          >
+            {showQuantity(mm, 'length', units)}
+          </text>
+        ))}
+      </svg>
+      <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>
+        {fine
+          ? 'Blue: done and golden together; pale: done first; amber: golden first; red: dark first. '
+          : 'Minutes until done: ● with gold, ◁ before gold, ▷ after gold, ▲ after dark. '}
+        The ring is the draft. One temperature throughout; looks and other steps left out.
+      </Box>
+      {chosen && (
+        <Box
+          role="status"
+          sx={{
+            bgcolor: 'leaf.well',
+            borderRadius: '8px',
+            p: 2,
+            mt: 1,
+            display: 'flex',
+            alignItems: 'center',
+            gap: 3,
+            flexWrap: 'wrap',
+            fontSize: 13.5,
+          }}
+        >
+          <span>
+            {showQuantity(chosen.thicknessMm, 'length', units)} at {showQuantity(chosen.wantC, 'temperature', units, 0)}:{' '}
+            {verdictWords[verdictOf(chosen)]}
+            {chosen.doneMin !== null && `, done at ${showDuration(chosen.doneMin)}`}
+            {chosen.overMin !== null && `, over at ${showDuration(chosen.overMin)}`}.
+          </span>
+          {chosen.doneMin !== null && (
+            <Button size="small" variant="outlined" onClick={() => take(chosen)}>
+              Set this pair
+            </Button>
+          )}
+          <Button size="small" onClick={() => setChosen(null)}>
+            Leave it
+          </Button>
+        </Box>
+      )}
+    </Box>
+  );
+}

@@ -1,0 +1,199 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import Typography from '@mui/material/Typography';
+import { useTheme } from '@mui/material/styles';
+import {
+  editsBetween,
+  outAndIn,
+  rowsOfAnswer,
+  type Conflict,
+  type Formula,
+  type FoundBlend,
+  type LeftOut,
+  type Limit,
+  type Pantry,
+} from '@north-leaf/core';
+import { usePreferences } from '../../platform/preferences';
+import { showQuantity } from '../../ui/words/quantity';
+import { useBlendSearch } from './blend-search';
+import { useDraft, newKey } from '../formulas/doors';
+import { useSurroundings } from '../board/doors';
+import { goalWords, shownGoal } from './goal-words';
+
+/** Up to three answers, each as what to take out and what to put in; or why there is none. */
+export function BlendAnswers() {
+  const { pantry, kitchen } = useSurroundings();
+  const { found, chosen, set } = useBlendSearch();
+  const formula = useDraft((state) => state.formula);
+  const { palette } = useTheme();
+  if (!found) return null;
+  const { answer, leftOut } = found.answers;
+  const old = found.of.blend.rows !== formula.blend.rows || found.of.blendG !== formula.blendG;
+  return (
+    <Box component="section" aria-label="Answers" aria-live="polite" sx={{ pt: 4, borderTop: `1px solid ${palette.divider}`, mt: 4 }}>
+      {answer.status === 'found' && (
+        <>
+          <Box sx={{ display: 'flex', alignItems: 'center', gap: 3, flexWrap: 'wrap' }}>
+            <ToggleButtonGroup
+              exclusive
+              value={chosen}
+              onChange={(_, next: number | null) => next !== null && set({ chosen: next })}
+              aria-label="Which answer"
+            >
+              {answer.answers.map((_, i) => (
+                <ToggleButton key={i} value={i}>
+                  Answer {i + 1}
+                </ToggleButton>
+              ))}
+            </ToggleButtonGroup>
+            {old && <Box sx={{ fontSize: 13, color: 'warning.main' }}>The blend has changed since these were found.</Box>}
+            <Button size="small" sx={{ ml: 'auto' }} onClick={() => set({ found: null })}>
+              Put away
+            </Button>
+          </Box>
+          <OneAnswer key={chosen} answer={answer.answers[chosen]!} number={chosen + 1} of={found.of} pantry={pantry} what={found.what} />
+        </>
+      )}
+      {answer.status === 'impossible' && <Impossible conflict={answer.conflict} pantry={pantry} currency={kitchen.currency} />}
+      {answer.status === 'gaveUp' && <Box>No answer within the time. Allow fewer flours, or drop a wish.</Box>}
+      <LeftOutLine leftOut={leftOut} pantry={pantry} />
+    </Box>
+  );
+}
+
+type OneProps = {
+  readonly answer: FoundBlend;
+  readonly number: number;
+  readonly of: Formula;
+  readonly pantry: Pantry;
+  readonly what: 'found' | 'imitated';
+};
+function OneAnswer({ answer, number, of, pantry, what }: OneProps) {
+  const units = usePreferences((state) => state.units);
+  const { kitchen } = useSurroundings();
+  const { edit } = useDraft.getState();
+  const { out, in: putIn } = outAndIn(of.blend, answer.shares, 1e-6);
+  const nameOf = (id: string) => pantry.ingredients[id]?.name ?? id;
+  const side = (title: string, changes: typeof out, sign: string) => (
+    <Box sx={{ flex: 1, minWidth: 180 }}>
+      <Typography variant="h3">{title}</Typography>
+      {changes.length === 0 && <Box sx={{ fontSize: 13.5, color: 'text.secondary' }}>nothing</Box>}
+      {changes.map(({ ingredientId, byShare }) => (
+        <Box key={ingredientId} sx={{ display: 'grid', gridTemplateColumns: '1fr auto auto', gap: 2, fontSize: 13.5, lineHeight: '20px' }}>
+          <span>{nameOf(ingredientId)}</span>
+          <span>
+            {sign}
+            {(byShare * 100).toFixed(byShare < 0.01 ? 2 : 1)}
+          </span>
+          <Box component="span" sx={{ color: 'text.secondary', minWidth: 62, textAlign: 'right' }}>
+            {showQuantity(byShare * of.blendG, 'mass', units)}
+          </Box>
+        </Box>
+      ))}
+    </Box>
+  );
+  // Under five steps of the scale a reading is more than a tenth out.
+  const tooFine = Object.entries(answer.grams ?? {}).filter(([, g]) => g < 5 * kitchen.scaleStepG);
+  const use = () =>
+    edit(`answer:${Date.now()}`, (from) => {
+      let n = 0;
+      const stem = newKey();
+      const { uncertainShare: _old, ...blend } = from.blend;
+      return editsBetween(from, { ...from, blend: { ...blend, rows: rowsOfAnswer(from.blend, answer.shares, () => `${stem}${n++}`) } });
+    });
+  return (
+    <Box sx={{ pt: 3 }}>
+      <Box sx={{ display: 'flex', gap: 6, flexWrap: 'wrap' }}>
+        {side('Take out', out, '−')}
+        {side('Put in', putIn, '+')}
+      </Box>
+      <Box sx={{ fontSize: 12.5, color: 'text.secondary', pt: 1 }}>
+        Each side is {(putIn.reduce((sum, { byShare }) => sum + byShare, 0) * 100).toFixed(2)} % of the blend.
+      </Box>
+      <Box sx={{ display: 'flex', gap: 3, alignItems: 'center', pt: 3, flexWrap: 'wrap' }}>
+        <Button variant="contained" onClick={use}>
+          Use answer {number}
+        </Button>
+        <Box sx={{ fontSize: 13, color: 'text.secondary' }}>
+          {saysOf(answer, what)}
+          {!answer.proven && ' Better ones may exist: the search was cut short.'} Whole steps of your scale.{' '}
+          {tooFine.length > 0 && `On a finer scale: ${tooFine.map(([id, g]) => `${nameOf(id)} ${g} g`).join(', ')}. `} Hold and grit add by
+          mass: an approximation.
+        </Box>
+      </Box>
+    </Box>
+  );
+}
+
+function saysOf({ missed, brokenBySteps }: FoundBlend, what: OneProps['what']): string {
+  if (brokenBySteps.length > 0) return 'Your scale’s steps are too coarse to keep every limit: a larger batch or a finer scale would.';
+  if (missed >= 0.005) return `Misses its wishes by ${missed.toFixed(1)} noticeable steps, weighted.`;
+  return what === 'imitated' ? 'Behaves like the box in all that was measured.' : 'Every wish is met.';
+}
+
+/** Which wishes clash, and how far each alone would have to give. */
+function Impossible({ conflict, pantry, currency }: { conflict: Conflict; pantry: Pantry; currency: string }) {
+  const say = (limit: Limit, value: number) => {
+    const { words, times, unit } = goalWords(limit.key, limit.side === 'lo' ? 'atLeast' : 'atMost', pantry, currency);
+    return `${words} ${shownGoal(value, times)} ${unit}`.trim();
+  };
+  if (conflict.structural) {
+    return <Box role="alert">No blend can be made of what is allowed: too few flours, or their limits do not reach 100 %. Allow more.</Box>;
+  }
+  return (
+    <Box role="alert">
+      <Typography variant="h2">No blend does all of that</Typography>
+      <Box sx={{ py: 1 }}>These cannot hold at once: {conflict.clash.map((limit) => say(limit, limit.value)).join('; ')}.</Box>
+      {conflict.alone.length > 0 ? (
+        <>
+          <Box sx={{ fontWeight: 650, pt: 1 }}>Alone, one of them would have to give:</Box>
+          {conflict.alone.map((limit) => {
+            const { times, unit } = goalWords(limit.key, limit.side === 'lo' ? 'atLeast' : 'atMost', pantry, currency);
+            return (
+              <Box key={limit.name} sx={{ fontSize: 14 }}>
+                {say(limit, limit.value)} → {outward(limit, times)} {unit}
+              </Box>
+            );
+          })}
+        </>
+      ) : (
+        <Box>
+          No single one of them can mend it. Together the least change is{' '}
+          {conflict.together
+            .map((limit) => `${say(limit, limit.value)} → ${outward(limit, goalWords(limit.key, 'atLeast', pantry, currency).times)}`)
+            .join('; ')}
+          .
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+/** The number a limit would have to go to, rounded to the side where it still works. */
+function outward({ needed, side }: { readonly needed: number; readonly side: 'lo' | 'hi' }, times: number): string {
+  const shown = needed * times * 100;
+  return String((side === 'lo' ? Math.floor(shown + 1e-6) : Math.ceil(shown - 1e-6)) / 100);
+}
+
+const whyWords: Record<LeftOut['why'], string> = {
+  doesNotSuit: 'do not suit',
+  notProven: 'have no gluten report',
+  overLimit: 'are over your gluten limit',
+  noPrice: 'have no price',
+  notHere: 'are not in the pantry',
+};
+
+function LeftOutLine({ leftOut, pantry }: { leftOut: readonly LeftOut[]; pantry: Pantry }) {
+  const groups = (Object.keys(whyWords) as LeftOut['why'][])
+    .map((why) => ({ why, names: leftOut.filter((one) => one.why === why).map(({ id }) => pantry.ingredients[id]?.name ?? id) }))
+    .filter(({ names }) => names.length > 0);
+  if (groups.length === 0) return null;
+  return (
+    <Box sx={{ fontSize: 12.5, color: 'text.secondary', pt: 3 }}>
+      Not looked at:{' '}
+      {groups.map(({ why, names }) => `${names.length > 4 ? `${names.length} that` : `${names.join(', ')}:`} ${whyWords[why]}`).join('; ')}.
+    </Box>
+  );
+}

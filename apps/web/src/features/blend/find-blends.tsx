@@ -1,0 +1,195 @@
+import { useEffect, useRef } from 'react';
+import CloseIcon from '@mui/icons-material/Close';
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import IconButton from '@mui/material/IconButton';
+import LinearProgress from '@mui/material/LinearProgress';
+import TextField from '@mui/material/TextField';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import Typography from '@mui/material/Typography';
+import { useTheme } from '@mui/material/styles';
+import { isGum, type BlendResult, type BlendSearch, type Formula, type GoalKey, type Pantry, strengths } from '@north-leaf/core';
+import { Choice } from '../../ui/form/choice';
+import { findBlends } from '../blends/doors';
+import { useDraft } from '../formulas/doors';
+import { useSurroundings } from '../board/doors';
+import { runSearch, useBlendSearch, type BoardGoal } from './blend-search';
+import { goalWords, shownGoal } from './goal-words';
+
+const round = (value: number, step: number) => Number((Math.round(value / step) * step).toFixed(6));
+
+/** The wishes a board begins with, each at a value near what the blend brings now. */
+export function firstGoals(blend: BlendResult, { blend: { rows } }: Formula): BoardGoal[] {
+  const main = [...rows].sort((a, b) => b.share - a.share)[0];
+  const goal = (key: GoalKey | `taste:${string}`, way: 'atLeast' | 'atMost', value: number, { strength, on }: { readonly strength: BoardGoal['strength']; readonly on: boolean }): BoardGoal => ({ key, way, value, strength, on }); // prettier-ignore
+  return [
+    goal('bend', 'atLeast', round(blend.bendIndex + 0.2, 0.05), { strength: 'must', on: true }),
+    goal('flavour', 'atMost', round(Math.max(0, blend.flavourIndex - 0.1), 0.05), { strength: 'want', on: false }),
+    goal('grit', 'atMost', round(Math.max(0, blend.gritIndex - 0.1), 0.05), { strength: 'want', on: false }),
+    ...(blend.costMinorPerKg === null
+      ? []
+      : [goal('cost', 'atMost', Math.ceil(blend.costMinorPerKg / 5) * 5, { strength: 'want', on: true })]),
+    goal('protein', 'atLeast', round(blend.composition.proteinShare * 100 + 1, 0.5), { strength: 'want', on: false }),
+    goal('fibre', 'atLeast', round(blend.composition.fibreShare * 100 + 1, 0.5), { strength: 'want', on: false }),
+    goal('water', 'atMost', round(blend.waterHoldGPerG, 0.01), { strength: 'want', on: false }),
+    goal('starch', 'atMost', round(blend.starchShare, 0.01), { strength: 'want', on: false }),
+    ...(main ? [goal(`taste:${main.ingredientId}`, 'atLeast', round(main.share, 0.01), { strength: 'want', on: false })] : []),
+  ];
+}
+
+/** What is wished of the blend, how much of each, and how strongly. */
+export function FindBlends() {
+  const { kitchen, pantry } = useSurroundings();
+  const { palette } = useTheme();
+  const { goals, mostFlours, reach, running, failed } = useBlendSearch();
+  const { set, setGoal } = useBlendSearch.getState();
+  const off = goals.filter(({ on }) => !on);
+  const find = useRef(() => {});
+  useEffect(() => {
+    find.current = () => {
+      const { formula } = useDraft.getState();
+      const { goals: all, ...rest } = useBlendSearch.getState();
+      const unread = all.find(({ on, value }) => on && !(Number.isFinite(value) && value >= 0));
+      if (unread) {
+        const { words } = goalWords(unread.key, unread.way, pantry, kitchen.currency);
+        return set({ failed: `“${words}” needs a number from 0.` });
+      }
+      const wanted: BlendSearch = {
+        goals: all.filter(({ on }) => on).map(({ on: _on, ...goal }) => goal),
+        mostFlours: rest.mostFlours,
+        reach: rest.reach,
+      };
+      void runSearch(formula, 'found', (signal) => findBlends({ formula, search: wanted }, signal));
+    };
+  });
+  useEffect(() => {
+    const press = (event: KeyboardEvent) => {
+      if (!(event.ctrlKey || event.metaKey) || event.key !== 'Enter') return;
+      event.preventDefault();
+      find.current();
+    };
+    window.addEventListener('keydown', press);
+    return () => window.removeEventListener('keydown', press);
+  }, []);
+  return (
+    <Box component="section" aria-labelledby="find-blends" sx={{ pt: 4 }}>
+      <Typography id="find-blends" variant="h2" sx={{ pb: 1 }}>
+        Find a blend that
+      </Typography>
+      {goals
+        .filter(({ on }) => on)
+        .map((goal) => (
+          <GoalRow key={goal.key} goal={goal} pantry={pantry} currency={kitchen.currency} onChange={(patch) => setGoal(goal.key, patch)} />
+        ))}
+      {off.length > 0 && (
+        <Choice
+          label="Add a wish"
+          value=""
+          placeholder="Add a wish"
+          options={off.map(({ key, way }) => ({ value: key as string, name: goalWords(key, way, pantry, kitchen.currency).words }))}
+          onChange={(key) => setGoal(key, { on: true })}
+          width={200}
+        />
+      )}
+      <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, pt: 2, fontSize: 13.5, flexWrap: 'wrap' }}>
+        <Choice
+          label="Where from"
+          value={reach}
+          options={[
+            { value: 'here', name: 'from what is here' },
+            { value: 'all', name: 'from anything' },
+          ]}
+          onChange={(next) => set({ reach: next })}
+          width={160}
+        />
+        <span>at most</span>
+        <Choice
+          label="Most flours"
+          value={mostFlours}
+          options={[2, 3, 4, 5, 6, 7, 8].map((value) => ({ value, name: `${value} flours` }))}
+          onChange={(next) => set({ mostFlours: next })}
+          width={104}
+        />
+      </Box>
+      <Box sx={{ display: 'flex', gap: 2, pt: 3, alignItems: 'center' }}>
+        <Button variant="contained" disabled={running !== null} onClick={() => find.current()} title="Ctrl Enter">
+          Find blends
+        </Button>
+        {running && (
+          <Button
+            variant="outlined"
+            onClick={() => {
+              running.abort();
+              set({ running: null });
+            }}
+          >
+            Cancel
+          </Button>
+        )}
+      </Box>
+      {running && <LinearProgress aria-label="Looking for blends" sx={{ mt: 2, height: 3, bgcolor: palette.leaf.well }} />}
+      {failed && (
+        <Alert severity="error" sx={{ mt: 2 }}>
+          {failed}
+        </Alert>
+      )}
+      <Box sx={{ fontSize: 12.5, color: 'text.secondary', pt: 2 }}>
+        Pins, limits and what it must suit are kept.{' '}
+        {Object.values(pantry.ingredients).some(isGum) && 'Gums come to what the family needs.'}
+      </Box>
+    </Box>
+  );
+}
+
+type RowProps = {
+  readonly goal: BoardGoal;
+  readonly pantry: Pantry;
+  readonly currency: string;
+  readonly onChange: (patch: Partial<BoardGoal>) => void;
+};
+
+function GoalRow({ goal, pantry, currency, onChange }: RowProps) {
+  const { palette } = useTheme();
+  const { words, times, unit } = goalWords(goal.key, goal.way, pantry, currency);
+  return (
+    <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, minHeight: 36, fontSize: 13.5 }}>
+      <Box sx={{ flex: 1, lineHeight: '16px' }}>{words}</Box>
+      <TextField
+        size="small"
+        defaultValue={shownGoal(goal.value, times)}
+        onChange={(event) => {
+          const typed = event.target.value.trim().replace(',', '.');
+          onChange({ value: typed === '' ? NaN : Number(typed) / times });
+        }}
+        error={!Number.isFinite(goal.value) || goal.value < 0}
+        slotProps={{
+          htmlInput: {
+            'aria-label': `${words}, value`,
+            inputMode: 'decimal',
+            autoComplete: 'off',
+            style: { width: 40, textAlign: 'right', fontWeight: 650 },
+          },
+        }}
+      />
+      <Box sx={{ width: 20, fontSize: 12.5 }}>{unit}</Box>
+      <ToggleButtonGroup
+        exclusive
+        size="small"
+        value={goal.strength}
+        onChange={(_, strength: BoardGoal['strength'] | null) => strength && onChange({ strength })}
+        aria-label={`How strongly: ${words}`}
+      >
+        {strengths.map((strength) => (
+          <ToggleButton key={strength} value={strength} sx={{ px: '6px !important', height: '26px', borderColor: palette.leaf.edge }}>
+            {strength}
+          </ToggleButton>
+        ))}
+      </ToggleButtonGroup>
+      <IconButton size="small" aria-label={`Drop the wish: ${words}`} onClick={() => onChange({ on: false })} sx={{ p: '2px' }}>
+        <CloseIcon fontSize="inherit" />
+      </IconButton>
+    </Box>
+  );
+}

@@ -1,0 +1,352 @@
+import { useMemo, useRef, useState } from 'react';
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Dialog from '@mui/material/Dialog';
+import DialogActions from '@mui/material/DialogActions';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import LinearProgress from '@mui/material/LinearProgress';
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import TextField from '@mui/material/TextField';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import Typography from '@mui/material/Typography';
+import { editsBetween, nutrientsOf, readIngredientList, type Blend, type LabelNutrient, type LabelRule } from '@north-leaf/core';
+import type { BoxLabel, ReadLabel } from '@north-leaf/contracts';
+import { notify } from '../../platform/notices';
+import { ApiError } from '../../platform/http';
+import { SearchField } from '../../ui/form/search-field';
+import { imitateBlend, readLabel, useSaveBlend } from '../blends/doors';
+import { ingredientOptions } from '../pantry/doors';
+import { useDraft, newKey } from '../formulas/doors';
+import { useSurroundings } from '../board/doors';
+import { runSearch, useBlendSearch } from './blend-search';
+
+const nutrientWords: Record<LabelNutrient, string> = {
+  energyKcal: 'Energy, kcal',
+  fat: 'Fat, g',
+  saturatedFat: 'Saturated, g',
+  carbohydrate: 'Carbohydrate, g',
+  sugars: 'Sugars, g',
+  fibre: 'Fibre, g',
+  protein: 'Protein, g',
+  sodiumMg: 'Sodium, mg',
+  salt: 'Salt, g',
+};
+/** How far a box's flours may be from the table, to start with. Judgement. */
+const TOLERANCE = 0.15;
+
+type Props = {
+  readonly onClose: () => void;
+  /** Where a box was met in a list: what is in it goes there, not into this formula's blend. */ readonly onRead?: (blend: Blend) => void;
+};
+
+/** What a boxed blend is likely made of: its ingredient list and panel in, ranges and a best estimate out. */
+export function LabelReader({ onClose, onRead }: Props) {
+  const { pantry } = useSurroundings();
+  const { edit } = useDraft.getState();
+  const save = useSaveBlend();
+  const [name, setName] = useState('');
+  const [text, setText] = useState('');
+  const [chosen, setChosen] = useState<Readonly<Record<string, string>>>({});
+  const [rule, setRule] = useState<LabelRule>('us');
+  const [basis, setBasis] = useState('30');
+  const [panel, setPanel] = useState<Readonly<Partial<Record<LabelNutrient, string>>>>({});
+  const [reading, setReading] = useState<ReadLabel | null>(null);
+  const [problem, setProblem] = useState<{ path: string; message: string } | null>(null);
+  const running = useRef<AbortController | null>(null);
+  const [busy, setBusy] = useState(false);
+
+  const list = useMemo(() => readIngredientList(text, pantry.ingredients), [text, pantry]);
+  const rows = list.map((one) => ({
+    ...one,
+    id: chosen[one.written] ?? one.id,
+    sure: chosen[one.written] !== undefined || (!one.asks && one.id !== null),
+  }));
+  const open = rows.filter(({ sure }) => !sure);
+  const printed = nutrientsOf(rule).flatMap((nutrient) => {
+    const typed = (panel[nutrient] ?? '').trim().replace(',', '.');
+    const lessThan = typed.startsWith('<');
+    const value = Number(
+      typed
+        .replace(/^</, '')
+        .replace(/k?cal|mg|g/gi, '')
+        .trim(),
+    );
+    return typed === '' ? [] : [{ nutrient, printed: value, ...(lessThan ? { lessThan: true as const } : {}) }];
+  });
+  const wrong = printed.find(({ printed: value }) => !Number.isFinite(value) || value < 0);
+  const basisG = Number(basis.replace(',', '.'));
+  const reason =
+    rows.length === 0
+      ? 'Paste the ingredient list of the box.'
+      : open.length > 0
+        ? `Say what “${open[0]!.written}” is.`
+        : wrong
+          ? `${nutrientWords[wrong.nutrient]} is not a number.`
+          : !(basisG >= 1 && basisG <= 1000)
+            ? 'The serving must be from 1 to 1000 g.'
+            : null;
+  const label = (): BoxLabel => ({
+    items: rows.map(({ id, declaredShare, inTail }) => ({
+      ingredientId: id!,
+      ...(declaredShare === undefined ? {} : { declaredShare }),
+      ...(inTail ? { inTail } : {}),
+    })),
+    panel: printed,
+    rule,
+    basisG,
+    tolerance: TOLERANCE,
+  });
+  const cancel = () => {
+    running.current?.abort();
+    setBusy(false);
+  };
+  const read = async () => {
+    if (reason) return setProblem({ path: '', message: reason });
+    setProblem(null);
+    setBusy(true);
+    running.current = new AbortController();
+    try {
+      setReading(await readLabel(label(), running.current.signal));
+    } catch (error) {
+      if (running.current.signal.aborted) return;
+      const at = error instanceof ApiError ? error.problems[0] : undefined;
+      setProblem(at ? { path: at.path, message: at.message } : { path: '', message: (error as Error).message });
+    }
+    setBusy(false);
+  };
+  const at = /^panel\[(\d+)\]/.exec(problem?.path ?? '');
+  const wrongNutrient = at ? printed[Number(at[1])]?.nutrient : undefined;
+
+  const blend = (): Blend | null => {
+    if (reading?.status !== 'read') return null;
+    const stem = newKey();
+    return {
+      name: name.trim() || 'From a label',
+      rows: rows.map(({ id }, i) => ({ key: `${stem}${i}`, ingredientId: id!, share: reading.estimate[i]! })),
+      uncertainShare: reading.sd,
+    };
+  };
+  const close = () => {
+    cancel();
+    onClose();
+  };
+  return (
+    <Dialog open onClose={close} maxWidth="md" fullWidth aria-labelledby="read-label">
+      <DialogTitle id="read-label">What is in the box?</DialogTitle>
+      <DialogContent
+        sx={{ display: 'grid', gap: 3, gridTemplateColumns: '1fr 1fr', '@media (max-width: 899px)': { gridTemplateColumns: '1fr' } }}
+      >
+        <Box sx={{ display: 'grid', gap: 3, alignContent: 'start' }}>
+          <TextField
+            size="small"
+            label="Name"
+            value={name}
+            onChange={(event) => setName(event.target.value)}
+            sx={{ mt: 2 }}
+            slotProps={{ htmlInput: { maxLength: 120 } }}
+          />
+          <TextField
+            multiline
+            minRows={4}
+            label="Ingredient list, as printed"
+            placeholder="White rice flour, potato starch (32 %), tapioca flour, contains 2 % or less of xanthan gum"
+            value={text}
+            onChange={(event) => (setText(event.target.value), setReading(null))}
+            slotProps={{ htmlInput: { style: { textAlign: 'left' }, maxLength: 4000 } }}
+          />
+          <Box component="ol" sx={{ m: 0, pl: 5, fontSize: 13.5, '& li': { py: 0.5 } }} aria-label="What was read">
+            {rows.map(({ written, id, candidates, why, sure, declaredShare, inTail }) => (
+              <li key={written}>
+                {id && sure ? (
+                  <span>
+                    {pantry.ingredients[id]!.name}
+                    {declaredShare !== undefined && `, ${(declaredShare * 100).toFixed(0)} % declared`}
+                    {inTail && ', 2 % or less'}
+                  </span>
+                ) : (
+                  <Box sx={{ display: 'grid', gap: 1 }}>
+                    <Box sx={{ color: 'warning.main', fontWeight: 650 }}>
+                      “{written}”: {id ? `which one? ${why}` : 'nobody knows this name'}
+                    </Box>
+                    <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
+                      {candidates.map((one) => (
+                        <Button key={one} size="small" variant="outlined" onClick={() => setChosen({ ...chosen, [written]: one })}>
+                          {pantry.ingredients[one]!.name}
+                        </Button>
+                      ))}
+                    </Box>
+                    <SearchField
+                      label={`What is ${written}`}
+                      placeholder="Choose what it is"
+                      find={ingredientOptions(pantry.ingredients, (one) => one.kind !== 'excluded')}
+                      onChoose={(choice) => setChosen({ ...chosen, [written]: choice })}
+                    />
+                  </Box>
+                )}
+              </li>
+            ))}
+          </Box>
+        </Box>
+        <Box sx={{ display: 'grid', gap: 2, alignContent: 'start' }}>
+          <Box sx={{ display: 'flex', gap: 3, alignItems: 'center', mt: 2 }}>
+            <ToggleButtonGroup
+              exclusive
+              value={rule}
+              onChange={(_, next: LabelRule | null) => {
+                if (!next) return;
+                setRule(next);
+                setBasis(next === 'us' ? '30' : '100');
+                setReading(null);
+              }}
+              aria-label="Whose panel"
+            >
+              <ToggleButton value="us">US panel</ToggleButton>
+              <ToggleButton value="eu">EU panel</ToggleButton>
+            </ToggleButtonGroup>
+            <TextField
+              size="small"
+              label={rule === 'us' ? 'Serving, g' : 'Per, g'}
+              value={basis}
+              onChange={(event) => setBasis(event.target.value)}
+              sx={{ width: 110 }}
+              slotProps={{ htmlInput: { inputMode: 'decimal' } }}
+            />
+          </Box>
+          <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 2 }}>
+            {nutrientsOf(rule).map((nutrient) => (
+              <TextField
+                key={nutrient}
+                size="small"
+                label={nutrientWords[nutrient]}
+                value={panel[nutrient] ?? ''}
+                error={wrongNutrient === nutrient}
+                helperText={wrongNutrient === nutrient ? problem?.message : undefined}
+                onChange={(event) => {
+                  setPanel({ ...panel, [nutrient]: event.target.value });
+                  setReading(null);
+                }}
+                slotProps={{ htmlInput: { inputMode: 'decimal', autoComplete: 'off' } }}
+              />
+            ))}
+          </Box>
+          <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>
+            As printed; “&lt; 1” for less than one; leave out what is not there. Rounding:{' '}
+            {rule === 'us' ? '21 CFR 101.9(c)' : 'EU guidance on tolerances, 2012'}, from memory.
+          </Box>
+          <Box sx={{ display: 'flex', gap: 2 }}>
+            <Button variant={reading ? 'outlined' : 'contained'} disabled={busy} onClick={() => void read()}>
+              Work it out
+            </Button>
+            {busy && (
+              <Button variant="outlined" onClick={cancel}>
+                Cancel
+              </Button>
+            )}
+          </Box>
+          {busy && <LinearProgress aria-label="Reading the label" />}
+          {problem && wrongNutrient === undefined && <Alert severity="error">{problem.message}</Alert>}
+          {reading?.status === 'doesNotFit' && (
+            <Alert severity="warning">
+              No mix of these fits the panel.{' '}
+              {reading.off
+                .map(
+                  ({ nutrient, per100G }) =>
+                    `${nutrientWords[nutrient]} is ${Math.abs(per100G).toFixed(1)} in 100 g ${per100G > 0 ? 'more' : 'less'} than any of them can give`,
+                )
+                .join('; ')}
+              . An ingredient is missing, or its composition is off.
+            </Alert>
+          )}
+        </Box>
+        {reading?.status === 'read' && (
+          <Box sx={{ gridColumn: '1 / -1' }} role="status">
+            <Typography variant="h2">Most likely</Typography>
+            <Table size="small">
+              <TableHead>
+                <TableRow>
+                  <TableCell>Ingredient</TableCell>
+                  <TableCell align="right">Best estimate</TableCell>
+                  <TableCell align="right">9 in 10 between</TableCell>
+                  <TableCell align="right">Possible at all</TableCell>
+                </TableRow>
+              </TableHead>
+              <TableBody>
+                {rows.map(({ id, written }, i) => (
+                  <TableRow key={written}>
+                    <TableCell component="th" scope="row">
+                      {pantry.ingredients[id!]!.name}
+                    </TableCell>
+                    <TableCell align="right" sx={{ fontWeight: 680 }}>
+                      {(reading.estimate[i]! * 100).toFixed(1)} %
+                    </TableCell>
+                    <TableCell align="right">{reading.band90[i]!.map((share) => (share * 100).toFixed(0)).join(' to ')} %</TableCell>
+                    <TableCell align="right">{reading.ranges[i]!.map((share) => (share * 100).toFixed(0)).join(' to ')} %</TableCell>
+                  </TableRow>
+                ))}
+              </TableBody>
+            </Table>
+            <Box sx={{ fontSize: 12.5, color: 'text.secondary', pt: 1 }}>
+              From the printed order, the rounded panel and use limits (judgement), flours up to {(reading.tolerance * 100).toFixed(0)} %
+              off the table. Not a copy of anybody’s recipe: many blends fit one label. Allergens: read the box itself.
+            </Box>
+          </Box>
+        )}
+      </DialogContent>
+      <DialogActions sx={{ p: 4, flexWrap: 'wrap', gap: 2 }}>
+        <Button onClick={close}>Leave it</Button>
+        <Button
+          variant="outlined"
+          disabled={reading?.status !== 'read' || save.isPending}
+          onClick={() => {
+            const made = blend();
+            if (made)
+              save.mutate(
+                { id: crypto.randomUUID(), blend: made },
+                {
+                  onSuccess: ({ blend: kept }) => void notify(`${kept.name} is in the library.`),
+                  onError: (error) => setProblem({ path: '', message: error.message }),
+                },
+              );
+          }}
+        >
+          Keep in the library
+        </Button>
+        {!onRead && (
+          <Button
+            variant="outlined"
+            disabled={reading?.status !== 'read'}
+            onClick={() => {
+              const { formula } = useDraft.getState();
+              const { mostFlours, reach } = useBlendSearch.getState();
+              void runSearch(formula, 'imitated', (signal) =>
+                imitateBlend({ formula, search: { goals: [], mostFlours, reach }, label: label() }, signal),
+              );
+              onClose();
+            }}
+          >
+            Imitate from my pantry
+          </Button>
+        )}
+        <Button
+          variant="contained"
+          disabled={reading?.status !== 'read'}
+          onClick={() => {
+            const made = blend();
+            if (made && onRead) onRead(made);
+            else if (made) edit(`label:${Date.now()}`, (from) => editsBetween(from, { ...from, blend: made }));
+            onClose();
+          }}
+        >
+          {onRead ? 'That is in it' : 'Use as this blend'}
+        </Button>
+      </DialogActions>
+    </Dialog>
+  );
+}

@@ -1,0 +1,46 @@
+import Box from '@mui/material/Box';
+import { findingsOf } from '@north-leaf/core';
+import { Leaf } from '../../ui/frame/leaf';
+import { useAnswer } from './board';
+import { allergenWord } from '../../ui/words/words';
+
+const glutenWords: Record<string, string> = {
+  'gluten.contains': 'Contains gluten',
+  'gluten.notProven': 'Gluten not proven',
+  'gluten.overLimit': 'Over your gluten limit',
+  'gluten.reportOld': 'Old gluten report',
+};
+
+/** Gluten proof from the lots really chosen, and the allergens of everything in it. */
+export function AllergenLine() {
+  const { evaluation } = useAnswer();
+  const dough = evaluation.dough.state === 'waiting' ? null : evaluation.dough.result;
+  const gluten = findingsOf(evaluation).filter(({ code }) => code.startsWith('gluten.'));
+  const words = (possible: boolean) => [
+    ...new Set((dough?.allergens ?? []).filter((one) => one.possible === possible).map(({ code }) => allergenWord(code))),
+  ];
+  const certain = words(false);
+  const maybe = words(true).filter((word) => !certain.includes(word));
+  return (
+    <Box sx={{ display: 'grid', gap: 1, pt: 3, fontSize: 13, lineHeight: '17px' }}>
+      <Box sx={{ display: 'flex', gap: 2, alignItems: 'flex-start' }}>
+        <Leaf
+          state={gluten.some(({ level }) => level === 'fix') ? 'fix' : gluten.length > 0 ? 'watch' : dough ? 'good' : 'waiting'}
+          size={16}
+        />
+        <span>
+          {gluten.length > 0
+            ? gluten.map(({ code, measured }) => `${glutenWords[code] ?? 'Gluten'}: ${measured?.of ?? ''}`).join('; ')
+            : dough
+              ? 'Gluten: all lots that need a report have one'
+              : 'Gluten: waiting'}
+        </span>
+      </Box>
+      <Box sx={{ color: 'text.secondary' }}>
+        {certain.length > 0 ? `Contains ${certain.join(', ')}.` : 'No listed allergen for certain.'}
+        {maybe.length > 0 && ` Depends on the maker: ${maybe.join(', ')}.`} The label in hand and local rules win.
+      </Box>
+      <Box sx={{ color: 'text.secondary' }}>Raw dough is not for tasting: flour and starch are not ready to eat either.</Box>
+    </Box>
+  );
+}

@@ -1,0 +1,62 @@
+import { useState } from 'react';
+import Box from '@mui/material/Box';
+import { QuantityField } from '../../ui/form/quantity-field';
+import { useKitchenChange } from '../kitchen/doors';
+import { useSurroundings } from '../board/doors';
+import { FieldRow } from '../../ui/form/field-row';
+
+/** Typed air is sent when the baker pauses: every keystroke would store half a number. */
+const PAUSE_MS = 400;
+
+/** Today's air: of the kitchen, not of the formula, so it is no change of the draft. Flour is as damp as it, dough as warm. */
+export function AirToday() {
+  const { kitchen } = useSurroundings();
+  const change = useKitchenChange();
+  const [typed, setTyped] = useState<{ humidity?: number; room?: number }>({});
+  const [timer, setTimer] = useState<ReturnType<typeof setTimeout>>();
+  const air = { humidity: typed.humidity ?? kitchen.humidityShare * 100, room: typed.room ?? kitchen.roomC };
+  const wrong = {
+    humidity: air.humidity < 5 || air.humidity > 98 ? 'must be from 5 to 98 %' : undefined,
+    room: air.room < 0 || air.room > 45 ? 'must be from 0 to 45 °C' : undefined,
+  };
+  const set = (next: typeof typed) => {
+    const now = { ...typed, ...next };
+    setTyped(now);
+    clearTimeout(timer);
+    const humidity = now.humidity ?? kitchen.humidityShare * 100;
+    const roomC = now.room ?? kitchen.roomC;
+    if (humidity < 5 || humidity > 98 || roomC < 0 || roomC > 45) return;
+    setTimer(
+      setTimeout(() => change.mutate({ kind: 'air', humidityShare: humidity / 100, roomC }, { onSuccess: () => setTyped({}) }), PAUSE_MS),
+    );
+  };
+  return (
+    <Box component="section" aria-label="Air in the kitchen today">
+      <FieldRow label="Air today">
+        <QuantityField
+          label="Humidity today"
+          kind="percent"
+          value={air.humidity}
+          problem={wrong.humidity}
+          width={50}
+          grain={5}
+          onChange={(humidity) => set({ humidity })}
+          digits={0}
+        />
+        <QuantityField
+          label="Room today"
+          kind="temperature"
+          value={air.room}
+          problem={wrong.room}
+          width={56}
+          onChange={(room) => set({ room })}
+        />
+      </FieldRow>
+      {change.error && (
+        <Box role="alert" sx={{ color: 'error.main', fontSize: 12.5 }}>
+          Not stored: {change.error.message}
+        </Box>
+      )}
+    </Box>
+  );
+}

@@ -1,0 +1,2 @@
+/** What other rooms may have of the Dough board. */
+export { DoughBoard } from './dough-board';

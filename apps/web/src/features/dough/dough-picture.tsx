@@ -1,0 +1,397 @@
+import { memo } from 'react';
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import { useTheme } from '@mui/material/styles';
+import {
+  binderRatioRange,
+  families,
+  gritLimit,
+  handWordOrder,
+  spoonWaterG,
+  type BakersPercents,
+  type DoughResult,
+  type Family,
+  type SpreadOfWater,
+} from '@north-leaf/core';
+import { usePreferences, type UnitSystem } from '../../platform/preferences';
+import { GoodRange } from '../../ui/drawing/good-range';
+import { showQuantity } from '../../ui/words/quantity';
+import { handWordLabels } from '../../ui/words/words';
+import { useDraft } from '../formulas/doors';
+import { useEarlyDough, useAnswer, useSurroundings, Waiting } from '../board/doors';
+import { MixSteps } from './mix-steps';
+
+/** What the dough is: its water today, its balance against the family, its fat, what binds it, and the order it goes together in. */
+export function DoughPicture() {
+  const { evaluation } = useAnswer();
+  const family = useDraft((state) => state.formula.family);
+  const early = useEarlyDough((state) => state.dough);
+  const dough = early ?? evaluation.dough;
+  return dough.state === 'waiting' ? <Waiting stage="dough" /> : <Figures result={dough.result} family={families[family]!} />;
+}
+
+/** Drawn when the dough is answered, not again when the rest of the Line is. */
+const Figures = memo(function Figures({ result, family }: { result: DoughResult; family: Family }) {
+  return (
+    <Box sx={{ display: 'grid', gap: 4 }}>
+      <Box data-gets={result.getsG.toFixed(2)} data-testid="water-in">
+        <HandChances result={result} />
+      </Box>
+      <Ladder result={result} />
+      <WantsAndGets result={result} />
+      <Balance result={result} family={family} />
+      <Fats result={result} />
+      <Binders result={result} />
+      <Box>
+        <MixSteps />
+        <Standing result={result} />
+      </Box>
+    </Box>
+  );
+});
+
+/** What the wet dough's standing does: softens fine grit, lets starch and husk drink. */
+function Standing({ result: { standingMin, gritRaw, gritFelt } }: { result: DoughResult }) {
+  return (
+    <Box sx={{ fontSize: 12.5, color: 'text.secondary', pt: 2 }} data-testid="standing">
+      {standingMin > 0
+        ? `Stands ${Math.round(standingMin)} min before it is cold: grit ${gritRaw.toFixed(1)} → ${gritFelt.toFixed(1)}, felt from about ${gritLimit.value}; starch and husk drink, so it thickens.`
+        : 'It does not stand before it is cold: grit and thickness stay as mixed.'}
+    </Box>
+  );
+}
+
+type Percent = { readonly name: keyof BakersPercents; readonly label: string; readonly window: Family['fatPercent'] | undefined };
+
+/** Each number that the family has a window for, where the window or the dough has any of it. */
+function Balance({ result, family }: { result: DoughResult; family: Family }) {
+  const { percents } = result;
+  const shown: readonly Percent[] = [
+    { name: 'fat', label: 'Fat on blend', window: family.fatPercent },
+    { name: 'water', label: 'Water, gum apart', window: family.waterPercent },
+    { name: 'sugar', label: 'Sugar', window: family.sugarPercent },
+    { name: 'egg', label: 'Egg', window: family.eggPercent },
+    { name: 'salt', label: 'Salt', window: family.saltPercent },
+    { name: 'leavener', label: 'Leavener', window: family.leavenerPercent },
+    { name: 'yeast', label: 'Dried yeast', window: family.yeastPercent },
+    { name: 'nuts', label: 'Ground nuts', window: family.nutPercent },
+  ];
+  return (
+    <Box component="section" aria-label="Balance">
+      <Box sx={{ display: 'flex', justifyContent: 'space-between', pb: 1 }}>
+        <Typography variant="h3">Balance</Typography>
+        <Box sx={{ fontSize: 12.5, color: 'text.secondary' }} title={family.source}>
+          % of blend; dashed: {family.name.toLowerCase()}
+        </Box>
+      </Box>
+      {shown.map(
+        ({ name, label, window }) =>
+          window &&
+          (window[2] > 0 || percents[name] > 0) && (
+            <GoodRange
+              key={name}
+              label={label}
+              value={percents[name]}
+              low={window[0]}
+              high={window[2]}
+              from={0}
+              to={Math.max(1, window[2] * 1.5, percents[name] * 1.05)}
+              text={`${percents[name].toFixed(1)} %`}
+            />
+          ),
+      )}
+      {(result.needsBinder || result.binderRatio > 0) && (
+        <GoodRange
+          label="Gum, of its need"
+          value={result.binderRatio}
+          low={result.needsBinder ? binderRatioRange.values.low : 0}
+          high={binderRatioRange.values.high}
+          from={0}
+          to={2}
+          text={`${Math.round(result.binderRatio * 100)} %`}
+        />
+      )}
+    </Box>
+  );
+}
+
+/** Whole grams, tenths of an ounce. */
+const wholeIn = (units: UnitSystem) => (units === 'metric' ? 0 : 1);
+
+const stateWords = { pieces: 'in pieces', rubbed: 'rubbed in', creamed: 'creamed', melted: 'melted or poured' } as const;
+const stateEffects = {
+  pieces: 'pieces melt to gaps: flake, and a firmer bite',
+  rubbed: 'part coats the flour: short, with some flake',
+  creamed: 'holds air and coats the flour: tender, even, spreads a little',
+  melted: 'coats all the flour: shortest, no flake, spreads most',
+} as const;
+
+/** Each fat as it goes in: how solid it is there, and what that does. */
+function Fats({ result }: { result: DoughResult }) {
+  const units = usePreferences((state) => state.units);
+  if (result.fats.length === 0) return null;
+  return (
+    <Box component="section" aria-label="Fat">
+      <Typography variant="h3" sx={{ pb: 1 }}>
+        Fat as it goes in
+      </Typography>
+      {result.fats.map(({ rowKey, name, state, pieceMm, atC, solidPercent, band }) => (
+        <Box key={rowKey} sx={{ pb: 1 }}>
+          {solidPercent !== null && band && (
+            <GoodRange
+              label={`Solid at ${showQuantity(atC, 'temperature', units, 0)}`}
+              value={solidPercent}
+              low={band[0]}
+              high={band[1]}
+              from={0}
+              to={100}
+              text={`${Math.round(solidPercent)} ± 5 %`}
+            />
+          )}
+          <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>
+            {name}, {stateWords[state]}
+            {pieceMm !== null && ` of ${showQuantity(pieceMm, 'length', units)}`}: {stateEffects[state]}.
+          </Box>
+        </Box>
+      ))}
+    </Box>
+  );
+}
+
+/** What holds it, cold and once baked, and the water that takes. */
+function Binders({ result }: { result: DoughResult }) {
+  const units = usePreferences((state) => state.units);
+  if (result.binders.length === 0) return null;
+  const baked = result.binders.reduce((sum, { bakedAsXanthanG }) => sum + bakedAsXanthanG, 0);
+  return (
+    <Box component="section" aria-label="Binders">
+      <Typography variant="h3" sx={{ pb: 1 }}>
+        What binds it
+      </Typography>
+      <Box sx={{ display: 'grid', gridTemplateColumns: '1fr auto auto auto', columnGap: 3, rowGap: 0.5, fontSize: 13.5 }}>
+        {['', '% of blend', 'as xanthan', 'takes water'].map((head) => (
+          <Box key={head} sx={{ fontSize: 12.5, color: 'text.secondary', textAlign: head ? 'right' : 'left' }}>
+            {head}
+          </Box>
+        ))}
+        {result.binders.flatMap(({ ingredientId, name, percent, asXanthanG, bakedAsXanthanG, gelWaterG }) => [
+          <Box key={ingredientId}>{name}</Box>,
+          <Box key={`${ingredientId}%`} sx={cell}>
+            {percent.toFixed(1)}
+          </Box>,
+          <Box key={`${ingredientId}x`} sx={cell}>
+            {asXanthanG === 0 && bakedAsXanthanG > 0
+              ? `${showQuantity(bakedAsXanthanG, 'mass', units)}, baked`
+              : asXanthanG === null
+                ? '–'
+                : showQuantity(asXanthanG, 'mass', units)}
+          </Box>,
+          <Box key={`${ingredientId}w`} sx={cell}>
+            {gelWaterG > 0.05 ? showQuantity(gelWaterG, 'mass', units) : '–'}
+          </Box>,
+        ])}
+      </Box>
+      <Box sx={{ fontSize: 12.5, color: 'text.secondary', pt: 1 }}>
+        Once baked it is held as by {showQuantity(baked, 'mass', units)} of xanthan. Egg sets in the oven and binds almost nothing in the
+        raw sheet.
+      </Box>
+    </Box>
+  );
+}
+const cell = { textAlign: 'right', fontVariantNumeric: 'tabular-nums' } as const;
+
+/** How likely each word of the hand is; the flour's thirst is not known exactly. */
+function HandChances({ result }: { result: DoughResult }) {
+  const { palette } = useTheme();
+  const best = result.handWord;
+  const right = result.rightHandWords;
+  return (
+    <Box>
+      <Box
+        sx={{ display: 'grid', gridTemplateColumns: 'repeat(5, 1fr)', gap: '2px' }}
+        role="img"
+        aria-label={`Chance that it feels right (${right.map((word) => handWordLabels[word].toLowerCase()).join(' or ')}): ${Math.round(right.reduce((sum, word) => sum + result.handWordChances[word], 0) * 100)} in 100`}
+      >
+        {handWordOrder.map((word) => {
+          const chance = result.handWordChances[word];
+          return (
+            <Box key={word} sx={{ textAlign: 'center' }}>
+              <Box
+                sx={{
+                  height: 56,
+                  bgcolor: right.includes(word) ? palette.leaf.firSoft : palette.leaf.well,
+                  display: 'flex',
+                  alignItems: 'flex-end',
+                  borderBottom: `3px solid ${word === best ? palette.primary.main : palette.divider}`,
+                }}
+              >
+                <Box
+                  sx={{
+                    width: '100%',
+                    height: `${Math.max(1, chance * 100)}%`,
+                    bgcolor: right.includes(word) ? palette.primary.main : palette.make.grain,
+                  }}
+                />
+              </Box>
+              <Box sx={{ fontWeight: word === best ? 700 : 500, fontSize: 13 }}>{handWordLabels[word]}</Box>
+              <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>{Math.round(chance * 100)} in 100</Box>
+            </Box>
+          );
+        })}
+      </Box>
+    </Box>
+  );
+}
+
+const spreadWords: Readonly<Record<SpreadOfWater['cause'], string>> = {
+  thirst: 'this blend’s thirst',
+  moisture: 'flour’s moisture',
+  egg: 'eggs by the piece',
+  cup: 'cups',
+};
+
+/** Pour most, hold spoons back; how cold to pour; and when to stop. */
+function Ladder({ result }: { result: DoughResult }) {
+  const { palette } = useTheme();
+  const units = usePreferences((state) => state.units);
+  const { temperature } = result;
+  if (result.pouredWaterG <= 0) {
+    return <Box sx={{ fontSize: 13.5 }}>Nothing is poured: fat and egg bring all its water. Spoon water in only if it will not hold.</Box>;
+  }
+  return (
+    <Box component="section" aria-label="Water ladder">
+      <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, flexWrap: 'wrap' }}>
+        <Box sx={{ bgcolor: palette.make.water, color: palette.onMake.water, borderRadius: '6px', px: 4, py: 1, fontWeight: 650 }}>
+          Pour {showQuantity(result.pourG, 'mass', units, wholeIn(units))}
+        </Box>
+        {Array.from({ length: result.spoons }, (_, i) => (
+          <Box key={i} aria-hidden sx={{ width: 26, height: 18, borderRadius: '50%', bgcolor: palette.make.water }} />
+        ))}
+        <Box sx={{ fontSize: 13.5 }}>
+          {result.spoons > 0
+            ? `hold back ${result.spoons} spoon${result.spoons > 1 ? 's' : ''} of ${spoonWaterG.value} g, then feel it`
+            : 'all at once'}
+        </Box>
+      </Box>
+      {temperature && (
+        <Box sx={{ fontSize: 13.5, pt: 1 }} data-testid="water-temperature">
+          {temperature.asItIs ? (
+            <>
+              <b>As it is</b>: the dough ends at about {showQuantity(temperature.reachedC, 'temperature', units, 0)}, no warmer than the{' '}
+              {showQuantity(temperature.wantedC, 'temperature', units, 0)} it may
+            </>
+          ) : temperature.feasible ? (
+            <>
+              <b>At {showQuantity(temperature.atC, 'temperature', units, 0)}</b>
+              {temperature.iceG > 0.5 && `, ${showQuantity(temperature.iceG, 'mass', units, wholeIn(units))} of it as ice`}, for a dough at{' '}
+              {showQuantity(temperature.wantedC, 'temperature', units, 0)}
+            </>
+          ) : (
+            <>It ends at {showQuantity(temperature.reachedC, 'temperature', units, 0)} whatever the water</>
+          )}
+          <Box component="span" sx={{ color: 'text.secondary' }}>
+            {' '}
+            · mixing warms it by about{' '}
+            {units === 'metric' ? `${temperature.frictionK} °C` : `${Math.round(temperature.frictionK * 1.8)} °F`}
+          </Box>
+        </Box>
+      )}
+      <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fit, minmax(130px, 1fr))', gap: 2, pt: 2 }}>
+        {handRules.map(([name, says]) => (
+          <Box key={name} sx={{ bgcolor: palette.leaf.well, borderRadius: '8px', px: 3, py: 1.5, fontSize: 13.5 }}>
+            <b>{name}</b>
+            <Box sx={{ color: 'text.secondary' }}>{says}</Box>
+          </Box>
+        ))}
+      </Box>
+    </Box>
+  );
+}
+/** When to stop; common practice. */
+const handRules = [
+  ['Squeeze', 'holds, hairline cracks at most'],
+  ['Bowl', 'no dry flour at its bottom'],
+  ['Touch', 'not shiny, leaves the hand'],
+] as const;
+
+function WantsAndGets({ result }: { result: DoughResult }) {
+  const { palette } = useTheme();
+  const units = usePreferences((state) => state.units);
+  const { wants } = result;
+  const widest = Math.max(result.wantsG, result.getsG);
+  const missing = result.wantsG - result.getsG;
+  const bar = (parts: readonly { name: string; g: number; fill: string; on: string }[]) => (
+    <Box sx={{ display: 'flex', gap: '1.5px', width: `${(parts.reduce((sum, { g }) => sum + g, 0) / widest) * 100}%`, height: 28 }}>
+      {parts.map(({ name, g, fill, on }) => (
+        <Box
+          key={name}
+          title={`${name} ${g.toFixed(1)} g`}
+          sx={{
+            flex: `${Math.max(g, 0.1)} 0 0`,
+            bgcolor: fill,
+            color: on,
+            fontSize: 12.5,
+            fontWeight: 650,
+            lineHeight: '28px',
+            px: 1.5,
+            overflow: 'hidden',
+            whiteSpace: 'nowrap',
+          }}
+        >
+          {g / widest > 0.09 && `${name} ${showQuantity(g, 'mass', units, wholeIn(units))}`}
+        </Box>
+      ))}
+    </Box>
+  );
+  const grain = { fill: palette.make.grain, on: palette.onMake.grain };
+  return (
+    <Box>
+      <Box sx={{ display: 'flex', justifyContent: 'space-between', pb: 1 }}>
+        <Typography variant="h3">Water wanted and water in</Typography>
+        <Box sx={{ fontWeight: 650, fontSize: 13.5 }}>
+          {Math.abs(missing) < 1
+            ? 'as wanted'
+            : `${showQuantity(Math.abs(missing), 'mass', units, wholeIn(units))} ${missing > 0 ? 'short' : 'over'}`}
+        </Box>
+      </Box>
+      <Box sx={{ display: 'grid', gridTemplateColumns: '52px 1fr', gap: 1.5, alignItems: 'center' }}>
+        <Box sx={{ fontSize: 13.5 }}>Wants</Box>
+        {bar([
+          { name: 'Flours', g: wants.flourG, ...grain },
+          { name: 'Starches', g: wants.starchG, fill: palette.make.starch, on: palette.onMake.starch },
+          { name: 'Gum', g: wants.gumG, fill: palette.make.fibre, on: palette.onMake.fibre },
+        ])}
+        <Box sx={{ fontSize: 13.5 }}>Gets</Box>
+        {bar([
+          { name: 'Poured', g: result.pouredWaterG, fill: palette.make.water, on: palette.onMake.water },
+          ...(result.broughtWaterG > 0.05
+            ? [{ name: 'Brought', g: result.broughtWaterG, fill: palette.make.protein, on: palette.onMake.protein }]
+            : []),
+        ])}
+      </Box>
+      <Box sx={{ fontSize: 12.5, color: 'text.secondary', pt: 1 }}>
+        Wants ± {showQuantity(result.wantsSdG, 'mass', units, wholeIn(units))}:{' '}
+        {result.waterSpread.map(({ cause, sdG }) => `${spreadWords[cause]} ${showQuantity(sdG, 'mass', units)}`).join(', ')}. The flours’
+        own {showQuantity(result.ownWaterG, 'mass', units, wholeIn(units))} are left out of both
+        {Math.abs(wants.moistureG) >= 0.5 &&
+          `; today’s flour is ${wants.moistureG < 0 ? 'damp' : 'dry'}: ${wants.moistureG < 0 ? '−' : '+'}${showQuantity(Math.abs(wants.moistureG), 'mass', units)}`}
+        .<Learned />
+      </Box>
+    </Box>
+  );
+}
+
+/** What hands have taught of this blend, and from how many bakes. */
+function Learned() {
+  const { kitchen } = useSurroundings();
+  const blendName = useDraft((state) => state.formula.blend.name);
+  const learned = kitchen.learned.find(({ what, about }) => what === 'thirstFactor' && about === blendName);
+  if (!learned) return <> Say at a bake how the dough felt, and this blend’s thirst is learned.</>;
+  return (
+    <>
+      {' '}
+      Learned from {learned.bakeIds.length} {learned.bakeIds.length === 1 ? 'bake that was' : 'bakes that were'} felt: this blend takes{' '}
+      {learned.value.toFixed(2)} ± {learned.sd.toFixed(2)} times what the rule says.
+    </>
+  );
+}

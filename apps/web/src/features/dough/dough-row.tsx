@@ -1,0 +1,376 @@
+import { memo, useState } from 'react';
+import ExpandMoreIcon from '@mui/icons-material/ExpandMore';
+import SwapHorizIcon from '@mui/icons-material/SwapHoriz';
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import IconButton from '@mui/material/IconButton';
+import TableCell from '@mui/material/TableCell';
+import TableRow from '@mui/material/TableRow';
+import {
+  families,
+  fatStates,
+  goesOnOf,
+  isOfDough,
+  InputError,
+  roundTo,
+  rowUses,
+  storedC,
+  swapChoices,
+  swapRow,
+  type FatState,
+  type Formula,
+  type GoesOn,
+  type Row,
+  type RowSwap,
+  type RowUse,
+  isSoaked,
+  keysOf,
+  type GoesOnMoment,
+  type HeldTotals,
+} from '@north-leaf/core';
+import { usePreferences } from '../../platform/preferences';
+import { Choice } from '../../ui/form/choice';
+import { QuantityField } from '../../ui/form/quantity-field';
+import { showQuantity, unitOf } from '../../ui/words/quantity';
+import { setValue, useDraft, newKey } from '../formulas/doors';
+import { useFormula, useProblem, useSet, useSurroundings } from '../board/doors';
+import { allergenWord } from '../../ui/words/words';
+import { readMass, weighed } from './typed-amount';
+
+const useWords: Record<RowUse, string> = {
+  dough: '',
+  rollIn: 'to roll in',
+  wash: 'as a wash',
+  topping: 'on top',
+  filling: 'the filling',
+  dust: 'for dusting',
+};
+
+/** One row of the dough: its percent and grams, and below it, opened, everything that may be done to it. */
+export const DoughRow = memo(function DoughRow({ index, open, onOpen }: { index: number; open: boolean; onOpen: () => void }) {
+  const row = useDraft((state) => state.formula.rows[index]);
+  const blendG = useDraft((state) => state.formula.blendG);
+  const { kitchen, pantry } = useSurroundings();
+  const units = usePreferences((state) => state.units);
+  const typed = useDraft((state) => state.typed[`/rows/${index}/amountG`]);
+  const problem = useProblem(`/rows/${index}/amountG`);
+  const saved = useDraft((state) => state.saved.rows.find(({ key }) => key === row?.key));
+  const savedB = useDraft((state) => state.saved.blendG);
+  const when = useDraft(({ formula }) => {
+    const goesOn = formula.rows[index]?.goesOn;
+    return goesOn ? goesOnWords(goesOn, formula) : '';
+  });
+  const { edit, type } = useDraft.getState();
+  if (!row) return null;
+  const name = pantry.ingredients[row.ingredientId]?.name ?? row.ingredientId;
+  const path = `/rows/${index}/amountG`;
+  const said = [useWords[row.use], when, row.entered && `“${row.entered}”`].filter(Boolean).join(' · ');
+  return (
+    <>
+      <TableRow>
+        <TableCell component="th" scope="row" sx={{ lineHeight: '16px' }}>
+          {name}
+          {said && <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>{said}</Box>}
+        </TableCell>
+        <TableCell align="right">
+          <QuantityField
+            label={`${name} percent`}
+            kind="percent"
+            value={(row.amountG / blendG) * 100}
+            was={saved && (saved.amountG / savedB) * 100}
+            width={58}
+            hideUnit
+            onChange={(percent, visit) =>
+              edit(`${path}%:${visit}`, (from) => setValue(path, roundTo((percent * from.blendG) / 100, 0.01))(from))
+            }
+          />
+        </TableCell>
+        <TableCell align="right">
+          <QuantityField
+            label={`${name} grams`}
+            kind="mass"
+            value={row.amountG}
+            was={saved?.amountG}
+            typed={typed}
+            problem={problem}
+            onTyped={(text) => type(path, text)}
+            read={(text) => readMass(text, unitOf('mass', units), pantry.ingredients[row.ingredientId], kitchen.measures)}
+            onChange={(amountG, visit, text) => edit(`${path}:${visit}`, (from) => weighed(from, index, amountG, text))}
+            grain={1}
+            width={66}
+            hideUnit
+          />
+        </TableCell>
+        <TableCell sx={{ width: 30 }}>
+          <IconButton size="small" aria-label={`More about ${name}`} aria-expanded={open} onClick={onOpen}>
+            <ExpandMoreIcon fontSize="inherit" sx={{ transform: open ? 'rotate(180deg)' : 'none' }} />
+          </IconButton>
+        </TableCell>
+      </TableRow>
+      {open && <RowDetails index={index} row={row} name={name} />}
+    </>
+  );
+});
+
+const fatWords: Record<FatState, string> = {
+  pieces: 'cut in, in pieces',
+  rubbed: 'rubbed in',
+  creamed: 'creamed',
+  melted: 'melted or poured',
+};
+/** Schools are choices, each with its reason. */
+const fatReasons: Record<FatState, string> = {
+  pieces: 'Cold pieces leave gaps when they melt: flaky. Needs cold hands and a cold sheet.',
+  rubbed: 'Part coats the flour, part stays: short with some flake, quick to do.',
+  creamed: 'Soft fat takes air and coats the flour: tender and even; dough is softer and must chill.',
+  melted: 'Coats all the flour: shortest, no flake, no resting of cold fat; spreads most.',
+};
+
+/** What may be done to one row: how and how warm it goes in, what it is for, a swap, taking it out. */
+function RowDetails({ index, row, name }: { index: number; row: Row; name: string }) {
+  const { kitchen, pantry } = useSurroundings();
+  const { edit, type } = useDraft.getState();
+  const typed = useDraft((state) => state.typed);
+  const set = useSet();
+  const ingredient = pantry.ingredients[row.ingredientId];
+  if (!ingredient) return null;
+  const swells = isSoaked(ingredient);
+  const field = (member: 'atC' | 'soakMin' | 'fat/pieceMm', label: string, kind: 'temperature' | 'minutes' | 'length', value: number) => {
+    const path = `/rows/${index}/${member}`;
+    return (
+      <QuantityField
+        label={`${name} ${label}`}
+        kind={kind}
+        value={value}
+        typed={typed[path]}
+        onTyped={(text) => type(path, text)}
+        onChange={(next, visit) => edit(`${path}:${visit}`, setValue(path, next))}
+        width={58}
+      />
+    );
+  };
+  return (
+    <TableRow>
+      <TableCell colSpan={4} sx={{ boxShadow: 'inset 3px 0 0', color: 'primary.main', py: '10px !important' }}>
+        <Box sx={{ display: 'grid', gap: 2, color: 'text.primary' }}>
+          {ingredient.note && <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>{ingredient.note}.</Box>}
+          {row.fat && (
+            <>
+              <Box sx={line}>
+                <span>Goes in</span>
+                <Choice
+                  label={`How ${name} goes in`}
+                  value={row.fat.state}
+                  options={fatStates.map((value) => ({ value, name: fatWords[value] }))}
+                  onChange={(state) =>
+                    edit(
+                      `fat:${Date.now()}`,
+                      setValue(`/rows/${index}/fat`, state === 'pieces' ? { state, pieceMm: row.fat?.pieceMm ?? 6 } : { state }),
+                    )
+                  }
+                  width={190}
+                />
+              </Box>
+              <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>{fatReasons[row.fat.state]}</Box>
+              {row.fat.state === 'pieces' && (
+                <Box sx={line}>
+                  <span>Pieces of</span>
+                  {field('fat/pieceMm', 'pieces', 'length', row.fat.pieceMm ?? 6)}
+                </Box>
+              )}
+            </>
+          )}
+          {row.use === 'dough' && (
+            <Box sx={line}>
+              <span>As warm as</span>
+              {field('atC', 'temperature', 'temperature', row.atC ?? storedC(ingredient, kitchen))}
+            </Box>
+          )}
+          {swells && (
+            <Box sx={line}>
+              <span>Soaked first</span>
+              {field('soakMin', 'soaked', 'minutes', row.soakMin ?? 0)}
+            </Box>
+          )}
+          <Box sx={line}>
+            <span>Is for</span>
+            <Choice
+              label={`What ${name} is for`}
+              value={row.use}
+              options={rowUses.map((value) => ({ value, name: value === 'dough' ? 'the dough' : useWords[value] }))}
+              onChange={(use) => set(`/rows/${index}/use`, use)}
+              width={150}
+            />
+          </Box>
+          {!isOfDough(row) && <WhenItGoesOn index={index} name={name} />}
+          <Swap index={index} name={name} />
+          <Button
+            size="small"
+            variant="outlined"
+            sx={{ justifySelf: 'start' }}
+            aria-label={`Take out ${name}`}
+            onClick={() => edit(`out:${Date.now()}`, (from) => [{ path: `/rows/${index}`, from: from.rows[index] as never }])}
+          >
+            Take out
+          </Button>
+        </Box>
+      </TableCell>
+    </TableRow>
+  );
+}
+
+const moments: Readonly<Record<GoesOnMoment, string>> = {
+  shaping: 'in shaping',
+  hot: 'hot from the oven',
+  cooled: 'once cooled',
+  serving: 'at serving',
+};
+
+/** When something goes on, in words, with the wait or step it names. */
+function goesOnWords(goesOn: GoesOn, { sheet, bake }: Pick<Formula, 'sheet' | 'bake'>): string {
+  if (!('n' in goesOn)) return moments[goesOn.at];
+  if (goesOn.at === 'wait') return `before wait ${goesOn.n + 1} of ${sheet.waits.length} after cutting`;
+  return `before ${bake.steps[goesOn.n]?.name ?? `step ${goesOn.n + 1}`}`;
+}
+
+/** A wash, filling, topping or dust says when: only what is on before the oven bakes with the piece. */
+function WhenItGoesOn({ index, name }: { index: number; name: string }) {
+  const formula = useFormula();
+  const set = useSet();
+  const problem = useProblem(`/rows/${index}/goesOn`);
+  const row = formula.rows[index]!;
+  const choices: readonly GoesOn[] = [
+    { at: 'shaping' },
+    ...formula.sheet.waits.map((_, n): GoesOn => ({ at: 'wait', n })),
+    ...formula.bake.steps.map((_, n): GoesOn => ({ at: 'bakeStep', n })),
+    { at: 'hot' },
+    { at: 'cooled' },
+    { at: 'serving' },
+  ];
+  const keyOf = (one: GoesOn) => JSON.stringify(one);
+  return (
+    <Box sx={line}>
+      <span>Goes on</span>
+      <Choice
+        label={`When ${name} goes on`}
+        value={keyOf(goesOnOf(row)!)}
+        options={choices.map((one) => ({ value: keyOf(one), name: goesOnWords(one, formula) }))}
+        onChange={(value) => set(`/rows/${index}/goesOn`, JSON.parse(value) as never)}
+        width={190}
+      />
+      {problem && (
+        <Box role="alert" sx={{ color: 'error.main', fontSize: 12.5 }}>
+          {problem}
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+const line = { display: 'flex', alignItems: 'center', justifyContent: 'space-between', gap: 2, fontSize: 13.5 } as const;
+
+/** One ingredient for another, totals held: everything that moves is shown before it is accepted. */
+function Swap({ index, name }: { index: number; name: string }) {
+  const formula = useFormula();
+  const { kitchen, pantry } = useSurroundings();
+  const { edit } = useDraft.getState();
+  const [toId, setToId] = useState<string | null>(null);
+  const row = formula.rows[index]!;
+  const choices = swapChoices(row.ingredientId, pantry);
+  if (choices.length === 0) return null;
+  let swap: RowSwap | null = null;
+  let refused: string | null = null;
+  if (toId !== null) {
+    try {
+      swap = swapRow({ formula, family: families[formula.family]!, kitchen, pantry }, index, toId, newKey);
+    } catch (error) {
+      if (!(error instanceof InputError)) throw error;
+      refused = error.message;
+    }
+  }
+  return (
+    <>
+      <Box sx={line}>
+        <Box component="span" sx={{ display: 'inline-flex', gap: 1, alignItems: 'center' }}>
+          <SwapHorizIcon fontSize="small" /> Swap for
+        </Box>
+        <Choice
+          label={`Swap ${name} for`}
+          value={toId ?? ''}
+          options={choices.map((value) => ({ value, name: pantry.ingredients[value]!.name }))}
+          onChange={setToId}
+          width={210}
+          placeholder="choose, totals are held"
+        />
+      </Box>
+      {refused && (
+        <Alert severity="error" onClose={() => setToId(null)}>
+          {refused}
+        </Alert>
+      )}
+      {swap && toId !== null && (
+        <SwapAnswer
+          swap={swap}
+          title={`${name} → ${pantry.ingredients[toId]!.name}`}
+          onSwap={() => {
+            const { edits } = swap;
+            setToId(null);
+            edit(`swap:${Date.now()}`, () => edits);
+          }}
+          onLeave={() => setToId(null)}
+        />
+      )}
+    </>
+  );
+}
+
+const heldWords: Readonly<Record<keyof HeldTotals, string>> = { fat: 'fat', water: 'water', sugars: 'sugar', sodium: 'salt' };
+
+function SwapAnswer({ swap, title, onSwap, onLeave }: { swap: RowSwap; title: string; onSwap: () => void; onLeave: () => void }) {
+  const units = usePreferences((state) => state.units);
+  const grams = (g: number) => showQuantity(g, 'mass', units);
+  const saltOf = (name: keyof HeldTotals, g: number) => (name === 'sodium' ? g * 2.54 : g);
+  return (
+    <Box role="status" sx={{ bgcolor: 'leaf.well', borderRadius: '8px', p: 2, fontSize: 13.5, display: 'grid', gap: 1 }}>
+      <b>{title}</b>
+      <span>
+        {grams(swap.fromG)} → {grams(swap.toG)}
+        {swap.alsoMoves.map(({ name, byG }) => `; ${name.toLowerCase()} ${byG > 0 ? '+' : '−'}${grams(Math.abs(byG))}`).join('')}
+      </span>
+      <Box sx={{ display: 'grid', gridTemplateColumns: 'auto 1fr 1fr', columnGap: 3, fontVariantNumeric: 'tabular-nums' }}>
+        {keysOf(heldWords).flatMap((name) => [
+          <span key={name}>{heldWords[name]}</span>,
+          <Box key={`${name}0`} sx={{ textAlign: 'right' }}>
+            {grams(saltOf(name, swap.before[name]))}
+          </Box>,
+          <Box key={`${name}1`} sx={{ textAlign: 'right', color: swap.held.includes(name) ? undefined : 'warning.main' }}>
+            {grams(saltOf(name, swap.after[name]))}
+          </Box>,
+        ])}
+      </Box>
+      {swap.notes.map((note) => (
+        <Box key={note} sx={{ color: 'text.secondary' }}>
+          {note}
+        </Box>
+      ))}
+      {swap.allergensNew.length > 0 && (
+        <Box sx={{ color: 'warning.main', fontWeight: 650 }}>
+          New: {[...new Set(swap.allergensNew.map(({ code, possible }) => `${possible ? 'maybe ' : ''}${allergenWord(code)}`))].join(', ')}
+        </Box>
+      )}
+      {swap.allergensGone.length > 0 && (
+        <span>Gone: {[...new Set(swap.allergensGone.map(({ code }) => allergenWord(code)))].join(', ')}</span>
+      )}
+      {swap.breaks.length > 0 && <Box sx={{ color: 'error.main', fontWeight: 650 }}>Does not suit: {swap.breaks.join(', ')}</Box>}
+      <Box sx={{ display: 'flex', gap: 2, pt: 1 }}>
+        <Button size="small" variant="contained" onClick={onSwap}>
+          Swap
+        </Button>
+        <Button size="small" variant="outlined" onClick={onLeave}>
+          Leave it
+        </Button>
+      </Box>
+    </Box>
+  );
+}

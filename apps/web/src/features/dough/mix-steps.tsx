@@ -1,0 +1,285 @@
+import { memo, useMemo, useState } from 'react';
+import ArrowDownwardIcon from '@mui/icons-material/ArrowDownward';
+import ArrowUpwardIcon from '@mui/icons-material/ArrowUpward';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
+import IconButton from '@mui/material/IconButton';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useTheme } from '@mui/material/styles';
+import {
+  actWords,
+  BLEND,
+  editsBetween,
+  families,
+  mixActs,
+  mixedBySchool,
+  mixTools,
+  mixWords,
+  schools,
+  stopSigns,
+  toolWords,
+  type MixAct,
+  type MixStep,
+  type MixTool,
+  type Row,
+  type School,
+} from '@north-leaf/core';
+import { Choice } from '../../ui/form/choice';
+import { QuantityField } from '../../ui/form/quantity-field';
+import { useDraft, newKey } from '../formulas/doors';
+import { useSurroundings } from '../board/doors';
+
+/** The order in which things go in: part of the formula. Each step in a sentence, with its sign at true size; opened, it can be changed. */
+export const MixSteps = memo(function MixSteps() {
+  // Grams do not matter here: a keystroke in an amount draws none of it again.
+  const mix = useDraft((state) => state.formula.mix);
+  const family = families[useDraft((state) => state.formula.family)]!;
+  const rows = useMixable();
+  const { pantry } = useSurroundings();
+  const [open, setOpen] = useState<string | null>(null);
+  const setMix = (make: (mix: readonly MixStep[]) => readonly MixStep[], step = `mix:${newKey()}`) =>
+    useDraft.getState().edit(step, (from) => editsBetween(from.mix, make(from.mix), '/mix'));
+  const moved = (i: number, by: number) =>
+    setMix((mix) => {
+      const list = [...mix];
+      const [one] = list.splice(i, 1);
+      list.splice(i + by, 0, one!);
+      return list;
+    });
+  return (
+    <Box component="section" aria-label="Order of mixing">
+      <Box sx={{ display: 'flex', justifyContent: 'space-between', alignItems: 'center', pb: 1 }}>
+        <Typography variant="h3">Order of mixing</Typography>
+        <Choice
+          label="School of mixing"
+          value=""
+          options={schools.map((value) => ({
+            value: value as School | '',
+            name: `${schoolWords[value]}${value === family.school ? ', as this family usually goes' : ''}`,
+          }))}
+          onChange={(school) =>
+            school !== '' &&
+            useDraft
+              .getState()
+              .edit(`school:${newKey()}`, (from) => editsBetween(from, mixedBySchool(from, { family, school }, pantry, newKey)))
+          }
+          width={210}
+          placeholder="begin anew, by a school"
+        />
+      </Box>
+      <Box component="ol" sx={{ m: 0, p: 0, listStyle: 'none', display: 'grid', gap: 1 }}>
+        {mix.map((step, i) => (
+          <Box
+            key={step.key}
+            component="li"
+            sx={{ display: 'grid', gridTemplateColumns: '20px 1fr auto', gap: 2, fontSize: 13.5, alignItems: 'center' }}
+          >
+            <Box sx={{ color: 'text.secondary', fontVariantNumeric: 'tabular-nums' }}>{i + 1}</Box>
+            <Box>
+              {mixWords(step, { rows }, pantry)}
+              <Sign id={step.stopAt} />
+              {open === step.key && (
+                <StepFields
+                  step={step}
+                  onChange={(next, name) => setMix((mix) => mix.map((one) => (one.key === step.key ? next : one)), name)}
+                />
+              )}
+            </Box>
+            <Box sx={{ whiteSpace: 'nowrap' }}>
+              <IconButton size="small" aria-label={`Step ${i + 1} earlier`} disabled={i === 0} onClick={() => moved(i, -1)}>
+                <ArrowUpwardIcon fontSize="inherit" />
+              </IconButton>
+              <IconButton size="small" aria-label={`Step ${i + 1} later`} disabled={i === mix.length - 1} onClick={() => moved(i, 1)}>
+                <ArrowDownwardIcon fontSize="inherit" />
+              </IconButton>
+              <Button
+                size="small"
+                aria-expanded={open === step.key}
+                aria-label={`Change step ${i + 1}`}
+                onClick={() => setOpen(open === step.key ? null : step.key)}
+              >
+                {open === step.key ? 'Done' : 'Change'}
+              </Button>
+            </Box>
+          </Box>
+        ))}
+      </Box>
+      {mix.length === 0 && <Box sx={{ fontSize: 13.5, color: 'text.secondary' }}>No order is written down yet.</Box>}
+      <Button
+        size="small"
+        sx={{ mt: 1 }}
+        onClick={() => {
+          const key = newKey();
+          setMix((mix) => [...mix, { key, act: 'foldIn', of: [] }]);
+          setOpen(key);
+        }}
+      >
+        Add a step
+      </Button>
+    </Box>
+  );
+});
+
+type Mixable = readonly Pick<Row, 'key' | 'ingredientId' | 'use'>[];
+/** The rows by name only: the same as long as none comes, goes or is swapped. */
+function useMixable(): Mixable {
+  const said = useDraft((state) => JSON.stringify(state.formula.rows.map(({ key, ingredientId, use }) => ({ key, ingredientId, use }))));
+  return useMemo(() => JSON.parse(said) as Mixable, [said]);
+}
+
+/** Schools are choices, each with its reason; none is the one right way. */
+const schoolWords: Readonly<Record<School, string>> = {
+  cutIn: 'Cut in cold: flaky',
+  rub: 'Rubbed in: short, some flake',
+  cream: 'Creamed: tender, even',
+  melt: 'Melted: shortest, quick',
+  oil: 'Oil: no chilling, no flake',
+  allInOne: 'All in one: quick, even',
+};
+
+/** A pea is 8 mm on the screen too: CSS millimetres, as true as the screen is. */
+function Sign({ id }: { id: string | undefined }) {
+  const { palette } = useTheme();
+  const sign = id === undefined ? undefined : stopSigns.values[id];
+  if (!sign || sign.mm === null) return null;
+  const many = sign.mm < 5 ? 7 : 3;
+  return (
+    <Box
+      component="span"
+      role="img"
+      aria-label={`${sign.words}: ${sign.mm} mm, at true size`}
+      sx={{ display: 'inline-flex', gap: '1mm', ml: 2, verticalAlign: 'middle' }}
+    >
+      {Array.from({ length: many }, (_, i) => (
+        <Box
+          key={i}
+          component="span"
+          sx={{ width: `${sign.mm}mm`, height: `${sign.mm! * (i % 2 === 0 ? 1 : 0.85)}mm`, borderRadius: '45%', bgcolor: palette.make.fat }}
+        />
+      ))}
+    </Box>
+  );
+}
+
+type Change = (next: MixStep, step?: string) => void;
+function StepFields({ step, onChange }: { step: MixStep; onChange: Change }) {
+  const mixable = useMixable();
+  const { pantry } = useSurroundings();
+  const takes = step.of ?? [];
+  const rows = [
+    { key: BLEND, name: 'The blend' },
+    ...mixable
+      .filter(({ use }) => use === 'dough')
+      .map(({ key, ingredientId }) => ({ key, name: pantry.ingredients[ingredientId]?.name ?? ingredientId })),
+  ];
+  const without = ({ tool: _tool, ...rest }: MixStep) => rest;
+  const unsigned = ({ stopAt: _sign, ...rest }: MixStep) => rest;
+  return (
+    <Box sx={{ display: 'grid', gap: 2, py: 2, px: 2, my: 1, bgcolor: 'leaf.well', borderRadius: '8px' }}>
+      <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'center' }}>
+        <Choice
+          label="What is done"
+          value={step.act ?? ''}
+          options={mixActs.map((value) => ({ value: value as MixAct | '', name: actWords[value] }))}
+          onChange={(act) => act !== '' && onChange({ ...step, act })}
+          width={130}
+          placeholder="own words"
+        />
+        <Choice
+          label="With what"
+          value={step.tool ?? ''}
+          options={[{ value: '' as MixTool | '', name: 'no tool named' }, ...mixTools.map((value) => ({ value, name: toolWords[value] }))]}
+          onChange={(tool) => onChange(tool === '' ? without(step) : { ...step, tool })}
+          width={150}
+        />
+        <QuantityField
+          label="Minutes of this step"
+          kind="minutes"
+          value={step.min ?? 0}
+          width={52}
+          onChange={(min, visit) => onChange({ ...step, min }, `mixmin:${visit}`)}
+        />
+        {step.tool === 'processor' && (
+          <QuantityField
+            label="Pulses"
+            kind="percent"
+            hideUnit
+            value={step.pulses ?? 0}
+            width={46}
+            onChange={(pulses, visit) => onChange({ ...step, pulses: Math.round(pulses) }, `mixpulse:${visit}`)}
+          />
+        )}
+        <Choice
+          label="Until"
+          value={step.stopAt ?? ''}
+          options={[
+            { value: '', name: 'no sign' },
+            ...Object.entries(stopSigns.values).map(([value, { words }]) => ({ value, name: words })),
+          ]}
+          onChange={(stopAt) => onChange(stopAt === '' ? unsigned(step) : { ...step, stopAt })}
+          width={230}
+        />
+      </Box>
+      <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fill, minmax(230px, 1fr))', gap: 1 }}>
+        {rows.map(({ key, name }) => {
+          const share = takes.find(({ rowKey }) => rowKey === key)?.share;
+          return (
+            <Box key={key} sx={{ display: 'flex', alignItems: 'center', gap: 1, fontSize: 13 }}>
+              <Checkbox
+                size="small"
+                checked={share !== undefined}
+                slotProps={{ input: { 'aria-label': `${name} in this step` } }}
+                onChange={(_, on) =>
+                  onChange({ ...step, of: on ? [...takes, { rowKey: key, share: 1 }] : takes.filter(({ rowKey }) => rowKey !== key) })
+                }
+              />
+              <Box sx={{ flex: 1, minWidth: 0, overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }}>{name}</Box>
+              {share !== undefined && (
+                <QuantityField
+                  label={`${name}, how much of it`}
+                  kind="percent"
+                  value={share * 100}
+                  width={48}
+                  onChange={(percent, visit) =>
+                    onChange(
+                      {
+                        ...step,
+                        of: takes.map((one) => (one.rowKey === key ? { ...one, share: Math.min(1, Math.max(0, percent / 100)) } : one)),
+                      },
+                      `mixshare:${visit}`,
+                    )
+                  }
+                />
+              )}
+            </Box>
+          );
+        })}
+      </Box>
+      <TextField
+        size="small"
+        label="In your own words"
+        value={step.does ?? ''}
+        onChange={(event) => onChange({ ...step, does: event.target.value.slice(0, 300) }, `mixwords:${step.key}`)}
+        slotProps={{ htmlInput: { style: { textAlign: 'left' } } }}
+      />
+      <Button
+        size="small"
+        variant="outlined"
+        sx={{ justifySelf: 'start' }}
+        onClick={() =>
+          useDraft.getState().edit(`mixout:${newKey()}`, (from) =>
+            editsBetween(
+              from.mix,
+              from.mix.filter(({ key }) => key !== step.key),
+              '/mix',
+            ),
+          )
+        }
+      >
+        Take this step out
+      </Button>
+    </Box>
+  );
+}

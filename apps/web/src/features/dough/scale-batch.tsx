@@ -1,0 +1,272 @@
+import { useState, type FormEvent } from 'react';
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Dialog from '@mui/material/Dialog';
+import DialogActions from '@mui/material/DialogActions';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import TextField from '@mui/material/TextField';
+import {
+  editsBetween,
+  factorForPan,
+  factorForPieces,
+  factorForShelf,
+  factorsToPan,
+  InputError,
+  piecesFromMass,
+  readQuantity,
+  rolledG,
+  scaleCautions,
+  scaled,
+  type ScaleCaution,
+} from '@north-leaf/core';
+import { usePreferences } from '../../platform/preferences';
+import { Choice } from '../../ui/form/choice';
+import { showQuantity, unitOf } from '../../ui/words/quantity';
+import { useDraft, newKey } from '../formulas/doors';
+import { useAnswer, useFormula, useSurroundings } from '../board/doors';
+
+type Way = 'times' | 'pieces' | 'mass' | 'pan' | 'ownPan' | 'loads' | 'shelf';
+const ways: readonly { readonly value: Way; readonly name: string }[] = [
+  { value: 'times', name: 'so many times' },
+  { value: 'pieces', name: 'so many pieces' },
+  { value: 'mass', name: 'so much dough' },
+  { value: 'ownPan', name: 'another pan of ours' },
+  { value: 'pan', name: 'any round pan' },
+  { value: 'loads', name: 'so many oven loads' },
+  { value: 'shelf', name: 'what the shelf has' },
+];
+const labels: Record<Exclude<Way, 'shelf' | 'pan' | 'ownPan'>, string> = {
+  times: 'Times',
+  pieces: 'Pieces',
+  mass: 'Dough',
+  loads: 'Oven loads',
+};
+
+type Factors = { readonly factor: number; /** Where it is not the same: a pan holds by volume. */ readonly filling?: number };
+
+const panLabels = { from: 'From', to: 'To', wall: 'Wall' } as const;
+/** Nothing is said while both pans are not typed yet. */
+function panFactor(pan: Readonly<Record<keyof typeof panLabels, string>>, unit: string): Factors | { problem: string } {
+  if (pan.from.trim() === '' || pan.to.trim() === '') return { problem: '' };
+  const [from, to, wall] = [pan.from, pan.to, pan.wall.trim() === '' ? '0' : pan.wall].map((text) => readQuantity(text, 'length', unit));
+  if (!from!.ok) return { problem: `From ${from!.reason}` };
+  if (!to!.ok) return { problem: `To ${to!.reason}` };
+  if (!wall!.ok) return { problem: `Wall ${wall!.reason}` };
+  try {
+    // At the same depth a pan holds by the area of its base.
+    return { factor: factorForPan(from!.value, to!.value, wall!.value), filling: (to!.value / from!.value) ** 2 };
+  } catch (error) {
+    if (error instanceof InputError) return { problem: `A pan ${error.message}` };
+    throw error;
+  }
+}
+
+const trays = (n: number) => `${n} ${n === 1 ? 'tray' : 'trays'}`;
+
+const cautionWords = (caution: ScaleCaution): string => {
+  const grams = `${caution.amountG.toFixed(caution.amountG < 1 ? 2 : 1)} g`;
+  if (caution.kind === 'tooFine')
+    return `${caution.name}, ${grams}: less than your scale tells. Weigh ten times as much with flour, use a tenth.`;
+  if (caution.kind === 'egg')
+    return `${caution.name}: ${caution.pieces.toFixed(2)} of a piece. Beat it, weigh ${grams}, keep the rest cold for 2 days.`;
+  return `${caution.name}: in a batch this large a tenth less lifts as much (common practice).`;
+};
+
+/** The batch made larger or smaller, by whatever the baker counts in. Thickness, chill and oven are of the piece, so they stay. */
+export function ScaleBatch({ onClose }: { onClose: () => void }) {
+  const formula = useFormula();
+  const { kitchen, pantry } = useSurroundings();
+  const { evaluation } = useAnswer();
+  const units = usePreferences((state) => state.units);
+  const [way, setWay] = useState<Way>('times');
+  const [text, setText] = useState('2');
+  const dough = evaluation.dough.state === 'waiting' ? null : evaluation.dough.result;
+  const sheet = evaluation.sheet.state === 'waiting' ? null : evaluation.sheet.result;
+  const massG = dough ? rolledG(dough) : 0;
+  const [toPan, setToPan] = useState('');
+  const [pan, setPan] = useState({ from: '', to: '', wall: '' });
+  const shelf = way === 'shelf' ? factorForShelf(formula, pantry) : null;
+
+  const worked = ((): Factors | { problem: string } => {
+    if (way === 'ownPan') {
+      if (formula.bake.panId === undefined) return { problem: 'It stands in no pan yet: choose one on the Sheet or the Bake board.' };
+      if (toPan === '') return { problem: '' };
+      try {
+        const { crust, filling } = factorsToPan(formula, kitchen, massG, toPan);
+        return { factor: crust, filling };
+      } catch (error) {
+        if (error instanceof InputError) return { problem: `This pan ${error.message}` };
+        throw error;
+      }
+    }
+    if (way === 'shelf') return shelf ? { factor: shelf.factor } : { problem: 'Nothing that goes in is counted on the shelf.' };
+    if (way === 'pan') return panFactor(pan, unitOf('length', units));
+    const read = readQuantity(text, way === 'mass' ? 'mass' : 'percent', way === 'mass' ? unitOf('mass', units) : '%');
+    if (!read.ok) return { problem: `${labels[way]} ${read.reason}` };
+    try {
+      if (way === 'times') return { factor: checked(read.value) };
+      if (way === 'mass')
+        return dough && dough.doughG > 0
+          ? { factor: checked(read.value / dough.doughG) }
+          : { problem: 'The dough cannot be worked out yet.' };
+      if (!sheet) return { problem: 'The sheet cannot be worked out yet.' };
+      const perLoad = sheet.piecesPerTray * formula.bake.traysAtOnce;
+      return { factor: factorForPieces(formula, kitchen, massG, way === 'loads' ? Math.round(read.value * perLoad) : read.value) };
+    } catch (error) {
+      if (error instanceof InputError) return { problem: `${labels[way]} ${error.message}` };
+      throw error;
+    }
+    function checked(factor: number): number {
+      scaled(formula, factor);
+      return factor;
+    }
+  })();
+  const factor = 'factor' in worked ? worked.factor : null;
+  const filling = 'factor' in worked ? (worked.filling ?? worked.factor) : null;
+  const next = factor === null || filling === null ? null : scaled(formula, factor, filling);
+  const cautions = next && factor !== null ? scaleCautions(next, factor, kitchen.scaleStepG, pantry) : [];
+  // In the pan it then stands in.
+  const grown = next && way === 'ownPan' ? { ...next, bake: { ...next.bake, panId: toPan } } : formula;
+  const pieces = (of: number) => (sheet && massG > 0 ? piecesFromMass(of === 1 ? formula : grown, kitchen, massG * of) : null);
+
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    if (factor === null || filling === null) return;
+    useDraft.getState().edit(`scale:${newKey()}`, (from) => {
+      const grown = scaled(from, factor, filling);
+      return editsBetween(from, way === 'ownPan' ? { ...grown, bake: { ...grown.bake, panId: toPan } } : grown);
+    });
+    onClose();
+  };
+  return (
+    <Dialog open onClose={onClose} maxWidth="sm" fullWidth aria-labelledby="scale-batch">
+      <Box component="form" noValidate onSubmit={submit} sx={{ display: 'contents' }}>
+        <DialogTitle id="scale-batch">Another size of batch</DialogTitle>
+        <DialogContent sx={{ display: 'grid', gap: 3, gridTemplateColumns: 'minmax(0, 1fr)' }}>
+          <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', pt: 2, flexWrap: 'wrap' }}>
+            <Choice
+              label="Scale to"
+              value={way}
+              options={ways}
+              onChange={(to) => (setWay(to), setText(to === 'times' ? '2' : ''))}
+              width={190}
+            />
+            {way === 'ownPan' && (
+              <Choice
+                label="To the pan"
+                value={toPan}
+                options={(kitchen.pans ?? []).filter(({ id }) => id !== formula.bake.panId).map(({ id, name }) => ({ value: id, name }))}
+                onChange={setToPan}
+                width={220}
+              />
+            )}
+            {way === 'pan' &&
+              (['from', 'to', 'wall'] as const).map((name) => (
+                <TextField
+                  key={name}
+                  size="small"
+                  label={panLabels[name]}
+                  placeholder={unitOf('length', units)}
+                  value={pan[name]}
+                  onChange={(event) => setPan({ ...pan, [name]: event.target.value })}
+                  slotProps={{ htmlInput: { inputMode: 'decimal', autoComplete: 'off' } }}
+                  sx={{ width: 92 }}
+                />
+              ))}
+            {way !== 'shelf' && way !== 'pan' && way !== 'ownPan' && (
+              <TextField
+                autoFocus
+                size="small"
+                label={labels[way]}
+                value={text}
+                error={'problem' in worked && text.trim() !== ''}
+                onChange={(event) => setText(event.target.value)}
+                onFocus={(event) => event.target.select()}
+                slotProps={{ htmlInput: { inputMode: 'decimal', autoComplete: 'off' } }}
+                sx={{ width: 140 }}
+              />
+            )}
+            {way === 'mass' && <span>{unitOf('mass', units)}</span>}
+            {way === 'times' &&
+              ['1/2', '2', '3'].map((one) => (
+                <Button key={one} size="small" variant="outlined" onClick={() => setText(one)}>
+                  × {one === '1/2' ? '½' : one}
+                </Button>
+              ))}
+          </Box>
+          {'problem' in worked && worked.problem !== '' && (text.trim() !== '' || way === 'shelf' || way === 'pan' || way === 'ownPan') && (
+            <Alert severity="error">{worked.problem}</Alert>
+          )}
+          {shelf && <Box sx={{ fontSize: 13.5 }}>{shelf.endsFirst} ends first.</Box>}
+          {next && factor !== null && (
+            <Table size="small">
+              <TableHead>
+                <TableRow>
+                  <TableCell>
+                    × {Number(factor.toFixed(3))}
+                    {filling !== null &&
+                      Math.abs(filling - factor) > 1e-6 &&
+                      formula.rows.some(({ use }) => use === 'filling') &&
+                      `, filling × ${Number(filling.toFixed(3))}`}
+                  </TableCell>
+                  <TableCell align="right">Now</TableCell>
+                  <TableCell align="right">Then</TableCell>
+                </TableRow>
+              </TableHead>
+              <TableBody>
+                {[
+                  { key: 'blend', name: formula.blend.name, from: formula.blendG, to: next.blendG },
+                  ...formula.rows.map(({ key, ingredientId, amountG }, i) => ({
+                    key,
+                    name: pantry.ingredients[ingredientId]?.name ?? ingredientId,
+                    from: amountG,
+                    to: next.rows[i]!.amountG,
+                  })),
+                ].map(({ key, name, from, to }) => (
+                  <TableRow key={key}>
+                    <TableCell>{name}</TableCell>
+                    <TableCell align="right">{showQuantity(from, 'mass', units)}</TableCell>
+                    <TableCell align="right" sx={{ fontWeight: 650 }}>
+                      {showQuantity(to, 'mass', units, to < 1 ? 2 : undefined)}
+                    </TableCell>
+                  </TableRow>
+                ))}
+                <TableRow>
+                  <TableCell sx={{ fontWeight: 650 }}>Pieces</TableCell>
+                  <TableCell align="right">{pieces(1) ?? '–'}</TableCell>
+                  <TableCell align="right" sx={{ fontWeight: 650 }}>
+                    {pieces(factor) ?? '–'}
+                    {sheet &&
+                      sheet.piecesPerTray > 0 &&
+                      pieces(factor) !== null &&
+                      ` on ${trays(Math.ceil(pieces(factor)! / sheet.piecesPerTray))}`}
+                  </TableCell>
+                </TableRow>
+              </TableBody>
+            </Table>
+          )}
+          {cautions.length > 0 && (
+            <Alert severity="warning">
+              {cautions.map((caution) => (
+                <Box key={`${caution.kind} ${caution.name}`}>{cautionWords(caution)}</Box>
+              ))}
+            </Alert>
+          )}
+        </DialogContent>
+        <DialogActions sx={{ p: 4, gap: 2 }}>
+          <Button onClick={onClose}>Leave it</Button>
+          <Button type="submit" variant="contained" disabled={factor === null}>
+            Make it this size
+          </Button>
+        </DialogActions>
+      </Box>
+    </Dialog>
+  );
+}

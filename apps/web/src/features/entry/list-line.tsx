@@ -1,0 +1,261 @@
+import { useState } from 'react';
+import EditOutlinedIcon from '@mui/icons-material/EditOutlined';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import IconButton from '@mui/material/IconButton';
+import TableCell from '@mui/material/TableCell';
+import TableRow from '@mui/material/TableRow';
+import TextField from '@mui/material/TextField';
+import { hazardsOf, type Blend, type Ingredient, type Pantry, type PartOfList, type ReadLine, type Slip } from '@north-leaf/core';
+import { Choice } from '../../ui/form/choice';
+import { SearchField } from '../../ui/form/search-field';
+import { ingredientOptions } from '../pantry/doors';
+
+/** A line as it was read, and as the baker put it right. */
+export type ReadyLine = ReadLine & {
+  readonly key: string;
+  readonly leftOut: boolean;
+  readonly corrected: boolean;
+  /** What the label of its box says is in it. */ readonly box: Blend | null;
+};
+
+/** What a baker put right in one line. */
+export type Correction = {
+  readonly ingredientId?: string;
+  /** A box: what its label says is in it. */ readonly box?: Blend | null;
+  readonly massG?: number;
+  readonly leftOut?: boolean;
+  readonly part?: PartOfList;
+};
+
+const slipWords: Record<Slip['kind'], (line: ReadLine, likely: string) => string> = {
+  noAmount: () => 'no amount: it is left out until there is one',
+  unknown: () => 'nobody knows this name: choose what it is',
+  doubled: () => 'stands twice: both are counted',
+  saltForSugar: () => 'that much salt? Sugar, perhaps',
+  spoonForSpoon: (_line, likely) => `that much leavener? A teaspoon would be ${likely || 'a third'}`,
+  tooMuchGum: (_line, likely) => `that much gum? More likely about ${likely || 'a tenth'}`,
+  noWeight: () => 'nobody knows what that weighs: weigh it',
+  gluten: () => 'contains gluten: kept out. Choose what stands for it here',
+};
+const parts: readonly { readonly value: string; readonly name: string; readonly part: PartOfList }[] = [
+  { value: 'dough', name: 'in the dough', part: { use: 'dough' } },
+  { value: 'filling', name: 'filling, baked', part: { use: 'filling' } },
+  { value: 'filling cooled', name: 'filling, once cooled', part: { use: 'filling', goesOn: 'cooled' } },
+  { value: 'topping', name: 'on top, baked', part: { use: 'topping' } },
+  { value: 'topping cooled', name: 'on top, once cooled', part: { use: 'topping', goesOn: 'cooled' } },
+  { value: 'topping serving', name: 'at serving', part: { use: 'topping', goesOn: 'serving' } },
+  { value: 'wash', name: 'wash', part: { use: 'wash' } },
+  { value: 'dust', name: 'for dusting', part: { use: 'dust' } },
+];
+const valueOf = (part: PartOfList | undefined) => (part ? [part.use, part.goesOn].filter((word) => word !== undefined).join(' ') : 'dough');
+export const partName = (part: PartOfList | undefined): string =>
+  parts.find(({ value }) => value === valueOf(part))?.name ?? 'in the dough';
+
+type Props = {
+  readonly line: ReadyLine;
+  /** Of the lines that begin here. */ readonly heading: string | undefined;
+  readonly slips: readonly Slip[];
+  readonly asks: boolean;
+  readonly pantry: Pantry;
+  readonly saidBefore: boolean;
+  readonly onCorrect: (correction: Correction | null) => void;
+  readonly onRemember: (ingredientId: string) => void;
+  readonly onForget: () => void;
+  readonly onMake: () => void;
+  /** Left out where no box can stand. */ readonly onBox: (() => void) | undefined;
+};
+
+const isBox = (one: Ingredient | undefined) => one?.kind === 'blend' && one.madeFrom === undefined;
+
+/** One line: what it was read as, what it asks, and everything a baker can put right about it. */
+export function ListLine({ line, heading, slips, asks, pantry, saidBefore, onCorrect, onRemember, onForget, onMake, onBox }: Props) {
+  const [open, setOpen] = useState(false);
+  const { written, ingredientId, mass, candidates, why, leftOut, corrected, part, box } = line;
+  const nameOf = (id: string) => pantry.ingredients[id]?.name ?? id;
+  const choose = (id: string) => {
+    setOpen(false);
+    onCorrect({ ingredientId: id, box: null, leftOut: false });
+  };
+  const unknown = ingredientId === null && !asks;
+  const fix = !asks && slips.some(({ kind }) => kind === 'gluten');
+  // A flour may be a box: what is in it is read where it is met.
+  const mayBeBox =
+    onBox !== undefined && !leftOut && [ingredientId, ...(asks ? candidates : [])].some((id) => isBox(pantry.ingredients[id ?? '']));
+  return (
+    <>
+      {heading && (
+        <TableRow>
+          <TableCell colSpan={4} sx={{ fontWeight: 650, fontSize: 13, bgcolor: 'leaf.well' }}>
+            {heading}
+          </TableCell>
+        </TableRow>
+      )}
+      <TableRow sx={leftOut ? { '& th': { color: 'text.secondary', textDecoration: 'line-through' } } : {}}>
+        <TableCell component="th" scope="row" sx={{ fontSize: 13.5 }}>
+          {written.trim()}
+        </TableCell>
+        <TableCell>
+          {leftOut ? (
+            <>
+              left out{' '}
+              <Button size="small" onClick={() => onCorrect({ leftOut: false })}>
+                Take it in
+              </Button>
+            </>
+          ) : asks ? (
+            <Box sx={{ display: 'grid', gap: 1, py: 1 }}>
+              <Box sx={{ color: 'warning.main', fontSize: 13 }}>Which one? {why}</Box>
+              <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
+                {candidates.map((id) => (
+                  <Button
+                    key={id}
+                    size="small"
+                    variant="outlined"
+                    onClick={() => choose(id)}
+                    title={hazardsOf(pantry.ingredients[id]!).join(', ')}
+                  >
+                    {nameOf(id)}
+                    {pantry.ingredients[id]?.gluten === 'contains' && ', kept out'}
+                  </Button>
+                ))}
+                {mayBeBox && (
+                  <Button size="small" variant="outlined" onClick={onBox}>
+                    It is a box: read its label
+                  </Button>
+                )}
+                <Button size="small" onClick={() => setOpen(true)} aria-expanded={open}>
+                  Something else
+                </Button>
+              </Box>
+            </Box>
+          ) : unknown ? (
+            <Button size="small" variant="outlined" onClick={() => setOpen(true)} aria-label={`What is ${written.trim()}`}>
+              Choose what it is
+            </Button>
+          ) : (
+            <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
+              <span>
+                {box ? `${box.name}: ${box.rows.map((row) => nameOf(row.ingredientId)).join(', ')}` : nameOf(ingredientId!)}
+                {part && <Box component="span" sx={{ color: 'text.secondary', fontSize: 12.5 }}>{`, ${partName(part)}`}</Box>}
+              </span>
+              <IconButton size="small" aria-label={`Correct ${written.trim()}`} aria-expanded={open} onClick={() => setOpen(!open)}>
+                <EditOutlinedIcon fontSize="inherit" />
+              </IconButton>
+            </Box>
+          )}
+          {mayBeBox && !asks && (
+            <Button size="small" onClick={onBox}>
+              {box ? 'Read its label again' : 'Read what its box says is in it'}
+            </Button>
+          )}
+          {saidBefore && !asks && !leftOut && (
+            <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>
+              as you said before{' '}
+              <Button size="small" sx={{ minHeight: 0, p: 0 }} onClick={onForget}>
+                Forget
+              </Button>
+            </Box>
+          )}
+          {corrected && !box && !saidBefore && !leftOut && ingredientId !== null && line.name !== '' && (
+            <Button size="small" sx={{ minHeight: 0, p: 0 }} onClick={() => onRemember(ingredientId)}>
+              In this kitchen “{line.name}” is always this
+            </Button>
+          )}
+          {!leftOut &&
+            slips
+              .filter(({ kind }) => !(asks && (kind === 'unknown' || kind === 'gluten')))
+              .map(({ kind, likelyG }) => (
+                <Box key={kind} role="alert" sx={{ color: kind === 'gluten' ? 'error.main' : 'warning.main', fontSize: 12.5 }}>
+                  {slipWords[kind](line, likelyG === undefined ? '' : `${likelyG.toFixed(1)} g`)}
+                </Box>
+              ))}
+          {fix && !leftOut && !open && (
+            <Button size="small" onClick={() => setOpen(true)}>
+              Choose what stands for it
+            </Button>
+          )}
+        </TableCell>
+        <TableCell align="right" sx={{ whiteSpace: 'nowrap', fontWeight: 650 }}>
+          {mass && !leftOut ? mass.massG.toFixed(1) : '–'}
+          {mass && !leftOut && mass.sdG > 0.05 * mass.massG && (
+            <Box sx={{ fontSize: 12.5, color: 'text.secondary', fontWeight: 400 }}>± {mass.sdG.toFixed(mass.sdG < 2 ? 1 : 0)}</Box>
+          )}
+        </TableCell>
+        <TableCell sx={{ fontSize: 13, color: 'text.secondary' }}>{leftOut ? '' : mass?.assumption}</TableCell>
+      </TableRow>
+      {open && (
+        <TableRow>
+          <TableCell colSpan={4} sx={{ bgcolor: 'leaf.well' }}>
+            <PutRight line={line} pantry={pantry} onChoose={choose} onCorrect={onCorrect} onMake={onMake} onClose={() => setOpen(false)} />
+          </TableCell>
+        </TableRow>
+      )}
+    </>
+  );
+}
+
+type PutRightProps = Pick<Props, 'line' | 'pantry' | 'onCorrect' | 'onMake'> & {
+  readonly onChoose: (id: string) => void;
+  readonly onClose: () => void;
+};
+
+/** Another ingredient, another amount, another place, or none of it. */
+function PutRight({ line, pantry, onChoose, onCorrect, onMake, onClose }: PutRightProps) {
+  const [grams, setGrams] = useState(line.mass ? String(Number(line.mass.massG.toFixed(1))) : '');
+  const value = Number(grams.trim().replace(',', '.'));
+  const wrong = grams.trim() !== '' && !(value >= 0 && value <= 100000);
+  const setG = () => {
+    if (grams.trim() !== '' && !wrong) onCorrect({ massG: value });
+  };
+  return (
+    <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'flex-start', py: 1 }}>
+      <Box sx={{ width: 300 }}>
+        <SearchField
+          label={`What is ${line.written.trim()}`}
+          placeholder="Another ingredient"
+          find={ingredientOptions(pantry.ingredients, (one) => one.kind !== 'excluded')}
+          onChoose={onChoose}
+        />
+      </Box>
+      <TextField
+        size="small"
+        value={grams}
+        onChange={(event) => setGrams(event.target.value)}
+        onBlur={setG}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter') setG();
+        }}
+        error={wrong}
+        helperText={wrong ? 'grams, from 0 to 100 000' : undefined}
+        slotProps={{
+          htmlInput: {
+            'aria-label': `Grams of ${line.written.trim()}`,
+            inputMode: 'decimal',
+            autoComplete: 'off',
+            style: { width: 64, textAlign: 'right' },
+          },
+          input: { endAdornment: 'g' },
+        }}
+      />
+      <Choice
+        label={`Where ${line.written.trim()} goes`}
+        value={valueOf(line.part)}
+        options={parts.map(({ value: one, name }) => ({ value: one, name }))}
+        onChange={(to) => onCorrect({ part: parts.find(({ value: one }) => one === to)!.part })}
+        width={190}
+      />
+      <Button size="small" onClick={onMake}>
+        Make it an ingredient
+      </Button>
+      <Button size="small" onClick={() => (onCorrect({ leftOut: true }), onClose())}>
+        Leave it out
+      </Button>
+      {line.corrected && (
+        <Button size="small" onClick={() => (onCorrect(null), onClose())}>
+          As it was read
+        </Button>
+      )}
+    </Box>
+  );
+}

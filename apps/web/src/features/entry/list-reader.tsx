@@ -1,0 +1,277 @@
+import { Suspense, useMemo, useState } from 'react';
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import TextField from '@mui/material/TextField';
+import {
+  linesOf,
+  massOfAmount,
+  plainName,
+  readList,
+  slipsIn,
+  type CupFilling,
+  type Family,
+  type Kitchen,
+  type ListedAmount,
+  type Pantry,
+  type ReadLine,
+  type Slip,
+  usual,
+  vagueVolumes,
+} from '@north-leaf/core';
+import { Choice } from '../../ui/form/choice';
+import { useKitchenChange } from '../kitchen/doors';
+import { LabelReader } from '../blend/doors';
+import { OwnIngredientForm } from '../pantry/doors';
+import { ListLine, partName, type Correction } from './list-line';
+import type { ReadyLine } from './list-line';
+
+/** What a spoon or cup of a box weighs, whatever is in it. */
+const BOXED = usual.values.box;
+
+const fillings: readonly { readonly value: CupFilling; readonly name: string }[] = [
+  { value: 'spooned', name: 'cups spooned, levelled' },
+  { value: 'dipped', name: 'cups dipped, swept' },
+  { value: 'sifted', name: 'cups sifted' },
+  { value: 'unknown', name: 'nobody knows how' },
+];
+
+type Reading = {
+  readonly kitchen: Kitchen;
+  readonly pantry: Pantry;
+  readonly family: Family;
+  /** A wheat formula is read here. */ readonly wheat?: boolean;
+};
+export type ListReading = ReturnType<typeof useListReading>;
+/** A list as it was pasted, line by line: what was understood, what is doubtful, what is ready to be used. */
+export function useListReading({ kitchen, pantry, family, wheat = false }: Reading) {
+  const [text, setText] = useState('');
+  const [filling, setFilling] = useState<CupFilling>('spooned');
+  const [corrections, setCorrections] = useState<Readonly<Record<string, Correction>>>({});
+  const { measures, names } = kitchen;
+  const { name, lines } = useMemo(() => linesOf(text), [text]);
+  const read = useMemo(() => {
+    const own = measures ?? {};
+    return readList(lines, pantry.ingredients, { filling, own, said: names ?? {} }).map((line, i): ReadyLine => {
+      const key = `${i} ${line.written}`;
+      const mine = corrections[key] ?? (wheat ? wheatOf(line, pantry) : undefined);
+      return {
+        ...putRight(line, mine, pantry, { filling, own }),
+        key,
+        leftOut: mine?.leftOut ?? false,
+        corrected: corrections[key] !== undefined,
+        box: mine?.box ?? null,
+      };
+    });
+  }, [lines, pantry, filling, corrections, measures, names, wheat]);
+  const used = useMemo(() => read.filter(({ leftOut }) => !leftOut), [read]);
+  const slips = useMemo(
+    () => slipsIn(used, family, pantry.ingredients).filter(({ kind }) => !(wheat && kind === 'gluten')),
+    [used, family, pantry, wheat],
+  );
+  const ready = used.filter(
+    ({ mass, ingredientId }) =>
+      mass !== null && ingredientId !== null && (wheat || pantry.ingredients[ingredientId]!.gluten !== 'contains'),
+  );
+  const amounts = ready.flatMap(({ ingredientId, mass, written, part, box }): ListedAmount[] => {
+    const line = { written: written.trim(), ...(part ? { part } : {}) };
+    if (!box) return [{ ...line, ingredientId: ingredientId!, massG: Number(mass!.massG.toFixed(1)) }];
+    return box.rows.map((row, i) => ({
+      ...line,
+      ingredientId: row.ingredientId,
+      massG: row.share * mass!.massG,
+      ...(box.uncertainShare ? { sdG: box.uncertainShare[i]! * mass!.massG } : {}),
+    }));
+  });
+  return {
+    kitchen,
+    pantry,
+    wheat,
+    text,
+    setText,
+    filling,
+    setFilling,
+    correct: (key: string, change: Correction | null) =>
+      setCorrections(({ [key]: held, ...rest }) => (change === null ? rest : { ...rest, [key]: { ...held, ...change } })),
+    name,
+    read,
+    slips: slips.map((slip) => ({ ...slip, key: used[slip.line]!.key })),
+    asking: used.filter(({ asks }) => asks),
+    amounts,
+    linesUsed: ready.length,
+    totalG: ready.reduce((sum, { mass }) => sum + mass!.massG, 0),
+    sdG: Math.hypot(...ready.map(({ mass }) => mass!.sdG)),
+    vague: used.find(({ mass }) => mass?.asks !== undefined)?.mass?.asks,
+  };
+}
+
+/** Left the text, right what is understood of it. */
+export function ListReader({ reading, placeholder }: { reading: ListReading; placeholder: string }) {
+  const change = useKitchenChange();
+  const [making, setMaking] = useState<ReadyLine | null>(null);
+  const [box, setBox] = useState<ReadyLine | null>(null);
+  const { kitchen, pantry, wheat, text, setText, filling, setFilling, correct, name, read, slips, asking } = reading;
+  const { linesUsed, totalG, sdG, vague } = reading;
+  const left = read.filter(({ leftOut }) => leftOut).length;
+  return (
+    <>
+      <Box sx={{ display: 'grid', gap: 2, alignContent: 'start', pt: 2 }}>
+        <TextField
+          multiline
+          minRows={11}
+          maxRows={20}
+          label="Ingredients, a line each"
+          placeholder={placeholder}
+          value={text}
+          onChange={(event) => setText(event.target.value)}
+          slotProps={{ htmlInput: { style: { textAlign: 'left' }, maxLength: 20000 } }}
+        />
+        <Choice label="How cups were filled" value={filling} options={fillings} onChange={setFilling} width={240} />
+        {vague && <AskMeasure key={vague} measure={vague} onSet={(value) => change.mutate({ kind: 'measure', name: vague, value })} />}
+        <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>
+          English, Italian, Portuguese, Spanish, French, German; headings (filling, topping, wash) give the lines under them their place; a
+          recipe page’s JSON-LD too. A cup is the US cup, a xícara 240 ml, a tazza 250 ml.
+        </Box>
+      </Box>
+      <Box sx={{ minWidth: 0 }}>
+        {name && <Box sx={{ fontWeight: 680, pb: 1 }}>{name}</Box>}
+        {read.length === 0 ? (
+          <Box sx={{ py: 8, textAlign: 'center', color: 'text.secondary' }}>
+            What is understood stands here, line by line, as you paste.
+          </Box>
+        ) : (
+          <Table size="small">
+            <TableHead>
+              <TableRow>
+                <TableCell>As written</TableCell>
+                <TableCell>Understood as</TableCell>
+                <TableCell align="right">g</TableCell>
+                <TableCell sx={{ whiteSpace: 'nowrap' }}>Taken for granted</TableCell>
+              </TableRow>
+            </TableHead>
+            <TableBody>
+              {read.map((line, i) => (
+                <ListLine
+                  key={line.key}
+                  line={line}
+                  heading={
+                    line.under !== undefined && line.under !== read[i - 1]?.under ? `${line.under}: ${partName(line.part)}` : undefined
+                  }
+                  slips={slips.filter((slip) => slip.key === line.key).map(({ key: _key, ...slip }): Slip => slip)}
+                  asks={asking.includes(line)}
+                  pantry={pantry}
+                  saidBefore={kitchen.names !== undefined && Object.hasOwn(kitchen.names, plainName(line.name))}
+                  onCorrect={(correction) => correct(line.key, correction)}
+                  onRemember={(ingredientId) => change.mutate({ kind: 'name', name: plainName(line.name), ingredientId })}
+                  onForget={() => change.mutate({ kind: 'forgetName', name: plainName(line.name) })}
+                  onMake={() => setMaking(line)}
+                  onBox={wheat ? undefined : () => setBox(line)}
+                />
+              ))}
+              <TableRow>
+                <TableCell colSpan={2} sx={{ fontWeight: 650 }}>
+                  Together, {linesUsed} of {read.length} lines{left > 0 && `, ${left} left out`}
+                </TableCell>
+                <TableCell align="right" sx={{ fontWeight: 650 }}>
+                  {totalG.toFixed(0)}
+                </TableCell>
+                <TableCell sx={{ fontSize: 13 }}>{sdG > 0.5 && `± ${sdG.toFixed(0)} g`}</TableCell>
+              </TableRow>
+            </TableBody>
+          </Table>
+        )}
+        {change.error && <Alert severity="error">{change.error.message}</Alert>}
+      </Box>
+      {box && (
+        <Suspense>
+          <LabelReader onRead={(said) => correct(box.key, { box: said })} onClose={() => setBox(null)} />
+        </Suspense>
+      )}
+      {making && (
+        <Suspense>
+          <OwnIngredientForm
+            name={making.name}
+            onStored={(ingredientId) => correct(making.key, { ingredientId })}
+            onClose={() => setMaking(null)}
+          />
+        </Suspense>
+      )}
+    </>
+  );
+}
+
+/** In a wheat formula a bare flour is wheat; nobody need be asked. */
+const wheatOf = (line: ReadLine, pantry: Pantry): Correction | undefined => {
+  const ingredientId = line.asks ? line.candidates.find((id) => pantry.ingredients[id]?.gluten === 'contains') : undefined;
+  return ingredientId === undefined ? undefined : { ingredientId };
+};
+
+/** A line as the baker said it is. */
+function putRight(
+  line: ReadLine,
+  mine: Correction | undefined,
+  pantry: Pantry,
+  { filling, own }: { readonly filling: CupFilling; readonly own: Readonly<Record<string, number>> },
+): ReadLine {
+  if (!mine) return line;
+  const chosenId = mine.box ? BOXED : mine.ingredientId;
+  const ingredient = pantry.ingredients[chosenId ?? line.ingredientId ?? ''];
+  const chosen = chosenId !== undefined && ingredient !== undefined;
+  const { part: _part, ...rest } = line;
+  const part = mine.part === undefined ? line.part : mine.part;
+  const mass =
+    mine.massG !== undefined
+      ? { massG: mine.massG, sdG: 0, assumption: 'as you set it' }
+      : chosen && chosenId !== line.ingredientId
+        ? line.amount
+          ? massOfAmount(line.amount, ingredient, { filling, own })
+          : null
+        : line.mass;
+  return {
+    ...rest,
+    ingredientId: ingredient?.id ?? line.ingredientId,
+    asks: chosen ? false : line.asks,
+    mass,
+    ...(part && part.use !== 'dough' ? { part } : {}),
+  };
+}
+
+/** A vague measure is asked about once, and kept for the kitchen. */
+function AskMeasure({ measure, onSet }: { measure: string; onSet: (value: number) => void }) {
+  const [text, setText] = useState('');
+  const value = Number(text.trim().replace(',', '.'));
+  const fine = text.trim() !== '' && value > 0 && value <= 2000;
+  return (
+    <Box
+      component="form"
+      noValidate
+      onSubmit={(event) => (event.preventDefault(), fine && onSet(value))}
+      sx={{ display: 'flex', gap: 2, alignItems: 'center', fontSize: 13.5 }}
+    >
+      <span>A {measure} here is</span>
+      <TextField
+        size="small"
+        value={text}
+        error={text.trim() !== '' && !fine}
+        onChange={(event) => setText(event.target.value)}
+        slotProps={{
+          htmlInput: {
+            'aria-label': `A ${measure} here`,
+            inputMode: 'decimal',
+            autoComplete: 'off',
+            style: { width: 46, textAlign: 'right' },
+          },
+        }}
+      />
+      <span>{vagueVolumes.has(measure) ? 'ml' : 'g'}</span>
+      <Button size="small" type="submit" variant="outlined" disabled={!fine}>
+        Remember
+      </Button>
+    </Box>
+  );
+}

@@ -1,0 +1,51 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Dialog from '@mui/material/Dialog';
+import DialogActions from '@mui/material/DialogActions';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import { editsBetween, families, formulaFromList, type ListedAmount, type Pantry } from '@north-leaf/core';
+import { useDraft, newKey } from '../formulas/doors';
+import { useSurroundings } from '../board/doors';
+import { ListReader, useListReading } from './list-reader';
+
+/** A list the way it was found, line by line: what was understood, in grams, with what was assumed; anything doubtful is asked about. */
+export function PasteList({ onClose }: { onClose: () => void }) {
+  const { kitchen, pantry } = useSurroundings();
+  const family = useDraft((state) => state.formula.family);
+  const reading = useListReading({ kitchen, pantry, family: families[family]! });
+  const { amounts, asking } = reading;
+  const use = (how: 'instead' | 'besides') => {
+    makeOfList(amounts, pantry, how);
+    onClose();
+  };
+  const notReady = amounts.length === 0 || asking.length > 0;
+  return (
+    <Dialog open onClose={onClose} maxWidth="lg" fullWidth aria-labelledby="paste-list">
+      <DialogTitle id="paste-list">A list the way you found it</DialogTitle>
+      <DialogContent sx={twoSides}>
+        <ListReader
+          reading={reading}
+          placeholder={'1 1/2 cups sorghum flour\n80 g fecola di patate\n1 stick butter, cold\nhalf an egg\num pitada de sal'}
+        />
+      </DialogContent>
+      <DialogActions sx={{ p: 4, gap: 2 }}>
+        {asking.length > 0 && <Box sx={{ mr: 'auto', color: 'warning.main', fontSize: 13.5 }}>Say what “{asking[0]!.name}” is first.</Box>}
+        <Button onClick={onClose}>Leave it</Button>
+        <Button variant="outlined" disabled={notReady} onClick={() => use('besides')}>
+          Add to this dough
+        </Button>
+        <Button variant="contained" disabled={notReady} onClick={() => use('instead')}>
+          Make it this dough
+        </Button>
+      </DialogActions>
+    </Dialog>
+  );
+}
+
+const twoSides = { display: 'grid', gap: 4, gridTemplateColumns: '320px 1fr', '@media (max-width: 899px)': { gridTemplateColumns: '1fr' } };
+
+/** The list as one undo step of the draft. */
+function makeOfList(list: readonly ListedAmount[], pantry: Pantry, how: 'instead' | 'besides'): void {
+  useDraft.getState().edit(`paste:${newKey()}`, (from) => editsBetween(from, formulaFromList(from, list, pantry, { newKey, how })));
+}

@@ -1,0 +1,2 @@
+/** What other rooms may have of the Keep board. */
+export { KeepBoard } from './keep-board';

@@ -1,0 +1,57 @@
+import Box from '@mui/material/Box';
+import { useTheme } from '@mui/material/styles';
+import type { GlutenProof, Lot, StageState } from '@north-leaf/core';
+import { Leaf } from '../../../ui/frame/leaf';
+import { showDay } from '../../../ui/words/money';
+
+const states: Partial<Record<GlutenProof, StageState>> = {
+  proven: 'good',
+  certified: 'good',
+  old: 'watch',
+  over: 'fix',
+  noReport: 'fix',
+  notInMarket: 'fix',
+  contains: 'fix',
+};
+
+/** What is known of a lot's gluten: mark, value, day. "No grain in it" has a hollow mark of its own: it is no proof. */
+export function GlutenMark({ proof, lot, on }: { proof: GlutenProof; lot: Lot | undefined; on: string }) {
+  const { palette } = useTheme();
+  const state = states[proof];
+  const { report, certificate } = lot ?? {};
+  const said: Record<GlutenProof, string> = {
+    proven: report ? `${report.below ? '< ' : ''}${report.mgPerKg}` : '',
+    old: report ? `${report.below ? '< ' : ''}${report.mgPerKg}, old report` : '',
+    over: report ? (report.below ? `< ${report.mgPerKg}, not shown to be under yours` : `${report.mgPerKg}, over your limit`) : '',
+    certified: certificate ? `certificate ${certificate.number}` : '',
+    onBag: 'certified on the bag',
+    notInMarket: 'not in your market',
+    noReport: certificate ? 'certificate ended' : 'no report',
+    noGrain: 'no grain in it, no report',
+    accepted: 'accepted without report',
+    contains: 'contains gluten',
+  };
+  return (
+    <Box sx={{ display: 'flex', gap: 2, alignItems: 'center' }}>
+      {state ? (
+        <Leaf state={state} size={20} />
+      ) : (
+        <svg width="20" height="20" viewBox="0 0 20 20" aria-hidden>
+          <circle
+            cx="10"
+            cy="10"
+            r="6"
+            fill={proof === 'accepted' || proof === 'onBag' ? palette.leaf.well : 'none'}
+            stroke={palette.text.secondary}
+            strokeWidth="1.6"
+          />
+        </svg>
+      )}
+      <Box sx={{ lineHeight: '17px' }}>
+        <Box sx={{ fontWeight: state === 'fix' ? 700 : 600, color: state === 'fix' ? 'error.main' : 'text.primary' }}>{said[proof]}</Box>
+        {report && <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>{showDay(report.on, on)}</Box>}
+        {!report && certificate && <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>until {showDay(certificate.until, on)}</Box>}
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,270 @@
+import { useState } from 'react';
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableRow from '@mui/material/TableRow';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import {
+  correctableFields,
+  doesWhat,
+  suitability,
+  suits,
+  type Correction,
+  type Ingredient,
+  type IngredientChange,
+  type SuitId,
+  kindWords,
+  basisWords,
+  originWords,
+  ingredientFields,
+  valueIn,
+  withCorrections,
+  type Fields,
+  publishedIngredients,
+  replyTo,
+} from '@north-leaf/core';
+import type { PantryBook } from '@north-leaf/contracts';
+import { ApiError } from '../../../platform/http';
+import { changedName } from '../../../ui/words/change-words';
+import { Choice } from '../../../ui/form/choice';
+import { readTyped, shownAs, textOf } from '../../../ui/form/typed-number';
+import { SideSheet } from '../../../ui/frame/side-sheet';
+import { allergenWords, labelAllergens } from '../words';
+import { OwnIngredientForm } from './own-ingredient-form';
+import { useDoInPantry } from '../use-pantry';
+
+const sources = ['label', 'measured'] as const;
+
+type Typed = { readonly text: string; readonly basis: (typeof sources)[number] };
+
+/** All that is known of one ingredient, each value with where it comes from; any of it can be corrected from a label in hand. */
+export function IngredientSheet({ book, ingredient, onClose }: { book: PantryBook; ingredient: Ingredient; onClose: () => void }) {
+  const act = useDoInPantry();
+  const corrected = ingredient.corrected ?? {};
+  const [typed, setTyped] = useState<Readonly<Record<string, Typed>>>({});
+  const [source, setSource] = useState('');
+  const [allergens, setAllergens] = useState<readonly string[] | null>(null);
+  const [lactoseFree, setLactoseFree] = useState(ingredient.lactoseFree === true);
+  const [problems, setProblems] = useState<Readonly<Record<string, string>>>({});
+  const [busy, setBusy] = useState(false);
+  const [changing, setChanging] = useState(false);
+  const revision = book.revisions.ingredients[ingredient.id] ?? 0;
+  const own = revision > 0 && ingredient.corrected === undefined;
+  const made = ingredient.madeFrom !== undefined;
+  const changed = Object.keys(typed).length > 0 || allergens !== null || lactoseFree !== (ingredient.lactoseFree === true);
+  const held = allergens ?? ingredient.allergens;
+  const users = Object.values(book.ingredients).filter(({ parts }) => parts?.some(({ ingredientId }) => ingredientId === ingredient.id));
+
+  const changeOf = (): IngredientChange | null => {
+    const found: Record<string, string> = {};
+    const facts: Record<string, Correction> = { ...corrected };
+    for (const [field, { text, basis }] of Object.entries(typed)) {
+      const about = correctableFields[field]!;
+      const read = readTyped(about, text);
+      if (!read.ok) found[field] = read.problem;
+      else if (read.value === undefined) delete facts[field];
+      else facts[field] = { value: read.value, unit: about.unit, basis, source: source.trim() || 'entered here' };
+    }
+    setProblems(found);
+    if (Object.keys(found).length > 0) return null;
+    return {
+      corrected: facts,
+      ...(allergens || ingredient.corrected ? { allergens: [...held] } : {}),
+      ...(lactoseFree ? { lactoseFree: true } : {}),
+    };
+  };
+  const store = async () => {
+    const change = changeOf();
+    if (!change) return;
+    const now = replyTo(() => withCorrections(publishedIngredients()[ingredient.id]!, change));
+    if (!now.ok) return setProblems({ [correctableFields[now.refused.path] ? now.refused.path : 'all']: now.refused.message });
+    setBusy(true);
+    try {
+      const words = changedName(ingredient.name, ingredientFields as Fields, [ingredient, now.answer], 'corrected');
+      await act(words, { kind: 'correct', id: ingredient.id, change, revision });
+      onClose();
+    } catch (error) {
+      if (!(error instanceof ApiError)) throw error;
+      const field = error.problems[0]?.path;
+      setProblems(field && correctableFields[field] ? { [field]: error.problems[0]!.message } : { all: error.message });
+    } finally {
+      setBusy(false);
+    }
+  };
+  const back = async (name: string) => {
+    try {
+      await act(name, { kind: 'removeIngredient', id: ingredient.id });
+      onClose();
+    } catch (error) {
+      setProblems({ all: (error as Error).message });
+    }
+  };
+
+  const { sure, may } = allergenWords(held);
+  if (changing) return <OwnIngredientForm stored={ingredient} onClose={onClose} />;
+  return (
+    <SideSheet title={ingredient.name} onClose={onClose}>
+      <Box sx={{ display: 'grid', gap: 3 }}>
+        <Box sx={{ fontSize: 13.5, color: 'text.secondary' }}>
+          {kindWords[ingredient.kind]} · of {originWords[ingredient.origin]} · {doesWhat(ingredient).join(', ') || 'no role of its own'}
+          <Box>Gluten: {ingredientFields.gluten.words[ingredient.gluten]}.</Box>
+          {ingredient.note && <Box sx={{ color: 'text.primary', pt: 2 }}>{ingredient.note}.</Box>}
+        </Box>
+        <Table size="small" aria-label="What is known">
+          <TableBody>
+            {Object.entries(correctableFields).map(([field, about]) => {
+              const { name, estimate } = about;
+              const { unit } = shownAs(about);
+              const value = valueIn(ingredient, field) as number | undefined;
+              const known: string = corrected[field]
+                ? `${basisWords[corrected[field].basis]}: ${corrected[field].source}`
+                : value === undefined
+                  ? 'not known'
+                  : estimate
+                    ? basisWords.judgement
+                    : basisWords[ingredient.basis];
+              return (
+                <TableRow key={field}>
+                  <TableCell component="th" scope="row">
+                    {name}
+                    {problems[field] && (
+                      <Box role="alert" sx={{ color: 'error.main', fontSize: 12.5 }}>
+                        {problems[field]}
+                      </Box>
+                    )}
+                  </TableCell>
+                  <TableCell align="right">
+                    <TextField
+                      size="small"
+                      disabled={own || made}
+                      error={problems[field] !== undefined}
+                      value={typed[field]?.text ?? textOf(about, value, 4)}
+                      onChange={(event) =>
+                        setTyped({ ...typed, [field]: { text: event.target.value, basis: typed[field]?.basis ?? 'label' } })
+                      }
+                      slotProps={{
+                        htmlInput: {
+                          'aria-label': `${name}, ${unit}`,
+                          inputMode: 'decimal',
+                          autoComplete: 'off',
+                          style: { width: 58, textAlign: 'right' },
+                        },
+                      }}
+                    />
+                  </TableCell>
+                  <TableCell sx={{ fontSize: 12.5, color: 'text.secondary', width: 66 }}>{unit}</TableCell>
+                  <TableCell sx={{ fontSize: 12.5, color: corrected[field] ? 'primary.main' : 'text.secondary' }}>
+                    {typed[field] ? (
+                      <Choice
+                        label={`${name} known from`}
+                        value={typed[field].basis}
+                        options={sources.map((basis) => ({ value: basis, name: basisWords[basis] }))}
+                        onChange={(basis) => setTyped({ ...typed, [field]: { ...typed[field]!, basis } })}
+                        width={120}
+                      />
+                    ) : (
+                      known
+                    )}
+                  </TableCell>
+                </TableRow>
+              );
+            })}
+          </TableBody>
+        </Table>
+        <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>
+          Parts are in 100 g; starch takes up what a correction leaves. Source of the row: {ingredient.source}.
+        </Box>
+        <Typography variant="h2">Allergens on the label</Typography>
+        <Box sx={{ fontSize: 13.5 }}>
+          {sure.length > 0 ? `Contains ${sure.join(', ')}.` : 'None for certain.'}{' '}
+          {may.length > 0 && `Depends on the maker: ${may.join(', ')}.`}
+        </Box>
+        {!own && !made && (
+          <>
+            <Box sx={{ display: 'flex', flexWrap: 'wrap' }}>
+              {labelAllergens.map(({ name, codes }) => {
+                const on = codes.some((code) =>
+                  held.some((one) => !one.endsWith(':possible') && (one === code || one.startsWith(`${code}:`))),
+                );
+                return (
+                  <FormControlLabel
+                    key={name}
+                    control={
+                      <Checkbox size="small" checked={on} onChange={(_, checked) => setAllergens(withAllergen(held, codes, checked))} />
+                    }
+                    label={name}
+                    sx={{ width: 118, '& .MuiFormControlLabel-label': { fontSize: 13.5 } }}
+                  />
+                );
+              })}
+            </Box>
+            {ingredient.origin === 'milk' && (
+              <FormControlLabel
+                control={<Checkbox checked={lactoseFree} onChange={(_, checked) => setLactoseFree(checked)} />}
+                label="The label says lactose-free (it is still milk)"
+              />
+            )}
+            <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>
+              A box you touch here means you read the label: the maker’s “may contain” is replaced by it.
+            </Box>
+            <TextField
+              size="small"
+              label="From which label or measurement"
+              value={source}
+              onChange={(event) => setSource(event.target.value)}
+              slotProps={{ htmlInput: { maxLength: 200 } }}
+            />
+          </>
+        )}
+        <Box sx={{ fontSize: 13 }}>
+          Suits: {listed(ingredient, 'yes')}.{' '}
+          <Box component="span" sx={{ color: 'text.secondary' }}>
+            Does not suit: {listed(ingredient, 'no')}.
+          </Box>
+        </Box>
+        {users.length > 0 && <Box sx={{ fontSize: 13 }}>Part of {users.map(({ name }) => name).join(', ')}.</Box>}
+        {problems['all'] && <Alert severity="error">{problems['all']}</Alert>}
+        <Box sx={{ display: 'flex', gap: 3, flexWrap: 'wrap' }}>
+          {!own && !made && (
+            <Button variant="contained" disabled={!changed || busy} onClick={() => void store()}>
+              {busy ? 'Storing' : 'Store corrections'}
+            </Button>
+          )}
+          {ingredient.corrected && (
+            <Button variant="outlined" onClick={() => void back(`${ingredient.name} is as in the table again`)}>
+              Back to the table
+            </Button>
+          )}
+          {own && !made && (
+            <Button variant="contained" onClick={() => setChanging(true)}>
+              Change
+            </Button>
+          )}
+          {own && (
+            <Button color="error" variant="outlined" onClick={() => void back(`${ingredient.name} removed`)}>
+              Remove
+            </Button>
+          )}
+        </Box>
+      </Box>
+    </SideSheet>
+  );
+}
+
+/** The label in hand speaks for all codes of that name, possible ones too. */
+function withAllergen(held: readonly string[], codes: readonly string[], on: boolean): string[] {
+  const others = held.filter((one) => !codes.some((code) => one === code || one.startsWith(`${code}:`)));
+  return on ? [...others, ...codes] : others;
+}
+
+const listed = (ingredient: Ingredient, answer: 'yes' | 'no') =>
+  (Object.keys(suits.values) as SuitId[])
+    .filter((suit) => suitability(ingredient, suit) === answer)
+    .map((suit) => suits.values[suit].name)
+    .join(', ') || 'none';

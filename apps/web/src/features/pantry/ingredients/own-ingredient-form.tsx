@@ -1,0 +1,293 @@
+import { useState } from 'react';
+import Autocomplete from '@mui/material/Autocomplete';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useSuspenseQuery } from '@tanstack/react-query';
+import {
+  doesWords,
+  isExcluded,
+  keysOf,
+  ownIngredientFields,
+  suits,
+  type Ingredient,
+  type OwnIngredient,
+  type SuitId,
+  type WordField,
+  type Fields,
+} from '@north-leaf/core';
+import { ApiError } from '../../../platform/http';
+import { changedName } from '../../../ui/words/change-words';
+import { FormEnd } from '../../../ui/form/form-end';
+import { SearchField } from '../../../ui/form/search-field';
+import { SideSheet } from '../../../ui/frame/side-sheet';
+import { shownAs } from '../../../ui/form/typed-number';
+import { ingredientOptions, pantryQuery } from '../api';
+import {
+  asOwn,
+  behaviour,
+  chief,
+  doings,
+  formOf,
+  likeness,
+  limits,
+  furtherParts,
+  numbers,
+  ownOfForm,
+  panel,
+  type OwnForm,
+} from './own-ingredient-of-form';
+import { labelAllergens } from '../words';
+import { useDoInPantry } from '../use-pantry';
+
+/** An ingredient that no table has, from its label. What the label leaves open makes up the whole as starch. */
+type Props = {
+  readonly onClose: () => void;
+  /** As it was written in a list. */ readonly name?: string;
+  /** One of our own that is changed. */ readonly stored?: Ingredient;
+  readonly onStored?: (id: string) => void;
+};
+const fieldOf = (key: string) => ownIngredientFields[key as keyof typeof ownIngredientFields] as unknown as WordField;
+
+export function OwnIngredientForm({ onClose, name = '', stored, onStored }: Props) {
+  const act = useDoInPantry();
+  const { data: book } = useSuspenseQuery(pantryQuery);
+  const [id] = useState(() => stored?.id ?? crypto.randomUUID());
+  const [base, setBase] = useState<Partial<OwnIngredient>>(() => (stored && asOwn(stored)) ?? {});
+  const [form, setForm] = useState<OwnForm>(() => formOf(stored ?? { name }));
+  const [like, setLike] = useState<string | null>(null);
+  const [problems, setProblems] = useState<Readonly<Record<string, string>>>({});
+  const [busy, setBusy] = useState(false);
+  const [more, setMore] = useState(false);
+  const set = (patch: Partial<OwnForm>) => setForm((now) => ({ ...now, ...patch }));
+
+  const behaveLike = (twinId: string) => {
+    const twin = book.ingredients[twinId]!;
+    setBase(likeness(twin));
+    setLike(twin.name);
+    setForm((now) => ({
+      ...formOf(likeness(twin) as Partial<Ingredient>),
+      name: now.name,
+      allergens: now.allergens,
+      labelRead: now.labelRead,
+    }));
+  };
+  const store = async () => {
+    const read = ownOfForm(form, base);
+    setProblems(read.ok ? {} : read.problems);
+    // What is wrong is never folded away.
+    if (!read.ok && Object.keys(read.problems).some((path) => doings.numbers.includes(path) || furtherParts.includes(path))) setMore(true);
+    if (!read.ok) return;
+    setBusy(true);
+    try {
+      const revision = book.revisions.ingredients[id] ?? 0;
+      await act(
+        stored ? changedName(stored.name, ownIngredientFields as Fields, [stored, read.ingredient]) : `${read.ingredient.name} added`,
+        { kind: 'own', id, ingredient: read.ingredient, revision },
+      );
+      onStored?.(id);
+      onClose();
+    } catch (error) {
+      if (!(error instanceof ApiError)) throw error;
+      const told = Object.fromEntries((error.problems ?? []).map(({ path, message }) => [path.replace(/^ingredient\./, ''), message]));
+      setProblems({ ...told, root: error.message });
+    } finally {
+      setBusy(false);
+    }
+  };
+
+  const moreSaid =
+    form.flags.length +
+    [...doings.words.map((key) => form.words[key]), ...doings.texts.map((key) => form.texts[key])].filter(Boolean).length +
+    [...doings.numbers, ...furtherParts].filter((path) => form.numbers[path] !== '').length;
+  const numberField = (path: string) => {
+    const field = numbers.get(path)!;
+    const { unit } = shownAs(field);
+    return (
+      <TextField
+        key={path}
+        size="small"
+        label={`${field.name}, ${unit}`}
+        value={form.numbers[path]}
+        onChange={(event) => set({ numbers: { ...form.numbers, [path]: event.target.value } })}
+        error={problems[path] !== undefined}
+        helperText={problems[path]}
+        slotProps={{ htmlInput: { inputMode: 'decimal', autoComplete: 'off' }, inputLabel: { shrink: true } }}
+      />
+    );
+  };
+  const textField = (key: string) => (
+    <TextField
+      key={key}
+      size="small"
+      label={fieldOf(key).name}
+      value={form.texts[key]}
+      onChange={(event) => set({ texts: { ...form.texts, [key]: event.target.value } })}
+      error={problems[key] !== undefined}
+      helperText={problems[key]}
+      slotProps={{ inputLabel: { shrink: true } }}
+    />
+  );
+  const wordField = (key: string, choosable: boolean) => {
+    const { name: label, words } = fieldOf(key);
+    return (
+      <TextField
+        key={key}
+        select
+        size="small"
+        label={label}
+        value={form.words[key] ?? ''}
+        onChange={(event) => set({ words: { ...form.words, [key]: event.target.value } })}
+        slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
+      >
+        {choosable && <MenuItem value="">not said</MenuItem>}
+        {Object.entries(words).map(([word, said]) => (
+          <MenuItem key={word} value={word}>
+            {said}
+          </MenuItem>
+        ))}
+      </TextField>
+    );
+  };
+  return (
+    <SideSheet title={stored ? stored.name : 'An ingredient of our own'} onClose={onClose}>
+      <Box
+        component="form"
+        noValidate
+        onSubmit={(event) => {
+          event.preventDefault();
+          void store();
+        }}
+        sx={{ display: 'grid', gap: 3 }}
+      >
+        <TextField
+          size="small"
+          label="Name"
+          value={form.name}
+          onChange={(event) => set({ name: event.target.value })}
+          error={problems['name'] !== undefined}
+          helperText={problems['name']}
+          slotProps={{ htmlInput: { maxLength: 120 } }}
+        />
+        <Box sx={{ display: 'grid', gap: 1 }}>
+          <SearchField
+            label="Behaves like"
+            placeholder="Behaves like … (fills in the rest)"
+            find={ingredientOptions(book.ingredients, (one) => !isExcluded(one) && one.id !== id)}
+            onChoose={behaveLike}
+          />
+          <Box sx={quiet}>
+            {like
+              ? `Filled in from ${like}: correct what your label says otherwise. Its allergens are not taken over.`
+              : 'Fills in what it does and what is in it; your label corrects it.'}
+          </Box>
+        </Box>
+        <Typography variant="h2">Allergens on the label</Typography>
+        <FormControlLabel
+          control={<Checkbox checked={form.labelRead} onChange={(_, labelRead) => set({ labelRead })} />}
+          label="I have read its label; what is not marked here is not in it"
+        />
+        {!form.labelRead && (
+          <Box sx={{ fontSize: 12.5, color: 'warning.main' }}>
+            Until its label was read it may hold anything: no guest’s limit counts as met.
+          </Box>
+        )}
+        <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2 }}>
+          {labelAllergens.map(({ name: allergen, codes }) => {
+            const on = codes.every((code) => form.allergens.includes(code));
+            return (
+              <Button
+                key={allergen}
+                size="small"
+                variant={on ? 'contained' : 'outlined'}
+                aria-pressed={on}
+                onClick={() =>
+                  set({ allergens: on ? form.allergens.filter((code) => !codes.includes(code)) : [...form.allergens, ...codes] })
+                }
+              >
+                {allergen}
+              </Button>
+            );
+          })}
+        </Box>
+        <Box sx={{ ...pairs, '& > :last-child': { gridColumn: '1 / -1' } }}>{chief.map((key) => wordField(key, false))}</Box>
+        <Typography variant="h2">In 100 g, from the label</Typography>
+        <Box sx={columns}>{panel.map(numberField)}</Box>
+        <Box sx={quiet}>What is left open to 100 g counts as starch.</Box>
+        <Typography variant="h2">How it behaves, where you know it</Typography>
+        <Box sx={columns}>{behaviour.map(numberField)}</Box>
+        <Autocomplete
+          multiple
+          size="small"
+          options={keysOf(doesWords)}
+          getOptionLabel={(act) => doesWords[act]}
+          value={[...form.does]}
+          onChange={(_, does) => set({ does })}
+          renderInput={(params) => <TextField {...params} label="What it does" />}
+        />
+        <Autocomplete
+          multiple
+          size="small"
+          options={limits}
+          getOptionLabel={(suit) => suits.values[suit].name}
+          value={form.unsuited.filter((mark): mark is SuitId => mark in suits.values)}
+          onChange={(_, chosen) => set({ unsuited: [...form.unsuited.filter((mark) => !(mark in suits.values)), ...chosen] })}
+          renderInput={(params) => <TextField {...params} label="Does not suit, beside its allergens" />}
+        />
+        <FormControlLabel
+          control={<Checkbox checked={form.unsuitedSaid} onChange={(_, unsuitedSaid) => set({ unsuitedSaid })} />}
+          label="Nothing besides: no maize, rice, coconut, potato or the like that a guest may refuse"
+        />
+        <Button onClick={() => setMore(!more)} aria-expanded={more} sx={{ justifySelf: 'start' }}>
+          {more ? 'Less' : `More that may be known: leavens, sets, melts, label${moreSaid === 0 ? '' : `; ${moreSaid} said`}`}
+        </Button>
+        {more && (
+          <>
+            <Box sx={pairs}>
+              {doings.words.map((key) => wordField(key, true))}
+              {doings.numbers.map(numberField)}
+            </Box>
+            <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(2, 1fr)' }}>
+              {doings.flags.map((key) => (
+                <FormControlLabel
+                  key={key}
+                  control={
+                    <Checkbox
+                      size="small"
+                      checked={form.flags.includes(key)}
+                      onChange={(_, on) => set({ flags: on ? [...form.flags, key] : form.flags.filter((one) => one !== key) })}
+                    />
+                  }
+                  label={fieldOf(key).name}
+                  sx={{ '& .MuiFormControlLabel-label': { fontSize: 13.5 } }}
+                />
+              ))}
+            </Box>
+            <Typography variant="h2">Further on the label, in 100 g</Typography>
+            <Box sx={pairs}>{furtherParts.map(numberField)}</Box>
+            <Box sx={pairs}>{doings.texts.map(textField)}</Box>
+          </>
+        )}
+        <FormEnd
+          failed={problems['root'] ?? (Object.keys(problems).length > 0 ? 'Something above is not right yet.' : undefined)}
+          busy={busy}
+          onLeave={onClose}
+        />
+      </Box>
+    </SideSheet>
+  );
+}
+
+const quiet = { fontSize: 12.5, color: 'text.secondary' } as const;
+const pairs = { display: 'grid', gridTemplateColumns: 'repeat(2, 1fr)', gap: 3, alignItems: 'start' } as const;
+const columns = {
+  display: 'grid',
+  gridTemplateColumns: 'repeat(3, 1fr)',
+  gap: 3,
+  alignItems: 'start',
+  '@media (max-width: 479px)': { gridTemplateColumns: '1fr 1fr' },
+} as const;

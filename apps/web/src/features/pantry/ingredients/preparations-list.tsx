@@ -1,0 +1,101 @@
+import { useState } from 'react';
+import AddIcon from '@mui/icons-material/Add';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import { costOf, leavesOf, portionOf, type Kitchen, type Preparation, keptAtWords } from '@north-leaf/core';
+import type { PantryBook } from '@north-leaf/contracts';
+import { showMoney } from '../../../ui/words/money';
+import { PreparationForm } from './preparation-form';
+import { allergenWords } from '../words';
+
+const emptyPreparation = (): Preparation => ({
+  schema: 1,
+  id: crypto.randomUUID(),
+  name: '',
+  rows: [],
+  acts: [],
+  boiledOffG: 0,
+  drainedG: 0,
+  keepDays: 2,
+  keepAt: 'fridge',
+});
+
+/** Fillings, crumbles, glazes, soaked fruit: made here, used like any ingredient. */
+export function PreparationsList({ book, kitchen }: { book: PantryBook; kitchen: Kitchen }) {
+  const [open, setOpen] = useState<Preparation | null>(null);
+  return (
+    <>
+      <Box sx={{ display: 'flex', pb: 3 }}>
+        <Button variant="contained" startIcon={<AddIcon />} onClick={() => setOpen(emptyPreparation())} sx={{ ml: 'auto' }}>
+          Add a preparation
+        </Button>
+      </Box>
+      <Box sx={{ overflowX: 'auto' }}>
+        <Table size="small" sx={{ minWidth: 760 }}>
+          <TableHead>
+            <TableRow>
+              <TableCell>Preparation</TableCell>
+              <TableCell>Made of</TableCell>
+              <TableCell align="right">Makes</TableCell>
+              <TableCell align="right">Water</TableCell>
+              <TableCell align="right">Sugars</TableCell>
+              <TableCell align="right">Per 100 g</TableCell>
+              <TableCell>Allergens</TableCell>
+              <TableCell>Keeps</TableCell>
+            </TableRow>
+          </TableHead>
+          <TableBody>
+            {book.preparations.map((preparation) => {
+              const { id, name, rows, boiledOffG, drainedG, keepDays, keepAt } = preparation;
+              const made = book.ingredients[id];
+              const makesG = rows.reduce((sum, { amountG }) => sum + amountG, 0) - boiledOffG - drainedG;
+              const cost = made ? costOf([portionOf(book, '', id, 100)], book) : null;
+              return (
+                <TableRow key={id} hover sx={{ height: 50 }}>
+                  <TableCell component="th" scope="row">
+                    <Button onClick={() => setOpen(preparation)} sx={{ p: 0, minHeight: 0, color: 'text.primary', fontWeight: 650 }}>
+                      {name}
+                    </Button>
+                    {book.broken[id] && <Box sx={{ fontSize: 12.5, color: 'error.main' }}>{book.broken[id]}</Box>}
+                  </TableCell>
+                  <TableCell sx={{ fontSize: 13 }}>
+                    {made
+                      ? [...new Set(leavesOf(book, portionOf(book, '', id, 100)).map(({ ingredient }) => ingredient.name))].join(', ')
+                      : rows.map(({ ingredientId }) => ingredientId).join(', ')}
+                  </TableCell>
+                  <TableCell align="right">{Math.round(makesG)} g</TableCell>
+                  <TableCell align="right">{made ? `${(made.composition.waterShare * 100).toFixed(0)} %` : '–'}</TableCell>
+                  <TableCell align="right">{made ? `${(made.composition.sugarsShare * 100).toFixed(0)} %` : '–'}</TableCell>
+                  <TableCell align="right">
+                    {cost && cost.pricedShare > 0.99
+                      ? showMoney(cost.costMinor, kitchen.currency)
+                      : cost && cost.pricedShare > 0
+                        ? `from ${showMoney(cost.costMinor, kitchen.currency)}`
+                        : '–'}
+                  </TableCell>
+                  <TableCell sx={{ fontSize: 13 }}>
+                    {made ? allergenWords(made.allergens).sure.join(', ') || 'none for certain' : '–'}
+                  </TableCell>
+                  <TableCell sx={{ fontSize: 13 }}>
+                    {keepDays} days {keptAtWords[keepAt]}
+                  </TableCell>
+                </TableRow>
+              );
+            })}
+          </TableBody>
+        </Table>
+      </Box>
+      {book.preparations.length === 0 && (
+        <Box sx={{ py: 8, textAlign: 'center' }}>
+          A filling, a crumble, a glaze belongs here: what goes in, what boils off, how long it stands.
+        </Box>
+      )}
+      {open && <PreparationForm key={open.id} book={book} preparation={open} onClose={() => setOpen(null)} />}
+    </>
+  );
+}

@@ -1,0 +1,67 @@
+import { useState } from 'react';
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { request } from '../../../platform/http';
+import { Choice } from '../../../ui/form/choice';
+import { SideSheet } from '../../../ui/frame/side-sheet';
+import { formulaNamesQuery } from '../../formulas/doors';
+import { pantryKeys } from '../api';
+import { notify } from '../../../platform/notices';
+import { pantrySteps } from '../pantry-undo';
+
+/** What a formula's newest version is once baked and ground, kept as an ingredient with everything that went into it. */
+export function CrumbForm({ onClose }: { onClose: () => void }) {
+  const formulas = useQuery(formulaNamesQuery);
+  const client = useQueryClient();
+  const [formulaId, setFormulaId] = useState('');
+  const [name, setName] = useState('');
+  const chosen = formulas.data?.find(({ id }) => id === formulaId);
+  const make = useMutation({
+    mutationFn: ({ id, version, called }: { id: string; version: number; called: string }) =>
+      request('PUT /formulas/:id/versions/:version/crumb/:ingredientId', { id: formulaId, version, ingredientId: id }, { name: called }),
+    onSuccess: async ({ id }, { called }) => {
+      await client.invalidateQueries({ queryKey: pantryKeys.all });
+      pantrySteps.push({ name: `${called} added`, change: { kind: 'removeIngredient', id } });
+      notify(`${called} added. Ctrl Z takes it back.`);
+      onClose();
+    },
+  });
+  return (
+    <SideSheet title="A crumb of a bake" onClose={onClose}>
+      <Box sx={{ display: 'grid', gap: 3 }}>
+        <Choice
+          label="Of which formula"
+          value={formulaId}
+          options={(formulas.data ?? []).map(({ id, name: called, version }) => ({ value: id, name: `${called} v${version}` }))}
+          onChange={(id) => {
+            setFormulaId(id);
+            setName(`${formulas.data?.find((one) => one.id === id)?.name ?? ''} crumb`);
+          }}
+          width={320}
+        />
+        <TextField
+          size="small"
+          label="Name"
+          value={name}
+          onChange={(event) => setName(event.target.value)}
+          slotProps={{ htmlInput: { maxLength: 120 } }}
+        />
+        <Box sx={{ fontSize: 13.5, color: 'text.secondary' }}>
+          Its dry matter is the dough’s, its water what the bake leaves; allergens and gluten are judged by what went into it.
+        </Box>
+        {(formulas.error ?? make.error) && <Alert severity="error">{(formulas.error ?? make.error)!.message}</Alert>}
+        <Button
+          variant="contained"
+          disabled={!chosen || name.trim() === '' || make.isPending}
+          onClick={() => chosen && make.mutate({ id: crypto.randomUUID(), version: chosen.version, called: name.trim() })}
+          sx={{ justifySelf: 'start' }}
+        >
+          {make.isPending ? 'Storing' : 'Store'}
+        </Button>
+      </Box>
+    </SideSheet>
+  );
+}

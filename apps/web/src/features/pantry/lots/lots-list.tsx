@@ -1,0 +1,178 @@
+import { useMemo, useState } from 'react';
+import AddIcon from '@mui/icons-material/Add';
+import SearchIcon from '@mui/icons-material/Search';
+import Box from '@mui/material/Box';
+import { Link } from 'react-router';
+import Button from '@mui/material/Button';
+import InputAdornment from '@mui/material/InputAdornment';
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import TextField from '@mui/material/TextField';
+import { useTheme } from '@mui/material/styles';
+import {
+  costPerG,
+  findIngredients,
+  glutenLimitOf,
+  glutenProof,
+  lotsInUse,
+  type Kitchen,
+  type Lot,
+  kindWords,
+  type StageState,
+} from '@north-leaf/core';
+import type { PantryBook } from '@north-leaf/contracts';
+import { GlutenMark } from '../ingredients/gluten-mark';
+import { LotForm } from './lot-form';
+import { Leaf, stateWords } from '../../../ui/frame/leaf';
+import { showDay, showMoney, showStock } from '../../../ui/words/money';
+
+/** Every lot: its proof, what was measured, what is left, what it cost. */
+export function LotsList({ book, kitchen }: { book: PantryBook; kitchen: Kitchen }) {
+  const [open, setOpen] = useState<Lot | 'new' | null>(null);
+  const [typed, setTyped] = useState('');
+  const { palette } = useTheme();
+  const rows = useMemo(() => {
+    const found = typed.trim() === '' ? null : new Set(findIngredients(book.ingredients, typed).map(({ id }) => id));
+    return Object.values(book.lots)
+      .filter(({ ingredientId, code }) => !found || found.has(ingredientId) || code === typed.trim())
+      .map((lot) => ({ lot, name: book.ingredients[lot.ingredientId]?.name ?? lot.ingredientId }))
+      .sort((a, b) => a.name.localeCompare(b.name) || a.lot.code.localeCompare(b.lot.code, 'en', { numeric: true }));
+  }, [book, typed]);
+  return (
+    <>
+      <Box sx={{ display: 'flex', gap: 3, pb: 3, flexWrap: 'wrap' }}>
+        <TextField
+          size="small"
+          value={typed}
+          onChange={(event) => setTyped(event.target.value)}
+          placeholder="Find a lot by name or code"
+          slotProps={{
+            htmlInput: { 'aria-label': 'Find a lot' },
+            input: { startAdornment: <InputAdornment position="start"><SearchIcon fontSize="small" /></InputAdornment> }, // prettier-ignore
+          }}
+          sx={{ width: 280 }}
+        />
+        <Button variant="contained" startIcon={<AddIcon />} onClick={() => setOpen('new')} sx={{ ml: 'auto' }}>
+          Add a lot
+        </Button>
+      </Box>
+      <Box sx={{ overflowX: 'auto' }}>
+        <Table size="small" sx={{ minWidth: 820 }}>
+          <TableHead>
+            <TableRow>
+              <TableCell>Ingredient</TableCell>
+              <TableCell>Lot</TableCell>
+              <TableCell>Gluten, mg/kg</TableCell>
+              <TableCell align="right">Moisture</TableCell>
+              <TableCell align="right">On hand</TableCell>
+              <TableCell align="right">Per kg</TableCell>
+              <TableCell align="right">Best or use by</TableCell>
+              <TableCell>Now</TableCell>
+            </TableRow>
+          </TableHead>
+          <TableBody>
+            {rows.map(({ lot, name }) => {
+              const ingredient = book.ingredients[lot.ingredientId];
+              const perG = costPerG(lot);
+              const lastDay = lot.useByOn ?? lot.bestByOn;
+              const past = lastDay !== undefined && lastDay < book.on;
+              const color = past && lot.useByOn !== undefined ? palette.error.main : palette.warning.main;
+              const first = lotsInUse(book, lot.ingredientId)[0]?.id === lot.id;
+              return (
+                <TableRow key={lot.id} hover sx={{ height: 50, opacity: lot.setAside === undefined ? 1 : 0.75 }}>
+                  <TableCell component="th" scope="row">
+                    <Button
+                      onClick={() => setOpen(lot)}
+                      sx={{
+                        p: 0,
+                        minHeight: 0,
+                        color: 'text.primary',
+                        fontWeight: 650,
+                        justifyContent: 'flex-start',
+                        textAlign: 'left',
+                        whiteSpace: 'normal',
+                      }}
+                    >
+                      {name}
+                      <Box component="span" sx={{ position: 'absolute', width: 1, height: 1, overflow: 'hidden', clipPath: 'inset(50%)' }}>
+                        {' '}
+                        lot {lot.code}
+                      </Box>
+                    </Button>
+                    <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>
+                      {ingredient ? kindWords[ingredient.kind] : 'not in the pantry any more'}
+                      {lot.supplier && ` · ${lot.supplier}`}
+                    </Box>
+                  </TableCell>
+                  <TableCell>{lot.code}</TableCell>
+                  <TableCell>
+                    {ingredient && (
+                      <GlutenMark proof={glutenProof(ingredient, lot, glutenLimitOf(kitchen), book.on)} lot={lot} on={book.on} />
+                    )}
+                  </TableCell>
+                  <TableCell align="right">{lot.moistureShare === undefined ? '–' : `${(lot.moistureShare * 100).toFixed(1)} %`}</TableCell>
+                  <TableCell align="right">{lot.onHandG === undefined ? 'not counted' : showStock(lot.onHandG)}</TableCell>
+                  <TableCell align="right">{perG === undefined ? '–' : showMoney(perG * 1000, kitchen.currency)}</TableCell>
+                  <TableCell align="right" sx={past || lastDay === book.on ? { color, fontWeight: 700 } : {}}>
+                    {lot.useByOn !== undefined && 'use '}
+                    {lastDay === undefined
+                      ? '–'
+                      : past
+                        ? `past, ${showDay(lastDay, book.on)}`
+                        : lastDay === book.on
+                          ? 'today'
+                          : showDay(lastDay, book.on)}
+                  </TableCell>
+                  <TableCell sx={{ fontSize: 13, color: 'text.secondary' }}>
+                    {lot.setAside !== undefined
+                      ? `set aside: ${lot.setAside}`
+                      : lot.onHandG === 0
+                        ? 'empty'
+                        : first
+                          ? 'first in line'
+                          : 'waits its turn'}
+                    {lot.openedOn && lot.setAside === undefined && `, open since ${showDay(lot.openedOn, book.on)}`}
+                    {lot.from && (
+                      <>
+                        ,{' '}
+                        <Link to={`/bakes/${lot.from.bakeId}`} style={{ color: 'inherit' }}>
+                          left by a bake
+                        </Link>
+                      </>
+                    )}
+                    <Box>
+                      <Link
+                        to={`/bakes?lot=${encodeURIComponent(lot.id)}`}
+                        style={{ color: 'inherit' }}
+                        aria-label={`Bakes with ${name}, lot ${lot.code}`}
+                      >
+                        its bakes
+                      </Link>
+                    </Box>
+                  </TableCell>
+                </TableRow>
+              );
+            })}
+          </TableBody>
+        </Table>
+      </Box>
+      {rows.length === 0 && (
+        <Box sx={{ py: 8, textAlign: 'center' }}>
+          {typed ? `No lot by “${typed}”.` : 'Lots belong here: each bag you opened, with the report that proves it.'}
+        </Box>
+      )}
+      <Box sx={{ display: 'flex', gap: 5, pt: 3, flexWrap: 'wrap', fontSize: 13 }} aria-label="Key">
+        {(Object.keys(stateWords) as StageState[]).slice(0, 3).map((state) => (
+          <Leaf key={state} state={state} label />
+        ))}
+        <span>Hollow ring: no grain in it, but nobody has shown so. Your limit counts, in every formula.</span>
+      </Box>
+      {open && (
+        <LotForm book={book} kitchen={kitchen} lot={open === 'new' ? null : (book.lots[open.id] ?? open)} onClose={() => setOpen(null)} />
+      )}
+    </>
+  );
+}

@@ -1,0 +1,248 @@
+import { useEffect } from 'react';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { useTheme } from '@mui/material/styles';
+import { useNavigate } from 'react-router';
+import type { RunningWait } from '@north-leaf/core';
+import type { Run } from '@north-leaf/contracts';
+import { usePreferences } from '../../../platform/preferences';
+import { ring, useAlarm } from './alarm';
+import { bench } from './bench-style';
+import { leftWords, titleOf } from './bench-words';
+import { resume } from '../keeping/run-store';
+import { useNow } from '../../../platform/use-now';
+import { useRunning } from '../keeping/use-run';
+
+export type ShownWait = { readonly run: Run; readonly wait: RunningWait; readonly key: string };
+
+/** Every wait of every run, soonest first. */
+export function useWaits(): readonly ShownWait[] {
+  return useRunning()
+    .flatMap(({ run, state }) => state.waits.map((wait): ShownWait => ({ run, wait, key: `${run.id}/${wait.step.key}` })))
+    .sort((a, b) => a.wait.endsAt - b.wait.endsAt);
+}
+
+const RING_MS = 2000;
+
+/** Rings until it is touched, and says which step, not that time is up. */
+export function Alarms({ waits }: { waits: readonly ShownWait[] }) {
+  const { palette } = useTheme();
+  const now = useNow();
+  const navigate = useNavigate();
+  const { units } = usePreferences();
+  const { answered, muted, answer } = useAlarm();
+  const due = waits.filter(({ wait, key }) => wait.endsAt <= now && !answered.includes(key));
+  const ringing = due.length > 0;
+  const dueKeys = due.map(({ key }) => key).join(' ');
+  const first = due[0];
+  const said = (one: ShownWait) =>
+    `${one.run.formulaName}: ${one.wait.then ? titleOf(one.wait.then, units) : titleOf(one.wait.step, units)}`;
+  const title = first ? said(first) : null;
+
+  useEffect(() => {
+    if (!ringing || muted) return;
+    ring();
+    const timer = setInterval(ring, RING_MS);
+    return () => clearInterval(timer);
+  }, [ringing, muted]);
+  useEffect(() => {
+    if (title === null) return;
+    const before = document.title;
+    document.title = `● ${title}`;
+    return () => {
+      document.title = before;
+    };
+  }, [title]);
+
+  // A pedal or a key touches it too.
+  useEffect(() => {
+    if (dueKeys === '') return;
+    const touched = () => answer(dueKeys.split(' '));
+    window.addEventListener('keydown', touched);
+    return () => window.removeEventListener('keydown', touched);
+  }, [dueKeys, answer]);
+
+  if (!first) return null;
+  return (
+    <Box
+      role="alert"
+      sx={{
+        position: 'fixed',
+        inset: 0,
+        pointerEvents: 'none',
+        zIndex: 1400,
+        boxShadow: `inset 0 0 0 10px ${palette.leaf.heat}`,
+        animation: 'edge 1.4s ease-in-out infinite',
+        '@keyframes edge': { '50%': { boxShadow: `inset 0 0 0 3px ${palette.leaf.heat}` } },
+      }}
+    >
+      <Box
+        sx={{
+          pointerEvents: 'auto',
+          position: 'absolute',
+          left: '50%',
+          top: 76,
+          transform: 'translateX(-50%)',
+          width: 'min(720px, calc(100vw - 32px))',
+          bgcolor: 'background.paper',
+          border: `3px solid ${palette.leaf.heat}`,
+          borderRadius: '12px',
+          p: 4,
+          display: 'grid',
+          gap: 3,
+        }}
+      >
+        {due.map((one) => (
+          <Box key={one.key} sx={{ display: 'flex', gap: 3, alignItems: 'center', flexWrap: 'wrap' }}>
+            <Box sx={{ flex: 1, minWidth: 200, ...bench.text, fontWeight: 700 }}>{said(one)}</Box>
+            <Button
+              variant="contained"
+              sx={bench.button}
+              onClick={() => {
+                answer([one.key]);
+                void navigate(`/run/${one.run.id}`);
+              }}
+            >
+              Go to it
+            </Button>
+            <Button variant="outlined" sx={bench.button} onClick={() => answer([one.key])}>
+              Quiet
+            </Button>
+          </Box>
+        ))}
+      </Box>
+    </Box>
+  );
+}
+
+/** The shelf under a run: up to three waits, soonest first, each with what comes after it. */
+export function Shelf({ waits }: { waits: readonly ShownWait[] }) {
+  const { palette } = useTheme();
+  const now = useNow();
+  const navigate = useNavigate();
+  const { units } = usePreferences();
+  const shown = waits.slice(0, 3);
+  return (
+    <Box
+      component="section"
+      aria-label="Waits"
+      sx={{
+        height: bench.shelf,
+        borderTop: `1px solid ${palette.divider}`,
+        bgcolor: 'background.paper',
+        display: 'flex',
+        gap: 3,
+        p: '10px 16px',
+        alignItems: 'stretch',
+        [bench.phone]: { height: 64, p: '6px 10px' },
+      }}
+    >
+      {shown.length === 0 && <Box sx={{ alignSelf: 'center', fontSize: 20, color: 'text.secondary' }}>Nothing waits.</Box>}
+      {shown.map(({ run, wait, key }, i) => {
+        const share = Math.min(1, Math.max(0, (now - wait.beganAt) / Math.max(1, wait.endsAt - wait.beganAt)));
+        return (
+          <Box
+            key={key}
+            component="button"
+            type="button"
+            onClick={() => void navigate(`/run/${run.id}`)}
+            sx={{
+              flex: i === 0 ? 1.5 : 1,
+              minWidth: 0,
+              border: `1px solid ${palette.leaf.edge}`,
+              borderRadius: '10px',
+              bgcolor: 'background.paper',
+              backgroundImage: `linear-gradient(90deg, ${palette.success.main} ${share * 100}%, transparent 0)`,
+              backgroundSize: '100% 6px',
+              backgroundRepeat: 'no-repeat',
+              backgroundPosition: 'bottom',
+              color: 'text.primary',
+              font: 'inherit',
+              textAlign: 'left',
+              display: 'flex',
+              alignItems: 'center',
+              gap: 2,
+              px: 3,
+              cursor: 'pointer',
+              ...(i > 0 ? { [bench.phone]: { display: 'none' } } : {}),
+            }}
+          >
+            <Box sx={{ flex: 1, minWidth: 0, overflow: 'hidden' }}>
+              <Box
+                sx={{
+                  fontSize: 22,
+                  fontWeight: 650,
+                  whiteSpace: 'nowrap',
+                  overflow: 'hidden',
+                  textOverflow: 'ellipsis',
+                  [bench.phone]: { fontSize: 17 },
+                }}
+              >
+                {titleOf(wait.step, units)}
+              </Box>
+              <Box
+                sx={{
+                  fontSize: 17,
+                  color: 'text.secondary',
+                  whiteSpace: 'nowrap',
+                  overflow: 'hidden',
+                  textOverflow: 'ellipsis',
+                  [bench.phone]: { fontSize: 14 },
+                }}
+              >
+                {run.formulaName}
+                {i === 0 && wait.then ? `; then: ${titleOf(wait.then, units)}` : ''}
+              </Box>
+            </Box>
+            <Box sx={{ fontSize: 32, fontWeight: 700, whiteSpace: 'nowrap', [bench.phone]: { fontSize: 24 } }}>
+              {leftWords(wait.endsAt - now)}
+            </Box>
+          </Box>
+        );
+      })}
+      {waits.length > 3 && <Box sx={{ alignSelf: 'center', fontSize: 24, fontWeight: 700 }}>+{waits.length - 3}</Box>}
+    </Box>
+  );
+}
+
+/** On every other page: the soonest wait, what comes after it, and how many more there are. */
+export function WaitsBar() {
+  const { palette } = useTheme();
+  const waits = useWaits();
+  const now = useNow();
+  const navigate = useNavigate();
+  const { units } = usePreferences();
+  const [first] = waits;
+  useEffect(() => void resume(), []);
+  return (
+    <>
+      <Alarms waits={waits} />
+      {first && (
+        <Box
+          component="button"
+          type="button"
+          onClick={() => void navigate(`/run/${first.run.id}`)}
+          aria-label={`Wait: ${titleOf(first.wait.step, units)} of ${first.run.formulaName}`}
+          sx={{
+            width: '100%',
+            minHeight: 36,
+            border: 0,
+            borderBottom: `1px solid ${palette.divider}`,
+            bgcolor: palette.leaf.okSoft,
+            color: 'text.primary',
+            font: 'inherit',
+            fontSize: 14,
+            textAlign: 'left',
+            px: 4,
+            cursor: 'pointer',
+            '@media (pointer: coarse)': { minHeight: 48 },
+          }}
+        >
+          <b>{leftWords(first.wait.endsAt - now)}</b> {titleOf(first.wait.step, units)}, {first.run.formulaName}
+          {first.wait.then ? `; then: ${titleOf(first.wait.then, units)}` : ''}
+          {waits.length > 1 && <b> +{waits.length - 1}</b>}
+        </Box>
+      )}
+    </>
+  );
+}

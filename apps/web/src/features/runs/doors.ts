@@ -1,0 +1,8 @@
+/** What other rooms may have of a run: its store, its waits and the words of the bench. */
+export { benchShow, leftWords, showMeasured, titleOf } from './bench/bench-words';
+export { useWaits } from './bench/waits';
+export { NotStored } from './keeping/not-stored';
+export type { KeptRun, Waiting } from './keeping/run-keeping';
+export { eventsOf, useRuns } from './keeping/run-store';
+export { useRunning, useRunningNews } from './keeping/use-run';
+export { readMeasure } from './steps/measure-step';

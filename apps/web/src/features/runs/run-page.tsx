@@ -1,0 +1,335 @@
+import { useEffect, useState, type RefObject } from 'react';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import { useTheme } from '@mui/material/styles';
+import { DateTime } from 'luxon';
+import { useNavigate, useParams } from 'react-router';
+import { stepWords, type StepProgress } from '@north-leaf/core';
+import { ErrorPage } from '../../platform/error-page';
+import { usePreferences } from '../../platform/preferences';
+import { readNumber } from '../bakes/doors';
+import { AddSomething } from './steps/add-something';
+import { useAlarm } from './bench/alarm';
+import { isTyping } from './bench/answers';
+import { bench } from './bench/bench-style';
+import { benchGrams, benchShow, titleOf } from './bench/bench-words';
+import { Edge } from './bench/edge';
+import { HoldButton } from './bench/hold-button';
+import { MeasureStep } from './steps/measure-step';
+import { useNext, useNextOfStep, type Advance, type NextPress } from './bench/next-press';
+import { DoStep, WaitStep } from './steps/do-and-wait-steps';
+import { FeelStep } from './steps/feel-step';
+import { LookStep } from './steps/look-step';
+import { Telling } from './bench/telling';
+import { RateStep } from './steps/rate-step';
+import { useAwake } from './bench/use-awake';
+import { useNow } from '../../platform/use-now';
+import { NotStored } from './keeping/not-stored';
+import { useRun, type RunInHand } from './keeping/use-run';
+import { Alarms, Shelf, useWaits } from './bench/waits';
+import { WeighStep } from './steps/weigh-step';
+
+/** One run, one step a screen; no rail. */
+export function RunPage() {
+  const { bakeId = '' } = useParams();
+  const { run, error } = useRun(bakeId);
+  if (error) return <ErrorPage error={error} />;
+  if (!run)
+    return (
+      <Box component="main" aria-busy="true" sx={{ p: 6, ...bench.text }}>
+        Fetching the run
+      </Box>
+    );
+  return <Bench key={bakeId} run={run} />;
+}
+
+function Bench({ run }: { run: RunInHand }) {
+  const { palette } = useTheme();
+  const navigate = useNavigate();
+  const { units } = usePreferences();
+  const waits = useWaits();
+  useAwake();
+  const { state } = run;
+  /** Looking back at a step; null: where the run stands. */
+  const [lookedAt, setLookedAt] = useState<number | null>(null);
+  const index = lookedAt ?? state.nowIndex;
+  const progress = state.steps[index]!;
+  const isNow = index === state.nowIndex && !state.allDone;
+  const next = useNextOfStep();
+  const leave = () => void navigate('/run');
+  const back = () => setLookedAt(Math.max(0, index - 1));
+  const advance: Advance = {
+    set: next.set,
+    forward: () => setLookedAt(null),
+    back,
+    ended: () => void navigate(`/bakes/${run.run.id}`),
+  };
+  useBenchKeys(next.latest, back);
+  const ended = state.state === 'ended';
+  const following = state.steps.slice(index + 1).find((one) => one.state === 'todo');
+  return (
+    <Box
+      sx={{
+        height: '100dvh',
+        display: 'grid',
+        gridTemplateRows: `${bench.top}px 1fr auto`,
+        bgcolor: 'background.default',
+        overflow: 'hidden',
+      }}
+    >
+      <Alarms waits={waits} />
+      <TopBar run={run} index={index} onLeave={leave} />
+      <Box sx={{ display: 'flex', minHeight: 0, [bench.phone]: { flexDirection: 'column' } }}>
+        <Box sx={{ display: 'contents', [bench.phone]: { display: 'none' } }}>
+          <Edge side="left" label="Back" onPress={back} />
+        </Box>
+        <Box
+          component="main"
+          sx={{
+            flex: 1,
+            minWidth: 0,
+            overflowY: 'auto',
+            p: '20px 30px',
+            display: 'grid',
+            alignContent: 'start',
+            gap: 3,
+            [bench.phone]: { p: '12px 16px' },
+          }}
+        >
+          <NotStored />
+          <Box component="h1" sx={{ m: 0, ...bench.title }}>
+            {stepWords(progress.step, benchShow(units)).title}
+          </Box>
+          {ended ? (
+            <Box sx={bench.text}>This bake is ended. What happened is in Bakes.</Box>
+          ) : isNow ? (
+            <StepBody key={`${progress.step.key}/${progress.weighedG}`} run={run} progress={progress} advance={advance} />
+          ) : (
+            <Past
+              run={run}
+              progress={progress}
+              advance={advance}
+              onOn={() => setLookedAt(index + 1 >= state.nowIndex ? null : index + 1)}
+            />
+          )}
+          <Box sx={{ display: 'flex', gap: 3, flexWrap: 'wrap', alignItems: 'center', borderTop: `1px solid ${palette.divider}`, pt: 2 }}>
+            {following && (
+              <Box sx={{ flex: 1, minWidth: 200, fontSize: 20, color: 'text.secondary', [bench.phone]: { fontSize: 16 } }}>
+                Then: {titleOf(following.step, units)}
+                {following.step.kind === 'weigh' ? `, ${benchGrams(following.step.amountG ?? 0)} g` : ''}
+              </Box>
+            )}
+            {isNow && !ended && (progress.step.stage === 'blend' || progress.step.stage === 'dough') && <AddSomething run={run} />}
+            {isNow && !ended && <LeaveOut run={run} progress={progress} onDone={advance.forward} />}
+          </Box>
+        </Box>
+        <Box sx={{ display: 'contents', [bench.phone]: { display: 'flex', gap: 2, p: '6px 10px' } }}>
+          <Box sx={{ display: 'none', [bench.phone]: { display: 'contents' } }}>
+            <Edge side="left" label="Back" onPress={back} />
+          </Box>
+          {!ended && <Edge side="right" {...next.shown} onPress={() => next.latest.current.press()} />}
+        </Box>
+      </Box>
+      <Shelf waits={waits} />
+    </Box>
+  );
+}
+
+function StepBody(props: { run: RunInHand; progress: StepProgress; advance: Advance }) {
+  switch (props.progress.step.kind) {
+    case 'weigh':
+      return <WeighStep {...props} />;
+    case 'feel':
+      return <FeelStep {...props} />;
+    case 'wait':
+      return <WaitStep {...props} />;
+    case 'look':
+      return <LookStep {...props} />;
+    case 'measure':
+      return <MeasureStep {...props} />;
+    case 'rate':
+      return <RateStep {...props} />;
+    default:
+      return (props.progress.step.measures ?? []).length > 0 ? <MeasureStep {...props} /> : <DoStep {...props} />;
+  }
+}
+
+/** A step that was done: what was stored of it, and a weight put right. */
+function Past({ run, progress, advance, onOn }: { run: RunInHand; progress: StepProgress; advance: Advance; onOn: () => void }) {
+  useNext(advance, { label: 'Next', detail: 'back to now', filled: false, press: onOn });
+  const { step, state, weighedG, reason } = progress;
+  const said = run.events.filter(({ stepKey }) => stepKey === step.key).map(({ what }) => what);
+  return (
+    <Box sx={{ display: 'grid', gap: 2, ...bench.text }}>
+      <Telling progress={progress} />
+      <Box>
+        {state === 'todo' && 'Not yet.'}
+        {state === 'skipped' && `Left out: ${reason}`}
+        {state === 'done' &&
+          (step.kind === 'weigh' ? `In: ${benchGrams(weighedG)} g of ${benchGrams(step.amountG ?? 0)} g planned.` : 'Done.')}
+        {said.some(({ kind }) => kind === 'felt') && ` Felt: ${run.state.words.join(', ')}.`}
+      </Box>
+      {state === 'done' && step.kind === 'weigh' && <PutRight run={run} progress={progress} />}
+    </Box>
+  );
+}
+
+/** A weight that was noted wrong: the difference is a further event, nothing is written over. */
+function PutRight({ run, progress: { step, weighedG } }: { run: RunInHand; progress: StepProgress }) {
+  const [text, setText] = useState('');
+  const value = readNumber(text);
+  const wrong = text.trim() !== '' && (value === undefined || value < 0 || value > 100000);
+  const store = () => {
+    if (value === undefined || wrong) return;
+    void run.say({ stepKey: step.key, what: { kind: 'weighed', rowKey: step.rowKey!, addedG: value - weighedG } });
+    setText('');
+  };
+  return (
+    <Box sx={{ display: 'flex', gap: 3, alignItems: 'flex-start', flexWrap: 'wrap' }}>
+      <TextField
+        label="It was, in g"
+        value={text}
+        error={wrong}
+        helperText={wrong ? 'A weight is a number from 0 to 100000 g' : ' '}
+        onChange={({ target }) => setText(target.value)}
+        slotProps={{ htmlInput: { inputMode: 'decimal', autoComplete: 'off', style: { fontSize: 26, height: 48, width: 150 } } }}
+      />
+      <Button variant="outlined" sx={bench.button} disabled={value === undefined || wrong} onClick={store}>
+        Put it right
+      </Button>
+    </Box>
+  );
+}
+
+const reasons = ['Not needed today', 'None in the house', 'Done already'] as const;
+
+function LeaveOut({ run, progress, onDone }: { run: RunInHand; progress: StepProgress; onDone: () => void }) {
+  const [open, setOpen] = useState(false);
+  const skip = async (reason: string) => {
+    await run.say({ stepKey: progress.step.key, what: { kind: 'skipped', reason } });
+    setOpen(false);
+    onDone();
+  };
+  if (!open)
+    return (
+      <Button variant="text" sx={{ ...bench.button, fontSize: 20, color: 'text.secondary' }} onClick={() => setOpen(true)}>
+        Leave it out
+      </Button>
+    );
+  return (
+    <Box role="group" aria-label="Why it is left out" sx={{ display: 'flex', gap: 2, flexWrap: 'wrap' }}>
+      {reasons.map((reason) => (
+        <Button key={reason} variant="outlined" sx={{ ...bench.button, fontSize: 20 }} onClick={() => void skip(reason)}>
+          {reason}
+        </Button>
+      ))}
+      <Button variant="text" sx={{ ...bench.button, fontSize: 20 }} onClick={() => setOpen(false)}>
+        No, keep it
+      </Button>
+    </Box>
+  );
+}
+
+function TopBar({ run, index, onLeave }: { run: RunInHand; index: number; onLeave: () => void }) {
+  const { palette } = useTheme();
+  const now = useNow();
+  const { muted, setMuted } = useAlarm();
+  const { state, online, waitingEvents } = run;
+  return (
+    <Box
+      component="header"
+      sx={{
+        display: 'flex',
+        alignItems: 'center',
+        gap: 3,
+        px: 2,
+        bgcolor: 'background.paper',
+        borderBottom: `1px solid ${palette.divider}`,
+        minWidth: 0,
+      }}
+    >
+      <HoldButton holdMs={1000} onHeld={onLeave} aria-label="Leave, hold" sx={{ minHeight: 52, fontSize: 18, px: 3 }}>
+        Leave
+      </HoldButton>
+      <Box
+        sx={{
+          minWidth: 0,
+          flex: 1,
+          overflow: 'hidden',
+          textOverflow: 'ellipsis',
+          whiteSpace: 'nowrap',
+          fontSize: 22,
+          fontWeight: 680,
+          [bench.phone]: { fontSize: 17 },
+        }}
+      >
+        {run.run.formulaName}{' '}
+        <Box component="span" sx={{ fontWeight: 400, color: 'text.secondary', fontSize: '0.85em' }}>
+          v{run.run.version}
+          {run.run.factor * state.factor === 1 ? '' : ` × ${Number((run.run.factor * state.factor).toFixed(3))}`}
+        </Box>
+      </Box>
+      {(!online || waitingEvents > 0) && (
+        <Box
+          role="status"
+          sx={{ bgcolor: palette.leaf.watchSoft, color: 'warning.main', fontWeight: 650, fontSize: 16, borderRadius: '8px', p: '6px 12px' }}
+        >
+          {online ? 'storing' : `Working from this device${waitingEvents > 0 ? `, ${waitingEvents} wait` : ''}`}
+        </Box>
+      )}
+      {state.state === 'paused' ? (
+        <Button variant="contained" sx={{ minHeight: 52, fontSize: 18 }} onClick={() => void run.say({ what: { kind: 'resumed' } })}>
+          Go on
+        </Button>
+      ) : (
+        <Button
+          variant="text"
+          sx={{ minHeight: 52, fontSize: 18, [bench.phone]: { display: 'none' } }}
+          onClick={() => void run.say({ what: { kind: 'paused' } })}
+        >
+          Pause
+        </Button>
+      )}
+      <Button
+        variant="text"
+        aria-pressed={muted}
+        sx={{ minHeight: 52, fontSize: 18, [bench.phone]: { display: 'none' } }}
+        onClick={() => setMuted(!muted)}
+      >
+        {muted ? 'Sound off' : 'Sound on'}
+      </Button>
+      <Box sx={{ fontSize: 18, whiteSpace: 'nowrap', [bench.phone]: { fontSize: 15 } }}>
+        step <b>{index + 1}</b> of {state.steps.length}
+      </Box>
+      <Box sx={{ fontSize: 26, fontWeight: 700, [bench.phone]: { display: 'none' } }}>
+        {DateTime.fromMillis(now, { zone: run.kitchen.zone }).toFormat('HH:mm')}
+      </Box>
+    </Box>
+  );
+}
+
+/** Space, Right and PageDown go on, Left and PageUp back; digits type a weight; M is the sound. */
+function useBenchKeys(next: RefObject<NextPress>, back: () => void): void {
+  useEffect(() => {
+    const key = (event: KeyboardEvent) => {
+      if (isTyping(event.target) || event.ctrlKey || event.metaKey || event.altKey) return;
+      const onButton = event.target instanceof HTMLButtonElement;
+      if (event.key === 'PageDown' || event.key === 'ArrowRight' || (event.key === ' ' && !onButton)) {
+        event.preventDefault();
+        if (!event.repeat) next.current.press();
+      } else if (event.key === 'PageUp' || event.key === 'ArrowLeft') {
+        event.preventDefault();
+        if (!event.repeat) back();
+      } else if (/^[0-9]$/.test(event.key) && next.current.digit) {
+        event.preventDefault();
+        next.current.digit(event.key);
+      } else if (event.key === 'm' || event.key === 'M') {
+        const { muted, setMuted } = useAlarm.getState();
+        setMuted(!muted);
+      }
+    };
+    window.addEventListener('keydown', key);
+    return () => window.removeEventListener('keydown', key);
+  });
+}

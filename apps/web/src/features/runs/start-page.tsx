@@ -1,0 +1,364 @@
+import { Suspense, useEffect, useState } from 'react';
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import LinearProgress from '@mui/material/LinearProgress';
+import MenuItem from '@mui/material/MenuItem';
+import Skeleton from '@mui/material/Skeleton';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { TimePicker } from '@mui/x-date-pickers/TimePicker';
+import { AdapterLuxon } from '@mui/x-date-pickers/AdapterLuxon';
+import { LocalizationProvider } from '@mui/x-date-pickers/LocalizationProvider';
+import { useQuery } from '@tanstack/react-query';
+import { DateTime } from 'luxon';
+import { useNavigate, useSearchParams } from 'react-router';
+import { v4 } from 'uuid';
+import {
+  beginningFor,
+  canBegin,
+  runTimes,
+  scaled,
+  wordsFor,
+  type MadeReady,
+  type NeededRest,
+  type PlannedLook,
+  type Reply,
+} from '@north-leaf/core';
+import { benchNow } from '../../platform/bench-clock';
+import { ErrorPage } from '../../platform/error-page';
+import { ApiError } from '../../platform/http';
+import { usePreferences } from '../../platform/preferences';
+import { opened } from '../../platform/worker-kit';
+import { Leaf } from '../../ui/frame/leaf';
+import { Page } from '../../ui/frame/page';
+import { showDuration, showQuantity } from '../../ui/words/quantity';
+import { formulaNamesQuery, formulaQuery, versionQuery, waitingDraft, DraftWaits, FormulaSelect } from '../formulas/doors';
+import { kitchenQuery } from '../kitchen/doors';
+import { pantryQuery } from '../pantry/doors';
+import { useStartRun, readNumber } from '../bakes/doors';
+import { titleOf } from './bench/bench-words';
+import { told } from './keeping/run-store';
+import { useNow } from '../../platform/use-now';
+import type { PlanRunApi, RunPlan, Size } from './plan-run.worker';
+
+type Planned = {
+  readonly plan: Reply<RunPlan>;
+  readonly rests: readonly NeededRest[] | null;
+  readonly looks: readonly PlannedLook[] | null;
+};
+
+/** Everything that a run of this size would ask, worked out beside the page. */
+type Asked = { readonly formulaId: string; readonly version: number; readonly size: Size };
+
+function usePlan(of: Asked): Planned | null {
+  const version = useQuery({ ...versionQuery(of.formulaId, of.version), enabled: of.version > 0 });
+  const kitchen = useQuery(kitchenQuery);
+  const pantry = useQuery(pantryQuery);
+  const [planned, setPlanned] = useState<Planned | null>(null);
+  const { data: v } = version;
+  useEffect(() => {
+    if (!v || !kitchen.data || !pantry.data) return;
+    const worker = new Worker(new URL('./plan-run.worker.ts', import.meta.url), { type: 'module', name: 'plan-run' });
+    const { api, end } = opened<PlanRunApi>(worker, { kitchen: kitchen.data, pantry: pantry.data });
+    void (async () => {
+      const plan = await api.plan(v.formula, of.size);
+      setPlanned({ plan, rests: null, looks: null });
+      if (!plan.ok) return;
+      const rests = await api.rests();
+      setPlanned((before) => before && { ...before, rests });
+      const { looks, steps } = await api.looks();
+      setPlanned((before) => before && { ...before, looks, plan: { ok: true, answer: { ...plan.answer, steps, times: runTimes(steps) } } });
+    })();
+    return end;
+  }, [v, kitchen.data, pantry.data, of.size]);
+  return planned;
+}
+
+/** Before a run begins: how large, how long, when to begin, what comes first. */
+export function StartPage() {
+  const [params, setParams] = useSearchParams();
+  const formulas = useQuery(formulaNamesQuery);
+  const formulaId = params.get('formula') ?? formulas.data?.[0]?.id ?? '';
+  const detail = useQuery({ ...formulaQuery(formulaId), enabled: formulaId !== '' });
+  const newest = detail.data?.versions.at(-1)?.version ?? 0;
+  const draft = detail.data ? waitingDraft(detail.data) : null;
+  const asked = Number(params.get('version'));
+  // With a newer draft there, which of the two is baked is for the baker to say.
+  const mustChoose = draft !== null && !asked && params.get('lot') === null;
+  const version = asked || newest;
+  const [factorText, setFactorText] = useState('1');
+  const factor = readNumber(factorText);
+  const factorProblem =
+    factor === undefined || factor < 0.01 || factor > 100 ? `The size must be a number from 0.01 to 100, got “${factorText}”` : null;
+  const pantry = useQuery(pantryQuery);
+  const lotId = params.get('lot');
+  const lot = lotId === null ? undefined : pantry.data?.lots[lotId];
+  const what = lot?.from?.what;
+  const kept = what && canBegin(what) && lot.onHandG !== undefined ? { what, amountG: lot.onHandG, lotId: lot.id } : null;
+  const size: Size | null = lotId !== null ? kept : factor !== undefined && factorProblem === null ? { factor } : null;
+  if (formulas.isError) return <ErrorPage error={formulas.error} />;
+  return (
+    <Page title="Start a bake" beside={formulas.data?.find(({ id }) => id === formulaId)?.name ?? ' '}>
+      <Box sx={{ display: 'flex', gap: 4, flexWrap: 'wrap', alignItems: 'flex-start', pb: 3 }}>
+        <FormulaSelect formulas={formulas.data} id={formulaId} onChoose={(formula) => setParams({ formula })} />
+        <TextField
+          select
+          size="small"
+          label="Version"
+          value={detail.data ? version : ''}
+          onChange={({ target }) => setParams({ formula: formulaId, version: target.value })}
+          sx={{ minWidth: 120 }}
+        >
+          {(detail.data?.versions ?? []).map(({ version: n }) => (
+            <MenuItem key={n} value={n}>
+              v{n}
+            </MenuItem>
+          ))}
+        </TextField>
+        {lotId !== null ? (
+          <Box sx={{ fontSize: 15, alignSelf: 'center' }}>
+            {kept && lot ? (
+              <>
+                From {pantry.data?.ingredients[lot.ingredientId]?.name}, lot {lot.code}: <b>{kept.amountG.toFixed(0)} g</b>
+              </>
+            ) : (
+              pantry.data && 'This lot is not here any more, or holds nothing.'
+            )}
+          </Box>
+        ) : (
+          <TextField
+            label="Times the formula"
+            size="small"
+            value={factorText}
+            error={factorProblem !== null}
+            helperText={factorProblem ?? ' '}
+            onChange={({ target }) => setFactorText(target.value)}
+            slotProps={{ htmlInput: { inputMode: 'decimal', autoComplete: 'off' } }}
+            sx={{ width: 180 }}
+          />
+        )}
+      </Box>
+      {mustChoose && (
+        <Suspense>
+          <DraftWaits detail={detail.data!} draft={draft} onVersion={(n) => setParams({ formula: formulaId, version: String(n) })} />
+        </Suspense>
+      )}
+      {version > 0 && size && !mustChoose && (
+        <Before key={`${formulaId} ${version} ${JSON.stringify(size)}`} formulaId={formulaId} version={version} size={size} />
+      )}
+    </Page>
+  );
+}
+
+function Before({ formulaId, version, size }: Asked) {
+  const [of] = useState<Asked>({ formulaId, version, size });
+  const planned = usePlan(of);
+  if (!planned) return <Skeleton height={240} aria-label="Working the run out" />;
+  if (!planned.plan.ok)
+    return (
+      <Alert severity="error">
+        It cannot be run as it is: {planned.plan.refused.path} {planned.plan.refused.message}. Mend it in the formula.
+      </Alert>
+    );
+  return <Ready of={of} plan={planned.plan.answer} rests={planned.rests} looks={planned.looks} />;
+}
+
+function Ready({ of, plan, rests, looks }: { of: Asked; plan: RunPlan; rests: Planned['rests']; looks: Planned['looks'] }) {
+  const navigate = useNavigate();
+  const start = useStartRun();
+  const { units } = usePreferences();
+  const version = useQuery(versionQuery(of.formulaId, of.version));
+  const kitchen = useQuery(kitchenQuery);
+  const pantry = useQuery(pantryQuery);
+  const [id] = useState(() => v4());
+  const [reason, setReason] = useState('');
+  const [asked, setAsked] = useState(false);
+  const { times } = plan;
+  const needsReason = plan.unsafe.length > 0 && reason.trim().length < 3;
+  const begin = () => {
+    setAsked(true);
+    if (needsReason || !looks) return;
+    const confirmed = [...new Set(plan.unsafe.map(({ code }) => code))].map((code) => ({ code, reason: reason.trim() }));
+    start.mutate(
+      {
+        id,
+        body: {
+          formulaId: of.formulaId,
+          version: of.version,
+          factor: Math.min(100, Math.max(0.01, plan.factor)),
+          looks,
+          confirmed,
+          ...('what' in of.size ? { begins: { lotId: of.size.lotId, what: of.size.what } } : {}),
+        },
+      },
+      {
+        onSuccess: (run) => {
+          if (version.data && kitchen.data && pantry.data)
+            told(run, { formula: scaled(version.data.formula, run.factor), kitchen: kitchen.data, pantry: pantry.data });
+          void navigate(`/run/${run.id}`);
+        },
+      },
+    );
+  };
+  return (
+    <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 6, '@media (max-width: 899px)': { gridTemplateColumns: '1fr' } }}>
+      <Box sx={{ display: 'grid', gap: 4, alignContent: 'start' }}>
+        <Box sx={{ display: 'flex', gap: 6, flexWrap: 'wrap' }}>
+          <Figure value={showDuration(times.handsMin)} label="hands" />
+          <Figure value={showDuration(times.waitMin)} label="waiting" />
+          <Figure value={showDuration(times.totalMin)} label="in all" />
+          <Figure value={`${plan.pieces}`} label={plan.loads > 1 ? `pieces in ${plan.loads} oven loads` : 'pieces'} />
+        </Box>
+        <Box sx={{ fontSize: 13, color: 'text.secondary' }}>
+          Minutes of hands are a judgement; waits are the formula’s and the models’. Your own runs will show yours.
+        </Box>
+        <When plan={plan} />
+        {plan.unsafe.map((finding) => (
+          <Alert key={`${finding.code}${finding.measured?.of ?? ''}`} severity="error" icon={<Leaf state="fix" />}>
+            {wordsFor(finding).what}. {wordsFor(finding).change}
+          </Alert>
+        ))}
+        {plan.unsafe.length > 0 && (
+          <TextField
+            label="Why it is baked all the same (needed, kept with the bake)"
+            value={reason}
+            error={asked && needsReason}
+            helperText={asked && needsReason ? 'Give the reason in a few words' : ' '}
+            onChange={({ target }) => setReason(target.value)}
+            fullWidth
+          />
+        )}
+        {start.isError && start.error instanceof ApiError && <Alert severity="error">{start.error.message}</Alert>}
+        {start.isPending && start.failureReason && (
+          <Alert severity="warning">The server does not answer. It begins as soon as it does.</Alert>
+        )}
+        <Box sx={{ display: 'flex', gap: 3, alignItems: 'center' }}>
+          <Button variant="contained" onClick={begin} disabled={start.isPending || !looks} sx={{ minHeight: 56, fontSize: 18, px: 5 }}>
+            Start
+          </Button>
+          {!looks && (
+            <Box sx={{ flex: 1, fontSize: 13, color: 'text.secondary' }}>
+              Planning when to look
+              <LinearProgress aria-label="Planning when to look" />
+            </Box>
+          )}
+        </Box>
+      </Box>
+      <Box sx={{ display: 'grid', gap: 4, alignContent: 'start' }}>
+        <Box component="section" aria-label="Before the first step">
+          <Typography variant="h2">Before the first step</Typography>
+          {plan.ready.length === 0 ? (
+            <Box sx={{ fontSize: 14 }}>Nothing has to go into the cold or come out of it first.</Box>
+          ) : (
+            plan.ready.map((one) => (
+              <Box key={one.thing} sx={{ fontSize: 15, py: 1 }}>
+                {readyWords(one)}
+              </Box>
+            ))
+          )}
+        </Box>
+        <Box component="section" aria-label="Rests that cannot be left out" aria-busy={rests === null}>
+          <Typography variant="h2">Rests that cannot be left out</Typography>
+          {rests === null && <Skeleton />}
+          {rests?.length === 0 && <Box sx={{ fontSize: 14 }}>None: every rest here may be cut short without a new finding.</Box>}
+          {rests?.map((rest) => (
+            <Box key={rest.key} sx={{ fontSize: 15, py: 1, display: 'flex', gap: 3 }}>
+              <b style={{ whiteSpace: 'nowrap' }}>
+                {rest.place}, {showDuration(rest.min)}
+              </b>
+              <span>without it: {wordsFor(rest.without).what.toLowerCase()}</span>
+            </Box>
+          ))}
+        </Box>
+        <Box component="section" aria-label="Looks">
+          <Typography variant="h2">Looks</Typography>
+          <Box sx={{ fontSize: 15 }}>{looks ? looks.map(lookWords).join(', ') || 'none is planned' : <Skeleton />}</Box>
+        </Box>
+        <Box component="section" aria-label="Steps">
+          <Typography variant="h2">Steps</Typography>
+          <Box component="ol" sx={{ m: 0, pl: 6, fontSize: 14, maxHeight: 220, overflowY: 'auto' }} tabIndex={0}>
+            {plan.steps.map((step) => (
+              <li key={step.key}>
+                {titleOf(step, units)}
+                {step.kind === 'weigh' ? `, ${showQuantity(step.amountG ?? 0, 'mass', units)}` : ''}
+                {step.kind === 'wait' ? `, ${showDuration(step.min ?? 0)}` : ''}
+              </li>
+            ))}
+          </Box>
+        </Box>
+      </Box>
+    </Box>
+  );
+}
+
+const lookWords = ({ atMin, asSet }: PlannedLook) => `${Number(atMin.toFixed(1))} min${asSet ? ' as set' : ''}`;
+
+const Figure = ({ value, label }: { value: string; label: string }) => (
+  <Box>
+    <Box sx={{ fontSize: 30, lineHeight: '36px', fontWeight: 700 }}>{value}</Box>
+    <Box sx={{ fontSize: 13.5, color: 'text.secondary' }}>{label}</Box>
+  </Box>
+);
+
+const readyNames: Readonly<Record<MadeReady['thing'], string>> = {
+  cutButter: 'Cut butter',
+  butterBends: 'The block of butter',
+  butterCreams: 'Butter in slices',
+  coldFlour: 'Flour',
+  ballIn: 'Dough',
+  ballOut: 'Frozen dough',
+  pieIn: 'A filled pie',
+  pieOut: 'A frozen pie',
+};
+const readyWords = ({ thing, from, to, min, untilC }: MadeReady): string =>
+  min === null
+    ? `${readyNames[thing]} never gets to ${untilC} °C in ${to.name.toLowerCase()}.`
+    : `${readyNames[thing]}: from ${from.name.toLowerCase()} to ${to.name.toLowerCase()} ${showDuration(min)} before, until ${Math.round(untilC)} °C.`;
+
+/** When to begin to be ready at a time, or where it stands when the baker has to leave. */
+function When({ plan }: { plan: RunPlan }) {
+  const now = useNow(30_000);
+  const { data: kitchen } = useQuery(kitchenQuery);
+  const { units } = usePreferences();
+  const [readyBy, setReadyBy] = useState<DateTime | null>(null);
+  const [leaveAt, setLeaveAt] = useState<DateTime | null>(null);
+  const zone = kitchen?.zone ?? 'UTC';
+  const here = DateTime.fromMillis(now, { zone });
+  /** The next time that the clock says so. */
+  const inMin = (time: DateTime) => {
+    const at = here.set({ hour: time.hour, minute: time.minute, second: 0, millisecond: 0 });
+    return (at < here ? at.plus({ days: 1 }) : at).diff(here, 'minutes').minutes;
+  };
+  const clock = (min: number) => here.plus({ minutes: min }).toFormat('HH:mm');
+  const { totalMin } = plan.times;
+  const slack = readyBy?.isValid ? inMin(readyBy) - totalMin : null;
+  const leaving = leaveAt?.isValid ? beginningFor(plan.steps, inMin(leaveAt)) : null;
+  return (
+    <LocalizationProvider dateAdapter={AdapterLuxon} adapterLocale="en-GB">
+      <Box sx={{ display: 'flex', gap: 3, flexWrap: 'wrap' }}>
+        <TimePicker label="Ready by" value={readyBy} onChange={setReadyBy} ampm={false} timezone={zone} sx={{ width: 150 }} />
+        <TimePicker label="I have to leave at" value={leaveAt} onChange={setLeaveAt} ampm={false} timezone={zone} sx={{ width: 180 }} />
+      </Box>
+      <Box role="status" sx={{ fontSize: 15, display: 'grid', gap: 1 }}>
+        <span>Begun now, it is ready about {DateTime.fromMillis(benchNow(), { zone }).plus({ minutes: totalMin }).toFormat('HH:mm')}.</span>
+        {slack !== null && (
+          <b>
+            {slack >= 0 ? `Begin at ${clock(slack)} to be ready by then.` : `It is ${showDuration(-slack)} too late to be ready by then.`}
+          </b>
+        )}
+        {leaving &&
+          (leaving.under ? (
+            <b>
+              When you leave it stands at “{titleOf(leaving.under.step, units)}”, with {showDuration(leaving.under.leftMin)} to go
+              {leaving.under.step.kind === 'wait' && leaving.under.step.place
+                ? `. It may wait in the ${leaving.under.step.place.toLowerCase()} longer.`
+                : '. Do not begin it now.'}
+            </b>
+          ) : (
+            <b>All is done before you leave.</b>
+          ))}
+      </Box>
+    </LocalizationProvider>
+  );
+}

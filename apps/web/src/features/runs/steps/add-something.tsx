@@ -1,0 +1,70 @@
+import { useMemo, useState } from 'react';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import { isExcluded } from '@north-leaf/core';
+import { SearchField } from '../../../ui/form/search-field';
+import { ingredientOptions } from '../../pantry/doors';
+import { readNumber } from '../../bakes/doors';
+import { bench } from '../bench/bench-style';
+import type { RunInHand } from '../keeping/use-run';
+
+/** Something that the formula does not have goes in: it counts for stock and record, and is seen in Trials. */
+export function AddSomething({ run }: { run: RunInHand }) {
+  const [open, setOpen] = useState(false);
+  const [id, setId] = useState<string | null>(null);
+  const [text, setText] = useState('');
+  const find = useMemo(() => ingredientOptions(run.pantry.ingredients, (one) => !isExcluded(one)), [run.pantry.ingredients]);
+  const grams = readNumber(text);
+  const wrong = text.trim() !== '' && (grams === undefined || grams <= 0 || grams > 100000);
+  const close = () => {
+    setOpen(false);
+    setId(null);
+    setText('');
+  };
+  if (!open)
+    return (
+      <Button variant="text" sx={{ ...bench.button, fontSize: 20, color: 'text.secondary' }} onClick={() => setOpen(true)}>
+        Add something
+      </Button>
+    );
+  return (
+    <Box
+      role="group"
+      aria-label="Add something"
+      sx={{ flexBasis: '100%', display: 'flex', gap: 3, alignItems: 'flex-start', flexWrap: 'wrap' }}
+    >
+      {id === null ? (
+        <Box sx={{ minWidth: 320 }}>
+          <SearchField label="What goes in" placeholder="sugar, cocoa, ..." find={find} onChoose={setId} />
+        </Box>
+      ) : (
+        <Box sx={{ ...bench.text, alignSelf: 'center', fontWeight: 650 }}>{run.pantry.ingredients[id]?.name}</Box>
+      )}
+      {id !== null && (
+        <>
+          <TextField
+            autoFocus
+            label="Grams"
+            value={text}
+            error={wrong}
+            helperText={wrong ? 'A weight is a number above 0, at most 100000 g' : ' '}
+            onChange={({ target }) => setText(target.value)}
+            slotProps={{ htmlInput: { inputMode: 'decimal', autoComplete: 'off', style: { fontSize: 26, height: 44, width: 130 } } }}
+          />
+          <Button
+            variant="contained"
+            sx={bench.button}
+            disabled={grams === undefined || wrong}
+            onClick={() => void run.say({ what: { kind: 'added', ingredientId: id, amountG: grams! } }).then(close)}
+          >
+            It is in
+          </Button>
+        </>
+      )}
+      <Button variant="text" sx={{ ...bench.button, fontSize: 20 }} onClick={close}>
+        No
+      </Button>
+    </Box>
+  );
+}

@@ -1,0 +1,89 @@
+import { useCallback, useEffect, useState } from 'react';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { type StepProgress } from '@north-leaf/core';
+import { bench } from '../bench/bench-style';
+import { leftWords } from '../bench/bench-words';
+import { useNow } from '../../../platform/use-now';
+import { useNext, type Advance } from '../bench/next-press';
+import type { RunInHand } from '../keeping/use-run';
+import { Telling } from '../bench/telling';
+
+type Props = { readonly run: RunInHand; readonly progress: StepProgress; readonly advance: Advance };
+
+/** Something to do, and done. */
+export function DoStep({ run, progress, advance }: Props) {
+  const { step } = progress;
+  const end = async () => {
+    await run.say({ stepKey: step.key, what: { kind: 'stepEnded' } });
+    advance.forward();
+  };
+  const labels: Partial<Record<typeof step.what, string>> = { putIn: 'It is in', ovenOn: 'It is on', pack: 'Packed' };
+  useNext(advance, { label: labels[step.what] ?? 'Done', detail: '', filled: true, press: () => void end() });
+  return <Telling progress={progress} />;
+}
+
+/** A wait begins when the baker says that it is there, or by itself where there is nothing to carry. */
+export function WaitStep({ run, progress, advance }: Props) {
+  const now = useNow(250);
+  const { step } = progress;
+  const [early, setEarly] = useState(false);
+  const byItself = step.since !== undefined || step.place === undefined;
+  const begun = progress.beganAt !== null;
+  const wait = run.state.waits.find((one) => one.step.key === step.key);
+  const left = wait ? wait.endsAt - now : null;
+  const { say } = run;
+  const begin = useCallback(() => void say({ stepKey: step.key, what: { kind: 'stepBegan' } }), [say, step.key]);
+  const comesUp = byItself && !begun && progress.state === 'todo';
+  // Said again it is the same event: once is enough, twice does no harm.
+  useEffect(() => {
+    if (comesUp) begin();
+  }, [comesUp, begin]);
+  const end = async () => {
+    await run.say({ stepKey: step.key, what: { kind: 'stepEnded' } });
+    advance.forward();
+  };
+  useNext(
+    advance,
+    !begun
+      ? { label: 'It is in', detail: '', filled: true, press: begin }
+      : {
+          label: 'Next',
+          detail: left !== null && left > 0 ? `${leftWords(left)} left` : '',
+          filled: left === null || left <= 0,
+          press: () => (left === null || left <= 0 || early ? void end() : setEarly(true)),
+        },
+  );
+  return (
+    <Box sx={{ display: 'grid', gap: 3 }}>
+      {begun && (
+        <Box>
+          <Box sx={bench.number} role="timer" data-testid="time-left">
+            {left === null ? '' : left <= 0 ? 'Now' : leftWords(left)}
+          </Box>
+          {left !== null && left <= 120_000 && left > 0 && <Box sx={bench.text}>left</Box>}
+        </Box>
+      )}
+      {step.what === 'inOven' && wait && <InOven wait={wait} now={now} />}
+      <Telling progress={progress} />
+      {early && left !== null && left > 0 && (
+        <Box role="status" sx={{ display: 'flex', gap: 3, alignItems: 'center', ...bench.text }}>
+          <Button variant="contained" sx={bench.button} onClick={() => void end()}>
+            End it now, {leftWords(left)} early
+          </Button>
+          or press Next again
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+function InOven({ wait, now }: { wait: { readonly beganAt: number; readonly endsAt: number }; now: number }) {
+  const inMin = Math.max(0, (now - wait.beganAt) / 60_000);
+  const ofMin = (wait.endsAt - wait.beganAt) / 60_000;
+  return (
+    <Box sx={bench.text}>
+      {inMin < 1 ? 'Just in' : `${Math.floor(inMin)} min in the oven`}, next at {Number(ofMin.toFixed(1))} min
+    </Box>
+  );
+}

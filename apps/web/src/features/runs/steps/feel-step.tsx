@@ -1,0 +1,204 @@
+import { useCallback, useState } from 'react';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import {
+  bowlDough,
+  feelAnswer,
+  feelsByWarmth,
+  handWordOrder,
+  type FeelAnswer,
+  type FeelsByWarmth,
+  type HandWord,
+  type StepProgress,
+  isPouredWater,
+} from '@north-leaf/core';
+import { usePreferences } from '../../../platform/preferences';
+import { showQuantity } from '../../../ui/words/quantity';
+import { handWordLabels } from '../../../ui/words/words';
+import { Answers } from '../bench/answers';
+import { bench } from '../bench/bench-style';
+import { benchGrams } from '../bench/bench-words';
+import { Palm } from './feel-pictures';
+import { useNext, type Advance } from '../bench/next-press';
+import type { RunInHand } from '../keeping/use-run';
+
+type Props = { readonly run: RunInHand; readonly progress: StepProgress; readonly advance: Advance };
+
+/** The hand's word, and what it asks for in grams. */
+export function FeelStep({ run, progress, advance }: Props) {
+  const { step } = progress;
+  const [word, setWord] = useState<HandWord | null>(null);
+  const [busy, setBusy] = useState(false);
+  const water = run.formula.rows.find(({ ingredientId }) => isPouredWater(run.pantry.ingredients[ingredientId]!));
+  const bowl = bowlDough({ formula: run.formula, kitchen: run.kitchen, pantry: run.pantry }, run.run.steps, run.events);
+  const doses = run.events.filter(
+    ({ stepKey, what }) => stepKey === step.key && what.kind === 'weighed' && what.rowKey === (water?.key ?? 'b1'),
+  ).length;
+  const wetDoses = run.events.filter(
+    ({ stepKey, what }) => stepKey === step.key && what.kind === 'weighed' && what.rowKey === run.formula.blend.rows[0]?.key,
+  ).length;
+  const dosesGiven = Math.max(doses, wetDoses);
+  const answer: FeelAnswer =
+    word && bowl
+      ? feelAnswer(
+          word,
+          bowl.dough,
+          { getsG: bowl.dough.getsG, heldG: bowl.heldG, dosesGiven },
+          { formula: bowl.formula, kitchen: run.kitchen, pantry: run.pantry },
+        )
+      : null;
+  const [asItIs, setAsItIs] = useState(false);
+  const warmth = word && !asItIs ? feelsByWarmth(word, run.run.steps, run.state.measured.doughC) : null;
+  const take = useCallback((key: string) => setWord(key as HandWord), []);
+
+  const said = async (then: 'dose' | 'end') => {
+    if (!word || busy) return;
+    setBusy(true);
+    const stepKey = step.key;
+    const events: Parameters<RunInHand['say']> = [{ stepKey, what: { kind: 'felt', word } }];
+    if (then === 'dose' && answer?.adds === 'water' && water)
+      events.push({ stepKey, what: { kind: 'weighed', rowKey: water.key, addedG: answer.doseG } });
+    if (then === 'dose' && answer?.adds === 'blend') {
+      for (const row of run.formula.blend.rows)
+        events.push({ stepKey, what: { kind: 'weighed', rowKey: row.key, addedG: row.share * answer.doseG } });
+      for (const dose of answer.withIt) {
+        const row = run.formula.rows.find(({ ingredientId }) => run.pantry.ingredients[ingredientId]?.name === dose.name);
+        if (row) events.push({ stepKey, what: { kind: 'weighed', rowKey: row.key, addedG: dose.amountG } });
+      }
+    }
+    if (then === 'end') events.push({ stepKey, what: { kind: 'stepEnded' } });
+    await run.say(...events);
+    setWord(null);
+    setBusy(false);
+    if (then === 'end') advance.forward();
+  };
+
+  const right = bowl?.dough.rightHandWords ?? ['rollsClean'];
+  const isRight = word !== null && right.includes(word);
+  const dosing = answer !== null && !(answer.adds === 'water' && !water);
+  const button = !word
+    ? null
+    : warmth
+      ? 'I will feel it again'
+      : isRight
+        ? 'Go on'
+        : !dosing
+          ? 'Leave it, go on'
+          : answer.adds === 'water'
+            ? `${capital(spoons(answer.spoons ?? 0))} in`
+            : `${benchGrams(answer.doseG)} g of blend in`;
+  const press = () => (warmth ? setWord(null) : word ? void said(dosing && !isRight ? 'dose' : 'end') : undefined);
+  useNext(advance, {
+    label: button ?? 'Next',
+    detail: word ? '' : 'say how it feels',
+    filled: word !== null,
+    press,
+  });
+  return (
+    <Box sx={{ display: 'grid', gap: 4 }}>
+      <Box sx={bench.text}>
+        {feelWords(right)}{' '}
+        {bowl &&
+          `${benchGrams(bowl.dough.pouredWaterG)} g of water is in${bowl.heldG > 0.5 ? `, ${benchGrams(bowl.heldG)} g is held back` : ''}.`}
+      </Box>
+      <Answers
+        label="How the dough feels"
+        answers={handWordOrder.map((key) => ({ key, label: handWordLabels[key], picture: <Palm word={key} /> }))}
+        chosen={word}
+        onTake={take}
+        onAgain={press}
+        onBack={advance.back}
+      />
+      <Box aria-live="polite" sx={{ display: 'grid', gap: 3 }}>
+        {warmth && <Warmth {...warmth} />}
+        {word && !warmth && (
+          <FeelSaid isRight={isRight} answer={dosing ? answer : null} dosesGiven={dosesGiven} wantedThirst={run.formula.blend.name} />
+        )}
+        {button && (
+          <Box sx={{ display: 'flex', gap: 3, flexWrap: 'wrap' }}>
+            <Button variant="contained" disabled={busy} sx={bench.button} onClick={press}>
+              {button}
+            </Button>
+            {warmth && (
+              <Button variant="outlined" sx={bench.button} onClick={() => setAsItIs(true)}>
+                Go by this word all the same
+              </Button>
+            )}
+            {dosing && !isRight && !warmth && (
+              <Button variant="outlined" disabled={busy} sx={bench.button} onClick={() => void said('end')}>
+                Leave it, go on
+              </Button>
+            )}
+          </Box>
+        )}
+      </Box>
+    </Box>
+  );
+}
+
+const spoons = (n: number) => `${n === 0.5 ? 'half a' : n % 1 === 0.5 ? `${Math.floor(n)}½` : n} ${n > 1 ? 'spoons' : 'spoon'}`;
+
+/** How to feel a dough of this form, and what is right for it. */
+function feelWords(right: readonly HandWord[]): string {
+  if (!right.includes('rollsClean')) return 'Lift a spoonful: it should cling and fall off slowly. Sticking is right here.';
+  if (right.includes('cracks')) return 'Squeeze a fistful: it should just hold. It need not bend.';
+  return right.includes('tacky')
+    ? 'Roll a ball between your palms: a little tacky is right.'
+    : 'Squeeze a fistful, bend it, look at your palm.';
+}
+
+const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
+
+/** The temperature explains the word: it is mended first. */
+function Warmth({ is, measuredC, plannedC }: FeelsByWarmth) {
+  const { units } = usePreferences();
+  const show = (celsius: number) => showQuantity(celsius, 'temperature', units, 0);
+  return (
+    <Box sx={bench.text}>
+      <b>
+        It is {show(measuredC)}, {show(plannedC)} was planned.
+      </b>{' '}
+      {is === 'warm'
+        ? `Soft fat feels like too much water: cool it until it is at ${show(plannedC)}, then feel again. Blend added now makes it dry once it is cold.`
+        : `Firm fat feels like too little water: let it stand until it is at ${show(plannedC)}, then feel again.`}
+    </Box>
+  );
+}
+
+function FeelSaid({
+  isRight,
+  answer,
+  dosesGiven,
+  wantedThirst,
+}: {
+  isRight: boolean;
+  answer: FeelAnswer;
+  dosesGiven: number;
+  wantedThirst: string;
+}) {
+  if (isRight) return <Box sx={bench.title}>It is right.</Box>;
+  if (!answer)
+    return (
+      <Box sx={bench.text}>
+        <b>Stop here.</b>{' '}
+        {dosesGiven >= 2 ? 'Two doses are in: a third chases the hand. The cold will firm it.' : 'Nothing in this formula mends it.'}
+      </Box>
+    );
+  const drinks = (answer.impliedThirst - 1) * 100;
+  return (
+    <Box>
+      <Box sx={bench.title}>
+        {answer.adds === 'water'
+          ? `Add ${spoons(answer.spoons ?? 0)} of water, ${benchGrams(answer.doseG)} g. Mix 20 seconds, feel again.`
+          : `Add ${benchGrams(answer.doseG)} g of the blend${answer.withIt.map(({ name, amountG }) => `, ${benchGrams(amountG)} g ${name.split(',')[0]!.toLowerCase()}`).join('')}. Mix, feel again.`}
+      </Box>
+      <Box sx={{ ...bench.text, color: 'text.secondary' }}>
+        {answer.dose === 1 ? 'First of two doses: half of ' : 'Second and last dose: the rest of '}
+        about {benchGrams(answer.totalG)} ± {benchGrams(answer.sdG)} g.{' '}
+        {answer.orStarch.length > 0 &&
+          `Or ${answer.orStarch.map(({ name, amountG }) => `${benchGrams(amountG)} g ${name.split(/[,(]/)[0]!.trim().toLowerCase()}`).join(', ')}. `}
+        If it makes it right, {wantedThirst} drinks about {Math.abs(drinks).toFixed(0)} % {drinks >= 0 ? 'more' : 'less'} than its record.
+      </Box>
+    </Box>
+  );
+}

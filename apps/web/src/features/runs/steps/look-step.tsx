@@ -1,0 +1,107 @@
+import { useState } from 'react';
+import Box from '@mui/material/Box';
+import { stepWords, type StepProgress, type AgainstWord } from '@north-leaf/core';
+import { usePreferences } from '../../../platform/preferences';
+import { crustTones } from '../../../ui/theme/theme';
+import { Answers } from '../bench/answers';
+import { bench } from '../bench/bench-style';
+import { benchShow, leftWords } from '../bench/bench-words';
+import { HoldButton } from '../bench/hold-button';
+import { planLooksLeft } from './looks-left';
+import { ToneChoice } from '../bench/tone-choice';
+import { useNow } from '../../../platform/use-now';
+import { useNext, type Advance } from '../bench/next-press';
+import type { RunInHand } from '../keeping/use-run';
+
+type Props = { readonly run: RunInHand; readonly progress: StepProgress; readonly advance: Advance };
+
+/** The door is opened: is it as it should be? */
+export function LookStep({ run, progress, advance }: Props) {
+  const now = useNow(250);
+  const { units } = usePreferences();
+  const { step } = progress;
+  const [tone, setTone] = useState<number | undefined>(undefined);
+  const door = run.state.steps.find((one) => one.step.key === step.since);
+  const at = (door?.endedAt ?? door?.beganAt ?? now) + (step.min ?? 0) * 60_000;
+  const early = at - now > 30_000;
+  const { sign, why } = stepWords(step, benchShow(units));
+  const tell = async (against: AgainstWord) => {
+    await run.say(
+      { stepKey: step.key, what: { kind: 'looked', against, ...(tone === undefined ? {} : { topTone: tone }) } },
+      { stepKey: step.key, what: { kind: 'stepEnded' } },
+    );
+    void planLooksLeft(run, step, against, tone);
+    advance.forward();
+  };
+  const out = async () => {
+    const left = run.state.steps.filter(
+      (one) =>
+        one.state === 'todo' &&
+        one.step.load === step.load &&
+        (one.step.what === 'inOven' || one.step.what === 'look' || one.step.what === 'nextSetting'),
+    );
+    await run.say(...left.map((one) => ({ stepKey: one.step.key, what: { kind: 'skipped' as const, reason: 'done before it' } })));
+    advance.forward();
+  };
+  useNext(advance, { label: 'Next', detail: 'say what you see', filled: false, press: () => undefined });
+  return (
+    <Box sx={{ display: 'grid', gap: 3 }}>
+      <Box sx={{ display: 'flex', gap: 4, alignItems: 'center', flexWrap: 'wrap' }}>
+        <Tone name="top" tone={step.topTone ?? 1} />
+        <Tone name="base" tone={step.baseTone ?? 1} />
+        <Box sx={{ ...bench.text, flex: 1, minWidth: 220 }}>
+          You should see this. {sign} {why}
+        </Box>
+      </Box>
+      {early && <Box sx={bench.text}>Planned in {leftWords(at - now)}: it may look paler than this now.</Box>}
+      <Answers
+        label="What you see"
+        answers={[
+          { key: 'paler', label: 'Paler' },
+          { key: 'asShown', label: 'As shown' },
+          { key: 'darker', label: 'Darker' },
+        ]}
+        chosen={null}
+        onTake={(key) => void tell(key as 'paler')}
+        onBack={advance.back}
+      />
+      <Box sx={bench.text}>Not done yet? What you see plans the next look.</Box>
+      <Box
+        sx={{
+          display: 'grid',
+          gridTemplateColumns: 'auto minmax(0, 420px)',
+          gap: 3,
+          alignItems: 'center',
+          ...bench.text,
+          [bench.phone]: { gridTemplateColumns: 'minmax(0, 1fr)', gap: 1, fontSize: 18 },
+        }}
+      >
+        Top you see, if you like
+        <ToneChoice name="Top you see" value={tone} onChoose={setTone} />
+      </Box>
+      <HoldButton holdMs={500} onHeld={() => void out()} sx={{ width: '100%' }}>
+        Out now, hold
+      </HoldButton>
+    </Box>
+  );
+}
+
+export function Tone({ name, tone }: { name: string; tone: number }) {
+  const n = Math.min(8, Math.max(1, Math.round(tone)));
+  return (
+    <Box sx={{ textAlign: 'center', fontSize: 22 }}>
+      <Box
+        sx={{
+          width: 150,
+          height: 84,
+          borderRadius: '10px',
+          bgcolor: crustTones[n - 1],
+          border: 1,
+          borderColor: 'divider',
+          [bench.phone]: { width: 120, height: 64 },
+        }}
+      />
+      <b>{n}</b> {name}
+    </Box>
+  );
+}

@@ -1,0 +1,156 @@
+import { useState } from 'react';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import { celsiusOf, fahrenheitOf, gramsOf, measureWords, mmOf, ouncesOf, type MeasuredWhat, type StepProgress } from '@north-leaf/core';
+import { measureLimits } from '@north-leaf/contracts';
+import { benchNow } from '../../../platform/bench-clock';
+import { usePreferences, type UnitSystem } from '../../../platform/preferences';
+import { unitOf } from '../../../ui/words/quantity';
+import { useDevices } from '../devices/use-devices';
+import { ProbePanel } from '../devices/probe-panel';
+import { readNumber } from '../../bakes/doors';
+import { bench } from '../bench/bench-style';
+import { benchGrams, showMeasured } from '../bench/bench-words';
+import { Telling } from '../bench/telling';
+import { useNext, type Advance } from '../bench/next-press';
+import { ToneChoice } from '../bench/tone-choice';
+import type { RunInHand } from '../keeping/use-run';
+
+/** Values that may be read off at a step; every one may be left out. */
+export function MeasureStep({ run, progress, advance }: { run: RunInHand; progress: StepProgress; advance: Advance }) {
+  const { units } = usePreferences();
+  const { step } = progress;
+  const measures = step.measures ?? [];
+  const [texts, setTexts] = useState<Readonly<Record<string, string>>>({});
+  const { probeC, reading, scale } = useDevices();
+  const minutesIn = useMinutesIn(run, progress);
+  const shownOf = (what: MeasuredWhat) =>
+    texts[what] ?? (what === 'bakeMin' && minutesIn !== null && minutesIn >= 0.5 ? minutesIn.toFixed(1) : '');
+  const read = measures.map(({ what }) => ({ what, ...readMeasure(what, shownOf(what), units) }));
+  const wrong = read.find(({ problem }) => problem !== null);
+  const end = async () => {
+    if (wrong) return;
+    const stepKey = step.key;
+    const said = read.flatMap(({ what, value }) =>
+      value === undefined ? [] : [{ stepKey, what: { kind: 'measured' as const, what, value } }],
+    );
+    await run.say(...said, { stepKey, what: { kind: 'stepEnded' } });
+    advance.forward();
+  };
+  const some = read.some(({ value, what }) => value !== undefined && !(what === 'bakeMin' && texts[what] === undefined));
+  useNext(advance, {
+    label: 'Next',
+    detail: wrong ? 'not a value' : some || measures.length === 0 ? '' : 'without it',
+    filled: !wrong && some,
+    press: () => void end(),
+  });
+  const set = (what: MeasuredWhat, text: string) => setTexts((before) => ({ ...before, [what]: text }));
+  return (
+    <Box sx={{ display: 'grid', gap: 3 }}>
+      <Telling progress={progress} />
+      {read.map(({ what, problem }, i) => {
+        const { name, kind } = measureWords[what];
+        const planned = measures[i]!.planned;
+        return (
+          <Box
+            key={what}
+            sx={{
+              display: 'grid',
+              gridTemplateColumns: '220px 190px 1fr',
+              gap: 3,
+              alignItems: 'center',
+              ...bench.text,
+              [bench.phone]: { gridTemplateColumns: '1fr 1fr', gap: 1 },
+            }}
+          >
+            <label htmlFor={`m-${what}`}>{name}</label>
+            {kind === 'tone' ? (
+              <ToneChoice name={name} value={readNumber(texts[what] ?? '')} onChoose={(tone) => set(what, String(tone))} />
+            ) : (
+              <TextField
+                id={`m-${what}`}
+                value={shownOf(what)}
+                error={problem !== null}
+                onChange={({ target }) => set(what, target.value)}
+                onKeyDown={({ key }) => key === 'Enter' && void end()}
+                slotProps={{
+                  htmlInput: {
+                    inputMode: 'decimal',
+                    autoComplete: 'off',
+                    'aria-describedby': `m-${what}-why`,
+                    style: { fontSize: 28, height: 48, textAlign: 'right' },
+                  },
+                  input: { endAdornment: <Box sx={{ pr: 2, color: 'text.secondary' }}>{unitFor(what, units)}</Box> },
+                }}
+              />
+            )}
+            <Box
+              id={`m-${what}-why`}
+              role={problem ? 'alert' : undefined}
+              sx={{ fontSize: 19, color: problem ? 'error.main' : 'text.secondary', [bench.phone]: { gridColumn: '1 / 3', fontSize: 16 } }}
+            >
+              {problem ?? (planned === undefined ? '' : `planned ${showMeasured(what, planned, units)}`)}
+              {kind === 'temperature' && probeC !== null && (
+                <Button
+                  variant="outlined"
+                  sx={{ ml: 2, minHeight: 48, fontSize: 18 }}
+                  onClick={() => set(what, (units === 'metric' ? probeC : fahrenheitOf(probeC)).toFixed(1))}
+                >
+                  Take {probeC.toFixed(1)} °C
+                </Button>
+              )}
+              {kind === 'mass' && scale === 'on' && reading?.steady && (
+                <Button
+                  variant="outlined"
+                  sx={{ ml: 2, minHeight: 48, fontSize: 18 }}
+                  onClick={() => set(what, (units === 'metric' ? reading.grams : ouncesOf(reading.grams)).toFixed(1))}
+                >
+                  Take {benchGrams(reading.grams)} g
+                </Button>
+              )}
+            </Box>
+          </Box>
+        );
+      })}
+      {measures.some(({ what }) => measureWords[what].kind === 'temperature') && <ProbePanel run={run} progress={progress} />}
+    </Box>
+  );
+}
+
+/** Minutes since the door was shut on this load. */
+function useMinutesIn(run: RunInHand, { step }: StepProgress): number | null {
+  const [now] = useState(benchNow);
+  const door = run.state.steps.find((one) => one.step.key === `in:${step.load}`);
+  return step.what === 'out' && door?.endedAt ? (now - door.endedAt) / 60_000 : null;
+}
+
+const unitFor = (what: MeasuredWhat, units: UnitSystem): string => {
+  const { kind } = measureWords[what];
+  return kind === 'count' || kind === 'tone' ? '' : kind === 'times' ? '×' : kind === 'percent' ? '%' : unitOf(kind, units);
+};
+
+/** What was typed, as the core has it, or what is wrong with it. */
+export function readMeasure(
+  what: MeasuredWhat,
+  text: string,
+  units: UnitSystem,
+): { readonly value: number | undefined; readonly problem: string | null } {
+  if (text.trim() === '') return { value: undefined, problem: null };
+  const { name, kind } = measureWords[what];
+  const number = readNumber(text);
+  if (number === undefined) return { value: undefined, problem: `${name} must be a number, got “${text}”` };
+  const value = toCore(kind, number, units);
+  const [low, high] = measureLimits[what];
+  if (value < low || value > high)
+    return { value: undefined, problem: `${name} must be from ${showMeasured(what, low, units)} to ${showMeasured(what, high, units)}` };
+  return { value, problem: null };
+}
+
+function toCore(kind: (typeof measureWords)[MeasuredWhat]['kind'], value: number, units: UnitSystem): number {
+  if (kind === 'percent') return value / 100;
+  if (units === 'metric') return value;
+  if (kind === 'mass') return gramsOf(value);
+  if (kind === 'length') return mmOf(value);
+  return kind === 'temperature' ? celsiusOf(value) : value;
+}

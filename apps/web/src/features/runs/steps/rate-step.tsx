@@ -1,0 +1,130 @@
+import { useState } from 'react';
+import Box from '@mui/material/Box';
+import TextField from '@mui/material/TextField';
+import { useTheme } from '@mui/material/styles';
+import { measureWords, type StepProgress } from '@north-leaf/core';
+import { usePreferences } from '../../../platform/preferences';
+import { unitOf } from '../../../ui/words/quantity';
+import { bench } from '../bench/bench-style';
+import { showMeasured } from '../bench/bench-words';
+import { readMeasure } from './measure-step';
+import { useNext, type Advance } from '../bench/next-press';
+import type { RunInHand } from '../keeping/use-run';
+
+const asked = [
+  ['crisp', 'Crisp', 'soft', 'snaps'],
+  ['tender', 'Tender', 'firm', 'melts'],
+  ['liked', 'Liked', 'not again', 'make it again'],
+] as const;
+type Rated = Partial<Record<(typeof asked)[number][0], number>>;
+
+/** Five dots each; whatever is left out is left out. Ends the bake. */
+export function RateStep({ run, progress, advance }: { run: RunInHand; progress: StepProgress; advance: Advance }) {
+  const { palette } = useTheme();
+  const { units } = usePreferences();
+  const { step } = progress;
+  const [rated, setRated] = useState<Rated>({});
+  const [note, setNote] = useState('');
+  const [sizes, setSizes] = useState<Readonly<Record<string, string>>>({});
+  const measures = (step.measures ?? []).map(({ what, planned }) => ({ what, planned, ...readMeasure(what, sizes[what] ?? '', units) }));
+  const wrong = measures.some(({ problem }) => problem !== null);
+  const some = Object.keys(rated).length > 0;
+  const end = async () => {
+    if (wrong) return;
+    const stepKey = step.key;
+    await run.say(
+      ...(some ? [{ stepKey, what: { kind: 'rated' as const, after: 'fresh' as const, ...rated } }] : []),
+      ...measures.flatMap(({ what, value }) =>
+        value === undefined ? [] : [{ stepKey, what: { kind: 'measured' as const, what, value } }],
+      ),
+      ...(note.trim() === '' ? [] : [{ stepKey, what: { kind: 'noted' as const, text: note.trim().slice(0, 2000) } }]),
+      { stepKey, what: { kind: 'stepEnded' } },
+      { what: { kind: 'ended' } },
+    );
+    advance.ended();
+  };
+  useNext(advance, {
+    label: 'End the bake',
+    detail: wrong ? 'not a size' : some ? '' : 'without a rating',
+    filled: some,
+    press: () => void end(),
+  });
+  return (
+    <Box sx={{ display: 'grid', gap: 3 }}>
+      {asked.map(([key, name, low, high]) => (
+        <Box
+          key={key}
+          role="group"
+          aria-label={name}
+          sx={{
+            display: 'grid',
+            gridTemplateColumns: '120px 1fr',
+            alignItems: 'center',
+            gap: 3,
+            ...bench.text,
+            [bench.phone]: { gridTemplateColumns: '70px 1fr', gap: 1 },
+          }}
+        >
+          <b>{name}</b>
+          <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', [bench.phone]: { gap: '4px' } }}>
+            <Box sx={{ fontSize: 18, width: 76, textAlign: 'right', color: 'text.secondary', [bench.phone]: { display: 'none' } }}>
+              {low}
+            </Box>
+            {[1, 2, 3, 4, 5].map((n) => (
+              <Box
+                key={n}
+                component="button"
+                type="button"
+                aria-label={`${name} ${n} of 5`}
+                aria-pressed={rated[key] === n}
+                onClick={() => setRated((before) => ({ ...before, [key]: n }))}
+                sx={{
+                  width: 64,
+                  height: 64,
+                  border: 0,
+                  bgcolor: 'transparent',
+                  p: 0,
+                  cursor: 'pointer',
+                  color: 'primary.main',
+                  [bench.phone]: { width: 52, height: 52 },
+                }}
+              >
+                <svg viewBox="0 0 64 64" width="100%" height="100%" aria-hidden="true">
+                  <circle
+                    cx="32"
+                    cy="32"
+                    r="22"
+                    fill={(rated[key] ?? 0) >= n ? 'currentColor' : palette.background.paper}
+                    stroke="currentColor"
+                    strokeWidth="4"
+                  />
+                </svg>
+              </Box>
+            ))}
+            <Box sx={{ fontSize: 18, color: 'text.secondary', [bench.phone]: { display: 'none' } }}>{high}</Box>
+          </Box>
+        </Box>
+      ))}
+      <Box sx={{ display: 'flex', gap: 4, flexWrap: 'wrap' }}>
+        {measures.map(({ what, planned, problem }) => (
+          <TextField
+            key={what}
+            label={`${measureWords[what].name}, ${unitOf('length', units)}`}
+            value={sizes[what] ?? ''}
+            error={problem !== null}
+            helperText={problem ?? (planned === undefined ? ' ' : `planned ${showMeasured(what, planned, units)}`)}
+            onChange={({ target }) => setSizes((before) => ({ ...before, [what]: target.value }))}
+            slotProps={{ htmlInput: { inputMode: 'decimal', autoComplete: 'off', style: { fontSize: 24, height: 48, width: 190 } } }}
+          />
+        ))}
+        <TextField
+          label="Note"
+          value={note}
+          onChange={({ target }) => setNote(target.value)}
+          slotProps={{ htmlInput: { maxLength: 2000, style: { fontSize: 22, height: 48 } } }}
+          sx={{ flex: 1, minWidth: 240 }}
+        />
+      </Box>
+    </Box>
+  );
+}

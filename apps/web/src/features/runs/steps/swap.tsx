@@ -1,0 +1,123 @@
+import { useState } from 'react';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import {
+  applyEdits,
+  families,
+  InputError,
+  swapChoices,
+  swapRow,
+  type Formula,
+  type Happened,
+  type RowSwap,
+  type StepProgress,
+} from '@north-leaf/core';
+import { allergenWord } from '../../../ui/words/words';
+import { bench } from '../bench/bench-style';
+import { benchGrams } from '../bench/bench-words';
+import type { RunInHand } from '../keeping/use-run';
+
+/** More than a hand can read through at the bench. */
+const MOST_CHOICES = 6;
+
+type Tried =
+  { readonly toId: string; readonly swap: RowSwap; readonly formula: Formula } | { readonly toId: string; readonly refused: string };
+
+/** There is none, or not enough: another ingredient, its totals held, with what moves shown before it is taken. */
+export function Swap({ run, progress }: { run: RunInHand; progress: StepProgress }) {
+  const [open, setOpen] = useState(false);
+  const [tried, setTried] = useState<Tried | null>(null);
+  const { formula, kitchen, pantry, state } = run;
+  const index = formula.rows.findIndex(({ key }) => key === progress.step.rowKey);
+  const choices = index < 0 || progress.weighedG > 0 ? [] : swapChoices(progress.step.ingredientId!, pantry).slice(0, MOST_CHOICES);
+  if (choices.length === 0) return null;
+  const nameOf = (id: string) => (pantry.ingredients[id]?.name ?? id).split(/[,(=]/)[0]!.trim();
+  const tryIt = (toId: string) => {
+    try {
+      let n = 0;
+      const swap = swapRow({ formula, family: families[formula.family]!, kitchen, pantry }, index, toId, () => `swap${Date.now()}${++n}`);
+      setTried({ toId, swap, formula: applyEdits(formula, swap.edits) });
+    } catch (error) {
+      if (!(error instanceof InputError)) throw error;
+      setTried({ toId, refused: error.message });
+    }
+  };
+  const take = async (next: Formula) => {
+    const before = new Map(formula.rows.map((row) => [row.key, row]));
+    const isIn = new Set(state.steps.filter(({ weighedG }) => weighedG > 0).map(({ step }) => step.rowKey));
+    const whats = next.rows.flatMap((row): Happened[] => {
+      const was = before.get(row.key);
+      if (!was) return [{ kind: 'added', ingredientId: row.ingredientId, amountG: row.amountG }];
+      const same = was.ingredientId === row.ingredientId && Math.abs(was.amountG - row.amountG) < 0.01;
+      // What is in the bowl already cannot be changed any more.
+      return same || isIn.has(row.key) ? [] : [{ kind: 'swapped', rowKey: row.key, ingredientId: row.ingredientId, amountG: row.amountG }];
+    });
+    await run.say(...whats.map((what) => ({ what })));
+    setOpen(false);
+    setTried(null);
+  };
+  if (!open)
+    return (
+      <Button variant="outlined" sx={bench.button} onClick={() => setOpen(true)}>
+        Swap
+      </Button>
+    );
+  return (
+    <Box role="group" aria-label="Swap for" sx={{ flexBasis: '100%', display: 'grid', gap: 2 }}>
+      {tried && 'refused' in tried && (
+        <Box role="alert" sx={{ ...bench.text, color: 'error.main' }}>
+          {nameOf(tried.toId)} {tried.refused}
+        </Box>
+      )}
+      {tried && 'swap' in tried && (
+        <Box role="status" sx={{ display: 'grid', gap: 2, justifyItems: 'start', ...bench.text }}>
+          <Box>
+            <b>
+              {benchGrams(tried.swap.fromG)} g {nameOf(progress.step.ingredientId!).toLowerCase()} → {benchGrams(tried.swap.toG)} g{' '}
+              {nameOf(tried.toId).toLowerCase()}
+            </b>
+            {tried.swap.alsoMoves
+              .map(
+                ({ name, byG }) => `, ${name.split(/[,(]/)[0]!.trim().toLowerCase()} ${byG > 0 ? '+' : '−'}${benchGrams(Math.abs(byG))} g`,
+              )
+              .join('')}
+            .{' '}
+            {tried.swap.allergensNew.length > 0 && (
+              <b>
+                Now with{' '}
+                {[...new Set(tried.swap.allergensNew.map(({ code, possible }) => `${possible ? 'maybe ' : ''}${allergenWord(code)}`))].join(
+                  ', ',
+                )}
+                .{' '}
+              </b>
+            )}
+            {tried.formula.rows
+              .filter(({ key }) => !formula.rows.some((row) => row.key === key))
+              .map(({ ingredientId, amountG }) => `Put ${benchGrams(amountG)} g ${nameOf(ingredientId).toLowerCase()} in with it. `)
+              .join('')}
+            {tried.swap.breaks.length > 0 && <b>Does not suit {tried.swap.breaks.join(', ')}. </b>}
+            {tried.swap.notes.join(' ')}
+          </Box>
+          <Button variant="contained" sx={bench.button} onClick={() => void take(tried.formula)}>
+            Swap it
+          </Button>
+        </Box>
+      )}
+      <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap' }}>
+        {choices.map((id) => (
+          <Button
+            key={id}
+            variant={tried?.toId === id ? 'contained' : 'outlined'}
+            sx={{ ...bench.button, minHeight: 52, fontSize: 18, px: 3 }}
+            onClick={() => tryIt(id)}
+          >
+            {pantry.ingredients[id]?.name ?? id}
+          </Button>
+        ))}
+        <Button variant="text" sx={{ ...bench.button, fontSize: 20 }} onClick={() => setOpen(false)}>
+          No, keep it
+        </Button>
+      </Box>
+    </Box>
+  );
+}

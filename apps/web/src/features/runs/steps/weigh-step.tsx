@@ -1,0 +1,416 @@
+import { useEffect, useRef, useState } from 'react';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import { useTheme } from '@mui/material/styles';
+import {
+  glutenLimitOf,
+  glutenProof,
+  isFarFromPlanned,
+  isUnproven,
+  lotsInUse,
+  ouncesOf,
+  roundTo,
+  weighToleranceG,
+  type StepProgress,
+} from '@north-leaf/core';
+import { benchNow } from '../../../platform/bench-clock';
+import { ScalePanel } from '../devices/scale-panel';
+import { useDevices } from '../devices/use-devices';
+import { readNumber } from '../../bakes/doors';
+import { Bowl } from './bowl';
+import { ReadyBlend } from './ready-blend';
+import { Swap } from './swap';
+import { benchGrams } from '../bench/bench-words';
+import { bench } from '../bench/bench-style';
+import { afterReading, isHeld, keepPour, keptPour, newPour, type Pour } from './pour';
+import { useNow } from '../../../platform/use-now';
+import { useNext, type Advance } from '../bench/next-press';
+import type { RunInHand } from '../keeping/use-run';
+
+/** Weighing one row: the bowl fills, the number is what is still to add, and it goes on by itself. */
+export function WeighStep({ run, progress, advance }: { run: RunInHand; progress: StepProgress; advance: Advance }) {
+  const { step } = progress;
+  const { reading, scale } = useDevices();
+  // A scale that stands still may say nothing more: time goes on all the same.
+  useNow(500);
+  const wantedG = (step.amountG ?? 0) - progress.weighedG;
+  const toleranceG = weighToleranceG(step.amountG ?? 0, run.kitchen.scaleStepG);
+  const [pour, setPour] = useState<Pour>(() => keptPour(run.run.id, step.key) ?? begun(step.key));
+  const [typing, setTyping] = useState<string | null>(null);
+  const [asked, setAsked] = useState(false);
+  const done = useRef(false);
+  const live = scale === 'on' || scale === 'lost' || pour.netG > toleranceG;
+  const shortG = wantedG - pour.netG;
+  const inside = Math.abs(shortG) <= toleranceG;
+  const over = live && shortG < -toleranceG && pour.steady;
+  /** A weight far from what was planned, until a hand says that it is meant. */
+  const [far, setFar] = useState<number | null>(null);
+  /** Of one bag what it gave, the step not ended: the rest is wanted from the next. */
+  const fromThisBag = async (addedG: number, lotId: string | undefined) => {
+    await run.say({
+      stepKey: step.key,
+      what: { kind: 'weighed', rowKey: step.rowKey!, addedG: roundTo(addedG, 0.01), ...(lotId ? { lotId } : {}) },
+    });
+    keepPour(run.run.id, null);
+    setPour(begun(step.key));
+    setTyping(null);
+    setAsked(false);
+  };
+  const lot = useLot(run, step.rowKey!, step.ingredientId!, (left) => {
+    if (live && pour.netG > toleranceG) void fromThisBag(pour.netG, left);
+  });
+
+  useEffect(() => {
+    if (done.current) return;
+    setPour((before) => {
+      const next = afterReading(before, scale === 'on' ? reading : null, benchNow(), { wantedG, toleranceG });
+      if (next !== before) keepPour(run.run.id, next);
+      return next;
+    });
+  }, [reading, scale, wantedG, toleranceG, run.run.id]);
+
+  const keep = async (addedG: number) => {
+    if (far !== addedG && isFarFromPlanned(progress.weighedG + addedG, step.amountG ?? 0, run.kitchen.scaleStepG)) return setFar(addedG);
+    await keepNow(addedG);
+  };
+  const keepNow = async (addedG: number) => {
+    if (done.current) return;
+    done.current = true;
+    const lotId = lot.chosen?.id;
+    await run.say(
+      { stepKey: step.key, what: { kind: 'weighed', rowKey: step.rowKey!, addedG: roundTo(addedG, 0.01), ...(lotId ? { lotId } : {}) } },
+      { stepKey: step.key, what: { kind: 'stepEnded' } },
+    );
+    keepPour(run.run.id, null);
+    advance.forward();
+  };
+
+  const stopped = lot.stop !== null;
+  useEffect(() => {
+    if (!stopped && live && isHeld(pour, benchNow())) void keepNow(pour.netG);
+  });
+
+  const reads = typing === null ? undefined : readNumber(typing);
+  const typedProblem =
+    typing === null || typing.trim() === ''
+      ? null
+      : reads === undefined
+        ? `A weight in g is a number, got “${typing}”`
+        : reads < 0 || reads > 100000
+          ? 'A weight is from 0 to 100000 g'
+          : null;
+  const takeTyped = () => {
+    if (reads !== undefined && typedProblem === null) void keep(reads);
+  };
+
+  // The strip: outlined with what is missing until the weight is right; a press too early asks, a second one means it.
+  useNext(advance, {
+    label: 'Next',
+    detail: stopped
+      ? 'lot not proven'
+      : typing !== null
+        ? reads === undefined
+          ? 'type it'
+          : `${benchGrams(reads)} g`
+        : live
+          ? inside
+            ? ''
+            : shortG > 0
+              ? `${benchGrams(shortG)} g short`
+              : `${benchGrams(-shortG)} g over`
+          : 'not weighed',
+    filled: !stopped && (typing === null ? live && inside : reads !== undefined),
+    press: () => {
+      if (stopped) return;
+      if (typing !== null) return takeTyped();
+      if (live && inside) return void keep(pour.netG);
+      if (asked) return void keep(live ? Math.max(0, pour.netG) : wantedG);
+      setAsked(true);
+    },
+    digit: (digit) => setTyping((before) => (before ?? '') + digit),
+  });
+
+  if (lot.stop) return <LotStop {...lot.stop} />;
+  return (
+    <Box
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: 'minmax(260px, 460px) 1fr',
+        gap: 5,
+        alignItems: 'start',
+        [bench.phone]: { gridTemplateColumns: '1fr', gap: 2 },
+      }}
+    >
+      <Box sx={{ [bench.phone]: { display: 'none' } }}>
+        <Bowl pantry={run.pantry} steps={run.state.steps} nowKey={step.key} netG={progress.weighedG + (live ? pour.netG : 0)} />
+      </Box>
+      <Box sx={{ display: 'grid', gap: 3, minWidth: 0 }}>
+        <Amount
+          live={live}
+          shortG={live ? shortG : wantedG}
+          netG={progress.weighedG + (live ? pour.netG : 0)}
+          ofG={step.amountG ?? 0}
+          toleranceG={toleranceG}
+        />
+        {typing !== null && (
+          <Box sx={{ display: 'flex', gap: 3, alignItems: 'center', flexWrap: 'wrap' }}>
+            <TextField
+              autoFocus
+              label="Weight in g"
+              value={typing}
+              error={typedProblem !== null}
+              helperText={typedProblem ?? ' '}
+              onChange={({ target }) => setTyping(target.value)}
+              onKeyDown={({ key }) => {
+                if (key === 'Enter') takeTyped();
+                if (key === 'Escape') setTyping(null);
+              }}
+              slotProps={{ htmlInput: { inputMode: 'decimal', autoComplete: 'off', style: { fontSize: 30, height: 48, width: 150 } } }}
+            />
+            <Button variant="contained" sx={bench.button} disabled={reads === undefined || typedProblem !== null} onClick={takeTyped}>
+              It is in
+            </Button>
+            {lot.more && (
+              <Button
+                variant="outlined"
+                sx={bench.button}
+                disabled={reads === undefined || typedProblem !== null || reads >= wantedG}
+                onClick={() => {
+                  void fromThisBag(reads!, lot.chosen?.id);
+                  lot.more!();
+                }}
+              >
+                This bag is empty
+              </Button>
+            )}
+          </Box>
+        )}
+        {asked && typing === null && !(live && inside) && (
+          <Box role="status" sx={{ display: 'flex', gap: 3, alignItems: 'center', flexWrap: 'wrap', ...bench.text }}>
+            <Button variant="contained" sx={bench.button} onClick={() => void keep(live ? Math.max(0, pour.netG) : wantedG)}>
+              {live ? `Keep ${benchGrams(Math.max(0, pour.netG))} g` : `In as planned, ${benchGrams(wantedG)} g`}
+            </Button>
+            or press Next again
+          </Box>
+        )}
+        {far !== null && (
+          <Box role="alert" sx={{ display: 'flex', gap: 3, alignItems: 'center', flexWrap: 'wrap', ...bench.text }}>
+            <b>
+              {benchGrams(progress.weighedG + far)} of {benchGrams(step.amountG ?? 0)} g:{' '}
+              {far < wantedG ? 'was it forgotten?' : 'so much more?'}
+            </b>
+            <Button variant="contained" sx={bench.button} onClick={() => setFar(null)}>
+              Weigh it again
+            </Button>
+            <Button variant="outlined" sx={bench.button} onClick={() => void keep(far)}>
+              It is really {benchGrams(progress.weighedG + far)} g
+            </Button>
+          </Box>
+        )}
+        {over && <Over run={run} progress={progress} netG={pour.netG} onKeep={() => keep(pour.netG)} />}
+        <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap' }}>
+          <Button variant="outlined" sx={bench.button} onClick={() => setTyping((before) => (before === null ? '' : null))}>
+            Type it
+          </Button>
+          {live && <ScaleToThis run={run} progress={progress} netG={pour.netG} wantedG={wantedG} toleranceG={toleranceG} />}
+          {step.stage === 'blend' && <ReadyBlend run={run} advance={advance} />}
+          <Swap run={run} progress={progress} />
+          {lot.choice}
+        </Box>
+      </Box>
+      <Box sx={{ gridColumn: '1 / -1' }}>
+        <ScalePanel onTare={() => setPour(newPour(step.key))} canTare={Math.abs(pour.netG) <= 2} />
+      </Box>
+    </Box>
+  );
+}
+
+/** What the scale showed when the step before it ended is nothing added: a hand that pours on at once loses no gram. */
+function begun(stepKey: string): Pour {
+  const { scale, reading } = useDevices.getState();
+  return scale === 'on' && reading?.steady ? { ...newPour(stepKey), zeroG: reading.grams } : newPour(stepKey);
+}
+
+function Amount({ live, shortG, netG, ofG, toleranceG }: { live: boolean; shortG: number; netG: number; ofG: number; toleranceG: number }) {
+  const over = shortG < -toleranceG;
+  // Rounded to whole grams, what is over would not be seen: "28 of 28 g".
+  const alike = over && benchGrams(netG) === benchGrams(ofG);
+  const grams = (g: number) => (alike ? g.toFixed(1) : benchGrams(g));
+  return (
+    <Box>
+      <Box
+        sx={{ ...bench.number, color: over ? 'error.main' : 'text.primary', whiteSpace: 'nowrap' }}
+        aria-live="off"
+        data-testid="still-to-add"
+      >
+        {benchGrams(Math.abs(shortG) <= toleranceG / 2 && live ? 0 : Math.abs(shortG))}
+        <Box component="span" sx={{ fontSize: '0.36em', pl: 2 }}>
+          g {over ? 'over' : live ? 'to add' : ''}
+        </Box>
+      </Box>
+      <Box
+        sx={{
+          fontSize: 44,
+          lineHeight: '54px',
+          fontWeight: 600,
+          color: 'text.secondary',
+          [bench.phone]: { fontSize: 28, lineHeight: '36px' },
+        }}
+      >
+        {live ? `${grams(netG)} of ${grams(ofG)} g` : `${ouncesOf(ofG).toFixed(ofG < 100 ? 2 : 1)} oz`}
+        <Box component="span" sx={{ fontSize: '0.55em', pl: 2 }}>
+          ± {toleranceG.toFixed(1)} g
+        </Box>
+      </Box>
+    </Box>
+  );
+}
+
+/** Too much is in: take it out again, or make the rest fit. */
+function Over({ run, progress, netG, onKeep }: { run: RunInHand; progress: StepProgress; netG: number; onKeep: () => Promise<void> }) {
+  const planned = (progress.step.amountG ?? 0) / run.state.factor;
+  const factor = (progress.weighedG + netG) / planned;
+  return (
+    <Box role="status" sx={{ display: 'grid', gap: 2, ...bench.text }}>
+      <b>Take it out, or make the rest fit.</b>
+      <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap' }}>
+        <Button
+          variant="outlined"
+          sx={bench.button}
+          onClick={async () => {
+            await run.say({ what: { kind: 'scaled', factor } });
+            await onKeep();
+          }}
+        >
+          Scale the rest × {factor.toFixed(3)}
+        </Button>
+        <Button variant="outlined" sx={bench.button} onClick={() => void onKeep()}>
+          Leave it in
+        </Button>
+      </Box>
+    </Box>
+  );
+}
+
+/** There is no more of it: the batch gets as large as this allows. Only as long as nothing else was weighed for more. */
+function ScaleToThis({
+  run,
+  progress,
+  netG,
+  wantedG,
+  toleranceG,
+}: {
+  run: RunInHand;
+  progress: StepProgress;
+  netG: number;
+  wantedG: number;
+  toleranceG: number;
+}) {
+  const others = run.state.steps.some(({ step, weighedG }) => step.key !== progress.step.key && weighedG > 0);
+  if (others || netG <= 0 || wantedG - netG <= toleranceG) return null;
+  const factor = ((progress.weighedG + netG) / (progress.step.amountG ?? 1)) * run.state.factor;
+  return (
+    <Button variant="outlined" sx={bench.button} onClick={() => void run.say({ what: { kind: 'scaled', factor } })}>
+      Scale to what I have
+    </Button>
+  );
+}
+
+/** The bag that a hand reached for, by run and row: the step is drawn anew when one bag is empty and the next begun. */
+const lotInHand = new Map<string, string>();
+
+/** The lot that is reached for, others of the ingredient, and a stop where it is not proven. */
+function useLot(run: RunInHand, rowKey: string, ingredientId: string, onLeave: (lotId: string | undefined) => void) {
+  const { palette } = useTheme();
+  const { pantry, kitchen, formula, events } = run;
+  const lots = lotsInUse(pantry, ingredientId);
+  const named = [...formula.blend.rows, ...formula.rows].find(({ key }) => key === rowKey)?.lotId;
+  const at = `${run.run.id}/${rowKey}/${ingredientId}`;
+  const [id, choose] = useState<string | null>(() => lotInHand.get(at) ?? named ?? lots[0]?.id ?? null);
+  const setId = (lotId: string) => {
+    lotInHand.set(at, lotId);
+    choose(lotId);
+  };
+  const [open, setOpen] = useState(false);
+  const chosen = lots.find((lot) => lot.id === id) ?? null;
+  const ingredient = pantry.ingredients[ingredientId];
+  const proofOf = (lot: (typeof lots)[number] | null) =>
+    ingredient ? glutenProof(ingredient, lot ?? undefined, glutenLimitOf(kitchen), pantry.on) : 'proven';
+  const unproven = isUnproven;
+  const confirmed = events.some(
+    ({ what }) => what.kind === 'confirmed' && (what.code.startsWith('gluten.') || what.code === `lot:${id ?? ingredientId}`),
+  );
+  const proof = proofOf(chosen);
+  const stop =
+    unproven(proof) && !confirmed
+      ? {
+          name: ingredient?.name ?? ingredientId,
+          code: chosen?.code ?? null,
+          others: lots.filter((lot) => !unproven(proofOf(lot))).map((lot) => ({ code: lot.code, take: () => setId(lot.id) })),
+          onWeigh: () =>
+            void run.say({
+              what: { kind: 'confirmed', code: `lot:${id ?? ingredientId}`, reason: 'Weighed all the same: not gluten-free' },
+            }),
+        }
+      : null;
+  const lotWords = `lot ${chosen?.code ?? '–'}${proof === 'proven' ? ', proven' : ''}`;
+  const choice =
+    lots.length === 0 ? null : lots.length === 1 ? (
+      <Box sx={{ ...bench.text, alignSelf: 'center', color: palette.text.secondary, px: 2 }}>{lotWords}</Box>
+    ) : open ? (
+      <Box role="group" aria-label="Lot" sx={{ display: 'flex', gap: 2, flexWrap: 'wrap' }}>
+        {lots.map((lot) => (
+          <Button
+            key={lot.id}
+            variant={lot.id === id ? 'contained' : 'outlined'}
+            sx={bench.button}
+            onClick={() => {
+              if (lot.id !== id) onLeave(id ?? undefined);
+              setId(lot.id);
+              setOpen(false);
+            }}
+          >
+            Lot {lot.code}
+          </Button>
+        ))}
+      </Box>
+    ) : (
+      <Button variant="outlined" sx={bench.button} onClick={() => setOpen(true)}>
+        {lotWords}, another
+      </Button>
+    );
+  return { chosen, stop, choice, more: lots.length > 1 ? () => setOpen(true) : null };
+}
+
+function LotStop({
+  name,
+  code,
+  others,
+  onWeigh,
+}: {
+  name: string;
+  code: string | null;
+  others: readonly { code: string; take: () => void }[];
+  onWeigh: () => void;
+}) {
+  return (
+    <Box role="alert" sx={{ display: 'grid', gap: 4, justifyItems: 'start' }}>
+      <Box sx={{ ...bench.title, color: 'error.main' }}>
+        Not proven: {name}
+        {code ? `, lot ${code}` : ''}
+      </Box>
+      <Box sx={bench.text}>No report shows that it is under this kitchen’s gluten limit. What it goes into is not gluten-free.</Box>
+      <Box sx={{ display: 'flex', gap: 3, flexWrap: 'wrap' }}>
+        {others.map((lot) => (
+          <Button key={lot.code} variant="contained" sx={bench.button} onClick={lot.take}>
+            Use lot {lot.code}
+          </Button>
+        ))}
+        <Button variant="outlined" color="error" sx={bench.button} onClick={onWeigh}>
+          Weigh it, not gluten-free
+        </Button>
+      </Box>
+    </Box>
+  );
+}

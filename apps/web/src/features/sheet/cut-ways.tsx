@@ -1,0 +1,77 @@
+import { memo } from 'react';
+import Box from '@mui/material/Box';
+import ButtonBase from '@mui/material/ButtonBase';
+import { useTheme } from '@mui/material/styles';
+import { figureOf, type CutShape, type CutWay } from '@north-leaf/core';
+import { usePreferences } from '../../platform/preferences';
+import { showQuantity } from '../../ui/words/quantity';
+import { setValue, useDraft, newKey } from '../formulas/doors';
+import { cutWords, useCutWays, type DrawnSheet } from './sheet-plan';
+
+/** The same dough cut otherwise: what comes out, and what is left over. */
+export const Ways = memo(function Ways({ drawn }: { drawn: DrawnSheet | null }) {
+  const { palette } = useTheme();
+  const units = usePreferences((state) => state.units);
+  const ways = useCutWays(drawn);
+  if (ways.length < 2) return null;
+  const choose = ({ shape }: CutWay) => useDraft.getState().edit(`cut:${newKey()}`, setValue('/sheet/parts/0/shape', shape as never));
+  return (
+    <Box
+      role="group"
+      aria-label="Ways to cut"
+      sx={{ border: `1px solid ${palette.divider}`, borderRadius: '8px', overflow: 'hidden', mt: 1 }}
+    >
+      {ways.map((way, i) => (
+        <ButtonBase
+          key={i}
+          aria-pressed={way.own}
+          onClick={() => !way.own && choose(way)}
+          sx={{
+            width: '100%',
+            display: 'grid',
+            gridTemplateColumns: '24px 1fr auto',
+            gap: 2,
+            alignItems: 'center',
+            textAlign: 'left',
+            px: 2,
+            py: 0.75,
+            minHeight: 36,
+            bgcolor: way.own ? palette.leaf.firSoft : undefined,
+            borderTop: i > 0 ? `1px solid ${palette.divider}` : undefined,
+          }}
+        >
+          <Glyph shape={way.shape} />
+          <Box sx={{ fontSize: 13.5, lineHeight: '17px' }}>
+            <b>{cutWords(way.shape)}</b>
+            <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>
+              {showQuantity(way.scrapG, 'mass', units)} left over{way.cutter !== undefined && `, ${way.cutter}`}
+            </Box>
+          </Box>
+          <Box sx={{ fontWeight: 680, fontSize: 14.5, textAlign: 'right' }}>
+            {way.pieces - way.fromScraps}
+            {way.fromScraps > 0 && ` + ${way.fromScraps}`}
+            <Box sx={{ fontWeight: 400, fontSize: 12, color: 'text.secondary' }}>{showQuantity(way.pieceG, 'mass', units)}</Box>
+          </Box>
+        </ButtonBase>
+      ))}
+    </Box>
+  );
+});
+
+function Glyph({ shape }: { shape: CutShape }) {
+  const { palette } = useTheme();
+  const { path, widthMm, lengthMm } = figureOf(shape, 'shape');
+  const scale = 18 / Math.max(widthMm, lengthMm);
+  return (
+    <svg width="22" height="22" viewBox="0 0 22 22" aria-hidden="true">
+      <path
+        d={path}
+        transform={`translate(${11 - (widthMm * scale) / 2} ${11 - (lengthMm * scale) / 2}) scale(${scale})`}
+        fill="none"
+        stroke={palette.text.primary}
+        strokeWidth="1.5"
+        vectorEffect="non-scaling-stroke"
+      />
+    </svg>
+  );
+}

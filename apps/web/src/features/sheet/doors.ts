@@ -1,0 +1,2 @@
+/** What other rooms may have of the Sheet board. */
+export { SheetBoard } from './sheet-board';

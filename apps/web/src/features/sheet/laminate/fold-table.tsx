@@ -1,0 +1,235 @@
+import { type ReactNode } from 'react';
+import AddIcon from '@mui/icons-material/Add';
+import CloseIcon from '@mui/icons-material/Close';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import IconButton from '@mui/material/IconButton';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import Typography from '@mui/material/Typography';
+import { useTheme } from '@mui/material/styles';
+import { type Fold, type Laminate, type LaminateStep } from '@north-leaf/core';
+import { usePreferences } from '../../../platform/preferences';
+import { Choice } from '../../../ui/form/choice';
+import { FieldRow } from '../../../ui/form/field-row';
+import { showDuration, showQuantity } from '../../../ui/words/quantity';
+import { useDraft, newKey } from '../../formulas/doors';
+import { FormulaField, useFormula, useSet, useSurroundings, Waits } from '../../board/doors';
+import { foldWords, useLaminate, useShownStep } from './laminate-view';
+
+const lockInWords: Readonly<Record<Laminate['lockIn'], string>> = {
+  envelope: 'envelope',
+  halfBook: 'half book',
+  twoThirds: 'fat on two thirds',
+  inverse: 'inverse, fat outside',
+};
+/** Lock-in, folds and rests, in the order of the hands. */
+export function FoldTable({ faces }: { faces: ReactNode }) {
+  const { palette } = useTheme();
+  const formula = useFormula();
+  const set = useSet();
+  const result = useLaminate();
+  const shown = useShownStep((state) => state.at);
+  const units = usePreferences((state) => state.units);
+  const { edit } = useDraft.getState();
+  const { kitchen } = useSurroundings();
+  const plan = formula.sheet.laminate!;
+  const add = () => {
+    const last = plan.folds[plan.folds.length - 1];
+    const cold = kitchen.places.find(({ kind }) => kind === 'fridge');
+    const fold: Fold = last ?? { parts: 3, rollToMm: 6, waits: cold ? [{ placeId: cold.id, min: 30 }] : [] };
+    edit(`fold:${newKey()}`, () => [{ path: `/sheet/laminate/folds/${plan.folds.length}`, to: fold as never }]);
+  };
+  return (
+    <Box sx={{ display: 'grid', gap: 1 }}>
+      {faces}
+      <Box sx={{ display: 'flex', justifyContent: 'space-between', alignItems: 'center', height: 32 }}>
+        <Typography variant="h2">Folds</Typography>
+        <Button size="small" variant="outlined" startIcon={<AddIcon />} disabled={plan.folds.length >= 8} onClick={add}>
+          Fold
+        </Button>
+      </Box>
+      <FieldRow label="Lock in">
+        <Choice
+          label="Lock in"
+          value={plan.lockIn}
+          options={Object.entries(lockInWords).map(([value, name]) => ({ value: value as Laminate['lockIn'], name }))}
+          onChange={(lockIn) => set('/sheet/laminate/lockIn', lockIn)}
+          width={170}
+        />
+      </FieldRow>
+      <StepLine step={result?.steps[0]} title="Lock in" chosen={shown === 0} onChoose={() => useShownStep.setState({ at: 0 })}>
+        <Profile layers={result?.steps[0]?.fatLayers ?? 1} parts={1} />
+      </StepLine>
+      {plan.folds.map((fold, i) => {
+        const step = result?.steps[i + 1];
+        return (
+          <Box key={i} sx={{ borderTop: `1px solid ${palette.divider}`, pt: 1 }}>
+            <StepLine
+              step={step}
+              title={`Fold ${i + 1}`}
+              chosen={shown === i + 1}
+              onChoose={() => useShownStep.setState({ at: i + 1 })}
+              onRemove={() => edit(`unfold:${newKey()}`, () => [{ path: `/sheet/laminate/folds/${i}`, from: fold as never }])}
+            >
+              <Profile layers={step?.fatLayers ?? 1} parts={fold.parts} />
+            </StepLine>
+            <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', flexWrap: 'wrap', py: 0.5, fontSize: 13 }}>
+              <Choice
+                label={`Fold ${i + 1} parts`}
+                value={fold.parts}
+                options={([2, 3, 4] as const).map((value) => ({ value, name: foldWords[value] }))}
+                onChange={(parts) => set(`/sheet/laminate/folds/${i}/parts`, parts)}
+                width={132}
+              />
+              rolled to
+              <FormulaField
+                path={`/sheet/laminate/folds/${i}/rollToMm`}
+                label={`Fold ${i + 1} rolled to`}
+                kind="length"
+                grain={0.5}
+                width={54}
+              />
+            </Box>
+            <Waits path={`/sheet/laminate/folds/${i}/waits`} label={`Rest ${i + 1}`} />
+          </Box>
+        );
+      })}
+      <Box sx={{ borderTop: `1px solid ${palette.divider}`, pt: 1 }}>
+        <StepLine
+          step={result?.steps[result.steps.length - 1]}
+          title="Last roll"
+          chosen={shown === null}
+          onChoose={() => useShownStep.setState({ at: null })}
+        >
+          <Profile layers={result?.layers.fatLayers ?? 1} parts={1} />
+        </StepLine>
+        <FieldRow label="Rolled to">
+          <FormulaField path="/sheet/parts/0/thicknessMm" label="Last sheet" kind="length" grain={0.1} />
+        </FieldRow>
+      </Box>
+      <FieldRow label="Dough, when fat goes in">
+        <FormulaField path="/sheet/laminate/doughMm" label="Dough thickness" kind="length" width={62} />
+      </FieldRow>
+      <FieldRow label="Bare border">
+        <FormulaField path="/sheet/laminate/borderMm" label="Border" kind="length" width={62} />
+      </FieldRow>
+      <FieldRow label="Mark the far edge">
+        <ToggleButtonGroup
+          exclusive
+          size="small"
+          aria-label="Mark the far edge"
+          value={plan.mark ? 'yes' : 'no'}
+          onChange={(_, next: string | null) => next && set('/sheet/laminate/mark', next === 'yes' ? true : undefined)}
+        >
+          <ToggleButton value="yes">yes</ToggleButton>
+          <ToggleButton value="no">no</ToggleButton>
+        </ToggleButtonGroup>
+      </FieldRow>
+      <Button size="small" sx={{ justifySelf: 'start' }} onClick={() => set('/sheet/laminate', undefined)}>
+        Not laminated
+      </Button>
+      {result && (
+        <Box sx={{ bgcolor: 'leaf.well', borderRadius: '8px', p: 2, display: 'flex', gap: 3, flexWrap: 'wrap', fontSize: 13.5 }}>
+          <span>
+            <b>{showDuration(result.totalMin)}</b> in all
+          </span>
+          <span>
+            <b>{showDuration(result.handsMin)}</b> hands
+          </span>
+          <span>
+            fat <b>{showQuantity(result.fatG, 'mass', units, 0)}</b>, {Math.round(result.rollIn.ofBlend * 100)} % of the blend,{' '}
+            {Math.round(result.rollIn.ofDough * 100)} % of the dough, {Math.round(result.rollIn.ofAll * 100)} % of both
+          </span>
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+type StepLineProps = {
+  readonly step: LaminateStep | undefined;
+  readonly title: string;
+  readonly chosen: boolean;
+  readonly onChoose: () => void;
+  readonly onRemove?: () => void;
+  readonly children: ReactNode;
+};
+function StepLine({ step, title, chosen, onChoose, onRemove, children }: StepLineProps) {
+  const { palette } = useTheme();
+  const units = usePreferences((state) => state.units);
+  return (
+    <Box
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: '58px 1fr 40px auto 28px',
+        alignItems: 'center',
+        gap: 1,
+        minHeight: 38,
+        borderRadius: '6px',
+        bgcolor: chosen ? palette.leaf.firSoft : undefined,
+        fontSize: 13,
+      }}
+    >
+      {children}
+      <Button
+        size="small"
+        onClick={onChoose}
+        aria-pressed={chosen}
+        sx={{ justifyContent: 'flex-start', minHeight: 30, p: 0, fontWeight: 650, color: 'text.primary' }}
+      >
+        {title}
+      </Button>
+      <Box title="layers of fat" sx={{ fontWeight: 680, textAlign: 'right' }}>
+        {step?.fatLayers ?? '–'}
+      </Box>
+      <Box sx={{ textAlign: 'right', whiteSpace: 'nowrap', color: 'text.secondary', fontSize: 12.5 }}>
+        {step && `${showQuantity(step.fromC, 'temperature', units, 0)} → ${showQuantity(step.toC, 'temperature', units, 0)}`}
+        <br />
+        {step && `at ${showDuration(step.atMin)}`}
+      </Box>
+      {onRemove ? (
+        <IconButton size="small" aria-label={`Remove ${title}`} onClick={onRemove}>
+          <CloseIcon fontSize="inherit" />
+        </IconButton>
+      ) : (
+        <span />
+      )}
+    </Box>
+  );
+}
+
+/** How the packet is folded, seen from its end. Not to scale. */
+function Profile({ layers, parts }: { layers: number; parts: number }) {
+  const { palette } = useTheme();
+  const each = Math.max(1, Math.min(4, Math.round(layers / parts)));
+  const H = 30;
+  const ply = (H - 4) / parts;
+  return (
+    <svg width="54" height={H} viewBox={`0 0 54 ${H}`} aria-hidden="true">
+      {Array.from({ length: parts }, (_, i) => (
+        <g key={i} transform={`translate(0 ${2 + i * ply})`}>
+          <rect x="8" width="38" height={ply - 1} fill={palette.leaf.doughPale} />
+          {Array.from({ length: each }, (_, k) => (
+            <rect
+              key={k}
+              x="8"
+              y={((k + 0.6) * (ply - 1)) / each}
+              width="38"
+              height={Math.max(0.8, (ply - 1) / each / 2.6)}
+              fill={palette.make.fat}
+            />
+          ))}
+          {i < parts - 1 && (
+            <path
+              d={i % 2 === 0 ? `M46 ${ply / 2} a6 ${ply / 2} 0 0 1 0 ${ply}` : `M8 ${ply / 2} a6 ${ply / 2} 0 0 0 0 ${ply}`}
+              fill="none"
+              stroke={palette.leaf.edge}
+              strokeWidth="1.6"
+            />
+          )}
+        </g>
+      ))}
+    </svg>
+  );
+}

@@ -1,0 +1,343 @@
+import { useMemo } from 'react';
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import { useTheme } from '@mui/material/styles';
+import {
+  celsiusOf,
+  fahrenheitOf,
+  families,
+  firmnessAt,
+  frothWords,
+  mostFatLayers,
+  judged,
+  laminationLayers,
+  roundTo,
+  type LaminateResult,
+  type Slab,
+} from '@north-leaf/core';
+import { usePreferences } from '../../../platform/preferences';
+import { Grip } from '../../../ui/drawing/grip';
+import { Plot } from '../../../ui/drawing/plot';
+import { showQuantity } from '../../../ui/words/quantity';
+import { setValue, useDraft } from '../../formulas/doors';
+import { useAnswer, useFormula, useSurroundings, Waiting } from '../../board/doors';
+import { foldWords, useLaminate, useShownStep } from './laminate-view';
+
+/** The cut through the packet or the last sheet, and when fat and dough are equally firm. */
+export function LayersPicture() {
+  const { evaluation } = useAnswer();
+  const formula = useFormula();
+  const { kitchen } = useSurroundings();
+  const units = usePreferences((state) => state.units);
+  const result = useLaminate();
+  const at = useShownStep((state) => state.at);
+  if (!result) return <Waiting stage="sheet" />;
+  const step = at === null ? undefined : result.steps[at];
+  // The last roll is to the sheet that gives most pieces, the one that the other face draws.
+  const layout = evaluation.sheet.state === 'waiting' ? null : evaluation.sheet.result.layout;
+  const rolled: Slab = layout
+    ? { widthMm: layout.sheetWidthMm, lengthMm: layout.sheetLengthMm, thicknessMm: result.sheet.thicknessMm }
+    : result.sheet;
+  const lies: Slab = step?.lies ?? rolled;
+  const plan = formula.sheet.laminate;
+  const { fatLayers: fat, doughLayers } =
+    step && plan && at !== null
+      ? laminationLayers(
+          plan.lockIn,
+          plan.folds.slice(0, at).map(({ parts }) => parts),
+        )
+      : result.layers;
+  const fatUm = (1000 * lies.thicknessMm * result.fatVolumeShare) / fat;
+  const doughUm = (1000 * lies.thicknessMm * (1 - result.fatVolumeShare)) / Math.max(1, doughLayers);
+  const floor = judged(kitchen.judgements, 'doughLayerWatch');
+  const most = mostFatLayers(result.sheet.thicknessMm, result.fatVolumeShare, floor);
+  const yeast = evaluation.dough.state === 'waiting' ? 0 : evaluation.dough.result.percents.yeast;
+  return (
+    <Box sx={{ display: 'grid', gap: 2 }}>
+      <Box sx={{ fontSize: 13, color: 'text.secondary' }}>
+        {step ? (step.what === 'lockIn' ? 'Cut through the packet with its fat' : `Cut through fold ${at}`) : 'Cut through the last sheet'},
+        layers at their true share of the thickness.
+      </Box>
+      <Section
+        lies={lies}
+        fatLayers={fat}
+        doughLayers={doughLayers}
+        fatUm={fatUm}
+        doughUm={doughUm}
+        inverse={formula.sheet.laminate?.lockIn === 'inverse'}
+        floorUm={floor}
+        drawn={step === undefined}
+      />
+      <Box sx={{ fontSize: 13 }}>
+        <b>
+          {result.layers.fatLayers} layers of fat, {result.layers.doughLayers} of dough
+        </b>{' '}
+        in {showQuantity(result.sheet.thicknessMm, 'length', units)}; counted as stacked, {result.layers.stacked}. At {Math.round(floor)} µm
+        of dough this sheet takes up to {most} layers of fat: judgement, not a law.
+      </Box>
+      <Sizes result={result} rolled={rolled} step={at} />
+      <Firmness result={result} />
+      {yeast > 0 && <Proof result={result} />}
+    </Box>
+  );
+}
+
+const W = 320;
+const H = 210;
+
+type SectionProps = {
+  readonly lies: Slab;
+  readonly fatLayers: number;
+  readonly doughLayers: number;
+  readonly fatUm: number;
+  readonly doughUm: number;
+  readonly inverse: boolean;
+  readonly floorUm: number;
+  /** The last sheet: its thickness may be drawn out. */ readonly drawn: boolean;
+};
+function Section({ lies, fatLayers, doughLayers, fatUm, doughUm, inverse, floorUm, drawn }: SectionProps) {
+  const { palette } = useTheme();
+  const units = usePreferences((state) => state.units);
+  const perUm = H / (1000 * lies.thicknessMm);
+  // Finer than half a pixel no layer is seen: the magnifier says what is there.
+  const bands = useMemo(() => {
+    const outer = inverse ? fatUm : doughUm;
+    const inner = inverse ? doughUm : fatUm;
+    const count = Math.min(400, inverse ? doughLayers : fatLayers);
+    return Array.from({ length: count }, (_, i) => ({ y: (outer + i * (outer + inner)) * perUm, h: inner * perUm }));
+  }, [inverse, fatUm, doughUm, fatLayers, doughLayers, perUm]);
+  const [back, front] = inverse ? [palette.make.fat, palette.leaf.doughPale] : [palette.leaf.doughPale, palette.make.fat];
+  const lens = 54;
+  const pair = fatUm + doughUm;
+  const zoom = (2 * lens) / (1.9 * pair);
+  return (
+    <svg
+      viewBox={`0 0 ${W + 200} ${H + 20}`}
+      width="100%"
+      role={drawn ? 'group' : 'img'}
+      aria-label={`${fatLayers} ${fatLayers === 1 ? 'layer' : 'layers'} of fat of ${Math.round(fatUm)} µm and ${doughLayers} of dough of ${Math.round(doughUm)} µm in ${lies.thicknessMm.toFixed(1)} mm`}
+      style={{ maxHeight: 250 }}
+    >
+      <g fontSize="11.5" fill={palette.text.secondary} stroke={palette.leaf.edge}>
+        {Array.from({ length: Math.floor(lies.thicknessMm / stepOf(lies.thicknessMm)) + 1 }, (_, i) => i * stepOf(lies.thicknessMm)).map(
+          (mm) => (
+            <g key={mm}>
+              <line x1="30" x2="36" y1={10 + mm * 1000 * perUm} y2={10 + mm * 1000 * perUm} />
+              <text stroke="none" x="26" y={14 + mm * 1000 * perUm} textAnchor="end">
+                {mm === 0 ? 'mm' : mm}
+              </text>
+            </g>
+          ),
+        )}
+      </g>
+      <g transform="translate(40 10)">
+        <rect width={W - 40} height={H} fill={back} />
+        {bands.map(({ y, h }, i) => (
+          <rect key={i} y={y} width={W - 40} height={Math.max(0.35, h)} fill={front} />
+        ))}
+        <rect width={W - 40} height={H} fill="none" stroke={palette.leaf.crust} />
+        {drawn && <ThicknessGrip thicknessMm={lies.thicknessMm} />}
+      </g>
+      <line x1={W - 20} y1={H / 2} x2={W + 40} y2={H / 2} stroke={palette.text.primary} />
+      <circle cx={W - 24} cy={H / 2} r="6" fill="none" stroke={palette.text.primary} strokeWidth="1.6" />
+      <g transform={`translate(${W + 94} ${H / 2})`}>
+        <clipPath id="lens">
+          <circle r={lens} />
+        </clipPath>
+        <g clipPath="url(#lens)">
+          <rect x={-lens} y={-lens} width={2 * lens} height={2 * lens} fill={palette.leaf.doughPale} />
+          {[-1, 0, 1].map((i) => (
+            <rect
+              key={i}
+              x={-lens}
+              y={i * pair * zoom - (fatUm * zoom) / 2 - 14}
+              width={2 * lens}
+              height={fatUm * zoom}
+              fill={palette.make.fat}
+            />
+          ))}
+        </g>
+        <circle r={lens} fill="none" stroke={palette.text.primary} strokeWidth="1.8" />
+        <g fontSize="12.5" fontWeight="650" fill="#14211E" textAnchor="middle">
+          <text y={-10}>fat {thin(fatUm)}</text>
+          <text y={(pair * zoom) / 2 - 10}>dough {thin(doughUm)}</text>
+        </g>
+      </g>
+      <text x={W + 94} y={H / 2 + lens + 18} fontSize="12" textAnchor="middle" fill={palette.text.secondary}>
+        dough: watch under {Math.round(floorUm)} µm
+      </text>
+      <text x={W + 94} y={H / 2 - lens - 10} fontSize="12" textAnchor="middle" fill={palette.text.secondary}>
+        {showQuantity(lies.widthMm, 'length', units, units === 'metric' ? 0 : 1)} ×{' '}
+        {showQuantity(lies.lengthMm, 'length', units, units === 'metric' ? 0 : 1)}
+      </text>
+    </svg>
+  );
+}
+
+/** At the foot of the section: drawn down the sheet is thicker, and so is each of its layers. */
+function ThicknessGrip({ thicknessMm }: { thicknessMm: number }) {
+  const pxPerMm = H / thicknessMm;
+  return (
+    <Grip
+      xMm={(W - 40) / 2 / pxPerMm}
+      yMm={thicknessMm}
+      pxPerMm={pxPerMm}
+      label="Thickness of the last sheet"
+      valueMm={thicknessMm}
+      valueText={`${thicknessMm.toFixed(1)} mm`}
+      cursor="ns-resize"
+      stepMm={0.1}
+      grasp={() => (_right, down, stepKey) =>
+        useDraft
+          .getState()
+          .edit(stepKey, setValue('/sheet/parts/0/thicknessMm', Math.min(20, Math.max(1, roundTo(thicknessMm + down, 0.1)))))
+      }
+    />
+  );
+}
+
+const stepOf = (mm: number): number => (mm <= 6 ? 1 : mm <= 14 ? 2 : mm <= 30 ? 5 : 10);
+const thin = (um: number): string => (um >= 1000 ? `${(um / 1000).toFixed(1)} mm` : `${Math.round(um)} µm`);
+
+/** Dough, fat and each roll: how large, which way. */
+function Sizes({ result, rolled, step }: { result: LaminateResult; rolled: Slab; step: number | null }) {
+  const units = usePreferences((state) => state.units);
+  const formula = useFormula();
+  const size = ({ widthMm, lengthMm, thicknessMm }: Slab) =>
+    `${showQuantity(widthMm, 'length', units, units === 'metric' ? 0 : 1)} × ${showQuantity(lengthMm, 'length', units, units === 'metric' ? 0 : 1)}, ${showQuantity(thicknessMm, 'length', units, units === 'metric' ? 1 : 2)} thick`;
+  const turn = step === null ? undefined : result.steps[step]?.turn;
+  return (
+    <Box component="ul" sx={{ m: 0, pl: 4, fontSize: 13.5 }}>
+      <li>
+        Dough {size(result.dough)}; fat slab {size(result.fat)}
+      </li>
+      <li>With the fat in it: {size(result.locked)}</li>
+      {turn && (
+        <li>
+          Roll away from you only, to {size(turn.rolled)}; fold {foldWords[turn.parts as 2 | 3 | 4]}: {size(turn.folded)}
+        </li>
+      )}
+      {step === null && (
+        <li>
+          Last roll: {size(rolled)}
+          {formula.sheet.lots > 1 && `, each of ${formula.sheet.lots}`}, folded edges at the sides
+        </li>
+      )}
+      <li>
+        Then a quarter turn{formula.sheet.laminate?.mark ? ': the mark that was on the far edge now lies at the side' : ''}. Fat showing:
+        dust it, brush it, go on
+      </li>
+    </Box>
+  );
+}
+
+/** Both curves over temperature: where they meet, neither breaks through the other. */
+function Firmness({ result }: { result: LaminateResult }) {
+  const { palette } = useTheme();
+  const units = usePreferences((state) => state.units);
+  const family = families[useFormula().family];
+  const { fatName, steps, windowC } = result;
+  const made = useMemo(() => {
+    if (!fatName || !family) return null;
+    const shown = (c: number) => (units === 'metric' ? c : fahrenheitOf(c));
+    const at = Array.from({ length: 53 }, (_, i) => 2 + i * 0.5);
+    const both = at.map((c) => firmnessAt(fatName, family, c));
+    const x = at.map(shown);
+    const fat = both.map((one) => Math.min(4, one.fat));
+    const dough = both.map((one) => one.dough);
+    const works = steps.slice(1);
+    const curveC = (atX: number) => firmnessAt(fatName, family, units === 'metric' ? atX : celsiusOf(atX)).fat;
+    return {
+      data: [
+        { x, y: fat, mode: 'lines' as const, name: 'fat', line: { width: 3, color: palette.leaf.fatLine } },
+        { x, y: dough, mode: 'lines' as const, name: 'dough', line: { width: 2.4, color: palette.leaf.crust, dash: 'dash' as const } },
+        {
+          x: works.flatMap(({ fromC, toC }) => [shown(fromC), shown(toC), NaN]),
+          y: works.flatMap(({ fromC, toC }) => [Math.min(4, curveC(shown(fromC))), Math.min(4, curveC(shown(toC))), NaN]),
+          mode: 'lines+markers' as const,
+          name: 'while you work',
+          line: { color: palette.text.primary, width: 1.5 },
+          marker: { size: 7, color: palette.text.primary },
+          text: works.flatMap(({ what }, i) => {
+            const name = what === 'fold' ? `fold ${i + 1}` : 'last roll';
+            return [`${name} begins`, `${name} ends`, ''];
+          }),
+        },
+      ],
+      layout: {
+        xaxis: { ticksuffix: units === 'metric' ? ' °C' : ' °F', range: [x[0]!, x[x.length - 1]!] },
+        yaxis: { title: { text: 'softer · firmer' }, range: [0, 4], tickvals: [1], ticktext: ['as dough'] },
+        shapes: [
+          {
+            type: 'rect' as const,
+            yref: 'paper' as const,
+            x0: shown(windowC[0]),
+            x1: shown(windowC[1]),
+            y0: 0,
+            y1: 1,
+            fillcolor: palette.leaf.firSoft,
+            line: { width: 0 },
+            layer: 'below' as const,
+          },
+        ],
+        annotations: [
+          {
+            x: shown((windowC[0] + windowC[1]) / 2),
+            y: 1.02,
+            yref: 'paper' as const,
+            text: 'roll',
+            showarrow: false,
+            yanchor: 'bottom' as const,
+            font: { color: palette.primary.main },
+          },
+          { x: shown(5), y: 2.4, text: 'fat breaks', showarrow: false },
+          { x: shown(25), y: 1.3, text: 'fat smears', showarrow: false },
+        ],
+      },
+      columns: [
+        { name: units === 'metric' ? '°C' : '°F', values: x },
+        { name: 'fat', values: fat, digits: 2 },
+        { name: 'dough', values: dough, digits: 2 },
+      ],
+    };
+  }, [fatName, family, steps, windowC, units, palette]);
+  if (!made)
+    return <Box sx={{ fontSize: 13, color: 'text.secondary' }}>No curve of this fat is known: read its temperatures off its packet.</Box>;
+  return (
+    <Box>
+      <Typography variant="h3">Fat and dough should be equally firm</Typography>
+      <Plot
+        summary={`Fat and dough can both be rolled between ${windowC[0]} and ${windowC[1]} °C.`}
+        data={made.data}
+        layout={made.layout}
+        height={190}
+        columns={made.columns}
+      />
+      <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>
+        Solid fat from memory within 5 points; firmness beside it, minutes at the table and layer limits are judgement.
+      </Box>
+    </Box>
+  );
+}
+
+/** Yeast: froth or stop, proof by volume, firm before the oven. */
+function Proof({ result }: { result: LaminateResult }) {
+  const units = usePreferences((state) => state.units);
+  const { liquidC, mostC, min } = frothWords.values;
+  return (
+    <Box>
+      <Typography variant="h3">Yeast</Typography>
+      <Box component="ol" sx={{ m: 0, pl: 5, fontSize: 13.5 }}>
+        <li>
+          Yeast and a pinch of sugar in liquid at {showQuantity(liquidC, 'temperature', units, 0)}, never over{' '}
+          {showQuantity(mostC, 'temperature', units, 0)}: it froths within {min} min. No froth: stop, take new yeast
+        </li>
+        <li>
+          Cut and shaped, prove under oiled film until half as large again, a bit puffed, not double: judge by volume, not by the clock
+          {result.proofMostC !== null && `, at most at ${showQuantity(result.proofMostC, 'temperature', units, 0)} for this fat`}
+        </li>
+        <li>Fridge until the fat is firm, then the wash, cut sides left bare, and a hot oven</li>
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,239 @@
+import Box from '@mui/material/Box';
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import { useTheme } from '@mui/material/styles';
+import { docksOfPart, latticeOf, panInside, twoThirdsSplit, type Pan, type PartPlan, type ShapeKind } from '@north-leaf/core';
+import { usePreferences } from '../../platform/preferences';
+import { showQuantity } from '../../ui/words/quantity';
+import { Ruled } from '../../ui/drawing/ruled';
+import { PanGrips } from './pan-grips';
+import type { DrawnSheet } from './sheet-plan';
+
+/** What one piece is made of, each part to one scale, and how the dough is shared between them. */
+export function PanPicture({ drawn, pan }: { drawn: DrawnSheet; pan: Pan | null }) {
+  const { palette } = useTheme();
+  const { formula, plan } = drawn;
+  const blanks = plan.parts.flatMap((part) => placedPart(part, pan));
+  const laid = sideBySide(blanks);
+  const end = laid[laid.length - 1];
+  const widthMm = Math.max(40, end ? end.x + end.widthMm : 0);
+  const lengthMm = Math.max(20, ...laid.map((one) => one.lengthMm));
+  const words = plan.parts.map((part) => `${partWords[part.kind]} ${Math.round(part.widthMm)} mm`).join(', ');
+  const middleOf = ({ x, widthMm: wide }: (typeof laid)[number]) => ({ xMm: x + wide / 2, yMm: lengthMm / 2, widthMm: wide });
+  const grips = (pxPerMm: number) =>
+    formula.sheet.parts.map((part, index) => {
+      // A lattice lies over its lining.
+      const own = laid.find(({ key }) => key === part.key) ?? laid[0];
+      return own && <PanGrips key={part.key} part={part} index={index} at={middleOf(own)} pan={pan} pxPerMm={pxPerMm} />;
+    });
+  return (
+    <Box sx={{ display: 'grid', gap: 2 }}>
+      <Ruled widthMm={widthMm} lengthMm={lengthMm} summary={`To scale: ${words}`} handles={grips}>
+        {laid.map((one) => (
+          <g key={`${one.key} ${one.x}`} transform={`translate(${one.x} ${(lengthMm - one.lengthMm) / 2})`}>
+            {one.round ? (
+              <ellipse
+                cx={one.widthMm / 2}
+                cy={one.lengthMm / 2}
+                rx={one.widthMm / 2}
+                ry={one.lengthMm / 2}
+                fill={palette.leaf.doughPale}
+                stroke={palette.leaf.crust}
+                strokeWidth="1.3"
+                vectorEffect="non-scaling-stroke"
+              />
+            ) : (
+              <rect
+                width={one.widthMm}
+                height={one.lengthMm}
+                fill={palette.leaf.doughPale}
+                stroke={palette.leaf.crust}
+                vectorEffect="non-scaling-stroke"
+              />
+            )}
+            {insideOf(one, formula.sheet.parts.find(({ key }) => key === one.key)?.shape, pan).map((mm) => (
+              <circle
+                key={mm}
+                cx={one.widthMm / 2}
+                cy={one.lengthMm / 2}
+                r={mm / 2}
+                fill="none"
+                stroke={palette.leaf.edge}
+                strokeDasharray="4 3"
+                vectorEffect="non-scaling-stroke"
+              />
+            ))}
+            <Pricks one={one} drawn={drawn} pan={pan} />
+          </g>
+        ))}
+        <Lattice drawn={drawn} pan={pan} at={laid[0] ? [laid[0].x + laid[0].widthMm / 2, lengthMm / 2] : [0, 0]} />
+      </Ruled>
+      <PartsTable parts={plan.parts} />
+      {pan && <PanWords pan={pan} parts={plan.parts} />}
+      {plan.parts.some(({ kind, surplusShare }) => kind === 'freeForm' && surplusShare) && (
+        <Box sx={{ fontSize: 13, color: 'text.secondary' }}>
+          The folded edge has {Math.round(plan.parts[0]!.surplusShare! * 100)} % more round than it needs: lay it in pleats.
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+/** Where a lining or a disc is pricked, as one line. */
+function Pricks({ one, drawn: { formula }, pan }: { one: Blank; drawn: DrawnSheet; pan: Pan | null }) {
+  const { palette } = useTheme();
+  const part = formula.sheet.parts.find(({ key }) => key === one.key);
+  const docks = part ? docksOfPart(part, one, pan, formula.sheet) : [];
+  if (docks.length === 0) return null;
+  const d = docks.map(([x, y]) => `M${x.toFixed(1)} ${y.toFixed(1)}h0`).join('');
+  return <path d={d} stroke={palette.leaf.crust} strokeWidth="2.6" strokeLinecap="round" />;
+}
+
+/** Between parts that lie beside each other, mm. */
+const GAP = 14;
+const sideBySide = (blanks: readonly Blank[]) =>
+  blanks.map((blank, i) => ({ ...blank, x: blanks.slice(0, i).reduce((sum, { widthMm }) => sum + widthMm + GAP, 0) }));
+
+export const partWords: Readonly<Record<ShapeKind, string>> = {
+  rectangle: 'Piece',
+  diamond: 'Piece',
+  round: 'Piece',
+  hexagon: 'Piece',
+  heart: 'Piece',
+  triangle: 'Piece',
+  outline: 'Piece',
+  portion: 'Portion',
+  slice: 'Slice',
+  lining: 'Lining',
+  lid: 'Lid',
+  base: 'Base',
+  side: 'Side strip',
+  lattice: 'Lattice strips',
+  freeForm: 'Disc',
+};
+
+const flatRound: ReadonlySet<ShapeKind> = new Set(['lining', 'lid', 'base', 'freeForm', 'portion', 'slice']);
+const forPan: ReadonlySet<ShapeKind> = new Set(['lining', 'lid', 'base']);
+type Blank = {
+  readonly key: string;
+  readonly kind: ShapeKind;
+  readonly round: boolean;
+  readonly widthMm: number;
+  readonly lengthMm: number;
+};
+
+/** Strips lie beside each other, the rest as it is; a lattice is drawn over its lining. */
+function placedPart({ key, kind, widthMm, lengthMm, strips = 1 }: PartPlan, pan: Pan | null): Blank[] {
+  if (kind === 'lattice') return [];
+  return Array.from({ length: kind === 'side' ? strips : 1 }, () => ({
+    key,
+    kind,
+    round: flatRound.has(kind) && !(pan?.kind === 'rectangle' && forPan.has(kind)),
+    widthMm,
+    lengthMm,
+  }));
+}
+
+/** Rings to see on a disc: the pan's base and its edge, or the filled middle. */
+function insideOf(blank: Blank, shape: DrawnSheet['formula']['sheet']['parts'][number]['shape'] | undefined, pan: Pan | null): number[] {
+  if (shape?.kind === 'freeForm') return [shape.filledMm];
+  if (!pan || pan.lengthMm !== undefined) return [];
+  return blank.kind === 'lining' ? [pan.bottomMm] : blank.kind === 'lid' ? [pan.topMm] : [];
+}
+
+/** The lattice over the middle of its lining. */
+function Lattice({ drawn: { formula }, pan, at }: { drawn: DrawnSheet; pan: Pan | null; at: readonly [number, number] }) {
+  const { palette } = useTheme();
+  const shape = formula.sheet.parts.find((part) => part.shape.kind === 'lattice')?.shape;
+  if (!pan || shape?.kind !== 'lattice') return null;
+  const { along, across } = latticeOf(pan, { stripMm: shape.stripMm, gapMm: shape.gapMm, overhangMm: shape.overhangMm }, 'lattice');
+  const { stripMm } = shape;
+  return (
+    <g transform={`translate(${at[0]} ${at[1]})`} fill={palette.make.grain} fillOpacity="0.75" stroke={palette.leaf.crust}>
+      {along.map(({ atMm, lengthMm }) => (
+        <rect
+          key={`l ${atMm}`}
+          x={atMm - stripMm / 2}
+          y={-lengthMm / 2}
+          width={stripMm}
+          height={lengthMm}
+          vectorEffect="non-scaling-stroke"
+        />
+      ))}
+      {across.map(({ atMm, lengthMm }) => (
+        <rect
+          key={`w ${atMm}`}
+          x={-lengthMm / 2}
+          y={atMm - stripMm / 2}
+          width={lengthMm}
+          height={stripMm}
+          vectorEffect="non-scaling-stroke"
+        />
+      ))}
+    </g>
+  );
+}
+
+function PartsTable({ parts }: { parts: readonly PartPlan[] }) {
+  const units = usePreferences((state) => state.units);
+  const length = (mm: number, digits = units === 'metric' ? 0 : 2) => showQuantity(mm, 'length', units, digits);
+  const sumG = parts.reduce((sum, { massG, perPiece }) => sum + massG * perPiece, 0);
+  return (
+    <Table size="small" aria-label="Parts of a piece" sx={{ '& td, & th': { px: 1 }, '& td[class*=alignRight]': { whiteSpace: 'nowrap' } }}>
+      <TableHead>
+        <TableRow>
+          <TableCell>Part</TableCell>
+          <TableCell>Cut</TableCell>
+          <TableCell align="right">Thick</TableCell>
+          <TableCell align="right">Dough</TableCell>
+          <TableCell align="right">Share</TableCell>
+        </TableRow>
+      </TableHead>
+      <TableBody>
+        {parts.map((part) => (
+          <TableRow key={part.key}>
+            <TableCell component="th" scope="row" sx={{ fontWeight: 650 }}>
+              {partWords[part.kind]}
+              {part.perPiece > 1 && ` × ${part.perPiece}`}
+            </TableCell>
+            <TableCell>
+              {part.strips
+                ? `${part.strips} strips of ${length(part.widthMm)} × ${part.kind === 'lattice' ? 'up to ' : ''}${length(part.lengthMm)}`
+                : Math.abs(part.widthMm - part.lengthMm) < 0.5
+                  ? `Ø ${length(part.widthMm)}`
+                  : `${length(part.widthMm)} × ${length(part.lengthMm)}`}
+            </TableCell>
+            <TableCell align="right">{length(part.thicknessMm, units === 'metric' ? 1 : 3)}</TableCell>
+            <TableCell align="right">{showQuantity(part.massG * part.perPiece, 'mass', units, units === 'metric' ? 0 : 1)}</TableCell>
+            <TableCell align="right">{Math.round((part.massG * part.perPiece * 100) / sumG)} %</TableCell>
+          </TableRow>
+        ))}
+      </TableBody>
+    </Table>
+  );
+}
+
+/** What the pan holds, what a flat lining has too much of, and the common split beside the computed one. */
+function PanWords({ pan, parts }: { pan: Pan; parts: readonly PartPlan[] }) {
+  const units = usePreferences((state) => state.units);
+  const { volumeMl } = panInside(pan);
+  const lining = parts.find(({ kind }) => kind === 'lining');
+  const lid = parts.find(({ kind }) => kind === 'lid');
+  const lattice = parts.find(({ kind }) => kind === 'lattice');
+  const shared = lining && lid ? lining.massG + lid.massG : 0;
+  // At two thirds to one third, how thick each would be rolled to the same size.
+  const thick = lining && lid ? [(lining.thicknessMm * twoThirdsSplit.value * shared) / lining.massG, (lid.thicknessMm * (1 - twoThirdsSplit.value) * shared) / lid.massG] : null; // prettier-ignore
+  return (
+    <Box sx={{ fontSize: 13, color: 'text.secondary' }}>
+      {pan.name} holds {Math.round(volumeMl)} ml to its rim.{' '}
+      {lining?.surplusShare !== undefined &&
+        `A flat lining has ${Math.round(lining.surplusShare * 100)} % more dough than it covers: it thickens the wall or lies in small pleats. `}
+      {lattice?.openShare !== undefined && `${Math.round(lattice.openShare * 100)} % of the filling shows through the lattice. `}
+      {thick &&
+        `The common two thirds for the base and one for the lid (no source) would roll the base ${showQuantity(thick[0]!, 'length', units)} and the lid ${showQuantity(thick[1]!, 'length', units)} thick.`}
+    </Box>
+  );
+}

@@ -1,0 +1,199 @@
+import { useRef } from 'react';
+import Button from '@mui/material/Button';
+import type { acrossShapes } from '@north-leaf/core';
+import { figureOf, type CutShape, type Part, type Shape } from '@north-leaf/core';
+import { notify } from '../../platform/notices';
+import { usePreferences } from '../../platform/preferences';
+import { Choice } from '../../ui/form/choice';
+import { FieldRow } from '../../ui/form/field-row';
+import { QuantityField } from '../../ui/form/quantity-field';
+import { showQuantity } from '../../ui/words/quantity';
+import { setValue, useDraft, newKey } from '../formulas/doors';
+import { FormulaField, useFormula } from '../board/doors';
+import { partWords } from './pan-picture';
+import { type DrawnSheet } from './sheet-plan';
+import { outlineFromSvg } from './templates/svg-outline';
+
+const shapeFields: Readonly<Record<Shape['kind'], readonly (readonly [member: string, label: string])[]>> = {
+  rectangle: [
+    ['widthMm', 'Piece width'],
+    ['lengthMm', 'Piece length'],
+  ],
+  diamond: [['widthMm', 'Strip width']],
+  round: [['acrossMm', 'Across']],
+  hexagon: [['acrossMm', 'Across the flats']],
+  heart: [['acrossMm', 'Across']],
+  triangle: [
+    ['baseMm', 'Base'],
+    ['heightMm', 'Height'],
+  ],
+  outline: [],
+  portion: [],
+  slice: [['acrossMm', 'Log across']],
+  lining: [['overhangMm', 'Hangs over']],
+  lid: [
+    ['overhangMm', 'Lid hangs over'],
+    ['domeMm', 'Room for the filling'],
+  ],
+  base: [],
+  side: [['overlapMm', 'Lap of the strip']],
+  lattice: [
+    ['stripMm', 'Strip width'],
+    ['gapMm', 'Between strips'],
+    ['overhangMm', 'Strips hang over'],
+  ],
+  freeForm: [
+    ['filledMm', 'Filled across'],
+    ['foldMm', 'Folded in'],
+  ],
+};
+
+/** What sets the size of one part. */
+export function PartFields({ part, index, what, drawn }: { part: Part; index: number; what: string; drawn: DrawnSheet | null }) {
+  const { shape } = part;
+  const path = `/sheet/parts/${index}`;
+  const second = index > 0;
+  // The tops of a pair are cut as its bottoms are.
+  const paired = what === 'windowed';
+  return (
+    <>
+      {second && !paired && (
+        <FieldRow label={`${partWords[shape.kind]}, thick`}>
+          <FormulaField path={`${path}/thicknessMm`} label={`${partWords[shape.kind]} thickness`} kind="length" grain={0.1} />
+        </FieldRow>
+      )}
+      {paired && index === 0 && <PairedSize />}
+      {!paired &&
+        shapeFields[shape.kind].map(([member, label]) => (
+          <FieldRow key={member} label={label}>
+            <FormulaField path={`${path}/shape/${member}`} label={label} kind="length" />
+          </FieldRow>
+        ))}
+      {shape.kind === 'diamond' && (
+        <FieldRow label="Angle">
+          <FormulaField path={`${path}/shape/angleDeg`} label="Angle" kind="percent" hideUnit digits={0} />°
+        </FieldRow>
+      )}
+      {shape.kind === 'portion' && (
+        <FieldRow label="Each weighs">
+          <FormulaField path={`${path}/shape/pieceG`} label="Portion" kind="mass" />
+        </FieldRow>
+      )}
+      {shape.kind === 'portion' && drawn && <ShareAll path={`${path}/shape/pieceG`} pieceG={shape.pieceG} drawn={drawn} />}
+      {shape.kind === 'outline' && <OutlineFile path={`${path}/shape/pointsMm`} shape={shape} />}
+      {part.window && 'acrossMm' in part.window && (
+        <FieldRow label="Window">
+          <Choice
+            label="Form of the window"
+            value={part.window.kind}
+            options={windowKinds}
+            onChange={(kind) => useDraft.getState().edit(`window:${newKey()}`, setValue(`${path}/window/kind`, kind))}
+            width={112}
+          />
+          <FormulaField path={`${path}/window/acrossMm`} label="Window" kind="length" />
+        </FieldRow>
+      )}
+      {shape.kind === 'lid' && (
+        <FieldRow label="Slits for steam">
+          <FormulaField path={`${path}/vents`} label="Slits" kind="percent" hideUnit digits={0} />
+        </FieldRow>
+      )}
+    </>
+  );
+}
+
+/** What is left over shared among the pieces, to a tenth of a gram: dough on the bowl and the spoon is one piece more. */
+function ShareAll({ path, pieceG, drawn: { plan, massG } }: { path: string; pieceG: number; drawn: DrawnSheet }) {
+  const units = usePreferences((state) => state.units);
+  const eachG = plan.pieces > 0 ? Math.floor((massG / plan.pieces) * 10) / 10 : pieceG;
+  if (eachG - pieceG < 0.1) return null;
+  return (
+    <Button
+      size="small"
+      variant="outlined"
+      sx={{ justifySelf: 'start' }}
+      onClick={() => useDraft.getState().edit(`share:${newKey()}`, setValue(path, eachG))}
+    >
+      Each {showQuantity(pieceG, 'mass', units)} → {showQuantity(eachG, 'mass', units)}, none left over
+    </Button>
+  );
+}
+
+const windowKinds = [
+  { value: 'round' as const, name: 'round' },
+  { value: 'heart' as const, name: 'heart' },
+  { value: 'hexagon' as const, name: 'hexagon' },
+];
+
+/** Bottoms and tops have one outline and one size. */
+function PairedSize() {
+  const parts = useFormula().sheet.parts;
+  const first = parts[0]!.shape;
+  if (!('acrossMm' in first)) return null;
+  const cutAs = (kind: (typeof acrossShapes)[number]) =>
+    useDraft.getState().edit(`pair:${newKey()}`, (now) => parts.flatMap((_, i) => setValue(`/sheet/parts/${i}/shape/kind`, kind)(now)));
+  return (
+    <FieldRow label="Across">
+      <Choice
+        label="Form of the pair"
+        value={first.kind === 'slice' ? 'round' : first.kind}
+        options={windowKinds}
+        onChange={cutAs}
+        width={112}
+      />
+      <QuantityField
+        label="Across"
+        kind="length"
+        value={first.acrossMm}
+        onChange={(mm, visit) =>
+          useDraft
+            .getState()
+            .edit(`across:${visit}`, (now) => parts.flatMap((_, i) => setValue(`/sheet/parts/${i}/shape/acrossMm`, mm)(now)))
+        }
+      />
+    </FieldRow>
+  );
+}
+
+/** An outline read from a drawing, in its own millimetres. */
+function OutlineFile({ path, shape }: { path: string; shape: Extract<CutShape, { kind: 'outline' }> }) {
+  const file = useRef<HTMLInputElement>(null);
+  const units = usePreferences((state) => state.units);
+  const read = async (chosen: File | undefined) => {
+    if (!chosen) return;
+    try {
+      if (chosen.size > 2_000_000) throw new Error('The file is over 2 MB.');
+      const points = outlineFromSvg(await chosen.text());
+      useDraft.getState().edit(`outline:${newKey()}`, setValue(path, points as never));
+    } catch (error) {
+      notify(`Not read: ${(error as Error).message}`, 'error');
+    }
+  };
+  const { widthMm, lengthMm } = safely(shape);
+  return (
+    <FieldRow
+      label={`${showQuantity(widthMm, 'length', units)} × ${showQuantity(lengthMm, 'length', units)}, ${shape.pointsMm.length} points`}
+    >
+      <input
+        ref={file}
+        type="file"
+        accept=".svg,image/svg+xml"
+        hidden
+        aria-label="SVG of the outline"
+        onChange={(event) => void read(event.target.files?.[0])}
+      />
+      <Button size="small" variant="outlined" onClick={() => file.current?.click()}>
+        Read an SVG
+      </Button>
+    </FieldRow>
+  );
+}
+
+/** A wrong outline is the stage's to report. */
+function safely(shape: CutShape): { widthMm: number; lengthMm: number } {
+  try {
+    return figureOf(shape, 'shape');
+  } catch {
+    return { widthMm: 0, lengthMm: 0 };
+  }
+}

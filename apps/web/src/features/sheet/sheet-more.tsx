@@ -1,0 +1,168 @@
+import { useState } from 'react';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Collapse from '@mui/material/Collapse';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import { editsBetween, isCutShape, roundTo, scaled, type Sheet } from '@north-leaf/core';
+import { usePreferences } from '../../platform/preferences';
+import { FieldRow } from '../../ui/form/field-row';
+import { QuantityField } from '../../ui/form/quantity-field';
+import { showQuantity } from '../../ui/words/quantity';
+import { setValue, useDraft, newKey } from '../formulas/doors';
+import { FormulaField, useFormula, useSet } from '../board/doors';
+import { type DrawnSheet } from './sheet-plan';
+
+/** A sheet of a wanted size: as thick as this dough makes it, or with as much dough as it takes. */
+function RollToSize({ drawn }: { drawn: DrawnSheet }) {
+  const units = usePreferences((state) => state.units);
+  const [size, setSize] = useState({ widthMm: 400, lengthMm: 300 });
+  const { edit } = useDraft.getState();
+  const { formula, plan, massG } = drawn;
+  const mm = formula.sheet.parts[0]!.thicknessMm;
+  const lots = formula.sheet.lots;
+  const areaMm2 = size.widthMm * size.lengthMm * lots;
+  const thick = roundTo((massG * 1000) / (plan.densityGPerMl * areaMm2), 0.1);
+  const needG = (plan.densityGPerMl * areaMm2 * mm) / 1000;
+  const fits = areaMm2 > 0 && thick >= 0.3 && thick <= 40 && needG / massG < 1000 && needG / massG > 0.001;
+  return (
+    <>
+      <FieldRow label="To a sheet of">
+        {(['widthMm', 'lengthMm'] as const).map((name) => (
+          <QuantityField
+            key={name}
+            label={name === 'widthMm' ? 'Wanted width' : 'Wanted length'}
+            kind="length"
+            grain={10}
+            width={62}
+            hideUnit={name === 'widthMm'}
+            value={size[name]}
+            onChange={(value) => setSize({ ...size, [name]: value })}
+          />
+        ))}
+      </FieldRow>
+      {fits && (
+        <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
+          <Button size="small" variant="outlined" onClick={() => edit(`thick:${newKey()}`, setValue('/sheet/parts/0/thicknessMm', thick))}>
+            Thickness {showQuantity(mm, 'length', units)} → {showQuantity(thick, 'length', units)}
+          </Button>
+          <Button
+            size="small"
+            variant="outlined"
+            onClick={() => edit(`scale:${newKey()}`, (from) => editsBetween(from, scaled(from, needG / massG)))}
+          >
+            Dough {showQuantity(massG, 'mass', units, 0)} → {showQuantity(needG, 'mass', units, 0)}
+          </Button>
+        </Box>
+      )}
+    </>
+  );
+}
+
+/** What most leave as it is: when it is cut, how much it shortens, what this dough weighs. */
+export function More({ drawn }: { drawn: DrawnSheet | null }) {
+  const formula = useFormula();
+  const set = useSet();
+  const { sheet } = formula;
+  const [open, setOpen] = useState(sheet.cut !== undefined || sheet.shrink !== undefined || sheet.densityGPerMl !== undefined);
+  const { edit } = useDraft.getState();
+  const cuts = drawn?.plan.layout !== null;
+  const [part] = drawn?.plan.parts ?? [];
+  return (
+    <Box sx={{ pt: 1 }}>
+      <Button size="small" aria-expanded={open} onClick={() => setOpen(!open)} sx={{ minHeight: 26 }}>
+        {open ? 'Less' : 'More: a wanted sheet, when cut, shrink, density'}
+      </Button>
+      <Collapse in={open} unmountOnExit>
+        <Box sx={{ display: 'grid', gap: 1 }}>
+          {cuts && (
+            <FieldRow label="Cut">
+              <ToggleButtonGroup
+                exclusive
+                size="small"
+                aria-label="When it is cut"
+                value={sheet.cut ?? 'raw'}
+                onChange={(_, next: NonNullable<Sheet['cut']> | null) => next && set('/sheet/cut', next === 'raw' ? undefined : next)}
+              >
+                <ToggleButton value="raw">raw</ToggleButton>
+                <ToggleButton value="hot">hot</ToggleButton>
+                <ToggleButton value="cold">cold</ToggleButton>
+              </ToggleButtonGroup>
+            </FieldRow>
+          )}
+          {drawn && cuts && <RollToSize drawn={drawn} />}
+          {sheet.shrink ? (
+            <>
+              <FieldRow label="Shortens along">
+                <FormulaField path="/sheet/shrink/alongShare" label="Shortens along" kind="percent" times={100} width={62} />
+              </FieldRow>
+              <FieldRow label="and across">
+                <FormulaField path="/sheet/shrink/acrossShare" label="Shortens across" kind="percent" times={100} width={62} />
+              </FieldRow>
+              {part && isCutShape(sheet.parts[0]!.shape) && <WantedBaked />}
+            </>
+          ) : (
+            <Button
+              size="small"
+              sx={{ justifySelf: 'start' }}
+              onClick={() => set('/sheet/shrink', { alongShare: 0.03, acrossShare: 0.02 })}
+            >
+              It shortens in the oven
+            </Button>
+          )}
+          {part && (
+            <FieldRow label={sheet.densityGPerMl === undefined ? 'A raw piece weighs' : `Weighed: ${sheet.densityGPerMl.toFixed(2)} g/ml`}>
+              <QuantityField
+                label="Weight of a raw piece"
+                kind="mass"
+                value={part.massG}
+                onChange={(g, visit) =>
+                  edit(
+                    `density:${visit}`,
+                    setValue('/sheet/densityGPerMl', Number(((g * 1000) / (part.areaMm2 * part.thicknessMm)).toFixed(3))),
+                  )
+                }
+              />
+              {sheet.densityGPerMl !== undefined && (
+                <Button size="small" onClick={() => set('/sheet/densityGPerMl', undefined)}>
+                  Usual
+                </Button>
+              )}
+            </FieldRow>
+          )}
+        </Box>
+      </Collapse>
+    </Box>
+  );
+}
+
+/** Cuts the piece so much larger that it comes out of the oven as it is now cut. */
+function WantedBaked() {
+  const formula = useFormula();
+  const { shape } = formula.sheet.parts[0]!;
+  const { shrink } = formula.sheet;
+  if (!shrink || shape.kind !== 'rectangle') return null;
+  const { acrossShare, alongShare } = shrink;
+  if (acrossShare >= 0.5 || alongShare >= 0.5) return null;
+  const [w, l] = [shape.widthMm / (1 - acrossShare), shape.lengthMm / (1 - alongShare)].map((mm) => Number(mm.toFixed(1))) as [
+    number,
+    number,
+  ];
+  return (
+    <Button
+      size="small"
+      variant="outlined"
+      sx={{ justifySelf: 'start' }}
+      onClick={() =>
+        useDraft
+          .getState()
+          .edit(`wanted:${newKey()}`, (now) => [
+            ...setValue('/sheet/parts/0/shape/widthMm', w)(now),
+            ...setValue('/sheet/parts/0/shape/lengthMm', l)(now),
+          ])
+      }
+    >
+      Piece {shape.widthMm} × {shape.lengthMm} → {w} × {l} mm, baked as it is now
+    </Button>
+  );
+}

@@ -1,0 +1,72 @@
+import { memo, useState } from 'react';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { InputError, templatesOf, type Template } from '@north-leaf/core';
+import { notify } from '../../../platform/notices';
+import { usePreferences } from '../../../platform/preferences';
+import { useSurroundings } from '../../board/doors';
+import { papers, templatesPdf, templateSvg, type Paper } from './template-pdf';
+import type { DrawnSheet } from '../sheet-plan';
+
+/** Paper patterns at their true size: one PDF of all, or an SVG each. */
+export const Templates = memo(function Templates({ drawn: { formula, massG } }: { drawn: DrawnSheet }) {
+  const { kitchen } = useSurroundings();
+  const units = usePreferences((state) => state.units);
+  const [busy, setBusy] = useState(false);
+  const templates = made(() => templatesOf(formula, kitchen, massG));
+  if (templates.length === 0) return null;
+  const paper: Paper = units === 'metric' ? 'A4' : 'letter';
+  const pdf = async (on: Paper) => {
+    setBusy(true);
+    try {
+      save(`${formula.name} templates ${on}.pdf`, new Blob([(await templatesPdf(templates, on)) as BlobPart], { type: 'application/pdf' }));
+    } catch (error) {
+      notify(`The PDF could not be made: ${(error as Error).message}`, 'error');
+    }
+    setBusy(false);
+  };
+  return (
+    <Box component="section" aria-label="Templates">
+      <Typography variant="h3">Templates, 1:1</Typography>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center', fontSize: 13 }}>
+        {[paper, ...(Object.keys(papers) as Paper[]).filter((one) => one !== paper)].map((one) => (
+          <Button key={one} size="small" variant="outlined" disabled={busy} onClick={() => void pdf(one)}>
+            PDF, {one}
+          </Button>
+        ))}
+        {templates.map((template) => (
+          <Button
+            key={template.name}
+            size="small"
+            onClick={() => save(`${formula.name} ${template.name}.svg`, new Blob([templateSvg(template)], { type: 'image/svg+xml' }))}
+          >
+            {template.name} × {template.count}, SVG
+          </Button>
+        ))}
+      </Box>
+      <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>
+        Print at 100 %, and measure the line on the sheet: it is 100 mm. Paper that touches dough is baking paper laid over, never the print
+        itself.
+      </Box>
+    </Box>
+  );
+});
+
+function made(work: () => Template[]): Template[] {
+  try {
+    return work();
+  } catch (error) {
+    if (error instanceof InputError) return [];
+    throw error;
+  }
+}
+
+function save(name: string, blob: Blob): void {
+  const url = URL.createObjectURL(blob);
+  const link = document.createElement('a');
+  link.href = url;
+  link.download = name;
+  link.click();
+  setTimeout(() => URL.revokeObjectURL(url), 10_000);
+}

@@ -1,0 +1,407 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useTheme } from '@mui/material/styles';
+import { useQuery } from '@tanstack/react-query';
+import { DateTime } from 'luxon';
+import { Link } from 'react-router';
+import {
+  ahead,
+  glutenLimitOf,
+  glutenProof,
+  isUnproven,
+  leftMin,
+  ovenCare,
+  stageNames,
+  stepWords,
+  type Kitchen,
+  type RunState,
+  type StageState,
+} from '@north-leaf/core';
+import type { FormulaName, PantryBook, Run } from '@north-leaf/contracts';
+import { ErrorPage } from '../../platform/error-page';
+import { usePreferences } from '../../platform/preferences';
+import { Leaf } from '../../ui/frame/leaf';
+import { Page } from '../../ui/frame/page';
+import { Ribbon } from '../../ui/drawing/ribbon';
+import { formulaNamesQuery, versionQuery } from '../formulas/doors';
+import { kitchenQuery } from '../kitchen/doors';
+import { pantryQuery } from '../pantry/doors';
+import { runningQuery } from '../bakes/doors';
+import { NotStored, benchShow, leftWords, titleOf, useRunning, useRunningNews, useWaits } from '../runs/doors';
+import { useNow } from '../../platform/use-now';
+
+type Going = { readonly run: Run; readonly state: RunState };
+
+/** What hands do now, where each bake stands, what waits, what comes next, and what needs looking after. */
+export function TodayPage() {
+  const { data: kitchen } = useQuery(kitchenQuery);
+  const asked = useQuery(runningQuery);
+  const running = useRunning();
+  useRunningNews();
+  const now = useNow();
+  if (asked.isError && running.length === 0) return <ErrorPage error={asked.error} />;
+  const here = DateTime.fromMillis(now, { zone: kitchen?.zone ?? 'UTC', locale: 'en-GB' });
+  return (
+    <Page
+      title="Today"
+      beside={
+        kitchen
+          ? `${here.toFormat('cccc')} ${here.toFormat('HH:mm')}, kitchen ${kitchen.roomC.toFixed(1)} °C, ${Math.round(kitchen.humidityShare * 100)} % damp`
+          : ' '
+      }
+      actions={
+        <Button component={Link} to="/run/new" variant="contained">
+          Start a bake
+        </Button>
+      }
+    >
+      <NotStored />
+      <Box
+        sx={{
+          display: 'grid',
+          gridTemplateColumns: 'minmax(0, 1fr) 330px',
+          gap: 6,
+          '@media (max-width: 1099px)': { gridTemplateColumns: 'minmax(0, 1fr)' },
+        }}
+      >
+        <Box sx={{ display: 'grid', gap: 5, alignContent: 'start' }}>
+          <Hands running={running} />
+          <OnTheLine running={running} now={now} zone={kitchen?.zone ?? 'UTC'} asked={asked.data !== undefined} />
+          <GoOnWith />
+        </Box>
+        <Box sx={{ display: 'grid', gap: 5, alignContent: 'start' }}>
+          <Waiting now={now} />
+          <Next running={running} now={now} zone={kitchen?.zone ?? 'UTC'} />
+          <LookAfter />
+        </Box>
+      </Box>
+    </Page>
+  );
+}
+
+/** The step of every run that wants hands now; a run that only waits wants none. */
+function Hands({ running }: { running: readonly Going[] }) {
+  const { palette } = useTheme();
+  const { units } = usePreferences();
+  const busy = running.filter(({ state }) => {
+    const { step, beganAt } = state.steps[state.nowIndex]!;
+    return state.state === 'running' && !state.allDone && !(step.kind === 'wait' && beganAt !== null);
+  });
+  return (
+    <Box component="section" aria-label="Hands now">
+      <Typography variant="h2" sx={{ pb: 2 }}>
+        Hands now
+      </Typography>
+      {busy.length === 0 && (
+        <Box sx={{ fontSize: 15 }}>{running.length > 0 ? 'Nothing wants hands: everything waits.' : 'No bake is under way.'}</Box>
+      )}
+      <Box sx={{ display: 'flex', gap: 4, flexWrap: 'wrap' }}>
+        {busy.map(({ run, state }) => {
+          const { step } = state.steps[state.nowIndex]!;
+          const words = stepWords(step, benchShow(units));
+          return (
+            <Box key={run.id} sx={{ flex: '1 1 300px', borderLeft: `3px solid ${palette.primary.main}`, pl: 3 }}>
+              <Box sx={{ fontSize: 13.5, color: 'text.secondary' }}>{run.formulaName}</Box>
+              <Box sx={{ fontSize: 22, lineHeight: '28px', fontWeight: 680 }}>{words.title}</Box>
+              <Box sx={{ fontSize: 15, pb: 2 }}>{[words.how, words.sign].filter(Boolean).join(' ')}</Box>
+              <Button component={Link} to={`/run/${run.id}`} variant="contained" sx={{ minHeight: 48, fontSize: 16 }}>
+                Open steps
+              </Button>
+            </Box>
+          );
+        })}
+      </Box>
+    </Box>
+  );
+}
+
+function OnTheLine({ running, now, zone, asked }: { running: readonly Going[]; now: number; zone: string; asked: boolean }) {
+  const names: Readonly<Record<string, string>> = {
+    blend: 'Blend',
+    dough: 'Dough',
+    chill: 'Chill',
+    sheet: 'Sheet',
+    bake: 'Bake',
+    keep: 'Keep',
+  };
+  return (
+    <Box component="section" aria-label="On the line">
+      <Typography variant="h2">On the line</Typography>
+      {running.length > 0 && (
+        <Box
+          aria-hidden
+          sx={{
+            display: 'grid',
+            gridTemplateColumns: '210px 1fr 84px',
+            fontSize: 12.5,
+            color: 'text.secondary',
+            fontWeight: 600,
+            '@media (max-width: 899px)': { display: 'none' },
+          }}
+        >
+          <span />
+          <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(6, 1fr)' }}>
+            {stageNames.map((name) => (
+              <span key={name}>{names[name]}</span>
+            ))}
+          </Box>
+          <Box sx={{ textAlign: 'right' }}>ready about</Box>
+        </Box>
+      )}
+      {running.map((one) => (
+        <OneOnTheLine key={one.run.id} {...one} now={now} zone={zone} stage={names} />
+      ))}
+      {asked && running.length === 0 && (
+        <Box sx={{ fontSize: 15, py: 2 }}>A bake under way is drawn here, from grains to packs, with a mark where it stands.</Box>
+      )}
+    </Box>
+  );
+}
+
+/** Not all of them: there is a page for that. */
+const SHOWN = 5;
+/** The formulas last worked on: where a day without a bake goes on. */
+function GoOnWith() {
+  const { data: formulas } = useQuery(formulaNamesQuery);
+  if (!formulas) return null;
+  const touched = ({ savedAt, draftStoredAt }: FormulaName) => (draftStoredAt && draftStoredAt > savedAt ? draftStoredAt : savedAt);
+  const lately = [...formulas].sort((a, b) => touched(b).localeCompare(touched(a))).slice(0, SHOWN);
+  return (
+    <Box component="section" aria-label="Go on with">
+      <Typography variant="h2" sx={{ pb: 1 }}>
+        Go on with
+      </Typography>
+      {lately.map(({ id, name, version, familyName, draftStoredAt }) => (
+        <Box key={id} sx={{ display: 'flex', alignItems: 'center', gap: 3, minHeight: 40, flexWrap: 'wrap' }}>
+          <Box component={Link} to={`/formulas/${id}/dough`} sx={{ color: 'text.primary', fontSize: 15, fontWeight: 650 }}>
+            {name}
+          </Box>
+          <Box sx={{ flex: 1, fontSize: 13, color: 'text.secondary' }}>
+            v{version} · {familyName}
+            {draftStoredAt && ' · draft stored'}
+          </Box>
+          <Button component={Link} to={`/run/new?formula=${id}`} size="small" aria-label={`Bake ${name}`}>
+            Bake it
+          </Button>
+        </Box>
+      ))}
+      {formulas.length === 0 && (
+        <Button component={Link} to="/formulas" variant="outlined">
+          Make the first formula
+        </Button>
+      )}
+    </Box>
+  );
+}
+
+function OneOnTheLine({ run, state, now, zone, stage }: Going & { now: number; zone: string; stage: Readonly<Record<string, string>> }) {
+  const { palette } = useTheme();
+  const { units } = usePreferences();
+  const { data: version } = useQuery(versionQuery(run.formulaId, run.version));
+  const { step } = state.steps[state.nowIndex]!;
+  const at = stageNames.indexOf(step.stage);
+  const ofStage = state.steps.filter((one) => one.step.stage === step.stage);
+  const share = ofStage.filter((one) => one.state !== 'todo').length / Math.max(1, ofStage.length);
+  const place = ((at + Math.min(0.95, Math.max(0.05, share))) / 6) * 100;
+  const ready = DateTime.fromMillis(now + leftMin(state, now) * 60_000, { zone }).toFormat('HH:mm');
+  return (
+    <Box
+      component={Link}
+      to={`/run/${run.id}`}
+      aria-label={`${run.formulaName}, ${stage[step.stage]}: ${titleOf(step, units)}, ready about ${ready}`}
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: '210px 1fr 84px',
+        alignItems: 'center',
+        borderBottom: `1px solid ${palette.divider}`,
+        minHeight: 84,
+        color: 'text.primary',
+        textDecoration: 'none',
+        '@media (max-width: 899px)': { gridTemplateColumns: '1fr 84px' },
+      }}
+    >
+      <Box sx={{ pr: 2 }}>
+        <Box sx={{ fontSize: 16, fontWeight: 680 }}>{run.formulaName}</Box>
+        <Box sx={{ fontSize: 13, color: 'text.secondary' }}>{titleOf(step, units)}</Box>
+      </Box>
+      <Box sx={{ position: 'relative', height: 62, '@media (max-width: 899px)': { gridRow: 2, gridColumn: '1 / 3' } }}>
+        {version && <Ribbon formula={version.formula} evaluation={version.evaluation} />}
+        <Box sx={{ position: 'absolute', inset: `0 0 0 ${place}%`, bgcolor: 'background.paper', opacity: 0.72 }} />
+        <Box
+          sx={{
+            position: 'absolute',
+            left: `calc(${place}% - 2px)`,
+            top: -2,
+            bottom: -4,
+            width: 4,
+            borderRadius: 2,
+            bgcolor: 'text.primary',
+          }}
+        />
+      </Box>
+      <Box sx={{ textAlign: 'right', fontSize: 20, fontWeight: 700 }}>{ready}</Box>
+    </Box>
+  );
+}
+
+function Waiting({ now }: { now: number }) {
+  const { palette } = useTheme();
+  const { units } = usePreferences();
+  const waits = useWaits();
+  return (
+    <Box component="section" aria-label="Waiting">
+      <Typography variant="h2" sx={{ pb: 1 }}>
+        Waiting
+      </Typography>
+      {waits.length === 0 && <Box sx={{ fontSize: 15 }}>Nothing waits.</Box>}
+      {waits.map(({ run, wait, key }) => (
+        <Box
+          key={key}
+          component={Link}
+          to={`/run/${run.id}`}
+          sx={{
+            display: 'flex',
+            gap: 2,
+            alignItems: 'center',
+            py: 2,
+            borderBottom: `1px solid ${palette.divider}`,
+            color: 'text.primary',
+            textDecoration: 'none',
+          }}
+        >
+          <Box sx={{ flex: 1, minWidth: 0 }}>
+            <Box sx={{ fontSize: 15.5, fontWeight: 650 }}>{titleOf(wait.step, units)}</Box>
+            <Box sx={{ fontSize: 13, color: 'text.secondary' }}>
+              {run.formulaName}
+              {wait.then ? `; then: ${titleOf(wait.then, units)}` : ''}
+            </Box>
+          </Box>
+          <Box sx={{ fontSize: 22, fontWeight: 700, whiteSpace: 'nowrap' }}>{leftWords(wait.endsAt - now)}</Box>
+        </Box>
+      ))}
+    </Box>
+  );
+}
+
+/** More than that is not today's worry yet. */
+const MOST_NEXT = 6;
+
+/** What hands will be wanted for, of all bakes, in the order of the clock. */
+function Next({ running, now, zone }: { running: readonly Going[]; now: number; zone: string }) {
+  const { units } = usePreferences();
+  const steps = running
+    .filter(({ state }) => state.state === 'running')
+    .flatMap(({ run, state }) =>
+      ahead(state, now)
+        .slice(1)
+        .filter(({ step }) => step.kind !== 'wait' && step.kind !== 'weigh' && step.kind !== 'measure')
+        .map((one) => ({ ...one, run })),
+    )
+    .sort((a, b) => a.beginMin - b.beginMin)
+    .slice(0, MOST_NEXT);
+  if (steps.length === 0) return null;
+  return (
+    <Box component="section" aria-label="Next, with hands">
+      <Typography variant="h2" sx={{ pb: 1 }}>
+        Next, with hands
+      </Typography>
+      {steps.map(({ run, step, beginMin }) => (
+        <Box key={`${run.id} ${step.key}`} sx={{ display: 'grid', gridTemplateColumns: '64px 1fr', fontSize: 14.5, py: '3px' }}>
+          <b>{DateTime.fromMillis(now + beginMin * 60_000, { zone }).toFormat('HH:mm')}</b>
+          <span>
+            {titleOf(step, units)}{' '}
+            <Box component="span" sx={{ color: 'text.secondary', fontSize: 13 }}>
+              {run.formulaName}
+            </Box>
+          </span>
+        </Box>
+      ))}
+    </Box>
+  );
+}
+
+type Care = { readonly key: string; readonly state: StageState; readonly text: string; readonly to: string };
+
+/** Lots that end, lots without proof, ovens not measured for long. */
+function LookAfter() {
+  const { data: kitchen } = useQuery(kitchenQuery);
+  const { data: pantry } = useQuery(pantryQuery);
+  const cares = kitchen && pantry ? caresOf(kitchen, pantry) : [];
+  return (
+    <Box component="section" aria-label="Look after">
+      <Typography variant="h2" sx={{ pb: 1 }}>
+        Look after
+      </Typography>
+      {kitchen && pantry && cares.length === 0 && <Box sx={{ fontSize: 15 }}>Nothing today.</Box>}
+      {cares.map(({ key, state, text, to }) => (
+        <Box
+          key={key}
+          component={Link}
+          to={to}
+          sx={{ display: 'flex', gap: 2, alignItems: 'center', py: 1, fontSize: 14.5, color: 'text.primary' }}
+        >
+          <Leaf state={state} size={16} />
+          {text}
+        </Box>
+      ))}
+    </Box>
+  );
+}
+
+/** Days before its best-by day that a lot is named. */
+const SOON_DAYS = 2;
+
+function caresOf(kitchen: Kitchen, pantry: PantryBook): Care[] {
+  const today = DateTime.fromISO(pantry.on);
+  const lots = Object.values(pantry.lots).filter(
+    ({ setAside, onHandG }) => setAside === undefined && !(onHandG !== undefined && onHandG <= 0),
+  );
+  const nameOf = (id: string) => (pantry.ingredients[id]?.name ?? id).split(/[,(=]/)[0]!.trim();
+  const ending = lots.flatMap((lot): Care[] => {
+    const lastDay = lot.useByOn ?? lot.bestByOn;
+    if (lastDay === undefined) return [];
+    const days = DateTime.fromISO(lastDay).diff(today, 'days').days;
+    if (days > SOON_DAYS) return [];
+    const when =
+      days < 0
+        ? lot.useByOn !== undefined
+          ? `past its use-by day ${-days} ${days === -1 ? 'day' : 'days'}: do not use, do not taste`
+          : `ended ${-days} ${days === -1 ? 'day' : 'days'} ago`
+        : days === 0
+          ? 'ends today'
+          : `ends in ${days} ${days === 1 ? 'day' : 'days'}`;
+    return [
+      {
+        key: `end ${lot.id}`,
+        state: days < 0 ? 'fix' : 'watch',
+        text: `${nameOf(lot.ingredientId)} lot ${lot.code} ${when}`,
+        to: '/pantry/lots',
+      },
+    ];
+  });
+  const unproven = lots.flatMap((lot): Care[] => {
+    const ingredient = pantry.ingredients[lot.ingredientId];
+    if (!ingredient) return [];
+    const proof = glutenProof(ingredient, lot, glutenLimitOf(kitchen), pantry.on);
+    if (!isUnproven(proof) || proof === 'contains') return [];
+    const text =
+      proof === 'over'
+        ? `${nameOf(lot.ingredientId)} lot ${lot.code}: ${lot.report?.mgPerKg} mg/kg, limit ${glutenLimitOf(kitchen).limitMgPerKg}`
+        : `${nameOf(lot.ingredientId)} lot ${lot.code} not proven`;
+    return [{ key: `proof ${lot.id}`, state: 'fix', text, to: '/pantry/lots' }];
+  });
+  const ovens = kitchen.ovens.flatMap((oven): Care[] => {
+    const care = ovenCare(oven, kitchen, pantry.on);
+    if (care.state === 'measured') return [];
+    return [
+      {
+        key: oven.id,
+        state: 'watch',
+        text: care.daysSince === null ? `${oven.name} was never measured` : `${oven.name} measured ${care.daysSince} days ago`,
+        to: `/kitchen/ovens/${oven.id}`,
+      },
+    ];
+  });
+  return [...ending, ...unproven, ...ovens];
+}

@@ -1,0 +1,108 @@
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import { measureWords, type MeasuredWhat, type RowUse, ratedWhats } from '@north-leaf/core';
+import type { FormulaVersion } from '@north-leaf/contracts';
+import { usePreferences, type UnitSystem } from '../../platform/preferences';
+import { showQuantity } from '../../ui/words/quantity';
+import { handWordLabels, rowUseWords } from '../../ui/words/words';
+import { last, measured } from '../bakes/doors';
+import { showMeasured } from '../runs/doors';
+import { countedChanges, describeEdits } from '../formulas/doors';
+import { whatWentIn } from './what-went-in';
+import { useNames, type Link } from './links';
+
+const shown: readonly MeasuredWhat[] = ['doughC', 'rawMm', 'bakeMin', 'topTone', 'baseTone', 'bakedMm', 'coreC', 'pieces'];
+type Row = { readonly name: string; readonly values: readonly string[] };
+
+/** All that was done and all that came out, a column a bake; rows in which nothing differs are left out unless asked for. */
+export function TrialTable({ links, every }: { links: readonly Link[]; every: boolean }) {
+  const { units } = usePreferences();
+  const nameOf = useNames(links);
+  const rows = rowsOf(links, units, nameOf).filter(({ values }) =>
+    every ? values.some((value) => value !== '–') : new Set(values).size > 1,
+  );
+  if (rows.length === 0) return null;
+  return (
+    <Table size="small" sx={{ maxWidth: 980 }} aria-label={every ? 'Everything' : 'Only what differs'}>
+      <TableHead>
+        <TableRow>
+          <TableCell>{every ? 'Everything' : 'Only what differs'}</TableCell>
+          {links.map(({ bake }) => (
+            <TableCell key={bake.id}>Bake {bake.number}</TableCell>
+          ))}
+        </TableRow>
+      </TableHead>
+      <TableBody>
+        {rows.map(({ name, values }) => (
+          <TableRow key={name}>
+            <TableCell component="th" scope="row">
+              {name}
+            </TableCell>
+            {values.map((value, i) => (
+              <TableCell
+                key={links[i]!.bake.id}
+                sx={i > 0 && value !== values[i - 1] ? { fontWeight: 700, textDecoration: 'underline', textUnderlineOffset: '4px' } : {}}
+              >
+                {value}
+              </TableCell>
+            ))}
+          </TableRow>
+        ))}
+      </TableBody>
+    </Table>
+  );
+}
+
+function rowsOf(links: readonly Link[], units: UnitSystem, nameOf: (ingredientId: string) => string): Row[] {
+  const of = (name: string, value: (link: Link, i: number) => string | undefined): Row => ({
+    name,
+    values: links.map((link, i) => value(link, i) ?? '–'),
+  });
+  const mass = (g: number | undefined) => (g === undefined ? undefined : showQuantity(g, 'mass', units));
+  const amounts = whatWentIn(
+    links.map(({ bake, version }) => ({ formula: version.formula, events: bake.events, steps: bake.steps, factor: bake.factor })),
+  ).map(({ ingredientId, part, amountsG }) =>
+    of(`${nameOf(ingredientId)}${part === 'blend' || part === 'dough' ? '' : `, ${rowUseWords[part as RowUse]}`}`, (_, i) =>
+      mass(amountsG[i]),
+    ),
+  );
+  return [
+    of('Version', ({ version }) => `v${version.version}`),
+    of('Set otherwise', ({ version }, i) => changedSince(links[i - 1]?.version, version)),
+    ...amounts,
+    of('Felt', ({ bake }) => last(bake, (one) => (one.kind === 'felt' ? handWordLabels[one.word] : undefined))),
+    of('Oven', ({ version }) => version.kitchen.ovens.find(({ id }) => id === version.formula.bake.ovenId)?.name),
+    of('Steps in the oven', ({ version }) =>
+      version.formula.bake.steps
+        .map(({ name, wantC, min }) => `${name} ${wantC === null ? 'off' : showQuantity(wantC, 'temperature', units, 0)} ${min} min`)
+        .join(', '),
+    ),
+    of('Kitchen', ({ bake }) => `${bake.roomC.toFixed(1)} °C, ${Math.round(bake.humidityShare * 100)} % damp`),
+    ...shown.map((what) => of(measureWords[what].name, ({ bake }) => { const value = measured(bake, what); return value === undefined ? undefined : showMeasured(what, value, units); })), // prettier-ignore
+    of('Weight lost', ({ bake }) => {
+      const [raw, baked] = [measured(bake, 'rawG'), measured(bake, 'bakedG')];
+      return raw && baked ? `${((1 - baked / raw) * 100).toFixed(1)} %` : undefined;
+    }),
+    ...ratedWhats.map((axis) =>
+      of(axis[0]!.toUpperCase() + axis.slice(1), ({ bake }) => {
+        const dots = last(bake, (one) => (one.kind === 'rated' && one.after === 'fresh' ? one[axis] : undefined));
+        return dots === undefined ? undefined : `${'●'.repeat(dots)}${'○'.repeat(5 - dots)}`;
+      }),
+    ),
+    of('Crisp after days', ({ bake }) => {
+      const later = last(bake, (one) => (one.kind === 'rated' && one.after !== 'fresh' && one.crisp !== undefined ? one : undefined));
+      return later?.crisp === undefined ? undefined : `${'●'.repeat(later.crisp)}${'○'.repeat(5 - later.crisp)} after ${later.after} d`;
+    }),
+    of('Note', ({ bake }) => last(bake, (one) => (one.kind === 'noted' ? one.text : undefined))),
+  ];
+}
+
+/** What the version sets otherwise than the one before it in the chain. */
+function changedSince(before: FormulaVersion | undefined, { formula, pantry }: FormulaVersion): string | undefined {
+  if (!before) return undefined;
+  const words = describeEdits(countedChanges(before.formula, formula), before.formula, { ...pantry, ingredients: { ...before.pantry.ingredients, ...pantry.ingredients } }, { most: 12 }); // prettier-ignore
+  return words === '' ? undefined : words;
+}

@@ -1,0 +1,149 @@
+import { useState } from 'react';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import ButtonBase from '@mui/material/ButtonBase';
+import Typography from '@mui/material/Typography';
+import { useTheme } from '@mui/material/styles';
+import {
+  stageNames,
+  wordsFor,
+  worstFirst,
+  type Evaluation,
+  type Finding,
+  type Formula,
+  type Pantry,
+  type Place,
+  type StageName,
+  type StageState,
+} from '@north-leaf/core';
+import { Leaf, stateWords } from '../../ui/frame/leaf';
+import { describeEdits } from '../formulas/doors';
+import { stageLabels } from '../board/doors';
+
+type Props = {
+  readonly evaluation: Evaluation;
+  readonly stage: StageName;
+  readonly formula: Formula;
+  readonly pantry: Pantry;
+  readonly places: readonly Place[];
+  readonly onApply: (finding: Finding) => void;
+  readonly onStage: (stage: StageName) => void;
+  readonly stale: boolean;
+};
+
+const MOST_OPEN = 3;
+
+/** What to change, by how much, and why: this stage's first, worst first; the rest as one line each. */
+export function FindingsList({ evaluation, stage, formula, pantry, places, onApply, onStage, stale }: Props) {
+  const [all, setAll] = useState(false);
+  const found = inOrder(evaluation, stage);
+  const wanting = found.filter(({ level }) => level !== 'note').length;
+  const open = all ? found : found.slice(0, MOST_OPEN);
+  return (
+    <Box component="section" aria-label="Findings" aria-live="polite" sx={{ pt: 3 }}>
+      <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, minHeight: 28 }}>
+        <Typography variant="h2">Findings</Typography>
+        <Box component="span" sx={{ fontWeight: 650, fontSize: 13 }}>
+          {wanting}
+        </Box>
+        {found.length > MOST_OPEN && (
+          <Button size="small" onClick={() => setAll(!all)} sx={{ ml: 'auto', minHeight: 24, fontSize: 12.5 }}>
+            {all ? 'fewer' : `all ${found.length}`}
+          </Button>
+        )}
+      </Box>
+      {found.length === 0 && (
+        <Box sx={{ fontSize: 13.5, color: 'text.secondary' }}>
+          {stageNames.some((name) => evaluation[name].state === 'waiting')
+            ? 'Nothing so far; the stages that wait are not judged.'
+            : 'Holds, all the way down the Line.'}
+        </Box>
+      )}
+      {open.map((finding) => (
+        <FindingCard
+          key={finding.code + (finding.measured?.of ?? '') + finding.stage}
+          finding={finding}
+          here={finding.stage === stage}
+          formula={formula}
+          pantry={pantry}
+          places={places}
+          onApply={onApply}
+          onStage={onStage}
+          stale={stale}
+        />
+      ))}
+    </Box>
+  );
+}
+
+function inOrder(evaluation: Evaluation, stage: StageName): Finding[] {
+  const of = (name: StageName) => {
+    const one = evaluation[name];
+    return one.state === 'waiting' ? [] : one.findings;
+  };
+  return [...worstFirst(of(stage)), ...worstFirst(stageNames.filter((name) => name !== stage).flatMap(of))];
+}
+
+type CardProps = {
+  readonly finding: Finding;
+  readonly here: boolean;
+  readonly formula: Formula;
+  readonly pantry: Pantry;
+  readonly places: readonly Place[];
+  readonly onApply: (finding: Finding) => void;
+  readonly onStage: (stage: StageName) => void;
+  readonly stale: boolean;
+};
+
+/** The change first, as a button; then what is off and why. */
+function FindingCard({ finding, here, formula, pantry, places, onApply, onStage, stale }: CardProps) {
+  const { palette } = useTheme();
+  const { what, why, change } = wordsFor(finding);
+  const state: StageState = finding.level === 'note' ? 'good' : finding.level;
+  return (
+    <Box data-code={finding.code} sx={{ borderTop: `1px solid ${palette.divider}`, py: 2, display: 'grid', gap: 1 }}>
+      {finding.change && (
+        <Button
+          variant="outlined"
+          size="small"
+          disabled={stale}
+          onClick={() => onApply(finding)}
+          sx={{
+            justifySelf: 'start',
+            textAlign: 'left',
+            fontSize: 15,
+            whiteSpace: 'normal',
+            lineHeight: '19px',
+            py: 1,
+            color: 'primary.main',
+          }}
+        >
+          {describeEdits(finding.change.edits, formula, pantry, { most: 4, places })}
+        </Button>
+      )}
+      <Box sx={{ display: 'grid', gridTemplateColumns: '22px 1fr', gap: 1 }}>
+        <Leaf state={state} size={17} />
+        <Box>
+          <Box sx={{ fontWeight: 650, fontSize: 14, lineHeight: '18px' }}>
+            {!here && (
+              <ButtonBase
+                onClick={() => onStage(finding.stage)}
+                sx={{ color: 'primary.main', fontWeight: 650, fontSize: 14, verticalAlign: 'baseline', textDecoration: 'underline', mr: 1 }}
+              >
+                {stageLabels[finding.stage]}
+              </ButtonBase>
+            )}
+            {what}
+            <Box component="span" sx={{ position: 'absolute', width: '1px', height: '1px', overflow: 'hidden', clipPath: 'inset(50%)' }}>
+              {' '}
+              {finding.level === 'note' ? 'Note' : stateWords[state]}
+            </Box>
+          </Box>
+          <Box sx={{ fontSize: 13, lineHeight: '17px', color: 'text.secondary' }}>
+            {why} {!finding.change && change}
+          </Box>
+        </Box>
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,203 @@
+import { useMemo, useState, type FormEvent } from 'react';
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
+import Dialog from '@mui/material/Dialog';
+import DialogActions from '@mui/material/DialogActions';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import TextField from '@mui/material/TextField';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import {
+  families,
+  InputError,
+  starterFormula,
+  trialFromWheat,
+  type Family,
+  type Formula,
+  type Kitchen,
+  type ListedAmount,
+  type Pantry,
+  type WheatPlan,
+  type WheatStepCode,
+} from '@north-leaf/core';
+import { useNavigate } from 'react-router';
+import { Choice } from '../../ui/form/choice';
+import { useCreateFormula, newKey } from '../formulas/doors';
+import { ListReader, useListReading } from '../entry/doors';
+
+type Way = 'middle' | 'wheat';
+const stepWords: Readonly<Record<WheatStepCode, { readonly what: string; readonly why: string }>> = {
+  blend: {
+    what: 'Blend for wheat, gram for gram',
+    why: 'By mass, never by cup: blends differ too much in weight. Cake-like goods take 93 %.',
+  },
+  binder: { what: 'Gum and husk in place of gluten', why: 'What held the sheet is gone; half of what the family needs of each.' },
+  water: {
+    what: 'Water by this blend’s thirst',
+    why: 'As this blend holds it and the family’s rule has it; butter and egg bring part, gum takes its own on top.',
+  },
+  fat: { what: 'Fat', why: 'Starch sheds fat and looks greasy: pastry takes 3 points less, a lean cookie 3 more.' },
+  leavener: { what: 'Leavener', why: 'A fifth more powder lifts a dough that holds gas badly; soda only what its acid takes up.' },
+  flavour: { what: 'Salt and sugar', why: 'Blends are blander and paler than wheat.' },
+  rest: { what: 'Rest 30 min', why: 'Rice and starch wet slowly; no gluten means no harm in it.' },
+  trial: { what: 'A quarter of the batch first', why: 'A trial that fails should cost little; what you feel and see moves the next.' },
+};
+
+/** A new formula: from the middle of its family, or step by step from one with wheat. */
+export function NewFormula({ kitchen, pantry, onClose }: { kitchen: Kitchen; pantry: Pantry; onClose: () => void }) {
+  const navigate = useNavigate();
+  const create = useCreateFormula();
+  // Made once: pressed twice or sent again after a cut, it is still one formula.
+  const [ids] = useState(() => ({ id: crypto.randomUUID(), versionId: crypto.randomUUID() }));
+  const [name, setName] = useState('');
+  const [familyId, setFamilyId] = useState('pie_flaky');
+  const [way, setWay] = useState<Way>('middle');
+  const [without, setWithout] = useState<ReadonlySet<WheatStepCode>>(new Set());
+  const [problem, setProblem] = useState<string | null>(null);
+  const family = families[familyId]!;
+  const reading = useListReading({ kitchen, pantry, family, wheat: true });
+  const { amounts, asking } = reading;
+  const plan = useMemo(
+    () => (way === 'wheat' ? planOf(amounts, family, { kitchen, pantry }, without) : null),
+    [way, amounts, family, kitchen, pantry, without],
+  );
+  const wheat = plan && 'formula' in plan ? plan : null;
+  const called = name.trim() || (way === 'wheat' ? (reading.name ?? '') : '');
+
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    if (called === '') return setProblem('Name: give it one, up to 120 letters.');
+    if (way === 'wheat' && !wheat) return setProblem(plan && 'problem' in plan ? plan.problem : 'Paste the list first.');
+    if (way === 'wheat' && asking.length > 0) return setProblem(`Say what “${asking[0]!.name}” is first.`);
+    setProblem(null);
+    const formula: Formula = wheat ? { ...wheat.formula, name: called } : starterFormula(family, called, { kitchen, pantry }, newKey);
+    create.mutate(
+      {
+        id: ids.id,
+        body: { versionId: ids.versionId, why: wheat ? 'First trial, from a wheat formula' : 'From the middle of its family', formula },
+      },
+      { onSuccess: () => void navigate(`/formulas/${ids.id}/dough`) },
+    );
+  };
+  return (
+    <Dialog open onClose={onClose} maxWidth={way === 'wheat' ? 'lg' : 'sm'} fullWidth aria-labelledby="new-formula">
+      <Box component="form" noValidate onSubmit={submit} sx={{ display: 'contents' }}>
+        <DialogTitle id="new-formula">A new formula</DialogTitle>
+        <DialogContent
+          sx={{
+            display: 'grid',
+            gap: 4,
+            gridTemplateColumns: way === 'wheat' ? '320px 1fr' : '1fr',
+            '@media (max-width: 899px)': { gridTemplateColumns: '1fr' },
+          }}
+        >
+          <Box sx={{ gridColumn: '1 / -1', display: 'flex', gap: 3, flexWrap: 'wrap', alignItems: 'center', pt: 2 }}>
+            <TextField
+              autoFocus
+              size="small"
+              label="Name"
+              value={name}
+              onChange={(event) => setName(event.target.value.slice(0, 120))}
+              slotProps={{ htmlInput: { style: { textAlign: 'left' } } }}
+              sx={{ width: 260 }}
+            />
+            <Choice
+              label="Family"
+              value={familyId}
+              options={Object.values(families).map(({ id, name: called }) => ({ value: id, name: called }))}
+              onChange={setFamilyId}
+              width={240}
+            />
+            <ToggleButtonGroup
+              size="small"
+              exclusive
+              value={way}
+              onChange={(_, to: Way | null) => to && setWay(to)}
+              aria-label="Begin from"
+            >
+              <ToggleButton value="middle">Middle of its family</ToggleButton>
+              <ToggleButton value="wheat">A wheat formula</ToggleButton>
+            </ToggleButtonGroup>
+          </Box>
+          {way === 'middle' ? (
+            <Box sx={{ fontSize: 13.5, color: 'text.secondary' }}>
+              {family.name}: 300 g of blend, fat {family.fatPercent[1]} %, sugar {family.sugarPercent[1]} %, egg {family.eggPercent[1]} %,
+              water as the blend wants it. A place to start from: change anything.
+            </Box>
+          ) : (
+            <>
+              <ListReader
+                reading={reading}
+                placeholder={'2 1/2 cups all-purpose flour\n1 cup butter, cold\n1/3 cup ice water\n1 tsp salt'}
+              />
+              {wheat && <WheatSteps plan={wheat} without={without} onChange={setWithout} />}
+            </>
+          )}
+          {(problem ?? create.error) && (
+            <Alert severity="error" sx={{ gridColumn: '1 / -1' }}>
+              {problem ?? create.error?.message}
+            </Alert>
+          )}
+        </DialogContent>
+        <DialogActions sx={{ p: 4, gap: 2 }}>
+          <Button onClick={onClose}>Leave it</Button>
+          <Button type="submit" variant="contained" disabled={create.isPending}>
+            {create.isPending ? 'Making it' : way === 'wheat' ? 'Make it a first trial' : 'Make it'}
+          </Button>
+        </DialogActions>
+      </Box>
+    </Dialog>
+  );
+}
+
+function planOf(
+  list: readonly ListedAmount[],
+  family: Family,
+  { kitchen, pantry }: { readonly kitchen: Kitchen; readonly pantry: Pantry },
+  without: ReadonlySet<WheatStepCode>,
+): WheatPlan | { readonly problem: string } | null {
+  if (list.length === 0) return null;
+  try {
+    return trialFromWheat(list, { family, name: 'First trial' }, { kitchen, pantry }, { newKey, without });
+  } catch (error) {
+    if (error instanceof InputError) return { problem: `The list ${error.message}.` };
+    throw error;
+  }
+}
+
+/** Each change and why; any can be left out. */
+function WheatSteps({
+  plan,
+  without,
+  onChange,
+}: {
+  plan: WheatPlan;
+  without: ReadonlySet<WheatStepCode>;
+  onChange: (next: ReadonlySet<WheatStepCode>) => void;
+}) {
+  return (
+    <Box component="section" aria-label="From wheat, step by step" sx={{ gridColumn: '1 / -1', display: 'grid', gap: 1 }}>
+      {plan.steps.map(({ code, moves, skipped }, i) => (
+        <Box key={code} sx={{ display: 'grid', gridTemplateColumns: '40px 1fr', alignItems: 'start', fontSize: 13.5 }}>
+          <Checkbox
+            size="small"
+            checked={!without.has(code)}
+            slotProps={{ input: { 'aria-label': stepWords[code].what } }}
+            onChange={(_, on) => onChange(new Set(on ? [...without].filter((one) => one !== code) : [...without, code]))}
+          />
+          <Box sx={{ pt: 1.5 }}>
+            <b>
+              {i + 1}. {stepWords[code].what}
+            </b>
+            {moves.length > 0 && `: ${moves.map(({ name, fromG, toG }) => `${name} ${fromG.toFixed(1)} → ${toG.toFixed(1)} g`).join(', ')}`}
+            {skipped && !without.has(code) && ': nothing to do'}
+            <Box sx={{ color: 'text.secondary' }}>{stepWords[code].why}</Box>
+          </Box>
+        </Box>
+      ))}
+    </Box>
+  );
+}

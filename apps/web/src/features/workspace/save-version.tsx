@@ -1,0 +1,139 @@
+import { useEffect, useMemo, useRef, useState } from 'react';
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Popover from '@mui/material/Popover';
+import TextField from '@mui/material/TextField';
+import { useTheme } from '@mui/material/styles';
+import { problemsOf, type Evaluation, type Formula, type Pantry } from '@north-leaf/core';
+import type { FormulaDetail, FormulaVersion } from '@north-leaf/contracts';
+import { notify } from '../../platform/notices';
+import { ApiError } from '../../platform/http';
+import { useSaveVersion, countedChanges, describeEdits, holdDraft, releaseDraft, useDraft } from '../formulas/doors';
+
+type Props = {
+  readonly detail: FormulaDetail;
+  readonly saved: FormulaVersion;
+  readonly pantry: Pantry;
+  readonly evaluation: Evaluation | null;
+  /** The formula the evaluation is of: an older one while the newest is being worked out. */ readonly of: Formula | null;
+  /** Fields holding what cannot be read. */ readonly unread: number;
+};
+
+/** Makes the draft the next version, with a one-line why made from its changes. Safe to press twice and across a server that dies. */
+export function SaveVersionButton({ detail, saved, pantry, evaluation, of, unread }: Props) {
+  const { palette } = useTheme();
+  const [button, setButton] = useState<HTMLButtonElement | null>(null);
+  const [open, setOpen] = useState(false);
+  const [why, setWhy] = useState('');
+  const save = useSaveVersion();
+  const next = detail.versions[detail.versions.length - 1]!.version + 1;
+  // What is saved is the draft as it stands, not as it was last worked out.
+  const draft = useDraft((state) => state.formula);
+  const changes = useMemo(() => countedChanges(saved.formula, draft), [saved.formula, draft]);
+  const problem = evaluation && of === draft ? problemsOf(evaluation)[0] : undefined;
+  const reason =
+    unread > 0
+      ? 'a field holds what cannot be read as a number'
+      : problem
+        ? `${problem.path} ${problem.message}`
+        : changes.length === 0
+          ? 'nothing has changed'
+          : null;
+
+  const ask = () => {
+    if (save.isPending) return;
+    if (reason) return void notify(`Not saved: ${reason}.`);
+    save.reset();
+    setWhy(describeEdits(changes, saved.formula, pantry));
+    setOpen(true);
+  };
+  const askNow = useRef(ask);
+  useEffect(() => {
+    askNow.current = ask;
+  });
+  useEffect(() => {
+    const press = (event: KeyboardEvent) => {
+      if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 's') return;
+      event.preventDefault();
+      askNow.current();
+    };
+    window.addEventListener('keydown', press);
+    return () => window.removeEventListener('keydown', press);
+  }, []);
+
+  const send = async () => {
+    await holdDraft();
+    const { formula, basedOn, revision } = useDraft.getState();
+    save.mutate(
+      { formulaId: detail.id, versionId: crypto.randomUUID(), body: { basedOn, why, formula, setAside: [], draftRevision: revision } },
+      {
+        onError: releaseDraft,
+        onSuccess: (version) => {
+          setOpen(false);
+          if (version.draftKept) notify('Another device has a later draft of this formula: it is still there.');
+          notify(
+            version.beside === null
+              ? `Saved as v${version.version}.`
+              : `Saved as v${version.version}, beside v${version.beside} that was saved meanwhile.`,
+          );
+        },
+      },
+    );
+  };
+
+  const recovering = save.failureReason instanceof ApiError && save.failureReason.mayRecover && save.isPending;
+  return (
+    <>
+      <Button ref={setButton} variant="contained" onClick={ask} aria-disabled={reason !== null} sx={reason ? { opacity: 0.75 } : {}}>
+        Save as v{next}
+        <Box
+          component="span"
+          sx={{
+            '@media (max-width: 899px)': { display: 'none' },
+            ml: 2,
+            px: 1.5,
+            borderRadius: '5px',
+            border: `1px solid ${palette.primary.contrastText}`,
+            fontSize: 12,
+            lineHeight: '18px',
+          }}
+        >
+          Ctrl S
+        </Box>
+      </Button>
+      <Popover
+        open={open}
+        anchorEl={button}
+        onClose={() => !save.isPending && setOpen(false)}
+        anchorOrigin={{ vertical: 'bottom', horizontal: 'right' }}
+        transformOrigin={{ vertical: 'top', horizontal: 'right' }}
+      >
+        <Box
+          component="form"
+          onSubmit={(event) => {
+            event.preventDefault();
+            void send();
+          }}
+          sx={{ p: 4, width: 420, display: 'grid', gap: 3 }}
+        >
+          <TextField
+            autoFocus
+            label="Why"
+            value={why}
+            onChange={(event) => setWhy(event.target.value.slice(0, 500))}
+            multiline
+            maxRows={4}
+            onKeyDown={(event) => event.key === 'Enter' && !event.shiftKey && (event.preventDefault(), void send())}
+            slotProps={{ htmlInput: { style: { textAlign: 'left', height: 'auto' } } }}
+          />
+          {save.isError && <Alert severity="error">{save.error.message}</Alert>}
+          {recovering && <Alert severity="warning">The server does not answer. Saving again as soon as it does; nothing is lost.</Alert>}
+          <Button type="submit" variant="contained" disabled={save.isPending}>
+            {save.isPending ? 'Saving' : `Save v${next}`}
+          </Button>
+        </Box>
+      </Popover>
+    </>
+  );
+}

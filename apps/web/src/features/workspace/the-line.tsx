@@ -1,0 +1,115 @@
+import Box from '@mui/material/Box';
+import ButtonBase from '@mui/material/ButtonBase';
+import { useTheme } from '@mui/material/styles';
+import { stageNames, type Evaluation, type Formula, type StageName } from '@north-leaf/core';
+import type { KeyboardEvent } from 'react';
+import { usePreferences } from '../../platform/preferences';
+import { Leaf } from '../../ui/frame/leaf';
+import { sizes } from '../../ui/theme/theme';
+import { Ribbon } from '../../ui/drawing/ribbon';
+import { rulingOf, stageLabelOf } from '../board/doors';
+
+/** Six stages in the order of the work; one picture of the same dough runs under them. */
+export function TheLine({
+  formula,
+  evaluation,
+  stage,
+  onStage,
+}: {
+  formula: Formula;
+  evaluation: Evaluation | null;
+  stage: StageName;
+  onStage: (stage: StageName) => void;
+}) {
+  const { palette } = useTheme();
+  const units = usePreferences((state) => state.units);
+  const move = (event: KeyboardEvent) => {
+    const by = event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0;
+    if (by === 0) return;
+    event.preventDefault();
+    const next = stageNames[(stageNames.indexOf(stage) + by + stageNames.length) % stageNames.length]!;
+    onStage(next);
+    document.getElementById(`tab-${next}`)?.focus();
+  };
+  return (
+    <Box sx={{ position: 'relative', height: sizes.line, '@media (max-width: 899px)': { height: 'auto' } }}>
+      <Box
+        role="tablist"
+        aria-label="The Line"
+        onKeyDown={move}
+        sx={{
+          display: 'grid',
+          gridTemplateColumns: 'repeat(6, minmax(0, 1fr))',
+          height: '100%',
+          '@media (max-width: 899px)': { gridTemplateColumns: 'repeat(2, minmax(0, 1fr))' },
+        }}
+      >
+        {stageNames.map((name) => {
+          const chosen = name === stage;
+          const state = evaluation?.[name].state ?? 'waiting';
+          const { number, unit } = evaluation ? rulingOf(name, evaluation, units) : { number: '–', unit: '' };
+          return (
+            <ButtonBase
+              key={name}
+              id={`tab-${name}`}
+              role="tab"
+              aria-selected={chosen}
+              aria-controls="board"
+              tabIndex={chosen ? 0 : -1}
+              onClick={() => onStage(name)}
+              sx={{
+                display: 'flex',
+                flexDirection: 'column',
+                alignItems: 'stretch',
+                justifyContent: 'flex-start',
+                textAlign: 'left',
+                px: 4,
+                pt: 2.5,
+                minHeight: 72,
+                borderRadius: '10px 10px 0 0',
+                borderTop: `3px solid ${chosen ? palette.primary.main : 'transparent'}`,
+                bgcolor: chosen ? 'background.paper' : 'transparent',
+                '&:hover': { bgcolor: chosen ? 'background.paper' : palette.action.hover },
+              }}
+            >
+              <Box sx={{ display: 'flex', justifyContent: 'space-between', alignItems: 'center' }}>
+                <Box component="span" sx={{ fontWeight: 600, fontSize: 14 }}>
+                  {stageLabelOf(name, formula)}
+                </Box>
+                <Leaf state={state} size={19} label />
+              </Box>
+              <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1.5, whiteSpace: 'nowrap', overflow: 'hidden' }}>
+                <Box
+                  component="span"
+                  data-testid={`ruling-${name}`}
+                  sx={{ fontSize: 25, lineHeight: '30px', fontWeight: 700, letterSpacing: '-0.4px' }}
+                >
+                  {number}
+                </Box>
+                <Box
+                  component="span"
+                  sx={{ fontSize: 13.5, fontWeight: 600, color: 'text.secondary', overflow: 'hidden', textOverflow: 'ellipsis' }}
+                >
+                  {unit}
+                </Box>
+              </Box>
+            </ButtonBase>
+          );
+        })}
+      </Box>
+      <Box
+        sx={{
+          position: 'absolute',
+          left: 0,
+          right: 0,
+          bottom: 0,
+          height: sizes.ribbon,
+          pointerEvents: 'none',
+          '@media (max-width: 899px)': { display: 'none' },
+        }}
+      >
+        <Ribbon formula={formula} evaluation={evaluation} />
+      </Box>
+    </Box>
+  );
+}

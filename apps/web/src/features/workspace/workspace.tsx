@@ -1,0 +1,210 @@
+import { useEffect, useMemo, useState } from 'react';
+import { useInfiniteQuery } from '@tanstack/react-query';
+import RedoIcon from '@mui/icons-material/Redo';
+import UndoIcon from '@mui/icons-material/Undo';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import IconButton from '@mui/material/IconButton';
+import Typography from '@mui/material/Typography';
+import { useTheme } from '@mui/material/styles';
+import { hasTodaysOven, stageNames, type Finding, type Kitchen, type Pantry, type StageName } from '@north-leaf/core';
+import type { FormulaDetail, FormulaVersion } from '@north-leaf/contracts';
+import { Link } from 'react-router';
+import { usePreferences } from '../../platform/preferences';
+import { sizes } from '../../ui/theme/theme';
+import { UnitToggle } from '../../ui/form/unit-toggle';
+import { bakesQuery, bakedPoints, together } from '../bakes/doors';
+import { BakeBoard } from '../bake/doors';
+import { BlendBoard } from '../blend/doors';
+import { BoardProvider } from '../board/doors';
+import { ChillBoard } from '../chill/doors';
+import { DoughBoard } from '../dough/doors';
+import { KeepBoard } from '../keep/doors';
+import { SheetBoard } from '../sheet/doors';
+import { countedChanges, discardChanges, useDraft } from '../formulas/doors';
+import { FindingsList } from './findings-list';
+import { KeyList } from './key-list';
+import { OutlookField } from './outlook-field';
+import { SaveVersionButton } from './save-version';
+import { StoringStrip, StoringWords } from './storing';
+import { TheLine } from './the-line';
+import { useEvaluation } from './use-evaluation';
+
+const boards: Record<StageName, () => React.ReactNode> = {
+  blend: BlendBoard,
+  dough: DoughBoard,
+  chill: ChillBoard,
+  sheet: SheetBoard,
+  bake: BakeBoard,
+  keep: KeepBoard,
+};
+
+type Props = {
+  readonly detail: FormulaDetail;
+  readonly saved: FormulaVersion;
+  readonly stage: StageName;
+  readonly onStage: (stage: StageName) => void;
+  readonly kitchen: Kitchen;
+  readonly pantry: Pantry;
+};
+
+/** One formula: the Line, the board of the stage that is looked at, the Outlook and what to change. */
+export function Workspace({ detail, saved, stage, onStage, kitchen, pantry }: Props) {
+  const { palette } = useTheme();
+  const unread = useDraft((state) => Object.keys(state.typed).length);
+  const [undoable, redoable] = [useDraft((state) => state.undo.length > 0), useDraft((state) => state.redo.length > 0)];
+  const { undoStep, redoStep, edit } = useDraft.getState();
+  const { evaluation, of, stale, failed } = useEvaluation(kitchen, pantry);
+  // Everything on this page is about the formula that was worked out; only the fields are ahead of it.
+  const formula = of ?? saved.formula;
+  const bakes = useInfiniteQuery(bakesQuery({ formulaId: detail.id }));
+  const baked = useMemo(() => bakedPoints(together(bakes.data) ?? []), [bakes.data]);
+  const changes = useMemo(() => countedChanges(saved.formula, formula), [saved.formula, formula]);
+  const apply = (finding: Finding) => {
+    // A finding about an older draft is not applied to a newer one.
+    if (finding.change && useDraft.getState().formula === of) edit(`finding:${finding.code}:${Date.now()}`, () => finding.change!.edits);
+  };
+  const keys = useKeys(onStage, evaluation ? firstChange(evaluation, stage) : undefined, apply);
+  const Shown = boards[stage];
+  const newest = detail.versions[detail.versions.length - 1]!.version;
+  return (
+    <Box component="main" sx={{ px: 4, pb: 4 }}>
+      <Box sx={{ minHeight: sizes.top, display: 'flex', alignItems: 'center', gap: 2, flexWrap: 'wrap' }}>
+        <Typography variant="h1">{formula.name}</Typography>
+        <Box sx={{ fontSize: 13.5, color: 'text.secondary' }}>
+          <b>v{saved.version}</b>
+          {changes.length > 0 && ` + ${changes.length} change${changes.length > 1 ? 's' : ''}`}
+          {saved.version < newest && ` · v${newest} is newer`} · <StoringWords />
+        </Box>
+        <IconButton size="small" aria-label="Undo" disabled={!undoable} onClick={undoStep} title="Undo (Ctrl Z)">
+          <UndoIcon fontSize="small" />
+        </IconButton>
+        <IconButton size="small" aria-label="Redo" disabled={!redoable} onClick={redoStep} title="Redo (Ctrl Shift Z)">
+          <RedoIcon fontSize="small" />
+        </IconButton>
+        {changes.length > 0 && (
+          <Button size="small" onClick={() => void discardChanges()} sx={{ fontSize: 13 }}>
+            Back to v{saved.version}
+          </Button>
+        )}
+        <Box sx={{ ml: 'auto', display: 'flex', flexWrap: 'wrap', gap: 2, alignItems: 'center' }}>
+          <Button component={Link} to={`/run/new?formula=${detail.id}`} variant="outlined">
+            Start a bake
+          </Button>
+          <Button component={Link} to={`/bakes/new?formula=${detail.id}&version=${saved.version}`} variant="outlined">
+            Record a bake
+          </Button>
+          <UnitToggle />
+          <SaveVersionButton detail={detail} saved={saved} pantry={pantry} evaluation={evaluation} of={of} unread={unread} />
+        </Box>
+      </Box>
+      <StoringStrip formulaId={detail.id} />
+      {failed && (
+        <Box role="alert" sx={{ bgcolor: palette.leaf.fixSoft, px: 4, py: 2, borderRadius: '8px' }}>
+          This draft could not be worked out: a fault of ours. It is stored; take the last change back, or try again.
+        </Box>
+      )}
+      <TheLine formula={formula} evaluation={evaluation} stage={stage} onStage={onStage} />
+      <Box
+        id="board"
+        role="tabpanel"
+        aria-labelledby={`tab-${stage}`}
+        sx={{
+          bgcolor: 'background.paper',
+          borderRadius: '0 0 12px 12px',
+          display: 'grid',
+          gridTemplateColumns: `${sizes.left}px minmax(0, 1fr) ${sizes.outlook}px`,
+          minHeight: 600,
+          '@media (max-width: 1199px)': { gridTemplateColumns: `${sizes.left}px minmax(0, 1fr)` },
+          '@media (max-width: 899px)': { gridTemplateColumns: 'minmax(0, 1fr)' },
+        }}
+      >
+        {evaluation ? (
+          <BoardProvider evaluation={evaluation} stale={stale} kitchen={kitchen} pantry={pantry}>
+            <Shown />
+          </BoardProvider>
+        ) : (
+          <Box sx={{ gridColumn: 'span 2', p: 6, color: 'text.secondary' }}>Working it out</Box>
+        )}
+        <Box
+          component="aside"
+          aria-label="Outlook and findings"
+          sx={{
+            p: '12px 16px',
+            '@media (max-width: 1199px)': {
+              gridColumn: '1 / -1',
+              borderTop: `1px solid ${palette.divider}`,
+              display: 'grid',
+              gridTemplateColumns: 'minmax(0, 320px) 1fr',
+              gap: 6,
+            },
+            '@media (max-width: 899px)': { display: 'block' },
+          }}
+        >
+          <OutlookField
+            outlook={evaluation?.outlook ?? null}
+            savedOutlook={saved.evaluation.outlook}
+            savedByAnother={!hasTodaysOven(saved.coreVersion)}
+            version={saved.version}
+            changed={changes.length > 0}
+            baked={baked}
+            stale={stale}
+          />
+          {evaluation && (
+            <FindingsList
+              evaluation={evaluation}
+              stage={stage}
+              formula={formula}
+              places={kitchen.places}
+              pantry={pantry}
+              onApply={apply}
+              onStage={onStage}
+              stale={stale}
+            />
+          )}
+        </Box>
+      </Box>
+      <KeyList open={keys.listed} onClose={() => keys.setListed(false)} />
+    </Box>
+  );
+}
+
+function firstChange(evaluation: NonNullable<ReturnType<typeof useEvaluation>['evaluation']>, stage: StageName): Finding | undefined {
+  const here = evaluation[stage];
+  const of = (name: StageName) => {
+    const one = evaluation[name];
+    return one.state === 'waiting' ? [] : one.findings;
+  };
+  return [...(here.state === 'waiting' ? [] : here.findings), ...stageNames.flatMap(of)].find(({ change }) => change !== undefined);
+}
+
+/** Desk keys. Single letters and digits only while no field has the focus. */
+function useKeys(onStage: (stage: StageName) => void, first: Finding | undefined, apply: (finding: Finding) => void) {
+  const [listed, setListed] = useState(false);
+  useEffect(() => {
+    const press = (event: KeyboardEvent) => {
+      const { undoStep, redoStep } = useDraft.getState();
+      const ctrl = event.ctrlKey || event.metaKey;
+      if (ctrl && event.key.toLowerCase() === 'z') {
+        event.preventDefault();
+        (document.activeElement as HTMLElement | null)?.blur();
+        return event.shiftKey ? redoStep() : undoStep();
+      }
+      if (event.altKey && event.key.toLowerCase() === 'a' && first) {
+        event.preventDefault();
+        return apply(first);
+      }
+      const at = event.target as HTMLElement;
+      if (ctrl || event.altKey || /^(INPUT|TEXTAREA|SELECT)$/.test(at.tagName) || at.getAttribute('role') === 'combobox') return;
+      const stage = stageNames[Number(event.key) - 1];
+      if (stage) onStage(stage);
+      else if (event.key === 'u') {
+        const { units, setUnits } = usePreferences.getState();
+        setUnits(units === 'metric' ? 'imperial' : 'metric');
+      } else if (event.key === '?') setListed(true);
+    };
+    window.addEventListener('keydown', press);
+    return () => window.removeEventListener('keydown', press);
+  }, [onStage, first, apply]);
+  return { listed, setListed };
+}

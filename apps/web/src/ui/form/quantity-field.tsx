@@ -1,0 +1,122 @@
+import { useId, useRef, useState, type KeyboardEvent } from 'react';
+import Box from '@mui/material/Box';
+import InputBase from '@mui/material/InputBase';
+import { useTheme } from '@mui/material/styles';
+import { readQuantity, roundTo, type QuantityKind, type ReadQuantity } from '@north-leaf/core';
+import { usePreferences } from '../../platform/preferences';
+import { showValue, unitOf } from '../words/quantity';
+
+type Props = {
+  readonly label: string;
+  readonly kind: QuantityKind;
+  /** In the core's unit. */ readonly value: number;
+  /** Told at every keystroke that can be read; `step` is the same for one visit of the field, `text` what was typed (null: stepped). */
+  readonly onChange: (value: number, step: string, text: string | null) => void;
+  /** What was typed and cannot be read, kept with the draft; null when it can. */ readonly typed?: string | undefined;
+  readonly onTyped?: (text: string | null) => void;
+  /** The saved value, shown while it differs. */ readonly was?: number | undefined;
+  /** From the core: why the value cannot be worked with. */ readonly problem?: string | undefined;
+  /** How far Up and Down move it, core unit. */ readonly grain?: number;
+  readonly width?: number;
+  readonly hideUnit?: boolean;
+  readonly digits?: number;
+  /** Reads more than a plain quantity: cups, sticks, half an egg. */ readonly read?: (typed: string) => ReadQuantity;
+};
+
+let visits = 0;
+
+/**
+ * A number with its unit, as a baker types it: `62`, `18 oz`, `350F`, `1h20`. Never clipped: what is out of range stays, marked, with
+ * the reason beneath. Up and Down step it, Shift ten times, Alt a tenth.
+ */
+export function QuantityField(props: Props) {
+  const { label, kind, value, onChange, typed, onTyped, was, problem, grain = 1, width = 74, hideUnit = false, digits, read } = props;
+  const units = usePreferences((state) => state.units);
+  const { palette } = useTheme();
+  const visit = useRef('');
+  const [text, setText] = useState<string | null>(null);
+  const [reason, setReason] = useState<string | null>(null);
+  const id = useId();
+  const unit = unitOf(kind, units);
+  const reads = (text: string): ReadQuantity => (read ?? ((one: string) => readQuantity(one, kind, unit)))(text);
+  const shown = text ?? typed ?? showValue(value, kind, units, digits);
+  const unread = typed === undefined ? null : reads(typed);
+  const wrong = reason ?? (unread && !unread.ok ? unread.reason : null) ?? problem ?? null;
+  const changed = was !== undefined && Math.abs(was - value) > 1e-9;
+
+  const type = (next: string) => {
+    setText(next);
+    const found = reads(next);
+    setReason(found.ok ? null : found.reason);
+    onTyped?.(found.ok ? null : next);
+    if (found.ok) onChange(found.value, visit.current, next);
+  };
+  const nudge = (event: KeyboardEvent) => {
+    if (event.key !== 'ArrowUp' && event.key !== 'ArrowDown') return;
+    event.preventDefault();
+    const by = grain * (event.shiftKey ? 10 : event.altKey ? 0.1 : 1) * (event.key === 'ArrowUp' ? 1 : -1);
+    const next = roundTo(value + by, grain * 0.1);
+    setText(null);
+    setReason(null);
+    onTyped?.(null);
+    onChange(next, visit.current, null);
+  };
+
+  return (
+    <Box sx={{ display: 'inline-block' }}>
+      <Box sx={{ display: 'inline-flex', alignItems: 'center', gap: 1.5 }}>
+        <InputBase
+          id={id}
+          value={shown}
+          inputProps={{
+            'aria-label': label,
+            'aria-invalid': wrong !== null,
+            'aria-describedby': wrong ? `${id}-why` : undefined,
+            inputMode: 'decimal',
+            autoComplete: 'off',
+          }}
+          onChange={(event) => type(event.target.value)}
+          onKeyDown={nudge}
+          onFocus={(event) => {
+            visit.current = `visit-${++visits}`;
+            event.target.select();
+          }}
+          onBlur={() => {
+            if (reason === null) setText(null);
+          }}
+          sx={{
+            width,
+            height: 28,
+            '@media (pointer: coarse)': { height: 48 },
+            px: 2,
+            border: `1.5px solid ${wrong ? palette.error.main : palette.leaf.edge}`,
+            borderRadius: '6px',
+            bgcolor: wrong ? palette.leaf.fixSoft : changed ? palette.leaf.firSoft : palette.background.paper,
+            '& input:focus-visible': { outline: 'none !important' },
+            '& input': { textAlign: 'right', p: 0, fontWeight: 650, fontVariantNumeric: 'tabular-nums' },
+            '&.Mui-focused': { borderColor: palette.primary.main, outline: `2px solid ${palette.primary.main}` },
+          }}
+        />
+        {!hideUnit && (
+          <Box component="span" sx={{ color: 'text.secondary', fontSize: 13 }}>
+            {unit}
+          </Box>
+        )}
+      </Box>
+      {changed && !wrong && (
+        <Box sx={{ color: 'primary.main', fontSize: 12.5, lineHeight: '14px', fontWeight: 650, textAlign: 'right', whiteSpace: 'nowrap' }}>
+          was {showValue(was, kind, units, digits)}
+        </Box>
+      )}
+      {wrong && (
+        <Box
+          id={`${id}-why`}
+          role="alert"
+          sx={{ color: 'error.main', fontSize: 12.5, lineHeight: '15px', maxWidth: 220, whiteSpace: 'normal', textAlign: 'left' }}
+        >
+          {label} {wrong}
+        </Box>
+      )}
+    </Box>
+  );
+}
