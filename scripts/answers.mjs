@@ -1,4 +1,4 @@
-// Writes apps/server/src/platform/answers.generated.ts: the answers of every route as JSON Schema, from the contracts' own types.
+// Writes apps/server/src/platform/answers/answers.generated.ts: the answers of every route as JSON Schema, from the contracts' own types.
 import { writeFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { join } from 'node:path';
@@ -112,5 +112,5 @@ ${lines(sorted)}
   },
 };
 `;
-  writeFileSync(join(ROOT, 'apps/server/src/platform/answers.generated.ts'), text);
+  writeFileSync(join(ROOT, 'apps/server/src/platform/answers/answers.generated.ts'), text);
 }

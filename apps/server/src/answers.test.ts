@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { Ajv } from 'ajv';
 import { anApp, type AnApp } from './testing/an-app.js';
-import { routeOf } from './platform/answers.js';
+import { routeOf } from './platform/answers/answers.js';
 import type { FormulaVersion } from '@north-leaf/contracts';
 
 const FORMULA = '3f3a2a52-8c0c-4b57-9c7e-1f6a5c0e7a11';

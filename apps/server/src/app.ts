@@ -8,12 +8,12 @@ import express, { type NextFunction, type Request, type Response } from 'express
 import helmet from 'helmet';
 import { AppModule } from './app.module.js';
 import { MOST_BYTES } from './bakes/photo.js';
-import { withAnswers } from './platform/answers.js';
-import { BodyPipe } from './platform/body.pipe.js';
-import { ErrorFilter } from './platform/errors.js';
+import { withAnswers } from './platform/answers/answers.js';
+import { BodyPipe } from './platform/http/body.pipe.js';
+import { ErrorFilter } from './platform/http/errors.js';
 import { KitchenScope } from './platform/kitchen-scope.js';
 import { nestLog, requestLog } from './platform/log.js';
-import { ownPagesOnly } from './platform/own-pages.js';
+import { ownPagesOnly } from './platform/http/own-pages.js';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 
 /** Shared by the server and its tests, so that both run the same pipes, filters and headers. */

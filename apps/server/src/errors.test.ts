@@ -5,7 +5,7 @@ import type { ArgumentsHost } from '@nestjs/common';
 process.env['LOG_LEVEL'] = 'silent';
 
 async function answerTo(error: unknown): Promise<{ status: number; body: Record<string, unknown> }> {
-  const { ErrorFilter } = await import('./platform/errors.js');
+  const { ErrorFilter } = await import('./platform/http/errors.js');
   const found = { status: 0, body: {} as Record<string, unknown> };
   const response = {
     headersSent: false,

@@ -13,7 +13,7 @@ import { outlookOf } from './outlook/outlook.js';
 import { sheetStage } from './sheet/sheet.js';
 import type { BakeResult } from './bake/bake.js';
 import type { BakeCase } from './bake/bake-case.js';
-import type { BakeProblem } from './bake/problem.js';
+import type { BakeProblem } from './bake/slab/problem.js';
 import type { BlendResult } from './blend/blend.js';
 import type { ChillResult } from './chill/chill.js';
 import type { Formula } from './document/formula.js';

@@ -1,9 +1,9 @@
 import { Body, Controller, Get, Header, HttpCode, Param, Post, Put, Query, StreamableFile } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
 import { SkipThrottle } from '@nestjs/throttler';
-import { Answers } from '../platform/answers.js';
+import { Answers } from '../platform/answers/answers.js';
 import { bakeBodySchema, eventsBodySchema, startBodySchema } from '@north-leaf/contracts';
-import { IdPipe, LimitPipe, UuidPipe, WholePipe } from '../platform/pipes.js';
+import { IdPipe, LimitPipe, UuidPipe, WholePipe } from '../platform/http/pipes.js';
 import { BakesService } from './bakes.service.js';
 import type { BakeEvent } from '@north-leaf/core';
 import type { Bake, BakeBody, BakesPart, Run, StartBody } from '@north-leaf/contracts';

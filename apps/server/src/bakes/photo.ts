@@ -1,7 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import pLimit from 'p-limit';
 import sharp from 'sharp';
-import { invalid } from '../platform/errors.js';
+import { invalid } from '../platform/http/errors.js';
 
 /** Longest side of a stored picture, px: enough to tell a tone by, and to print small. */
 const SIDE = 1600;

@@ -1,9 +1,9 @@
 import { Body, Controller, Get, HttpCode, Param, Post, Put, Query, Res } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
-import { Answers } from '../platform/answers.js';
+import { Answers } from '../platform/answers/answers.js';
 import { blendBodySchema, boxLabelSchema, findBlendsBodySchema, imitateBodySchema } from '@north-leaf/contracts';
-import { UuidPipe, VersionPipe, WholePipe } from '../platform/pipes.js';
-import { goneSignal } from '../platform/gone.js';
+import { UuidPipe, VersionPipe, WholePipe } from '../platform/http/pipes.js';
+import { goneSignal } from '../platform/http/gone.js';
 import { BlendsService } from './blends.service.js';
 import type { BlendBody, BoxLabel, FindBlendsBody, FoundBlends, ImitateBody, LibraryBlend, ReadLabel, Stored } from '@north-leaf/contracts';
 import type { Response } from 'express';

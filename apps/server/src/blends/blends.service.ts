@@ -3,7 +3,7 @@ import { families, fromBlend, InputError, labelItemOf, liftBlend, type Formula, 
 import { KitchenService } from '../kitchen/kitchen.service.js';
 import { PantryService } from '../pantry/pantry.service.js';
 import { Clock } from '../platform/clock.js';
-import { ApiError } from '../platform/errors.js';
+import { ApiError } from '../platform/http/errors.js';
 import { KitchenScope } from '../platform/kitchen-scope.js';
 import { sameJson } from '../platform/same-json.js';
 import { InjectTable, Table } from '../platform/table.js';

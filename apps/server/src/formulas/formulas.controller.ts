@@ -1,9 +1,9 @@
 import { Body, Controller, Delete, Get, HttpCode, Param, Put, Query } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
 import { SkipThrottle } from '@nestjs/throttler';
-import { Answers } from '../platform/answers.js';
+import { Answers } from '../platform/answers/answers.js';
 import { crumbBodySchema, draftBodySchema, newFormulaBodySchema, versionBodySchema } from '@north-leaf/contracts';
-import { LimitPipe, UuidPipe, VersionPipe } from '../platform/pipes.js';
+import { LimitPipe, UuidPipe, VersionPipe } from '../platform/http/pipes.js';
 import { FormulasService } from './formulas.service.js';
 import type {
   CrumbBody,

@@ -1,6 +1,6 @@
 import { Body, Controller, Delete, Get, Param, Put } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
-import { Answers } from '../platform/answers.js';
+import { Answers } from '../platform/answers/answers.js';
 import {
   airBodySchema,
   glutenLimitBodySchema,
@@ -15,8 +15,8 @@ import {
   ovenHeatBodySchema,
 } from '@north-leaf/contracts';
 import { plainName, vagueMeasureNames } from '@north-leaf/core';
-import { ApiError, invalid } from '../platform/errors.js';
-import { IdPipe } from '../platform/pipes.js';
+import { ApiError, invalid } from '../platform/http/errors.js';
+import { IdPipe } from '../platform/http/pipes.js';
 import { KitchenService } from './kitchen.service.js';
 import type { Cutter, Guest, Kitchen, KitchenList, KitchenThings, Oven, Pan, Place, Tray } from '@north-leaf/core';
 import type {

@@ -1,9 +1,9 @@
 import { Injectable } from '@nestjs/common';
 import { Clock } from '../platform/clock.js';
 import { KitchenScope } from '../platform/kitchen-scope.js';
-import { NewsService } from '../platform/news.js';
+import { NewsService } from '../platform/news/news.js';
 import { KitchenEntity } from './kitchen.entity.js';
-import { ApiError } from '../platform/errors.js';
+import { ApiError } from '../platform/http/errors.js';
 import type { AirBody, JudgementsBody, LearnedBody, MarketBody, MatBody, OvenHeatBody } from '@north-leaf/contracts';
 import { coreVersion, liftKitchen, type Guest, type Kitchen, type Learned, type KitchenList, type KitchenThings } from '@north-leaf/core';
 

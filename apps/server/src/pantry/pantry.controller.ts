@@ -1,9 +1,9 @@
 import { Body, Controller, Delete, Get, HttpCode, Param, Put, Query } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
-import { Answers } from '../platform/answers.js';
+import { Answers } from '../platform/answers/answers.js';
 import { coreVersion } from '@north-leaf/core';
 import { ingredientChangeBodySchema, lotBodySchema, ownIngredientBodySchema, preparationBodySchema } from '@north-leaf/contracts';
-import { IdPipe } from '../platform/pipes.js';
+import { IdPipe } from '../platform/http/pipes.js';
 import { PantryService } from './pantry.service.js';
 import type { IngredientChangeBody, LotBody, OwnIngredientBody, PantryBook, PreparationBody, Stored } from '@north-leaf/contracts';
 

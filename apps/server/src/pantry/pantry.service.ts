@@ -19,9 +19,9 @@ import {
   type OwnIngredient,
 } from '@north-leaf/core';
 import { Clock } from '../platform/clock.js';
-import { ApiError, invalid } from '../platform/errors.js';
+import { ApiError, invalid } from '../platform/http/errors.js';
 import { KitchenScope } from '../platform/kitchen-scope.js';
-import { NewsService } from '../platform/news.js';
+import { NewsService } from '../platform/news/news.js';
 import { sameJson } from '../platform/same-json.js';
 import { InjectTable, type OfKitchen, Table } from '../platform/table.js';
 import { IngredientEntity, liftWritten, type KitchenIngredient } from './ingredient.entity.js';

@@ -2,7 +2,7 @@ import { AsyncLocalStorage } from 'node:async_hooks';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource, type EntityManager } from 'typeorm';
-import { ApiError } from './errors.js';
+import { ApiError } from './http/errors.js';
 
 /** What one request stands in: its kitchen, and the transaction it is in. */
 type Surroundings = { kitchenId?: Promise<string>; readonly manager: EntityManager | null };

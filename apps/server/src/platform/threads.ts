@@ -1,7 +1,7 @@
 import { fileURLToPath } from 'node:url';
 import { InputError, type Reply } from '@north-leaf/core';
 import { Piscina } from 'piscina';
-import { ApiError } from './errors.js';
+import { ApiError } from './http/errors.js';
 import { log } from './log.js';
 
 /** Threads for one kind of work, beside the one that answers requests. The work blocks and cannot be asked to stop: it ends with its thread. */

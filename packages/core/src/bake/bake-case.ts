@@ -1,5 +1,5 @@
 import { InputError, within } from '../errors.js';
-import { isInOven } from '../dough/goes-on.js';
+import { isInOven } from '../dough/piece/goes-on.js';
 import { learnedOf } from '../document/kitchen.js';
 import { judged, judgements } from '../facts/judgements.js';
 import { boilsAtC, pressureAt } from '../matter/pressure.js';
@@ -10,8 +10,8 @@ import { isPractised } from '../facts/practice.js';
 import { fillingSets } from '../facts/filling.js';
 import { fillingInPiece } from './filling.js';
 import { ovenOf, ovenSpreadC } from './oven.js';
-import { browningFactorOf, compileBake, nudged } from './problem.js';
-import { ovenNudge, unknownsOf } from './samples.js';
+import { browningFactorOf, compileBake, nudged } from './slab/problem.js';
+import { ovenNudge, unknownsOf } from './slab/samples.js';
 import { meanSpread, spreadRatio } from '../sheet/spreading.js';
 import { darkFrom, goldenFrom, toneOf } from './tone.js';
 import { panOf, trayOf } from '../pan/pan.js';
@@ -23,8 +23,8 @@ import type { BakeKind } from '../facts/oven.js';
 import type { SheetResult } from '../sheet/sheet.js';
 import type { FillingInPiece } from './filling.js';
 import type { DoneRule } from './doneness.js';
-import type { BakeProblem, BakeSpec, OvenSetting } from './problem.js';
-import type { BakeUnknowns } from './samples.js';
+import type { BakeProblem, BakeSpec, OvenSetting } from './slab/problem.js';
+import type { BakeUnknowns } from './slab/samples.js';
 import type { Case } from '../document/case.js';
 
 /** Air of an oven that was turned off and left, C: falling towards it. */

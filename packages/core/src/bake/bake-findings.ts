@@ -1,4 +1,4 @@
-import { isInOven } from '../dough/goes-on.js';
+import { isInOven } from '../dough/piece/goes-on.js';
 import { holds, weepShare } from '../facts/filling.js';
 import { lightness } from '../facts/colour.js';
 import { acrylamideWords } from '../facts/acrylamide.js';

@@ -1,6 +1,6 @@
 import { firstReach } from '../math/interpolate.js';
-import type { BakeMarch, MarchOptions, Trajectory } from './march.js';
-import type { BakeProblem, SettingNumbers } from './problem.js';
+import type { BakeMarch, MarchOptions, Trajectory } from './slab/march.js';
+import type { BakeProblem, SettingNumbers } from './slab/problem.js';
 
 /** What a bake has to reach, and what it must not; what is left out is not asked for. */
 export type DoneRule = {

@@ -1,9 +1,9 @@
 import { aFilling, aFormula, kitchen, pantry, resultOf, worked } from '../worked/a-formula.js';
 import { evaluate } from '../evaluate.js';
-import { goesOnOf, isInOven } from '../dough/goes-on.js';
+import { goesOnOf, isInOven } from '../dough/piece/goes-on.js';
 import { juiceOf } from './filling.js';
 import type { Json } from '../document/edits.js';
-import type { FillingMix } from '../dough/filling-mix.js';
+import type { FillingMix } from '../dough/piece/filling-mix.js';
 
 /** A round tart of the demo dough in a pan of 220 mm, four pieces of dough cut to fit. */
 const tart = (more: Record<string, Json>) =>

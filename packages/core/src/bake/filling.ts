@@ -3,7 +3,7 @@ import { panOf } from '../pan/pan.js';
 import type { Formula } from '../document/formula.js';
 import type { Kitchen } from '../document/kitchen.js';
 import type { DoughResult } from '../dough/dough.js';
-import type { FillingMix } from '../dough/filling-mix.js';
+import type { FillingMix } from '../dough/piece/filling-mix.js';
 import type { SheetResult } from '../sheet/sheet.js';
 
 /** A filling in its piece: how high it stands, and what its juice does. Grams are for one piece. */

@@ -1,8 +1,8 @@
 import { bakeUntilOver } from './doneness.js';
-import { BakeMarch } from './march.js';
+import { BakeMarch } from './slab/march.js';
 import type { BakeCase } from './bake-case.js';
 import type { BakeTimes } from './doneness.js';
-import type { BakeProblem } from './problem.js';
+import type { BakeProblem } from './slab/problem.js';
 
 /** One pair of thickness and temperature, as it would be written, and what comes of it. */
 export type PairCell = BakeTimes & { readonly thicknessMm: number; readonly wantC: number };

@@ -2,8 +2,8 @@ import { coreVersion } from '../core-version.js';
 import { bakeCaseFor } from '../evaluate.js';
 import { aFormula, kitchen, pantry } from '../worked/a-formula.js';
 import { onCurve } from '../math/interpolate.js';
-import { BakeMarch } from './march.js';
-import { nudged } from './problem.js';
+import { BakeMarch } from './slab/march.js';
+import { nudged } from './slab/problem.js';
 import { heatFromWeighing } from './weighing.js';
 
 const theCase = bakeCaseFor(aFormula(), kitchen, pantry)!;

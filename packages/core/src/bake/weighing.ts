@@ -1,9 +1,9 @@
 import { within } from '../errors.js';
 import { onCurve } from '../math/interpolate.js';
-import { BakeMarch } from './march.js';
-import { nudged } from './problem.js';
+import { BakeMarch } from './slab/march.js';
+import { nudged } from './slab/problem.js';
 import type { BakeCase } from './bake-case.js';
-import type { BakeNudge, BakeProblem } from './problem.js';
+import type { BakeNudge, BakeProblem } from './slab/problem.js';
 
 /** One tray weighed before and after a bake. */
 export type TrayWeighing = { readonly beforeG: number; readonly afterG: number; readonly min: number };

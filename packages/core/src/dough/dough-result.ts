@@ -1,13 +1,13 @@
 import type { HandWord } from '../document/bake.js';
 import type { Composition, SolidFatName } from '../document/pantry.js';
-import type { Allergen } from '../ingredient/allergens.js';
+import type { Allergen } from '../ingredient/safety/allergens.js';
 import type { Cost } from '../ingredient/cost.js';
 import type { MakeUp } from '../matter/make-up.js';
 import type { SpreadOfWater, WaterGets, WaterWants } from './water.js';
 import type { Binder } from './binders.js';
 import type { DoughColours } from './colours.js';
-import type { PartOnPiece } from './on-piece.js';
-import type { FillingMix } from './filling-mix.js';
+import type { PartOnPiece } from './piece/on-piece.js';
+import type { FillingMix } from './piece/filling-mix.js';
 import type { WorkedFat } from './fat.js';
 import type { SodaBalance } from './leavening.js';
 import type { DoughTemperature } from './temperature.js';

@@ -1,12 +1,12 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { hazardsOf } from '../ingredient/allergens.js';
+import { hazardsOf } from '../ingredient/safety/allergens.js';
 import { publishedIngredients } from '../ingredient/published.js';
 import { readIngredientList } from '../label/box.js';
 import { readLine, readList } from './read-line.js';
 import { readName } from './read-name.js';
 import type { Ingredient } from '../document/pantry.js';
-import type { Hazard } from '../ingredient/allergens.js';
+import type { Hazard } from '../ingredient/safety/allergens.js';
 
 const ingredients = publishedIngredients();
 const cases = <T>(name: string): T[] => (JSON.parse(readFileSync(join(__dirname, '../worked', name), 'utf8')) as { lines: T[] }).lines;

@@ -1,6 +1,6 @@
 import { markets } from '../facts/markets.js';
 import { publishedIngredients } from './published.js';
-import { glutenLimitOf, glutenProof } from './gluten.js';
+import { glutenLimitOf, glutenProof } from './safety/gluten.js';
 import type { Lot } from '../document/pantry.js';
 import type { Market } from '../facts/markets.js';
 

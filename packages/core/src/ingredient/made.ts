@@ -1,5 +1,5 @@
 import { InputError, within } from '../errors.js';
-import { allergensOf } from './allergens.js';
+import { allergensOf } from './safety/allergens.js';
 import { compositionBy, mixedBehaviour, mixedComposition, portionOf, sumG } from './mixture.js';
 import { strictestGluten } from '../document/pantry.js';
 import type { Blend } from '../document/formula.js';

@@ -1,11 +1,11 @@
 import { exposureAt, placeOf, tableOf } from '../chill/exposure.js';
 import { within } from '../errors.js';
 import { coolingLimits, packBelowC } from '../facts/keeping.js';
-import { BakeMarch } from '../bake/march.js';
-import { outOfOven } from '../bake/problem.js';
+import { BakeMarch } from '../bake/slab/march.js';
+import { outOfOven } from '../bake/slab/problem.js';
 import { firstReach, onCurve } from '../math/interpolate.js';
 import { vapourPressurePa } from '../matter/thermal.js';
-import type { BakeProblem } from '../bake/problem.js';
+import type { BakeProblem } from '../bake/slab/problem.js';
 import type { Wait } from '../document/formula.js';
 import type { Kitchen, Place } from '../document/kitchen.js';
 

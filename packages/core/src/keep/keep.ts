@@ -1,8 +1,8 @@
-import { BakeMarch } from '../bake/march.js';
+import { BakeMarch } from '../bake/slab/march.js';
 import { bakeUntilOver } from '../bake/doneness.js';
 import { conduct } from '../chill/conduction.js';
 import { exposureAt, placeOf, tableOf } from '../chill/exposure.js';
-import { goesOnOf, isInOven } from '../dough/goes-on.js';
+import { goesOnOf, isInOven } from '../dough/piece/goes-on.js';
 import { learnedOf } from '../document/kitchen.js';
 import { within } from '../errors.js';
 import {
@@ -36,7 +36,7 @@ import { roundTo } from '../units/rounding.js';
 import { coolPiece, coolToCold } from './cooling.js';
 import { eggOf, isEgg } from '../ingredient/roles.js';
 import type { BakeResult } from '../bake/bake.js';
-import type { BakeProblem } from '../bake/problem.js';
+import type { BakeProblem } from '../bake/slab/problem.js';
 import type { Formula, Pack } from '../document/formula.js';
 import type { Kitchen } from '../document/kitchen.js';
 import type { DoughResult } from '../dough/dough.js';

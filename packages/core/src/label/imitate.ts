@@ -1,5 +1,5 @@
 import { noticeable, wishWeights } from '../facts/blend-limits.js';
-import type { BlendItem, BlendSpec, BlendWish } from '../solve/blend-spec.js';
+import type { BlendItem, BlendSpec, BlendWish } from '../solve/blends/blend-spec.js';
 
 /** What is imitated: how it behaves, not what it is made of. */
 const imitated = ['protein', 'fat', 'fibre', 'water', 'bend', 'grit', 'flavour', 'starch'] as const;

@@ -1,15 +1,15 @@
 import { coreVersion } from '../core-version.js';
 import { bakeReadings, bakeSpread, dayToDay } from '../facts/oven.js';
 import { bakeUntilOver } from '../bake/doneness.js';
-import { BakeMarch } from '../bake/march.js';
-import { nudged } from '../bake/problem.js';
-import { ovenNudge, together } from '../bake/samples.js';
+import { BakeMarch } from '../bake/slab/march.js';
+import { nudged } from '../bake/slab/problem.js';
+import { ovenNudge, together } from '../bake/slab/samples.js';
 import { toneAt } from '../bake/tone.js';
 import { trueBakes } from '../facts/learning.js';
 import { independent, sdsOf, updated, widening } from '../math/belief.js';
 import { onCurve } from '../math/interpolate.js';
 import type { BakeCase } from '../bake/bake-case.js';
-import type { BakeNudge } from '../bake/problem.js';
+import type { BakeNudge } from '../bake/slab/problem.js';
 import type { Learned } from '../document/kitchen.js';
 import type { Belief } from '../math/belief.js';
 

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { Matrix, solve } from 'ml-matrix';
-import { BlockTridiagonal } from '../bake/block-tridiagonal.js';
+import { BlockTridiagonal } from '../bake/slab/block-tridiagonal.js';
 import { risingRoot } from './bisect.js';
 import { firstReach, onCurve } from './interpolate.js';
 import { solveTridiagonal } from './tridiagonal.js';

@@ -2,7 +2,7 @@ import { families } from '../facts/families.js';
 import { familyAt } from './family-at.js';
 import { bakeCaseFor } from '../evaluate.js';
 import { bakeUntilOver } from '../bake/doneness.js';
-import { BakeMarch } from '../bake/march.js';
+import { BakeMarch } from '../bake/slab/march.js';
 import { referenceFormula, referencePantry } from '../solve/reference.js';
 import { referenceKitchen } from '../solve/reference-kitchen.js';
 import { boilsAtC, pressureAt } from './pressure.js';

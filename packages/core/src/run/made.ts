@@ -1,5 +1,5 @@
 import { isOfDough } from '../document/formula.js';
-import { goesOnOf } from '../dough/goes-on.js';
+import { goesOnOf } from '../dough/piece/goes-on.js';
 import { handsMin } from '../facts/run.js';
 import { HOT_TRAY } from '../keep/cooling.js';
 import type { PlannedLook, RunStep } from '../document/bake.js';

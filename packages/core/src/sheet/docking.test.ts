@@ -1,9 +1,9 @@
 import { aFormula, kitchen } from '../worked/a-formula.js';
-import { cutOrder } from './cut-order.js';
+import { cutOrder } from './cut/cut-order.js';
 import { docksOf, docksOfPart } from './docking.js';
-import { figureOf, upsideDown } from './figure.js';
+import { figureOf, upsideDown } from './cut/figure.js';
 import { planSheet } from './plan.js';
-import { templatesOf } from './templates.js';
+import { templatesOf } from './cut/templates.js';
 import type { CutShape } from '../document/formula.js';
 
 const shapes: readonly CutShape[] = [

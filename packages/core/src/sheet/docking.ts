@@ -1,9 +1,9 @@
 import { dockRim } from '../facts/sheet.js';
-import { figureOf } from './figure.js';
+import { figureOf } from './cut/figure.js';
 import { isCutShape } from './plan.js';
 import type { DockPattern, Part, Sheet } from '../document/formula.js';
 import type { Pan } from '../document/kitchen.js';
-import type { Figure, Outline, Point } from './figure.js';
+import type { Figure, Outline, Point } from './cut/figure.js';
 import type { PartPlan } from './plan.js';
 
 /**

@@ -4,14 +4,14 @@ import { isOfDough, panShapes } from '../document/formula.js';
 import { rollInFatDensity } from '../facts/laminating.js';
 import { cutterWebMm, pieRim, rerollDustShare } from '../facts/sheet.js';
 import { baseOf, freeFormOf, latticeOf, lidOf, liningOf, sideStripOf } from '../pan/pan.js';
-import { figureOf } from './figure.js';
-import { countOn, nestsOf } from './nest.js';
-import { rollAndReroll } from './reroll.js';
+import { figureOf } from './cut/figure.js';
+import { countOn, nestsOf } from './cut/nest.js';
+import { rollAndReroll } from './cut/reroll.js';
 import type { CutShape, Formula, PanShape, Part, Row, Shape } from '../document/formula.js';
 import type { Kitchen, Pan } from '../document/kitchen.js';
-import type { Figure } from './figure.js';
-import type { Nest } from './nest.js';
-import type { Rolls } from './reroll.js';
+import type { Figure } from './cut/figure.js';
+import type { Nest } from './cut/nest.js';
+import type { Rolls } from './cut/reroll.js';
 
 /** How many cut-outs one sheet gives, and how it is rolled. Lengths in mm. */
 export type SheetLayout = Omit<Nest, 'figure'> & {

@@ -1,8 +1,8 @@
 import type { MakeUp } from '../matter/make-up.js';
 import type { Body } from './body.js';
-import type { LaminateResult } from './lamination.js';
+import type { LaminateResult } from './layers/lamination.js';
 import type { PartPlan, SheetLayout } from './plan.js';
-import type { Roll } from './reroll.js';
+import type { Roll } from './cut/reroll.js';
 
 export type SheetResult = {
   readonly pieces: number;

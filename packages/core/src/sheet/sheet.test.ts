@@ -1,10 +1,10 @@
 import fc from 'fast-check';
 import { applyEdits } from '../document/edits.js';
 import { aFilling, aFormula, aStarter, kitchen, resultOf, WATER, worked } from '../worked/a-formula.js';
-import { cutOrder } from './cut-order.js';
+import { cutOrder } from './cut/cut-order.js';
 import { planSheet, piecesFromMass } from './plan.js';
-import { templatesOf } from './templates.js';
-import { fittingCutter } from './cutters.js';
+import { templatesOf } from './cut/templates.js';
+import { fittingCutter } from './cut/cutters.js';
 import { waysToCut } from './ways.js';
 import type { Json } from '../document/edits.js';
 import type { CutShape, Formula, Part, Shape } from '../document/formula.js';

@@ -8,7 +8,7 @@ import { coldTable } from '../matter/cold-enthalpy.js';
 import { conduct } from '../chill/conduction.js';
 import { exposureAt, exposuresOf, tableOf } from '../chill/exposure.js';
 import { bodyOf } from './body.js';
-import { laminate } from './lamination.js';
+import { laminate } from './layers/lamination.js';
 import { firstPart, isCutShape, planSheet } from './plan.js';
 import { sheetFindings } from './sheet-findings.js';
 import { sharedAmongTrays, trayNest } from './trays.js';

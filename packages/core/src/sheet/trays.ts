@@ -1,7 +1,7 @@
-import { countOn, placedOn, roundsOn } from './nest.js';
+import { countOn, placedOn, roundsOn } from './cut/nest.js';
 import { cachedNests } from './plan.js';
 import type { CutShape } from '../document/formula.js';
-import type { Nest, Placed } from './nest.js';
+import type { Nest, Placed } from './cut/nest.js';
 
 export type TrayArea = { readonly widthMm: number; readonly lengthMm: number };
 /** How pieces lie on one tray. Lengths in mm, from the tray's own corner. */

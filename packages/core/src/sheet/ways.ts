@@ -1,6 +1,6 @@
 import { firstPart, isCutShape, planSheet } from './plan.js';
-import { cutterOf, cutterShape, needsCutter } from './cutters.js';
-import { figureOf } from './figure.js';
+import { cutterOf, cutterShape, needsCutter } from './cut/cutters.js';
+import { figureOf } from './cut/figure.js';
 import { roundTo } from '../units/rounding.js';
 import type { CutShape, Formula } from '../document/formula.js';
 import type { Kitchen } from '../document/kitchen.js';

@@ -1,5 +1,5 @@
 import { isOfDough } from '../document/formula.js';
-import { usualFolds } from '../sheet/laminate.js';
+import { usualFolds } from '../sheet/layers/laminate.js';
 import type { Formula, MixStep, Row } from '../document/formula.js';
 import type { Kitchen } from '../document/kitchen.js';
 import type { Pantry } from '../document/pantry.js';

@@ -3,7 +3,7 @@ import { InputError } from '../errors.js';
 import { evaluate, evaluateDough, findingsOf } from '../evaluate.js';
 import { piecesFromMass } from '../sheet/plan.js';
 import { rolledG } from '../sheet/sheet.js';
-import { usualFolds } from '../sheet/laminate.js';
+import { usualFolds } from '../sheet/layers/laminate.js';
 import { panFormOf, panInside } from '../pan/pan.js';
 import { latticeStrips, pieRim } from '../facts/sheet.js';
 import { factorForPieces, scaled } from './scale.js';

@@ -4,16 +4,16 @@ import { withShare } from '../blend/rebalance.js';
 import { binderRatioOf, gumDoses, needPerPercent } from '../blend/gums.js';
 import { waterWants } from '../dough/water.js';
 import { editsBetween } from '../document/edits.js';
-import { allergenChange } from '../ingredient/allergens.js';
+import { allergenChange } from '../ingredient/safety/allergens.js';
 import { portionOf } from '../ingredient/mixture.js';
 import { isExcluded, isGum, isPouredWater } from '../ingredient/roles.js';
-import { suitability, suitName, suitsAskedFor } from '../ingredient/suits.js';
+import { suitability, suitName, suitsAskedFor } from '../ingredient/safety/suits.js';
 import { roundTo } from '../units/rounding.js';
 import type { Edit } from '../document/edits.js';
 import type { Formula } from '../document/formula.js';
 import type { Pantry } from '../document/pantry.js';
 import type { Family } from '../facts/families.js';
-import type { Allergen } from '../ingredient/allergens.js';
+import type { Allergen } from '../ingredient/safety/allergens.js';
 import type { Case } from '../document/case.js';
 
 export type FlourSwap = {

@@ -2,17 +2,17 @@ import { editsBetween } from '../document/edits.js';
 import { InputError } from '../errors.js';
 import { soaking } from '../facts/mixing.js';
 import { eggIsStructure, swapGroups } from '../facts/swaps.js';
-import { allergenChange } from '../ingredient/allergens.js';
+import { allergenChange } from '../ingredient/safety/allergens.js';
 import { compositionOf, portionOf } from '../ingredient/mixture.js';
 import { does, isEgg, isExcluded, isFat, isPouredWater, isSalt, isSoaked } from '../ingredient/roles.js';
-import { suitability, suitName, suitsAskedFor } from '../ingredient/suits.js';
+import { suitability, suitName, suitsAskedFor } from '../ingredient/safety/suits.js';
 import { usual } from '../facts/usual.js';
 import type { Edit } from '../document/edits.js';
 import type { Row } from '../document/formula.js';
 import type { Composition, Ingredient, Pantry } from '../document/pantry.js';
 import type { Family } from '../facts/families.js';
 import type { SwapGroup } from '../facts/swaps.js';
-import type { Allergen } from '../ingredient/allergens.js';
+import type { Allergen } from '../ingredient/safety/allergens.js';
 import type { Case } from '../document/case.js';
 
 /** What a swap holds, g in the dough rows. */

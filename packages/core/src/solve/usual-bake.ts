@@ -1,11 +1,11 @@
 import { bakeUntilOver } from '../bake/doneness.js';
-import { BakeMarch } from '../bake/march.js';
+import { BakeMarch } from '../bake/slab/march.js';
 import { toneIndex } from '../bake/tone.js';
 import { bakeCaseFor } from '../evaluate.js';
 import { coolPiece } from '../keep/cooling.js';
 import { onCurve } from '../math/interpolate.js';
 import type { BakeCase } from '../bake/bake-case.js';
-import type { Trajectory } from '../bake/march.js';
+import type { Trajectory } from '../bake/slab/march.js';
 import type { Case } from '../document/case.js';
 import type { Formula } from '../document/formula.js';
 import type { Family, Window } from '../facts/families.js';

@@ -3,7 +3,7 @@ import { evaluate } from '../evaluate.js';
 import { families } from '../facts/families.js';
 import { publishedIngredients } from '../ingredient/published.js';
 import { isBlendable } from '../ingredient/roles.js';
-import { suitability } from '../ingredient/suits.js';
+import { suitability } from '../ingredient/safety/suits.js';
 import { suits, type SuitId } from '../facts/suits.js';
 import { starterFormula } from '../solve/starter.js';
 import { swapChoices } from '../solve/swap-row.js';

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { families } from '../facts/families.js';
 import { fromPreparation } from '../ingredient/made.js';
-import { keepingOf } from '../ingredient/hygiene.js';
+import { keepingOf } from '../ingredient/safety/hygiene.js';
 import { mouldFreeDays } from '../keep/keep.js';
 import { findingsOf } from '../evaluate.js';
 import { aFormula, aStarter, kitchen, pantry, resultOf, worked } from './a-formula.js';

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
-import { BakeMarch } from '../bake/march.js';
-import { compileBake } from '../bake/problem.js';
+import { BakeMarch } from '../bake/slab/march.js';
+import { compileBake } from '../bake/slab/problem.js';
 import { evaluate } from '../evaluate.js';
 import { aFormula, kitchen, pantry, resultOf, WATER, worked } from './a-formula.js';
 import type { Formula } from '../document/formula.js';

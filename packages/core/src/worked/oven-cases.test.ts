@@ -1,9 +1,9 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { BakeMarch } from '../bake/march.js';
-import { browningFactorOf, compileBake } from '../bake/problem.js';
+import { BakeMarch } from '../bake/slab/march.js';
+import { browningFactorOf, compileBake } from '../bake/slab/problem.js';
 import { onCurve } from '../math/interpolate.js';
-import type { BakeSpec, Browners } from '../bake/problem.js';
+import type { BakeSpec, Browners } from '../bake/slab/problem.js';
 
 type Course = { min: number; X?: number; middleC: number; coldestC: number } & Record<
   'browningTop' | 'browningBase' | 'browningRim' | 'thicknessMm',

@@ -1,10 +1,10 @@
 import { bakeUntilOver } from '../bake/doneness.js';
-import { doneBand } from '../bake/looks.js';
-import { bakeSamples } from '../bake/samples.js';
+import { doneBand } from '../bake/looks/looks.js';
+import { bakeSamples } from '../bake/slab/samples.js';
 import { coreVersion } from '../core-version.js';
 import { bakeSpread } from '../facts/oven.js';
-import { BakeMarch } from '../bake/march.js';
-import { browningFactorOf, nudged } from '../bake/problem.js';
+import { BakeMarch } from '../bake/slab/march.js';
+import { browningFactorOf, nudged } from '../bake/slab/problem.js';
 import { bakeCaseFor, evaluate } from '../evaluate.js';
 import { families } from '../facts/families.js';
 import { perDry } from '../matter/make-up.js';
@@ -12,7 +12,7 @@ import { bakedSolids, solidsOf, waterActivity } from '../matter/sorption.js';
 import { referenceFormula, referencePantry } from '../solve/reference.js';
 import { referenceKitchen } from '../solve/reference-kitchen.js';
 import { aFilling, resultOf, withSet } from './a-formula.js';
-import type { BakeNudge } from '../bake/problem.js';
+import type { BakeNudge } from '../bake/slab/problem.js';
 import type { Learned } from '../document/kitchen.js';
 
 const march = new BakeMarch(24);

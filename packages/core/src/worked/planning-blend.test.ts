@@ -1,12 +1,12 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { fits } from '../math/linear-model.js';
-import { blendModel } from '../solve/blend-model.js';
-import { findBlends } from '../solve/find-blend.js';
-import { wholeSteps } from '../solve/whole-steps.js';
+import { blendModel } from '../solve/blends/blend-model.js';
+import { findBlends } from '../solve/blends/find-blend.js';
+import { wholeSteps } from '../solve/blends/whole-steps.js';
 import { anEngine } from './an-engine.js';
 import type { LinearEngine } from '../math/linear-model.js';
-import type { BlendSpec, BlendWish } from '../solve/blend-spec.js';
+import type { BlendSpec, BlendWish } from '../solve/blends/blend-spec.js';
 
 /** Cases whose answers come from scipy.optimize.milp with a matrix built apart from ours (each says how). */
 type CaseSpec = {

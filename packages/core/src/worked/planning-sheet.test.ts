@@ -1,10 +1,10 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { freeFormOf, latticeOf, lidOf, liningOf, panInside, panToPan, sideStripOf } from '../pan/pan.js';
-import { figureOf } from '../sheet/figure.js';
-import { fatSlabOf, laminationLayers, layerThickness, sheetRun } from '../sheet/laminate.js';
-import { countOn, nestsOf, roundsOn } from '../sheet/nest.js';
-import { rollAndReroll } from '../sheet/reroll.js';
+import { figureOf } from '../sheet/cut/figure.js';
+import { fatSlabOf, laminationLayers, layerThickness, sheetRun } from '../sheet/layers/laminate.js';
+import { countOn, nestsOf, roundsOn } from '../sheet/cut/nest.js';
+import { rollAndReroll } from '../sheet/cut/reroll.js';
 import { trayNest } from '../sheet/trays.js';
 import type { PanSize } from '../pan/pan.js';
 

@@ -1,11 +1,11 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { bakeUntilOver } from '../bake/doneness.js';
-import { BakeMarch } from '../bake/march.js';
-import { browningFactorOf, compileBake } from '../bake/problem.js';
+import { BakeMarch } from '../bake/slab/march.js';
+import { browningFactorOf, compileBake } from '../bake/slab/problem.js';
 import { families } from '../facts/families.js';
 import { isPractised } from '../facts/practice.js';
-import type { BakeSpec, Browners } from '../bake/problem.js';
+import type { BakeSpec, Browners } from '../bake/slab/problem.js';
 
 type Row = {
   readonly id: string;
