@@ -12,7 +12,7 @@ ensureInstalled();
 node([TSC, '-b', 'tsconfig.build.json']);
 const ts = createRequire(import.meta.url)('typescript');
 const isTest = (file) => /\.test\.tsx?$|\/worked\//.test(file);
-const sources = ['packages/core/src', 'packages/contracts/src', 'apps/server/src', 'apps/web/src'].flatMap((root) =>
+const sources = ['packages/core/src', 'packages/contracts/src', 'packages/words/src', 'apps/server/src', 'apps/web/src'].flatMap((root) =>
   readdirSync(join(ROOT, root), { recursive: true })
     .map((file) => `${root}/${file}`)
     .filter((file) => /\.tsx?$/.test(file) && !isTest(file) && !file.includes('generated')),

@@ -1,4 +1,4 @@
-// Everything, from a fresh clone: check, Jest, Playwright. `-- core` (or contracts, server, web, e2e, check) runs a part;
+// Everything, from a fresh clone: check, Jest, Playwright. `-- core` (or contracts, words, server, web, e2e, check) runs a part;
 // what follows the parts goes on to Playwright: `npm test -- e2e run.spec.ts:20`.
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
@@ -25,12 +25,12 @@ const { databaseUrls, startDatabase, stopDatabase } = await import('./db.mjs'); 
 
 plainFailures();
 checkNode();
-const PARTS = ['check', 'core', 'contracts', 'server', 'web', 'e2e'];
+const PARTS = ['check', 'core', 'contracts', 'words', 'server', 'web', 'e2e'];
 const asked = process.argv.slice(2);
 const parts = asked.filter((one) => PARTS.includes(one));
 const rest = asked.filter((one) => !PARTS.includes(one));
 const wants = (part) => parts.length === 0 || parts.includes(part);
-const projects = ['core', 'contracts', 'server', 'web'].filter(wants);
+const projects = ['core', 'contracts', 'words', 'server', 'web'].filter(wants);
 const WORKERS = 2;
 /** Journeys at a time: a third one makes the other two wait for more than it gains. */
 const JOURNEYS = process.env.E2E_WORKERS ?? '2';

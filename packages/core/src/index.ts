@@ -54,7 +54,7 @@ export { frothWords } from './facts/laminating.js';
 export { pieRim, shelvesEvenK, traySideMm, twoThirdsSplit } from './facts/sheet.js';
 export { crispLoss } from './facts/keeping.js';
 export { stageNames, findingCodes, worstFirst } from './findings/finding.js';
-export { wordsFor } from './findings/words.js';
+export { saidFacts } from './findings/said-facts.js';
 export { publishedIngredients } from './ingredient/published.js';
 export { isBlendable, isExcluded, isFat, isGum, isNut, isPouredWater, isProteinType, isSoaked, isStarch } from './ingredient/roles.js';
 export { withoutRow, withShare } from './blend/rebalance.js';
@@ -78,7 +78,22 @@ export { HOT_TRAY } from './keep/cooling.js';
 export { packOf } from './keep/keep.js';
 export { bendIndexRange, binderRatioRange, gritLimit, spoonWaterG, thirstSpread } from './facts/dough.js';
 export { boilsAtC, pressureAt } from './matter/pressure.js';
-export { celsiusOf, fahrenheitOf, feetOf, gramsOf, inchesOf, mmOf, ouncesOf, readQuantity } from './units/convert.js';
+export { celsiusOf, fahrenheitOf, feetOf, gramsOf, inchesOf, mmOf, ouncesOf } from './units/convert.js';
+export { readQuantity } from './units/read-quantity.js';
+export {
+  benchGrams,
+  fromUnits,
+  imperial,
+  inUnits,
+  metric,
+  showDuration,
+  showFraction,
+  showQuantity,
+  showValue,
+  spoken,
+  unitOf,
+  unitSets,
+} from './units/show.js';
 export { roundTo } from './units/rounding.js';
 export { readLine, readList } from './entry/read-line.js';
 export { vagueMeasureNames, vagueVolumes } from './entry/measures.js';
@@ -152,7 +167,7 @@ export { neededRests } from './run/needed-rests.js';
 export { eggOf, factorOfKept, keptFor, needsColdOnceBaked, stepsFrom } from './run/left-over.js';
 export { feelsByWarmth } from './run/feel-warmth.js';
 export { feelAnswer } from './run/feel-answer.js';
-export { measureWords, stepWords } from './run/words.js';
+export { measureKinds } from './run/measure-kinds.js';
 export { solidFatCurves } from './facts/fats.js';
 export { bakedSymptoms, symptoms } from './facts/symptoms.js';
 export { weighTolerance } from './facts/run.js';
@@ -174,7 +189,6 @@ export type { RunningWait, RunState, StepProgress } from './run/state.js';
 export type { NeededRest } from './run/needed-rests.js';
 export type { FeelsByWarmth } from './run/feel-warmth.js';
 export type { Dose, FeelAnswer } from './run/feel-answer.js';
-export type { Show, StepWords } from './run/words.js';
 export type { Pan as ScalePan, Rest as ScaleRest, ScaleReading } from './devices/scale.js';
 export type { Course } from './devices/probe.js';
 export { demoPuffSticks } from './demo/puff-sticks.js';
@@ -232,4 +246,6 @@ export type { PairCell } from './bake/pair-map.js';
 export type { BakeSample } from './bake/slab/samples.js';
 export type { KeepResult } from './keep/keep.js';
 export type { Outlook } from './outlook/outlook.js';
-export type { QuantityKind, ReadQuantity } from './units/convert.js';
+export type { QuantityKind } from './units/convert.js';
+export type { ReadQuantity } from './units/read-quantity.js';
+export type { Show, ShownKind, Units } from './units/show.js';

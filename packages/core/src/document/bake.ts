@@ -98,7 +98,7 @@ export type BakeEvent = {
 export const stepKinds = ['weigh', 'do', 'feel', 'measure', 'wait', 'look', 'rate'] as const;
 export type StepKind = (typeof stepKinds)[number];
 
-/** What a step is about: its words are in run/words. */
+/** What a step is about: its words are in packages/words. */
 export const stepWhats = [
   'weigh',
   'mix',

@@ -215,3 +215,10 @@ export const cookieSpread = table(
   'judgement',
   'a scooped cookie of the family target grows by two fifths (common practice, no source); more with warm dough, fat and sugar, less with gum',
 );
+export const sliceWarmC = table(
+  { from: 35, to: 55 },
+  'C',
+  'commonPractice',
+  'a log is sliced while its middle is warm, not hot: no source',
+);
+export const dialOffK = table({ often: 10, far: 20 }, 'K', 'commonPractice', 'how far a domestic dial is often off; no source');

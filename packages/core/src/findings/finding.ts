@@ -124,7 +124,7 @@ export const findingCodes = [
 ] as const;
 export type FindingCode = (typeof findingCodes)[number];
 
-/** What is off, as numbers; its words live in findings/words. */
+/** What is off, as numbers; its words live in packages/words. */
 export type Finding = {
   readonly code: FindingCode;
   readonly level: Level;

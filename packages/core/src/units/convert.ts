@@ -1,9 +1,9 @@
 /** Kinds of quantity the baker sees; the core holds one unit of each. */
-export type QuantityKind = 'mass' | 'length' | 'height' | 'temperature' | 'percent' | 'minutes';
+export type QuantityKind = 'mass' | 'length' | 'height' | 'temperature' | 'oven' | 'percent' | 'minutes';
 
-const GRAMS_PER_OUNCE = 28.349523125;
+export const GRAMS_PER_OUNCE = 28.349523125;
 const MM_PER_INCH = 25.4;
-const M_PER_FOOT = 0.3048;
+export const M_PER_FOOT = 0.3048;
 
 export const ouncesOf = (g: number): number => g / GRAMS_PER_OUNCE;
 export const gramsOf = (oz: number): number => oz * GRAMS_PER_OUNCE;
@@ -12,61 +12,3 @@ export const mmOf = (inches: number): number => inches * MM_PER_INCH;
 export const feetOf = (m: number): number => m / M_PER_FOOT;
 export const fahrenheitOf = (c: number): number => (c * 9) / 5 + 32;
 export const celsiusOf = (f: number): number => ((f - 32) * 5) / 9;
-
-type Reader = { readonly pattern: RegExp; readonly toCore: (value: number) => number };
-const readers: Record<QuantityKind, readonly Reader[]> = {
-  mass: [
-    { pattern: /^(?:g|grams?)$/, toCore: (v) => v },
-    { pattern: /^kg$/, toCore: (v) => v * 1000 },
-    { pattern: /^oz$/, toCore: gramsOf },
-    { pattern: /^lb$/, toCore: (v) => v * 16 * GRAMS_PER_OUNCE },
-  ],
-  length: [
-    { pattern: /^mm$/, toCore: (v) => v },
-    { pattern: /^cm$/, toCore: (v) => v * 10 },
-    { pattern: /^(?:in|"|inch(?:es)?)$/, toCore: mmOf },
-  ],
-  height: [
-    { pattern: /^m$/, toCore: (v) => v },
-    { pattern: /^(?:ft|feet|foot|')$/, toCore: (v) => v * M_PER_FOOT },
-  ],
-  temperature: [
-    { pattern: /^°?c$/, toCore: (v) => v },
-    { pattern: /^°?f$/, toCore: celsiusOf },
-  ],
-  percent: [{ pattern: /^%$/, toCore: (v) => v }],
-  minutes: [
-    { pattern: /^(?:m|min|minutes?)$/, toCore: (v) => v },
-    { pattern: /^h(?:ours?)?$/, toCore: (v) => v * 60 },
-  ],
-};
-
-/** What was typed, read: the value in the core's unit, or why it could not be. */
-export type ReadQuantity = { readonly ok: true; readonly value: number } | { readonly ok: false; readonly reason: string };
-
-/**
- * Reads what a baker types into a field: `62`, `18 oz`, `1 1/2 in`, `350F`, `1h20`. A bare number is in the unit the field shows.
- *
- * Units    result in g, mm, m (height above the sea), C, percent or min by `kind`; `bare` says what a number without unit means.
- * Throws   nothing: what cannot be read comes back as a reason.
- * Findings none.
- * Source   international ounce 28.349523125 g and inch 25.4 mm and foot 0.3048 m (exact by definition).
- *
- * @example
- * readQuantity('350F', 'temperature', 'C'); // => { ok: true, value: 176.67 } (shown rounded)
- */
-export function readQuantity(typed: string, kind: QuantityKind, bare: string): ReadQuantity {
-  const text = typed.trim().toLowerCase().replace(',', '.');
-  if (text === '') return { ok: false, reason: 'is empty: type a number' };
-  const hours = /^(\d+)\s*h\s*(\d{1,2})$/.exec(text);
-  if (kind === 'minutes' && hours) return { ok: true, value: Number(hours[1]) * 60 + Number(hours[2]) };
-  const parts = /^(-?\d+(?:\.\d+)?|-?\.\d+)?\s*(?:(\d+)\s*\/\s*(\d+))?\s*([a-z°"%]*)$/.exec(text);
-  if (!parts || (parts[1] === undefined && parts[2] === undefined)) return { ok: false, reason: `“${typed.trim()}” is not a number` };
-  const fraction = parts[2] === undefined ? 0 : Number(parts[2]) / Number(parts[3]);
-  const value = Number(parts[1] ?? 0) + fraction;
-  if (!Number.isFinite(value)) return { ok: false, reason: `“${typed.trim()}” is not a number` };
-  const unit = parts[4] === '' ? bare.toLowerCase() : parts[4]!;
-  const reader = readers[kind].find(({ pattern }) => pattern.test(unit));
-  if (!reader) return { ok: false, reason: `“${parts[4]}” is not a unit of ${kind}` };
-  return { ok: true, value: reader.toCore(value) };
-}

@@ -1,4 +1,5 @@
-import { celsiusOf, fahrenheitOf, gramsOf, mmOf, readQuantity } from './convert.js';
+import { celsiusOf, fahrenheitOf, gramsOf, mmOf } from './convert.js';
+import { readQuantity } from './read-quantity.js';
 import { roundTo } from './rounding.js';
 import type { QuantityKind } from './convert.js';
 

@@ -5,8 +5,7 @@ import Button from '@mui/material/Button';
 import LinearProgress from '@mui/material/LinearProgress';
 import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
-import { doneBand, planLooks, type LooksStudy } from '@north-leaf/core';
-import { showDuration } from '../../ui/words/quantity';
+import { doneBand, planLooks, type LooksStudy, showDuration } from '@north-leaf/core';
 import { crustTones } from '../../ui/theme/theme';
 import type { useLooks } from './bake-study';
 

@@ -13,10 +13,12 @@ import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { useQuery } from '@tanstack/react-query';
-import { findingsOf, handWordOrder, wordsFor, type HandWord, type RatedWhat } from '@north-leaf/core';
+import { findingsOf, handWordOrder, type HandWord, type RatedWhat } from '@north-leaf/core';
 import type { FormulaVersion } from '@north-leaf/contracts';
 import { Controller, useForm } from 'react-hook-form';
 import { useNavigate, useSearchParams } from 'react-router';
+import { findingWords } from '@north-leaf/words';
+import { useVoice } from '../../platform/preferences';
 import { ApiError } from '../../platform/http';
 import { ErrorPage } from '../../platform/error-page';
 import { Leaf } from '../../ui/frame/leaf';
@@ -41,6 +43,7 @@ export function RecordPage() {
 
 function Form({ version, roomC, humidityShare }: { version: FormulaVersion; roomC: number; humidityShare: number }) {
   const navigate = useNavigate();
+  const voice = useVoice();
   const record = useRecordBake();
   // One id for this page: pressed twice or sent again after a cut, it is still one bake.
   const [id] = useState(() => crypto.randomUUID());
@@ -143,7 +146,7 @@ function Form({ version, roomC, humidityShare }: { version: FormulaVersion; room
       <form noValidate onSubmit={(event) => void submit(event)}>
         {unsafe.map((finding) => (
           <Alert key={finding.code} severity="error" icon={<Leaf state="fix" />} sx={{ mb: 3 }}>
-            {wordsFor(finding).what}. {wordsFor(finding).change}
+            {findingWords(finding, voice).what}. {findingWords(finding, voice).change}
           </Alert>
         ))}
         {unsafe.length > 0 && (

@@ -14,9 +14,9 @@ import {
   type LeftOut,
   type Limit,
   type Pantry,
+  showQuantity,
 } from '@north-leaf/core';
 import { usePreferences } from '../../platform/preferences';
-import { showQuantity } from '../../ui/words/quantity';
 import { useBlendSearch } from './blend-search';
 import { useDraft, newKey } from '../formulas/doors';
 import { useSurroundings } from '../board/doors';

@@ -18,12 +18,12 @@ import {
   type FlourSwap,
   type Formula,
   type Lot,
+  showQuantity,
 } from '@north-leaf/core';
 import { usePreferences } from '../../platform/preferences';
 import { Choice } from '../../ui/form/choice';
 import { QuantityField } from '../../ui/form/quantity-field';
 import { SearchField } from '../../ui/form/search-field';
-import { showQuantity } from '../../ui/words/quantity';
 import { ingredientOptions } from '../pantry/doors';
 import { setValue, useDraft } from '../formulas/doors';
 import { useFormula, useSet, useSurroundings } from '../board/doors';

@@ -12,12 +12,22 @@ import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
-import { editsBetween, InputError, isBlendable, isExcluded, isGum, portionOf, withShare, type Formula } from '@north-leaf/core';
+import {
+  editsBetween,
+  InputError,
+  isBlendable,
+  isExcluded,
+  isGum,
+  portionOf,
+  withShare,
+  type Formula,
+  showValue,
+  unitOf,
+} from '@north-leaf/core';
 import { usePreferences } from '../../platform/preferences';
 import { FieldRow } from '../../ui/form/field-row';
 import { QuantityField } from '../../ui/form/quantity-field';
 import { SearchField } from '../../ui/form/search-field';
-import { showValue, unitOf } from '../../ui/words/quantity';
 import { notify } from '../../platform/notices';
 import { useSaveBlend } from '../blends/doors';
 import { ingredientOptions } from '../pantry/doors';

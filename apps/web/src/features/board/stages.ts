@@ -1,6 +1,4 @@
-import type { Evaluation, Formula, StageName } from '@north-leaf/core';
-import { showDuration, showValue, unitOf } from '../../ui/words/quantity';
-import type { UnitSystem } from '../../platform/preferences';
+import { type Evaluation, type Formula, type StageName, showDuration, showValue, unitOf, type Units } from '@north-leaf/core';
 
 export const stageLabels: Record<StageName, string> = {
   blend: 'Blend',
@@ -33,7 +31,7 @@ export const stageLabelOf = (stage: StageName, formula: Pick<Formula, 'sheet'>):
 /** The one number that rules a stage, with its unit and a caption. */
 export type Ruling = { readonly number: string; readonly unit: string };
 
-export function rulingOf(stage: StageName, evaluation: Evaluation, units: UnitSystem): Ruling {
+export function rulingOf(stage: StageName, evaluation: Evaluation, units: Units): Ruling {
   const none = { number: '–', unit: '' };
   switch (stage) {
     case 'blend':

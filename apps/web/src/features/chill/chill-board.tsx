@@ -6,19 +6,21 @@ import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
 import {
   chillWays,
-  fahrenheitOf,
   families,
   madeReady,
   type Chill,
   type ChillResult,
   type ChillWay,
   type ReadyThing,
+  showDuration,
+  showQuantity,
+  inUnits,
+  unitOf,
 } from '@north-leaf/core';
 import { usePreferences } from '../../platform/preferences';
 import { Choice } from '../../ui/form/choice';
 import { FieldRow } from '../../ui/form/field-row';
 import { Plot } from '../../ui/drawing/plot';
-import { showDuration, showQuantity } from '../../ui/words/quantity';
 import { useDraft } from '../formulas/doors';
 import { stageQuestions, Board, FormulaField, useAnswer, useFormula, useSet, useSurroundings, Waiting, Waits } from '../board/doors';
 import { Fact } from '../../ui/frame/fact-tile';
@@ -282,7 +284,7 @@ function ChillCurve({ result }: { result: ChillResult }) {
   const { palette } = useTheme();
   const units = usePreferences((state) => state.units);
   const { data, layout, columns } = useMemo(() => {
-    const shown = (c: number) => (units === 'metric' ? c : fahrenheitOf(c));
+    const shown = (c: number) => inUnits(c, 'temperature', units);
     const { min, middleC, rimC } = result.curve;
     const until = min.findIndex((at) => at > result.outMin + 30);
     const end = until === -1 ? min.length : until;
@@ -297,7 +299,7 @@ function ChillCurve({ result }: { result: ChillResult }) {
       ],
       layout: {
         xaxis: { title: { text: 'minutes after mixing' }, range: [0, x[x.length - 1]!] },
-        yaxis: { ticksuffix: units === 'metric' ? ' °C' : ' °F' },
+        yaxis: { ticksuffix: ` ${unitOf('temperature', units)}` },
         shapes: [
           {
             type: 'rect' as const,

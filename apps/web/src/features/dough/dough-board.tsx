@@ -7,12 +7,22 @@ import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
-import { families, isExcluded, isProteinType, isStarch, recipeOf, roundTo, type Formula, type Pantry } from '@north-leaf/core';
+import {
+  families,
+  isExcluded,
+  isProteinType,
+  isStarch,
+  recipeOf,
+  roundTo,
+  type Formula,
+  type Pantry,
+  showQuantity,
+  unitOf,
+} from '@north-leaf/core';
 import { usePreferences } from '../../platform/preferences';
 import { Choice } from '../../ui/form/choice';
 import { FieldRow } from '../../ui/form/field-row';
 import { SearchField } from '../../ui/form/search-field';
-import { showQuantity, unitOf } from '../../ui/words/quantity';
 import { ingredientOptions } from '../pantry/doors';
 import { useDraft, newKey } from '../formulas/doors';
 import { stageQuestions, AllergenLine, Board, FormulaField, useAnswer, useSet, useSurroundings } from '../board/doors';

@@ -3,13 +3,12 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { editsBetween, isStillDoughOf, scaled, withDoughOf, withOwnDough } from '@north-leaf/core';
+import { editsBetween, isStillDoughOf, scaled, withDoughOf, withOwnDough, showQuantity } from '@north-leaf/core';
 import type { FormulaVersion } from '@north-leaf/contracts';
 import { Link } from 'react-router';
 import { notify } from '../../platform/notices';
 import { usePreferences } from '../../platform/preferences';
 import { Choice } from '../../ui/form/choice';
-import { showQuantity } from '../../ui/words/quantity';
 import { formulaNamesQuery, versionQuery, useDraft, newKey } from '../formulas/doors';
 import { useFormula } from '../board/doors';
 

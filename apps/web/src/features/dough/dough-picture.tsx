@@ -12,10 +12,10 @@ import {
   type DoughResult,
   type Family,
   type SpreadOfWater,
+  showQuantity,
 } from '@north-leaf/core';
-import { usePreferences, type UnitSystem } from '../../platform/preferences';
+import { usePreferences } from '../../platform/preferences';
 import { GoodRange } from '../../ui/drawing/good-range';
-import { showQuantity } from '../../ui/words/quantity';
 import { handWordLabels } from '../../ui/words/words';
 import { useDraft } from '../formulas/doors';
 import { useEarlyDough, useAnswer, useSurroundings, Waiting } from '../board/doors';
@@ -114,9 +114,6 @@ function Balance({ result, family }: { result: DoughResult; family: Family }) {
     </Box>
   );
 }
-
-/** Whole grams, tenths of an ounce. */
-const wholeIn = (units: UnitSystem) => (units === 'metric' ? 0 : 1);
 
 const stateWords = { pieces: 'in pieces', rubbed: 'rubbed in', creamed: 'creamed', melted: 'melted or poured' } as const;
 const stateEffects = {
@@ -262,7 +259,7 @@ function Ladder({ result }: { result: DoughResult }) {
     <Box component="section" aria-label="Water ladder">
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, flexWrap: 'wrap' }}>
         <Box sx={{ bgcolor: palette.make.water, color: palette.onMake.water, borderRadius: '6px', px: 4, py: 1, fontWeight: 650 }}>
-          Pour {showQuantity(result.pourG, 'mass', units, wholeIn(units))}
+          Pour {showQuantity(result.pourG, 'bulk', units)}
         </Box>
         {Array.from({ length: result.spoons }, (_, i) => (
           <Box key={i} aria-hidden sx={{ width: 26, height: 18, borderRadius: '50%', bgcolor: palette.make.water }} />
@@ -283,7 +280,7 @@ function Ladder({ result }: { result: DoughResult }) {
           ) : temperature.feasible ? (
             <>
               <b>At {showQuantity(temperature.atC, 'temperature', units, 0)}</b>
-              {temperature.iceG > 0.5 && `, ${showQuantity(temperature.iceG, 'mass', units, wholeIn(units))} of it as ice`}, for a dough at{' '}
+              {temperature.iceG > 0.5 && `, ${showQuantity(temperature.iceG, 'bulk', units)} of it as ice`}, for a dough at{' '}
               {showQuantity(temperature.wantedC, 'temperature', units, 0)}
             </>
           ) : (
@@ -291,8 +288,7 @@ function Ladder({ result }: { result: DoughResult }) {
           )}
           <Box component="span" sx={{ color: 'text.secondary' }}>
             {' '}
-            · mixing warms it by about{' '}
-            {units === 'metric' ? `${temperature.frictionK} °C` : `${Math.round(temperature.frictionK * 1.8)} °F`}
+            · mixing warms it by about {showQuantity(temperature.frictionK, 'difference', units)}
           </Box>
         </Box>
       )}
@@ -338,7 +334,7 @@ function WantsAndGets({ result }: { result: DoughResult }) {
             whiteSpace: 'nowrap',
           }}
         >
-          {g / widest > 0.09 && `${name} ${showQuantity(g, 'mass', units, wholeIn(units))}`}
+          {g / widest > 0.09 && `${name} ${showQuantity(g, 'bulk', units)}`}
         </Box>
       ))}
     </Box>
@@ -349,9 +345,7 @@ function WantsAndGets({ result }: { result: DoughResult }) {
       <Box sx={{ display: 'flex', justifyContent: 'space-between', pb: 1 }}>
         <Typography variant="h3">Water wanted and water in</Typography>
         <Box sx={{ fontWeight: 650, fontSize: 13.5 }}>
-          {Math.abs(missing) < 1
-            ? 'as wanted'
-            : `${showQuantity(Math.abs(missing), 'mass', units, wholeIn(units))} ${missing > 0 ? 'short' : 'over'}`}
+          {Math.abs(missing) < 1 ? 'as wanted' : `${showQuantity(Math.abs(missing), 'bulk', units)} ${missing > 0 ? 'short' : 'over'}`}
         </Box>
       </Box>
       <Box sx={{ display: 'grid', gridTemplateColumns: '52px 1fr', gap: 1.5, alignItems: 'center' }}>
@@ -370,9 +364,9 @@ function WantsAndGets({ result }: { result: DoughResult }) {
         ])}
       </Box>
       <Box sx={{ fontSize: 12.5, color: 'text.secondary', pt: 1 }}>
-        Wants ± {showQuantity(result.wantsSdG, 'mass', units, wholeIn(units))}:{' '}
+        Wants ± {showQuantity(result.wantsSdG, 'bulk', units)}:{' '}
         {result.waterSpread.map(({ cause, sdG }) => `${spreadWords[cause]} ${showQuantity(sdG, 'mass', units)}`).join(', ')}. The flours’
-        own {showQuantity(result.ownWaterG, 'mass', units, wholeIn(units))} are left out of both
+        own {showQuantity(result.ownWaterG, 'bulk', units)} are left out of both
         {Math.abs(wants.moistureG) >= 0.5 &&
           `; today’s flour is ${wants.moistureG < 0 ? 'damp' : 'dry'}: ${wants.moistureG < 0 ? '−' : '+'}${showQuantity(Math.abs(wants.moistureG), 'mass', units)}`}
         .<Learned />

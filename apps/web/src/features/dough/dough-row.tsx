@@ -28,11 +28,12 @@ import {
   keysOf,
   type GoesOnMoment,
   type HeldTotals,
+  showQuantity,
+  unitOf,
 } from '@north-leaf/core';
 import { usePreferences } from '../../platform/preferences';
 import { Choice } from '../../ui/form/choice';
 import { QuantityField } from '../../ui/form/quantity-field';
-import { showQuantity, unitOf } from '../../ui/words/quantity';
 import { setValue, useDraft, newKey } from '../formulas/doors';
 import { useFormula, useProblem, useSet, useSurroundings } from '../board/doors';
 import { allergenWord } from '../../ui/words/words';

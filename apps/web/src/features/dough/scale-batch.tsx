@@ -25,10 +25,11 @@ import {
   scaleCautions,
   scaled,
   type ScaleCaution,
+  showQuantity,
+  unitOf,
 } from '@north-leaf/core';
 import { usePreferences } from '../../platform/preferences';
 import { Choice } from '../../ui/form/choice';
-import { showQuantity, unitOf } from '../../ui/words/quantity';
 import { useDraft, newKey } from '../formulas/doors';
 import { useAnswer, useFormula, useSurroundings } from '../board/doors';
 

@@ -2,12 +2,11 @@ import { useMemo } from 'react';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
-import { crispLoss, fahrenheitOf, type KeepResult } from '@north-leaf/core';
+import { crispLoss, type KeepResult, showDuration, showQuantity, inUnits, unitOf } from '@north-leaf/core';
 import { usePreferences } from '../../platform/preferences';
 import { Choice } from '../../ui/form/choice';
 import { FieldRow } from '../../ui/form/field-row';
 import { Plot } from '../../ui/drawing/plot';
-import { showDuration, showQuantity } from '../../ui/words/quantity';
 import { stageQuestions, Board, FormulaField, useAnswer, useSurroundings, useFormula, useSet, Waiting, Waits } from '../board/doors';
 import { Fact } from '../../ui/frame/fact-tile';
 
@@ -122,7 +121,7 @@ function CoolingCurve({ result }: { result: KeepResult }) {
   const units = usePreferences((state) => state.units);
   const { cooling, coolMin } = result;
   const { data, layout, columns } = useMemo(() => {
-    const shown = (c: number) => (units === 'metric' ? c : fahrenheitOf(c));
+    const shown = (c: number) => inUnits(c, 'temperature', units);
     const { min, middleC } = cooling.curve;
     return {
       data: [
@@ -137,7 +136,7 @@ function CoolingCurve({ result }: { result: KeepResult }) {
       layout: {
         margin: { t: 14, r: 12, b: 34, l: 44 },
         xaxis: { title: { text: 'minutes out of the oven', standoff: 4 }, range: [0, Math.max(min[min.length - 1]!, 1)] },
-        yaxis: { ticksuffix: units === 'metric' ? ' °C' : ' °F', rangemode: 'tozero' as const },
+        yaxis: { ticksuffix: ` ${unitOf('temperature', units)}`, rangemode: 'tozero' as const },
         shapes: [
           {
             type: 'line' as const,

@@ -26,12 +26,14 @@ import {
   placeKindWords,
   trayMaterialWords,
   cutterKindWords,
+  showQuantity,
+  showValue,
+  type Units,
 } from '@north-leaf/core';
 import { ErrorPage } from '../../platform/error-page';
 import { usePreferences } from '../../platform/preferences';
 import { Leaf } from '../../ui/frame/leaf';
 import { Page } from '../../ui/frame/page';
-import { showQuantity, showValue } from '../../ui/words/quantity';
 import { UnitToggle } from '../../ui/form/unit-toggle';
 import { kitchenQuery } from './api';
 import { JudgementsSheet } from './judgements-sheet';
@@ -240,7 +242,7 @@ function Things({ list, kitchen, chosen, on, onOpen }: ThingsProps) {
   );
 }
 
-function about(list: KitchenList, thing: KitchenThings[KitchenList], units: 'metric' | 'imperial'): string {
+function about(list: KitchenList, thing: KitchenThings[KitchenList], units: Units): string {
   if (list === 'ovens') return ovenKindWords[(thing as Oven).kind];
   if (list === 'places') {
     const { kind, atC } = thing as Place;

@@ -4,12 +4,22 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { celsiusOfDial, dialOf, dialWords, readQuantity, type DialUnit, type Oven, type OvenReading } from '@north-leaf/core';
-import { usePreferences, type UnitSystem } from '../../platform/preferences';
+import {
+  celsiusOfDial,
+  dialOf,
+  dialWords,
+  readQuantity,
+  type DialUnit,
+  type Oven,
+  type OvenReading,
+  showQuantity,
+  unitOf,
+  type Units,
+} from '@north-leaf/core';
+import { usePreferences } from '../../platform/preferences';
 import { FieldRow } from '../../ui/form/field-row';
 import { FormEnd } from '../../ui/form/form-end';
 import { QuantityField } from '../../ui/form/quantity-field';
-import { showQuantity, unitOf } from '../../ui/words/quantity';
 import { SideSheet } from '../../ui/frame/side-sheet';
 import { useDoInKitchen } from './use-kitchen';
 
@@ -29,7 +39,7 @@ type Setting = { readonly dial: number; readonly typed: readonly string[] };
 const none = () => Array.from({ length: READINGS }, () => '');
 
 /** What was typed for one reading: nothing yet, a temperature, or why it cannot be one. */
-function readingOf(typed: string, units: UnitSystem): { readonly valueC: number | null; readonly wrong?: string } {
+function readingOf(typed: string, units: Units): { readonly valueC: number | null; readonly wrong?: string } {
   if (typed.trim() === '') return { valueC: null };
   const read = readQuantity(typed, 'temperature', unitOf('temperature', units));
   if (!read.ok) return { valueC: null, wrong: read.reason };

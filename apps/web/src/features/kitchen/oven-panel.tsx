@@ -7,11 +7,20 @@ import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
-import { dialFor, dialWords, ovenShelves, ovenSides, type HotSpot, type Kitchen, type Oven, type OvenCare } from '@north-leaf/core';
+import {
+  dialFor,
+  dialWords,
+  ovenShelves,
+  ovenSides,
+  type HotSpot,
+  type Kitchen,
+  type Oven,
+  type OvenCare,
+  showQuantity,
+} from '@north-leaf/core';
 import { usePreferences } from '../../platform/preferences';
 import { Plot } from '../../ui/drawing/plot';
 import { QuantityField } from '../../ui/form/quantity-field';
-import { showQuantity } from '../../ui/words/quantity';
 import { useDoInKitchen } from './use-kitchen';
 import { notify } from '../../platform/notices';
 

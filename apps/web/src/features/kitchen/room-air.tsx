@@ -2,11 +2,10 @@ import { useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { boilsAtC, pressureAt, type Kitchen } from '@north-leaf/core';
+import { boilsAtC, pressureAt, type Kitchen, showQuantity } from '@north-leaf/core';
 import { notify } from '../../platform/notices';
 import { usePreferences } from '../../platform/preferences';
 import { FieldRow } from '../../ui/form/field-row';
-import { showQuantity } from '../../ui/words/quantity';
 import { QuantityField } from '../../ui/form/quantity-field';
 import { useDoInKitchen } from './use-kitchen';
 

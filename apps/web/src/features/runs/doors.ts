@@ -1,5 +1,5 @@
 /** What other rooms may have of a run: its store, its waits and the words of the bench. */
-export { benchShow, leftWords, showMeasured, titleOf } from './bench/bench-words';
+export { leftWords } from './bench/bench-words';
 export { useWaits } from './bench/waits';
 export { NotStored } from './keeping/not-stored';
 export type { KeptRun, Waiting } from './keeping/run-keeping';

@@ -5,15 +5,15 @@ import TextField from '@mui/material/TextField';
 import { useTheme } from '@mui/material/styles';
 import { DateTime } from 'luxon';
 import { useNavigate, useParams } from 'react-router';
-import { stepWords, type StepProgress } from '@north-leaf/core';
+import { type StepProgress, benchGrams } from '@north-leaf/core';
+import { stepWords, titleOf } from '@north-leaf/words';
 import { ErrorPage } from '../../platform/error-page';
-import { usePreferences } from '../../platform/preferences';
+import { useVoice } from '../../platform/preferences';
 import { readNumber } from '../bakes/doors';
 import { AddSomething } from './steps/add-something';
 import { useAlarm } from './bench/alarm';
 import { isTyping } from './bench/answers';
 import { bench } from './bench/bench-style';
-import { benchGrams, benchShow, titleOf } from './bench/bench-words';
 import { Edge } from './bench/edge';
 import { HoldButton } from './bench/hold-button';
 import { MeasureStep } from './steps/measure-step';
@@ -47,7 +47,7 @@ export function RunPage() {
 function Bench({ run }: { run: RunInHand }) {
   const { palette } = useTheme();
   const navigate = useNavigate();
-  const { units } = usePreferences();
+  const voice = useVoice();
   const waits = useWaits();
   useAwake();
   const { state } = run;
@@ -99,7 +99,7 @@ function Bench({ run }: { run: RunInHand }) {
         >
           <NotStored />
           <Box component="h1" sx={{ m: 0, ...bench.title }}>
-            {stepWords(progress.step, benchShow(units)).title}
+            {stepWords(progress.step, voice).title}
           </Box>
           {ended ? (
             <Box sx={bench.text}>This bake is ended. What happened is in Bakes.</Box>
@@ -116,7 +116,7 @@ function Bench({ run }: { run: RunInHand }) {
           <Box sx={{ display: 'flex', gap: 3, flexWrap: 'wrap', alignItems: 'center', borderTop: `1px solid ${palette.divider}`, pt: 2 }}>
             {following && (
               <Box sx={{ flex: 1, minWidth: 200, fontSize: 20, color: 'text.secondary', [bench.phone]: { fontSize: 16 } }}>
-                Then: {titleOf(following.step, units)}
+                Then: {titleOf(following.step, voice)}
                 {following.step.kind === 'weigh' ? `, ${benchGrams(following.step.amountG ?? 0)} g` : ''}
               </Box>
             )}

@@ -3,12 +3,13 @@ import Button from '@mui/material/Button';
 import { DateTime } from 'luxon';
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
-import { usePreferences } from '../../platform/preferences';
+import { titleOf } from '@north-leaf/words';
+import { useVoice } from '../../platform/preferences';
 import { ErrorPage } from '../../platform/error-page';
 import { Page } from '../../ui/frame/page';
 import { kitchenQuery } from '../kitchen/doors';
 import { runningQuery } from '../bakes/doors';
-import { leftWords, titleOf } from './bench/bench-words';
+import { leftWords } from './bench/bench-words';
 import { useNow } from '../../platform/use-now';
 import { useRunning, useRunningNews } from './keeping/use-run';
 
@@ -18,7 +19,7 @@ export function RunsPage() {
   useRunningNews();
   const asked = useQuery(runningQuery);
   const { data: kitchen } = useQuery(kitchenQuery);
-  const { units } = usePreferences();
+  const voice = useVoice();
   const now = useNow();
   if (asked.isError && running.length === 0) return <ErrorPage error={asked.error} />;
   return (
@@ -64,7 +65,7 @@ export function RunsPage() {
                   </Box>
                 </Box>
                 <Box sx={{ fontSize: 15 }}>
-                  Step {state.nowIndex + 1} of {state.steps.length}: {titleOf(step, units)}
+                  Step {state.nowIndex + 1} of {state.steps.length}: {titleOf(step, voice)}
                 </Box>
               </Box>
               <Box sx={{ fontSize: 22, fontWeight: 700 }}>{wait ? leftWords(wait.endsAt - now) : ''}</Box>

@@ -19,25 +19,25 @@ import {
   canBegin,
   runTimes,
   scaled,
-  wordsFor,
   type MadeReady,
   type NeededRest,
   type PlannedLook,
   type Reply,
+  showDuration,
+  showQuantity,
 } from '@north-leaf/core';
+import { findingWords, titleOf } from '@north-leaf/words';
 import { benchNow } from '../../platform/bench-clock';
 import { ErrorPage } from '../../platform/error-page';
 import { ApiError } from '../../platform/http';
-import { usePreferences } from '../../platform/preferences';
+import { usePreferences, useVoice } from '../../platform/preferences';
 import { opened } from '../../platform/worker-kit';
 import { Leaf } from '../../ui/frame/leaf';
 import { Page } from '../../ui/frame/page';
-import { showDuration, showQuantity } from '../../ui/words/quantity';
 import { formulaNamesQuery, formulaQuery, versionQuery, waitingDraft, DraftWaits, FormulaSelect } from '../formulas/doors';
 import { kitchenQuery } from '../kitchen/doors';
 import { pantryQuery } from '../pantry/doors';
 import { useStartRun, readNumber } from '../bakes/doors';
-import { titleOf } from './bench/bench-words';
 import { told } from './keeping/run-store';
 import { useNow } from '../../platform/use-now';
 import type { PlanRunApi, RunPlan, Size } from './plan-run.worker';
@@ -168,6 +168,7 @@ function Ready({ of, plan, rests, looks }: { of: Asked; plan: RunPlan; rests: Pl
   const navigate = useNavigate();
   const start = useStartRun();
   const { units } = usePreferences();
+  const voice = useVoice();
   const version = useQuery(versionQuery(of.formulaId, of.version));
   const kitchen = useQuery(kitchenQuery);
   const pantry = useQuery(pantryQuery);
@@ -216,7 +217,7 @@ function Ready({ of, plan, rests, looks }: { of: Asked; plan: RunPlan; rests: Pl
         <When plan={plan} />
         {plan.unsafe.map((finding) => (
           <Alert key={`${finding.code}${finding.measured?.of ?? ''}`} severity="error" icon={<Leaf state="fix" />}>
-            {wordsFor(finding).what}. {wordsFor(finding).change}
+            {findingWords(finding, voice).what}. {findingWords(finding, voice).change}
           </Alert>
         ))}
         {plan.unsafe.length > 0 && (
@@ -267,7 +268,7 @@ function Ready({ of, plan, rests, looks }: { of: Asked; plan: RunPlan; rests: Pl
               <b style={{ whiteSpace: 'nowrap' }}>
                 {rest.place}, {showDuration(rest.min)}
               </b>
-              <span>without it: {wordsFor(rest.without).what.toLowerCase()}</span>
+              <span>without it: {findingWords(rest.without, voice).what.toLowerCase()}</span>
             </Box>
           ))}
         </Box>
@@ -280,7 +281,7 @@ function Ready({ of, plan, rests, looks }: { of: Asked; plan: RunPlan; rests: Pl
           <Box component="ol" sx={{ m: 0, pl: 6, fontSize: 14, maxHeight: 220, overflowY: 'auto' }} tabIndex={0}>
             {plan.steps.map((step) => (
               <li key={step.key}>
-                {titleOf(step, units)}
+                {titleOf(step, voice)}
                 {step.kind === 'weigh' ? `, ${showQuantity(step.amountG ?? 0, 'mass', units)}` : ''}
                 {step.kind === 'wait' ? `, ${showDuration(step.min ?? 0)}` : ''}
               </li>
@@ -320,7 +321,7 @@ const readyWords = ({ thing, from, to, min, untilC }: MadeReady): string =>
 function When({ plan }: { plan: RunPlan }) {
   const now = useNow(30_000);
   const { data: kitchen } = useQuery(kitchenQuery);
-  const { units } = usePreferences();
+  const voice = useVoice();
   const [readyBy, setReadyBy] = useState<DateTime | null>(null);
   const [leaveAt, setLeaveAt] = useState<DateTime | null>(null);
   const zone = kitchen?.zone ?? 'UTC';
@@ -350,7 +351,7 @@ function When({ plan }: { plan: RunPlan }) {
         {leaving &&
           (leaving.under ? (
             <b>
-              When you leave it stands at “{titleOf(leaving.under.step, units)}”, with {showDuration(leaving.under.leftMin)} to go
+              When you leave it stands at “{titleOf(leaving.under.step, voice)}”, with {showDuration(leaving.under.leftMin)} to go
               {leaving.under.step.kind === 'wait' && leaving.under.step.place
                 ? `. It may wait in the ${leaving.under.step.place.toLowerCase()} longer.`
                 : '. Do not begin it now.'}

@@ -3,9 +3,8 @@ import PrintIcon from '@mui/icons-material/Print';
 import Box from '@mui/material/Box';
 import IconButton from '@mui/material/IconButton';
 import Typography from '@mui/material/Typography';
-import { cutOrder, type CutStep, type SheetLayout } from '@north-leaf/core';
-import { usePreferences, type UnitSystem } from '../../platform/preferences';
-import { showQuantity, showValue, unitOf } from '../../ui/words/quantity';
+import { cutOrder, type CutStep, type SheetLayout, showQuantity, showValue, unitOf, type Units } from '@north-leaf/core';
+import { usePreferences } from '../../platform/preferences';
 import type { DrawnSheet } from './sheet-plan';
 
 type Props = { readonly drawn: DrawnSheet; readonly layout: SheetLayout; readonly onPrint: () => void };
@@ -35,7 +34,7 @@ export const CutOrder = memo(function CutOrder({ drawn: { formula }, layout, onP
   );
 });
 
-function stepWords(step: CutStep, units: UnitSystem): string {
+function stepWords(step: CutStep, units: Units): string {
   const length = (mm: number) => showQuantity(mm, 'length', units);
   switch (step.kind) {
     case 'roll':

@@ -2,9 +2,8 @@ import { memo } from 'react';
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import { useTheme } from '@mui/material/styles';
-import { figureOf, type CutShape, type CutWay } from '@north-leaf/core';
+import { figureOf, type CutShape, type CutWay, showQuantity } from '@north-leaf/core';
 import { usePreferences } from '../../platform/preferences';
-import { showQuantity } from '../../ui/words/quantity';
 import { setValue, useDraft, newKey } from '../formulas/doors';
 import { cutWords, useCutWays, type DrawnSheet } from './sheet-plan';
 

@@ -5,9 +5,8 @@ import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import { useTheme } from '@mui/material/styles';
-import { docksOfPart, latticeOf, panInside, twoThirdsSplit, type Pan, type PartPlan, type ShapeKind } from '@north-leaf/core';
+import { docksOfPart, latticeOf, panInside, twoThirdsSplit, type Pan, type PartPlan, type ShapeKind, showQuantity } from '@north-leaf/core';
 import { usePreferences } from '../../platform/preferences';
-import { showQuantity } from '../../ui/words/quantity';
 import { Ruled } from '../../ui/drawing/ruled';
 import { PanGrips } from './pan-grips';
 import type { DrawnSheet } from './sheet-plan';
@@ -179,7 +178,7 @@ function Lattice({ drawn: { formula }, pan, at }: { drawn: DrawnSheet; pan: Pan 
 
 function PartsTable({ parts }: { parts: readonly PartPlan[] }) {
   const units = usePreferences((state) => state.units);
-  const length = (mm: number, digits = units === 'metric' ? 0 : 2) => showQuantity(mm, 'length', units, digits);
+  const length = (mm: number) => showQuantity(mm, 'size', units);
   const sumG = parts.reduce((sum, { massG, perPiece }) => sum + massG * perPiece, 0);
   return (
     <Table size="small" aria-label="Parts of a piece" sx={{ '& td, & th': { px: 1 }, '& td[class*=alignRight]': { whiteSpace: 'nowrap' } }}>
@@ -206,8 +205,8 @@ function PartsTable({ parts }: { parts: readonly PartPlan[] }) {
                   ? `Ø ${length(part.widthMm)}`
                   : `${length(part.widthMm)} × ${length(part.lengthMm)}`}
             </TableCell>
-            <TableCell align="right">{length(part.thicknessMm, units === 'metric' ? 1 : 3)}</TableCell>
-            <TableCell align="right">{showQuantity(part.massG * part.perPiece, 'mass', units, units === 'metric' ? 0 : 1)}</TableCell>
+            <TableCell align="right">{showQuantity(part.thicknessMm, 'length', units)}</TableCell>
+            <TableCell align="right">{showQuantity(part.massG * part.perPiece, 'bulk', units)}</TableCell>
             <TableCell align="right">{Math.round((part.massG * part.perPiece * 100) / sumG)} %</TableCell>
           </TableRow>
         ))}

@@ -1,13 +1,12 @@
 import { useRef } from 'react';
 import Button from '@mui/material/Button';
-import type { acrossShapes } from '@north-leaf/core';
+import { type acrossShapes, showQuantity } from '@north-leaf/core';
 import { figureOf, type CutShape, type Part, type Shape } from '@north-leaf/core';
 import { notify } from '../../platform/notices';
 import { usePreferences } from '../../platform/preferences';
 import { Choice } from '../../ui/form/choice';
 import { FieldRow } from '../../ui/form/field-row';
 import { QuantityField } from '../../ui/form/quantity-field';
-import { showQuantity } from '../../ui/words/quantity';
 import { setValue, useDraft, newKey } from '../formulas/doors';
 import { FormulaField, useFormula } from '../board/doors';
 import { partWords } from './pan-picture';

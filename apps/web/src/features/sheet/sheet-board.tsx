@@ -14,11 +14,11 @@ import {
   type Formula,
   type Kitchen,
   type SheetResult,
+  showQuantity,
 } from '@north-leaf/core';
 import { usePreferences } from '../../platform/preferences';
 import { Fact } from '../../ui/frame/fact-tile';
 import { usePrintAlone } from '../../ui/frame/print-alone';
-import { showQuantity } from '../../ui/words/quantity';
 import { useDraft, newKey } from '../formulas/doors';
 import { layerQuestion, portionQuestion, stageQuestions, Board, useAnswer, useFormula, useSurroundings, Waiting } from '../board/doors';
 import { CutOrder } from './cut-order';

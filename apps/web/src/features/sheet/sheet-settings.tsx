@@ -14,12 +14,13 @@ import {
   type Formula,
   type Sheet,
   isPanShape,
+  showFraction,
+  showQuantity,
 } from '@north-leaf/core';
 import { usePreferences } from '../../platform/preferences';
 import { Choice } from '../../ui/form/choice';
 import { FieldRow } from '../../ui/form/field-row';
 import { QuantityField } from '../../ui/form/quantity-field';
-import { showFraction, showQuantity } from '../../ui/words/quantity';
 import { setValue, useDraft, newKey } from '../formulas/doors';
 import { FormulaField, useAnswer, useFormula, useSet, useSurroundings, Waits } from '../board/doors';
 import { type DrawnSheet } from './sheet-plan';
@@ -95,7 +96,7 @@ const Roll = memo(function Roll({ massG, weighed }: RollProps) {
       </Typography>
       {!rises && (
         <FieldRow label={weighed ? 'Stands' : 'Thickness'}>
-          <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>{units === 'metric' ? `${showFraction(thicknessMm)} in` : ''}</Box>
+          <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>{units.length === 'mm' ? `${showFraction(thicknessMm)} in` : ''}</Box>
           <FormulaField path="/sheet/parts/0/thicknessMm" label="Thickness" kind="length" grain={0.1} />
         </FieldRow>
       )}

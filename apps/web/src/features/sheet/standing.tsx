@@ -2,9 +2,8 @@ import { memo, type ReactNode } from 'react';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
-import type { Pan, Part, SheetResult } from '@north-leaf/core';
+import { type Pan, type Part, type SheetResult, showQuantity } from '@north-leaf/core';
 import { usePreferences } from '../../platform/preferences';
-import { showQuantity } from '../../ui/words/quantity';
 import { useAnswer } from '../board/doors';
 
 const standsAs: Readonly<Record<SheetResult['body']['form'], string>> = {
@@ -40,11 +39,11 @@ export const Standing = memo(function Standing({ result, parts, pan }: StandingP
           What stands in the oven
         </Typography>
         {standsAs[body.form]}: {length(body.heightMm)} {filling ? 'of dough under the filling' : 'high'},{' '}
-        {length(body.widthMm, units === 'metric' ? 0 : 2)} across
+        {showQuantity(body.widthMm, 'size', units)} across
         {filling && `, filled ${length(filling.heightMm)} deep`}
         {filling && filling.roomMm !== null && ` of ${length(filling.roomMm)} that the pan leaves it`}
         {body.lidMm !== null && `, ${length(body.lidMm)} over it`}
-        {spread > 1.01 && `, spread to about ${length(body.widthMm * spread, units === 'metric' ? 0 : 2)}`}
+        {spread > 1.01 && `, spread to about ${showQuantity(body.widthMm * spread, 'size', units)}`}
         {body.proved > 1 && `, proved to ${body.proved} times its volume`}. Bake reads this, not the sheet.
       </Box>
     </Box>

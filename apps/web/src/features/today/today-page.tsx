@@ -13,14 +13,14 @@ import {
   leftMin,
   ovenCare,
   stageNames,
-  stepWords,
   type Kitchen,
   type RunState,
   type StageState,
 } from '@north-leaf/core';
 import type { FormulaName, PantryBook, Run } from '@north-leaf/contracts';
+import { stepWords, titleOf } from '@north-leaf/words';
 import { ErrorPage } from '../../platform/error-page';
-import { usePreferences } from '../../platform/preferences';
+import { useVoice } from '../../platform/preferences';
 import { Leaf } from '../../ui/frame/leaf';
 import { Page } from '../../ui/frame/page';
 import { Ribbon } from '../../ui/drawing/ribbon';
@@ -28,7 +28,7 @@ import { formulaNamesQuery, versionQuery } from '../formulas/doors';
 import { kitchenQuery } from '../kitchen/doors';
 import { pantryQuery } from '../pantry/doors';
 import { runningQuery } from '../bakes/doors';
-import { NotStored, benchShow, leftWords, titleOf, useRunning, useRunningNews, useWaits } from '../runs/doors';
+import { NotStored, leftWords, useRunning, useRunningNews, useWaits } from '../runs/doors';
 import { useNow } from '../../platform/use-now';
 
 type Going = { readonly run: Run; readonly state: RunState };
@@ -83,7 +83,7 @@ export function TodayPage() {
 /** The step of every run that wants hands now; a run that only waits wants none. */
 function Hands({ running }: { running: readonly Going[] }) {
   const { palette } = useTheme();
-  const { units } = usePreferences();
+  const voice = useVoice();
   const busy = running.filter(({ state }) => {
     const { step, beganAt } = state.steps[state.nowIndex]!;
     return state.state === 'running' && !state.allDone && !(step.kind === 'wait' && beganAt !== null);
@@ -99,7 +99,7 @@ function Hands({ running }: { running: readonly Going[] }) {
       <Box sx={{ display: 'flex', gap: 4, flexWrap: 'wrap' }}>
         {busy.map(({ run, state }) => {
           const { step } = state.steps[state.nowIndex]!;
-          const words = stepWords(step, benchShow(units));
+          const words = stepWords(step, voice);
           return (
             <Box key={run.id} sx={{ flex: '1 1 300px', borderLeft: `3px solid ${palette.primary.main}`, pl: 3 }}>
               <Box sx={{ fontSize: 13.5, color: 'text.secondary' }}>{run.formulaName}</Box>
@@ -197,7 +197,7 @@ function GoOnWith() {
 
 function OneOnTheLine({ run, state, now, zone, stage }: Going & { now: number; zone: string; stage: Readonly<Record<string, string>> }) {
   const { palette } = useTheme();
-  const { units } = usePreferences();
+  const voice = useVoice();
   const { data: version } = useQuery(versionQuery(run.formulaId, run.version));
   const { step } = state.steps[state.nowIndex]!;
   const at = stageNames.indexOf(step.stage);
@@ -209,7 +209,7 @@ function OneOnTheLine({ run, state, now, zone, stage }: Going & { now: number; z
     <Box
       component={Link}
       to={`/run/${run.id}`}
-      aria-label={`${run.formulaName}, ${stage[step.stage]}: ${titleOf(step, units)}, ready about ${ready}`}
+      aria-label={`${run.formulaName}, ${stage[step.stage]}: ${titleOf(step, voice)}, ready about ${ready}`}
       sx={{
         display: 'grid',
         gridTemplateColumns: '210px 1fr 84px',
@@ -223,7 +223,7 @@ function OneOnTheLine({ run, state, now, zone, stage }: Going & { now: number; z
     >
       <Box sx={{ pr: 2 }}>
         <Box sx={{ fontSize: 16, fontWeight: 680 }}>{run.formulaName}</Box>
-        <Box sx={{ fontSize: 13, color: 'text.secondary' }}>{titleOf(step, units)}</Box>
+        <Box sx={{ fontSize: 13, color: 'text.secondary' }}>{titleOf(step, voice)}</Box>
       </Box>
       <Box sx={{ position: 'relative', height: 62, '@media (max-width: 899px)': { gridRow: 2, gridColumn: '1 / 3' } }}>
         {version && <Ribbon formula={version.formula} evaluation={version.evaluation} />}
@@ -247,7 +247,7 @@ function OneOnTheLine({ run, state, now, zone, stage }: Going & { now: number; z
 
 function Waiting({ now }: { now: number }) {
   const { palette } = useTheme();
-  const { units } = usePreferences();
+  const voice = useVoice();
   const waits = useWaits();
   return (
     <Box component="section" aria-label="Waiting">
@@ -271,10 +271,10 @@ function Waiting({ now }: { now: number }) {
           }}
         >
           <Box sx={{ flex: 1, minWidth: 0 }}>
-            <Box sx={{ fontSize: 15.5, fontWeight: 650 }}>{titleOf(wait.step, units)}</Box>
+            <Box sx={{ fontSize: 15.5, fontWeight: 650 }}>{titleOf(wait.step, voice)}</Box>
             <Box sx={{ fontSize: 13, color: 'text.secondary' }}>
               {run.formulaName}
-              {wait.then ? `; then: ${titleOf(wait.then, units)}` : ''}
+              {wait.then ? `; then: ${titleOf(wait.then, voice)}` : ''}
             </Box>
           </Box>
           <Box sx={{ fontSize: 22, fontWeight: 700, whiteSpace: 'nowrap' }}>{leftWords(wait.endsAt - now)}</Box>
@@ -289,7 +289,7 @@ const MOST_NEXT = 6;
 
 /** What hands will be wanted for, of all bakes, in the order of the clock. */
 function Next({ running, now, zone }: { running: readonly Going[]; now: number; zone: string }) {
-  const { units } = usePreferences();
+  const voice = useVoice();
   const steps = running
     .filter(({ state }) => state.state === 'running')
     .flatMap(({ run, state }) =>
@@ -310,7 +310,7 @@ function Next({ running, now, zone }: { running: readonly Going[]; now: number; 
         <Box key={`${run.id} ${step.key}`} sx={{ display: 'grid', gridTemplateColumns: '64px 1fr', fontSize: 14.5, py: '3px' }}>
           <b>{DateTime.fromMillis(now + beginMin * 60_000, { zone }).toFormat('HH:mm')}</b>
           <span>
-            {titleOf(step, units)}{' '}
+            {titleOf(step, voice)}{' '}
             <Box component="span" sx={{ color: 'text.secondary', fontSize: 13 }}>
               {run.formulaName}
             </Box>

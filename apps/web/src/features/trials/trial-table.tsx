@@ -3,13 +3,12 @@ import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
-import { measureWords, type MeasuredWhat, type RowUse, ratedWhats } from '@north-leaf/core';
+import { type MeasuredWhat, type RowUse, ratedWhats } from '@north-leaf/core';
 import type { FormulaVersion } from '@north-leaf/contracts';
-import { usePreferences, type UnitSystem } from '../../platform/preferences';
-import { showQuantity } from '../../ui/words/quantity';
+import { measureName, showMeasured, type Voice } from '@north-leaf/words';
+import { useVoice } from '../../platform/preferences';
 import { handWordLabels, rowUseWords } from '../../ui/words/words';
 import { last, measured } from '../bakes/doors';
-import { showMeasured } from '../runs/doors';
 import { countedChanges, describeEdits } from '../formulas/doors';
 import { whatWentIn } from './what-went-in';
 import { useNames, type Link } from './links';
@@ -19,9 +18,9 @@ type Row = { readonly name: string; readonly values: readonly string[] };
 
 /** All that was done and all that came out, a column a bake; rows in which nothing differs are left out unless asked for. */
 export function TrialTable({ links, every }: { links: readonly Link[]; every: boolean }) {
-  const { units } = usePreferences();
+  const voice = useVoice();
   const nameOf = useNames(links);
-  const rows = rowsOf(links, units, nameOf).filter(({ values }) =>
+  const rows = rowsOf(links, voice, nameOf).filter(({ values }) =>
     every ? values.some((value) => value !== '–') : new Set(values).size > 1,
   );
   if (rows.length === 0) return null;
@@ -56,12 +55,12 @@ export function TrialTable({ links, every }: { links: readonly Link[]; every: bo
   );
 }
 
-function rowsOf(links: readonly Link[], units: UnitSystem, nameOf: (ingredientId: string) => string): Row[] {
+function rowsOf(links: readonly Link[], voice: Voice, nameOf: (ingredientId: string) => string): Row[] {
   const of = (name: string, value: (link: Link, i: number) => string | undefined): Row => ({
     name,
     values: links.map((link, i) => value(link, i) ?? '–'),
   });
-  const mass = (g: number | undefined) => (g === undefined ? undefined : showQuantity(g, 'mass', units));
+  const mass = (g: number | undefined) => (g === undefined ? undefined : voice.show(g, 'mass', 1));
   const amounts = whatWentIn(
     links.map(({ bake, version }) => ({ formula: version.formula, events: bake.events, steps: bake.steps, factor: bake.factor })),
   ).map(({ ingredientId, part, amountsG }) =>
@@ -77,14 +76,14 @@ function rowsOf(links: readonly Link[], units: UnitSystem, nameOf: (ingredientId
     of('Oven', ({ version }) => version.kitchen.ovens.find(({ id }) => id === version.formula.bake.ovenId)?.name),
     of('Steps in the oven', ({ version }) =>
       version.formula.bake.steps
-        .map(({ name, wantC, min }) => `${name} ${wantC === null ? 'off' : showQuantity(wantC, 'temperature', units, 0)} ${min} min`)
+        .map(({ name, wantC, min }) => `${name} ${wantC === null ? 'off' : voice.show(wantC, 'oven')} ${voice.show(min, 'minutes', 1)}`)
         .join(', '),
     ),
-    of('Kitchen', ({ bake }) => `${bake.roomC.toFixed(1)} °C, ${Math.round(bake.humidityShare * 100)} % damp`),
-    ...shown.map((what) => of(measureWords[what].name, ({ bake }) => { const value = measured(bake, what); return value === undefined ? undefined : showMeasured(what, value, units); })), // prettier-ignore
+    of('Kitchen', ({ bake }) => `${voice.show(bake.roomC, 'temperature', 1)}, ${voice.show(bake.humidityShare, 'share', 0)} damp`),
+    ...shown.map((what) => of(measureName(what, voice), ({ bake }) => { const value = measured(bake, what); return value === undefined ? undefined : showMeasured(what, value, voice); })), // prettier-ignore
     of('Weight lost', ({ bake }) => {
       const [raw, baked] = [measured(bake, 'rawG'), measured(bake, 'bakedG')];
-      return raw && baked ? `${((1 - baked / raw) * 100).toFixed(1)} %` : undefined;
+      return raw && baked ? `${voice.show(1 - baked / raw, 'share')}` : undefined;
     }),
     ...ratedWhats.map((axis) =>
       of(axis[0]!.toUpperCase() + axis.slice(1), ({ bake }) => {

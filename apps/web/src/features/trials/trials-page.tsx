@@ -9,13 +9,21 @@ import { useTheme } from '@mui/material/styles';
 import { useInfiniteQuery, useQueries, useQuery } from '@tanstack/react-query';
 import { DateTime } from 'luxon';
 import { useSearchParams } from 'react-router';
-import { asBaked, type Change, type Effect, type Explanation, type RecordedBake, ratedWhats } from '@north-leaf/core';
+import {
+  asBaked,
+  type Change,
+  type Effect,
+  type Explanation,
+  type RecordedBake,
+  ratedWhats,
+  showQuantity,
+  type Units,
+} from '@north-leaf/core';
 import type { Bake } from '@north-leaf/contracts';
 import { ErrorPage } from '../../platform/error-page';
-import { usePreferences, type UnitSystem } from '../../platform/preferences';
+import { usePreferences } from '../../platform/preferences';
 import { opened } from '../../platform/worker-kit';
 import { Page } from '../../ui/frame/page';
-import { showQuantity } from '../../ui/words/quantity';
 import { crustTones } from '../../ui/theme/theme';
 import { formulaNamesQuery, versionQuery, FormulaSelect } from '../formulas/doors';
 import { kitchenQuery } from '../kitchen/doors';
@@ -226,7 +234,7 @@ function nameOfChange({ key }: Pick<Change, 'key'>, links: readonly Link[], name
   return row ? nameOf(row.ingredientId).split(/[,(]/)[0]!.trim() : 'Something added';
 }
 
-function amounts({ key, from, to }: Change, units: UnitSystem): string {
+function amounts({ key, from, to }: Change, units: Units): string {
   if (typeof from !== 'number' || typeof to !== 'number') return '';
   const kind = key.startsWith('row:')
     ? 'mass'

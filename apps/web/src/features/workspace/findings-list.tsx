@@ -6,7 +6,6 @@ import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
 import {
   stageNames,
-  wordsFor,
   worstFirst,
   type Evaluation,
   type Finding,
@@ -16,6 +15,8 @@ import {
   type StageName,
   type StageState,
 } from '@north-leaf/core';
+import { findingWords } from '@north-leaf/words';
+import { useVoice } from '../../platform/preferences';
 import { Leaf, stateWords } from '../../ui/frame/leaf';
 import { describeEdits } from '../formulas/doors';
 import { stageLabels } from '../board/doors';
@@ -98,7 +99,8 @@ type CardProps = {
 /** The change first, as a button; then what is off and why. */
 function FindingCard({ finding, here, formula, pantry, places, onApply, onStage, stale }: CardProps) {
   const { palette } = useTheme();
-  const { what, why, change } = wordsFor(finding);
+  const voice = useVoice();
+  const { what, why, change } = findingWords(finding, voice);
   const state: StageState = finding.level === 'note' ? 'good' : finding.level;
   return (
     <Box data-code={finding.code} sx={{ borderTop: `1px solid ${palette.divider}`, py: 2, display: 'grid', gap: 1 }}>

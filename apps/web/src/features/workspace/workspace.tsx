@@ -10,7 +10,7 @@ import { useTheme } from '@mui/material/styles';
 import { hasTodaysOven, stageNames, type Finding, type Kitchen, type Pantry, type StageName } from '@north-leaf/core';
 import type { FormulaDetail, FormulaVersion } from '@north-leaf/contracts';
 import { Link } from 'react-router';
-import { usePreferences } from '../../platform/preferences';
+import { nextUnits, usePreferences } from '../../platform/preferences';
 import { sizes } from '../../ui/theme/theme';
 import { UnitToggle } from '../../ui/form/unit-toggle';
 import { bakesQuery, bakedPoints, together } from '../bakes/doors';
@@ -200,7 +200,7 @@ function useKeys(onStage: (stage: StageName) => void, first: Finding | undefined
       if (stage) onStage(stage);
       else if (event.key === 'u') {
         const { units, setUnits } = usePreferences.getState();
-        setUnits(units === 'metric' ? 'imperial' : 'metric');
+        setUnits(nextUnits(units));
       } else if (event.key === '?') setListed(true);
     };
     window.addEventListener('keydown', press);

@@ -2,9 +2,9 @@ import { useState } from 'react';
 import { ThemeProvider } from '@mui/material/styles';
 import { render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
+import { showDuration, showQuantity } from '@north-leaf/core';
 import { usePreferences } from '../../platform/preferences';
 import { QuantityField } from './quantity-field';
-import { showDuration, showQuantity } from '../words/quantity';
 import { northLeafTheme } from '../theme/theme';
 
 function Field({ start, problem }: { start: number; problem?: string }) {

@@ -2,9 +2,8 @@ import { useId, useRef, useState, type KeyboardEvent } from 'react';
 import Box from '@mui/material/Box';
 import InputBase from '@mui/material/InputBase';
 import { useTheme } from '@mui/material/styles';
-import { readQuantity, roundTo, type QuantityKind, type ReadQuantity } from '@north-leaf/core';
+import { readQuantity, roundTo, type QuantityKind, type ReadQuantity, showValue, unitOf } from '@north-leaf/core';
 import { usePreferences } from '../../platform/preferences';
-import { showValue, unitOf } from '../words/quantity';
 
 type Props = {
   readonly label: string;

@@ -1,9 +1,8 @@
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
-import { doubtCode, learningDoubts, type LearningDoubt } from '@north-leaf/core';
+import { doubtCode, learningDoubts, type LearningDoubt, showDuration } from '@north-leaf/core';
 import type { FormulaVersion, Run } from '@north-leaf/contracts';
 import { notify } from '../../../platform/notices';
-import { showDuration } from '../../../ui/words/quantity';
 import { useAddEvents } from '../api';
 
 /** What of a bake cannot be as it stands: nothing is learned from it until its baker says that it was so. Nothing where there is none. */

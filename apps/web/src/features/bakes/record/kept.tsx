@@ -7,11 +7,10 @@ import TextField from '@mui/material/TextField';
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { v4 } from 'uuid';
-import { canBegin, eggOf, keptFor, leftOvers, standingEvents, type LeftOver } from '@north-leaf/core';
+import { canBegin, eggOf, keptFor, leftOvers, standingEvents, type LeftOver, showQuantity, unitOf } from '@north-leaf/core';
 import type { FormulaVersion, Run } from '@north-leaf/contracts';
 import { benchIso } from '../../../platform/bench-clock';
-import { usePreferences } from '../../../platform/preferences';
-import { showQuantity, unitOf } from '../../../ui/words/quantity';
+import { usePreferences, useVoice } from '../../../platform/preferences';
 import { kitchenQuery } from '../../kitchen/doors';
 import { pantryQuery } from '../../pantry/doors';
 import { readMeasure } from '../../runs/doors';
@@ -30,6 +29,7 @@ const leftWords: Readonly<Record<LeftOver, string>> = {
 export function Kept({ bake, version }: { bake: Run; version: FormulaVersion }) {
   const add = useAddEvents(bake.id);
   const { units } = usePreferences();
+  const voice = useVoice();
   const { data: kitchen } = useQuery(kitchenQuery);
   const { data: pantry } = useQuery(pantryQuery);
   const [what, setWhat] = useState<LeftOver>('dough');
@@ -37,7 +37,7 @@ export function Kept({ bake, version }: { bake: Run; version: FormulaVersion }) 
   const [placeId, setPlaceId] = useState('');
   if (!kitchen || !pantry) return null;
   const place = placeId || kitchen.places.find(({ kind }) => kind === 'freezer')?.id || kitchen.places[0]?.id || '';
-  const { value, problem } = readMeasure('rawG', text, units);
+  const { value, problem } = readMeasure('rawG', text, voice);
   const kept =
     value === undefined
       ? null

@@ -8,17 +8,18 @@ import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import TextField from '@mui/material/TextField';
 import { v4 } from 'uuid';
-import { measureWords, standingEvents, type BakeEvent, type Happened, type MeasuredWhat } from '@north-leaf/core';
+import { standingEvents, type BakeEvent, type Happened, type MeasuredWhat } from '@north-leaf/core';
 import type { FormulaVersion, Run } from '@north-leaf/contracts';
+import { measureName, showMeasured } from '@north-leaf/words';
 import { benchIso } from '../../../platform/bench-clock';
-import { usePreferences } from '../../../platform/preferences';
+import { useVoice } from '../../../platform/preferences';
 import { useAddEvents } from '../api';
-import { showMeasured, readMeasure } from '../../runs/doors';
+import { readMeasure } from '../../runs/doors';
 import { Section } from './section';
 
 /** Everything that was read off, each to be corrected by a further event. */
 export function Measured({ bake, version }: { bake: Run; version: FormulaVersion }) {
-  const { units } = usePreferences();
+  const voice = useVoice();
   const add = useAddEvents(bake.id);
   const [correcting, setCorrecting] = useState<string | null>(null);
   const [text, setText] = useState('');
@@ -28,7 +29,7 @@ export function Measured({ bake, version }: { bake: Run; version: FormulaVersion
   );
   const [raw, baked] = (['rawG', 'bakedG'] as const).map((what) => events.findLast((one) => one.what.what === what)?.what.value);
   const store = (event: BakeEvent, what: MeasuredWhat) => {
-    const { value, problem } = readMeasure(what, text, units);
+    const { value, problem } = readMeasure(what, text, voice);
     if (value === undefined || problem) return;
     add.mutate(
       [
@@ -61,14 +62,14 @@ export function Measured({ bake, version }: { bake: Run; version: FormulaVersion
           {events.map((event) => {
             const { what, value } = event.what;
             const open = correcting === event.id;
-            const problem = open ? readMeasure(what, text, units).problem : null;
+            const problem = open ? readMeasure(what, text, voice).problem : null;
             return (
               <TableRow key={event.id}>
                 <TableCell component="th" scope="row">
-                  {measureWords[what].name}
+                  {measureName(what, voice)}
                   {/:[2-9]/.test(event.stepKey ?? '') ? `, load ${event.stepKey!.split(':')[1]}` : ''}
                 </TableCell>
-                <TableCell align="right">{planned.has(what) ? showMeasured(what, planned.get(what)!, units) : ''}</TableCell>
+                <TableCell align="right">{planned.has(what) ? showMeasured(what, planned.get(what)!, voice) : ''}</TableCell>
                 <TableCell align="right">
                   {open ? (
                     <TextField
@@ -81,14 +82,14 @@ export function Measured({ bake, version }: { bake: Run; version: FormulaVersion
                       onKeyDown={({ key }) => key === 'Enter' && store(event, what)}
                       slotProps={{
                         htmlInput: {
-                          'aria-label': `${measureWords[what].name}, corrected`,
+                          'aria-label': `${measureName(what, voice)}, corrected`,
                           inputMode: 'decimal',
                           style: { width: 70, textAlign: 'right' },
                         },
                       }}
                     />
                   ) : (
-                    <b>{showMeasured(what, value, units)}</b>
+                    <b>{showMeasured(what, value, voice)}</b>
                   )}
                 </TableCell>
                 <TableCell>
@@ -99,7 +100,7 @@ export function Measured({ bake, version }: { bake: Run; version: FormulaVersion
                   ) : (
                     <Button
                       size="small"
-                      aria-label={`Correct ${measureWords[what].name}`}
+                      aria-label={`Correct ${measureName(what, voice)}`}
                       onClick={() => {
                         setCorrecting(event.id);
                         setText('');

@@ -5,12 +5,11 @@ import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import { useQuery } from '@tanstack/react-query';
-import { asBaked, runState } from '@north-leaf/core';
+import { asBaked, runState, showDuration, showQuantity } from '@north-leaf/core';
 import type { FormulaVersion, Run } from '@north-leaf/contracts';
-import { usePreferences } from '../../../platform/preferences';
-import { showDuration, showQuantity } from '../../../ui/words/quantity';
+import { titleOf } from '@north-leaf/words';
+import { usePreferences, useVoice } from '../../../platform/preferences';
 import { pantryQuery } from '../../pantry/doors';
-import { titleOf } from '../../runs/doors';
 import { Section } from './section';
 
 /** What was planned, what went in, from which lot. */
@@ -69,7 +68,7 @@ export function Weighed({ bake, version }: { bake: Run; version: FormulaVersion 
 
 /** Waits and looks, planned beside real. */
 export function Waited({ bake, scaleStepG }: { bake: Run; scaleStepG: number }) {
-  const { units } = usePreferences();
+  const voice = useVoice();
   if (bake.steps.length === 0) return null;
   const { steps } = runState(bake.steps, bake.events, scaleStepG);
   const shown = steps.filter(({ step, state, beganAt }) => step.kind === 'wait' && state !== 'todo' && beganAt !== null);
@@ -90,7 +89,7 @@ export function Waited({ bake, scaleStepG }: { bake: Run; scaleStepG: number }) 
             return (
               <TableRow key={step.key}>
                 <TableCell component="th" scope="row">
-                  {titleOf(step, units)}
+                  {titleOf(step, voice)}
                   {step.since?.startsWith('in:') ? ', until' : ''}
                 </TableCell>
                 <TableCell align="right">{showDuration(step.min ?? 0)}</TableCell>
@@ -102,7 +101,7 @@ export function Waited({ bake, scaleStepG }: { bake: Run; scaleStepG: number }) 
       </Table>
       {skipped.length > 0 && (
         <Box sx={{ fontSize: 13, color: 'text.secondary', pt: 2 }}>
-          Left out: {skipped.map(({ step, reason }) => `${titleOf(step, units)} (${reason})`).join(', ')}.
+          Left out: {skipped.map(({ step, reason }) => `${titleOf(step, voice)} (${reason})`).join(', ')}.
         </Box>
       )}
     </Section>

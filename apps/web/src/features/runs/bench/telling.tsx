@@ -1,13 +1,13 @@
 import Box from '@mui/material/Box';
-import { stepWords, type StepProgress } from '@north-leaf/core';
-import { usePreferences } from '../../../platform/preferences';
+import { type StepProgress } from '@north-leaf/core';
+import { stepWords } from '@north-leaf/words';
+import { useVoice } from '../../../platform/preferences';
 import { bench } from './bench-style';
-import { benchShow } from './bench-words';
 
 /** What to do, how far, what it looks like when it is right, and why. */
 export function Telling({ progress }: { progress: StepProgress }) {
-  const { units } = usePreferences();
-  const { how, sign, why } = stepWords(progress.step, benchShow(units));
+  const voice = useVoice();
+  const { how, sign, why } = stepWords(progress.step, voice);
   return (
     <Box sx={{ display: 'grid', gap: 2, ...bench.text }}>
       {how && <Box sx={{ fontSize: '1.35em', lineHeight: '1.3em', fontWeight: 600 }}>{how}</Box>}

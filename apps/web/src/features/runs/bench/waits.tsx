@@ -5,10 +5,11 @@ import { useTheme } from '@mui/material/styles';
 import { useNavigate } from 'react-router';
 import type { RunningWait } from '@north-leaf/core';
 import type { Run } from '@north-leaf/contracts';
-import { usePreferences } from '../../../platform/preferences';
+import { titleOf } from '@north-leaf/words';
+import { useVoice } from '../../../platform/preferences';
 import { ring, useAlarm } from './alarm';
 import { bench } from './bench-style';
-import { leftWords, titleOf } from './bench-words';
+import { leftWords } from './bench-words';
 import { resume } from '../keeping/run-store';
 import { useNow } from '../../../platform/use-now';
 import { useRunning } from '../keeping/use-run';
@@ -29,14 +30,14 @@ export function Alarms({ waits }: { waits: readonly ShownWait[] }) {
   const { palette } = useTheme();
   const now = useNow();
   const navigate = useNavigate();
-  const { units } = usePreferences();
+  const voice = useVoice();
   const { answered, muted, answer } = useAlarm();
   const due = waits.filter(({ wait, key }) => wait.endsAt <= now && !answered.includes(key));
   const ringing = due.length > 0;
   const dueKeys = due.map(({ key }) => key).join(' ');
   const first = due[0];
   const said = (one: ShownWait) =>
-    `${one.run.formulaName}: ${one.wait.then ? titleOf(one.wait.then, units) : titleOf(one.wait.step, units)}`;
+    `${one.run.formulaName}: ${one.wait.then ? titleOf(one.wait.then, voice) : titleOf(one.wait.step, voice)}`;
   const title = first ? said(first) : null;
 
   useEffect(() => {
@@ -120,7 +121,7 @@ export function Shelf({ waits }: { waits: readonly ShownWait[] }) {
   const { palette } = useTheme();
   const now = useNow();
   const navigate = useNavigate();
-  const { units } = usePreferences();
+  const voice = useVoice();
   const shown = waits.slice(0, 3);
   return (
     <Box
@@ -178,7 +179,7 @@ export function Shelf({ waits }: { waits: readonly ShownWait[] }) {
                   [bench.phone]: { fontSize: 17 },
                 }}
               >
-                {titleOf(wait.step, units)}
+                {titleOf(wait.step, voice)}
               </Box>
               <Box
                 sx={{
@@ -191,7 +192,7 @@ export function Shelf({ waits }: { waits: readonly ShownWait[] }) {
                 }}
               >
                 {run.formulaName}
-                {i === 0 && wait.then ? `; then: ${titleOf(wait.then, units)}` : ''}
+                {i === 0 && wait.then ? `; then: ${titleOf(wait.then, voice)}` : ''}
               </Box>
             </Box>
             <Box sx={{ fontSize: 32, fontWeight: 700, whiteSpace: 'nowrap', [bench.phone]: { fontSize: 24 } }}>
@@ -211,7 +212,7 @@ export function WaitsBar() {
   const waits = useWaits();
   const now = useNow();
   const navigate = useNavigate();
-  const { units } = usePreferences();
+  const voice = useVoice();
   const [first] = waits;
   useEffect(() => void resume(), []);
   return (
@@ -222,7 +223,7 @@ export function WaitsBar() {
           component="button"
           type="button"
           onClick={() => void navigate(`/run/${first.run.id}`)}
-          aria-label={`Wait: ${titleOf(first.wait.step, units)} of ${first.run.formulaName}`}
+          aria-label={`Wait: ${titleOf(first.wait.step, voice)} of ${first.run.formulaName}`}
           sx={{
             width: '100%',
             minHeight: 36,
@@ -238,8 +239,8 @@ export function WaitsBar() {
             '@media (pointer: coarse)': { minHeight: 48 },
           }}
         >
-          <b>{leftWords(first.wait.endsAt - now)}</b> {titleOf(first.wait.step, units)}, {first.run.formulaName}
-          {first.wait.then ? `; then: ${titleOf(first.wait.then, units)}` : ''}
+          <b>{leftWords(first.wait.endsAt - now)}</b> {titleOf(first.wait.step, voice)}, {first.run.formulaName}
+          {first.wait.then ? `; then: ${titleOf(first.wait.then, voice)}` : ''}
           {waits.length > 1 && <b> +{waits.length - 1}</b>}
         </Box>
       )}

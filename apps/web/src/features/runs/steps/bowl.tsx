@@ -1,7 +1,6 @@
 import Box from '@mui/material/Box';
 import { useTheme } from '@mui/material/styles';
-import { type Pantry, type StepProgress, isFat } from '@north-leaf/core';
-import { benchGrams } from '../bench/bench-words';
+import { type Pantry, type StepProgress, isFat, benchGrams } from '@north-leaf/core';
 
 const W = 500;
 /** The middle of the bowl; the names stand to its right. */

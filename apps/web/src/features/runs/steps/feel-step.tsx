@@ -11,13 +11,13 @@ import {
   type HandWord,
   type StepProgress,
   isPouredWater,
+  showQuantity,
+  benchGrams,
 } from '@north-leaf/core';
 import { usePreferences } from '../../../platform/preferences';
-import { showQuantity } from '../../../ui/words/quantity';
 import { handWordLabels } from '../../../ui/words/words';
 import { Answers } from '../bench/answers';
 import { bench } from '../bench/bench-style';
-import { benchGrams } from '../bench/bench-words';
 import { Palm } from './feel-pictures';
 import { useNext, type Advance } from '../bench/next-press';
 import type { RunInHand } from '../keeping/use-run';

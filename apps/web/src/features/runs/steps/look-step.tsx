@@ -1,11 +1,12 @@
 import { useState } from 'react';
 import Box from '@mui/material/Box';
-import { stepWords, type StepProgress, type AgainstWord } from '@north-leaf/core';
-import { usePreferences } from '../../../platform/preferences';
+import { type StepProgress, type AgainstWord } from '@north-leaf/core';
+import { stepWords } from '@north-leaf/words';
+import { useVoice } from '../../../platform/preferences';
 import { crustTones } from '../../../ui/theme/theme';
 import { Answers } from '../bench/answers';
 import { bench } from '../bench/bench-style';
-import { benchShow, leftWords } from '../bench/bench-words';
+import { leftWords } from '../bench/bench-words';
 import { HoldButton } from '../bench/hold-button';
 import { planLooksLeft } from './looks-left';
 import { ToneChoice } from '../bench/tone-choice';
@@ -18,13 +19,13 @@ type Props = { readonly run: RunInHand; readonly progress: StepProgress; readonl
 /** The door is opened: is it as it should be? */
 export function LookStep({ run, progress, advance }: Props) {
   const now = useNow(250);
-  const { units } = usePreferences();
+  const voice = useVoice();
   const { step } = progress;
   const [tone, setTone] = useState<number | undefined>(undefined);
   const door = run.state.steps.find((one) => one.step.key === step.since);
   const at = (door?.endedAt ?? door?.beganAt ?? now) + (step.min ?? 0) * 60_000;
   const early = at - now > 30_000;
-  const { sign, why } = stepWords(step, benchShow(units));
+  const { sign, why } = stepWords(step, voice);
   const tell = async (against: AgainstWord) => {
     await run.say(
       { stepKey: step.key, what: { kind: 'looked', against, ...(tone === undefined ? {} : { topTone: tone }) } },

@@ -2,16 +2,15 @@ import { useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
-import { celsiusOf, fahrenheitOf, gramsOf, measureWords, mmOf, ouncesOf, type MeasuredWhat, type StepProgress } from '@north-leaf/core';
+import { type MeasuredWhat, type StepProgress, unitOf, type Units, measureKinds, inUnits, readQuantity } from '@north-leaf/core';
 import { measureLimits } from '@north-leaf/contracts';
+import { measureName, showMeasured, type Voice } from '@north-leaf/words';
 import { benchNow } from '../../../platform/bench-clock';
-import { usePreferences, type UnitSystem } from '../../../platform/preferences';
-import { unitOf } from '../../../ui/words/quantity';
+import { usePreferences, useVoice } from '../../../platform/preferences';
 import { useDevices } from '../devices/use-devices';
 import { ProbePanel } from '../devices/probe-panel';
 import { readNumber } from '../../bakes/doors';
 import { bench } from '../bench/bench-style';
-import { benchGrams, showMeasured } from '../bench/bench-words';
 import { Telling } from '../bench/telling';
 import { useNext, type Advance } from '../bench/next-press';
 import { ToneChoice } from '../bench/tone-choice';
@@ -20,6 +19,7 @@ import type { RunInHand } from '../keeping/use-run';
 /** Values that may be read off at a step; every one may be left out. */
 export function MeasureStep({ run, progress, advance }: { run: RunInHand; progress: StepProgress; advance: Advance }) {
   const { units } = usePreferences();
+  const voice = useVoice();
   const { step } = progress;
   const measures = step.measures ?? [];
   const [texts, setTexts] = useState<Readonly<Record<string, string>>>({});
@@ -27,7 +27,7 @@ export function MeasureStep({ run, progress, advance }: { run: RunInHand; progre
   const minutesIn = useMinutesIn(run, progress);
   const shownOf = (what: MeasuredWhat) =>
     texts[what] ?? (what === 'bakeMin' && minutesIn !== null && minutesIn >= 0.5 ? minutesIn.toFixed(1) : '');
-  const read = measures.map(({ what }) => ({ what, ...readMeasure(what, shownOf(what), units) }));
+  const read = measures.map(({ what }) => ({ what, ...readMeasure(what, shownOf(what), voice) }));
   const wrong = read.find(({ problem }) => problem !== null);
   const end = async () => {
     if (wrong) return;
@@ -50,7 +50,8 @@ export function MeasureStep({ run, progress, advance }: { run: RunInHand; progre
     <Box sx={{ display: 'grid', gap: 3 }}>
       <Telling progress={progress} />
       {read.map(({ what, problem }, i) => {
-        const { name, kind } = measureWords[what];
+        const name = measureName(what, voice);
+        const kind = measureKinds[what];
         const planned = measures[i]!.planned;
         return (
           <Box
@@ -90,30 +91,30 @@ export function MeasureStep({ run, progress, advance }: { run: RunInHand; progre
               role={problem ? 'alert' : undefined}
               sx={{ fontSize: 19, color: problem ? 'error.main' : 'text.secondary', [bench.phone]: { gridColumn: '1 / 3', fontSize: 16 } }}
             >
-              {problem ?? (planned === undefined ? '' : `planned ${showMeasured(what, planned, units)}`)}
+              {problem ?? (planned === undefined ? '' : `planned ${showMeasured(what, planned, voice)}`)}
               {kind === 'temperature' && probeC !== null && (
                 <Button
                   variant="outlined"
                   sx={{ ml: 2, minHeight: 48, fontSize: 18 }}
-                  onClick={() => set(what, (units === 'metric' ? probeC : fahrenheitOf(probeC)).toFixed(1))}
+                  onClick={() => set(what, inUnits(probeC, 'temperature', units).toFixed(1))}
                 >
-                  Take {probeC.toFixed(1)} °C
+                  Take {voice.show(probeC, 'temperature', 1)}
                 </Button>
               )}
               {kind === 'mass' && scale === 'on' && reading?.steady && (
                 <Button
                   variant="outlined"
                   sx={{ ml: 2, minHeight: 48, fontSize: 18 }}
-                  onClick={() => set(what, (units === 'metric' ? reading.grams : ouncesOf(reading.grams)).toFixed(1))}
+                  onClick={() => set(what, inUnits(reading.grams, 'mass', units).toFixed(units.mass === 'g' ? 1 : 2))}
                 >
-                  Take {benchGrams(reading.grams)} g
+                  Take {voice.show(reading.grams, 'mass')}
                 </Button>
               )}
             </Box>
           </Box>
         );
       })}
-      {measures.some(({ what }) => measureWords[what].kind === 'temperature') && <ProbePanel run={run} progress={progress} />}
+      {measures.some(({ what }) => measureKinds[what] === 'temperature') && <ProbePanel run={run} progress={progress} />}
     </Box>
   );
 }
@@ -125,32 +126,30 @@ function useMinutesIn(run: RunInHand, { step }: StepProgress): number | null {
   return step.what === 'out' && door?.endedAt ? (now - door.endedAt) / 60_000 : null;
 }
 
-const unitFor = (what: MeasuredWhat, units: UnitSystem): string => {
-  const { kind } = measureWords[what];
-  return kind === 'count' || kind === 'tone' ? '' : kind === 'times' ? '×' : kind === 'percent' ? '%' : unitOf(kind, units);
-};
+const unitFor = (what: MeasuredWhat, units: Units): string => (measureKinds[what] === 'times' ? '×' : unitOf(measureKinds[what], units));
 
 /** What was typed, as the core has it, or what is wrong with it. */
 export function readMeasure(
   what: MeasuredWhat,
   text: string,
-  units: UnitSystem,
+  voice: Voice,
 ): { readonly value: number | undefined; readonly problem: string | null } {
   if (text.trim() === '') return { value: undefined, problem: null };
-  const { name, kind } = measureWords[what];
-  const number = readNumber(text);
-  if (number === undefined) return { value: undefined, problem: `${name} must be a number, got “${text}”` };
-  const value = toCore(kind, number, units);
+  const name = measureName(what, voice);
+  const value = toCore(what, text, voice.units);
+  if (value === undefined) return { value, problem: `${name} must be a number, got “${text}”` };
   const [low, high] = measureLimits[what];
   if (value < low || value > high)
-    return { value: undefined, problem: `${name} must be from ${showMeasured(what, low, units)} to ${showMeasured(what, high, units)}` };
+    return { value: undefined, problem: `${name} must be from ${showMeasured(what, low, voice)} to ${showMeasured(what, high, voice)}` };
   return { value, problem: null };
 }
 
-function toCore(kind: (typeof measureWords)[MeasuredWhat]['kind'], value: number, units: UnitSystem): number {
-  if (kind === 'percent') return value / 100;
-  if (units === 'metric') return value;
-  if (kind === 'mass') return gramsOf(value);
-  if (kind === 'length') return mmOf(value);
-  return kind === 'temperature' ? celsiusOf(value) : value;
+function toCore(what: MeasuredWhat, text: string, units: Units): number | undefined {
+  const kind = measureKinds[what];
+  if (kind === 'mass' || kind === 'length' || kind === 'temperature' || kind === 'minutes') {
+    const read = readQuantity(text, kind, unitOf(kind, units));
+    return read.ok ? read.value : undefined;
+  }
+  const number = readNumber(text.replace('%', ''));
+  return number !== undefined && kind === 'share' ? number / 100 : number;
 }

@@ -2,11 +2,10 @@ import { useState } from 'react';
 import Box from '@mui/material/Box';
 import TextField from '@mui/material/TextField';
 import { useTheme } from '@mui/material/styles';
-import { measureWords, type StepProgress } from '@north-leaf/core';
-import { usePreferences } from '../../../platform/preferences';
-import { unitOf } from '../../../ui/words/quantity';
+import { type StepProgress, unitOf } from '@north-leaf/core';
+import { measureName, showMeasured } from '@north-leaf/words';
+import { usePreferences, useVoice } from '../../../platform/preferences';
 import { bench } from '../bench/bench-style';
-import { showMeasured } from '../bench/bench-words';
 import { readMeasure } from './measure-step';
 import { useNext, type Advance } from '../bench/next-press';
 import type { RunInHand } from '../keeping/use-run';
@@ -22,11 +21,12 @@ type Rated = Partial<Record<(typeof asked)[number][0], number>>;
 export function RateStep({ run, progress, advance }: { run: RunInHand; progress: StepProgress; advance: Advance }) {
   const { palette } = useTheme();
   const { units } = usePreferences();
+  const voice = useVoice();
   const { step } = progress;
   const [rated, setRated] = useState<Rated>({});
   const [note, setNote] = useState('');
   const [sizes, setSizes] = useState<Readonly<Record<string, string>>>({});
-  const measures = (step.measures ?? []).map(({ what, planned }) => ({ what, planned, ...readMeasure(what, sizes[what] ?? '', units) }));
+  const measures = (step.measures ?? []).map(({ what, planned }) => ({ what, planned, ...readMeasure(what, sizes[what] ?? '', voice) }));
   const wrong = measures.some(({ problem }) => problem !== null);
   const some = Object.keys(rated).length > 0;
   const end = async () => {
@@ -109,10 +109,10 @@ export function RateStep({ run, progress, advance }: { run: RunInHand; progress:
         {measures.map(({ what, planned, problem }) => (
           <TextField
             key={what}
-            label={`${measureWords[what].name}, ${unitOf('length', units)}`}
+            label={`${measureName(what, voice)}, ${unitOf('length', units)}`}
             value={sizes[what] ?? ''}
             error={problem !== null}
-            helperText={problem ?? (planned === undefined ? ' ' : `planned ${showMeasured(what, planned, units)}`)}
+            helperText={problem ?? (planned === undefined ? ' ' : `planned ${showMeasured(what, planned, voice)}`)}
             onChange={({ target }) => setSizes((before) => ({ ...before, [what]: target.value }))}
             slotProps={{ htmlInput: { inputMode: 'decimal', autoComplete: 'off', style: { fontSize: 24, height: 48, width: 190 } } }}
           />

@@ -2,9 +2,9 @@ import { useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
+import { benchGrams } from '@north-leaf/core';
 import { readNumber } from '../../bakes/doors';
 import { bench } from '../bench/bench-style';
-import { benchGrams } from '../bench/bench-words';
 import type { Advance } from '../bench/next-press';
 import type { RunInHand } from '../keeping/use-run';
 

@@ -11,10 +11,10 @@ import {
   type Happened,
   type RowSwap,
   type StepProgress,
+  benchGrams,
 } from '@north-leaf/core';
 import { allergenWord } from '../../../ui/words/words';
 import { bench } from '../bench/bench-style';
-import { benchGrams } from '../bench/bench-words';
 import type { RunInHand } from '../keeping/use-run';
 
 /** More than a hand can read through at the bench. */

@@ -13,6 +13,7 @@ import {
   roundTo,
   weighToleranceG,
   type StepProgress,
+  benchGrams,
 } from '@north-leaf/core';
 import { benchNow } from '../../../platform/bench-clock';
 import { ScalePanel } from '../devices/scale-panel';
@@ -21,7 +22,6 @@ import { readNumber } from '../../bakes/doors';
 import { Bowl } from './bowl';
 import { ReadyBlend } from './ready-blend';
 import { Swap } from './swap';
-import { benchGrams } from '../bench/bench-words';
 import { bench } from '../bench/bench-style';
 import { afterReading, isHeld, keepPour, keptPour, newPour, type Pour } from './pour';
 import { useNow } from '../../../platform/use-now';

@@ -3,8 +3,6 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
 import {
-  celsiusOf,
-  fahrenheitOf,
   families,
   firmnessAt,
   frothWords,
@@ -14,11 +12,14 @@ import {
   roundTo,
   type LaminateResult,
   type Slab,
+  showQuantity,
+  fromUnits,
+  inUnits,
+  unitOf,
 } from '@north-leaf/core';
 import { usePreferences } from '../../../platform/preferences';
 import { Grip } from '../../../ui/drawing/grip';
 import { Plot } from '../../../ui/drawing/plot';
-import { showQuantity } from '../../../ui/words/quantity';
 import { setValue, useDraft } from '../../formulas/doors';
 import { useAnswer, useFormula, useSurroundings, Waiting } from '../../board/doors';
 import { foldWords, useLaminate, useShownStep } from './laminate-view';
@@ -164,11 +165,10 @@ function Section({ lies, fatLayers, doughLayers, fatUm, doughUm, inverse, floorU
         </g>
       </g>
       <text x={W + 94} y={H / 2 + lens + 18} fontSize="12" textAnchor="middle" fill={palette.text.secondary}>
-        dough: watch under {Math.round(floorUm)} µm
+        dough: watch under {showQuantity(floorUm, 'thin', units)}
       </text>
       <text x={W + 94} y={H / 2 - lens - 10} fontSize="12" textAnchor="middle" fill={palette.text.secondary}>
-        {showQuantity(lies.widthMm, 'length', units, units === 'metric' ? 0 : 1)} ×{' '}
-        {showQuantity(lies.lengthMm, 'length', units, units === 'metric' ? 0 : 1)}
+        {showQuantity(lies.widthMm, 'size', units)} × {showQuantity(lies.lengthMm, 'size', units)}
       </text>
     </svg>
   );
@@ -204,7 +204,7 @@ function Sizes({ result, rolled, step }: { result: LaminateResult; rolled: Slab;
   const units = usePreferences((state) => state.units);
   const formula = useFormula();
   const size = ({ widthMm, lengthMm, thicknessMm }: Slab) =>
-    `${showQuantity(widthMm, 'length', units, units === 'metric' ? 0 : 1)} × ${showQuantity(lengthMm, 'length', units, units === 'metric' ? 0 : 1)}, ${showQuantity(thicknessMm, 'length', units, units === 'metric' ? 1 : 2)} thick`;
+    `${showQuantity(widthMm, 'size', units)} × ${showQuantity(lengthMm, 'size', units)}, ${showQuantity(thicknessMm, 'length', units)} thick`;
   const turn = step === null ? undefined : result.steps[step]?.turn;
   return (
     <Box component="ul" sx={{ m: 0, pl: 4, fontSize: 13.5 }}>
@@ -239,14 +239,14 @@ function Firmness({ result }: { result: LaminateResult }) {
   const { fatName, steps, windowC } = result;
   const made = useMemo(() => {
     if (!fatName || !family) return null;
-    const shown = (c: number) => (units === 'metric' ? c : fahrenheitOf(c));
+    const shown = (c: number) => inUnits(c, 'temperature', units);
     const at = Array.from({ length: 53 }, (_, i) => 2 + i * 0.5);
     const both = at.map((c) => firmnessAt(fatName, family, c));
     const x = at.map(shown);
     const fat = both.map((one) => Math.min(4, one.fat));
     const dough = both.map((one) => one.dough);
     const works = steps.slice(1);
-    const curveC = (atX: number) => firmnessAt(fatName, family, units === 'metric' ? atX : celsiusOf(atX)).fat;
+    const curveC = (atX: number) => firmnessAt(fatName, family, fromUnits(atX, 'temperature', units)).fat;
     return {
       data: [
         { x, y: fat, mode: 'lines' as const, name: 'fat', line: { width: 3, color: palette.leaf.fatLine } },
@@ -265,7 +265,7 @@ function Firmness({ result }: { result: LaminateResult }) {
         },
       ],
       layout: {
-        xaxis: { ticksuffix: units === 'metric' ? ' °C' : ' °F', range: [x[0]!, x[x.length - 1]!] },
+        xaxis: { ticksuffix: ` ${unitOf('temperature', units)}`, range: [x[0]!, x[x.length - 1]!] },
         yaxis: { title: { text: 'softer · firmer' }, range: [0, 4], tickvals: [1], ticktext: ['as dough'] },
         shapes: [
           {
@@ -295,7 +295,7 @@ function Firmness({ result }: { result: LaminateResult }) {
         ],
       },
       columns: [
-        { name: units === 'metric' ? '°C' : '°F', values: x },
+        { name: unitOf('temperature', units), values: x },
         { name: 'fat', values: fat, digits: 2 },
         { name: 'dough', values: dough, digits: 2 },
       ],
@@ -307,7 +307,7 @@ function Firmness({ result }: { result: LaminateResult }) {
     <Box>
       <Typography variant="h3">Fat and dough should be equally firm</Typography>
       <Plot
-        summary={`Fat and dough can both be rolled between ${windowC[0]} and ${windowC[1]} °C.`}
+        summary={`Fat and dough can both be rolled between ${showQuantity(windowC[0], 'temperature', units)} and ${showQuantity(windowC[1], 'temperature', units)}.`}
         data={made.data}
         layout={made.layout}
         height={190}

@@ -16,7 +16,7 @@ export const Templates = memo(function Templates({ drawn: { formula, massG } }: 
   const [busy, setBusy] = useState(false);
   const templates = made(() => templatesOf(formula, kitchen, massG));
   if (templates.length === 0) return null;
-  const paper: Paper = units === 'metric' ? 'A4' : 'letter';
+  const paper: Paper = units.length === 'mm' ? 'A4' : 'letter';
   const pdf = async (on: Paper) => {
     setBusy(true);
     try {

@@ -1,0 +1,7 @@
+export { findingWords } from './findings.js';
+export { measureName, showMeasured, stepWords, titleOf } from './steps.js';
+export { voiceOf } from './voice.js';
+
+export type { FindingWords } from './findings.js';
+export type { StepWords } from './steps.js';
+export type { Key, Language, Values, Voice } from './voice.js';

@@ -1,0 +1,97 @@
+import { createInstance, type i18n } from 'i18next';
+import { metric, spoken, type Show, type ShownKind, type Units } from '@north-leaf/core';
+import findings from './en/findings.json' with { type: 'json' };
+import steps from './en/steps.json' with { type: 'json' };
+
+const english = { ...findings, ...steps };
+/** A sentence of the catalogue. */
+export type Key = keyof typeof english;
+/** Whether the catalogue has it: for words that are looked up by what a document says. */
+export const isKey = (text: string): text is Key => text in english;
+export type Values = Readonly<Record<string, unknown>>;
+export type Language = 'en' | 'pseudo';
+
+/** Whoever speaks to one baker: sentences from the catalogue, numbers in that baker's units. */
+export type Voice = {
+  readonly units: Units;
+  readonly show: Show;
+  /** A sentence by its key. `values` are numbers in the core's units, shown by the kind the sentence names; `context` picks its variant. */
+  readonly say: (key: Key, values?: Values) => string;
+};
+
+const KINDS: readonly ShownKind[] = [
+  'mass',
+  'bulk',
+  'size',
+  'length',
+  'height',
+  'temperature',
+  'oven',
+  'percent',
+  'minutes',
+  'difference',
+  'thin',
+  'share',
+  'hours',
+  'days',
+  'wait',
+  'tone',
+  'trace',
+  'proof',
+  'density',
+  'held',
+  'times',
+  'count',
+];
+
+const catalogues: Readonly<Record<Language, Readonly<Record<string, string>>>> = {
+  en: english,
+  // Every sentence in brackets: whatever stands on a page without them is in no catalogue.
+  pseudo: Object.fromEntries(Object.entries(english).map(([key, sentence]) => [key, `⟦${sentence}⟧`])),
+};
+
+let made: i18n | null = null;
+function catalogue(): i18n {
+  if (made) return made;
+  made = createInstance();
+  void made.init({
+    lng: 'en',
+    resources: Object.fromEntries(Object.entries(catalogues).map(([language, translation]) => [language, { translation }])),
+    keySeparator: false,
+    nsSeparator: false,
+    returnEmptyString: true,
+    initAsync: false,
+    interpolation: { escapeValue: false },
+  });
+  for (const kind of KINDS)
+    made.services.formatter?.add(kind, (value: unknown, _language, { units, digits }: { units: Units; digits?: number }) =>
+      spoken(units)(Number(value), kind, digits),
+    );
+  return made;
+}
+
+const voices = new Map<string, Voice>();
+
+/**
+ * The voice for a baker's units and language.
+ *
+ * Units    values given to `say` are in the core's units; what comes back is in the baker's.
+ * Throws   nothing; a sentence that is not in the catalogue comes back as its key, and a test finds it.
+ * Findings none.
+ * Source   the catalogue, `en/*.json`.
+ *
+ * @example
+ * voiceOf(imperial).say('finding.dough.tooWet.why', { value: 100, high: 90 }); // => 'It gets 3.53 oz and wants at most 3.17 oz.'
+ */
+export function voiceOf(units: Units = metric, language: Language = 'en'): Voice {
+  const name = `${language} ${units.mass} ${units.length} ${units.heat}`;
+  const known = voices.get(name);
+  if (known) return known;
+  const voice: Voice = {
+    units,
+    show: spoken(units),
+    say: (key, values = {}) => catalogue().t(key, { ...values, units, lng: language }),
+  };
+  voices.set(name, voice);
+  return voice;
+}

@@ -1,0 +1,144 @@
+import { findingCodes, imperial, measureKinds, metric, unitSets, type Finding, type MeasuredWhat, type RunStep } from '@north-leaf/core';
+import findings from './en/findings.json';
+import steps from './en/steps.json';
+import { findingWords, measureName, showMeasured, stepWords, voiceOf } from './index.js';
+
+const finding = (code: Finding['code'], over: Partial<Finding['measured']> = {}): Finding => ({
+  code,
+  level: 'watch',
+  stage: 'dough',
+  measured: { path: '', value: 41.3, low: 12.5, high: 77.7, of: 'Butter', ...over },
+});
+const told = (one: Finding, units = metric) => Object.values(findingWords(one, voiceOf(units))).join(' ');
+const step = (over: Partial<RunStep> & Pick<RunStep, 'what'>): RunStep => ({ key: 'a', stage: 'dough', kind: 'do', handsMin: 1, ...over });
+const stepWhats = [...new Set(Object.keys(steps).flatMap((key) => /^step\.(\w+)\.title/.exec(key)?.[1] ?? []))] as RunStep['what'][];
+/** A step that says all it can. */
+const full = (what: RunStep['what']): RunStep =>
+  step({
+    what,
+    name: 'Rice flour',
+    amountG: 240,
+    heldG: 15,
+    shareOfRow: 0.5,
+    atC: 8,
+    targetC: 12,
+    thicknessMm: 3,
+    widthMm: 40,
+    lengthMm: 60,
+    bandsMm: 3,
+    dockMm: 20,
+    pieces: 12,
+    lots: 2,
+    oven: 'Blue oven',
+    dial: '180 °C',
+    min: 12,
+    doneP10Min: 11,
+    doneP90Min: 14,
+    coldestC: 80,
+    n: 1,
+    of: 3,
+    load: 1,
+    loads: 2,
+    measures: [{ what: 'doughC', planned: 18 }],
+  });
+
+const metricWords = /°C|\d (?:g|mm|µm|K|m)\b/;
+const imperialWords = /°F|\d (?:oz|in(?! 100)|ft)\b/;
+
+describe('findings in words', () => {
+  it.each(findingCodes)('%s: one system of units in each, no hole, no key', (code) => {
+    const of =
+      code === 'keep.coolsSlowly' || code === 'sheet.slabUnlike' ? '21' : code === 'gluten.notInMarket' ? 'Oats | the US' : 'Butter';
+    for (const [units, other] of [
+      [metric, imperialWords],
+      [imperial, metricWords],
+    ] as const) {
+      // prettier-ignore
+      const words = findingWords(finding(code, { of }), voiceOf(units));
+      for (const text of Object.values(words)) {
+        expect(text).not.toMatch(other);
+        expect(text).not.toMatch(/undefined|NaN|null|\{\{|finding\./);
+        expect(text.length).toBeGreaterThan(3);
+      }
+    }
+  });
+  it('grams and degrees are the baker’s own (international ounce; F = 1.8 C + 32, by definition)', () => {
+    expect(told(finding('dough.tooWet', { value: 100, high: 90 }), imperial)).toContain('It gets 3.53 oz and wants at most 3.17 oz.');
+    expect(told(finding('chill.tooWarm', { value: 15, high: 10 }), imperial)).toContain('at 59 °F, wanted 50 °F');
+    expect(told(finding('bake.turnTray', { value: 20 }), imperial)).toContain('36 °F hotter');
+    expect(told(finding('bake.turnTray', { value: 20 }))).toContain('20 °C hotter');
+    expect(told(finding('sheet.layersThin', { value: 25.4, low: 50.8 }), imperial)).toContain('0.001 in each; under about 0.002 in');
+  });
+  it('who weighs in grams beside a gas oven reads grams, Celsius and marks', () => {
+    const gas = unitSets.find(({ heat }) => heat === 'gas')!;
+    expect(told(finding('bake.slicedAfter', { value: 12, low: 150, high: 20 }), gas)).toMatch(
+      /12 mm thick .* 35 °C to 55 °C, .* at mark 2 /,
+    );
+  });
+  it('a sentence goes by what is named', () => {
+    expect(told(finding('sheet.noCutter', { of: '' }))).toContain('no cutter of the kitchen comes near');
+    expect(told(finding('sheet.noCutter', { of: 'Round 60' }))).toContain('the nearest here is Round 60');
+    expect(told(finding('blend.oneFlourHigh', { of: 'Potato FLOUR' }))).toContain('Did you mean potato starch?');
+    expect(told(finding('gluten.notInMarket', { of: 'Oats | the US' }))).toMatch(/there: Oats .*The rule of the US/);
+    expect(told(finding('bake.tooDry', { of: 'soft' }))).toContain('it crumbles');
+  });
+  it('every finding has its three sentences, and no sentence belongs to no finding', () => {
+    const wanted = findingCodes.flatMap((code) => ['what', 'why', 'change'].map((part) => `finding.${code}.${part}`));
+    const bare = Object.keys(findings).filter((key) => !/_(?:named|soft|watch|potato)$/.test(key));
+    expect(bare.sort()).toEqual(wanted.sort());
+  });
+});
+
+describe('steps in words', () => {
+  it.each(stepWhats)('%s: one system of units, no hole', (what) => {
+    for (const [units, other] of [
+      [{ ...metric }, imperialWords],
+      [imperial, /\d (?:g|mm|µm)\b/],
+    ] as const) {
+      // prettier-ignore
+      const text = Object.values(stepWords(full(what), voiceOf(units))).join(' ');
+      expect(text).not.toMatch(other);
+      expect(text).not.toMatch(/undefined|NaN|null|\{\{|step\./);
+      expect(stepWords(full(what), voiceOf(units)).title).not.toBe('');
+    }
+  });
+  it('says what there is and leaves out what there is not', () => {
+    const voice = voiceOf(metric);
+    expect(stepWords(step({ what: 'weigh', name: 'Water', amountG: 87.4, heldG: 10 }), voice)).toEqual({
+      title: 'Water',
+      how: '87 g, 10.0 g more is held back in spoons',
+      sign: '',
+      why: 'Flour and air change from day to day: the last spoons go by the hand.',
+    });
+    expect(stepWords(step({ what: 'cut', form: 'diamond', pieces: 70, widthMm: 40, lengthMm: 40, dockMm: 20, dockStaggered: true }), voice)).toMatchObject({ title: 'Cut 70 diamonds', how: '40 mm × 40 mm, prick every 20 mm, rows staggered' }); // prettier-ignore
+    expect(stepWords(step({ what: 'cut', form: 'star' }), voice)).toMatchObject({ title: 'Cut pieces', how: '' });
+    expect(stepWords(step({ what: 'pan', pieces: 1 }), voice).how).toMatch(/^1 piece\. /);
+    expect(stepWords(step({ what: 'pan', pieces: 6 }), voice).how).toMatch(/^6 pieces\. /);
+    expect(stepWords(step({ what: 'putIn', oven: 'Blue', dial: '170 °C', load: 2, loads: 3 }), voice).title).toBe('Into Blue, load 2 of 3');
+    expect(stepWords(step({ what: 'nextSetting', oven: 'Blue', dial: 'off' }), voice).title).toBe('Switch Blue off');
+    expect(stepWords(step({ what: 'cold' }), voice)).toMatchObject({ title: 'Cold: fridge', how: '' });
+    expect(stepWords(step({ what: 'fold', parts: 4, n: 2, of: 4, widthMm: 200, lengthMm: 600 }), voice)).toMatchObject({ title: 'Fold 2 of 4', how: 'Roll to 200 mm × 600 mm, fold in four, closed like a book, a quarter turn.' }); // prettier-ignore
+  });
+});
+
+describe('what is measured', () => {
+  it.each(Object.keys(measureKinds) as MeasuredWhat[])('%s has a name and is written in its kind', (what) => {
+    expect(measureName(what, voiceOf())).not.toMatch(/measure\./);
+    expect(showMeasured(what, 1.5, voiceOf())).not.toMatch(/NaN|undefined/);
+  });
+  it.each<[MeasuredWhat, number, string, string]>([
+    ['topTone', 4.5, 'tone 4.5', 'tone 4.5'],
+    ['pieces', 70, '70', '70'],
+    ['volumeRatio', 1.5, '× 1.50', '× 1.50'],
+    ['humidityShare', 0.61, '61 %', '61 %'],
+    ['doughC', 15.4, '15.4 °C', '60 °F'],
+    ['rawG', 283.5, '283.5 g', '10 oz'],
+  ])('%s', (what, value, inMetric, inImperial) => {
+    expect([showMeasured(what, value, voiceOf(metric)), showMeasured(what, value, voiceOf(imperial))]).toEqual([inMetric, inImperial]);
+  });
+});
+
+it('in the pseudo language every sentence stands in brackets', () => {
+  const { what, why } = findingWords(finding('dough.tooWet'), voiceOf(metric, 'pseudo'));
+  expect([what, why]).toEqual(['⟦Too wet: it will stick⟧', '⟦It gets 41 g and wants at most 78 g.⟧']);
+});
