@@ -6,16 +6,22 @@ export class InputError extends Error {
   constructor(
     readonly path: string,
     message: string,
+    /** Where a limit was broken: for whoever says it in other units. */ readonly limit?: Limit,
   ) {
     super(message);
     this.name = 'InputError';
   }
 }
 
+/** A number that is out of its range, in the core's unit. */
+export type Limit = { readonly low: number; readonly high: number; readonly got: number; readonly unit: string };
 /** What is wrong, and where. */
-export type Refusal = { readonly path: string; readonly message: string };
+export type Refusal = { readonly path: string; readonly message: string; readonly limit?: Limit };
 /** What came of a question, or what of it was wrong: over a border (a worker, a thread) an error would lose its path. */
 export type Reply<A> = { readonly ok: true; readonly answer: A } | { readonly ok: false; readonly refused: Refusal };
+
+/** An error of ours as a value that crosses a border. */
+export const refusalOf = ({ path, message, limit }: InputError): Refusal => ({ path, message, ...(limit ? { limit } : {}) });
 
 /**
  * Does something that may find its input wrong; anything but that ends in an error of ours.
@@ -26,14 +32,14 @@ export type Reply<A> = { readonly ok: true; readonly answer: A } | { readonly ok
  * Source   none.
  *
  * @example
- * replyTo(() => within('a', 9, 0, 5, 'g')); // => { ok: false, refused: { path: 'a', message: 'must be from 0 to 5 g, got 9' } }
+ * replyTo(() => within('a', 9, 0, 5, 'g')); // => { ok: false, refused: { path: 'a', message: 'must be from 0 to 5 g, got 9', limit: { low: 0, high: 5, got: 9, unit: 'g' } } }
  */
 export function replyTo<A>(work: () => A): Reply<A> {
   try {
     return { ok: true, answer: work() };
   } catch (error) {
     if (!(error instanceof InputError)) throw error;
-    return { ok: false, refused: { path: error.path, message: error.message } };
+    return { ok: false, refused: refusalOf(error) };
   }
 }
 
@@ -51,7 +57,8 @@ export function replyTo<A>(work: () => A): Reply<A> {
 export function within(path: string, value: number, low: number, high: number, unit: string): number {
   if (typeof value !== 'number' || !Number.isFinite(value)) throw new InputError(path, 'must be a number');
   if (value < low || value > high) {
-    throw new InputError(path, `must be from ${low} to ${high} ${unit}, got ${Number(value.toPrecision(6))}`.trim());
+    const limit = { low, high, got: value, unit };
+    throw new InputError(path, `must be from ${low} to ${high} ${unit}, got ${Number(value.toPrecision(6))}`.trim(), limit);
   }
   return value;
 }

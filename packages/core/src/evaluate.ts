@@ -3,7 +3,7 @@ import { bakeCaseOf } from './bake/bake-case.js';
 import { blendStage } from './blend/blend.js';
 import { chillStage } from './chill/chill.js';
 import { doughStage } from './dough/dough.js';
-import { InputError } from './errors.js';
+import { InputError, refusalOf, type Refusal } from './errors.js';
 import { families } from './facts/families.js';
 import { familyAt } from './matter/family-at.js';
 import { stateOf, worstFirst } from './findings/finding.js';
@@ -154,13 +154,13 @@ function stageRunner(theCase: Case | null): StageRunner {
     } catch (error) {
       if (!(error instanceof InputError)) throw error;
       failed = true;
-      return { state: 'waiting', problem: { path: error.path, message: error.message } };
+      return { state: 'waiting', problem: refusalOf(error) };
     }
   };
 }
 
 /** Problems of every stage that could not be worked out. */
-export function problemsOf(evaluation: Evaluation): { path: string; message: string }[] {
+export function problemsOf(evaluation: Evaluation): Refusal[] {
   return Object.values(evaluation).flatMap((stage) =>
     stage !== null && 'state' in stage && stage.state === 'waiting' && stage.problem ? [stage.problem] : [],
   );

@@ -10,7 +10,7 @@ export { at as valueIn, keysOf, numbersOf, patched } from './document/field.js';
 export type { Case } from './document/case.js';
 export type { DocumentOf, Field, Fields, NumberField, ValueOf, WordField } from './document/field.js';
 export { bakeCaseFor, evaluate, evaluateDough, problemsOf, findingsOf } from './evaluate.js';
-export { InputError, replyTo, within } from './errors.js';
+export { InputError, refusalOf, replyTo, within } from './errors.js';
 export type { Refusal, Reply } from './errors.js';
 export { basisWords } from './facts/fact.js';
 export { families, schools } from './facts/families.js';
@@ -89,8 +89,10 @@ export {
   showDuration,
   showFraction,
   showQuantity,
+  showStock,
   showValue,
   spoken,
+  spokenValue,
   unitOf,
   unitSets,
 } from './units/show.js';

@@ -1,4 +1,6 @@
+export { describeEdits, placeName } from './changes.js';
 export { findingWords } from './findings.js';
+export { refusalWords } from './refusals.js';
 export { measureName, showMeasured, stepWords, titleOf } from './steps.js';
 export { voiceOf } from './voice.js';
 

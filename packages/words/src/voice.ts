@@ -1,9 +1,11 @@
 import { createInstance, type i18n } from 'i18next';
-import { metric, spoken, type Show, type ShownKind, type Units } from '@north-leaf/core';
+import { metric, showQuantity, showValue, spoken, spokenValue, type Show, type ShownKind, type Units } from '@north-leaf/core';
+import changes from './en/changes.json' with { type: 'json' };
 import findings from './en/findings.json' with { type: 'json' };
+import refusals from './en/refusals.json' with { type: 'json' };
 import steps from './en/steps.json' with { type: 'json' };
 
-const english = { ...findings, ...steps };
+const english = { ...changes, ...findings, ...refusals, ...steps };
 /** A sentence of the catalogue. */
 export type Key = keyof typeof english;
 /** Whether the catalogue has it: for words that are looked up by what a document says. */
@@ -14,7 +16,11 @@ export type Language = 'en' | 'pseudo';
 /** Whoever speaks to one baker: sentences from the catalogue, numbers in that baker's units. */
 export type Voice = {
   readonly units: Units;
-  readonly show: Show;
+  /** As it is said: fewer digits. */ readonly show: Show;
+  /** As a field holds it. */ readonly exact: Show;
+  /** The same as `show` without its unit, where that stands behind another number. */ readonly bare: Show;
+  /** With its spread, the unit once: `41 ± 3 g`. */ readonly spread: (value: number, sd: number, kind: ShownKind) => string;
+  /** From one to another, the unit once: `20 to 40 mm`. */ readonly range: (low: number, high: number, kind: ShownKind) => string;
   /** A sentence by its key. `values` are numbers in the core's units, shown by the kind the sentence names; `context` picks its variant. */
   readonly say: (key: Key, values?: Values) => string;
 };
@@ -90,6 +96,13 @@ export function voiceOf(units: Units = metric, language: Language = 'en'): Voice
   const voice: Voice = {
     units,
     show: spoken(units),
+    exact: (value, kind, digits) => showQuantity(value, kind, units, digits),
+    bare: spokenValue(units),
+    spread: (value, sd, kind) => `${spokenValue(units)(value, kind)} ± ${spoken(units)(sd, kind)}`,
+    range: (low, high, kind) =>
+      kind === 'oven' && units.heat === 'gas'
+        ? `${showQuantity(low, kind, units)} to ${showQuantity(high, kind, units)}`
+        : `${showValue(low, kind, units)} to ${showQuantity(high, kind, units)}`,
     say: (key, values = {}) => catalogue().t(key, { ...values, units, lng: language }),
   };
   voices.set(name, voice);

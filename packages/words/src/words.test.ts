@@ -1,7 +1,24 @@
-import { findingCodes, imperial, measureKinds, metric, unitSets, type Finding, type MeasuredWhat, type RunStep } from '@north-leaf/core';
-import findings from './en/findings.json';
-import steps from './en/steps.json';
-import { findingWords, measureName, showMeasured, stepWords, voiceOf } from './index.js';
+import {
+  demoCrackerV2,
+  demoKitchen,
+  demoPuffSticks,
+  evaluate,
+  findingCodes,
+  publishedIngredients,
+  runSteps,
+  imperial,
+  measureKinds,
+  metric,
+  unitSets,
+  type Finding,
+  type MeasuredWhat,
+  type RunStep,
+} from '@north-leaf/core';
+import changes from './en/changes.json' with { type: 'json' };
+import findings from './en/findings.json' with { type: 'json' };
+import refusals from './en/refusals.json' with { type: 'json' };
+import steps from './en/steps.json' with { type: 'json' };
+import { findingWords, measureName, refusalWords, showMeasured, stepWords, voiceOf } from './index.js';
 
 const finding = (code: Finding['code'], over: Partial<Finding['measured']> = {}): Finding => ({
   code,
@@ -102,6 +119,16 @@ describe('steps in words', () => {
       expect(stepWords(full(what), voiceOf(units)).title).not.toBe('');
     }
   });
+  it.each([demoCrackerV2, demoPuffSticks])('every step of a whole run is told, in each unit ($name)', (formula) => {
+    const pantry = { ingredients: publishedIngredients(), lots: {} };
+    for (const step of runSteps({ formula, kitchen: demoKitchen, pantry }, evaluate(formula, demoKitchen, pantry)))
+      for (const units of unitSets) {
+        const { title, how, sign, why } = stepWords(step, voiceOf(units));
+        expect(title).toMatch(/\S{2}/);
+        expect(`${title} ${how} ${sign} ${why}`).not.toMatch(/undefined|NaN|null|\{\{|step\./);
+        if (units.length === 'in') expect(`${title} ${how} ${sign} ${why}`).not.toMatch(/\d mm\b/);
+      }
+  });
   it('says what there is and leaves out what there is not', () => {
     const voice = voiceOf(metric);
     expect(stepWords(step({ what: 'weigh', name: 'Water', amountG: 87.4, heldG: 10 }), voice)).toEqual({
@@ -141,4 +168,26 @@ describe('what is measured', () => {
 it('in the pseudo language every sentence stands in brackets', () => {
   const { what, why } = findingWords(finding('dough.tooWet'), voiceOf(metric, 'pseudo'));
   expect([what, why]).toEqual(['⟦Too wet: it will stick⟧', '⟦It gets 41 g and wants at most 78 g.⟧']);
+});
+
+describe('why a value cannot be worked with', () => {
+  const refused = (unit: string) => ({
+    path: 'x',
+    message: `must be from 20 to 400 ${unit}, got 600`,
+    limit: { low: 20, high: 400, got: 600, unit },
+  });
+  it('its limits are in the baker’s units', () => {
+    expect(refusalWords(refused('mm'), voiceOf(metric))).toBe('must be from 20 to 400 mm, got 600 mm');
+    expect(refusalWords(refused('mm'), voiceOf(imperial))).toBe('must be from 0.787 to 15.748 in, got 23.622 in');
+    expect(refusalWords(refused('C'), voiceOf(imperial))).toBe('must be from 68 to 752 °F, got 1112 °F');
+  });
+  it('what is no measure keeps the core’s words', () => {
+    expect(refusalWords(refused('people'), voiceOf(imperial))).toBe('must be from 20 to 400 people, got 600');
+    expect(refusalWords({ path: 'x', message: 'must be a number' }, voiceOf())).toBe('must be a number');
+  });
+});
+
+it('a key stands in one catalogue only', () => {
+  const keys = [changes, findings, refusals, steps].flatMap((one) => Object.keys(one));
+  expect(new Set(keys).size).toBe(keys.length);
 });

@@ -17,6 +17,7 @@ import {
   type Pantry,
   type Preparation,
   type OwnIngredient,
+  refusalOf,
 } from '@north-leaf/core';
 import { Clock } from '../platform/clock.js';
 import { ApiError, invalid } from '../platform/http/errors.js';
@@ -310,7 +311,7 @@ function withPreparations(
         moved = true;
       } catch (error) {
         if (!(error instanceof InputError)) throw error;
-        broken[preparation.id] = { path: error.path, message: error.message };
+        broken[preparation.id] = refusalOf(error);
       }
     }
     waiting = waiting.filter(({ id }) => broken[id] !== undefined);

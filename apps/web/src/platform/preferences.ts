@@ -45,6 +45,9 @@ export const useVoice = (): Voice =>
     usePreferences((state) => state.language),
   );
 
+/** The same outside a component: for a notice, a note. */
+export const voiceNow = (): Voice => voiceOf(usePreferences.getState().units, usePreferences.getState().language);
+
 /** The set after this one, for one key. */
 export const nextUnits = (units: Units): Units => unitSets[(unitSets.findIndex((one) => same(one, units)) + 1) % unitSets.length]!;
 const same = (a: Units, b: Units) => a.mass === b.mass && a.length === b.length && a.heat === b.heat;

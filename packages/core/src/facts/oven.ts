@@ -222,3 +222,10 @@ export const sliceWarmC = table(
   'a log is sliced while its middle is warm, not hot: no source',
 );
 export const dialOffK = table({ often: 10, far: 20 }, 'K', 'commonPractice', 'how far a domestic dial is often off; no source');
+export const flourTestC = fact(
+  200,
+  'C',
+  'commonPractice',
+  'white rice flour on a tray browns first where an oven is hotter, six minutes: no source',
+);
+export const boilingJamC = table({ from: 100, to: 110 }, 'C', 'commonPractice', 'jam and syrup at the boil: no source');

@@ -1,3 +1,4 @@
+import type { Refusal } from '../errors.js';
 import type { Edit } from '../document/edits.js';
 import type { Basis } from '../facts/fact.js';
 
@@ -149,7 +150,7 @@ export type StageState = 'good' | 'watch' | 'fix' | 'waiting';
 /** Waiting: this stage could not be worked out, through its own input (`problem`) or an earlier stage's. */
 export type Stage<R> =
   | { readonly state: Exclude<StageState, 'waiting'>; readonly result: R; readonly findings: readonly Finding[] }
-  | { readonly state: 'waiting'; readonly problem?: { readonly path: string; readonly message: string } };
+  | { readonly state: 'waiting'; readonly problem?: Refusal };
 
 /** A stage's state is its worst finding; a note counts as good. */
 export function stateOf(findings: readonly Finding[]): Exclude<StageState, 'waiting'> {

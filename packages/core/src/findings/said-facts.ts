@@ -1,6 +1,6 @@
 import { salmonellaNote } from '../facts/dough.js';
 import { coolingLimits, fridgeC } from '../facts/keeping.js';
-import { dialOffK, sliceWarmC } from '../facts/oven.js';
+import { boilingJamC, dialOffK, flourTestC, sliceWarmC } from '../facts/oven.js';
 
 const { fromC, throughC, throughMin, toC, inAllMin } = coolingLimits.values;
 
@@ -15,6 +15,9 @@ export const saidFacts = {
   inAllMin,
   sliceFromC: sliceWarmC.values.from,
   sliceToC: sliceWarmC.values.to,
+  flourTestC: flourTestC.value,
+  jamFromC: boilingJamC.values.from,
+  jamToC: boilingJamC.values.to,
   dialOffK: dialOffK.values.often,
   dialFarOffK: dialOffK.values.far,
 } as const;

@@ -1,5 +1,5 @@
 /** Kinds of quantity the baker sees; the core holds one unit of each. */
-export type QuantityKind = 'mass' | 'length' | 'height' | 'temperature' | 'oven' | 'percent' | 'minutes';
+export type QuantityKind = 'mass' | 'length' | 'height' | 'temperature' | 'oven' | 'difference' | 'percent' | 'minutes';
 
 export const GRAMS_PER_OUNCE = 28.349523125;
 const MM_PER_INCH = 25.4;

@@ -24,6 +24,11 @@ const readers: Record<QuantityKind, readonly Reader[]> = {
   ],
   temperature: heat,
   oven: [...heat, { pattern: /^(?:gas|mark|gasmark)$/, toCore: (mark) => celsiusOfDial('gas', mark) }],
+  // A bare number is in the unit of the field: °C and K are one step, °F a smaller one.
+  difference: [
+    { pattern: /^(?:°?c|k)$/, toCore: (v) => v },
+    { pattern: /^°?f$/, toCore: (v) => v / 1.8 },
+  ],
   percent: [{ pattern: /^%$/, toCore: (v) => v }],
   minutes: [
     { pattern: /^(?:m|min|minutes?)$/, toCore: (v) => v },
@@ -57,7 +62,8 @@ export function readQuantity(typed: string, kind: QuantityKind, bare: string): R
   if (!Number.isFinite(value)) return { ok: false, reason: `“${typed.trim()}” is not a number` };
   const unit = parts[4] === '' ? bare.toLowerCase() : parts[4]!;
   const reader = readers[kind].find(({ pattern }) => pattern.test(unit));
-  if (!reader) return { ok: false, reason: `“${parts[4]}” is not a unit of ${kind === 'oven' ? 'temperature' : kind}` };
+  if (!reader)
+    return { ok: false, reason: `“${parts[4]}” is not a unit of ${kind === 'oven' || kind === 'difference' ? 'temperature' : kind}` };
   return { ok: true, value: reader.toCore(value) };
 }
 

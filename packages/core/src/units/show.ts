@@ -1,6 +1,6 @@
 import { dialOf, dialWords } from './dial.js';
 import { readQuantity } from './read-quantity.js';
-import { fahrenheitOf, feetOf, inchesOf, ouncesOf, type QuantityKind } from './convert.js';
+import { fahrenheitOf, feetOf, gramsOf, inchesOf, ouncesOf, type QuantityKind } from './convert.js';
 
 /** What a baker weighs, measures and heats in. Gas marks are for ovens; whatever else is warm or cold is then in C. */
 export type Units = { readonly mass: 'g' | 'oz'; readonly length: 'mm' | 'in'; readonly heat: 'C' | 'F' | 'gas' };
@@ -18,7 +18,6 @@ export type ShownKind =
   | QuantityKind
   | 'size'
   | 'bulk'
-  | 'difference'
   | 'thin'
   | 'share'
   | 'hours'
@@ -59,7 +58,7 @@ function shownAs(kind: ShownKind, { mass, length, heat }: Units): Shown {
     case 'oven':
       return heat === 'F' ? fahrenheit : heat === 'C' ? degrees : { unit: 'mark', of: (c) => dialOf('gas', c), digits: () => 1 };
     case 'difference':
-      return heat === 'F' ? { unit: '°F', of: (k) => k * 1.8, digits: () => 0 } : plain('°C', 0);
+      return heat === 'F' ? { unit: '°F', of: (k) => k * 1.8, digits: () => 1 } : plain('°C', 1);
     case 'share':
       return { unit: '%', of: (share) => share * 100, digits: () => 1 };
     case 'hours':
@@ -160,13 +159,29 @@ export function showQuantity(value: number, kind: ShownKind, units: Units, digit
 export const spoken =
   (units: Units): Show =>
   (value, kind, digits) => {
-    if (digits !== undefined) return showQuantity(value, kind, units, digits);
-    if (kind === 'mass' && units.mass === 'g') return `${benchGrams(value)} g`;
-    if (kind === 'length' && units.length === 'mm' && value >= 20) return showQuantity(value, kind, units, 0);
-    if (kind === 'temperature' || kind === 'oven' || kind === 'minutes') return showQuantity(value, kind, units, 0);
+    if (kind === 'mass' && units.mass === 'g' && digits === undefined) return `${benchGrams(value)} g`;
     if (kind === 'trace') return showQuantity(Number(value.toPrecision(2)), kind, units);
-    return showQuantity(value, kind, units);
+    return showQuantity(value, kind, units, digits ?? digitsSaid(value, kind, units));
   };
+
+/** The same without its unit, where that stands behind another number. Docs as `spoken`. */
+export const spokenValue =
+  (units: Units): Show =>
+  (value, kind, digits) =>
+    kind === 'mass' && units.mass === 'g' && digits === undefined
+      ? benchGrams(value)
+      : showValue(value, kind, units, digits ?? digitsSaid(value, kind, units));
+
+function digitsSaid(value: number, kind: ShownKind, units: Units): number | undefined {
+  if (kind === 'length') return units.length === 'mm' && value >= 20 ? 0 : undefined;
+  return kind === 'temperature' || kind === 'oven' || kind === 'minutes' || kind === 'difference' ? 0 : undefined;
+}
+
+/** A mass as a shelf label has it: `640 g`, `3.1 kg`, `22.6 oz`, `6.8 lb`. Docs as `showQuantity`. */
+export function showStock(g: number, units: Units): string {
+  if (units.mass === 'oz') return g < gramsOf(32) ? showQuantity(g, 'bulk', units) : `${(ouncesOf(g) / 16).toFixed(1)} lb`;
+  return g < 1000 ? showQuantity(g, 'bulk', units) : `${(g / 1000).toFixed(1)} kg`;
+}
 
 /** Grams as a bench scale is read: tenths under 20 g, whole above. */
 export const benchGrams = (g: number): string => (Math.abs(g) < 20 ? g.toFixed(1) : g.toFixed(0));

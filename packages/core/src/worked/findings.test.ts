@@ -1,7 +1,7 @@
 import { applyEdits } from '../document/edits.js';
 import { evaluate, findingsOf } from '../evaluate.js';
 import { findingCodes } from '../findings/finding.js';
-import sentences from '../../../words/src/en/findings.json';
+import sentences from '../../../words/src/en/findings.json' with { type: 'json' };
 import { aFilling, aFormula, aStarter, kitchen, pantry, WATER, withSet, worked } from './a-formula.js';
 import type { Json } from '../document/edits.js';
 import type { Formula } from '../document/formula.js';

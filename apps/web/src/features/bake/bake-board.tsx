@@ -141,7 +141,7 @@ function BakeSettings({ looks }: { looks: ReturnType<typeof useLooks> }) {
                     <FormulaField
                       path={`/bake/steps/${i}/wantC`}
                       label={`${step.name} want`}
-                      kind="temperature"
+                      kind="oven"
                       grain={5}
                       width={60}
                       hideUnit

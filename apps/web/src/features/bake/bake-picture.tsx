@@ -4,8 +4,8 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
 import type { Dash } from 'plotly.js';
-import { type BakeResult, type LooksStudy, showDuration, showQuantity } from '@north-leaf/core';
-import { usePreferences } from '../../platform/preferences';
+import { type BakeResult, type LooksStudy, showDuration, showQuantity, inUnits, unitOf } from '@north-leaf/core';
+import { usePreferences, useVoice, useUnits } from '../../platform/preferences';
 import { Plot } from '../../ui/drawing/plot';
 import { crustTones } from '../../ui/theme/theme';
 import type { useLooks } from './bake-study';
@@ -24,6 +24,7 @@ const causeWords: Record<string, string> = {
 
 /** The centre of the Bake board: the piece through its bake, when it is done, and the map of what else it could be. */
 export function BakePicture({ looks }: { looks: ReturnType<typeof useLooks> }) {
+  const voice = useVoice();
   const { evaluation } = useAnswer();
   const units = usePreferences((state) => state.units);
   const [temperatures, setTemperatures] = useState(false);
@@ -70,7 +71,7 @@ export function BakePicture({ looks }: { looks: ReturnType<typeof useLooks> }) {
         {result.spreadRatio > 1.01 ? (
           <Fact label="as wide as it went in" value={`${result.spreadRatio.toFixed(1)} ×`} />
         ) : (
-          <Fact label={`from ${result.curve.thicknessMm[0]!.toFixed(1)} mm`} value={`${end.thicknessMm.toFixed(1)} mm`} />
+          <Fact label={`from ${voice.show(result.curve.thicknessMm[0]!, 'length')}`} value={`${voice.show(end.thicknessMm, 'length')}`} />
         )}
         {result.coreC === null ? (
           <Fact label="weight lost" value={`${(end.lossShare * 100).toFixed(1)} %`} />
@@ -124,6 +125,7 @@ const half = (min: number) => Math.round(min * 2) / 2;
 
 /** The piece drawn at five moments: height and colour from the model, wetness as dots that fade out. */
 function Slices({ result }: { result: BakeResult }) {
+  const voice = useVoice();
   const { palette } = useTheme();
   const { curve, totalMin } = result;
   const moments = [0, 0.25, 0.5, 0.75, 1].map((part) => part * totalMin);
@@ -136,7 +138,7 @@ function Slices({ result }: { result: BakeResult }) {
       viewBox="0 0 470 74"
       width="100%"
       role="img"
-      aria-label={`The piece rises from ${curve.thicknessMm[0]!.toFixed(1)} to ${result.end.thicknessMm.toFixed(1)} mm and dries to ${(result.end.moistureShare * 100).toFixed(1)} percent`}
+      aria-label={`The piece rises from ${voice.bare(curve.thicknessMm[0]!, 'length')} to ${voice.show(result.end.thicknessMm, 'length')} and dries to ${(result.end.moistureShare * 100).toFixed(1)} percent`}
     >
       {moments.map((min, i) => {
         const high = (at(curve.thicknessMm, min) / tallest) * 34;
@@ -330,30 +332,32 @@ function ToneStrip({ result }: { result: BakeResult }) {
 
 function TemperatureCurve({ result }: { result: BakeResult }) {
   const { palette } = useTheme();
+  const units = useUnits();
   const { data, layout, columns } = useMemo(() => {
     const { curve } = result;
+    const shown = (c: number) => inUnits(c, 'temperature', units);
     const line = (color: string, dash: Dash = 'solid') => ({ color, width: 2.2, dash });
     const x = curve.min as number[];
     return {
       data: [
-        { x, y: curve.airC as number[], name: 'oven air', mode: 'lines' as const, line: line(palette.leaf.heat) },
-        { x, y: curve.topC as number[], name: 'surface', mode: 'lines' as const, line: line(palette.text.primary) },
-        { x, y: curve.middleC as number[], name: 'middle', mode: 'lines' as const, line: line(palette.text.secondary, 'dash') },
+        { x, y: curve.airC.map(shown), name: 'oven air', mode: 'lines' as const, line: line(palette.leaf.heat) },
+        { x, y: curve.topC.map(shown), name: 'surface', mode: 'lines' as const, line: line(palette.text.primary) },
+        { x, y: curve.middleC.map(shown), name: 'middle', mode: 'lines' as const, line: line(palette.text.secondary, 'dash') },
       ],
       layout: {
         showlegend: true,
         legend: { orientation: 'h' as const, y: 1.2 },
-        yaxis: { ticksuffix: ' °C' },
+        yaxis: { ticksuffix: ` ${unitOf('temperature', units)}` },
         xaxis: { title: { text: 'minutes from door shut' } },
       },
       columns: [
         { name: 'min', values: curve.min },
-        { name: 'air °C', values: curve.airC, digits: 0 },
-        { name: 'surface °C', values: curve.topC, digits: 0 },
-        { name: 'middle °C', values: curve.middleC, digits: 0 },
+        { name: `air ${unitOf('temperature', units)}`, values: curve.airC.map(shown), digits: 0 },
+        { name: `surface ${unitOf('temperature', units)}`, values: curve.topC.map(shown), digits: 0 },
+        { name: `middle ${unitOf('temperature', units)}`, values: curve.middleC.map(shown), digits: 0 },
       ],
     };
-  }, [result, palette]);
+  }, [result, palette, units]);
   return (
     <Plot
       summary="Temperatures of oven air, surface and middle through the bake."

@@ -6,6 +6,7 @@ import LinearProgress from '@mui/material/LinearProgress';
 import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
 import { doneBand, planLooks, type LooksStudy, showDuration } from '@north-leaf/core';
+import { useVoice } from '../../platform/preferences';
 import { crustTones } from '../../ui/theme/theme';
 import type { useLooks } from './bake-study';
 
@@ -77,14 +78,15 @@ function Plan({
   dryBelowShare,
   onNotYet,
 }: Props & { study: LooksStudy; onNotYet: (min: number) => void }) {
+  const voice = useVoice();
   const { palette } = useTheme();
   const { looks, done, caughtShare, looksCostMin } = study;
   const see = ({ topTone, baseTone, rimTone = topTone, moistureShare, coldestC }: LooksStudy['looks'][number]) => {
-    if (coreC !== null && coldestC < coreC - 1) return `core ${Math.round(coldestC)} °C, still setting`;
+    if (coreC !== null && coldestC < coreC - 1) return `core ${voice.show(coldestC, 'temperature')}, still setting`;
     if (Math.max(topTone, baseTone, rimTone) < goldenFromTone - 0.2) return 'paler than it should be';
     const golden = startsDark ? 'a shade darker' : Math.max(topTone, baseTone) < goldenFromTone - 0.2 ? 'rim golden' : 'golden';
     if (coreC === null && moistureShare > dryBelowShare) return `${golden}, bends when cool`;
-    return coreC === null ? `${golden}, snaps when cool` : `${golden}, core ${Math.round(coldestC)} °C`;
+    return coreC === null ? `${golden}, snaps when cool` : `${golden}, core ${voice.show(coldestC, 'temperature')}`;
   };
   return (
     <>

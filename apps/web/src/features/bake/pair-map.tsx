@@ -5,7 +5,7 @@ import LinearProgress from '@mui/material/LinearProgress';
 import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
 import { families, roundTo, windowShare, type Edit, type PairCell, showDuration, showQuantity } from '@north-leaf/core';
-import { usePreferences } from '../../platform/preferences';
+import { usePreferences, useVoice } from '../../platform/preferences';
 import { usePairMap, type MapState } from './bake-study';
 import { useDraft } from '../formulas/doors';
 import { useFormula, useSurroundings } from '../board/doors';
@@ -92,6 +92,7 @@ const RIGHT = 6;
 const BOTTOM = 30;
 
 function Map({ map, nowMm, nowC }: { map: MapState; nowMm: number; nowC: number }) {
+  const voice = useVoice();
   const { palette } = useTheme();
   const units = usePreferences((state) => state.units);
   const [chosen, setChosen] = useState<PairCell | null>(null);
@@ -148,7 +149,7 @@ function Map({ map, nowMm, nowC }: { map: MapState; nowMm: number; nowC: number 
               key={`${cell.thicknessMm} ${cell.wantC}`}
               role="button"
               tabIndex={fine ? -1 : 0}
-              aria-label={`${cell.thicknessMm.toFixed(1)} mm at ${cell.wantC.toFixed(0)} °C: ${verdictWords[verdict]}`}
+              aria-label={`${voice.show(cell.thicknessMm, 'length')} at ${voice.show(cell.wantC, 'temperature')}: ${verdictWords[verdict]}`}
               onClick={() => setChosen(cell)}
               onKeyDown={(event) => (event.key === 'Enter' || event.key === ' ') && setChosen(cell)}
               style={{ cursor: 'pointer' }}

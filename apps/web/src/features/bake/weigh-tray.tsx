@@ -2,6 +2,7 @@ import { useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import type { LearnedHeat } from '@north-leaf/core';
+import { useVoice } from '../../platform/preferences';
 import { notify } from '../../platform/notices';
 import { FieldRow } from '../../ui/form/field-row';
 import { QuantityField } from '../../ui/form/quantity-field';
@@ -11,6 +12,7 @@ import { startStudy } from './bake-study';
 
 /** One tray, weighed before and after: what it says of how fast this oven gives its heat. */
 export function WeighTray() {
+  const voice = useVoice();
   const formula = useFormula();
   const { kitchen, pantry } = useSurroundings();
   const { evaluation } = useAnswer();
@@ -42,7 +44,7 @@ export function WeighTray() {
     else setLearned(said.answer);
   };
   const teach = (heat: LearnedHeat) => {
-    const from = `${Math.round(weighing.beforeG)} g of ${formula.name} lost ${(heat.lostShare * 100).toFixed(1)} % in ${weighing.min} min; ${(heat.expectedShare * 100).toFixed(1)} % was expected.`;
+    const from = `${voice.show(weighing.beforeG, 'bulk')} of ${formula.name} lost ${(heat.lostShare * 100).toFixed(1)} % in ${weighing.min} min; ${(heat.expectedShare * 100).toFixed(1)} % was expected.`;
     change.mutate(
       { kind: 'ovenHeat', ovenId: oven.id, heat: { value: heat.value, sd: heat.sd, from } },
       {

@@ -7,6 +7,7 @@ import { DateTime } from 'luxon';
 import { Link, useParams } from 'react-router';
 import { standingEvents } from '@north-leaf/core';
 import type { FormulaVersion, Run } from '@north-leaf/contracts';
+import { useVoice } from '../../platform/preferences';
 import { ErrorPage } from '../../platform/error-page';
 import { Page } from '../../ui/frame/page';
 import { versionQuery, TakeAsMade } from '../formulas/doors';
@@ -45,6 +46,7 @@ function heard(bake: Run, kept: KeptRun | undefined, waiting: readonly Waiting[]
 }
 
 function Record({ bake, version }: { bake: Run; version: FormulaVersion }) {
+  const voice = useVoice();
   const { data: kitchen } = useQuery(kitchenQuery);
   const zone = kitchen?.zone ?? 'UTC';
   const stood = standingEvents(bake.events);
@@ -62,7 +64,7 @@ function Record({ bake, version }: { bake: Run; version: FormulaVersion }) {
           {bake.begins ? ', from what was kept' : ''}
           {bake.factor === 1 ? '' : ` × ${Number(bake.factor.toFixed(3))}`}, {begun.toFormat('d LLL yyyy HH:mm')}
           {ended ? ` to ${DateTime.fromISO(ended.at, { zone }).toFormat('HH:mm')}` : bake.steps.length > 0 ? ', not ended' : ''}, kitchen{' '}
-          {bake.roomC.toFixed(1)} °C, {Math.round(bake.humidityShare * 100)} % damp
+          {voice.exact(bake.roomC, 'temperature')}, {Math.round(bake.humidityShare * 100)} % damp
         </>
       }
       actions={

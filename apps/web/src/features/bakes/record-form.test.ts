@@ -1,13 +1,15 @@
 import { demoCrackerV2 } from '@north-leaf/core';
 import type { Bake } from '@north-leaf/contracts';
+import { voiceOf } from '@north-leaf/words';
+import { bareNumber } from '../../ui/form/typed-number';
 import { bakedPoints, last, measured } from './api';
-import { emptyRecord, eventsOf, readNumber } from './record-form';
+import { emptyRecord, eventsOf } from './record-form';
 
 let n = 0;
 const newId = () => `id-${++n}`;
 const now = new Date('2026-11-24T05:12:00Z');
 const events = (over: Partial<typeof emptyRecord>, unsafe: string[] = []) =>
-  eventsOf({ ...emptyRecord, ...over }, demoCrackerV2, unsafe, { newId, now });
+  eventsOf({ ...emptyRecord, ...over }, demoCrackerV2, unsafe, { newId, now, voice: voiceOf() });
 
 describe('a recorded bake', () => {
   it('becomes events, only of what was filled in, in the order of the work', () => {
@@ -39,7 +41,7 @@ describe('a recorded bake', () => {
     ['abc', undefined],
     ['12g', undefined],
     ['', undefined],
-  ])('reads %p', (text, value) => expect(readNumber(text)).toBe(value));
+  ])('reads %p', (text, value) => expect(bareNumber(text)).toBe(value));
 
   it('a correction stands for what it corrects', () => {
     const bake = {

@@ -1,4 +1,7 @@
-import type { BakeEvent, Formula, HandWord, Happened } from '@north-leaf/core';
+import { type BakeEvent, type Formula, type HandWord, type Happened, type MeasuredWhat } from '@north-leaf/core';
+import { type Voice } from '@north-leaf/words';
+import { readMeasure } from './read-measure';
+import { readMass } from '../../ui/form/typed-mass';
 
 /** What the form holds, all of it text until it is stored. */
 export type RecordForm = {
@@ -33,38 +36,25 @@ export const emptyRecord: RecordForm = {
   reason: '',
 };
 
-/** Low and high of each measure, the same as the contract's. */
-export const fieldLimits = {
-  rawMm: [0.2, 60],
-  bakeMin: [0.5, 600],
-  rawG: [0.1, 100000],
-  bakedG: [0.1, 100000],
-  topTone: [1, 8],
-  roomC: [-10, 60],
-} as const;
-
-/** A number with a point or a comma; undefined for anything else. */
-export function readNumber(text: string): number | undefined {
-  const plain = text.trim().replace(',', '.');
-  return /^-?\d+(\.\d+)?$/.test(plain) ? Number(plain) : undefined;
-}
+/** What of the form is measured. */
+export const measuredFields = ['rawMm', 'bakeMin', 'rawG', 'bakedG', 'topTone', 'roomC'] as const satisfies readonly MeasuredWhat[];
 
 /** The events of a filled form, in the order of the work, a second apart. */
 export function eventsOf(
   form: RecordForm,
   formula: Formula,
   unsafe: readonly string[],
-  { newId, now }: { readonly newId: () => string; readonly now: Date },
+  { newId, now, voice }: { readonly newId: () => string; readonly now: Date; readonly voice: Voice },
 ): BakeEvent[] {
   const said: (Happened | null)[] = [
     ...unsafe.map((code): Happened => ({ kind: 'confirmed', code, reason: form.reason.trim() })),
     ...formula.rows.map((row): Happened | null => {
-      const addedG = readNumber(form.weighed[row.key] ?? '');
+      const addedG = readMass(form.weighed[row.key] ?? '', voice).g;
       return addedG === undefined ? null : { kind: 'weighed', rowKey: row.key, addedG };
     }),
     form.felt && { kind: 'felt', word: form.felt },
-    ...(['rawMm', 'bakeMin', 'rawG', 'bakedG', 'topTone', 'roomC'] as const).map((what): Happened | null => {
-      const value = readNumber(form[what]);
+    ...measuredFields.map((what): Happened | null => {
+      const { value } = readMeasure(what, form[what], voice);
       return value === undefined ? null : { kind: 'measured', what, value };
     }),
     ratingOf(form),

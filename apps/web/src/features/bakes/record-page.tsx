@@ -13,11 +13,13 @@ import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { useQuery } from '@tanstack/react-query';
-import { findingsOf, handWordOrder, type HandWord, type RatedWhat } from '@north-leaf/core';
+import { findingsOf, handWordOrder, type HandWord, type RatedWhat, unitOf, measureKinds } from '@north-leaf/core';
 import type { FormulaVersion } from '@north-leaf/contracts';
 import { Controller, useForm } from 'react-hook-form';
 import { useNavigate, useSearchParams } from 'react-router';
 import { findingWords } from '@north-leaf/words';
+import { readMeasure } from './read-measure';
+import { readMass } from '../../ui/form/typed-mass';
 import { useVoice } from '../../platform/preferences';
 import { ApiError } from '../../platform/http';
 import { ErrorPage } from '../../platform/error-page';
@@ -27,7 +29,8 @@ import { handWordLabels } from '../../ui/words/words';
 import { versionQuery } from '../formulas/doors';
 import { kitchenQuery } from '../kitchen/doors';
 import { useRecordBake } from './api';
-import { emptyRecord, eventsOf, fieldLimits, readNumber, type RecordForm } from './record-form';
+import type { measuredFields } from './record-form';
+import { emptyRecord, eventsOf, type RecordForm } from './record-form';
 
 /** What really happened, entered afterwards: a plain form that stores events. */
 export function RecordPage() {
@@ -53,9 +56,8 @@ function Form({ version, roomC, humidityShare }: { version: FormulaVersion; room
   const { errors } = formState;
   const bake = evaluation.bake.state === 'waiting' ? null : evaluation.bake.result;
   const planned = {
-    rawMm: formula.sheet.parts[0]?.thicknessMm.toFixed(1),
+    rawMm: formula.sheet.parts[0] && voice.bare(formula.sheet.parts[0].thicknessMm, 'length'),
     bakeMin: bake?.totalMin.toFixed(1),
-    bakedMm: bake?.end.thicknessMm.toFixed(1),
     lost: bake && `${(bake.end.lossShare * 100).toFixed(1)} %`,
     tone: bake?.end.topTone.toFixed(1),
   };
@@ -65,7 +67,7 @@ function Form({ version, roomC, humidityShare }: { version: FormulaVersion; room
       form,
       formula,
       unsafe.map(({ code }) => code),
-      { newId: () => crypto.randomUUID(), now: new Date() },
+      { newId: () => crypto.randomUUID(), now: new Date(), voice },
     );
     if (events.length === 0)
       return setError('root', { message: 'Nothing is filled in yet: enter at least one weight, measure, rating or note.' });
@@ -76,7 +78,7 @@ function Form({ version, roomC, humidityShare }: { version: FormulaVersion; room
           formulaId: version.formulaId,
           version: version.version,
           factor: 1,
-          roomC: readNumber(form.roomC) ?? roomC,
+          roomC: readMeasure('roomC', form.roomC, voice).value ?? roomC,
           humidityShare,
           events,
         },
@@ -88,8 +90,8 @@ function Form({ version, roomC, humidityShare }: { version: FormulaVersion; room
     );
   });
 
-  const field = (name: keyof typeof fieldLimits, label: string, unit: string, plan?: string | null) => {
-    const [low, high] = fieldLimits[name];
+  const field = (name: (typeof measuredFields)[number], label: string, plan?: string | null) => {
+    const unit = name === 'topTone' ? 'of 8' : unitOf(measureKinds[name], voice.units);
     return (
       <Box sx={{ display: 'grid', gridTemplateColumns: '150px 130px 1fr', gap: 3, alignItems: 'center', minHeight: 44 }}>
         <label htmlFor={name}>{label}</label>
@@ -101,12 +103,7 @@ function Form({ version, roomC, humidityShare }: { version: FormulaVersion; room
             htmlInput: { inputMode: 'decimal', autoComplete: 'off', 'aria-describedby': `${name}-why`, style: { textAlign: 'right' } },
           }}
           {...register(name, {
-            validate: (text: string) => {
-              if (text.trim() === '') return true;
-              const value = readNumber(text);
-              if (value === undefined) return `${label} must be a number, got “${text}”`;
-              return (value >= low && value <= high) || `${label} must be from ${low} to ${high} ${unit}`;
-            },
+            validate: (text: string) => readMeasure(name, text, voice, label).problem ?? true,
           })}
         />
         <Box
@@ -184,7 +181,7 @@ function Form({ version, roomC, humidityShare }: { version: FormulaVersion; room
                           </Box>
                         )}
                       </TableCell>
-                      <TableCell align="right">{row.amountG.toFixed(1)}</TableCell>
+                      <TableCell align="right">{voice.bare(row.amountG, 'mass', 1)}</TableCell>
                       <TableCell align="right">
                         <TextField
                           size="small"
@@ -200,9 +197,7 @@ function Form({ version, roomC, humidityShare }: { version: FormulaVersion; room
                           {...register(`weighed.${row.key}`, {
                             validate: (text: string | undefined) => {
                               if (!text || text.trim() === '') return true;
-                              const value = readNumber(text);
-                              if (value === undefined) return `must be a number, got “${text}”`;
-                              return (value >= 0 && value <= 100000) || 'must be from 0 to 100000 g';
+                              return readMass(text, voice).problem ?? true;
                             },
                           })}
                         />
@@ -236,12 +231,12 @@ function Form({ version, roomC, humidityShare }: { version: FormulaVersion; room
           </Box>
           <Box>
             <Typography variant="h2">Measured</Typography>
-            {field('rawMm', 'Rolled to', 'mm', planned.rawMm)}
-            {field('bakeMin', 'In the oven', 'min', planned.bakeMin)}
-            {field('rawG', 'Trays’ load before', 'g')}
-            {field('bakedG', 'Trays’ load after', 'g', planned.lost && `${planned.lost} less`)}
-            {field('topTone', 'Tone of the top', 'of 8', planned.tone)}
-            {field('roomC', 'Room', '°C')}
+            {field('rawMm', 'Rolled to', planned.rawMm)}
+            {field('bakeMin', 'In the oven', planned.bakeMin)}
+            {field('rawG', 'Trays’ load before')}
+            {field('bakedG', 'Trays’ load after', planned.lost && `${planned.lost} less`)}
+            {field('topTone', 'Tone of the top', planned.tone)}
+            {field('roomC', 'Room')}
             <Typography variant="h2" sx={{ pt: 4 }}>
               Fresh, it was
             </Typography>

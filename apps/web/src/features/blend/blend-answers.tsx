@@ -16,7 +16,7 @@ import {
   type Pantry,
   showQuantity,
 } from '@north-leaf/core';
-import { usePreferences } from '../../platform/preferences';
+import { usePreferences, useVoice } from '../../platform/preferences';
 import { useBlendSearch } from './blend-search';
 import { useDraft, newKey } from '../formulas/doors';
 import { useSurroundings } from '../board/doors';
@@ -71,6 +71,7 @@ type OneProps = {
   readonly what: 'found' | 'imitated';
 };
 function OneAnswer({ answer, number, of, pantry, what }: OneProps) {
+  const voice = useVoice();
   const units = usePreferences((state) => state.units);
   const { kitchen } = useSurroundings();
   const { edit } = useDraft.getState();
@@ -119,8 +120,8 @@ function OneAnswer({ answer, number, of, pantry, what }: OneProps) {
         <Box sx={{ fontSize: 13, color: 'text.secondary' }}>
           {saysOf(answer, what)}
           {!answer.proven && ' Better ones may exist: the search was cut short.'} Whole steps of your scale.{' '}
-          {tooFine.length > 0 && `On a finer scale: ${tooFine.map(([id, g]) => `${nameOf(id)} ${g} g`).join(', ')}. `} Hold and grit add by
-          mass: an approximation.
+          {tooFine.length > 0 && `On a finer scale: ${tooFine.map(([id, g]) => `${nameOf(id)} ${voice.show(g, 'mass')}`).join(', ')}. `}{' '}
+          Hold and grit add by mass: an approximation.
         </Box>
       </Box>
     </Box>

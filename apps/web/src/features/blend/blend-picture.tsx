@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
 import { bendIndexRange, binderRatioRange, families, gritLimit, type BlendResult, type BlendRole, type Family } from '@north-leaf/core';
+import { useVoice } from '../../platform/preferences';
 import { Fact } from '../../ui/frame/fact-tile';
 import { GoodRange } from '../../ui/drawing/good-range';
 import { showMoney } from '../../ui/words/money';
@@ -20,6 +21,7 @@ const percent = (share: number, digits = 0) => `${(share * 100).toFixed(digits)}
 
 /** Roles in proportion, how the blend behaves beside what the family needs, and each gum against its need. */
 export function BlendPicture() {
+  const voice = useVoice();
   const { evaluation, stale } = useAnswer();
   const formula = useFormula();
   const { kitchen } = useSurroundings();
@@ -54,7 +56,10 @@ export function BlendPicture() {
         <Fact label="water hold" value={`${result.waterHoldGPerG.toFixed(2)} g/g`} />
         <Fact label="protein" value={percent(result.composition.proteinShare, 1)} />
         <Fact label="fibre" value={percent(result.composition.fibreShare, 1)} />
-        <Fact label="starches set" value={result.setsFromC === null ? '–' : `${result.setsFromC} to ${result.setsToC} °C`} />
+        <Fact
+          label="starches set"
+          value={result.setsFromC === null ? '–' : voice.range(result.setsFromC, result.setsToC ?? result.setsFromC, 'temperature')}
+        />
         <Fact
           label={result.pricedShare > 0.995 || result.costMinorPerKg === null ? 'per kg' : `per kg, ${percent(result.pricedShare)} priced`}
           value={result.costMinorPerKg === null ? '–' : showMoney(result.costMinorPerKg, kitchen.currency)}

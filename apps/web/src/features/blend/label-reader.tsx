@@ -18,6 +18,8 @@ import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { editsBetween, nutrientsOf, readIngredientList, type Blend, type LabelNutrient, type LabelRule } from '@north-leaf/core';
 import type { BoxLabel, ReadLabel } from '@north-leaf/contracts';
+import { useVoice } from '../../platform/preferences';
+import { outside } from '../../ui/form/limits';
 import { notify } from '../../platform/notices';
 import { ApiError } from '../../platform/http';
 import { SearchField } from '../../ui/form/search-field';
@@ -48,6 +50,7 @@ type Props = {
 
 /** What a boxed blend is likely made of: its ingredient list and panel in, ranges and a best estimate out. */
 export function LabelReader({ onClose, onRead }: Props) {
+  const voice = useVoice();
   const { pantry } = useSurroundings();
   const { edit } = useDraft.getState();
   const save = useSaveBlend();
@@ -90,7 +93,7 @@ export function LabelReader({ onClose, onRead }: Props) {
         : wrong
           ? `${nutrientWords[wrong.nutrient]} is not a number.`
           : !(basisG >= 1 && basisG <= 1000)
-            ? 'The serving must be from 1 to 1000 g.'
+            ? `The serving ${outside(basisG, 1, 1000, 'mass', voice) ?? 'must be a number'}.`
             : null;
   const label = (): BoxLabel => ({
     items: rows.map(({ id, declaredShare, inTail }) => ({

@@ -10,9 +10,11 @@ import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
-import { blendBehaviour, families, type BlendResult, type Kitchen } from '@north-leaf/core';
+import { blendBehaviour, families, type BlendResult, type Kitchen, metric, showQuantity } from '@north-leaf/core';
 import type { LibraryBlend, PantryBook } from '@north-leaf/contracts';
 import { useQuery } from '@tanstack/react-query';
+import { type Voice } from '@north-leaf/words';
+import { useVoice } from '../../platform/preferences';
 import { notify } from '../../platform/notices';
 import { ErrorPage } from '../../platform/error-page';
 import { Choice } from '../../ui/form/choice';
@@ -131,8 +133,8 @@ const madeOf = ({ blend }: LibraryBlend, pantry: PantryBook) =>
 
 const percent = (share: number) => `${(share * 100).toFixed(1)} %`;
 /** Name of each behaviour, and how its number reads. */
-const measures: readonly (readonly [name: string, show: (of: BlendResult, kitchen: Kitchen) => string])[] = [
-  ['Water hold', ({ waterHoldGPerG }) => `${waterHoldGPerG.toFixed(2)} g/g`],
+const measures: readonly (readonly [name: string, show: (of: BlendResult, kitchen: Kitchen, voice: Voice) => string])[] = [
+  ['Water hold', ({ waterHoldGPerG }) => showQuantity(waterHoldGPerG, 'held', metric)],
   ['Bends (index)', ({ bendIndex }) => bendIndex.toFixed(2)],
   ['Binds, of the need', ({ binderRatio }) => percent(binderRatio)],
   ['Grain and pulse', ({ proteinTypeShare }) => percent(proteinTypeShare)],
@@ -144,7 +146,10 @@ const measures: readonly (readonly [name: string, show: (of: BlendResult, kitche
   ['Fat', ({ composition }) => percent(composition.fatShare)],
   ['Grit, 0 to 3', ({ gritIndex }) => gritIndex.toFixed(2)],
   ['Taste, 0 to 3', ({ flavourIndex }) => flavourIndex.toFixed(2)],
-  ['Starches set', ({ setsFromC, setsToC }) => (setsFromC === null ? '–' : `${setsFromC} to ${setsToC} °C`)],
+  [
+    'Starches set',
+    ({ setsFromC, setsToC }, _, voice) => (setsFromC === null ? '–' : voice.range(setsFromC, setsToC ?? setsFromC, 'temperature')),
+  ],
   ['Per kg', ({ costMinorPerKg }, { currency }) => (costMinorPerKg === null ? '–' : showMoney(costMinorPerKg, currency))],
 ];
 
@@ -155,6 +160,7 @@ type SideProps = {
   readonly kitchen: Kitchen;
 };
 function SideBySide({ blends, family, pantry, kitchen }: SideProps) {
+  const voice = useVoice();
   const results = blends.map(({ blend }) => blendBehaviour(blend, families[family]!, pantry));
   const failed = results.find((result) => 'problem' in result);
   if (failed && 'problem' in failed) return <Alert severity="warning">{failed.problem}</Alert>;
@@ -173,7 +179,7 @@ function SideBySide({ blends, family, pantry, kitchen }: SideProps) {
       </TableHead>
       <TableBody>
         {measures.map(([name, show]) => {
-          const said = both.map((result) => show(result, kitchen));
+          const said = both.map((result) => show(result, kitchen, voice));
           const differ = said.length === 2 && said[0] !== said[1];
           return (
             <TableRow key={name}>

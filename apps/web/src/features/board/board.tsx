@@ -2,15 +2,26 @@ import { createContext, memo, useContext, useMemo, type ReactNode } from 'react'
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
-import { problemsOf, valueAt, type Evaluation, type Formula, type Kitchen, type Pantry, type QuantityKind } from '@north-leaf/core';
+import {
+  problemsOf,
+  valueAt,
+  type Evaluation,
+  type Formula,
+  type Kitchen,
+  type Pantry,
+  type QuantityKind,
+  type Refusal,
+} from '@north-leaf/core';
+import { placeName, refusalWords } from '@north-leaf/words';
+import { useVoice } from '../../platform/preferences';
 import { QuantityField } from '../../ui/form/quantity-field';
-import { placeWords, setValue, useDraft } from '../formulas/doors';
+import { setValue, useDraft } from '../formulas/doors';
 
 /** What stays while the baker types. */
 export type Surroundings = { readonly kitchen: Kitchen; readonly pantry: Pantry };
 /** What each answer of the core changes. */
 export type Answer = { readonly evaluation: Evaluation; readonly stale: boolean };
-type Problems = readonly { readonly path: string; readonly message: string }[];
+type Problems = readonly Refusal[];
 
 // Three contexts, so that a field is drawn again only when its own value or problem changes, not at every answer.
 const SurroundingsContext = createContext<Surroundings | null>(null);
@@ -56,6 +67,7 @@ export function Board({ question, set, children }: { question: string; set: Reac
 
 /** What a centre says while its stage cannot be worked out. */
 export function Waiting({ stage }: { stage: keyof Omit<Evaluation, 'outlook'> }) {
+  const voice = useVoice();
   const { evaluation } = useAnswer();
   const problem = problemsOf(evaluation)[0];
   const own = evaluation[stage].state === 'waiting' && (evaluation[stage] as { problem?: unknown }).problem !== undefined;
@@ -63,7 +75,7 @@ export function Waiting({ stage }: { stage: keyof Omit<Evaluation, 'outlook'> })
     <Box role="status" sx={{ py: 8, textAlign: 'center', color: 'text.secondary' }}>
       {own ? 'This stage cannot be worked out yet.' : 'Waiting for an earlier stage.'}
       <Box sx={{ color: 'error.main', fontWeight: 650, pt: 1 }}>
-        {problem && `${placeWords(pointerOf(problem.path)) ?? plainPath(problem.path)}: ${problem.message}`}
+        {problem && `${placeName(pointerOf(problem.path), voice) ?? plainPath(problem.path)}: ${refusalWords(problem, voice)}`}
       </Box>
     </Box>
   );
@@ -73,7 +85,9 @@ const plainPath = (path: string) => path.replace(/\[(\d+)\]/g, (_, n: string) =>
 
 /** The problem the core has with a place, by its path in the document. */
 export function useProblem(path: string): string | undefined {
-  return useContext(ProblemsContext).find((problem) => pointerOf(problem.path) === path)?.message;
+  const voice = useVoice();
+  const problem = useContext(ProblemsContext).find((one) => pointerOf(one.path) === path);
+  return problem && refusalWords(problem, voice);
 }
 
 /** 'rows[2].amountG' as '/rows/2/amountG'. */

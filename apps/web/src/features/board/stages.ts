@@ -1,4 +1,5 @@
-import { type Evaluation, type Formula, type StageName, showDuration, showValue, unitOf, type Units } from '@north-leaf/core';
+import { type Evaluation, type Formula, type StageName, showDuration, unitOf } from '@north-leaf/core';
+import { type Voice } from '@north-leaf/words';
 
 export const stageLabels: Record<StageName, string> = {
   blend: 'Blend',
@@ -31,33 +32,33 @@ export const stageLabelOf = (stage: StageName, formula: Pick<Formula, 'sheet'>):
 /** The one number that rules a stage, with its unit and a caption. */
 export type Ruling = { readonly number: string; readonly unit: string };
 
-export function rulingOf(stage: StageName, evaluation: Evaluation, units: Units): Ruling {
+export function rulingOf(stage: StageName, evaluation: Evaluation, voice: Voice): Ruling {
   const none = { number: '–', unit: '' };
   switch (stage) {
     case 'blend':
       return evaluation.blend.state === 'waiting'
         ? none
-        : { number: evaluation.blend.result.waterHoldGPerG.toFixed(2), unit: 'g/g water hold' };
+        : { number: voice.bare(evaluation.blend.result.waterHoldGPerG, 'held'), unit: `${unitOf('held', voice.units)} water hold` };
     case 'dough':
       return evaluation.dough.state === 'waiting'
         ? none
-        : { number: `${Math.round(evaluation.dough.result.getsOverWants * 100)} %`, unit: 'of its water' };
+        : { number: voice.show(evaluation.dough.result.getsOverWants, 'share', 0), unit: 'of its water' };
     case 'chill': {
       if (evaluation.chill.state === 'waiting') return none;
       const { toTargetMin, endMiddleC } = evaluation.chill.result;
-      if (toTargetMin === null) return { number: `${Math.round(endMiddleC)} °C`, unit: 'when it comes out' };
+      if (toTargetMin === null) return { number: voice.show(endMiddleC, 'temperature'), unit: 'when it comes out' };
       return { number: showDuration(Math.round(toTargetMin)), unit: 'to target' };
     }
     case 'sheet': {
       if (evaluation.sheet.state === 'waiting') return none;
       const { thicknessMm, pieces, laminate } = evaluation.sheet.result;
       if (laminate) return { number: String(laminate.layers.fatLayers), unit: `layers · ${piecesWord(pieces)}` };
-      return { number: showValue(thicknessMm, 'length', units), unit: `${unitOf('length', units)} · ${piecesWord(pieces)}` };
+      return { number: voice.bare(thicknessMm, 'length'), unit: `${unitOf('length', voice.units)} · ${piecesWord(pieces)}` };
     }
     case 'bake': {
       if (evaluation.bake.state === 'waiting') return none;
       const { totalMin, end } = evaluation.bake.result;
-      return { number: showDuration(totalMin), unit: `to ${(end.moistureShare * 100).toFixed(1)} % wet` };
+      return { number: showDuration(totalMin), unit: `to ${voice.show(end.moistureShare, 'share')} wet` };
     }
     case 'keep': {
       if (evaluation.keep.state === 'waiting') return none;

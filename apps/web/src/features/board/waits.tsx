@@ -5,6 +5,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import IconButton from '@mui/material/IconButton';
 import { HOT_TRAY, valueAt, type Wait } from '@north-leaf/core';
+import { useVoice } from '../../platform/preferences';
 import { Choice } from '../../ui/form/choice';
 import { useDraft } from '../formulas/doors';
 import { FormulaField, useSurroundings, useSet } from './board';
@@ -23,13 +24,14 @@ export const Waits = memo(function Waits({
   least?: number;
   /** Out of the oven: it may stay on its tray. */ hotTray?: boolean;
 }) {
+  const voice = useVoice();
   const { kitchen } = useSurroundings();
   const set = useSet();
   const { edit } = useDraft.getState();
   const waits = useDraft((state) => valueAt(state.formula, path) ?? NONE) as unknown as readonly Wait[];
   const places = [
     ...(hotTray ? [{ value: HOT_TRAY, name: 'on its hot tray' }] : []),
-    ...kitchen.places.map(({ id, name, atC }) => ({ value: id, name: `${name}, ${atC.toFixed(1)} °C` })),
+    ...kitchen.places.map(({ id, name, atC }) => ({ value: id, name: `${name}, ${voice.exact(atC, 'temperature')}` })),
   ];
   return (
     <Box sx={{ display: 'grid', gap: 1 }}>

@@ -17,7 +17,8 @@ import {
   inUnits,
   unitOf,
 } from '@north-leaf/core';
-import { usePreferences } from '../../platform/preferences';
+import { type Voice } from '@north-leaf/words';
+import { usePreferences, useVoice } from '../../platform/preferences';
 import { Choice } from '../../ui/form/choice';
 import { FieldRow } from '../../ui/form/field-row';
 import { Plot } from '../../ui/drawing/plot';
@@ -90,6 +91,7 @@ const benchWords = ({ benchMin, benchFromMin }: ChillWay) =>
 
 /** Every way this kitchen has to get there, with the minutes the table gives afterwards; one press takes one. */
 function Ways() {
+  const voice = useVoice();
   const formula = useFormula();
   const { kitchen } = useSurroundings();
   const { evaluation } = useAnswer();
@@ -140,7 +142,7 @@ function Ways() {
           >
             <span>
               {way.waits.map(({ name, min }) => `${name} ${showDuration(min)}`).join(', then ')}
-              {way.thicknessMm !== chill.thicknessMm && `, pressed to ${way.thicknessMm} mm`}
+              {way.thicknessMm !== chill.thicknessMm && `, pressed to ${voice.show(way.thicknessMm, 'length')}`}
             </span>
             <span>{benchWords(way)}</span>
           </ButtonBase>
@@ -158,19 +160,21 @@ function Ways() {
   );
 }
 
-const readyWords: Readonly<Record<ReadyThing, string>> = {
+const readyWordsOf = ({ show }: Voice): Readonly<Record<ReadyThing, string>> => ({
   cutButter: 'Butter in small cubes, hard',
-  butterBends: 'A 250 g block of butter, until it bends',
+  butterBends: `A ${show(250, 'bulk')} block of butter, until it bends`,
   butterCreams: 'Butter in finger-thick slices, until it creams',
   coldFlour: 'A kilogram of flour and its bowl, cold',
   ballIn: 'A ball of this dough for two shells, frozen',
   ballOut: 'The same ball out again, thawed',
   pieIn: 'A filled raw pie, frozen',
   pieOut: 'The same pie out again, thawed',
-};
+});
 
 /** What is made ready before the mixing, or kept for another day: each with its place and minutes. */
 function MadeReadyList() {
+  const voice = useVoice();
+  const readyWords = readyWordsOf(voice);
   const { kitchen } = useSurroundings();
   const { evaluation } = useAnswer();
   const [open, setOpen] = useState(false);
@@ -190,7 +194,7 @@ function MadeReadyList() {
                   {readyWords[one.thing]}
                 </th>
                 <td>
-                  {one.from.name}, {Math.round(one.from.atC)} °C → {one.to.name}
+                  {one.from.name}, {voice.show(one.from.atC, 'temperature')} → {one.to.name}
                 </td>
                 <td style={{ textAlign: 'right', fontWeight: 650, whiteSpace: 'nowrap' }}>
                   {one.min === null ? 'never there' : `about ${showDuration(rounded(one.min))}`}
@@ -236,6 +240,7 @@ function ChillPicture() {
 
 /** The dough cut through at four moments: from its faces to its middle, as cold as the curve says. */
 function Slices({ result }: { result: ChillResult }) {
+  const voice = useVoice();
   const { palette } = useTheme();
   const units = usePreferences((state) => state.units);
   const { min, middleC, rimC } = result.curve;
@@ -255,7 +260,7 @@ function Slices({ result }: { result: ChillResult }) {
   return (
     <Box
       role="img"
-      aria-label={`Cut through: ${moments.map((when) => `${Math.round(at(middleC, when))} °C in the middle after ${Math.round(when - startMin)} min`).join(', ')}`}
+      aria-label={`Cut through: ${moments.map((when) => `${voice.show(at(middleC, when), 'temperature')} in the middle after ${Math.round(when - startMin)} min`).join(', ')}`}
       sx={{ display: 'grid', gridTemplateColumns: 'repeat(4, 1fr)', gap: 2 }}
     >
       {moments.map((when) => (
@@ -281,6 +286,7 @@ function Slices({ result }: { result: ChillResult }) {
 }
 
 function ChillCurve({ result }: { result: ChillResult }) {
+  const voice = useVoice();
   const { palette } = useTheme();
   const units = usePreferences((state) => state.units);
   const { data, layout, columns } = useMemo(() => {
@@ -370,7 +376,7 @@ function ChillCurve({ result }: { result: ChillResult }) {
   }, [result, palette, units]);
   return (
     <Plot
-      summary={`Middle of the dough at ${result.endMiddleC.toFixed(0)} °C when it comes out after ${Math.round(result.waitMin)} min.`}
+      summary={`Middle of the dough at ${voice.show(result.endMiddleC, 'temperature')} when it comes out after ${Math.round(result.waitMin)} min.`}
       data={data}
       layout={layout}
       height={250}

@@ -1,5 +1,7 @@
 import { useState } from 'react';
 import Box from '@mui/material/Box';
+import { useVoice } from '../../platform/preferences';
+import { outside } from '../../ui/form/limits';
 import { QuantityField } from '../../ui/form/quantity-field';
 import { useKitchenChange } from '../kitchen/doors';
 import { useSurroundings } from '../board/doors';
@@ -10,14 +12,15 @@ const PAUSE_MS = 400;
 
 /** Today's air: of the kitchen, not of the formula, so it is no change of the draft. Flour is as damp as it, dough as warm. */
 export function AirToday() {
+  const voice = useVoice();
   const { kitchen } = useSurroundings();
   const change = useKitchenChange();
   const [typed, setTyped] = useState<{ humidity?: number; room?: number }>({});
   const [timer, setTimer] = useState<ReturnType<typeof setTimeout>>();
   const air = { humidity: typed.humidity ?? kitchen.humidityShare * 100, room: typed.room ?? kitchen.roomC };
   const wrong = {
-    humidity: air.humidity < 5 || air.humidity > 98 ? 'must be from 5 to 98 %' : undefined,
-    room: air.room < 0 || air.room > 45 ? 'must be from 0 to 45 °C' : undefined,
+    humidity: outside(air.humidity, 5, 98, 'percent', voice),
+    room: outside(air.room, 0, 45, 'temperature', voice),
   };
   const set = (next: typeof typed) => {
     const now = { ...typed, ...next };

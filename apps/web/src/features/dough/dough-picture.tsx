@@ -14,7 +14,7 @@ import {
   type SpreadOfWater,
   showQuantity,
 } from '@north-leaf/core';
-import { usePreferences } from '../../platform/preferences';
+import { usePreferences, useVoice } from '../../platform/preferences';
 import { GoodRange } from '../../ui/drawing/good-range';
 import { handWordLabels } from '../../ui/words/words';
 import { useDraft } from '../formulas/doors';
@@ -249,6 +249,7 @@ const spreadWords: Readonly<Record<SpreadOfWater['cause'], string>> = {
 
 /** Pour most, hold spoons back; how cold to pour; and when to stop. */
 function Ladder({ result }: { result: DoughResult }) {
+  const voice = useVoice();
   const { palette } = useTheme();
   const units = usePreferences((state) => state.units);
   const { temperature } = result;
@@ -266,7 +267,7 @@ function Ladder({ result }: { result: DoughResult }) {
         ))}
         <Box sx={{ fontSize: 13.5 }}>
           {result.spoons > 0
-            ? `hold back ${result.spoons} spoon${result.spoons > 1 ? 's' : ''} of ${spoonWaterG.value} g, then feel it`
+            ? `hold back ${result.spoons} spoon${result.spoons > 1 ? 's' : ''} of ${voice.show(spoonWaterG.value, 'mass')}, then feel it`
             : 'all at once'}
         </Box>
       </Box>
@@ -311,6 +312,7 @@ const handRules = [
 ] as const;
 
 function WantsAndGets({ result }: { result: DoughResult }) {
+  const voice = useVoice();
   const { palette } = useTheme();
   const units = usePreferences((state) => state.units);
   const { wants } = result;
@@ -321,7 +323,7 @@ function WantsAndGets({ result }: { result: DoughResult }) {
       {parts.map(({ name, g, fill, on }) => (
         <Box
           key={name}
-          title={`${name} ${g.toFixed(1)} g`}
+          title={`${name} ${voice.show(g, 'mass')}`}
           sx={{
             flex: `${Math.max(g, 0.1)} 0 0`,
             bgcolor: fill,

@@ -26,6 +26,7 @@ import {
   type Row,
   type School,
 } from '@north-leaf/core';
+import { useVoice } from '../../platform/preferences';
 import { Choice } from '../../ui/form/choice';
 import { QuantityField } from '../../ui/form/quantity-field';
 import { useDraft, newKey } from '../formulas/doors';
@@ -141,6 +142,7 @@ const schoolWords: Readonly<Record<School, string>> = {
 
 /** A pea is 8 mm on the screen too: CSS millimetres, as true as the screen is. */
 function Sign({ id }: { id: string | undefined }) {
+  const voice = useVoice();
   const { palette } = useTheme();
   const sign = id === undefined ? undefined : stopSigns.values[id];
   if (!sign || sign.mm === null) return null;
@@ -149,7 +151,7 @@ function Sign({ id }: { id: string | undefined }) {
     <Box
       component="span"
       role="img"
-      aria-label={`${sign.words}: ${sign.mm} mm, at true size`}
+      aria-label={`${sign.words}: ${voice.show(sign.mm!, 'length')}, at true size`}
       sx={{ display: 'inline-flex', gap: '1mm', ml: 2, verticalAlign: 'middle' }}
     >
       {Array.from({ length: many }, (_, i) => (

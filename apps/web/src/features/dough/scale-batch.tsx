@@ -28,7 +28,8 @@ import {
   showQuantity,
   unitOf,
 } from '@north-leaf/core';
-import { usePreferences } from '../../platform/preferences';
+import { type Voice } from '@north-leaf/words';
+import { usePreferences, useVoice } from '../../platform/preferences';
 import { Choice } from '../../ui/form/choice';
 import { useDraft, newKey } from '../formulas/doors';
 import { useAnswer, useFormula, useSurroundings } from '../board/doors';
@@ -71,8 +72,8 @@ function panFactor(pan: Readonly<Record<keyof typeof panLabels, string>>, unit: 
 
 const trays = (n: number) => `${n} ${n === 1 ? 'tray' : 'trays'}`;
 
-const cautionWords = (caution: ScaleCaution): string => {
-  const grams = `${caution.amountG.toFixed(caution.amountG < 1 ? 2 : 1)} g`;
+const cautionWords = (caution: ScaleCaution, voice: Voice): string => {
+  const grams = voice.show(caution.amountG, 'mass', caution.amountG < 1 ? 2 : undefined);
   if (caution.kind === 'tooFine')
     return `${caution.name}, ${grams}: less than your scale tells. Weigh ten times as much with flour, use a tenth.`;
   if (caution.kind === 'egg')
@@ -82,6 +83,7 @@ const cautionWords = (caution: ScaleCaution): string => {
 
 /** The batch made larger or smaller, by whatever the baker counts in. Thickness, chill and oven are of the piece, so they stay. */
 export function ScaleBatch({ onClose }: { onClose: () => void }) {
+  const voice = useVoice();
   const formula = useFormula();
   const { kitchen, pantry } = useSurroundings();
   const { evaluation } = useAnswer();
@@ -256,7 +258,7 @@ export function ScaleBatch({ onClose }: { onClose: () => void }) {
           {cautions.length > 0 && (
             <Alert severity="warning">
               {cautions.map((caution) => (
-                <Box key={`${caution.kind} ${caution.name}`}>{cautionWords(caution)}</Box>
+                <Box key={`${caution.kind} ${caution.name}`}>{cautionWords(caution, voice)}</Box>
               ))}
             </Alert>
           )}

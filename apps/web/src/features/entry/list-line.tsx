@@ -7,6 +7,7 @@ import TableCell from '@mui/material/TableCell';
 import TableRow from '@mui/material/TableRow';
 import TextField from '@mui/material/TextField';
 import { hazardsOf, type Blend, type Ingredient, type Pantry, type PartOfList, type ReadLine, type Slip } from '@north-leaf/core';
+import { useVoice } from '../../platform/preferences';
 import { Choice } from '../../ui/form/choice';
 import { SearchField } from '../../ui/form/search-field';
 import { ingredientOptions } from '../pantry/doors';
@@ -70,6 +71,7 @@ const isBox = (one: Ingredient | undefined) => one?.kind === 'blend' && one.made
 
 /** One line: what it was read as, what it asks, and everything a baker can put right about it. */
 export function ListLine({ line, heading, slips, asks, pantry, saidBefore, onCorrect, onRemember, onForget, onMake, onBox }: Props) {
+  const voice = useVoice();
   const [open, setOpen] = useState(false);
   const { written, ingredientId, mass, candidates, why, leftOut, corrected, part, box } = line;
   const nameOf = (id: string) => pantry.ingredients[id]?.name ?? id;
@@ -167,7 +169,7 @@ export function ListLine({ line, heading, slips, asks, pantry, saidBefore, onCor
               .filter(({ kind }) => !(asks && (kind === 'unknown' || kind === 'gluten')))
               .map(({ kind, likelyG }) => (
                 <Box key={kind} role="alert" sx={{ color: kind === 'gluten' ? 'error.main' : 'warning.main', fontSize: 12.5 }}>
-                  {slipWords[kind](line, likelyG === undefined ? '' : `${likelyG.toFixed(1)} g`)}
+                  {slipWords[kind](line, likelyG === undefined ? '' : `${voice.show(likelyG, 'mass')}`)}
                 </Box>
               ))}
           {fix && !leftOut && !open && (

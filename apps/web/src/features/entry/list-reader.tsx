@@ -24,6 +24,7 @@ import {
   usual,
   vagueVolumes,
 } from '@north-leaf/core';
+import { useVoice } from '../../platform/preferences';
 import { Choice } from '../../ui/form/choice';
 import { useKitchenChange } from '../kitchen/doors';
 import { LabelReader } from '../blend/doors';
@@ -112,6 +113,7 @@ export function useListReading({ kitchen, pantry, family, wheat = false }: Readi
 
 /** Left the text, right what is understood of it. */
 export function ListReader({ reading, placeholder }: { reading: ListReading; placeholder: string }) {
+  const voice = useVoice();
   const change = useKitchenChange();
   const [making, setMaking] = useState<ReadyLine | null>(null);
   const [box, setBox] = useState<ReadyLine | null>(null);
@@ -180,7 +182,7 @@ export function ListReader({ reading, placeholder }: { reading: ListReading; pla
                 <TableCell align="right" sx={{ fontWeight: 650 }}>
                   {totalG.toFixed(0)}
                 </TableCell>
-                <TableCell sx={{ fontSize: 13 }}>{sdG > 0.5 && `± ${sdG.toFixed(0)} g`}</TableCell>
+                <TableCell sx={{ fontSize: 13 }}>{sdG > 0.5 && `± ${voice.show(sdG, 'bulk')}`}</TableCell>
               </TableRow>
             </TableBody>
           </Table>

@@ -11,7 +11,7 @@ export {
   versionQuery,
   waitingDraft,
 } from './api';
-export { countedChanges, describeEdits, placeWords } from './describe-changes';
+export { countedChanges } from './counted-changes';
 export { discardChanges, holdDraft, openDraft, releaseDraft, settleClash, useDraftKeeping } from './draft-keeping';
 export { setValue, useDraft } from './draft-store';
 export { FormulaSelect } from './formula-select';

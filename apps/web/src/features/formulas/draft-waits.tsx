@@ -4,9 +4,11 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
 import type { Draft, FormulaDetail } from '@north-leaf/contracts';
+import { describeEdits } from '@north-leaf/words';
+import { useVoice } from '../../platform/preferences';
 import { pantryQuery } from '../pantry/doors';
 import { useSaveVersion, versionQuery } from './api';
-import { countedChanges, describeEdits } from './describe-changes';
+import { countedChanges } from './counted-changes';
 
 type Props = {
   readonly detail: FormulaDetail;
@@ -16,6 +18,7 @@ type Props = {
 
 /** A draft newer than what was saved: which of the two is baked is asked, never chosen in silence. */
 export function DraftWaits({ detail, draft, onVersion }: Props) {
+  const voice = useVoice();
   const newest = detail.versions.at(-1)!.version;
   const { data: saved } = useQuery(versionQuery(detail.id, newest));
   const { data: pantry } = useQuery(pantryQuery);
@@ -29,7 +32,7 @@ export function DraftWaits({ detail, draft, onVersion }: Props) {
     if (same) onVersion(newest);
   });
   if (!saved || !pantry || same) return null;
-  const words = describeEdits(changes, saved.formula, pantry);
+  const words = describeEdits(changes, saved.formula, pantry, voice);
   const keep = () =>
     save.mutate(
       {

@@ -12,8 +12,10 @@ import {
   type Edit,
   formulaFromList,
   starterFormula,
+  imperial,
 } from '@north-leaf/core';
-import { countedChanges, describeEdits } from './describe-changes';
+import { describeEdits, voiceOf } from '@north-leaf/words';
+import { countedChanges } from './counted-changes';
 import { edited, moved, setValue, type DraftState } from './draft-store';
 import { pointerOf, rulingOf } from '../board/doors';
 
@@ -66,20 +68,33 @@ describe('the draft', () => {
 
 describe('changes in a baker’s words', () => {
   it('name the thing, the old and the new, with a unit', () => {
-    const say = (path: string, from: number, to: number) => describeEdits([{ path, from, to }], demoCrackerV2, pantry);
+    const say = (path: string, from: number, to: number) => describeEdits([{ path, from, to }], demoCrackerV2, pantry, voiceOf());
     expect(say(WATER, 102, 110)).toBe('Water 102 → 110 g');
     expect(say('/blend/rows/0/share', 0.56, 0.5)).toBe('Sorghum flour, whole grain 56 → 50 %');
     expect(say('/bake/steps/1/min', 5, 6.5)).toBe('Dry 5 → 6.5 min');
     expect(say('/bake/steps/0/wantC', 180, 170)).toBe('Hot start want 180 → 170 °C');
     expect(say('/sheet/parts/0/thicknessMm', 2.4, 2)).toBe('Thickness 2.4 → 2 mm');
+    expect(describeEdits([{ path: '/sheet/reroll', from: 'no', to: 'tillGone' }], demoCrackerV2, pantry, voiceOf())).toBe(
+      'Roll trim again no → till it is gone',
+    );
+    expect(describeEdits([{ path: '/bake/ovenId', from: 'a', to: 'b' }], demoCrackerV2, pantry, voiceOf())).toBe('Oven changed');
+  });
+
+  it('are in the baker’s own units (F = 1.8 C + 32, ounce and inch by definition)', () => {
+    const say = (path: string, from: number, to: number) => describeEdits([{ path, from, to }], demoCrackerV2, pantry, voiceOf(imperial));
+    expect(say(WATER, 100, 110)).toBe('Water 3.53 → 3.88 oz');
+    expect(say('/bake/steps/0/wantC', 180, 170)).toBe('Hot start want 356 → 338 °F');
+    expect(say('/sheet/parts/0/thicknessMm', 25.4, 12.7)).toBe('Thickness 1 → 0.5 in');
   });
 
   it('say what came and went, and how many more there are', () => {
     const edits = editsBetween(demoCrackerV1, demoCrackerV2);
-    const said = describeEdits(edits, demoCrackerV1, pantry, { most: 2 });
+    const said = describeEdits(edits, demoCrackerV1, pantry, voiceOf(), { most: 2 });
     expect(said).toContain('Water 108 → 102 g');
     expect(said).toMatch(/and \d more$/);
-    expect(describeEdits([{ path: '/rows/0', from: demoCrackerV2.rows[0] as never }], demoCrackerV2, pantry)).toBe('Water taken out');
+    expect(describeEdits([{ path: '/rows/0', from: demoCrackerV2.rows[0] as never }], demoCrackerV2, pantry, voiceOf())).toBe(
+      'Water taken out',
+    );
   });
 });
 
@@ -90,7 +105,7 @@ describe('changes of the dough in words', () => {
   it('count the order of mixing as one, however many steps moved', () => {
     const counted = countedChanges(demoCrackerV2, mixed);
     expect(counted.map(({ path }) => path)).toEqual(['/mix']);
-    expect(describeEdits(counted, demoCrackerV2, pantry)).toBe('Order of mixing');
+    expect(describeEdits(counted, demoCrackerV2, pantry, voiceOf())).toBe('Order of mixing');
   });
 
   it.each<[string, Edit, string]>([
@@ -108,21 +123,21 @@ describe('changes of the dough in words', () => {
     ['a cold oven', { path: '/bake/fromCold', to: true }, 'Into a cold oven'],
     ['the cold', { path: '/chill/waits/0/placeId', from: 'fridge', to: 'freezer' }, 'Places and minutes in the cold'],
     ['a core', { path: '/bake/done/coreC', to: 95 }, 'Done at core none → 95 °C'],
-  ])('tell of %s', (_claim, edit, said) => expect(describeEdits([edit], demoCrackerV2, pantry)).toBe(said));
+  ])('tell of %s', (_claim, edit, said) => expect(describeEdits([edit], demoCrackerV2, pantry, voiceOf())).toBe(said));
 });
 
 describe('the Line', () => {
   it('shows one ruling number a stage, in the baker’s units', () => {
     const evaluation = evaluate(demoCrackerV2, demoKitchen, pantry);
-    expect(rulingOf('dough', evaluation, 'metric').number).toMatch(/^\d+ %$/);
-    expect(rulingOf('sheet', evaluation, 'metric')).toEqual({ number: '2.4', unit: 'mm · 70 pieces' });
-    expect(rulingOf('sheet', evaluation, 'imperial').number).toBe('0.094');
-    expect(rulingOf('bake', evaluation, 'metric').number).toBe('15 min');
+    expect(rulingOf('dough', evaluation, voiceOf()).number).toMatch(/^\d+ %$/);
+    expect(rulingOf('sheet', evaluation, voiceOf())).toEqual({ number: '2.4', unit: 'mm · 70 pieces' });
+    expect(rulingOf('sheet', evaluation, voiceOf(imperial)).number).toBe('0.094');
+    expect(rulingOf('bake', evaluation, voiceOf()).number).toBe('15 min');
   });
 
   it('shows a dash where a stage is waiting', () => {
     const broken = applyEdits(demoCrackerV2, [{ path: '/sheet/parts/0/thicknessMm', from: 2.4, to: 60 }]);
-    expect(rulingOf('keep', evaluate(broken, demoKitchen, pantry), 'metric')).toEqual({ number: '–', unit: '' });
+    expect(rulingOf('keep', evaluate(broken, demoKitchen, pantry), voiceOf())).toEqual({ number: '–', unit: '' });
   });
 
   it('finds the field of a problem by its path', () => expect(pointerOf('sheet.parts[0].thicknessMm')).toBe('/sheet/parts/0/thicknessMm'));
@@ -158,7 +173,7 @@ describe('a list made the dough', () => {
       expect(made.rows.filter(({ use }) => use === 'filling').map(({ ingredientId }) => ingredientId)).toEqual(['sugar_caster', 'ricotta']);
       expect(made.holdBackShare).toBe(first.holdBackShare);
       expect(made.blend.rows.some(({ ingredientId }) => ingredientId === 'almond_blanched')).toBe(families[id]!.base === 'nut');
-      const said = describeEdits(countedChanges(first, made), first, pantry, { most: 99 });
+      const said = describeEdits(countedChanges(first, made), first, pantry, voiceOf(), { most: 99 });
       // The why of a version once showed keys that only this program knows.
       expect(said).not.toMatch(/zz\d|_|\bk\d|undefined|rows|\[object/);
     },

@@ -5,11 +5,12 @@ import { useQuery } from '@tanstack/react-query';
 import { useNavigate } from 'react-router';
 import { editsBetween, takenAsMade, type Formula } from '@north-leaf/core';
 import type { FormulaDetail, FormulaVersion, Run } from '@north-leaf/contracts';
+import { describeEdits } from '@north-leaf/words';
+import { useVoice } from '../../platform/preferences';
 import { kitchenQuery } from '../kitchen/doors';
 import { pantryQuery } from '../pantry/doors';
 import { formulaQuery, versionQuery, waitingDraft } from './api';
 import { newKey } from './new-key';
-import { describeEdits } from './describe-changes';
 import { keepChange } from './draft-keeping';
 
 type Props = { readonly bake: Run; readonly version: FormulaVersion };
@@ -24,6 +25,7 @@ export function TakeAsMade({ bake, version }: Props) {
 }
 
 function Offer({ bake, version, detail, saved }: Props & { detail: FormulaDetail; saved: FormulaVersion }) {
+  const voice = useVoice();
   const navigate = useNavigate();
   const { data: kitchen } = useQuery(kitchenQuery);
   const { data: pantry } = useQuery(pantryQuery);
@@ -61,7 +63,7 @@ function Offer({ bake, version, detail, saved }: Props & { detail: FormulaDetail
         </Button>
       }
     >
-      Made otherwise than written: <b>{describeEdits(told, now, pantry, { most: 8 })}</b>.{failed && ` Not taken: ${failed}`}
+      Made otherwise than written: <b>{describeEdits(told, now, pantry, voice, { most: 8 })}</b>.{failed && ` Not taken: ${failed}`}
     </Alert>
   );
 }

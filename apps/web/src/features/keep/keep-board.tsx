@@ -2,8 +2,8 @@ import { useMemo } from 'react';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
-import { crispLoss, type KeepResult, showDuration, showQuantity, inUnits, unitOf } from '@north-leaf/core';
-import { usePreferences } from '../../platform/preferences';
+import { crispLoss, type KeepResult, showDuration, showQuantity, inUnits, unitOf, saidFacts } from '@north-leaf/core';
+import { usePreferences, useVoice } from '../../platform/preferences';
 import { Choice } from '../../ui/form/choice';
 import { FieldRow } from '../../ui/form/field-row';
 import { Plot } from '../../ui/drawing/plot';
@@ -19,6 +19,7 @@ export function KeepBoard() {
 }
 
 function KeepSettings() {
+  const voice = useVoice();
   const formula = useFormula();
   const { kitchen } = useSurroundings();
   const set = useSet();
@@ -51,7 +52,7 @@ function KeepSettings() {
           onChange={(placeId) => setPlace(placeId)}
           options={[
             { value: '', name: 'nobody said' },
-            ...kitchen.places.map(({ id, name, atC }) => ({ value: id, name: `${name}, ${Math.round(atC)} °C` })),
+            ...kitchen.places.map(({ id, name, atC }) => ({ value: id, name: `${name}, ${voice.show(atC, 'temperature')}` })),
           ]}
         />
       </FieldRow>
@@ -62,7 +63,7 @@ function KeepSettings() {
         <PlainField path="/keep/sellWithinDays" label="Sell within days" /> days
       </FieldRow>
       <Box sx={{ fontSize: 13, color: 'text.secondary', pt: 2 }}>
-        Room {kitchen.roomC.toFixed(1)} °C, air {Math.round(kitchen.humidityShare * 100)} % damp.
+        Room {voice.exact(kitchen.roomC, 'temperature')}, air {Math.round(kitchen.humidityShare * 100)} % damp.
       </Box>
     </Box>
   );
@@ -76,6 +77,7 @@ function PlainField({ path, label }: { path: string; label: string }) {
 const eating = { snaps: 'snaps', bends: 'bends', soft: 'is soft' };
 
 function KeepPicture() {
+  const voice = useVoice();
   const { evaluation } = useAnswer();
   const units = usePreferences((state) => state.units);
   const formula = useFormula();
@@ -108,8 +110,9 @@ function KeepPicture() {
         <Fact label="each, baked" value={showQuantity(result.bakedPieceG, 'mass', units)} />
       </Box>
       <Box sx={{ fontSize: 13, color: 'text.secondary' }}>
-        A forecast, not a shelf life: date it by your own tests and local rules. What holds cream, custard, egg or cheese belongs at 5 °C or
-        colder and stands out four hours at most. How tight your tin is, is a guess until one was weighed over a week.
+        A forecast, not a shelf life: date it by your own tests and local rules. What holds cream, custard, egg or cheese belongs at{' '}
+        {voice.show(saidFacts.fridgeC, 'temperature')} or colder and stands out four hours at most. How tight your tin is, is a guess until
+        one was weighed over a week.
       </Box>
     </Box>
   );
@@ -117,6 +120,7 @@ function KeepPicture() {
 
 /** From the oven to the pack: the middle against minutes, and when it may be packed. */
 function CoolingCurve({ result }: { result: KeepResult }) {
+  const voice = useVoice();
   const { palette } = useTheme();
   const units = usePreferences((state) => state.units);
   const { cooling, coolMin } = result;
@@ -168,7 +172,7 @@ function CoolingCurve({ result }: { result: KeepResult }) {
         )}
       </Box>
       <Plot
-        summary={`Cools to ${Math.round(result.packedAtC)} °C in ${Math.round(coolMin)} min.`}
+        summary={`Cools to ${voice.show(result.packedAtC, 'temperature')} in ${Math.round(coolMin)} min.`}
         data={data}
         layout={layout}
         height={140}
@@ -180,6 +184,7 @@ function CoolingCurve({ result }: { result: KeepResult }) {
 
 /** Soft again, frozen, or kept too long: what to do for another day. */
 function ForLater({ result }: { result: KeepResult }) {
+  const voice = useVoice();
   const units = usePreferences((state) => state.units);
   const { bringBack, coldBecause, crustSoft, freezing, mouldFreeDays, needsCold } = result;
   return (
@@ -195,8 +200,8 @@ function ForLater({ result }: { result: KeepResult }) {
       )}
       {needsCold && (
         <li>
-          <b>Needs the cold:</b> {coldBecause.map((name) => name.split(/[,(]/)[0]!.trim().toLowerCase()).join(', ')}. 5 °C or colder, four
-          hours out at most. Local rules win.
+          <b>Needs the cold:</b> {coldBecause.map((name) => name.split(/[,(]/)[0]!.trim().toLowerCase()).join(', ')}.{' '}
+          {voice.show(saidFacts.fridgeC, 'temperature')} or colder, four hours out at most. Local rules win.
         </li>
       )}
       {bringBack && (

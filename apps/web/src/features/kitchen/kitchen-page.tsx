@@ -29,9 +29,10 @@ import {
   showQuantity,
   showValue,
   type Units,
+  saidFacts,
 } from '@north-leaf/core';
 import { ErrorPage } from '../../platform/error-page';
-import { usePreferences } from '../../platform/preferences';
+import { usePreferences, useVoice } from '../../platform/preferences';
 import { Leaf } from '../../ui/frame/leaf';
 import { Page } from '../../ui/frame/page';
 import { UnitToggle } from '../../ui/form/unit-toggle';
@@ -274,6 +275,7 @@ type SurenessProps = {
 };
 /** How sure this oven is, what to measure next, and which other oven is due. */
 function Sureness({ oven, care, kitchen, on, onMeasure }: SurenessProps) {
+  const voice = useVoice();
   const due = kitchen.ovens.filter((one) => one.id !== oven.id && ovenCare(one, kitchen, on).state !== 'measured');
   return (
     <Box
@@ -283,13 +285,13 @@ function Sureness({ oven, care, kitchen, on, onMeasure }: SurenessProps) {
     >
       <Typography variant="h2">How sure</Typography>
       <Box>
-        Its air may stray <b>± {care.spreadC.toFixed(1)} K</b> from what you want
+        Its air may stray <b>± {voice.show(care.spreadC, 'difference')}</b> from what you want
         {care.state === 'never' ? ', and nothing of it is measured here.' : `, by ${many(care.readings, 'reading')}.`}
       </Box>
       {care.next && (
         <Box sx={{ bgcolor: 'leaf.well', borderRadius: '8px', p: 3, display: 'grid', gap: 1 }}>
-          <b>Next: {nextWords[care.next].what.toLowerCase()}</b>
-          <Box sx={{ fontSize: 13 }}>{nextWords[care.next].why}</Box>
+          <b>Next: {nextWords(voice)[care.next].what.toLowerCase()}</b>
+          <Box sx={{ fontSize: 13 }}>{nextWords(voice)[care.next].why}</Box>
           {(care.next === 'measure' || care.next === 'secondSetting') && (
             <Button variant="outlined" size="small" sx={{ justifySelf: 'start' }} onClick={onMeasure}>
               Measure {oven.name}
@@ -303,7 +305,7 @@ function Sureness({ oven, care, kitchen, on, onMeasure }: SurenessProps) {
             <Leaf state="watch" size={16} />
             <b>Turn trays at half time</b>
           </Box>
-          <Box sx={{ fontSize: 13 }}>One side of a shelf is {care.unevenC?.toFixed(0)} K hotter than the other.</Box>
+          <Box sx={{ fontSize: 13 }}>One side of a shelf is {voice.show(care.unevenC ?? 0, 'difference')} hotter than the other.</Box>
         </Box>
       )}
       {due.map((one) => (
@@ -315,8 +317,8 @@ function Sureness({ oven, care, kitchen, on, onMeasure }: SurenessProps) {
         </Box>
       ))}
       <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>
-        Cold places: read a thermometer in a glass of water that stood there over night. Chilled food belongs at 5 °C or colder; local rules
-        come first.
+        Cold places: read a thermometer in a glass of water that stood there over night. Chilled food belongs at{' '}
+        {voice.show(saidFacts.fridgeC, 'temperature')} or colder; local rules come first.
       </Box>
     </Box>
   );

@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { Kitchen, Learned } from '@north-leaf/core';
+import { useVoice } from '../../platform/preferences';
 import { notify } from '../../platform/notices';
 import { useKitchenChange } from './api';
 import { learnedFrom, learnedName, learnedRows } from './learned-words';
@@ -22,6 +23,7 @@ export function LearnedHere({ kitchen, of }: { kitchen: Kitchen; of: readonly (r
 }
 
 function One({ learned, kitchen }: { learned: Learned; kitchen: Kitchen }) {
+  const voice = useVoice();
   const change = useKitchenChange();
   const { what, about, setAside } = learned;
   const name = learnedName(learned, kitchen);
@@ -34,7 +36,7 @@ function One({ learned, kitchen }: { learned: Learned; kitchen: Kitchen }) {
     <Box role="group" aria-label={name} sx={{ fontSize: 13.5, display: 'grid', gridTemplateColumns: '1fr auto', columnGap: 3 }}>
       <Box sx={{ opacity: setAside ? 0.75 : 1 }}>
         <b>{name}</b>
-        {learnedRows(learned).map(({ of, before, now }) => (
+        {learnedRows(learned, voice).map(({ of, before, now }) => (
           <Box key={of}>
             {of} {now}{' '}
             <Box component="span" sx={{ color: 'text.secondary' }}>

@@ -3,6 +3,7 @@ import Button from '@mui/material/Button';
 import { useTheme } from '@mui/material/styles';
 import type { Kitchen, Learned } from '@north-leaf/core';
 import type { LearnedBody } from '@north-leaf/contracts';
+import { useVoice } from '../../platform/preferences';
 import { notify } from '../../platform/notices';
 import { SideSheet } from '../../ui/frame/side-sheet';
 import { learnedFrom, learnedName, learnedRows } from './learned-words';
@@ -27,6 +28,7 @@ export function LearnedSheet({ kitchen, onClose }: { kitchen: Kitchen; onClose: 
 }
 
 function One({ learned, kitchen }: { learned: Learned; kitchen: Kitchen }) {
+  const voice = useVoice();
   const { palette } = useTheme();
   const act = useDoInKitchen();
   const { what, about, bakeIds, setAside } = learned;
@@ -56,7 +58,7 @@ function One({ learned, kitchen }: { learned: Learned; kitchen: Kitchen }) {
           </Box>
         </thead>
         <tbody>
-          {learnedRows(learned).map(({ of, before, now }) => (
+          {learnedRows(learned, voice).map(({ of, before, now }) => (
             <tr key={of}>
               <th scope="row">{of}</th>
               <td>{before}</td>

@@ -1,5 +1,6 @@
 import { families, isOutdated, type Kitchen, type Learned } from '@north-leaf/core';
 import { DateTime } from 'luxon';
+import { type Voice } from '@north-leaf/words';
 
 const names: Readonly<Record<Learned['what'], string>> = {
   thirstFactor: 'Thirst of',
@@ -41,11 +42,15 @@ export function learnedName({ what, about }: Learned, { ovens }: Kitchen): strin
 export type LearnedRow = { readonly of: string; readonly before: string; readonly now: string };
 
 /** What was believed before and what is believed now, a line for each number. */
-export function learnedRows({ what, priorValue, priorSd, value, sd, joint }: Learned): readonly LearnedRow[] {
+export function learnedRows({ what, priorValue, priorSd, value, sd, joint }: Learned, voice: Voice): readonly LearnedRow[] {
   const factor = (log: number, spread: number) => `× ${Math.exp(log).toFixed(2)} ± ${(Math.exp(log) * spread).toFixed(2)}`;
   if (joint)
     return [
-      { of: 'Air against the dial’s table', before: `0 ± ${(priorSd ?? 0).toFixed(1)} K`, now: `${signed(value)} ± ${sd.toFixed(1)} K` },
+      {
+        of: 'Air against the dial’s table',
+        before: voice.spread(0, priorSd ?? 0, 'difference'),
+        now: `${value < 0 ? '−' : '+'}${voice.bare(Math.abs(value), 'difference', 1)} ± ${voice.show(sd, 'difference', 1)}`,
+      },
       { of: 'Gives heat', before: 'as its kind', now: factor(joint.mean[1]!, Math.sqrt(joint.covariance[1]![1]!)) },
       { of: 'Browns', before: 'as its kind', now: factor(joint.mean[2]!, Math.sqrt(joint.covariance[2]![2]!)) },
     ];
@@ -58,8 +63,8 @@ export function learnedRows({ what, priorValue, priorSd, value, sd, joint }: Lea
     return [
       {
         of: 'Layer',
-        before: `${(priorValue ?? 0).toFixed(0)} ± ${(priorSd ?? 0).toFixed(0)} µm`,
-        now: `${value.toFixed(0)} ± ${sd.toFixed(0)} µm`,
+        before: voice.spread(priorValue ?? 0, priorSd ?? 0, 'thin'),
+        now: voice.spread(value, sd, 'thin'),
       },
     ];
   return [{ of: 'Moves the forecast, of 10, by', before: `0 ± ${(priorSd ?? 0).toFixed(1)}`, now: `${signed(value)} ± ${sd.toFixed(1)}` }];

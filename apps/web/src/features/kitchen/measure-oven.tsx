@@ -12,11 +12,13 @@ import {
   type DialUnit,
   type Oven,
   type OvenReading,
-  showQuantity,
   unitOf,
-  type Units,
+  imperial,
+  metric,
 } from '@north-leaf/core';
-import { usePreferences } from '../../platform/preferences';
+import { type Voice } from '@north-leaf/words';
+import { outside } from '../../ui/form/limits';
+import { usePreferences, useVoice } from '../../platform/preferences';
 import { FieldRow } from '../../ui/form/field-row';
 import { FormEnd } from '../../ui/form/form-end';
 import { QuantityField } from '../../ui/form/quantity-field';
@@ -39,11 +41,12 @@ type Setting = { readonly dial: number; readonly typed: readonly string[] };
 const none = () => Array.from({ length: READINGS }, () => '');
 
 /** What was typed for one reading: nothing yet, a temperature, or why it cannot be one. */
-function readingOf(typed: string, units: Units): { readonly valueC: number | null; readonly wrong?: string } {
+function readingOf(typed: string, voice: Voice): { readonly valueC: number | null; readonly wrong?: string } {
   if (typed.trim() === '') return { valueC: null };
-  const read = readQuantity(typed, 'temperature', unitOf('temperature', units));
+  const read = readQuantity(typed, 'temperature', unitOf('temperature', voice.units));
   if (!read.ok) return { valueC: null, wrong: read.reason };
-  if (read.value < LOW_C || read.value > HIGH_C) return { valueC: null, wrong: `must be from ${LOW_C} to ${HIGH_C} °C` };
+  if (read.value < LOW_C || read.value > HIGH_C)
+    return { valueC: null, wrong: `must be from ${voice.range(LOW_C, HIGH_C, 'temperature')}` };
   return { valueC: read.value };
 }
 
@@ -55,7 +58,7 @@ export function withReadings(held: readonly OvenReading[], taken: readonly OvenR
 
 /** Leads through measuring an oven with one thermometer: a setting, a wait, three readings, and again. */
 export function MeasureOven({ oven, onClose }: { oven: Oven; onClose: () => void }) {
-  const units = usePreferences((state) => state.units);
+  const voice = useVoice();
   const act = useDoInKitchen();
   const [settings, setSettings] = useState<readonly Setting[]>(STARTS[oven.dialUnit].map((dial) => ({ dial, typed: none() })));
   const [failed, setFailed] = useState<string | null>(null);
@@ -67,15 +70,15 @@ export function MeasureOven({ oven, onClose }: { oven: Oven; onClose: () => void
 
   const store = async () => {
     const at = new Date().toISOString();
-    if (settings.some(({ typed }) => typed.some((one) => readingOf(one, units).wrong))) return setFailed('Mend the marked reading first.');
+    if (settings.some(({ typed }) => typed.some((one) => readingOf(one, voice).wrong))) return setFailed('Mend the marked reading first.');
     const taken = settings.flatMap(({ dial, typed }): OvenReading[] => {
-      const values = typed.map((one) => readingOf(one, units).valueC).filter((value) => value !== null);
+      const values = typed.map((one) => readingOf(one, voice).valueC).filter((value) => value !== null);
       if (values.length === 0) return [];
       return [{ dialC: celsiusOfDial(oven.dialUnit, dial), trueC: values.reduce((sum, one) => sum + one, 0) / values.length, at }];
     });
     if (taken.length === 0) return setFailed('Type at least one reading first.');
     if (taken.some(({ dialC }) => dialC < LOW_C || dialC > HIGH_C))
-      return setFailed(`A dial setting is from ${LOW_C} to ${HIGH_C} °C: mend the marked one.`);
+      return setFailed(`A dial setting is from ${voice.range(LOW_C, HIGH_C, 'temperature')}: mend the marked one.`);
     setBusy(true);
     try {
       await act(`${oven.name} measured`, {
@@ -124,14 +127,15 @@ type FieldsProps = {
   readonly onChange: (patch: Partial<Setting>) => void;
 };
 function SettingFields({ name, oven, setting, onChange }: FieldsProps) {
+  const voice = useVoice();
   const units = usePreferences((state) => state.units);
   const { dial, typed } = setting;
   const dialC = celsiusOfDial(oven.dialUnit, dial);
-  const values = typed.map((one) => readingOf(one, units).valueC).filter((value) => value !== null);
+  const values = typed.map((one) => readingOf(one, voice).valueC).filter((value) => value !== null);
   const mean = values.reduce((sum, one) => sum + one, 0) / values.length;
   const swing = Math.max(...values) - Math.min(...values);
   const off = mean - dialC;
-  const outside = (c: number) => (c < LOW_C || c > HIGH_C ? `must be from ${LOW_C} to ${HIGH_C} °C` : undefined);
+  const wrongDial = (c: number) => outside(c, LOW_C, HIGH_C, 'temperature', voice);
   return (
     <Box component="section" aria-label={name} sx={{ display: 'grid', gap: 1 }}>
       <Typography variant="h2">{name}</Typography>
@@ -142,13 +146,13 @@ function SettingFields({ name, oven, setting, onChange }: FieldsProps) {
           hideUnit
           value={dial}
           onChange={(value) => onChange({ dial: value })}
-          problem={outside(dialC)}
+          problem={wrongDial(dialC)}
           grain={oven.dialUnit === 'gas' ? 0.5 : 5}
         />
       </FieldRow>
       <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(3, 1fr)', gap: 2 }}>
         {typed.map((text, n) => {
-          const { wrong } = readingOf(text, units);
+          const { wrong } = readingOf(text, voice);
           return (
             <TextField
               key={n}
@@ -165,17 +169,20 @@ function SettingFields({ name, oven, setting, onChange }: FieldsProps) {
       </Box>
       {values.length > 0 && (
         <Box sx={{ fontSize: 13.5 }} role="status">
-          At {dialWords(oven.dialUnit, dialC)} the air is {showQuantity(mean, 'temperature', units, 0)}: {Math.abs(off).toFixed(0)} K{' '}
-          {off >= 0 ? 'hotter' : 'cooler'} than the dial says{dialOf(oven.dialUnit, dialC) === dialC ? '' : ' once both are in °C'}.
+          At {dialWords(oven.dialUnit, dialC)} the air is {voice.show(mean, 'temperature')}: {voice.show(Math.abs(off), 'difference')}{' '}
+          {off >= 0 ? 'hotter' : 'cooler'} than the dial says
+          {dialOf(oven.dialUnit, dialC) === dialC ? '' : ' once both are in °C'}.
         </Box>
       )}
       {swing > SWING_C && (
         <Alert severity="warning">
-          It swings by {swing.toFixed(0)} K: give it ten minutes more and read at the top and the bottom of a swing.
+          It swings by {voice.show(swing, 'difference')}: give it ten minutes more and read at the top and the bottom of a swing.
         </Alert>
       )}
       {Math.abs(off) > FAR_C && (
-        <Alert severity="warning">That is far off. Is the dial in {oven.dialUnit === 'C' ? '°F' : '°C'} after all?</Alert>
+        <Alert severity="warning">
+          That is far off. Is the dial in {unitOf('temperature', oven.dialUnit === 'C' ? imperial : metric)} after all?
+        </Alert>
       )}
     </Box>
   );

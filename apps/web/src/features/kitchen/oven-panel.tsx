@@ -17,8 +17,12 @@ import {
   type Oven,
   type OvenCare,
   showQuantity,
+  saidFacts,
+  inUnits,
+  unitOf,
 } from '@north-leaf/core';
-import { usePreferences } from '../../platform/preferences';
+import { outside } from '../../ui/form/limits';
+import { usePreferences, useVoice, useUnits } from '../../platform/preferences';
 import { Plot } from '../../ui/drawing/plot';
 import { QuantityField } from '../../ui/form/quantity-field';
 import { useDoInKitchen } from './use-kitchen';
@@ -63,6 +67,7 @@ const sideWords: Readonly<Record<HotSpot['side'], string>> = {
 };
 
 function HotSpots({ oven }: { oven: Oven }) {
+  const voice = useVoice();
   const { palette } = useTheme();
   const store = useStoreOven();
   const [shelf, setShelf] = useState<HotSpot['shelf']>('middle');
@@ -126,16 +131,16 @@ function HotSpots({ oven }: { oven: Oven }) {
               {typed ? (
                 <QuantityField
                   label={`${sideWords[side]} above`}
-                  kind="percent"
+                  kind="difference"
                   hideUnit
                   width={52}
                   value={typed[side] ?? above ?? 0}
                   onChange={(value) => setTyped({ ...typed, [side]: value })}
-                  problem={Math.abs(typed[side] ?? 0) > 60 ? 'must be from -60 to 60 K' : undefined}
+                  problem={outside(typed[side] ?? 0, -60, 60, 'difference', voice)}
                 />
               ) : (
-                <span aria-label={`${sideWords[side]}: ${above === null ? 'not measured' : `${above} K above`}`}>
-                  {above === null ? '?' : above > 0 ? `+${above}` : above}
+                <span aria-label={`${sideWords[side]}: ${above === null ? 'not measured' : `${voice.show(above, 'difference')} above`}`}>
+                  {above === null ? '?' : `${above > 0 ? '+' : ''}${voice.bare(above, 'difference')}`}
                 </span>
               )}
             </Box>
@@ -161,8 +166,8 @@ function HotSpots({ oven }: { oven: Oven }) {
       </Box>
       {typed && (
         <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>
-          Move the thermometer from place to place at one setting; ten minutes each. Or sprinkle white rice flour on a tray, six minutes at
-          200 °C, and see where it browns first.
+          Move the thermometer from place to place at one setting; ten minutes each. Or sprinkle white rice flour on a tray, six minutes at{' '}
+          {voice.show(saidFacts.flourTestC, 'temperature')}, and see where it browns first.
         </Box>
       )}
     </Box>
@@ -204,10 +209,14 @@ function SetDial({ oven }: { oven: Oven }) {
 }
 
 function DialAndTruth({ oven }: { oven: Oven }) {
+  const units = useUnits();
+  const voice = useVoice();
   const { palette } = useTheme();
   const store = useStoreOven();
   const { readings } = oven;
   const { data, layout, columns } = useMemo(() => {
+    const unit = unitOf('temperature', units);
+    const shown = (c: number) => inUnits(c, 'temperature', units);
     const x = [120, 240];
     const byDial = [...readings].sort((a, b) => a.dialC - b.dialC);
     // The dial that gives an air temperature, read the other way round, is the line of this oven.
@@ -224,15 +233,15 @@ function DialAndTruth({ oven }: { oven: Oven }) {
         ...(readings.length > 0
           ? [
               {
-                x: line.map(({ dialC }) => dialC),
-                y: line.map(({ trueC }) => trueC),
+                x: line.map(({ dialC }) => shown(dialC)),
+                y: line.map(({ trueC }) => shown(trueC)),
                 mode: 'lines' as const,
                 name: oven.name,
                 line: { color: palette.leaf.heat, width: 2.4 },
               },
               {
-                x: byDial.map(({ dialC }) => dialC),
-                y: byDial.map(({ trueC }) => trueC),
+                x: byDial.map(({ dialC }) => shown(dialC)),
+                y: byDial.map(({ trueC }) => shown(trueC)),
                 mode: 'markers' as const,
                 name: 'read',
                 marker: { size: 10, color: palette.background.paper, line: { color: palette.text.primary, width: 2 } },
@@ -241,21 +250,21 @@ function DialAndTruth({ oven }: { oven: Oven }) {
           : []),
       ],
       layout: {
-        xaxis: { title: { text: 'dial, °C' }, range: [115, 245] },
-        yaxis: { range: [115, 255], ticksuffix: ' °C' },
+        xaxis: { title: { text: `dial, ${unit}` }, range: [shown(115), shown(245)] },
+        yaxis: { range: [shown(115), shown(255)], ticksuffix: ` ${unit}` },
         annotations: [
-          { x: 226, y: 200, text: 'dial is true', showarrow: false, font: { color: palette.text.secondary } },
+          { x: shown(226), y: shown(200), text: 'dial is true', showarrow: false, font: { color: palette.text.secondary } },
           ...(readings.length > 0
-            ? [{ x: 140, y: 175, text: oven.name, showarrow: false, font: { color: palette.leaf.heat } }]
-            : [{ x: 180, y: 205, text: 'no readings yet', showarrow: false, font: { color: palette.text.secondary } }]),
+            ? [{ x: shown(140), y: shown(175), text: oven.name, showarrow: false, font: { color: palette.leaf.heat } }]
+            : [{ x: shown(180), y: shown(205), text: 'no readings yet', showarrow: false, font: { color: palette.text.secondary } }]),
         ],
       },
       columns: [
-        { name: 'dial °C', values: byDial.map(({ dialC }) => dialC), digits: 0 },
-        { name: 'air °C', values: byDial.map(({ trueC }) => trueC), digits: 0 },
+        { name: `dial ${unit}`, values: byDial.map(({ dialC }) => shown(dialC)), digits: 0 },
+        { name: `air ${unit}`, values: byDial.map(({ trueC }) => shown(trueC)), digits: 0 },
       ],
     };
-  }, [oven, readings, palette]);
+  }, [oven, readings, palette, units]);
   return (
     <Box component="section" aria-label="Dial and truth">
       <Typography variant="h2">Dial and truth</Typography>
@@ -271,7 +280,8 @@ function DialAndTruth({ oven }: { oven: Oven }) {
       {readings.map((reading) => (
         <Box key={`${reading.dialC} ${reading.at}`} sx={{ display: 'flex', alignItems: 'center', gap: 2, fontSize: 13 }}>
           <span>
-            {dialWords(oven.dialUnit, reading.dialC)} on the dial, {Math.round(reading.trueC)} °C in the oven, {reading.at.slice(0, 10)}
+            {dialWords(oven.dialUnit, reading.dialC)} on the dial, {voice.show(reading.trueC, 'temperature')} in the oven,{' '}
+            {reading.at.slice(0, 10)}
           </span>
           <IconButton
             size="small"

@@ -3,6 +3,8 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { Kitchen } from '@north-leaf/core';
+import { outside } from '../../ui/form/limits';
+import { useVoice } from '../../platform/preferences';
 import { notify } from '../../platform/notices';
 import { FieldRow } from '../../ui/form/field-row';
 import { QuantityField } from '../../ui/form/quantity-field';
@@ -13,10 +15,11 @@ const HIGH = 2000;
 
 /** What dough is rolled on: no sheet is larger, so a larger batch is rolled in equal lots. */
 export function RollingMat({ kitchen: { mat } }: { kitchen: Kitchen }) {
+  const voice = useVoice();
   const act = useDoInKitchen();
   const [typed, setTyped] = useState<{ readonly widthMm?: number; readonly lengthMm?: number }>({});
   const now = { widthMm: typed.widthMm ?? mat?.widthMm ?? 600, lengthMm: typed.lengthMm ?? mat?.lengthMm ?? 400 };
-  const wrongOf = (mm: number) => (mm < LOW || mm > HIGH ? `must be from ${LOW} to ${HIGH} mm` : undefined);
+  const wrongOf = (mm: number) => outside(mm, LOW, HIGH, 'size', voice);
   const changed = mat === undefined || typed.widthMm !== undefined || typed.lengthMm !== undefined;
   const store = (next: Kitchen['mat'] | null, name: string) =>
     void act(name, { kind: 'mat', mat: next }).then(

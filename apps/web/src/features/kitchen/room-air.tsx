@@ -3,14 +3,16 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { boilsAtC, pressureAt, type Kitchen, showQuantity } from '@north-leaf/core';
+import { outside } from '../../ui/form/limits';
 import { notify } from '../../platform/notices';
-import { usePreferences } from '../../platform/preferences';
+import { usePreferences, useVoice } from '../../platform/preferences';
 import { FieldRow } from '../../ui/form/field-row';
 import { QuantityField } from '../../ui/form/quantity-field';
 import { useDoInKitchen } from './use-kitchen';
 
 /** The air everything stands in: tables and racks are as warm as it, flour and crackers as damp. */
 export function RoomAir({ kitchen }: { kitchen: Kitchen }) {
+  const voice = useVoice();
   const act = useDoInKitchen();
   const units = usePreferences((state) => state.units);
   const [typed, setTyped] = useState<{ readonly room?: number; readonly humidity?: number; readonly altitude?: number }>({});
@@ -18,9 +20,9 @@ export function RoomAir({ kitchen }: { kitchen: Kitchen }) {
   const humidity = typed.humidity ?? kitchen.humidityShare * 100;
   const altitude = typed.altitude ?? kitchen.altitudeM ?? 0;
   const wrong = {
-    room: room < 0 || room > 45 ? 'must be from 0 to 45 °C' : undefined,
-    humidity: humidity < 5 || humidity > 98 ? 'must be from 5 to 98 %' : undefined,
-    altitude: altitude < 0 || altitude > 5000 ? `must be from 0 to ${showQuantity(5000, 'height', units)}` : undefined,
+    room: outside(room, 0, 45, 'temperature', voice),
+    humidity: outside(humidity, 5, 98, 'percent', voice),
+    altitude: outside(altitude, 0, 5000, 'height', voice),
   };
   const changed = Object.keys(typed).length > 0;
   return (

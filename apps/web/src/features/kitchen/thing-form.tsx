@@ -14,6 +14,8 @@ import {
   type NumberField,
   type QuantityKind,
 } from '@north-leaf/core';
+import { useVoice } from '../../platform/preferences';
+import { outside } from '../../ui/form/limits';
 import { changedName } from '../../ui/words/change-words';
 import { Choice } from '../../ui/form/choice';
 import { FieldRow } from '../../ui/form/field-row';
@@ -47,6 +49,7 @@ type Props = {
 
 /** One oven, place, tray, pan or cutter: what it is called and what the models need of it. */
 export function ThingForm({ list, thing, isNew, onClose }: Props) {
+  const voice = useVoice();
   const act = useDoInKitchen();
   const [name, setName] = useState(thing.name);
   const [values, setValues] = useState<Readonly<Record<string, unknown>>>(thing as unknown as Record<string, unknown>);
@@ -61,8 +64,9 @@ export function ThingForm({ list, thing, isNew, onClose }: Props) {
     if (field.is !== 'number' || value === undefined) return undefined;
     if (field.whole && !Number.isInteger(value)) return 'must be a whole number';
     const least = field.atLeast === undefined ? field.low : Math.max(field.low, values[field.atLeast] as number);
-    const unit = field.unit === 'C' ? '°C' : field.unit;
-    return value < least || value > field.high ? `must be from ${least} to ${field.high} ${unit}`.trim() : undefined;
+    const kind = quantityOf(field);
+    if (kind !== 'percent') return outside(value, least, field.high, kind, voice);
+    return value < least || value > field.high ? `must be from ${least} to ${field.high} ${field.unit}`.trim() : undefined;
   };
   const asked = askedOf(list).filter(([, field]) => field.is !== 'number' || field.ofKind === undefined || field.ofKind === values['kind']);
   const wrong = asked.some(([key, field]) => wrongOf(key, field) !== undefined) || unread.size > 0;

@@ -5,4 +5,3 @@ export { NotStored } from './keeping/not-stored';
 export type { KeptRun, Waiting } from './keeping/run-keeping';
 export { eventsOf, useRuns } from './keeping/run-store';
 export { useRunning, useRunningNews } from './keeping/use-run';
-export { readMeasure } from './steps/measure-step';

@@ -5,11 +5,11 @@ import TextField from '@mui/material/TextField';
 import { useTheme } from '@mui/material/styles';
 import { DateTime } from 'luxon';
 import { useNavigate, useParams } from 'react-router';
-import { type StepProgress, benchGrams } from '@north-leaf/core';
+import { type StepProgress, unitOf } from '@north-leaf/core';
 import { stepWords, titleOf } from '@north-leaf/words';
+import { readMass } from '../../ui/form/typed-mass';
 import { ErrorPage } from '../../platform/error-page';
 import { useVoice } from '../../platform/preferences';
-import { readNumber } from '../bakes/doors';
 import { AddSomething } from './steps/add-something';
 import { useAlarm } from './bench/alarm';
 import { isTyping } from './bench/answers';
@@ -117,7 +117,7 @@ function Bench({ run }: { run: RunInHand }) {
             {following && (
               <Box sx={{ flex: 1, minWidth: 200, fontSize: 20, color: 'text.secondary', [bench.phone]: { fontSize: 16 } }}>
                 Then: {titleOf(following.step, voice)}
-                {following.step.kind === 'weigh' ? `, ${benchGrams(following.step.amountG ?? 0)} g` : ''}
+                {following.step.kind === 'weigh' ? `, ${voice.show(following.step.amountG ?? 0, 'mass')}` : ''}
               </Box>
             )}
             {isNow && !ended && (progress.step.stage === 'blend' || progress.step.stage === 'dough') && <AddSomething run={run} />}
@@ -157,6 +157,7 @@ function StepBody(props: { run: RunInHand; progress: StepProgress; advance: Adva
 
 /** A step that was done: what was stored of it, and a weight put right. */
 function Past({ run, progress, advance, onOn }: { run: RunInHand; progress: StepProgress; advance: Advance; onOn: () => void }) {
+  const voice = useVoice();
   useNext(advance, { label: 'Next', detail: 'back to now', filled: false, press: onOn });
   const { step, state, weighedG, reason } = progress;
   const said = run.events.filter(({ stepKey }) => stepKey === step.key).map(({ what }) => what);
@@ -167,7 +168,7 @@ function Past({ run, progress, advance, onOn }: { run: RunInHand; progress: Step
         {state === 'todo' && 'Not yet.'}
         {state === 'skipped' && `Left out: ${reason}`}
         {state === 'done' &&
-          (step.kind === 'weigh' ? `In: ${benchGrams(weighedG)} g of ${benchGrams(step.amountG ?? 0)} g planned.` : 'Done.')}
+          (step.kind === 'weigh' ? `In: ${voice.show(weighedG, 'mass')} of ${voice.show(step.amountG ?? 0, 'mass')} planned.` : 'Done.')}
         {said.some(({ kind }) => kind === 'felt') && ` Felt: ${run.state.words.join(', ')}.`}
       </Box>
       {state === 'done' && step.kind === 'weigh' && <PutRight run={run} progress={progress} />}
@@ -178,24 +179,24 @@ function Past({ run, progress, advance, onOn }: { run: RunInHand; progress: Step
 /** A weight that was noted wrong: the difference is a further event, nothing is written over. */
 function PutRight({ run, progress: { step, weighedG } }: { run: RunInHand; progress: StepProgress }) {
   const [text, setText] = useState('');
-  const value = readNumber(text);
-  const wrong = text.trim() !== '' && (value === undefined || value < 0 || value > 100000);
+  const voice = useVoice();
+  const { g: value, problem } = readMass(text, voice);
   const store = () => {
-    if (value === undefined || wrong) return;
+    if (value === undefined) return;
     void run.say({ stepKey: step.key, what: { kind: 'weighed', rowKey: step.rowKey!, addedG: value - weighedG } });
     setText('');
   };
   return (
     <Box sx={{ display: 'flex', gap: 3, alignItems: 'flex-start', flexWrap: 'wrap' }}>
       <TextField
-        label="It was, in g"
+        label={`It was, in ${unitOf('mass', voice.units)}`}
         value={text}
-        error={wrong}
-        helperText={wrong ? 'A weight is a number from 0 to 100000 g' : ' '}
+        error={problem !== null}
+        helperText={problem ?? ' '}
         onChange={({ target }) => setText(target.value)}
         slotProps={{ htmlInput: { inputMode: 'decimal', autoComplete: 'off', style: { fontSize: 26, height: 48, width: 150 } } }}
       />
-      <Button variant="outlined" sx={bench.button} disabled={value === undefined || wrong} onClick={store}>
+      <Button variant="outlined" sx={bench.button} disabled={value === undefined} onClick={store}>
         Put it right
       </Button>
     </Box>

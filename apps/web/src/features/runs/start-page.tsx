@@ -26,7 +26,8 @@ import {
   showDuration,
   showQuantity,
 } from '@north-leaf/core';
-import { findingWords, titleOf } from '@north-leaf/words';
+import { findingWords, titleOf, type Voice } from '@north-leaf/words';
+import { bareNumber } from '../../ui/form/typed-number';
 import { benchNow } from '../../platform/bench-clock';
 import { ErrorPage } from '../../platform/error-page';
 import { ApiError } from '../../platform/http';
@@ -37,7 +38,7 @@ import { Page } from '../../ui/frame/page';
 import { formulaNamesQuery, formulaQuery, versionQuery, waitingDraft, DraftWaits, FormulaSelect } from '../formulas/doors';
 import { kitchenQuery } from '../kitchen/doors';
 import { pantryQuery } from '../pantry/doors';
-import { useStartRun, readNumber } from '../bakes/doors';
+import { useStartRun } from '../bakes/doors';
 import { told } from './keeping/run-store';
 import { useNow } from '../../platform/use-now';
 import type { PlanRunApi, RunPlan, Size } from './plan-run.worker';
@@ -77,6 +78,7 @@ function usePlan(of: Asked): Planned | null {
 
 /** Before a run begins: how large, how long, when to begin, what comes first. */
 export function StartPage() {
+  const voice = useVoice();
   const [params, setParams] = useSearchParams();
   const formulas = useQuery(formulaNamesQuery);
   const formulaId = params.get('formula') ?? formulas.data?.[0]?.id ?? '';
@@ -88,7 +90,7 @@ export function StartPage() {
   const mustChoose = draft !== null && !asked && params.get('lot') === null;
   const version = asked || newest;
   const [factorText, setFactorText] = useState('1');
-  const factor = readNumber(factorText);
+  const factor = bareNumber(factorText);
   const factorProblem =
     factor === undefined || factor < 0.01 || factor > 100 ? `The size must be a number from 0.01 to 100, got “${factorText}”` : null;
   const pantry = useQuery(pantryQuery);
@@ -120,7 +122,7 @@ export function StartPage() {
           <Box sx={{ fontSize: 15, alignSelf: 'center' }}>
             {kept && lot ? (
               <>
-                From {pantry.data?.ingredients[lot.ingredientId]?.name}, lot {lot.code}: <b>{kept.amountG.toFixed(0)} g</b>
+                From {pantry.data?.ingredients[lot.ingredientId]?.name}, lot {lot.code}: <b>{voice.show(kept.amountG, 'bulk')}</b>
               </>
             ) : (
               pantry.data && 'This lot is not here any more, or holds nothing.'
@@ -254,7 +256,7 @@ function Ready({ of, plan, rests, looks }: { of: Asked; plan: RunPlan; rests: Pl
           ) : (
             plan.ready.map((one) => (
               <Box key={one.thing} sx={{ fontSize: 15, py: 1 }}>
-                {readyWords(one)}
+                {readyWords(one, voice)}
               </Box>
             ))
           )}
@@ -312,10 +314,10 @@ const readyNames: Readonly<Record<MadeReady['thing'], string>> = {
   pieIn: 'A filled pie',
   pieOut: 'A frozen pie',
 };
-const readyWords = ({ thing, from, to, min, untilC }: MadeReady): string =>
+const readyWords = ({ thing, from, to, min, untilC }: MadeReady, voice: Voice): string =>
   min === null
-    ? `${readyNames[thing]} never gets to ${untilC} °C in ${to.name.toLowerCase()}.`
-    : `${readyNames[thing]}: from ${from.name.toLowerCase()} to ${to.name.toLowerCase()} ${showDuration(min)} before, until ${Math.round(untilC)} °C.`;
+    ? `${readyNames[thing]} never gets to ${voice.show(untilC, 'temperature')} in ${to.name.toLowerCase()}.`
+    : `${readyNames[thing]}: from ${from.name.toLowerCase()} to ${to.name.toLowerCase()} ${showDuration(min)} before, until ${voice.show(untilC, 'temperature')}.`;
 
 /** When to begin to be ready at a time, or where it stands when the baker has to leave. */
 function When({ plan }: { plan: RunPlan }) {

@@ -3,12 +3,13 @@ import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import { useTheme } from '@mui/material/styles';
 import { figureOf, type CutShape, type CutWay, showQuantity } from '@north-leaf/core';
-import { usePreferences } from '../../platform/preferences';
+import { usePreferences, useVoice } from '../../platform/preferences';
 import { setValue, useDraft, newKey } from '../formulas/doors';
 import { cutWords, useCutWays, type DrawnSheet } from './sheet-plan';
 
 /** The same dough cut otherwise: what comes out, and what is left over. */
 export const Ways = memo(function Ways({ drawn }: { drawn: DrawnSheet | null }) {
+  const voice = useVoice();
   const { palette } = useTheme();
   const units = usePreferences((state) => state.units);
   const ways = useCutWays(drawn);
@@ -41,7 +42,7 @@ export const Ways = memo(function Ways({ drawn }: { drawn: DrawnSheet | null }) 
         >
           <Glyph shape={way.shape} />
           <Box sx={{ fontSize: 13.5, lineHeight: '17px' }}>
-            <b>{cutWords(way.shape)}</b>
+            <b>{cutWords(way.shape, voice)}</b>
             <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>
               {showQuantity(way.scrapG, 'mass', units)} left over{way.cutter !== undefined && `, ${way.cutter}`}
             </Box>

@@ -1,4 +1,5 @@
 import { latticeOf, type Pan, type Part } from '@north-leaf/core';
+import { useVoice } from '../../platform/preferences';
 import { Grip } from '../../ui/drawing/grip';
 import { setValue, useDraft } from '../formulas/doors';
 
@@ -8,6 +9,7 @@ type Props = { readonly part: Part; readonly index: number; readonly at: DrawnPa
 
 /** Where the size of a part can be drawn out: its edge, the ring it is filled to, a strip and the gap beside it. */
 export function PanGrips({ part: { shape }, index, at, pan, pxPerMm }: Props) {
+  const voice = useVoice();
   const grip = (name: string, member: string, sizeMm: number, most: number, xMm: number, perMm = 1, least = 0) => (
     <Grip
       key={member}
@@ -16,7 +18,7 @@ export function PanGrips({ part: { shape }, index, at, pan, pxPerMm }: Props) {
       pxPerMm={pxPerMm}
       label={name}
       valueMm={sizeMm}
-      valueText={`${sizeMm} mm`}
+      valueText={`${voice.show(sizeMm, 'length')}`}
       cursor="ew-resize"
       grasp={() => (right, _down, step) => {
         const to = Math.round(sizeMm + right * perMm);

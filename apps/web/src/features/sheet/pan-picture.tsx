@@ -6,13 +6,14 @@ import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import { useTheme } from '@mui/material/styles';
 import { docksOfPart, latticeOf, panInside, twoThirdsSplit, type Pan, type PartPlan, type ShapeKind, showQuantity } from '@north-leaf/core';
-import { usePreferences } from '../../platform/preferences';
+import { usePreferences, useVoice } from '../../platform/preferences';
 import { Ruled } from '../../ui/drawing/ruled';
 import { PanGrips } from './pan-grips';
 import type { DrawnSheet } from './sheet-plan';
 
 /** What one piece is made of, each part to one scale, and how the dough is shared between them. */
 export function PanPicture({ drawn, pan }: { drawn: DrawnSheet; pan: Pan | null }) {
+  const voice = useVoice();
   const { palette } = useTheme();
   const { formula, plan } = drawn;
   const blanks = plan.parts.flatMap((part) => placedPart(part, pan));
@@ -20,7 +21,7 @@ export function PanPicture({ drawn, pan }: { drawn: DrawnSheet; pan: Pan | null 
   const end = laid[laid.length - 1];
   const widthMm = Math.max(40, end ? end.x + end.widthMm : 0);
   const lengthMm = Math.max(20, ...laid.map((one) => one.lengthMm));
-  const words = plan.parts.map((part) => `${partWords[part.kind]} ${Math.round(part.widthMm)} mm`).join(', ');
+  const words = plan.parts.map((part) => `${partWords[part.kind]} ${voice.show(part.widthMm, 'size')}`).join(', ');
   const middleOf = ({ x, widthMm: wide }: (typeof laid)[number]) => ({ xMm: x + wide / 2, yMm: lengthMm / 2, widthMm: wide });
   const grips = (pxPerMm: number) =>
     formula.sheet.parts.map((part, index) => {

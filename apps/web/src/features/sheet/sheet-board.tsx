@@ -16,7 +16,7 @@ import {
   type SheetResult,
   showQuantity,
 } from '@north-leaf/core';
-import { usePreferences } from '../../platform/preferences';
+import { usePreferences, useVoice } from '../../platform/preferences';
 import { Fact } from '../../ui/frame/fact-tile';
 import { usePrintAlone } from '../../ui/frame/print-alone';
 import { useDraft, newKey } from '../formulas/doors';
@@ -145,6 +145,7 @@ function Yields({ drawn: { formula, plan }, result }: { drawn: DrawnSheet; resul
 
 /** How often the oven is filled, and whether two trays at once would do. */
 function Loads({ loads }: { loads: number }) {
+  const voice = useVoice();
   const { bake } = useFormula();
   const { kitchen } = useSurroundings();
   const oven = kitchen.ovens.find(({ id }) => id === bake.ovenId);
@@ -153,8 +154,8 @@ function Loads({ loads }: { loads: number }) {
   if (apart === null)
     return `${loads} loads of the oven; map a second shelf of ${oven.name} to know whether two trays at once bake alike. `;
   return apart > shelvesEvenK.value
-    ? `${loads} loads of the oven: its shelves differ by ${Math.round(apart)} K, so one tray at a time. `
-    : `${loads} loads of the oven; its shelves differ by ${Math.round(apart)} K, so two trays at once would do. `;
+    ? `${loads} loads of the oven: its shelves differ by ${voice.show(apart, 'difference')}, so one tray at a time. `
+    : `${loads} loads of the oven; its shelves differ by ${voice.show(apart, 'difference')}, so two trays at once would do. `;
 }
 
 /** Too little dough for one piece: the batch that gives one, by one button. */

@@ -22,6 +22,7 @@ import {
   type SheetResult,
   type Tray,
 } from '@north-leaf/core';
+import { useVoice } from '../../platform/preferences';
 import { Grip } from '../../ui/drawing/grip';
 import { Ruled } from '../../ui/drawing/ruled';
 import { setValue, useDraft } from '../formulas/doors';
@@ -29,6 +30,7 @@ import { cutWords, type DrawnSheet } from './sheet-plan';
 
 /** The first sheet with its cuts, long side lying. The size of a piece can be drawn out at its corner. */
 export function SheetToScale({ drawn: { formula, plan } }: { drawn: DrawnSheet }) {
+  const voice = useVoice();
   const { palette } = useTheme();
   const part = formula.sheet.parts[0]!;
   const { layout } = plan;
@@ -44,7 +46,7 @@ export function SheetToScale({ drawn: { formula, plan } }: { drawn: DrawnSheet }
     <Ruled
       widthMm={w}
       lengthMm={h}
-      summary={`${layout.pieces} ${cutWords(shape).toLowerCase()} from a sheet of ${Math.round(w)} by ${Math.round(h)} mm`}
+      summary={`${layout.pieces} ${cutWords(shape, voice).toLowerCase()} from a sheet of ${voice.bare(w, 'size')} by ${voice.show(h, 'size')}`}
       handles={(pxPerMm) => (
         // A piece that lies turned on a sheet that lies turned lies as it is written.
         <SheetGrips parts={formula.sheet.parts} trimMm={trimMm} pxPerMm={pxPerMm} turned={lying !== layout.quarter} />
@@ -176,6 +178,7 @@ function sizesOf(shape: CutShape): readonly [across: string, along: string] | nu
 type GripsProps = { readonly parts: readonly Part[]; readonly trimMm: number; readonly pxPerMm: number; readonly turned: boolean };
 /** The corner of the first piece sets the size in whole millimetres, the edge of its window that of the window. */
 function SheetGrips({ parts, trimMm, pxPerMm, turned }: GripsProps) {
+  const voice = useVoice();
   const { shape } = parts[0]!;
   const sizes = isCutShape(shape) ? sizesOf(shape) : null;
   if (!isCutShape(shape) || !sizes) return null;
@@ -204,7 +207,7 @@ function SheetGrips({ parts, trimMm, pxPerMm, turned }: GripsProps) {
         pxPerMm={pxPerMm}
         label="Size of a piece"
         valueMm={across}
-        valueText={cutWords(shape)}
+        valueText={cutWords(shape, voice)}
         cursor="nwse-resize"
         grasp={() => cutter}
       />
@@ -227,6 +230,7 @@ type WindowProps = {
   readonly pxPerMm: number;
 };
 function WindowGrip({ index, window, middleMm: [xMm, yMm], pxPerMm }: WindowProps) {
+  const voice = useVoice();
   const { acrossMm } = window;
   return (
     <Grip
@@ -235,7 +239,7 @@ function WindowGrip({ index, window, middleMm: [xMm, yMm], pxPerMm }: WindowProp
       pxPerMm={pxPerMm}
       label="Size of the window"
       valueMm={acrossMm}
-      valueText={cutWords(window)}
+      valueText={cutWords(window, voice)}
       cursor="ew-resize"
       // Drawn from one side, it grows on both.
       grasp={() => (right, _down, step) =>
@@ -251,6 +255,7 @@ const TRAY_PX = 0.3;
 type TraysProps = { readonly drawn: DrawnSheet; readonly result: SheetResult; readonly tray: Tray };
 /** Trays as they are filled, to one scale; on the first the second piece is drawn nearer or further. */
 export const TraysToScale = memo(function TraysToScale({ drawn: { formula }, result, tray }: TraysProps) {
+  const voice = useVoice();
   const { palette } = useTheme();
   const { body, gapMm, edgeMm } = result;
   const stands = standing(formula, body);
@@ -292,7 +297,7 @@ export const TraysToScale = memo(function TraysToScale({ drawn: { formula }, res
             </svg>
             <Box sx={{ fontSize: 13, pt: 1 }}>
               <b>Tray {i + 1}</b> {Math.round(count)}
-              {!whole && ` of ${result.piecesPerTray}, ${Number(gapMm.toFixed(0))} mm gaps`}
+              {!whole && ` of ${result.piecesPerTray}, ${voice.show(gapMm, 'size')} gaps`}
             </Box>
           </Box>
         );
@@ -307,6 +312,7 @@ export const TraysToScale = memo(function TraysToScale({ drawn: { formula }, res
 type GapProps = { readonly second: Placed; readonly lengthMm: number; readonly gapMm: number; readonly turned: boolean };
 /** The near side of the second piece: drawn away from the first, the gap grows; a key of either way does it, however the tray lies. */
 function GapGrip({ second, lengthMm, gapMm, turned }: GapProps) {
+  const voice = useVoice();
   const [x, y] = [second.xMm, second.yMm + lengthMm / 2];
   return (
     <Grip
@@ -315,7 +321,7 @@ function GapGrip({ second, lengthMm, gapMm, turned }: GapProps) {
       pxPerMm={TRAY_PX}
       label="Between pieces on the tray"
       valueMm={gapMm}
-      valueText={`${Math.round(gapMm)} mm`}
+      valueText={`${voice.show(gapMm, 'size')}`}
       cursor={turned ? 'ns-resize' : 'ew-resize'}
       grasp={() => (right, down, step) =>
         useDraft

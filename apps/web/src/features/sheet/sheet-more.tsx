@@ -5,7 +5,7 @@ import Collapse from '@mui/material/Collapse';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import { editsBetween, isCutShape, roundTo, scaled, type Sheet, showQuantity } from '@north-leaf/core';
-import { usePreferences } from '../../platform/preferences';
+import { usePreferences, useVoice } from '../../platform/preferences';
 import { FieldRow } from '../../ui/form/field-row';
 import { QuantityField } from '../../ui/form/quantity-field';
 import { setValue, useDraft, newKey } from '../formulas/doors';
@@ -137,6 +137,7 @@ export function More({ drawn }: { drawn: DrawnSheet | null }) {
 
 /** Cuts the piece so much larger that it comes out of the oven as it is now cut. */
 function WantedBaked() {
+  const voice = useVoice();
   const formula = useFormula();
   const { shape } = formula.sheet.parts[0]!;
   const { shrink } = formula.sheet;
@@ -161,7 +162,8 @@ function WantedBaked() {
           ])
       }
     >
-      Piece {shape.widthMm} × {shape.lengthMm} → {w} × {l} mm, baked as it is now
+      Piece {voice.bare(shape.widthMm, 'length')} × {voice.bare(shape.lengthMm, 'length')} → {voice.bare(w, 'length')} ×{' '}
+      {voice.show(l, 'length')}, baked as it is now
     </Button>
   );
 }

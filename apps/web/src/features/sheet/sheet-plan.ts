@@ -1,5 +1,6 @@
 import { useMemo } from 'react';
 import { InputError, planSheet, rolledG, waysToCut, type CutShape, type CutWay, type Formula, type SheetPlan } from '@north-leaf/core';
+import { type Voice } from '@north-leaf/words';
 import { useEarlyDough, useAnswer, useFormula, useSurroundings } from '../board/doors';
 
 export type DrawnSheet = { readonly formula: Formula; readonly plan: SheetPlan; readonly massG: number };
@@ -37,22 +38,20 @@ function orNull<T>(work: () => T): T | null {
 }
 
 /** `Squares 45 mm`, `Sticks 20 × 90 mm`. */
-export function cutWords(shape: CutShape): string {
+export function cutWords(shape: CutShape, { show, bare }: Voice): string {
   switch (shape.kind) {
     case 'rectangle': {
       const [short, long] = [shape.widthMm, shape.lengthMm].sort((a, b) => a - b) as [number, number];
-      if (long - short < 0.05) return `Squares ${mm(short)} mm`;
-      return `${long > 2.5 * short ? 'Sticks' : 'Rectangles'} ${mm(short)} × ${mm(long)} mm`;
+      if (long - short < 0.05) return `Squares ${show(short, 'length')}`;
+      return `${long > 2.5 * short ? 'Sticks' : 'Rectangles'} ${bare(short, 'length')} × ${show(long, 'length')}`;
     }
     case 'diamond':
-      return `Diamonds ${mm(shape.widthMm)} mm`;
+      return `Diamonds ${show(shape.widthMm, 'length')}`;
     case 'triangle':
-      return `Triangles ${mm(shape.baseMm)} × ${mm(shape.heightMm)} mm`;
+      return `Triangles ${bare(shape.baseMm, 'length')} × ${show(shape.heightMm, 'length')}`;
     case 'outline':
       return 'Own outline';
     default:
-      return `${{ round: 'Rounds', hexagon: 'Hexagons', heart: 'Hearts' }[shape.kind]} ${mm(shape.acrossMm)} mm`;
+      return `${{ round: 'Rounds', hexagon: 'Hexagons', heart: 'Hearts' }[shape.kind]} ${show(shape.acrossMm, 'length')}`;
   }
 }
-
-const mm = (value: number) => String(Number(value.toFixed(1)));

@@ -11,7 +11,7 @@ import {
   type Formula,
 } from '@north-leaf/core';
 import { check, draftBodySchema } from '@north-leaf/contracts';
-import { describeEdits } from '../formulas/doors';
+import { describeEdits, voiceOf } from '@north-leaf/words';
 import { cutWords } from './sheet-plan';
 import { goods, goodsOf, goodsWords, makeOf, type Goods } from './what-is-cut';
 
@@ -44,9 +44,11 @@ describe('what is made of a sheet', () => {
   it('is one step that can be taken back, and is said in words', () => {
     const edits = makeOf('heart', 35, demoKitchen)(from) as Edit[];
     expect(edits).toHaveLength(1);
-    expect(describeEdits(edits, from, pantry)).toBe('What is cut');
-    expect(describeEdits([{ path: '/sheet/laminate/folds/3', to: {} }], from, pantry)).toBe('Fold 4 added');
-    expect(describeEdits([{ path: '/sheet/laminate/folds/1/waits/0/min', from: 30, to: 45 }], from, pantry)).toBe('Rest 30 → 45 min');
+    expect(describeEdits(edits, from, pantry, voiceOf())).toBe('What is cut');
+    expect(describeEdits([{ path: '/sheet/laminate/folds/3', to: {} }], from, pantry, voiceOf())).toBe('Fold 4 added');
+    expect(describeEdits([{ path: '/sheet/laminate/folds/1/waits/0/min', from: 30, to: 45 }], from, pantry, voiceOf())).toBe(
+      'Rest 30 → 45 min',
+    );
   });
 
   it.each<[CutShape, string]>([
@@ -55,5 +57,5 @@ describe('what is made of a sheet', () => {
     [{ kind: 'rectangle', widthMm: 60, lengthMm: 45 }, 'Rectangles 45 × 60 mm'],
     [{ kind: 'heart', acrossMm: 57.5 }, 'Hearts 57.5 mm'],
     [{ kind: 'triangle', baseMm: 80, heightMm: 180 }, 'Triangles 80 × 180 mm'],
-  ])('%j is called %s', (shape, words) => expect(cutWords(shape)).toBe(words));
+  ])('%j is called %s', (shape, words) => expect(cutWords(shape, voiceOf())).toBe(words));
 });

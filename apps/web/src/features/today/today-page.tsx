@@ -35,6 +35,7 @@ type Going = { readonly run: Run; readonly state: RunState };
 
 /** What hands do now, where each bake stands, what waits, what comes next, and what needs looking after. */
 export function TodayPage() {
+  const voice = useVoice();
   const { data: kitchen } = useQuery(kitchenQuery);
   const asked = useQuery(runningQuery);
   const running = useRunning();
@@ -47,7 +48,7 @@ export function TodayPage() {
       title="Today"
       beside={
         kitchen
-          ? `${here.toFormat('cccc')} ${here.toFormat('HH:mm')}, kitchen ${kitchen.roomC.toFixed(1)} °C, ${Math.round(kitchen.humidityShare * 100)} % damp`
+          ? `${here.toFormat('cccc')} ${here.toFormat('HH:mm')}, kitchen ${voice.exact(kitchen.roomC, 'temperature')}, ${Math.round(kitchen.humidityShare * 100)} % damp`
           : ' '
       }
       actions={

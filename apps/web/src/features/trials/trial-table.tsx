@@ -5,11 +5,11 @@ import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import { type MeasuredWhat, type RowUse, ratedWhats } from '@north-leaf/core';
 import type { FormulaVersion } from '@north-leaf/contracts';
-import { measureName, showMeasured, type Voice } from '@north-leaf/words';
+import { measureName, showMeasured, type Voice, describeEdits } from '@north-leaf/words';
 import { useVoice } from '../../platform/preferences';
 import { handWordLabels, rowUseWords } from '../../ui/words/words';
 import { last, measured } from '../bakes/doors';
-import { countedChanges, describeEdits } from '../formulas/doors';
+import { countedChanges } from '../formulas/doors';
 import { whatWentIn } from './what-went-in';
 import { useNames, type Link } from './links';
 
@@ -70,7 +70,7 @@ function rowsOf(links: readonly Link[], voice: Voice, nameOf: (ingredientId: str
   );
   return [
     of('Version', ({ version }) => `v${version.version}`),
-    of('Set otherwise', ({ version }, i) => changedSince(links[i - 1]?.version, version)),
+    of('Set otherwise', ({ version }, i) => changedSince(links[i - 1]?.version, version, voice)),
     ...amounts,
     of('Felt', ({ bake }) => last(bake, (one) => (one.kind === 'felt' ? handWordLabels[one.word] : undefined))),
     of('Oven', ({ version }) => version.kitchen.ovens.find(({ id }) => id === version.formula.bake.ovenId)?.name),
@@ -100,8 +100,8 @@ function rowsOf(links: readonly Link[], voice: Voice, nameOf: (ingredientId: str
 }
 
 /** What the version sets otherwise than the one before it in the chain. */
-function changedSince(before: FormulaVersion | undefined, { formula, pantry }: FormulaVersion): string | undefined {
+function changedSince(before: FormulaVersion | undefined, { formula, pantry }: FormulaVersion, voice: Voice): string | undefined {
   if (!before) return undefined;
-  const words = describeEdits(countedChanges(before.formula, formula), before.formula, { ...pantry, ingredients: { ...before.pantry.ingredients, ...pantry.ingredients } }, { most: 12 }); // prettier-ignore
+  const words = describeEdits(countedChanges(before.formula, formula), before.formula, { ...pantry, ingredients: { ...before.pantry.ingredients, ...pantry.ingredients } }, voice, { most: 12 }); // prettier-ignore
   return words === '' ? undefined : words;
 }

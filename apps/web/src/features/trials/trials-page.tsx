@@ -21,7 +21,7 @@ import {
 } from '@north-leaf/core';
 import type { Bake } from '@north-leaf/contracts';
 import { ErrorPage } from '../../platform/error-page';
-import { usePreferences } from '../../platform/preferences';
+import { usePreferences, useVoice } from '../../platform/preferences';
 import { opened } from '../../platform/worker-kit';
 import { Page } from '../../ui/frame/page';
 import { crustTones } from '../../ui/theme/theme';
@@ -155,6 +155,7 @@ function Linked({ links }: { links: readonly Link[] }) {
 
 /** A piece cut through, from what was measured: its height and its tones. Ten to one, width not to scale. */
 function Section({ link: { bake, version }, zone }: { link: Link; zone: string }) {
+  const voice = useVoice();
   const { palette } = useTheme();
   const { units } = usePreferences();
   const planned = version.evaluation.bake.state === 'waiting' ? null : version.evaluation.bake.result.end;
@@ -179,7 +180,7 @@ function Section({ link: { bake, version }, zone }: { link: Link; zone: string }
         width="160"
         height="130"
         role="img"
-        aria-label={`Section: ${mm === null ? 'not measured' : `${mm.toFixed(1)} mm high`}, top tone ${top.toFixed(1)}`}
+        aria-label={`Section: ${mm === null ? 'not measured' : `${voice.show(mm, 'length')} high`}, top tone ${top.toFixed(1)}`}
       >
         <rect
           x="4"

@@ -15,10 +15,9 @@ import {
   type StageName,
   type StageState,
 } from '@north-leaf/core';
-import { findingWords } from '@north-leaf/words';
+import { findingWords, describeEdits } from '@north-leaf/words';
 import { useVoice } from '../../platform/preferences';
 import { Leaf, stateWords } from '../../ui/frame/leaf';
-import { describeEdits } from '../formulas/doors';
 import { stageLabels } from '../board/doors';
 
 type Props = {
@@ -120,7 +119,7 @@ function FindingCard({ finding, here, formula, pantry, places, onApply, onStage,
             color: 'primary.main',
           }}
         >
-          {describeEdits(finding.change.edits, formula, pantry, { most: 4, places })}
+          {describeEdits(finding.change.edits, formula, pantry, voice, { most: 4, places })}
         </Button>
       )}
       <Box sx={{ display: 'grid', gridTemplateColumns: '22px 1fr', gap: 1 }}>

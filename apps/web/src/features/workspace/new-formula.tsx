@@ -24,6 +24,7 @@ import {
   type WheatStepCode,
 } from '@north-leaf/core';
 import { useNavigate } from 'react-router';
+import { useVoice } from '../../platform/preferences';
 import { Choice } from '../../ui/form/choice';
 import { useCreateFormula, newKey } from '../formulas/doors';
 import { ListReader, useListReading } from '../entry/doors';
@@ -48,6 +49,7 @@ const stepWords: Readonly<Record<WheatStepCode, { readonly what: string; readonl
 
 /** A new formula: from the middle of its family, or step by step from one with wheat. */
 export function NewFormula({ kitchen, pantry, onClose }: { kitchen: Kitchen; pantry: Pantry; onClose: () => void }) {
+  const voice = useVoice();
   const navigate = useNavigate();
   const create = useCreateFormula();
   // Made once: pressed twice or sent again after a cut, it is still one formula.
@@ -124,8 +126,8 @@ export function NewFormula({ kitchen, pantry, onClose }: { kitchen: Kitchen; pan
           </Box>
           {way === 'middle' ? (
             <Box sx={{ fontSize: 13.5, color: 'text.secondary' }}>
-              {family.name}: 300 g of blend, fat {family.fatPercent[1]} %, sugar {family.sugarPercent[1]} %, egg {family.eggPercent[1]} %,
-              water as the blend wants it. A place to start from: change anything.
+              {family.name}: {voice.show(300, 'mass')} of blend, fat {family.fatPercent[1]} %, sugar {family.sugarPercent[1]} %, egg{' '}
+              {family.eggPercent[1]} %, water as the blend wants it. A place to start from: change anything.
             </Box>
           ) : (
             <>
@@ -178,6 +180,7 @@ function WheatSteps({
   without: ReadonlySet<WheatStepCode>;
   onChange: (next: ReadonlySet<WheatStepCode>) => void;
 }) {
+  const voice = useVoice();
   return (
     <Box component="section" aria-label="From wheat, step by step" sx={{ gridColumn: '1 / -1', display: 'grid', gap: 1 }}>
       {plan.steps.map(({ code, moves, skipped }, i) => (
@@ -192,7 +195,8 @@ function WheatSteps({
             <b>
               {i + 1}. {stepWords[code].what}
             </b>
-            {moves.length > 0 && `: ${moves.map(({ name, fromG, toG }) => `${name} ${fromG.toFixed(1)} → ${toG.toFixed(1)} g`).join(', ')}`}
+            {moves.length > 0 &&
+              `: ${moves.map(({ name, fromG, toG }) => `${name} ${voice.bare(fromG, 'mass')} → ${voice.show(toG, 'mass')}`).join(', ')}`}
             {skipped && !without.has(code) && ': nothing to do'}
             <Box sx={{ color: 'text.secondary' }}>{stepWords[code].why}</Box>
           </Box>

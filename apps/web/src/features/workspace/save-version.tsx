@@ -7,9 +7,12 @@ import TextField from '@mui/material/TextField';
 import { useTheme } from '@mui/material/styles';
 import { problemsOf, type Evaluation, type Formula, type Pantry } from '@north-leaf/core';
 import type { FormulaDetail, FormulaVersion } from '@north-leaf/contracts';
+import { describeEdits, placeName, refusalWords } from '@north-leaf/words';
+import { pointerOf } from '../board/doors';
+import { useVoice } from '../../platform/preferences';
 import { notify } from '../../platform/notices';
 import { ApiError } from '../../platform/http';
-import { useSaveVersion, countedChanges, describeEdits, holdDraft, releaseDraft, useDraft } from '../formulas/doors';
+import { useSaveVersion, countedChanges, holdDraft, releaseDraft, useDraft } from '../formulas/doors';
 
 type Props = {
   readonly detail: FormulaDetail;
@@ -22,6 +25,7 @@ type Props = {
 
 /** Makes the draft the next version, with a one-line why made from its changes. Safe to press twice and across a server that dies. */
 export function SaveVersionButton({ detail, saved, pantry, evaluation, of, unread }: Props) {
+  const voice = useVoice();
   const { palette } = useTheme();
   const [button, setButton] = useState<HTMLButtonElement | null>(null);
   const [open, setOpen] = useState(false);
@@ -36,7 +40,7 @@ export function SaveVersionButton({ detail, saved, pantry, evaluation, of, unrea
     unread > 0
       ? 'a field holds what cannot be read as a number'
       : problem
-        ? `${problem.path} ${problem.message}`
+        ? `${placeName(pointerOf(problem.path), voice) ?? problem.path} ${refusalWords(problem, voice)}`
         : changes.length === 0
           ? 'nothing has changed'
           : null;
@@ -45,7 +49,7 @@ export function SaveVersionButton({ detail, saved, pantry, evaluation, of, unrea
     if (save.isPending) return;
     if (reason) return void notify(`Not saved: ${reason}.`);
     save.reset();
-    setWhy(describeEdits(changes, saved.formula, pantry));
+    setWhy(describeEdits(changes, saved.formula, pantry, voice));
     setOpen(true);
   };
   const askNow = useRef(ask);

@@ -3,7 +3,7 @@ import ButtonBase from '@mui/material/ButtonBase';
 import { useTheme } from '@mui/material/styles';
 import { stageNames, type Evaluation, type Formula, type StageName } from '@north-leaf/core';
 import type { KeyboardEvent } from 'react';
-import { usePreferences } from '../../platform/preferences';
+import { useVoice } from '../../platform/preferences';
 import { Leaf } from '../../ui/frame/leaf';
 import { sizes } from '../../ui/theme/theme';
 import { Ribbon } from '../../ui/drawing/ribbon';
@@ -21,8 +21,8 @@ export function TheLine({
   stage: StageName;
   onStage: (stage: StageName) => void;
 }) {
+  const voice = useVoice();
   const { palette } = useTheme();
-  const units = usePreferences((state) => state.units);
   const move = (event: KeyboardEvent) => {
     const by = event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0;
     if (by === 0) return;
@@ -47,7 +47,7 @@ export function TheLine({
         {stageNames.map((name) => {
           const chosen = name === stage;
           const state = evaluation?.[name].state ?? 'waiting';
-          const { number, unit } = evaluation ? rulingOf(name, evaluation, units) : { number: '–', unit: '' };
+          const { number, unit } = evaluation ? rulingOf(name, evaluation, voice) : { number: '–', unit: '' };
           return (
             <ButtonBase
               key={name}

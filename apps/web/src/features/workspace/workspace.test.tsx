@@ -17,6 +17,8 @@ import {
   type Kitchen,
   type Pantry,
   type StageName,
+  imperial,
+  metric,
 } from '@north-leaf/core';
 import type { FormulaDetail, FormulaVersion } from '@north-leaf/contracts';
 import { SnackbarProvider } from 'notistack';
@@ -92,7 +94,7 @@ function open(stage: StageName, formula: Formula = demoCrackerV2) {
 }
 
 beforeEach(() => {
-  usePreferences.setState({ units: 'metric', face: 'light' });
+  usePreferences.setState({ units: metric, face: 'light' });
   answers.length = 0;
   globalThis.fetch = jest.fn(async (url: string, init: RequestInit = {}) => {
     const body = init.body ? (JSON.parse(String(init.body)) as unknown) : null;
@@ -177,7 +179,7 @@ describe('the workspace', () => {
   it('U shows ounces, ? lists the keys', async () => {
     open('dough');
     await userEvent.keyboard('u');
-    expect(usePreferences.getState().units).toBe('imperial');
+    expect(usePreferences.getState().units).toEqual(imperial);
     await userEvent.keyboard('?');
     expect(screen.getByRole('dialog', { name: 'Keys' })).toBeInTheDocument();
   });

@@ -1,6 +1,7 @@
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import Box from '@mui/material/Box';
 import { useTheme } from '@mui/material/styles';
+import { useVoice } from '../../platform/preferences';
 
 /** Sets what is held: how far it was moved since it was grasped, mm, and the undo step that all of one move belong to. */
 export type Mover = (rightMm: number, downMm: number, step: string) => void;
@@ -18,6 +19,7 @@ type Props = {
 
 /** A point of a drawing to scale that can be dragged, or moved by the arrow keys: a step, five with Shift. One drag is one undo step. */
 export function Grip({ xMm, yMm, pxPerMm, label, valueMm, valueText, cursor, stepMm = 1, grasp }: Props) {
+  const voice = useVoice();
   const { palette } = useTheme();
   const held = useRef<{ x: number; y: number; pxPerMm: number; step: string; move: Mover } | null>(null);
   const take = (event: PointerEvent<SVGGElement>) => {
@@ -46,7 +48,7 @@ export function Grip({ xMm, yMm, pxPerMm, label, valueMm, valueText, cursor, ste
       className="not-on-paper"
       role="slider"
       tabIndex={0}
-      aria-label={`${label}; arrow keys change it by ${stepMm === 1 ? 'a millimetre' : `${stepMm} mm`}`}
+      aria-label={`${label}; arrow keys change it by ${voice.show(stepMm, 'length')}`}
       aria-valuenow={Math.round(valueMm / stepMm) * stepMm}
       aria-valuetext={valueText}
       sx={{ cursor, touchAction: 'none', outline: 'none', '&:focus-visible circle': { strokeWidth: 5 } }}

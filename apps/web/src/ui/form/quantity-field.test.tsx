@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { ThemeProvider } from '@mui/material/styles';
 import { render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { showDuration, showQuantity } from '@north-leaf/core';
+import { showDuration, showQuantity, imperial, metric } from '@north-leaf/core';
 import { usePreferences } from '../../platform/preferences';
 import { QuantityField } from './quantity-field';
 import { northLeafTheme } from '../theme/theme';
@@ -30,7 +30,7 @@ const field = () => screen.getByLabelText('Water');
 const held = () => screen.getByRole('status').textContent;
 
 describe('a quantity field', () => {
-  beforeEach(() => usePreferences.setState({ units: 'metric' }));
+  beforeEach(() => usePreferences.setState({ units: metric }));
 
   it('takes other units as they are typed and shows its own afterwards', async () => {
     render(<Field start={100} />);
@@ -67,7 +67,7 @@ describe('a quantity field', () => {
   });
 
   it('shows ounces first when the baker thinks in them', () => {
-    usePreferences.setState({ units: 'imperial' });
+    usePreferences.setState({ units: imperial });
     render(<Field start={100} />);
     expect(field()).toHaveValue('3.53');
   });
@@ -78,7 +78,7 @@ describe('showing', () => {
     expect([showDuration(18), showDuration(62), showDuration(4.5)]).toEqual(['18 min', '1 h 02', '4.5 min']);
   });
   it('a quantity carries its unit', () => {
-    expect(showQuantity(180, 'temperature', 'imperial')).toBe('356 °F');
-    expect(showQuantity(2.4, 'length', 'metric')).toBe('2.4 mm');
+    expect(showQuantity(180, 'temperature', imperial)).toBe('356 °F');
+    expect(showQuantity(2.4, 'length', metric)).toBe('2.4 mm');
   });
 });

@@ -8,6 +8,3 @@ export function showDay(on: string, today: string): string {
   const name = new Date(Date.UTC(year, month - 1, day)).toLocaleDateString('en-GB', { month: 'short', timeZone: 'UTC' });
   return on.slice(0, 4) === today.slice(0, 4) ? `${day} ${name}` : `${day} ${name} ${year}`;
 }
-
-/** Grams as a shelf label has them: `640 g`, `3.1 kg`. */
-export const showStock = (g: number): string => (g < 1000 ? `${Math.round(g)} g` : `${(g / 1000).toFixed(1)} kg`);

@@ -9,11 +9,11 @@ import { Link } from 'react-router';
 import { v4 } from 'uuid';
 import { canBegin, eggOf, keptFor, leftOvers, standingEvents, type LeftOver, showQuantity, unitOf } from '@north-leaf/core';
 import type { FormulaVersion, Run } from '@north-leaf/contracts';
+import { readMeasure } from '../read-measure';
 import { benchIso } from '../../../platform/bench-clock';
 import { usePreferences, useVoice } from '../../../platform/preferences';
 import { kitchenQuery } from '../../kitchen/doors';
 import { pantryQuery } from '../../pantry/doors';
-import { readMeasure } from '../../runs/doors';
 import { useAddEvents } from '../api';
 import { Section } from './section';
 

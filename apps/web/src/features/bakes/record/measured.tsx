@@ -11,10 +11,10 @@ import { v4 } from 'uuid';
 import { standingEvents, type BakeEvent, type Happened, type MeasuredWhat } from '@north-leaf/core';
 import type { FormulaVersion, Run } from '@north-leaf/contracts';
 import { measureName, showMeasured } from '@north-leaf/words';
+import { readMeasure } from '../read-measure';
 import { benchIso } from '../../../platform/bench-clock';
 import { useVoice } from '../../../platform/preferences';
 import { useAddEvents } from '../api';
-import { readMeasure } from '../../runs/doors';
 import { Section } from './section';
 
 /** Everything that was read off, each to be corrected by a further event. */

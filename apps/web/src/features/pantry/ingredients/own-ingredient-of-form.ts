@@ -109,7 +109,7 @@ export function ownOfForm(form: OwnForm, base: Partial<OwnIngredient>): ReadOwn 
     unsuited: form.unsuited.length === 0 && !form.unsuitedSaid ? undefined : [...form.unsuited],
   }) as OwnIngredient;
   const sum = wholeParts.reduce((total, part) => total + (said.composition?.[part] ?? 0), 0);
-  if (sum > 1.02) problems['root'] = `The parts sum to ${(sum * 100).toFixed(1)} g in 100 g: at most 100.`;
+  if (sum > 1.02) problems['root'] = `The parts sum to ${(sum * 100).toFixed(1)} in 100: at most 100.`;
   if (sum === 0) problems['root'] = 'Give at least one part: the panel on the label has them.';
   if (Object.keys(problems).length > 0) return { ok: false, problems };
   const open = 1 - sum;

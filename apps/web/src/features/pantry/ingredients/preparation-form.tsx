@@ -1,5 +1,6 @@
 import { useMemo, useState } from 'react';
 import CloseIcon from '@mui/icons-material/Close';
+import { useVoice } from '../../../platform/preferences';
 import { FormEnd } from '../../../ui/form/form-end';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -18,6 +19,7 @@ import {
   type PreparationRow,
   keysOf,
   keptAtWords,
+  saidFacts,
 } from '@north-leaf/core';
 import type { PantryBook } from '@north-leaf/contracts';
 import { ApiError } from '../../../platform/http';
@@ -45,6 +47,7 @@ const places = keysOf(keptAtWords).map((value) => ({ value, name: keptAtWords[va
 
 /** Rows, acts, what is lost on the way and how long it may stand; what comes out is worked out as one types. */
 export function PreparationForm({ book, preparation, onClose }: { book: PantryBook; preparation: Preparation; onClose: () => void }) {
+  const voice = useVoice();
   const act = useDoInPantry();
   const [draft, setDraft] = useState(preparation);
   const [typed, setTyped] = useState<Readonly<Record<string, string>>>({});
@@ -208,7 +211,8 @@ export function PreparationForm({ book, preparation, onClose }: { book: PantryBo
           )}
           {draft.cookedToC === undefined && keeping !== null && keeping.rawEggG > 0 && (
             <Box role="alert" sx={{ color: 'warning.main', fontSize: 13 }}>
-              Raw egg is in it, and nobody said that it is cooked: it counts as raw. Egg is safe from 71 °C.
+              Raw egg is in it, and nobody said that it is cooked: it counts as raw. Egg is safe from{' '}
+              {voice.show(saidFacts.safeEggC, 'temperature')}.
             </Box>
           )}
         </Box>
@@ -248,15 +252,18 @@ export function PreparationForm({ book, preparation, onClose }: { book: PantryBo
         {keeping !== null && keeping.mostDays !== null && draft.keepDays > keeping.mostDays && (
           <Box role="alert" sx={{ color: 'error.main', fontSize: 13 }}>
             It needs the cold{keeping.because.length > 0 && `: ${keeping.because.join(', ')}`}.{' '}
-            {draft.keepAt === 'room' ? 'Keep it in a fridge of 5 °C or colder' : `At 5 °C it keeps ${keeping.mostDays} days at most`}, or
-            freeze it. Local rules win.
+            {draft.keepAt === 'room'
+              ? `Keep it in a fridge of ${voice.show(saidFacts.fridgeC, 'temperature')} or colder`
+              : `At ${voice.show(saidFacts.fridgeC, 'temperature')} it keeps ${keeping.mostDays} days at most`}
+            , or freeze it. Local rules win.
           </Box>
         )}
         <Box sx={{ bgcolor: 'leaf.well', borderRadius: '8px', p: 3, fontSize: 14 }} role="status">
           {made ? (
             <>
-              Makes <b>{Math.round(rawG - draft.boiledOffG - draft.drainedG)} g</b>: water {(made.composition.waterShare * 100).toFixed(0)}{' '}
-              %, sugars {(made.composition.sugarsShare * 100).toFixed(0)} %, fat {(made.composition.fatShare * 100).toFixed(0)} %.{' '}
+              Makes <b>{voice.show(rawG - draft.boiledOffG - draft.drainedG, 'bulk')}</b>: water{' '}
+              {(made.composition.waterShare * 100).toFixed(0)} %, sugars {(made.composition.sugarsShare * 100).toFixed(0)} %, fat{' '}
+              {(made.composition.fatShare * 100).toFixed(0)} %.{' '}
               {allergenWords(made.allergens).sure.length > 0
                 ? `Contains ${allergenWords(made.allergens).sure.join(', ')}.`
                 : 'No listed allergen for certain.'}
@@ -266,7 +273,8 @@ export function PreparationForm({ book, preparation, onClose }: { book: PantryBo
           )}
         </Box>
         <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>
-          With egg or dairy: 5 °C or colder, and only as long as local rules allow. Hot sugar and jam burn at 100 to 110 °C.
+          With egg or dairy: {voice.show(saidFacts.fridgeC, 'temperature')} or colder, and only as long as local rules allow. Hot sugar and
+          jam burn at {voice.range(saidFacts.jamFromC, saidFacts.jamToC, 'temperature')}.
         </Box>
         <FormEnd
           failed={failed}

@@ -9,6 +9,7 @@ import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import { costOf, leavesOf, portionOf, type Kitchen, type Preparation, keptAtWords } from '@north-leaf/core';
 import type { PantryBook } from '@north-leaf/contracts';
+import { useVoice } from '../../../platform/preferences';
 import { showMoney } from '../../../ui/words/money';
 import { PreparationForm } from './preparation-form';
 import { allergenWords } from '../words';
@@ -27,6 +28,7 @@ const emptyPreparation = (): Preparation => ({
 
 /** Fillings, crumbles, glazes, soaked fruit: made here, used like any ingredient. */
 export function PreparationsList({ book, kitchen }: { book: PantryBook; kitchen: Kitchen }) {
+  const voice = useVoice();
   const [open, setOpen] = useState<Preparation | null>(null);
   return (
     <>
@@ -68,7 +70,7 @@ export function PreparationsList({ book, kitchen }: { book: PantryBook; kitchen:
                       ? [...new Set(leavesOf(book, portionOf(book, '', id, 100)).map(({ ingredient }) => ingredient.name))].join(', ')
                       : rows.map(({ ingredientId }) => ingredientId).join(', ')}
                   </TableCell>
-                  <TableCell align="right">{Math.round(makesG)} g</TableCell>
+                  <TableCell align="right">{voice.show(makesG, 'bulk')}</TableCell>
                   <TableCell align="right">{made ? `${(made.composition.waterShare * 100).toFixed(0)} %` : '–'}</TableCell>
                   <TableCell align="right">{made ? `${(made.composition.sugarsShare * 100).toFixed(0)} %` : '–'}</TableCell>
                   <TableCell align="right">

@@ -22,15 +22,18 @@ import {
   type Lot,
   kindWords,
   type StageState,
+  showStock,
 } from '@north-leaf/core';
 import type { PantryBook } from '@north-leaf/contracts';
+import { useUnits } from '../../../platform/preferences';
 import { GlutenMark } from '../ingredients/gluten-mark';
 import { LotForm } from './lot-form';
 import { Leaf, stateWords } from '../../../ui/frame/leaf';
-import { showDay, showMoney, showStock } from '../../../ui/words/money';
+import { showDay, showMoney } from '../../../ui/words/money';
 
 /** Every lot: its proof, what was measured, what is left, what it cost. */
 export function LotsList({ book, kitchen }: { book: PantryBook; kitchen: Kitchen }) {
+  const units = useUnits();
   const [open, setOpen] = useState<Lot | 'new' | null>(null);
   const [typed, setTyped] = useState('');
   const { palette } = useTheme();
@@ -114,7 +117,7 @@ export function LotsList({ book, kitchen }: { book: PantryBook; kitchen: Kitchen
                     )}
                   </TableCell>
                   <TableCell align="right">{lot.moistureShare === undefined ? '–' : `${(lot.moistureShare * 100).toFixed(1)} %`}</TableCell>
-                  <TableCell align="right">{lot.onHandG === undefined ? 'not counted' : showStock(lot.onHandG)}</TableCell>
+                  <TableCell align="right">{lot.onHandG === undefined ? 'not counted' : showStock(lot.onHandG, units)}</TableCell>
                   <TableCell align="right">{perG === undefined ? '–' : showMoney(perG * 1000, kitchen.currency)}</TableCell>
                   <TableCell align="right" sx={past || lastDay === book.on ? { color, fontWeight: 700 } : {}}>
                     {lot.useByOn !== undefined && 'use '}

@@ -3,10 +3,9 @@ import { act, fireEvent, render, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { northLeafTheme } from '../../../ui/theme/theme';
 import { Answers } from './answers';
-import { benchGrams, benchShow, leftWords, showMeasured } from './bench-words';
+import { leftWords } from './bench-words';
 import { Edge } from './edge';
 import { HoldButton } from './hold-button';
-import { readMeasure } from '../steps/measure-step';
 
 const draw = (what: React.ReactNode) => render(<ThemeProvider theme={northLeafTheme('light')}>{what}</ThemeProvider>);
 
@@ -21,30 +20,6 @@ describe('words of the bench', () => {
     [1080_900, '18 min'],
     [3_720_000, '1 h 02'],
   ])('%d ms left: %s', (ms, words) => expect(leftWords(ms)).toBe(words));
-  it('grams: tenths under 20, whole above', () =>
-    expect([3.64, 19.96, 20.4, -5.55].map(benchGrams)).toEqual(['3.6', '20.0', '20', '-5.5']));
-  it('temperatures in whole degrees, sheets in whole millimetres', () => {
-    expect([benchShow('metric')(15.4, 'temperature'), benchShow('metric')(282.4, 'length'), benchShow('metric')(2.4, 'length')]).toEqual(['15 °C', '282 mm', '2.4 mm']); // prettier-ignore
-    expect(benchShow('imperial')(15.4, 'temperature')).toBe('60 °F');
-  });
-  it('what was measured has its unit', () => {
-    expect([showMeasured('topTone', 4.5, 'metric'), showMeasured('pieces', 70, 'metric'), showMeasured('volumeRatio', 1.7, 'metric'), showMeasured('humidityShare', 0.61, 'metric')]).toEqual(['tone 4.5', '70', '× 1.70', '61 %']); // prettier-ignore
-  });
-});
-
-describe('a value read off', () => {
-  it('is taken in the baker’s unit and kept in the core’s', () => {
-    expect(readMeasure('doughC', '15,4', 'metric')).toEqual({ value: 15.4, problem: null });
-    expect(readMeasure('doughC', '59', 'imperial').value).toBeCloseTo(15, 1);
-    expect(readMeasure('rawG', '10', 'imperial').value).toBeCloseTo(283.5, 1);
-    expect(readMeasure('humidityShare', '61', 'metric').value).toBeCloseTo(0.61, 9);
-    expect(readMeasure('rawMm', '', 'metric')).toEqual({ value: undefined, problem: null });
-  });
-  it.each([
-    ['doughC', 'warm', /Dough must be a number, got “warm”/],
-    ['doughC', '90', /Dough must be from -25 °C to 60 °C/],
-    ['topTone', '9', /Tone of the top must be from tone 1.0 to tone 8.0/],
-  ] as const)('%s %s is refused with its limit', (what, text, words) => expect(readMeasure(what, text, 'metric').problem).toMatch(words));
 });
 
 describe('an edge of the screen', () => {

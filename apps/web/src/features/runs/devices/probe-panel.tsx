@@ -2,6 +2,7 @@ import { useEffect } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { evaluate, hiddenKitchen, type Course, type StepProgress } from '@north-leaf/core';
+import { useVoice } from '../../../platform/preferences';
 import { benchNow } from '../../../platform/bench-clock';
 import type { RunInHand } from '../keeping/use-run';
 import { hasBluetooth } from './real';
@@ -10,6 +11,7 @@ import { closeProbe, openProbe, useDevices } from './use-devices';
 
 /** Which thermometer is read. The stand-in lives in a kitchen whose oven and flour are not quite what was planned. */
 export function ProbePanel({ run, progress }: { run: RunInHand; progress: StepProgress }) {
+  const voice = useVoice();
   const { probe, probeC, problem } = useDevices();
   const small = { minHeight: 48, fontSize: 18 } as const;
   useEffect(() => () => void closeProbe(), [progress.step.key]);
@@ -21,7 +23,7 @@ export function ProbePanel({ run, progress }: { run: RunInHand; progress: StepPr
     <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'center', fontSize: 18, color: 'text.secondary' }}>
       {problem ??
         (probe === 'on' && probeC !== null
-          ? `Probe: ${probeC.toFixed(1)} °C`
+          ? `Probe: ${voice.exact(probeC, 'temperature')}`
           : probe === 'lost'
             ? 'Thermometer lost.'
             : 'No thermometer is read.')}

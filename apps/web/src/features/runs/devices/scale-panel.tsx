@@ -2,6 +2,7 @@ import { useEffect } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useTheme } from '@mui/material/styles';
+import { useVoice } from '../../../platform/preferences';
 import { hasBluetooth, hasSerial } from './real';
 import { useBench } from './simulated';
 import { openScale, setScaleAside, useDevices } from './use-devices';
@@ -70,6 +71,7 @@ export function ScalePanel({ onTare, canTare }: { onTare: () => void; canTare: b
 
 /** What hands do at a scale that is not there. */
 function Hands({ edge }: { edge: string }) {
+  const voice = useVoice();
   const { plugged, pan, pour, put, clear, plug } = useBench();
   const small = { minHeight: 48, fontSize: 17 } as const;
   const pouring = (gPerS: number) => ({
@@ -92,21 +94,21 @@ function Hands({ edge }: { edge: string }) {
         fontSize: 16,
       }}
     >
-      <span>{pan.loadG.toFixed(1)} g lie on it</span>
+      <span>{voice.show(pan.loadG, 'mass')} lie on it</span>
       <Button variant="outlined" sx={small} {...pouring(60)} disabled={!plugged}>
         Pour, hold
       </Button>
       <Button variant="outlined" sx={small} onClick={() => put(10)} disabled={!plugged}>
-        + 10 g
+        + {voice.exact(10, 'mass')}
       </Button>
       <Button variant="outlined" sx={small} onClick={() => put(1)} disabled={!plugged}>
-        + 1 g
+        + {voice.exact(1, 'mass')}
       </Button>
       <Button variant="outlined" sx={small} onClick={() => put(0.1)} disabled={!plugged}>
-        + 0.1 g
+        + {voice.exact(0.1, 'mass')}
       </Button>
       <Button variant="outlined" sx={small} onClick={() => put(-1)} disabled={!plugged}>
-        − 1 g
+        − {voice.exact(1, 'mass')}
       </Button>
       <Button variant="outlined" sx={small} onClick={clear}>
         Empty it

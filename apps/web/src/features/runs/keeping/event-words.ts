@@ -1,4 +1,5 @@
 import type { Happened } from '@north-leaf/core';
+import { measureName, showMeasured, type Voice } from '@north-leaf/words';
 import { handWordLabels } from '../../../ui/words/words';
 
 const plain: Partial<Record<Happened['kind'], string>> = {
@@ -22,10 +23,10 @@ const plain: Partial<Record<Happened['kind'], string>> = {
 };
 
 /** What happened, in a few words that a baker knows it by. */
-export function eventWords(what: Happened): string {
-  if (what.kind === 'weighed') return `${what.addedG} g weighed`;
+export function eventWords(what: Happened, voice: Voice): string {
+  if (what.kind === 'weighed') return `${voice.show(what.addedG, 'mass')} weighed`;
   if (what.kind === 'felt') return `Felt: ${handWordLabels[what.word].toLowerCase()}`;
-  if (what.kind === 'measured') return `Measured: ${what.value}`;
+  if (what.kind === 'measured') return `${measureName(what.what, voice)}: ${showMeasured(what.what, what.value, voice)}`;
   if (what.kind === 'noted') return `Note “${what.text.slice(0, 60)}”`;
   return plain[what.kind] ?? what.kind;
 }

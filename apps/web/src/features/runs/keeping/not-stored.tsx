@@ -4,6 +4,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import type { BakeEvent, Happened } from '@north-leaf/core';
+import { useVoice } from '../../../platform/preferences';
 import { eventWords } from './event-words';
 import { letGo, resume, sendAgain, useRuns } from './run-store';
 import type { Refused } from './run-keeping';
@@ -29,6 +30,7 @@ export function NotStored() {
 }
 
 function OneRefused({ one }: { one: Refused }) {
+  const voice = useVoice();
   const { event, why } = one;
   const field = fieldOf(event.what);
   const [text, setText] = useState(field?.text ?? '');
@@ -36,7 +38,7 @@ function OneRefused({ one }: { one: Refused }) {
   return (
     <Box sx={{ display: 'flex', gap: 3, alignItems: 'center', flexWrap: 'wrap' }}>
       <span>
-        {eventWords(event.what)}: {why}
+        {eventWords(event.what, voice)}: {why}
       </span>
       {field && (
         <TextField

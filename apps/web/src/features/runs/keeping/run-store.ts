@@ -1,6 +1,7 @@
 import { runState, type BakeEvent, type Happened, type RunState } from '@north-leaf/core';
 import type { Run } from '@north-leaf/contracts';
 import { create } from 'zustand';
+import { voiceNow } from '../../../platform/preferences';
 import { benchIso } from '../../../platform/bench-clock';
 import { ApiError, request } from '../../../platform/http';
 import { notify } from '../../../platform/notices';
@@ -153,7 +154,8 @@ async function settle(bakeId: string, batch: readonly Waiting[], stored: readonl
     const mine = event.what.kind === 'weighed' ? event.what.addedG : 0;
     const other = byId.get(event.id)!.what;
     const theirs = other.kind === 'weighed' ? other.addedG : 0;
-    const text = `Two devices weighed the same step: ${theirs.toFixed(1)} g is kept, ${mine.toFixed(1)} g is left out.`;
+    const voice = voiceNow();
+    const text = `Two devices weighed the same step: ${voice.show(theirs, 'mass')} is kept, ${voice.show(mine, 'mass')} is left out.`;
     notify(text);
     await say(bakeId, [{ what: { kind: 'noted', text } }]);
   }

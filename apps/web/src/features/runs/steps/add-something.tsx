@@ -3,9 +3,10 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { isExcluded } from '@north-leaf/core';
+import { useVoice } from '../../../platform/preferences';
+import { readMass } from '../../../ui/form/typed-mass';
 import { SearchField } from '../../../ui/form/search-field';
 import { ingredientOptions } from '../../pantry/doors';
-import { readNumber } from '../../bakes/doors';
 import { bench } from '../bench/bench-style';
 import type { RunInHand } from '../keeping/use-run';
 
@@ -15,8 +16,8 @@ export function AddSomething({ run }: { run: RunInHand }) {
   const [id, setId] = useState<string | null>(null);
   const [text, setText] = useState('');
   const find = useMemo(() => ingredientOptions(run.pantry.ingredients, (one) => !isExcluded(one)), [run.pantry.ingredients]);
-  const grams = readNumber(text);
-  const wrong = text.trim() !== '' && (grams === undefined || grams <= 0 || grams > 100000);
+  const voice = useVoice();
+  const { g: grams, problem } = readMass(text, voice, { above0: true });
   const close = () => {
     setOpen(false);
     setId(null);
@@ -45,17 +46,17 @@ export function AddSomething({ run }: { run: RunInHand }) {
         <>
           <TextField
             autoFocus
-            label="Grams"
+            label={voice.units.mass === 'g' ? 'Grams' : 'Ounces'}
             value={text}
-            error={wrong}
-            helperText={wrong ? 'A weight is a number above 0, at most 100000 g' : ' '}
+            error={problem !== null}
+            helperText={problem ?? ' '}
             onChange={({ target }) => setText(target.value)}
             slotProps={{ htmlInput: { inputMode: 'decimal', autoComplete: 'off', style: { fontSize: 26, height: 44, width: 130 } } }}
           />
           <Button
             variant="contained"
             sx={bench.button}
-            disabled={grams === undefined || wrong}
+            disabled={grams === undefined}
             onClick={() => void run.say({ what: { kind: 'added', ingredientId: id, amountG: grams! } }).then(close)}
           >
             It is in

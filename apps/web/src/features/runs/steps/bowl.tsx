@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import { useTheme } from '@mui/material/styles';
-import { type Pantry, type StepProgress, isFat, benchGrams } from '@north-leaf/core';
+import { type Pantry, type StepProgress, isFat } from '@north-leaf/core';
+import { useVoice } from '../../../platform/preferences';
 
 const W = 500;
 /** The middle of the bowl; the names stand to its right. */
@@ -22,6 +23,7 @@ type Layer = { readonly key: string; readonly name: string; readonly g: number; 
  * that a pinch is still seen.
  */
 export function Bowl({ steps, nowKey, netG, pantry }: { steps: readonly StepProgress[]; nowKey: string; netG: number; pantry: Pantry }) {
+  const voice = useVoice();
   const { palette } = useTheme();
   const layers: Layer[] = steps
     .filter(({ step, state }) => step.kind === 'weigh' && (step.key === nowKey || state === 'done'))
@@ -54,7 +56,7 @@ export function Bowl({ steps, nowKey, netG, pantry }: { steps: readonly StepProg
       component="figure"
       sx={{ m: 0 }}
       role="img"
-      aria-label={now ? `${benchGrams(now.g)} of ${benchGrams(now.of)} g of ${now.name} in the bowl` : 'The bowl'}
+      aria-label={now ? `${voice.bare(now.g, 'mass')} of ${voice.show(now.of, 'mass')} of ${now.name} in the bowl` : 'The bowl'}
     >
       <svg viewBox={`0 0 ${W} ${H}`} width="100%" style={{ maxHeight: 330 }} aria-hidden="true">
         {drawn.map(
@@ -97,7 +99,7 @@ export function Bowl({ steps, nowKey, netG, pantry }: { steps: readonly StepProg
                 {short(name)}
               </text>
               <text x={MIDDLE + 177} y={textY + 11} fontSize="16" fill={palette.text.secondary}>
-                {benchGrams(g)} g
+                {voice.show(g, 'mass')}
               </text>
             </g>
           );

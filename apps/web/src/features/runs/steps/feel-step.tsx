@@ -12,9 +12,8 @@ import {
   type StepProgress,
   isPouredWater,
   showQuantity,
-  benchGrams,
 } from '@north-leaf/core';
-import { usePreferences } from '../../../platform/preferences';
+import { usePreferences, useVoice } from '../../../platform/preferences';
 import { handWordLabels } from '../../../ui/words/words';
 import { Answers } from '../bench/answers';
 import { bench } from '../bench/bench-style';
@@ -26,6 +25,7 @@ type Props = { readonly run: RunInHand; readonly progress: StepProgress; readonl
 
 /** The hand's word, and what it asks for in grams. */
 export function FeelStep({ run, progress, advance }: Props) {
+  const voice = useVoice();
   const { step } = progress;
   const [word, setWord] = useState<HandWord | null>(null);
   const [busy, setBusy] = useState(false);
@@ -86,7 +86,7 @@ export function FeelStep({ run, progress, advance }: Props) {
           ? 'Leave it, go on'
           : answer.adds === 'water'
             ? `${capital(spoons(answer.spoons ?? 0))} in`
-            : `${benchGrams(answer.doseG)} g of blend in`;
+            : `${voice.show(answer.doseG, 'mass')} of blend in`;
   const press = () => (warmth ? setWord(null) : word ? void said(dosing && !isRight ? 'dose' : 'end') : undefined);
   useNext(advance, {
     label: button ?? 'Next',
@@ -99,7 +99,7 @@ export function FeelStep({ run, progress, advance }: Props) {
       <Box sx={bench.text}>
         {feelWords(right)}{' '}
         {bowl &&
-          `${benchGrams(bowl.dough.pouredWaterG)} g of water is in${bowl.heldG > 0.5 ? `, ${benchGrams(bowl.heldG)} g is held back` : ''}.`}
+          `${voice.show(bowl.dough.pouredWaterG, 'mass')} of water is in${bowl.heldG > 0.5 ? `, ${voice.show(bowl.heldG, 'mass')} is held back` : ''}.`}
       </Box>
       <Answers
         label="How the dough feels"
@@ -176,6 +176,7 @@ function FeelSaid({
   dosesGiven: number;
   wantedThirst: string;
 }) {
+  const voice = useVoice();
   if (isRight) return <Box sx={bench.title}>It is right.</Box>;
   if (!answer)
     return (
@@ -189,14 +190,14 @@ function FeelSaid({
     <Box>
       <Box sx={bench.title}>
         {answer.adds === 'water'
-          ? `Add ${spoons(answer.spoons ?? 0)} of water, ${benchGrams(answer.doseG)} g. Mix 20 seconds, feel again.`
-          : `Add ${benchGrams(answer.doseG)} g of the blend${answer.withIt.map(({ name, amountG }) => `, ${benchGrams(amountG)} g ${name.split(',')[0]!.toLowerCase()}`).join('')}. Mix, feel again.`}
+          ? `Add ${spoons(answer.spoons ?? 0)} of water, ${voice.show(answer.doseG, 'mass')}. Mix 20 seconds, feel again.`
+          : `Add ${voice.show(answer.doseG, 'mass')} of the blend${answer.withIt.map(({ name, amountG }) => `, ${voice.show(amountG, 'mass')} ${name.split(',')[0]!.toLowerCase()}`).join('')}. Mix, feel again.`}
       </Box>
       <Box sx={{ ...bench.text, color: 'text.secondary' }}>
         {answer.dose === 1 ? 'First of two doses: half of ' : 'Second and last dose: the rest of '}
-        about {benchGrams(answer.totalG)} ± {benchGrams(answer.sdG)} g.{' '}
+        about {voice.spread(answer.totalG, answer.sdG, 'mass')}.{' '}
         {answer.orStarch.length > 0 &&
-          `Or ${answer.orStarch.map(({ name, amountG }) => `${benchGrams(amountG)} g ${name.split(/[,(]/)[0]!.trim().toLowerCase()}`).join(', ')}. `}
+          `Or ${answer.orStarch.map(({ name, amountG }) => `${voice.show(amountG, 'mass')} ${name.split(/[,(]/)[0]!.trim().toLowerCase()}`).join(', ')}. `}
         If it makes it right, {wantedThirst} drinks about {Math.abs(drinks).toFixed(0)} % {drinks >= 0 ? 'more' : 'less'} than its record.
       </Box>
     </Box>

@@ -2,14 +2,14 @@ import { useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
-import { type MeasuredWhat, type StepProgress, unitOf, type Units, measureKinds, inUnits, readQuantity } from '@north-leaf/core';
-import { measureLimits } from '@north-leaf/contracts';
-import { measureName, showMeasured, type Voice } from '@north-leaf/words';
+import { type MeasuredWhat, type StepProgress, unitOf, type Units, measureKinds, inUnits } from '@north-leaf/core';
+import { measureName, showMeasured } from '@north-leaf/words';
+import { bareNumber } from '../../../ui/form/typed-number';
 import { benchNow } from '../../../platform/bench-clock';
 import { usePreferences, useVoice } from '../../../platform/preferences';
 import { useDevices } from '../devices/use-devices';
 import { ProbePanel } from '../devices/probe-panel';
-import { readNumber } from '../../bakes/doors';
+import { readMeasure } from '../../bakes/doors';
 import { bench } from '../bench/bench-style';
 import { Telling } from '../bench/telling';
 import { useNext, type Advance } from '../bench/next-press';
@@ -67,7 +67,7 @@ export function MeasureStep({ run, progress, advance }: { run: RunInHand; progre
           >
             <label htmlFor={`m-${what}`}>{name}</label>
             {kind === 'tone' ? (
-              <ToneChoice name={name} value={readNumber(texts[what] ?? '')} onChoose={(tone) => set(what, String(tone))} />
+              <ToneChoice name={name} value={bareNumber(texts[what] ?? '')} onChoose={(tone) => set(what, String(tone))} />
             ) : (
               <TextField
                 id={`m-${what}`}
@@ -127,29 +127,3 @@ function useMinutesIn(run: RunInHand, { step }: StepProgress): number | null {
 }
 
 const unitFor = (what: MeasuredWhat, units: Units): string => (measureKinds[what] === 'times' ? '×' : unitOf(measureKinds[what], units));
-
-/** What was typed, as the core has it, or what is wrong with it. */
-export function readMeasure(
-  what: MeasuredWhat,
-  text: string,
-  voice: Voice,
-): { readonly value: number | undefined; readonly problem: string | null } {
-  if (text.trim() === '') return { value: undefined, problem: null };
-  const name = measureName(what, voice);
-  const value = toCore(what, text, voice.units);
-  if (value === undefined) return { value, problem: `${name} must be a number, got “${text}”` };
-  const [low, high] = measureLimits[what];
-  if (value < low || value > high)
-    return { value: undefined, problem: `${name} must be from ${showMeasured(what, low, voice)} to ${showMeasured(what, high, voice)}` };
-  return { value, problem: null };
-}
-
-function toCore(what: MeasuredWhat, text: string, units: Units): number | undefined {
-  const kind = measureKinds[what];
-  if (kind === 'mass' || kind === 'length' || kind === 'temperature' || kind === 'minutes') {
-    const read = readQuantity(text, kind, unitOf(kind, units));
-    return read.ok ? read.value : undefined;
-  }
-  const number = readNumber(text.replace('%', ''));
-  return number !== undefined && kind === 'share' ? number / 100 : number;
-}

@@ -4,9 +4,9 @@ import TextField from '@mui/material/TextField';
 import { useTheme } from '@mui/material/styles';
 import { type StepProgress, unitOf } from '@north-leaf/core';
 import { measureName, showMeasured } from '@north-leaf/words';
+import { readMeasure } from '../../bakes/doors';
 import { usePreferences, useVoice } from '../../../platform/preferences';
 import { bench } from '../bench/bench-style';
-import { readMeasure } from './measure-step';
 import { useNext, type Advance } from '../bench/next-press';
 import type { RunInHand } from '../keeping/use-run';
 

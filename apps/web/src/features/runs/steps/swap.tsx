@@ -11,8 +11,8 @@ import {
   type Happened,
   type RowSwap,
   type StepProgress,
-  benchGrams,
 } from '@north-leaf/core';
+import { useVoice } from '../../../platform/preferences';
 import { allergenWord } from '../../../ui/words/words';
 import { bench } from '../bench/bench-style';
 import type { RunInHand } from '../keeping/use-run';
@@ -25,6 +25,7 @@ type Tried =
 
 /** There is none, or not enough: another ingredient, its totals held, with what moves shown before it is taken. */
 export function Swap({ run, progress }: { run: RunInHand; progress: StepProgress }) {
+  const voice = useVoice();
   const [open, setOpen] = useState(false);
   const [tried, setTried] = useState<Tried | null>(null);
   const { formula, kitchen, pantry, state } = run;
@@ -73,12 +74,13 @@ export function Swap({ run, progress }: { run: RunInHand; progress: StepProgress
         <Box role="status" sx={{ display: 'grid', gap: 2, justifyItems: 'start', ...bench.text }}>
           <Box>
             <b>
-              {benchGrams(tried.swap.fromG)} g {nameOf(progress.step.ingredientId!).toLowerCase()} → {benchGrams(tried.swap.toG)} g{' '}
-              {nameOf(tried.toId).toLowerCase()}
+              {voice.show(tried.swap.fromG, 'mass')} {nameOf(progress.step.ingredientId!).toLowerCase()} →{' '}
+              {voice.show(tried.swap.toG, 'mass')} {nameOf(tried.toId).toLowerCase()}
             </b>
             {tried.swap.alsoMoves
               .map(
-                ({ name, byG }) => `, ${name.split(/[,(]/)[0]!.trim().toLowerCase()} ${byG > 0 ? '+' : '−'}${benchGrams(Math.abs(byG))} g`,
+                ({ name, byG }) =>
+                  `, ${name.split(/[,(]/)[0]!.trim().toLowerCase()} ${byG > 0 ? '+' : '−'}${voice.show(Math.abs(byG), 'mass')}`,
               )
               .join('')}
             .{' '}
@@ -93,7 +95,7 @@ export function Swap({ run, progress }: { run: RunInHand; progress: StepProgress
             )}
             {tried.formula.rows
               .filter(({ key }) => !formula.rows.some((row) => row.key === key))
-              .map(({ ingredientId, amountG }) => `Put ${benchGrams(amountG)} g ${nameOf(ingredientId).toLowerCase()} in with it. `)
+              .map(({ ingredientId, amountG }) => `Put ${voice.show(amountG, 'mass')} ${nameOf(ingredientId).toLowerCase()} in with it. `)
               .join('')}
             {tried.swap.breaks.length > 0 && <b>Does not suit {tried.swap.breaks.join(', ')}. </b>}
             {tried.swap.notes.join(' ')}

@@ -9,16 +9,19 @@ import {
   isFarFromPlanned,
   isUnproven,
   lotsInUse,
-  ouncesOf,
   roundTo,
   weighToleranceG,
   type StepProgress,
-  benchGrams,
+  imperial,
+  metric,
+  showQuantity,
+  unitOf,
 } from '@north-leaf/core';
+import { readMass } from '../../../ui/form/typed-mass';
+import { useVoice } from '../../../platform/preferences';
 import { benchNow } from '../../../platform/bench-clock';
 import { ScalePanel } from '../devices/scale-panel';
 import { useDevices } from '../devices/use-devices';
-import { readNumber } from '../../bakes/doors';
 import { Bowl } from './bowl';
 import { ReadyBlend } from './ready-blend';
 import { Swap } from './swap';
@@ -30,6 +33,7 @@ import type { RunInHand } from '../keeping/use-run';
 
 /** Weighing one row: the bowl fills, the number is what is still to add, and it goes on by itself. */
 export function WeighStep({ run, progress, advance }: { run: RunInHand; progress: StepProgress; advance: Advance }) {
+  const voice = useVoice();
   const { step } = progress;
   const { reading, scale } = useDevices();
   // A scale that stands still may say nothing more: time goes on all the same.
@@ -91,15 +95,7 @@ export function WeighStep({ run, progress, advance }: { run: RunInHand; progress
     if (!stopped && live && isHeld(pour, benchNow())) void keepNow(pour.netG);
   });
 
-  const reads = typing === null ? undefined : readNumber(typing);
-  const typedProblem =
-    typing === null || typing.trim() === ''
-      ? null
-      : reads === undefined
-        ? `A weight in g is a number, got “${typing}”`
-        : reads < 0 || reads > 100000
-          ? 'A weight is from 0 to 100000 g'
-          : null;
+  const { g: reads, problem: typedProblem } = readMass(typing ?? '', voice);
   const takeTyped = () => {
     if (reads !== undefined && typedProblem === null) void keep(reads);
   };
@@ -112,13 +108,13 @@ export function WeighStep({ run, progress, advance }: { run: RunInHand; progress
       : typing !== null
         ? reads === undefined
           ? 'type it'
-          : `${benchGrams(reads)} g`
+          : `${voice.show(reads, 'mass')}`
         : live
           ? inside
             ? ''
             : shortG > 0
-              ? `${benchGrams(shortG)} g short`
-              : `${benchGrams(-shortG)} g over`
+              ? `${voice.show(shortG, 'mass')} short`
+              : `${voice.show(-shortG, 'mass')} over`
           : 'not weighed',
     filled: !stopped && (typing === null ? live && inside : reads !== undefined),
     press: () => {
@@ -157,7 +153,7 @@ export function WeighStep({ run, progress, advance }: { run: RunInHand; progress
           <Box sx={{ display: 'flex', gap: 3, alignItems: 'center', flexWrap: 'wrap' }}>
             <TextField
               autoFocus
-              label="Weight in g"
+              label={`Weight in ${unitOf('mass', voice.units)}`}
               value={typing}
               error={typedProblem !== null}
               helperText={typedProblem ?? ' '}
@@ -189,7 +185,7 @@ export function WeighStep({ run, progress, advance }: { run: RunInHand; progress
         {asked && typing === null && !(live && inside) && (
           <Box role="status" sx={{ display: 'flex', gap: 3, alignItems: 'center', flexWrap: 'wrap', ...bench.text }}>
             <Button variant="contained" sx={bench.button} onClick={() => void keep(live ? Math.max(0, pour.netG) : wantedG)}>
-              {live ? `Keep ${benchGrams(Math.max(0, pour.netG))} g` : `In as planned, ${benchGrams(wantedG)} g`}
+              {live ? `Keep ${voice.show(Math.max(0, pour.netG), 'mass')}` : `In as planned, ${voice.show(wantedG, 'mass')}`}
             </Button>
             or press Next again
           </Box>
@@ -197,14 +193,14 @@ export function WeighStep({ run, progress, advance }: { run: RunInHand; progress
         {far !== null && (
           <Box role="alert" sx={{ display: 'flex', gap: 3, alignItems: 'center', flexWrap: 'wrap', ...bench.text }}>
             <b>
-              {benchGrams(progress.weighedG + far)} of {benchGrams(step.amountG ?? 0)} g:{' '}
+              {voice.bare(progress.weighedG + far, 'mass')} of {voice.show(step.amountG ?? 0, 'mass')}:{' '}
               {far < wantedG ? 'was it forgotten?' : 'so much more?'}
             </b>
             <Button variant="contained" sx={bench.button} onClick={() => setFar(null)}>
               Weigh it again
             </Button>
             <Button variant="outlined" sx={bench.button} onClick={() => void keep(far)}>
-              It is really {benchGrams(progress.weighedG + far)} g
+              It is really {voice.show(progress.weighedG + far, 'mass')}
             </Button>
           </Box>
         )}
@@ -233,10 +229,13 @@ function begun(stepKey: string): Pour {
 }
 
 function Amount({ live, shortG, netG, ofG, toleranceG }: { live: boolean; shortG: number; netG: number; ofG: number; toleranceG: number }) {
+  const voice = useVoice();
   const over = shortG < -toleranceG;
   // Rounded to whole grams, what is over would not be seen: "28 of 28 g".
-  const alike = over && benchGrams(netG) === benchGrams(ofG);
-  const grams = (g: number) => (alike ? g.toFixed(1) : benchGrams(g));
+  const alike = over && voice.bare(netG, 'mass') === voice.bare(ofG, 'mass');
+  const digits = alike && voice.units.mass === 'g' ? 1 : undefined;
+  // A scale is read in grams; who thinks in ounces, or grams, sees the other beside it.
+  const other = voice.units.mass === 'g' ? imperial : metric;
   return (
     <Box>
       <Box
@@ -244,9 +243,9 @@ function Amount({ live, shortG, netG, ofG, toleranceG }: { live: boolean; shortG
         aria-live="off"
         data-testid="still-to-add"
       >
-        {benchGrams(Math.abs(shortG) <= toleranceG / 2 && live ? 0 : Math.abs(shortG))}
+        {voice.bare(Math.abs(shortG) <= toleranceG / 2 && live ? 0 : Math.abs(shortG), 'mass')}
         <Box component="span" sx={{ fontSize: '0.36em', pl: 2 }}>
-          g {over ? 'over' : live ? 'to add' : ''}
+          {unitOf('mass', voice.units)} {over ? 'over' : live ? 'to add' : ''}
         </Box>
       </Box>
       <Box
@@ -258,9 +257,9 @@ function Amount({ live, shortG, netG, ofG, toleranceG }: { live: boolean; shortG
           [bench.phone]: { fontSize: 28, lineHeight: '36px' },
         }}
       >
-        {live ? `${grams(netG)} of ${grams(ofG)} g` : `${ouncesOf(ofG).toFixed(ofG < 100 ? 2 : 1)} oz`}
+        {live ? `${voice.bare(netG, 'mass', digits)} of ${voice.show(ofG, 'mass', digits)}` : showQuantity(ofG, 'mass', other)}
         <Box component="span" sx={{ fontSize: '0.55em', pl: 2 }}>
-          ± {toleranceG.toFixed(1)} g
+          ± {voice.show(toleranceG, 'mass')}
         </Box>
       </Box>
     </Box>

@@ -16,8 +16,10 @@ import {
   fromUnits,
   inUnits,
   unitOf,
+  metric,
 } from '@north-leaf/core';
-import { usePreferences } from '../../../platform/preferences';
+import { type Voice } from '@north-leaf/words';
+import { usePreferences, useVoice } from '../../../platform/preferences';
 import { Grip } from '../../../ui/drawing/grip';
 import { Plot } from '../../../ui/drawing/plot';
 import { setValue, useDraft } from '../../formulas/doors';
@@ -26,6 +28,7 @@ import { foldWords, useLaminate, useShownStep } from './laminate-view';
 
 /** The cut through the packet or the last sheet, and when fat and dough are equally firm. */
 export function LayersPicture() {
+  const voice = useVoice();
   const { evaluation } = useAnswer();
   const formula = useFormula();
   const { kitchen } = useSurroundings();
@@ -73,7 +76,8 @@ export function LayersPicture() {
         <b>
           {result.layers.fatLayers} layers of fat, {result.layers.doughLayers} of dough
         </b>{' '}
-        in {showQuantity(result.sheet.thicknessMm, 'length', units)}; counted as stacked, {result.layers.stacked}. At {Math.round(floor)} µm
+        in {showQuantity(result.sheet.thicknessMm, 'length', units)}; counted as stacked, {result.layers.stacked}. At{' '}
+        {voice.show(floor, 'thin')}
         of dough this sheet takes up to {most} layers of fat: judgement, not a law.
       </Box>
       <Sizes result={result} rolled={rolled} step={at} />
@@ -97,6 +101,7 @@ type SectionProps = {
   /** The last sheet: its thickness may be drawn out. */ readonly drawn: boolean;
 };
 function Section({ lies, fatLayers, doughLayers, fatUm, doughUm, inverse, floorUm, drawn }: SectionProps) {
+  const voice = useVoice();
   const { palette } = useTheme();
   const units = usePreferences((state) => state.units);
   const perUm = H / (1000 * lies.thicknessMm);
@@ -116,7 +121,7 @@ function Section({ lies, fatLayers, doughLayers, fatUm, doughUm, inverse, floorU
       viewBox={`0 0 ${W + 200} ${H + 20}`}
       width="100%"
       role={drawn ? 'group' : 'img'}
-      aria-label={`${fatLayers} ${fatLayers === 1 ? 'layer' : 'layers'} of fat of ${Math.round(fatUm)} µm and ${doughLayers} of dough of ${Math.round(doughUm)} µm in ${lies.thicknessMm.toFixed(1)} mm`}
+      aria-label={`${fatLayers} ${fatLayers === 1 ? 'layer' : 'layers'} of fat of ${voice.show(fatUm, 'thin')} and ${doughLayers} of dough of ${voice.show(doughUm, 'thin')} in ${voice.show(lies.thicknessMm, 'length')}`}
       style={{ maxHeight: 250 }}
     >
       <g fontSize="11.5" fill={palette.text.secondary} stroke={palette.leaf.edge}>
@@ -125,7 +130,7 @@ function Section({ lies, fatLayers, doughLayers, fatUm, doughUm, inverse, floorU
             <g key={mm}>
               <line x1="30" x2="36" y1={10 + mm * 1000 * perUm} y2={10 + mm * 1000 * perUm} />
               <text stroke="none" x="26" y={14 + mm * 1000 * perUm} textAnchor="end">
-                {mm === 0 ? 'mm' : mm}
+                {mm === 0 ? unitOf('length', metric) : mm}
               </text>
             </g>
           ),
@@ -160,8 +165,8 @@ function Section({ lies, fatLayers, doughLayers, fatUm, doughUm, inverse, floorU
         </g>
         <circle r={lens} fill="none" stroke={palette.text.primary} strokeWidth="1.8" />
         <g fontSize="12.5" fontWeight="650" fill="#14211E" textAnchor="middle">
-          <text y={-10}>fat {thin(fatUm)}</text>
-          <text y={(pair * zoom) / 2 - 10}>dough {thin(doughUm)}</text>
+          <text y={-10}>fat {thin(fatUm, voice)}</text>
+          <text y={(pair * zoom) / 2 - 10}>dough {thin(doughUm, voice)}</text>
         </g>
       </g>
       <text x={W + 94} y={H / 2 + lens + 18} fontSize="12" textAnchor="middle" fill={palette.text.secondary}>
@@ -176,6 +181,7 @@ function Section({ lies, fatLayers, doughLayers, fatUm, doughUm, inverse, floorU
 
 /** At the foot of the section: drawn down the sheet is thicker, and so is each of its layers. */
 function ThicknessGrip({ thicknessMm }: { thicknessMm: number }) {
+  const voice = useVoice();
   const pxPerMm = H / thicknessMm;
   return (
     <Grip
@@ -184,7 +190,7 @@ function ThicknessGrip({ thicknessMm }: { thicknessMm: number }) {
       pxPerMm={pxPerMm}
       label="Thickness of the last sheet"
       valueMm={thicknessMm}
-      valueText={`${thicknessMm.toFixed(1)} mm`}
+      valueText={`${voice.show(thicknessMm, 'length')}`}
       cursor="ns-resize"
       stepMm={0.1}
       grasp={() => (_right, down, stepKey) =>
@@ -197,7 +203,7 @@ function ThicknessGrip({ thicknessMm }: { thicknessMm: number }) {
 }
 
 const stepOf = (mm: number): number => (mm <= 6 ? 1 : mm <= 14 ? 2 : mm <= 30 ? 5 : 10);
-const thin = (um: number): string => (um >= 1000 ? `${(um / 1000).toFixed(1)} mm` : `${Math.round(um)} µm`);
+const thin = (um: number, { show }: Voice): string => (um >= 1000 ? show(um / 1000, 'length') : show(um, 'thin'));
 
 /** Dough, fat and each roll: how large, which way. */
 function Sizes({ result, rolled, step }: { result: LaminateResult; rolled: Slab; step: number | null }) {

@@ -1,0 +1,18 @@
+import { readQuantity, unitOf } from '@north-leaf/core';
+import type { Voice } from '@north-leaf/words';
+
+/** Most that any weight is, g. */
+const MOST_G = 100_000;
+
+/** A weight as it stands in a field of its own: in g, or what is wrong with it. Nothing typed is neither. */
+export type TypedMass = { readonly g: number | undefined; readonly problem: string | null };
+
+/** What was typed for a weight, a bare number in the baker's unit. `above0`: nothing at all is no answer either. */
+export function readMass(text: string, voice: Voice, { above0 = false }: { readonly above0?: boolean } = {}): TypedMass {
+  if (text.trim() === '') return { g: undefined, problem: null };
+  const read = readQuantity(text, 'mass', unitOf('mass', voice.units));
+  if (!read.ok) return { g: undefined, problem: `A weight is a number, got “${text}”` };
+  if (above0 && read.value <= 0) return { g: undefined, problem: `A weight is above 0, at most ${voice.show(MOST_G, 'mass')}` };
+  if (read.value < 0 || read.value > MOST_G) return { g: undefined, problem: `A weight is from ${voice.range(0, MOST_G, 'mass')}` };
+  return { g: read.value, problem: null };
+}
