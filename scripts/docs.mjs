@@ -65,7 +65,7 @@ for (const family of Object.values(families)) {
 write('facts.md', lines);
 
 const { findingCodes } = await core('findings/finding.js');
-const { wordsFor } = await core('findings/words.js');
+const { findingWords, voiceOf } = await import(join(ROOT, 'packages/words/dist/index.js'));
 const found = [
   '# Findings',
   '',
@@ -75,12 +75,10 @@ const found = [
   '| --- | --- | --- | --- |',
 ];
 for (const code of findingCodes) {
-  const { what, why, change } = wordsFor({
-    code,
-    level: 'watch',
-    stage: 'blend',
-    measured: { path: '', value: 0, low: 0, high: 0, of: '…' },
-  });
+  const { what, why, change } = findingWords(
+    { code, level: 'watch', stage: 'blend', measured: { path: '', value: 0, low: 0, high: 0, of: '…' } },
+    voiceOf(),
+  );
   found.push(`| ${code} | ${what} | ${why} | ${change} |`);
 }
 write('findings.md', found);

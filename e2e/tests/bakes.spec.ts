@@ -104,7 +104,7 @@ test('what bakes taught is shown with what was believed before, set aside and be
     await expect(page.getByRole('region', { name: 'Oven A' })).toBeVisible({ timeout: 2000 });
   }).toPass({ timeout: 30_000 });
   const oven = page.getByRole('region', { name: 'Oven A' });
-  await expect(oven).toContainText('0 ± 2.5 K');
+  await expect(oven).toContainText('0 ± 2.5 °C');
   await oven.getByRole('button', { name: 'Set aside' }).click();
   await expect(oven).toContainText('Set aside: forecasts use what was believed before.');
   await oven.getByRole('button', { name: 'Use it again' }).click();

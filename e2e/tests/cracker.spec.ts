@@ -96,7 +96,8 @@ test('blend, oven, thickness and units move all that follows', async ({ page }) 
   await expect(page.getByLabel(/^Tone of the top 4/)).toBeVisible();
   await expect(page.getByTestId('done-words')).toContainText(/Done here means: rim or faces golden, tone \d\.\d, dry to 3\.0 %/);
   await page.getByRole('tab', { name: /Sheet/ }).click();
-  await page.getByRole('button', { name: 'oz · °F' }).click();
+  await openMenu(page.getByRole('combobox', { name: 'Units' }));
+  await page.getByRole('option', { name: 'oz · in · °F' }).click();
   await expect(page.getByLabel('Thickness', { exact: true })).toHaveValue('0.094');
   await page.getByRole('button', { name: 'Back to v' }).click();
 });

@@ -11,7 +11,7 @@ test('a baker measures an oven with one thermometer, and every dial follows', as
     .getByRole('link', { name: /Small oven/ })
     .first()
     .click();
-  await expect(page.getByText('± 6.0 K')).toBeVisible();
+  await expect(page.getByText('± 6 °C')).toBeVisible();
   await expect(page.getByText('Never measured: the dial is taken at its word.')).toBeVisible();
 
   await page.getByRole('button', { name: 'Measure', exact: true }).click();
@@ -27,7 +27,7 @@ test('a baker measures an oven with one thermometer, and every dial follows', as
     ['3', '154'],
   ] as const)
     await sheet.getByLabel(`Setting 1 reading ${n}`).fill(value);
-  await expect(sheet.getByText(/the air is 153 °C: 10 K cooler/)).toBeVisible();
+  await expect(sheet.getByText(/the air is 153 °C: 10 °C cooler/)).toBeVisible();
   for (const [n, value] of [
     ['1', '380F'],
     ['2', '384F'],
@@ -36,7 +36,7 @@ test('a baker measures an oven with one thermometer, and every dial follows', as
     await sheet.getByLabel(`Setting 2 reading ${n}`).fill(value);
   await sheet.getByRole('button', { name: 'Store' }).click();
   await expect(page.getByText('measured today')).toBeVisible();
-  await expect(page.getByText('± 2.5 K')).toBeVisible();
+  await expect(page.getByText('± 2.5 °C')).toBeVisible();
   await expect(page.getByRole('row', { name: '150 °C 320 °F' })).toBeVisible();
   await expect(page.getByText('Next: map where it is hotter')).toBeVisible();
 
@@ -44,7 +44,7 @@ test('a baker measures an oven with one thermometer, and every dial follows', as
   await page.getByLabel('back left above').fill('7');
   await page.getByLabel('back right above').fill('1');
   await page.getByRole('button', { name: 'Store the map' }).click();
-  await expect(page.getByLabel('back left: 7 K above')).toBeVisible();
+  await expect(page.getByLabel('back left: 7 °C above')).toBeVisible();
   await expect(page.getByText('Next: weigh one tray before and after a bake')).toBeVisible();
 
   const { violations } = await new AxeBuilder({ page }).analyze();

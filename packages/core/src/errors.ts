@@ -6,7 +6,7 @@ export class InputError extends Error {
   constructor(
     readonly path: string,
     message: string,
-    /** Where a limit was broken: for whoever says it in other units. */ readonly limit?: Limit,
+    /** Where a limit was broken: for whoever says it in other units. */ readonly limit?: BrokenLimit,
   ) {
     super(message);
     this.name = 'InputError';
@@ -14,9 +14,9 @@ export class InputError extends Error {
 }
 
 /** A number that is out of its range, in the core's unit. */
-export type Limit = { readonly low: number; readonly high: number; readonly got: number; readonly unit: string };
+export type BrokenLimit = { readonly low: number; readonly high: number; readonly got: number; readonly unit: string };
 /** What is wrong, and where. */
-export type Refusal = { readonly path: string; readonly message: string; readonly limit?: Limit };
+export type Refusal = { readonly path: string; readonly message: string; readonly limit?: BrokenLimit };
 /** What came of a question, or what of it was wrong: over a border (a worker, a thread) an error would lose its path. */
 export type Reply<A> = { readonly ok: true; readonly answer: A } | { readonly ok: false; readonly refused: Refusal };
 

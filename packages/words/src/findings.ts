@@ -23,7 +23,7 @@ const named = ({ measured }: Finding) => (measured?.of ? 'named' : undefined);
 export function findingWords(finding: Finding, { say }: Voice): FindingWords {
   const { code, measured } = finding;
   // Of a market's refusal both are named: the row, and the market.
-  const [of = '', market = ''] = (measured?.of ?? '').split(' | ');
+  const [of = '', market = say('word.thisMarket')] = (measured?.of ?? '').split(' | ');
   const context = (variants[code] ?? named)(finding);
   const values = { ...saidFacts, value: measured?.value ?? 0, low: measured?.low ?? 0, high: measured?.high ?? 0, of, market, context };
   const part = (name: keyof FindingWords) => say(`finding.${code}.${name}` satisfies Key, values);

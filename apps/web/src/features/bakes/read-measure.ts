@@ -14,8 +14,13 @@ export function readMeasure(
   const value = toCore(what, text, voice.units);
   if (value === undefined) return { value, problem: `${name} must be a number, got “${text}”` };
   const [low, high] = measureLimits[what];
-  if (value < low || value > high)
-    return { value: undefined, problem: `${name} must be from ${showMeasured(what, low, voice)} to ${showMeasured(what, high, voice)}` };
+  if (value < low || value > high) {
+    const limits =
+      measureKinds[what] === 'tone'
+        ? `${showMeasured(what, low, voice)} to ${showMeasured(what, high, voice)}`
+        : voice.range(low, high, measureKinds[what]);
+    return { value: undefined, problem: `${name} must be from ${limits}` };
+  }
   return { value, problem: null };
 }
 

@@ -89,7 +89,7 @@ describe('the kitchen', () => {
     const sheet = within(screen.getByRole('dialog'));
     await userEvent.type(sheet.getByLabelText('Setting 1 reading 1'), '290');
     await userEvent.type(sheet.getByLabelText('Setting 1 reading 2'), '260');
-    expect(sheet.getByText(/It swings by 30 K/)).toBeInTheDocument();
+    expect(sheet.getByText(/It swings by 30 °C/)).toBeInTheDocument();
     expect(sheet.getByText(/That is far off. Is the dial in °C after all/)).toBeInTheDocument();
   });
 

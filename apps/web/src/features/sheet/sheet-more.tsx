@@ -4,7 +4,7 @@ import Button from '@mui/material/Button';
 import Collapse from '@mui/material/Collapse';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
-import { editsBetween, isCutShape, roundTo, scaled, type Sheet, showQuantity } from '@north-leaf/core';
+import { editsBetween, isCutShape, roundTo, scaled, type Sheet, showQuantity, showValue } from '@north-leaf/core';
 import { usePreferences, useVoice } from '../../platform/preferences';
 import { FieldRow } from '../../ui/form/field-row';
 import { QuantityField } from '../../ui/form/quantity-field';
@@ -162,8 +162,8 @@ function WantedBaked() {
           ])
       }
     >
-      Piece {voice.bare(shape.widthMm, 'length')} × {voice.bare(shape.lengthMm, 'length')} → {voice.bare(w, 'length')} ×{' '}
-      {voice.show(l, 'length')}, baked as it is now
+      Piece {showValue(shape.widthMm, 'length', voice.units)} × {showValue(shape.lengthMm, 'length', voice.units)} →{' '}
+      {showValue(w, 'length', voice.units)} × {voice.exact(l, 'length')}, baked as it is now
     </Button>
   );
 }

@@ -1,5 +1,15 @@
 import { useMemo } from 'react';
-import { InputError, planSheet, rolledG, waysToCut, type CutShape, type CutWay, type Formula, type SheetPlan } from '@north-leaf/core';
+import {
+  InputError,
+  planSheet,
+  rolledG,
+  waysToCut,
+  type CutShape,
+  type CutWay,
+  type Formula,
+  type SheetPlan,
+  showValue,
+} from '@north-leaf/core';
 import { type Voice } from '@north-leaf/words';
 import { useEarlyDough, useAnswer, useFormula, useSurroundings } from '../board/doors';
 
@@ -38,20 +48,20 @@ function orNull<T>(work: () => T): T | null {
 }
 
 /** `Squares 45 mm`, `Sticks 20 × 90 mm`. */
-export function cutWords(shape: CutShape, { show, bare }: Voice): string {
+export function cutWords(shape: CutShape, { exact, units }: Voice): string {
   switch (shape.kind) {
     case 'rectangle': {
       const [short, long] = [shape.widthMm, shape.lengthMm].sort((a, b) => a - b) as [number, number];
-      if (long - short < 0.05) return `Squares ${show(short, 'length')}`;
-      return `${long > 2.5 * short ? 'Sticks' : 'Rectangles'} ${bare(short, 'length')} × ${show(long, 'length')}`;
+      if (long - short < 0.05) return `Squares ${exact(short, 'length')}`;
+      return `${long > 2.5 * short ? 'Sticks' : 'Rectangles'} ${showValue(short, 'length', units)} × ${exact(long, 'length')}`;
     }
     case 'diamond':
-      return `Diamonds ${show(shape.widthMm, 'length')}`;
+      return `Diamonds ${exact(shape.widthMm, 'length')}`;
     case 'triangle':
-      return `Triangles ${bare(shape.baseMm, 'length')} × ${show(shape.heightMm, 'length')}`;
+      return `Triangles ${showValue(shape.baseMm, 'length', units)} × ${exact(shape.heightMm, 'length')}`;
     case 'outline':
       return 'Own outline';
     default:
-      return `${{ round: 'Rounds', hexagon: 'Hexagons', heart: 'Hearts' }[shape.kind]} ${show(shape.acrossMm, 'length')}`;
+      return `${{ round: 'Rounds', hexagon: 'Hexagons', heart: 'Hearts' }[shape.kind]} ${exact(shape.acrossMm, 'length')}`;
   }
 }

@@ -66,6 +66,9 @@ describe('an ingredient of our own', () => {
     expect(read).toMatchObject({ ok: true, ingredient: { composition: { waterShare: 0.11, proteinShare: 0.105, sodiumShare: 0 } } });
     expect(read.ok && read.ingredient.composition.starchShare).toBeCloseTo(0.785, 9);
     const tooMuch = { ...form, numbers: { ...mended.numbers, 'composition.fatShare': '95' } };
-    expect(ownOfForm(tooMuch, {})).toMatchObject({ ok: false, problems: { root: expect.stringContaining('116.5 g in 100 g') as string } });
+    expect(ownOfForm(tooMuch, {})).toMatchObject({
+      ok: false,
+      problems: { root: expect.stringContaining('sum to 116.5 in 100') as string },
+    });
   });
 });
