@@ -81,7 +81,7 @@ export { boilsAtC, pressureAt } from './matter/pressure.js';
 export { celsiusOf, fahrenheitOf, feetOf, gramsOf, inchesOf, mmOf, ouncesOf } from './units/convert.js';
 export { readQuantity } from './units/read-quantity.js';
 export {
-  benchGrams,
+  fixedMass,
   fromUnits,
   imperial,
   inUnits,

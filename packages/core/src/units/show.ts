@@ -184,8 +184,11 @@ export function showStock(g: number, units: Units): string {
   return g < 1000 ? showQuantity(g, 'bulk', units) : `${(g / 1000).toFixed(1)} kg`;
 }
 
+/** A mass in a column of them, digits under digits, without its unit: tenths of a gram, hundredths of an ounce. Docs as `showQuantity`. */
+export const fixedMass = (g: number, units: Units): string => inUnits(g, 'mass', units).toFixed(units.mass === 'g' ? 1 : 2);
+
 /** Grams as a bench scale is read: tenths under 20 g, whole above. */
-export const benchGrams = (g: number): string => (Math.abs(g) < 20 ? g.toFixed(1) : g.toFixed(0));
+const benchGrams = (g: number): string => (Math.abs(g) < 20 ? g.toFixed(1) : g.toFixed(0));
 
 /** `18 min`, `1 h 02`. */
 export function showDuration(min: number): string {

@@ -13,7 +13,7 @@ import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { useQuery } from '@tanstack/react-query';
-import { findingsOf, handWordOrder, type HandWord, type RatedWhat, unitOf, measureKinds, inUnits } from '@north-leaf/core';
+import { findingsOf, handWordOrder, type HandWord, type RatedWhat, unitOf, measureKinds, fixedMass } from '@north-leaf/core';
 import type { FormulaVersion } from '@north-leaf/contracts';
 import { Controller, useForm } from 'react-hook-form';
 import { useNavigate, useSearchParams } from 'react-router';
@@ -181,9 +181,7 @@ function Form({ version, roomC, humidityShare }: { version: FormulaVersion; room
                           </Box>
                         )}
                       </TableCell>
-                      <TableCell align="right">
-                        {inUnits(row.amountG, 'mass', voice.units).toFixed(voice.units.mass === 'g' ? 1 : 2)}
-                      </TableCell>
+                      <TableCell align="right">{fixedMass(row.amountG, voice.units)}</TableCell>
                       <TableCell align="right">
                         <TextField
                           size="small"

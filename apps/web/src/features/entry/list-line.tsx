@@ -6,8 +6,20 @@ import IconButton from '@mui/material/IconButton';
 import TableCell from '@mui/material/TableCell';
 import TableRow from '@mui/material/TableRow';
 import TextField from '@mui/material/TextField';
-import { hazardsOf, type Blend, type Ingredient, type Pantry, type PartOfList, type ReadLine, type Slip } from '@north-leaf/core';
-import { useVoice } from '../../platform/preferences';
+import {
+  hazardsOf,
+  type Blend,
+  type Ingredient,
+  type Pantry,
+  type PartOfList,
+  type ReadLine,
+  type Slip,
+  fixedMass,
+  showValue,
+  unitOf,
+} from '@north-leaf/core';
+import { readMass } from '../../ui/form/typed-mass';
+import { useVoice, useUnits } from '../../platform/preferences';
 import { Choice } from '../../ui/form/choice';
 import { SearchField } from '../../ui/form/search-field';
 import { ingredientOptions } from '../pantry/doors';
@@ -71,6 +83,7 @@ const isBox = (one: Ingredient | undefined) => one?.kind === 'blend' && one.made
 
 /** One line: what it was read as, what it asks, and everything a baker can put right about it. */
 export function ListLine({ line, heading, slips, asks, pantry, saidBefore, onCorrect, onRemember, onForget, onMake, onBox }: Props) {
+  const units = useUnits();
   const voice = useVoice();
   const [open, setOpen] = useState(false);
   const { written, ingredientId, mass, candidates, why, leftOut, corrected, part, box } = line;
@@ -179,9 +192,11 @@ export function ListLine({ line, heading, slips, asks, pantry, saidBefore, onCor
           )}
         </TableCell>
         <TableCell align="right" sx={{ whiteSpace: 'nowrap', fontWeight: 650 }}>
-          {mass && !leftOut ? mass.massG.toFixed(1) : '–'}
+          {mass && !leftOut ? fixedMass(mass.massG, units) : '–'}
           {mass && !leftOut && mass.sdG > 0.05 * mass.massG && (
-            <Box sx={{ fontSize: 12.5, color: 'text.secondary', fontWeight: 400 }}>± {mass.sdG.toFixed(mass.sdG < 2 ? 1 : 0)}</Box>
+            <Box sx={{ fontSize: 12.5, color: 'text.secondary', fontWeight: 400 }}>
+              ± {voice.bare(mass.sdG, 'mass', mass.sdG < 2 || units.mass === 'oz' ? 1 : 0)}
+            </Box>
           )}
         </TableCell>
         <TableCell sx={{ fontSize: 13, color: 'text.secondary' }}>{leftOut ? '' : mass?.assumption}</TableCell>
@@ -204,11 +219,11 @@ type PutRightProps = Pick<Props, 'line' | 'pantry' | 'onCorrect' | 'onMake'> & {
 
 /** Another ingredient, another amount, another place, or none of it. */
 function PutRight({ line, pantry, onChoose, onCorrect, onMake, onClose }: PutRightProps) {
-  const [grams, setGrams] = useState(line.mass ? String(Number(line.mass.massG.toFixed(1))) : '');
-  const value = Number(grams.trim().replace(',', '.'));
-  const wrong = grams.trim() !== '' && !(value >= 0 && value <= 100000);
+  const voice = useVoice();
+  const [grams, setGrams] = useState(line.mass ? showValue(line.mass.massG, 'mass', voice.units) : '');
+  const { g, problem } = readMass(grams, voice);
   const setG = () => {
-    if (grams.trim() !== '' && !wrong) onCorrect({ massG: value });
+    if (g !== undefined) onCorrect({ massG: g });
   };
   return (
     <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'flex-start', py: 1 }}>
@@ -228,8 +243,8 @@ function PutRight({ line, pantry, onChoose, onCorrect, onMake, onClose }: PutRig
         onKeyDown={(event) => {
           if (event.key === 'Enter') setG();
         }}
-        error={wrong}
-        helperText={wrong ? 'grams, from 0 to 100 000' : undefined}
+        error={problem !== null}
+        helperText={problem}
         slotProps={{
           htmlInput: {
             'aria-label': `Grams of ${line.written.trim()}`,
@@ -237,7 +252,7 @@ function PutRight({ line, pantry, onChoose, onCorrect, onMake, onClose }: PutRig
             autoComplete: 'off',
             style: { width: 64, textAlign: 'right' },
           },
-          input: { endAdornment: 'g' },
+          input: { endAdornment: unitOf('mass', voice.units) },
         }}
       />
       <Choice

@@ -180,7 +180,7 @@ export function ListReader({ reading, placeholder }: { reading: ListReading; pla
                   Together, {linesUsed} of {read.length} lines{left > 0 && `, ${left} left out`}
                 </TableCell>
                 <TableCell align="right" sx={{ fontWeight: 650 }}>
-                  {totalG.toFixed(0)}
+                  {voice.bare(totalG, 'bulk')}
                 </TableCell>
                 <TableCell sx={{ fontSize: 13 }}>{sdG > 0.5 && `± ${voice.show(sdG, 'bulk')}`}</TableCell>
               </TableRow>

@@ -173,6 +173,7 @@ type ThingsProps = {
   readonly onOpen: (open: Open) => void;
 };
 function Things({ list, kitchen, chosen, on, onOpen }: ThingsProps) {
+  const voice = useVoice();
   const units = usePreferences((state) => state.units);
   const { palette } = useTheme();
   const { title, one } = lists[list];
@@ -232,7 +233,7 @@ function Things({ list, kitchen, chosen, on, onOpen }: ThingsProps) {
           >
             {inside}
             <Box sx={{ fontWeight: 680 }}>
-              {care.offsetC === null ? '?' : `${care.offsetC >= 0 ? '+' : '−'}${Math.abs(care.offsetC).toFixed(0)}`}
+              {care.offsetC === null ? '?' : `${care.offsetC >= 0 ? '+' : '−'}${voice.bare(Math.abs(care.offsetC), 'difference', 0)}`}
             </Box>
             <Leaf state={stateOfCare(care)} size={14} />
           </ButtonBase>

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
-import { type MeasuredWhat, type StepProgress, unitOf, type Units, measureKinds, inUnits } from '@north-leaf/core';
+import { type MeasuredWhat, type StepProgress, unitOf, type Units, measureKinds, inUnits, fixedMass } from '@north-leaf/core';
 import { measureName, showMeasured } from '@north-leaf/words';
 import { bareNumber } from '../../../ui/form/typed-number';
 import { benchNow } from '../../../platform/bench-clock';
@@ -105,7 +105,7 @@ export function MeasureStep({ run, progress, advance }: { run: RunInHand; progre
                 <Button
                   variant="outlined"
                   sx={{ ml: 2, minHeight: 48, fontSize: 18 }}
-                  onClick={() => set(what, inUnits(reading.grams, 'mass', units).toFixed(units.mass === 'g' ? 1 : 2))}
+                  onClick={() => set(what, fixedMass(reading.grams, units))}
                 >
                   Take {voice.show(reading.grams, 'mass')}
                 </Button>
