@@ -20,6 +20,24 @@ export default tseslint.config(
   { files: ['**/*.cjs'], rules: { '@typescript-eslint/no-require-imports': 'off' } },
   { files: ['apps/web/**/*.{ts,tsx}'], ...hooks.configs.flat['recommended-latest'] },
   {
+    files: ['apps/web/src/**/*.{ts,tsx}'],
+    ignores: ['apps/web/src/ui/theme/**', '**/*.test.*'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: 'Property[key.name="fontSize"] > Literal.value[raw=/^[0-9]/]',
+          message: 'a size of type is one of `typeSize` in ui/theme.',
+        },
+        {
+          selector: 'JSXAttribute[name.name="fontSize"] Literal[value=/^[0-9.]+$/]',
+          message: 'a size of type is one of `typeSize` in ui/theme.',
+        },
+        { selector: 'Literal[value=/^@media/]', message: 'a width or way of showing is one of `under` and `media` in ui/theme.' },
+      ],
+    },
+  },
+  {
     files: ['packages/core/src/**/*.ts'],
     ignores: ['**/*.test.ts', '**/worked/**'],
     rules: {

@@ -11,7 +11,7 @@ import { useTheme } from '@mui/material/styles';
 import { lazy, Suspense, type ReactNode } from 'react';
 import { NavLink, Outlet } from 'react-router';
 import { usePreferences } from './platform/preferences';
-import { sizes } from './ui/theme/theme';
+import { sizes, typeSize, under } from './ui/theme/theme';
 
 const places: readonly { readonly to: string; readonly name: string; readonly icon: ReactNode }[] = [
   { to: '/today', name: 'Today', icon: <WbTwilight /> },
@@ -41,7 +41,7 @@ export function Shell() {
     minHeight: 54,
     flexDirection: 'column',
     borderRadius: '10px',
-    fontSize: 12.5,
+    fontSize: typeSize.caption,
     fontWeight: 600,
     gap: '2px',
     color: 'text.primary',
@@ -58,7 +58,7 @@ export function Shell() {
     },
   } as const;
   return (
-    <Box sx={{ display: 'flex', minHeight: '100vh', '@media (max-width: 899px)': { flexDirection: 'column-reverse' } }}>
+    <Box sx={{ display: 'flex', minHeight: '100vh', [under.phone]: { flexDirection: 'column-reverse' } }}>
       <Box
         component="nav"
         aria-label="Places"
@@ -75,7 +75,7 @@ export function Shell() {
           position: 'sticky',
           top: 0,
           height: '100vh',
-          '@media (max-width: 899px)': {
+          [under.phone]: {
             width: '100%',
             height: 64,
             flexDirection: 'row',
@@ -87,7 +87,7 @@ export function Shell() {
           },
         }}
       >
-        <Box sx={{ '@media (max-width: 899px)': { display: 'none' } }}>
+        <Box sx={{ [under.phone]: { display: 'none' } }}>
           <Mark colour={palette.primary.main} />
         </Box>
         {places.map(({ to, name, icon }) => (
@@ -96,14 +96,22 @@ export function Shell() {
             {name}
           </Box>
         ))}
-        <Box sx={{ flex: 1, '@media (max-width: 899px)': { display: 'none' } }} />
+        <Box sx={{ flex: 1, [under.phone]: { display: 'none' } }} />
         {/* A plain button: the library's own would be part of what every page waits for. */}
         <Box
           component="button"
           type="button"
           onClick={() => setFace(face === 'light' ? 'early' : 'light')}
           aria-pressed={face === 'early'}
-          sx={{ ...item, border: 0, bgcolor: 'transparent', font: 'inherit', fontSize: 12.5, fontWeight: 600, cursor: 'pointer' }}
+          sx={{
+            ...item,
+            border: 0,
+            bgcolor: 'transparent',
+            font: 'inherit',
+            fontSize: typeSize.caption,
+            fontWeight: 600,
+            cursor: 'pointer',
+          }}
         >
           <Contrast />
           Dark

@@ -5,6 +5,7 @@ import Checkbox from '@mui/material/Checkbox';
 import Collapse from '@mui/material/Collapse';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import { acrylamideMeasureIds, acrylamideMeasures, acrylamideWords, type AcrylamideMeasure, type BakeResult } from '@north-leaf/core';
+import { typeSize } from '../../ui/theme/theme';
 import { useFormula, useSet } from '../board/doors';
 
 /** Two digits are more than the estimate is good for. */
@@ -21,7 +22,7 @@ export function AcrylamideLine({ result: { acrylamide } }: { result: BakeResult 
     set('/bake/measures', measures.length > 0 ? (measures as never) : undefined);
   };
   return (
-    <Box sx={{ fontSize: 13, color: 'text.secondary', pt: 1 }} data-testid="acrylamide">
+    <Box sx={{ fontSize: typeSize.small, color: 'text.secondary', pt: 1 }} data-testid="acrylamide">
       Acrylamide, estimated: about {rough(value)} µg/kg ({rough(low)} to {rough(high)} in eight of ten); EU benchmark for{' '}
       {acrylamideWords[kind]} {benchmark}.
       <Button size="small" aria-expanded={open} onClick={() => setOpen(!open)} sx={{ display: 'block', px: 0, minHeight: 26 }}>

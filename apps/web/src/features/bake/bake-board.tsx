@@ -12,6 +12,7 @@ import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
 import { Link } from 'react-router';
 import { dialWords, learnedOf, type BakeResult, type BakeStep, type Formula, ovenKindWords, showQuantity } from '@north-leaf/core';
+import { typeSize } from '../../ui/theme/theme';
 import { usePreferences } from '../../platform/preferences';
 import { Choice } from '../../ui/form/choice';
 import { FieldRow } from '../../ui/form/field-row';
@@ -45,7 +46,7 @@ function DoneWords({ result }: { result: BakeResult }) {
     ...(mustDry ? [`dry to ${(dryBelowShare * 100).toFixed(1)} %`] : []),
   ];
   return (
-    <Box sx={{ fontSize: 13, color: 'text.secondary', pt: 1 }} data-testid="done-words">
+    <Box sx={{ fontSize: typeSize.small, color: 'text.secondary', pt: 1 }} data-testid="done-words">
       Done here means: {asked.join(', ') || 'as set below'}.
       {startsDark && ' This dough is dark before it bakes: go by its middle or its dryness, colour tells little.'}
     </Box>
@@ -96,7 +97,7 @@ function BakeSettings({ looks }: { looks: ReturnType<typeof useLooks> }) {
           options={kitchen.ovens.map(({ id, name, kind }) => ({ value: id, name: `${name}, ${ovenKindWords[kind]}` }))}
         />
       </FieldRow>
-      <Box sx={{ fontSize: 13, color: 'text.secondary' }}>
+      <Box sx={{ fontSize: typeSize.small, color: 'text.secondary' }}>
         {result &&
           (result.ovenMeasured
             ? 'Measured: the dial is set so that the air is as wanted. '
@@ -155,7 +156,9 @@ function BakeSettings({ looks }: { looks: ReturnType<typeof useLooks> }) {
                   ) : (
                     <>
                       <b>{dialWords(dialUnit, dialC)}</b>
-                      <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>{dialWords(dialUnit === 'F' ? 'C' : 'F', dialC)}</Box>
+                      <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary' }}>
+                        {dialWords(dialUnit === 'F' ? 'C' : 'F', dialC)}
+                      </Box>
                     </>
                   )}
                 </TableCell>
@@ -309,7 +312,7 @@ function BakeSettings({ looks }: { looks: ReturnType<typeof useLooks> }) {
         <LearnedHere kitchen={kitchen} of={learnedHere(formula)} />
       </Suspense>
       <WeighTray />
-      <Box sx={{ fontSize: 12.5, color: 'text.secondary', pt: 2 }}>
+      <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary', pt: 2 }}>
         Trays and steam burn: dry cloths, open the door away from you. Stop at golden: acrylamide rises with colour.
       </Box>
     </Box>

@@ -7,7 +7,7 @@ import type { Dash } from 'plotly.js';
 import { type BakeResult, type LooksStudy, showDuration, showQuantity, inUnits, unitOf } from '@north-leaf/core';
 import { usePreferences, useVoice, useUnits } from '../../platform/preferences';
 import { Plot } from '../../ui/drawing/plot';
-import { crustTones } from '../../ui/theme/theme';
+import { crustTones, typeSize } from '../../ui/theme/theme';
 import type { useLooks } from './bake-study';
 import { Fact } from '../../ui/frame/fact-tile';
 import { useAnswer, Waiting } from '../board/doors';
@@ -35,7 +35,7 @@ export function BakePicture({ looks }: { looks: ReturnType<typeof useLooks> }) {
   const band = looks.study?.done ?? null;
   return (
     <Box sx={{ display: 'grid', gap: 2 }}>
-      <Box sx={{ fontSize: 13.5 }}>
+      <Box sx={{ fontSize: typeSize.small }}>
         {done ? (
           <>
             {doneWords(result)} at <b>{showDuration(done.value)}</b>{' '}
@@ -90,7 +90,7 @@ function FillingFacts({ filling }: { filling: NonNullable<BakeResult['filling']>
   const units = usePreferences((state) => state.units);
   const grams = (g: number) => showQuantity(g, 'mass', units, 0);
   return (
-    <Box component="section" aria-label="Filling" sx={{ fontSize: 13.5, display: 'grid', gap: 1 }}>
+    <Box component="section" aria-label="Filling" sx={{ fontSize: typeSize.small, display: 'grid', gap: 1 }}>
       <Typography variant="h3">Filling</Typography>
       <Box>
         {grams(filling.massG)} a piece, {showQuantity(filling.heightMm, 'length', units)} high
@@ -158,10 +158,10 @@ function Slices({ result }: { result: BakeResult }) {
                 fillOpacity={0.35 + 0.65 * wet}
               />
             ))}
-            <text x={x + 40} y="60" textAnchor="middle" fontSize="12" fontWeight="650" fill={palette.text.primary}>
+            <text x={x + 40} y="60" textAnchor="middle" fontSize={typeSize.caption} fontWeight="650" fill={palette.text.primary}>
               {showDuration(Math.round(min * 2) / 2)}
             </text>
-            <text x={x + 40} y="73" textAnchor="middle" fontSize="11.5" fill={palette.text.secondary}>
+            <text x={x + 40} y="73" textAnchor="middle" fontSize={typeSize.tiny} fill={palette.text.secondary}>
               {(at(curve.moistureShare, min) * 100).toFixed(1)} %
             </text>
           </g>
@@ -294,7 +294,7 @@ function ToneStrip({ result }: { result: BakeResult }) {
   const steps = 16;
   const row = (name: string, series: readonly number[]) => (
     <Box sx={{ display: 'grid', gridTemplateColumns: '40px 1fr', alignItems: 'center' }}>
-      <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>{name}</Box>
+      <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary' }}>{name}</Box>
       <Box sx={{ display: 'flex', gap: '1.5px' }}>
         {Array.from({ length: steps }, (_, i) => {
           const tone = Math.round(series[Math.round(((i + 0.5) / steps) * (series.length - 1))]!);
@@ -306,7 +306,7 @@ function ToneStrip({ result }: { result: BakeResult }) {
                 height: 20,
                 bgcolor: crustTones[tone - 1],
                 color: tone > 4 ? '#FFFFFF' : '#14211E',
-                fontSize: 11.5,
+                fontSize: typeSize.tiny,
                 textAlign: 'center',
                 lineHeight: '20px',
               }}

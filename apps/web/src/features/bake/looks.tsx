@@ -7,7 +7,7 @@ import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
 import { doneBand, planLooks, type LooksStudy, showDuration } from '@north-leaf/core';
 import { useVoice } from '../../platform/preferences';
-import { crustTones } from '../../ui/theme/theme';
+import { crustTones, typeSize } from '../../ui/theme/theme';
 import type { useLooks } from './bake-study';
 
 type Props = ReturnType<typeof useLooks> & {
@@ -26,7 +26,7 @@ export function Looks(props: Props) {
     <Box component="section" aria-label="Looks" aria-busy={progress !== null} sx={{ pt: 3 }}>
       <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 2 }}>
         <Typography variant="h3">Looks</Typography>
-        <Box sx={{ fontSize: 12.5, color: 'text.secondary', flex: 1 }}>short door openings, 5 s each</Box>
+        <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary', flex: 1 }}>short door openings, 5 s each</Box>
         {progress !== null && (
           <Button size="small" onClick={stop} sx={{ minHeight: 24 }}>
             Stop
@@ -37,7 +37,7 @@ export function Looks(props: Props) {
         <LinearProgress variant="determinate" value={progress * 100} aria-label="Planning the looks" sx={{ height: 3 }} />
       )}
       {stopped && progress === null && (
-        <Box sx={{ fontSize: 13 }}>
+        <Box sx={{ fontSize: typeSize.small }}>
           Stopped.{' '}
           <Button size="small" onClick={goOn} sx={{ minHeight: 24 }}>
             Plan them
@@ -95,7 +95,7 @@ function Plan({
         sx={{
           width: '100%',
           borderCollapse: 'collapse',
-          fontSize: 13.5,
+          fontSize: typeSize.small,
           '& td, & th': { borderBottom: `1px solid ${palette.divider}`, py: 1, textAlign: 'left' },
         }}
       >
@@ -113,7 +113,7 @@ function Plan({
             <tr key={look.atMin}>
               <th scope="row">
                 {clock(look.atMin)}
-                {look.asSet && <Box sx={{ fontSize: 12, fontWeight: 400 }}>as set</Box>}
+                {look.asSet && <Box sx={{ fontSize: typeSize.caption, fontWeight: 400 }}>as set</Box>}
               </th>
               <td>
                 <Tone tone={look.topTone} />
@@ -136,7 +136,7 @@ function Plan({
           ))}
         </tbody>
       </Box>
-      <Box sx={{ fontSize: 12.5, color: 'text.secondary', pt: 1 }}>
+      <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary', pt: 1 }}>
         {done
           ? `Eight in ten are done between ${clock(round(done.p10))} and ${clock(round(done.p90))}. `
           : 'More than one in ten is never done: see what is found. '}
@@ -166,7 +166,7 @@ function AfterNotYet({
   const rest = planLooks(study.samples, { afterMin: since, ...(setMin === undefined ? {} : { setMin }) });
   const band = doneBand(study.samples, since);
   return (
-    <Box sx={{ fontSize: 13.5, display: 'grid', gap: 1 }} role="status">
+    <Box sx={{ fontSize: typeSize.small, display: 'grid', gap: 1 }} role="status">
       <Box>
         Not yet at {clock(since)}:{' '}
         {band ? (

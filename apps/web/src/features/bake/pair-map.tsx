@@ -5,6 +5,7 @@ import LinearProgress from '@mui/material/LinearProgress';
 import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
 import { families, roundTo, windowShare, type Edit, type PairCell, showDuration, showQuantity } from '@north-leaf/core';
+import { typeSize } from '../../ui/theme/theme';
 import { usePreferences, useVoice } from '../../platform/preferences';
 import { usePairMap, type MapState } from './bake-study';
 import { useDraft } from '../formulas/doors';
@@ -166,7 +167,7 @@ function Map({ map, nowMm, nowC }: { map: MapState; nowMm: number; nowC: number 
                   x={x(cell.thicknessMm) + wide / 2}
                   y={y(cell.wantC) + tall / 2 + 4}
                   textAnchor="middle"
-                  fontSize="11"
+                  fontSize={typeSize.tiny}
                   fill={palette.text.primary}
                 >
                   {cell.doneMin === null ? marks.never : `${marks[verdict]} ${cell.doneMin.toFixed(0)}`}
@@ -177,7 +178,14 @@ function Map({ map, nowMm, nowC }: { map: MapState; nowMm: number; nowC: number 
         })}
         <circle cx={x(nowMm) + wide / 2} cy={y(nowC) + tall / 2} r="9" fill="none" stroke={palette.primary.main} strokeWidth="2.2" />
         {[temperatures[0]!, temperatures[temperatures.length >> 1]!, temperatures[temperatures.length - 1]!].map((c) => (
-          <text key={c} x={LEFT - 6} y={Math.max(y(c) + tall / 2 + 4, 12)} textAnchor="end" fontSize="11.5" fill={palette.text.secondary}>
+          <text
+            key={c}
+            x={LEFT - 6}
+            y={Math.max(y(c) + tall / 2 + 4, 12)}
+            textAnchor="end"
+            fontSize={typeSize.tiny}
+            fill={palette.text.secondary}
+          >
             {showQuantity(c, 'temperature', units, 0)}
           </text>
         ))}
@@ -187,14 +195,14 @@ function Map({ map, nowMm, nowC }: { map: MapState; nowMm: number; nowC: number 
             x={Math.min(x(mm) + wide / 2, WIDTH - 24)}
             y={HEIGHT - 14}
             textAnchor="middle"
-            fontSize="11.5"
+            fontSize={typeSize.tiny}
             fill={palette.text.secondary}
           >
             {showQuantity(mm, 'length', units)}
           </text>
         ))}
       </svg>
-      <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>
+      <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary' }}>
         {fine
           ? 'Blue: done and golden together; pale: done first; amber: golden first; red: dark first. '
           : 'Minutes until done: ● with gold, ◁ before gold, ▷ after gold, ▲ after dark. '}
@@ -212,7 +220,7 @@ function Map({ map, nowMm, nowC }: { map: MapState; nowMm: number; nowC: number 
             alignItems: 'center',
             gap: 3,
             flexWrap: 'wrap',
-            fontSize: 13.5,
+            fontSize: typeSize.small,
           }}
         >
           <span>

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import type { LearnedHeat } from '@north-leaf/core';
+import { typeSize } from '../../ui/theme/theme';
 import { useVoice } from '../../platform/preferences';
 import { notify } from '../../platform/notices';
 import { FieldRow } from '../../ui/form/field-row';
@@ -62,7 +63,7 @@ export function WeighTray() {
   }
   return (
     <Box component="section" aria-label="Weigh a tray" sx={{ display: 'grid', gap: 1, borderTop: 1, borderColor: 'divider', pt: 2 }}>
-      <Box sx={{ fontSize: 13 }}>
+      <Box sx={{ fontSize: typeSize.small }}>
         Weigh the pieces of one tray raw and once more when they come out. Only the water leaves: what is lost says how fast {oven.name}{' '}
         gives its heat.
       </Box>
@@ -76,12 +77,12 @@ export function WeighTray() {
         <QuantityField label="Minutes in the oven" kind="minutes" value={weighing.min} onChange={(min) => set({ min })} />
       </FieldRow>
       {wrong && (
-        <Box role="alert" sx={{ color: 'error.main', fontSize: 13 }}>
+        <Box role="alert" sx={{ color: 'error.main', fontSize: typeSize.small }}>
           {wrong}
         </Box>
       )}
       {learned ? (
-        <Box role="status" sx={{ fontSize: 13.5, display: 'grid', gap: 1 }}>
+        <Box role="status" sx={{ fontSize: typeSize.small, display: 'grid', gap: 1 }}>
           <span>
             It lost {(learned.lostShare * 100).toFixed(1)} %, {(learned.expectedShare * 100).toFixed(1)} % was expected: {oven.name} gives
             its heat{' '}

@@ -7,6 +7,7 @@ import { DateTime } from 'luxon';
 import { Link, useParams } from 'react-router';
 import { standingEvents } from '@north-leaf/core';
 import type { FormulaVersion, Run } from '@north-leaf/contracts';
+import { under } from '../../ui/theme/theme';
 import { useVoice } from '../../platform/preferences';
 import { ErrorPage } from '../../platform/error-page';
 import { Page } from '../../ui/frame/page';
@@ -86,7 +87,7 @@ function Record({ bake, version }: { bake: Run; version: FormulaVersion }) {
           display: 'grid',
           gridTemplateColumns: 'minmax(0, 1.2fr) minmax(0, 1fr)',
           gap: 6,
-          '@media (max-width: 899px)': { gridTemplateColumns: 'minmax(0, 1fr)' },
+          [under.phone]: { gridTemplateColumns: 'minmax(0, 1fr)' },
         }}
       >
         <Box sx={{ display: 'grid', gap: 5, alignContent: 'start' }}>

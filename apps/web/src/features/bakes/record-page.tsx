@@ -18,6 +18,7 @@ import type { FormulaVersion } from '@north-leaf/contracts';
 import { Controller, useForm } from 'react-hook-form';
 import { useNavigate, useSearchParams } from 'react-router';
 import { findingWords } from '@north-leaf/words';
+import { typeSize, under } from '../../ui/theme/theme';
 import { readMeasure } from './read-measure';
 import { readMass } from '../../ui/form/typed-mass';
 import { useVoice } from '../../platform/preferences';
@@ -109,7 +110,7 @@ function Form({ version, roomC, humidityShare }: { version: FormulaVersion; room
         <Box
           id={`${name}-why`}
           role={errors[name] ? 'alert' : undefined}
-          sx={{ fontSize: 13, color: errors[name] ? 'error.main' : 'text.secondary' }}
+          sx={{ fontSize: typeSize.small, color: errors[name] ? 'error.main' : 'text.secondary' }}
         >
           {errors[name]?.message ?? `${unit}${plan ? `, planned ${plan}` : ''}`}
         </Box>
@@ -156,7 +157,7 @@ function Form({ version, roomC, humidityShare }: { version: FormulaVersion; room
             sx={{ mb: 4 }}
           />
         )}
-        <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 8, '@media (max-width: 899px)': { gridTemplateColumns: '1fr' } }}>
+        <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 8, [under.phone]: { gridTemplateColumns: '1fr' } }}>
           <Box>
             <Typography variant="h2">Weighed</Typography>
             <Table size="small">
@@ -176,7 +177,7 @@ function Form({ version, roomC, humidityShare }: { version: FormulaVersion; room
                       <TableCell component="th" scope="row">
                         {name}
                         {wrong && (
-                          <Box role="alert" sx={{ color: 'error.main', fontSize: 12.5 }}>
+                          <Box role="alert" sx={{ color: 'error.main', fontSize: typeSize.caption }}>
                             {wrong.message}
                           </Box>
                         )}

@@ -16,6 +16,7 @@ import {
   type Pantry,
   showQuantity,
 } from '@north-leaf/core';
+import { typeSize } from '../../ui/theme/theme';
 import { usePreferences, useVoice } from '../../platform/preferences';
 import { useBlendSearch } from './blend-search';
 import { useDraft, newKey } from '../formulas/doors';
@@ -48,7 +49,7 @@ export function BlendAnswers() {
                 </ToggleButton>
               ))}
             </ToggleButtonGroup>
-            {old && <Box sx={{ fontSize: 13, color: 'warning.main' }}>The blend has changed since these were found.</Box>}
+            {old && <Box sx={{ fontSize: typeSize.small, color: 'warning.main' }}>The blend has changed since these were found.</Box>}
             <Button size="small" sx={{ ml: 'auto' }} onClick={() => set({ found: null })}>
               Put away
             </Button>
@@ -80,9 +81,12 @@ function OneAnswer({ answer, number, of, pantry, what }: OneProps) {
   const side = (title: string, changes: typeof out, sign: string) => (
     <Box sx={{ flex: 1, minWidth: 180 }}>
       <Typography variant="h3">{title}</Typography>
-      {changes.length === 0 && <Box sx={{ fontSize: 13.5, color: 'text.secondary' }}>nothing</Box>}
+      {changes.length === 0 && <Box sx={{ fontSize: typeSize.small, color: 'text.secondary' }}>nothing</Box>}
       {changes.map(({ ingredientId, byShare }) => (
-        <Box key={ingredientId} sx={{ display: 'grid', gridTemplateColumns: '1fr auto auto', gap: 2, fontSize: 13.5, lineHeight: '20px' }}>
+        <Box
+          key={ingredientId}
+          sx={{ display: 'grid', gridTemplateColumns: '1fr auto auto', gap: 2, fontSize: typeSize.small, lineHeight: '20px' }}
+        >
           <span>{nameOf(ingredientId)}</span>
           <span>
             {sign}
@@ -110,14 +114,14 @@ function OneAnswer({ answer, number, of, pantry, what }: OneProps) {
         {side('Take out', out, '−')}
         {side('Put in', putIn, '+')}
       </Box>
-      <Box sx={{ fontSize: 12.5, color: 'text.secondary', pt: 1 }}>
+      <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary', pt: 1 }}>
         Each side is {(putIn.reduce((sum, { byShare }) => sum + byShare, 0) * 100).toFixed(2)} % of the blend.
       </Box>
       <Box sx={{ display: 'flex', gap: 3, alignItems: 'center', pt: 3, flexWrap: 'wrap' }}>
         <Button variant="contained" onClick={use}>
           Use answer {number}
         </Button>
-        <Box sx={{ fontSize: 13, color: 'text.secondary' }}>
+        <Box sx={{ fontSize: typeSize.small, color: 'text.secondary' }}>
           {saysOf(answer, what)}
           {!answer.proven && ' Better ones may exist: the search was cut short.'} Whole steps of your scale.{' '}
           {tooFine.length > 0 && `On a finer scale: ${tooFine.map(([id, g]) => `${nameOf(id)} ${voice.show(g, 'mass')}`).join(', ')}. `}{' '}
@@ -153,7 +157,7 @@ function Impossible({ conflict, pantry, currency }: { conflict: Conflict; pantry
           {conflict.alone.map((limit) => {
             const { times, unit } = goalWords(limit.key, limit.side === 'lo' ? 'atLeast' : 'atMost', pantry, currency);
             return (
-              <Box key={limit.name} sx={{ fontSize: 14 }}>
+              <Box key={limit.name} sx={{ fontSize: typeSize.body }}>
                 {say(limit, limit.value)} → {outward(limit, times)} {unit}
               </Box>
             );
@@ -192,7 +196,7 @@ function LeftOutLine({ leftOut, pantry }: { leftOut: readonly LeftOut[]; pantry:
     .filter(({ names }) => names.length > 0);
   if (groups.length === 0) return null;
   return (
-    <Box sx={{ fontSize: 12.5, color: 'text.secondary', pt: 3 }}>
+    <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary', pt: 3 }}>
       Not looked at:{' '}
       {groups.map(({ why, names }) => `${names.length > 4 ? `${names.length} that` : `${names.join(', ')}:`} ${whyWords[why]}`).join('; ')}.
     </Box>

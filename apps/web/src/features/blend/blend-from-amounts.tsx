@@ -24,6 +24,7 @@ import {
   type BlendUnit,
   type CupFilling,
 } from '@north-leaf/core';
+import { typeSize } from '../../ui/theme/theme';
 import { Choice } from '../../ui/form/choice';
 import { SearchField } from '../../ui/form/search-field';
 import { ingredientOptions } from '../pantry/doors';
@@ -113,7 +114,7 @@ export function BlendFromAmountsDialog({ onClose }: { onClose: () => void }) {
                     <TableCell component="th" scope="row">
                       {one.name}
                       {wrong && (
-                        <Box role="alert" sx={{ color: 'error.main', fontSize: 12.5 }}>
+                        <Box role="alert" sx={{ color: 'error.main', fontSize: typeSize.caption }}>
                           {wrong}
                         </Box>
                       )}
@@ -166,7 +167,7 @@ export function BlendFromAmountsDialog({ onClose }: { onClose: () => void }) {
                     <TableCell align="right">
                       {blend ? `${(blend.shares[i]! * 100).toFixed(1)} %` : '–'}
                       {blend && blend.sdShares[i]! > 0 && (
-                        <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>± {(blend.sdShares[i]! * 100).toFixed(1)}</Box>
+                        <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary' }}>± {(blend.sdShares[i]! * 100).toFixed(1)}</Box>
                       )}
                     </TableCell>
                     <TableCell sx={{ width: 34 }}>
@@ -194,7 +195,7 @@ export function BlendFromAmountsDialog({ onClose }: { onClose: () => void }) {
           onChoose={(ingredientId) => setLines([...lines, { ingredientId, text: '1', unit: lines[0]?.unit ?? 'part', filling: 'spooned' }])}
         />
         {spread && (
-          <Box sx={{ fontSize: 13, color: 'text.secondary' }}>
+          <Box sx={{ fontSize: typeSize.small, color: 'text.secondary' }}>
             ± is one standard deviation: 4 % from cup to cup, 5 % between this bag and the table, more where nobody knows how the cup was
             filled (judgement). Your hand’s own habit is the same for all and cancels. Weigh once, and it is gone.
           </Box>

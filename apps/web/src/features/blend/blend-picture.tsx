@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
 import { bendIndexRange, binderRatioRange, families, gritLimit, type BlendResult, type BlendRole, type Family } from '@north-leaf/core';
+import { typeSize, under } from '../../ui/theme/theme';
 import { useVoice } from '../../platform/preferences';
 import { Fact } from '../../ui/frame/fact-tile';
 import { GoodRange } from '../../ui/drawing/good-range';
@@ -39,7 +40,7 @@ export function BlendPicture() {
           How it will behave
         </Typography>
         <Behaviour result={result} family={family} then={answer?.brings} />
-        <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>
+        <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary' }}>
           Dashed: good range from the model; no bakes have moved it yet. Bends counts gum over its target and sticky starch over 20 %: an
           index, not a length. {answer && 'Upright bar: with the answer below.'}
         </Box>
@@ -50,7 +51,7 @@ export function BlendPicture() {
           display: 'grid',
           gridTemplateColumns: '1.2fr 0.95fr 0.95fr 1.5fr 1fr',
           gap: 2,
-          '@media (max-width: 899px)': { gridTemplateColumns: 'repeat(2, 1fr)' },
+          [under.phone]: { gridTemplateColumns: 'repeat(2, 1fr)' },
         }}
       >
         <Fact label="water hold" value={`${result.waterHoldGPerG.toFixed(2)} g/g`} />
@@ -97,7 +98,7 @@ function Roles({ result }: { result: BlendResult }) {
               minWidth: 6,
               bgcolor: fills[role][0],
               color: fills[role][1],
-              fontSize: 13,
+              fontSize: typeSize.small,
               fontWeight: 650,
               px: 2,
               lineHeight: '34px',
@@ -112,7 +113,7 @@ function Roles({ result }: { result: BlendResult }) {
           </Box>
         ))}
       </Box>
-      <Box sx={{ fontSize: 12.5, color: 'text.secondary', pt: 1 }}>
+      <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary', pt: 1 }}>
         {shares.map(({ role, share }) => `${roleWords[role].toLowerCase()} ${percent(share, 1)}`).join(' · ')}
       </Box>
     </Box>
@@ -171,7 +172,7 @@ function Behaviour({ result, family, then }: { result: BlendResult; family: Fami
 function Gums({ result }: { result: BlendResult }) {
   const { palette } = useTheme();
   if (result.gums.length === 0)
-    return <Box sx={{ fontSize: 13.5 }}>No gum in it: the sheet will tear unless egg or sticky starch holds it.</Box>;
+    return <Box sx={{ fontSize: typeSize.small }}>No gum in it: the sheet will tear unless egg or sticky starch holds it.</Box>;
   const most = Math.max(1.2, ...result.gums.map(({ ofNeed }) => ofNeed));
   return (
     <Box>
@@ -184,11 +185,11 @@ function Gums({ result }: { result: BlendResult }) {
           sx={{
             display: 'grid',
             gridTemplateColumns: '150px 1fr 200px',
-            '@media (max-width: 899px)': { gridTemplateColumns: '1fr 60px', '& > :last-child': { gridColumn: '1 / -1' } },
+            [under.phone]: { gridTemplateColumns: '1fr 60px', '& > :last-child': { gridColumn: '1 / -1' } },
             gap: 3,
             alignItems: 'center',
             minHeight: 26,
-            fontSize: 13.5,
+            fontSize: typeSize.small,
           }}
         >
           <span>{held ? `${name}, holds` : name}</span>
@@ -211,7 +212,7 @@ function Gums({ result }: { result: BlendResult }) {
           </Box>
         </Box>
       ))}
-      <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>
+      <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary' }}>
         Upright line: the whole need from that gum alone. Together {percent(result.binderRatio)}; xanthan with guar or locust bean counts
         for more than the two apart.
       </Box>

@@ -20,6 +20,7 @@ import {
   type Lot,
   showQuantity,
 } from '@north-leaf/core';
+import { typeSize } from '../../ui/theme/theme';
 import { usePreferences } from '../../platform/preferences';
 import { Choice } from '../../ui/form/choice';
 import { QuantityField } from '../../ui/form/quantity-field';
@@ -73,7 +74,7 @@ export function BlendRowDetails({ index }: { index: number }) {
     <TableRow>
       <TableCell colSpan={4} sx={{ boxShadow: 'inset 3px 0 0', color: 'primary.main', py: '10px !important' }}>
         <Box sx={{ display: 'grid', gap: 2, color: 'text.primary' }}>
-          {ingredient.note && <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>{ingredient.note}.</Box>}
+          {ingredient.note && <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary' }}>{ingredient.note}.</Box>}
           <Box sx={line}>
             <span>From</span>
             <Choice
@@ -117,7 +118,7 @@ export function BlendRowDetails({ index }: { index: number }) {
   );
 }
 
-const line = { display: 'flex', alignItems: 'center', justifyContent: 'space-between', gap: 2, fontSize: 13.5 } as const;
+const line = { display: 'flex', alignItems: 'center', justifyContent: 'space-between', gap: 2, fontSize: typeSize.small } as const;
 
 function takeOut(formula: Formula, index: number) {
   try {
@@ -161,7 +162,7 @@ function Swap({ index }: { index: number }) {
         </Alert>
       )}
       {swap && toId !== null && (
-        <Box role="status" sx={{ bgcolor: 'leaf.well', borderRadius: '8px', p: 2, fontSize: 13.5, display: 'grid', gap: 1 }}>
+        <Box role="status" sx={{ bgcolor: 'leaf.well', borderRadius: '8px', p: 2, fontSize: typeSize.small, display: 'grid', gap: 1 }}>
           <b>
             {name} → {pantry.ingredients[toId]!.name}
           </b>

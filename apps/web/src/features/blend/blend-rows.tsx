@@ -24,6 +24,7 @@ import {
   showValue,
   unitOf,
 } from '@north-leaf/core';
+import { typeSize } from '../../ui/theme/theme';
 import { usePreferences } from '../../platform/preferences';
 import { FieldRow } from '../../ui/form/field-row';
 import { QuantityField } from '../../ui/form/quantity-field';
@@ -99,7 +100,7 @@ export function BlendRows() {
         </TableBody>
       </Table>
       {problem && (
-        <Box role="alert" sx={{ color: 'error.main', fontSize: 13 }}>
+        <Box role="alert" sx={{ color: 'error.main', fontSize: typeSize.small }}>
           {problem}
         </Box>
       )}
@@ -156,10 +157,10 @@ function ShareRow({ index, open, onOpen }: { index: number; open: boolean; onOpe
     <>
       <TableRow sx={open ? { boxShadow: 'inset 3px 0 0', color: 'primary.main' } : {}}>
         <TableCell component="th" scope="row" sx={{ lineHeight: '16px' }}>
-          {row.pinned && <PushPinIcon titleAccess="pinned" sx={{ fontSize: 13, mr: 0.5, verticalAlign: '-2px' }} />}
+          {row.pinned && <PushPinIcon titleAccess="pinned" sx={{ fontSize: typeSize.small, mr: 0.5, verticalAlign: '-2px' }} />}
           {/* What else it is called stands in its details. */}
           {name.replace(/\s*\(=.*\)$/, '')}
-          <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>
+          <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary' }}>
             {lot ? `lot ${lot.code}` : 'no lot here'}
             {uncertain ? ` · ± ${(uncertain * 100).toFixed(1)}` : ''}
           </Box>

@@ -11,6 +11,7 @@ import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
 import { isGum, type BlendResult, type BlendSearch, type Formula, type GoalKey, type Pantry, strengths } from '@north-leaf/core';
+import { typeSize } from '../../ui/theme/theme';
 import { Choice } from '../../ui/form/choice';
 import { findBlends } from '../blends/doors';
 import { useDraft } from '../formulas/doors';
@@ -93,7 +94,7 @@ export function FindBlends() {
           width={200}
         />
       )}
-      <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, pt: 2, fontSize: 13.5, flexWrap: 'wrap' }}>
+      <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, pt: 2, fontSize: typeSize.small, flexWrap: 'wrap' }}>
         <Choice
           label="Where from"
           value={reach}
@@ -135,7 +136,7 @@ export function FindBlends() {
           {failed}
         </Alert>
       )}
-      <Box sx={{ fontSize: 12.5, color: 'text.secondary', pt: 2 }}>
+      <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary', pt: 2 }}>
         Pins, limits and what it must suit are kept.{' '}
         {Object.values(pantry.ingredients).some(isGum) && 'Gums come to what the family needs.'}
       </Box>
@@ -154,7 +155,7 @@ function GoalRow({ goal, pantry, currency, onChange }: RowProps) {
   const { palette } = useTheme();
   const { words, times, unit } = goalWords(goal.key, goal.way, pantry, currency);
   return (
-    <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, minHeight: 36, fontSize: 13.5 }}>
+    <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, minHeight: 36, fontSize: typeSize.small }}>
       <Box sx={{ flex: 1, lineHeight: '16px' }}>{words}</Box>
       <TextField
         size="small"
@@ -173,7 +174,7 @@ function GoalRow({ goal, pantry, currency, onChange }: RowProps) {
           },
         }}
       />
-      <Box sx={{ width: 20, fontSize: 12.5 }}>{unit}</Box>
+      <Box sx={{ width: 20, fontSize: typeSize.caption }}>{unit}</Box>
       <ToggleButtonGroup
         exclusive
         size="small"

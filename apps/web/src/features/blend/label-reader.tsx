@@ -18,6 +18,7 @@ import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { editsBetween, nutrientsOf, readIngredientList, type Blend, type LabelNutrient, type LabelRule } from '@north-leaf/core';
 import type { BoxLabel, ReadLabel } from '@north-leaf/contracts';
+import { typeSize, under } from '../../ui/theme/theme';
 import { useVoice } from '../../platform/preferences';
 import { outside } from '../../ui/form/limits';
 import { notify } from '../../platform/notices';
@@ -143,9 +144,7 @@ export function LabelReader({ onClose, onRead }: Props) {
   return (
     <Dialog open onClose={close} maxWidth="md" fullWidth aria-labelledby="read-label">
       <DialogTitle id="read-label">What is in the box?</DialogTitle>
-      <DialogContent
-        sx={{ display: 'grid', gap: 3, gridTemplateColumns: '1fr 1fr', '@media (max-width: 899px)': { gridTemplateColumns: '1fr' } }}
-      >
+      <DialogContent sx={{ display: 'grid', gap: 3, gridTemplateColumns: '1fr 1fr', [under.phone]: { gridTemplateColumns: '1fr' } }}>
         <Box sx={{ display: 'grid', gap: 3, alignContent: 'start' }}>
           <TextField
             size="small"
@@ -164,7 +163,7 @@ export function LabelReader({ onClose, onRead }: Props) {
             onChange={(event) => (setText(event.target.value), setReading(null))}
             slotProps={{ htmlInput: { style: { textAlign: 'left' }, maxLength: 4000 } }}
           />
-          <Box component="ol" sx={{ m: 0, pl: 5, fontSize: 13.5, '& li': { py: 0.5 } }} aria-label="What was read">
+          <Box component="ol" sx={{ m: 0, pl: 5, fontSize: typeSize.small, '& li': { py: 0.5 } }} aria-label="What was read">
             {rows.map(({ written, id, candidates, why, sure, declaredShare, inTail }) => (
               <li key={written}>
                 {id && sure ? (
@@ -239,7 +238,7 @@ export function LabelReader({ onClose, onRead }: Props) {
               />
             ))}
           </Box>
-          <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>
+          <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary' }}>
             As printed; “&lt; 1” for less than one; leave out what is not there. Rounding:{' '}
             {rule === 'us' ? '21 CFR 101.9(c)' : 'EU guidance on tolerances, 2012'}, from memory.
           </Box>
@@ -295,7 +294,7 @@ export function LabelReader({ onClose, onRead }: Props) {
                 ))}
               </TableBody>
             </Table>
-            <Box sx={{ fontSize: 12.5, color: 'text.secondary', pt: 1 }}>
+            <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary', pt: 1 }}>
               From the printed order, the rounded panel and use limits (judgement), flours up to {(reading.tolerance * 100).toFixed(0)} %
               off the table. Not a copy of anybody’s recipe: many blends fit one label. Allergens: read the box itself.
             </Box>

@@ -14,6 +14,7 @@ import { blendBehaviour, families, type BlendResult, type Kitchen, metric, showQ
 import type { LibraryBlend, PantryBook } from '@north-leaf/contracts';
 import { useQuery } from '@tanstack/react-query';
 import { type Voice } from '@north-leaf/words';
+import { typeSize } from '../../ui/theme/theme';
 import { useVoice } from '../../platform/preferences';
 import { notify } from '../../platform/notices';
 import { ErrorPage } from '../../platform/error-page';
@@ -67,16 +68,16 @@ export function BlendsPage() {
                 </TableCell>
                 <TableCell component="th" scope="row" sx={{ fontWeight: 650 }}>
                   {one.blend.name}
-                  <Box sx={{ fontSize: 12.5, color: 'text.secondary', fontWeight: 400 }}>
+                  <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary', fontWeight: 400 }}>
                     version {one.version}
                     {one.blend.uncertainShare && ', read from a label'}
                   </Box>
                 </TableCell>
-                <TableCell sx={{ fontSize: 13 }}>{madeOf(one, pantry.data)}</TableCell>
+                <TableCell sx={{ fontSize: typeSize.small }}>{madeOf(one, pantry.data)}</TableCell>
                 <TableCell align="right">{new Date(one.savedAt).toLocaleDateString('en-GB', { day: 'numeric', month: 'short' })}</TableCell>
                 <TableCell>
                   {pantry.data.ingredients[one.id] ? (
-                    <Box sx={{ fontSize: 13, color: 'text.secondary' }}>in the pantry</Box>
+                    <Box sx={{ fontSize: typeSize.small, color: 'text.secondary' }}>in the pantry</Box>
                   ) : (
                     <Button
                       size="small"

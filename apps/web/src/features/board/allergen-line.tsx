@@ -1,5 +1,6 @@
 import Box from '@mui/material/Box';
 import { findingsOf } from '@north-leaf/core';
+import { typeSize } from '../../ui/theme/theme';
 import { Leaf } from '../../ui/frame/leaf';
 import { useAnswer } from './board';
 import { allergenWord } from '../../ui/words/words';
@@ -22,7 +23,7 @@ export function AllergenLine() {
   const certain = words(false);
   const maybe = words(true).filter((word) => !certain.includes(word));
   return (
-    <Box sx={{ display: 'grid', gap: 1, pt: 3, fontSize: 13, lineHeight: '17px' }}>
+    <Box sx={{ display: 'grid', gap: 1, pt: 3, fontSize: typeSize.small, lineHeight: '17px' }}>
       <Box sx={{ display: 'flex', gap: 2, alignItems: 'flex-start' }}>
         <Leaf
           state={gluten.some(({ level }) => level === 'fix') ? 'fix' : gluten.length > 0 ? 'watch' : dough ? 'good' : 'waiting'}

@@ -18,6 +18,7 @@ import {
   unitOf,
 } from '@north-leaf/core';
 import { type Voice } from '@north-leaf/words';
+import { typeSize } from '../../ui/theme/theme';
 import { usePreferences, useVoice } from '../../platform/preferences';
 import { Choice } from '../../ui/form/choice';
 import { FieldRow } from '../../ui/form/field-row';
@@ -116,8 +117,8 @@ function Ways() {
   return (
     <Box component="section" aria-label="Ways to get there" sx={{ pt: 2 }}>
       <Typography variant="h3">Ways to get there</Typography>
-      {found.ways.length === 0 && <Box sx={{ fontSize: 13 }}>No place of this kitchen is colder than the target.</Box>}
-      <Box sx={{ display: 'flex', justifyContent: 'space-between', fontSize: 12.5, color: 'text.secondary' }}>
+      {found.ways.length === 0 && <Box sx={{ fontSize: typeSize.small }}>No place of this kitchen is colder than the target.</Box>}
+      <Box sx={{ display: 'flex', justifyContent: 'space-between', fontSize: typeSize.caption, color: 'text.secondary' }}>
         <span>where, and how long</span>
         <span>then on the table</span>
       </Box>
@@ -135,7 +136,7 @@ function Ways() {
               display: 'flex',
               justifyContent: 'space-between',
               textAlign: 'left',
-              fontSize: 13.5,
+              fontSize: typeSize.small,
               borderBottom: `1px solid ${palette.divider}`,
               bgcolor: taken ? palette.leaf.firSoft : undefined,
             }}
@@ -149,7 +150,7 @@ function Ways() {
         );
       })}
       {found.frozen && (
-        <Box sx={{ fontSize: 12.5, color: 'text.secondary', pt: 1 }}>
+        <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary', pt: 1 }}>
           For another day: frozen through in {found.frozen.frozenMin === null ? 'more than a day' : showDuration(found.frozen.frozenMin)};
           out of the freezer it rolls after {found.frozen.fridgeMin === null ? 'more than a day' : showDuration(found.frozen.fridgeMin)} in
           the fridge
@@ -186,7 +187,7 @@ function MadeReadyList() {
         {open ? 'Hide what is made ready beforehand' : 'Made ready beforehand: cold butter, flour, frozen dough and pies'}
       </Button>
       {open && (
-        <Box component="table" sx={{ width: '100%', fontSize: 13.5, '& td, & th': { textAlign: 'left', py: 0.5 } }}>
+        <Box component="table" sx={{ width: '100%', fontSize: typeSize.small, '& td, & th': { textAlign: 'left', py: 0.5 } }}>
           <tbody>
             {list.map((one) => (
               <tr key={one.thing}>
@@ -227,7 +228,7 @@ function ChillPicture() {
         <Fact label="on the table as a slab" value={bench} />
         <Fact label="of its fat is solid" value={`${Math.round(result.endSolidFatPercent)} %`} />
       </Box>
-      <Box sx={{ fontSize: 13, color: 'text.secondary' }}>
+      <Box sx={{ fontSize: typeSize.small, color: 'text.secondary' }}>
         It rolls between {showQuantity(result.rollLowC, 'temperature', units, 0)} and{' '}
         {showQuantity(result.rollHighC, 'temperature', units, 0)}
         {result.benchFromMin > 1 ? `, from ${showDuration(Math.round(result.benchFromMin))} after it came out` : ''}. Once rolled thin it
@@ -278,7 +279,7 @@ function Slices({ result }: { result: ChillResult }) {
           >
             {showQuantity(at(middleC, when), 'temperature', units, 0)}
           </Box>
-          <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>{Math.round(when - startMin)} min</Box>
+          <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary' }}>{Math.round(when - startMin)} min</Box>
         </Box>
       ))}
     </Box>

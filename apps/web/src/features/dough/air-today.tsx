@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import Box from '@mui/material/Box';
+import { typeSize } from '../../ui/theme/theme';
 import { useVoice } from '../../platform/preferences';
 import { outside } from '../../ui/form/limits';
 import { QuantityField } from '../../ui/form/quantity-field';
@@ -56,7 +57,7 @@ export function AirToday() {
         />
       </FieldRow>
       {change.error && (
-        <Box role="alert" sx={{ color: 'error.main', fontSize: 12.5 }}>
+        <Box role="alert" sx={{ color: 'error.main', fontSize: typeSize.caption }}>
           Not stored: {change.error.message}
         </Box>
       )}

@@ -19,6 +19,7 @@ import {
   showQuantity,
   unitOf,
 } from '@north-leaf/core';
+import { typeSize } from '../../ui/theme/theme';
 import { usePreferences } from '../../platform/preferences';
 import { Choice } from '../../ui/form/choice';
 import { FieldRow } from '../../ui/form/field-row';
@@ -80,7 +81,7 @@ function DoughSettings() {
           <TableRow>
             <TableCell component="th" scope="row">
               {blendName}
-              {blendEntered && <Box sx={{ fontSize: 12.5, color: 'text.secondary', fontWeight: 400 }}>“{blendEntered}”</Box>}
+              {blendEntered && <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary', fontWeight: 400 }}>“{blendEntered}”</Box>}
             </TableCell>
             <TableCell align="right">100</TableCell>
             <TableCell align="right">

@@ -6,6 +6,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { editsBetween, isStillDoughOf, scaled, withDoughOf, withOwnDough, showQuantity } from '@north-leaf/core';
 import type { FormulaVersion } from '@north-leaf/contracts';
 import { Link } from 'react-router';
+import { typeSize } from '../../ui/theme/theme';
 import { notify } from '../../platform/notices';
 import { usePreferences } from '../../platform/preferences';
 import { Choice } from '../../ui/form/choice';
@@ -44,7 +45,7 @@ function Take({ sources }: { sources: readonly { readonly id: string; readonly n
     }
   };
   return (
-    <Box sx={{ pt: 2, display: 'flex', alignItems: 'center', justifyContent: 'space-between', gap: 2, fontSize: 14 }}>
+    <Box sx={{ pt: 2, display: 'flex', alignItems: 'center', justifyContent: 'space-between', gap: 2, fontSize: typeSize.body }}>
       <span>One dough, several goods</span>
       <Choice
         label="Take the dough of"
@@ -80,7 +81,7 @@ function TakenFrom({ from }: { from: { readonly formulaId: string; readonly vers
     });
   };
   return (
-    <Box component="section" aria-label="Where this dough is from" sx={{ pt: 2, fontSize: 13.5, display: 'grid', gap: 1 }}>
+    <Box component="section" aria-label="Where this dough is from" sx={{ pt: 2, fontSize: typeSize.small, display: 'grid', gap: 1 }}>
       <span>
         The dough of{' '}
         <Box component={Link} to={`/formulas/${from.formulaId}/dough`} sx={{ color: 'primary.main', fontWeight: 650 }}>
@@ -115,7 +116,7 @@ function Needed({ goods }: { goods: readonly { readonly id: string; readonly nam
   const doughG = formula.blendG + formula.rows.reduce((sum, { use, amountG }) => sum + (use === 'dough' ? amountG : 0), 0);
   const neededG = goods.reduce((sum, good) => sum + good.doughG, 0);
   return (
-    <Box component="section" aria-label="Goods of this dough" sx={{ pt: 2, fontSize: 13.5 }}>
+    <Box component="section" aria-label="Goods of this dough" sx={{ pt: 2, fontSize: typeSize.small }}>
       <Typography variant="h3" component="h2" sx={{ pb: 1 }}>
         Goods of this dough
       </Typography>

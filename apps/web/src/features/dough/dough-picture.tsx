@@ -14,6 +14,7 @@ import {
   type SpreadOfWater,
   showQuantity,
 } from '@north-leaf/core';
+import { typeSize } from '../../ui/theme/theme';
 import { usePreferences, useVoice } from '../../platform/preferences';
 import { GoodRange } from '../../ui/drawing/good-range';
 import { handWordLabels } from '../../ui/words/words';
@@ -53,7 +54,7 @@ const Figures = memo(function Figures({ result, family }: { result: DoughResult;
 /** What the wet dough's standing does: softens fine grit, lets starch and husk drink. */
 function Standing({ result: { standingMin, gritRaw, gritFelt } }: { result: DoughResult }) {
   return (
-    <Box sx={{ fontSize: 12.5, color: 'text.secondary', pt: 2 }} data-testid="standing">
+    <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary', pt: 2 }} data-testid="standing">
       {standingMin > 0
         ? `Stands ${Math.round(standingMin)} min before it is cold: grit ${gritRaw.toFixed(1)} → ${gritFelt.toFixed(1)}, felt from about ${gritLimit.value}; starch and husk drink, so it thickens.`
         : 'It does not stand before it is cold: grit and thickness stay as mixed.'}
@@ -80,7 +81,7 @@ function Balance({ result, family }: { result: DoughResult; family: Family }) {
     <Box component="section" aria-label="Balance">
       <Box sx={{ display: 'flex', justifyContent: 'space-between', pb: 1 }}>
         <Typography variant="h3">Balance</Typography>
-        <Box sx={{ fontSize: 12.5, color: 'text.secondary' }} title={family.source}>
+        <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary' }} title={family.source}>
           % of blend; dashed: {family.name.toLowerCase()}
         </Box>
       </Box>
@@ -145,7 +146,7 @@ function Fats({ result }: { result: DoughResult }) {
               text={`${Math.round(solidPercent)} ± 5 %`}
             />
           )}
-          <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>
+          <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary' }}>
             {name}, {stateWords[state]}
             {pieceMm !== null && ` of ${showQuantity(pieceMm, 'length', units)}`}: {stateEffects[state]}.
           </Box>
@@ -165,9 +166,9 @@ function Binders({ result }: { result: DoughResult }) {
       <Typography variant="h3" sx={{ pb: 1 }}>
         What binds it
       </Typography>
-      <Box sx={{ display: 'grid', gridTemplateColumns: '1fr auto auto auto', columnGap: 3, rowGap: 0.5, fontSize: 13.5 }}>
+      <Box sx={{ display: 'grid', gridTemplateColumns: '1fr auto auto auto', columnGap: 3, rowGap: 0.5, fontSize: typeSize.small }}>
         {['', '% of blend', 'as xanthan', 'takes water'].map((head) => (
-          <Box key={head} sx={{ fontSize: 12.5, color: 'text.secondary', textAlign: head ? 'right' : 'left' }}>
+          <Box key={head} sx={{ fontSize: typeSize.caption, color: 'text.secondary', textAlign: head ? 'right' : 'left' }}>
             {head}
           </Box>
         ))}
@@ -188,7 +189,7 @@ function Binders({ result }: { result: DoughResult }) {
           </Box>,
         ])}
       </Box>
-      <Box sx={{ fontSize: 12.5, color: 'text.secondary', pt: 1 }}>
+      <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary', pt: 1 }}>
         Once baked it is held as by {showQuantity(baked, 'mass', units)} of xanthan. Egg sets in the oven and binds almost nothing in the
         raw sheet.
       </Box>
@@ -230,8 +231,8 @@ function HandChances({ result }: { result: DoughResult }) {
                   }}
                 />
               </Box>
-              <Box sx={{ fontWeight: word === best ? 700 : 500, fontSize: 13 }}>{handWordLabels[word]}</Box>
-              <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>{Math.round(chance * 100)} in 100</Box>
+              <Box sx={{ fontWeight: word === best ? 700 : 500, fontSize: typeSize.small }}>{handWordLabels[word]}</Box>
+              <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary' }}>{Math.round(chance * 100)} in 100</Box>
             </Box>
           );
         })}
@@ -254,7 +255,11 @@ function Ladder({ result }: { result: DoughResult }) {
   const units = usePreferences((state) => state.units);
   const { temperature } = result;
   if (result.pouredWaterG <= 0) {
-    return <Box sx={{ fontSize: 13.5 }}>Nothing is poured: fat and egg bring all its water. Spoon water in only if it will not hold.</Box>;
+    return (
+      <Box sx={{ fontSize: typeSize.small }}>
+        Nothing is poured: fat and egg bring all its water. Spoon water in only if it will not hold.
+      </Box>
+    );
   }
   return (
     <Box component="section" aria-label="Water ladder">
@@ -265,14 +270,14 @@ function Ladder({ result }: { result: DoughResult }) {
         {Array.from({ length: result.spoons }, (_, i) => (
           <Box key={i} aria-hidden sx={{ width: 26, height: 18, borderRadius: '50%', bgcolor: palette.make.water }} />
         ))}
-        <Box sx={{ fontSize: 13.5 }}>
+        <Box sx={{ fontSize: typeSize.small }}>
           {result.spoons > 0
             ? `hold back ${result.spoons} spoon${result.spoons > 1 ? 's' : ''} of ${voice.show(spoonWaterG.value, 'mass')}, then feel it`
             : 'all at once'}
         </Box>
       </Box>
       {temperature && (
-        <Box sx={{ fontSize: 13.5, pt: 1 }} data-testid="water-temperature">
+        <Box sx={{ fontSize: typeSize.small, pt: 1 }} data-testid="water-temperature">
           {temperature.asItIs ? (
             <>
               <b>As it is</b>: the dough ends at about {showQuantity(temperature.reachedC, 'temperature', units, 0)}, no warmer than the{' '}
@@ -295,7 +300,7 @@ function Ladder({ result }: { result: DoughResult }) {
       )}
       <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fit, minmax(130px, 1fr))', gap: 2, pt: 2 }}>
         {handRules.map(([name, says]) => (
-          <Box key={name} sx={{ bgcolor: palette.leaf.well, borderRadius: '8px', px: 3, py: 1.5, fontSize: 13.5 }}>
+          <Box key={name} sx={{ bgcolor: palette.leaf.well, borderRadius: '8px', px: 3, py: 1.5, fontSize: typeSize.small }}>
             <b>{name}</b>
             <Box sx={{ color: 'text.secondary' }}>{says}</Box>
           </Box>
@@ -328,7 +333,7 @@ function WantsAndGets({ result }: { result: DoughResult }) {
             flex: `${Math.max(g, 0.1)} 0 0`,
             bgcolor: fill,
             color: on,
-            fontSize: 12.5,
+            fontSize: typeSize.caption,
             fontWeight: 650,
             lineHeight: '28px',
             px: 1.5,
@@ -346,18 +351,18 @@ function WantsAndGets({ result }: { result: DoughResult }) {
     <Box>
       <Box sx={{ display: 'flex', justifyContent: 'space-between', pb: 1 }}>
         <Typography variant="h3">Water wanted and water in</Typography>
-        <Box sx={{ fontWeight: 650, fontSize: 13.5 }}>
+        <Box sx={{ fontWeight: 650, fontSize: typeSize.small }}>
           {Math.abs(missing) < 1 ? 'as wanted' : `${showQuantity(Math.abs(missing), 'bulk', units)} ${missing > 0 ? 'short' : 'over'}`}
         </Box>
       </Box>
       <Box sx={{ display: 'grid', gridTemplateColumns: '52px 1fr', gap: 1.5, alignItems: 'center' }}>
-        <Box sx={{ fontSize: 13.5 }}>Wants</Box>
+        <Box sx={{ fontSize: typeSize.small }}>Wants</Box>
         {bar([
           { name: 'Flours', g: wants.flourG, ...grain },
           { name: 'Starches', g: wants.starchG, fill: palette.make.starch, on: palette.onMake.starch },
           { name: 'Gum', g: wants.gumG, fill: palette.make.fibre, on: palette.onMake.fibre },
         ])}
-        <Box sx={{ fontSize: 13.5 }}>Gets</Box>
+        <Box sx={{ fontSize: typeSize.small }}>Gets</Box>
         {bar([
           { name: 'Poured', g: result.pouredWaterG, fill: palette.make.water, on: palette.onMake.water },
           ...(result.broughtWaterG > 0.05
@@ -365,7 +370,7 @@ function WantsAndGets({ result }: { result: DoughResult }) {
             : []),
         ])}
       </Box>
-      <Box sx={{ fontSize: 12.5, color: 'text.secondary', pt: 1 }}>
+      <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary', pt: 1 }}>
         Wants ± {showQuantity(result.wantsSdG, 'bulk', units)}:{' '}
         {result.waterSpread.map(({ cause, sdG }) => `${spreadWords[cause]} ${showQuantity(sdG, 'mass', units)}`).join(', ')}. The flours’
         own {showQuantity(result.ownWaterG, 'bulk', units)} are left out of both

@@ -31,6 +31,7 @@ import {
   showQuantity,
   unitOf,
 } from '@north-leaf/core';
+import { typeSize } from '../../ui/theme/theme';
 import { usePreferences } from '../../platform/preferences';
 import { Choice } from '../../ui/form/choice';
 import { QuantityField } from '../../ui/form/quantity-field';
@@ -72,7 +73,7 @@ export const DoughRow = memo(function DoughRow({ index, open, onOpen }: { index:
       <TableRow>
         <TableCell component="th" scope="row" sx={{ lineHeight: '16px' }}>
           {name}
-          {said && <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>{said}</Box>}
+          {said && <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary' }}>{said}</Box>}
         </TableCell>
         <TableCell align="right">
           <QuantityField
@@ -155,7 +156,7 @@ function RowDetails({ index, row, name }: { index: number; row: Row; name: strin
     <TableRow>
       <TableCell colSpan={4} sx={{ boxShadow: 'inset 3px 0 0', color: 'primary.main', py: '10px !important' }}>
         <Box sx={{ display: 'grid', gap: 2, color: 'text.primary' }}>
-          {ingredient.note && <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>{ingredient.note}.</Box>}
+          {ingredient.note && <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary' }}>{ingredient.note}.</Box>}
           {row.fat && (
             <>
               <Box sx={line}>
@@ -173,7 +174,7 @@ function RowDetails({ index, row, name }: { index: number; row: Row; name: strin
                   width={190}
                 />
               </Box>
-              <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>{fatReasons[row.fat.state]}</Box>
+              <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary' }}>{fatReasons[row.fat.state]}</Box>
               {row.fat.state === 'pieces' && (
                 <Box sx={line}>
                   <span>Pieces of</span>
@@ -261,7 +262,7 @@ function WhenItGoesOn({ index, name }: { index: number; name: string }) {
         width={190}
       />
       {problem && (
-        <Box role="alert" sx={{ color: 'error.main', fontSize: 12.5 }}>
+        <Box role="alert" sx={{ color: 'error.main', fontSize: typeSize.caption }}>
           {problem}
         </Box>
       )}
@@ -269,7 +270,7 @@ function WhenItGoesOn({ index, name }: { index: number; name: string }) {
   );
 }
 
-const line = { display: 'flex', alignItems: 'center', justifyContent: 'space-between', gap: 2, fontSize: 13.5 } as const;
+const line = { display: 'flex', alignItems: 'center', justifyContent: 'space-between', gap: 2, fontSize: typeSize.small } as const;
 
 /** One ingredient for another, totals held: everything that moves is shown before it is accepted. */
 function Swap({ index, name }: { index: number; name: string }) {
@@ -333,7 +334,7 @@ function SwapAnswer({ swap, title, onSwap, onLeave }: { swap: RowSwap; title: st
   const grams = (g: number) => showQuantity(g, 'mass', units);
   const saltOf = (name: keyof HeldTotals, g: number) => (name === 'sodium' ? g * 2.54 : g);
   return (
-    <Box role="status" sx={{ bgcolor: 'leaf.well', borderRadius: '8px', p: 2, fontSize: 13.5, display: 'grid', gap: 1 }}>
+    <Box role="status" sx={{ bgcolor: 'leaf.well', borderRadius: '8px', p: 2, fontSize: typeSize.small, display: 'grid', gap: 1 }}>
       <b>{title}</b>
       <span>
         {grams(swap.fromG)} → {grams(swap.toG)}

@@ -26,6 +26,7 @@ import {
   type Row,
   type School,
 } from '@north-leaf/core';
+import { typeSize } from '../../ui/theme/theme';
 import { useVoice } from '../../platform/preferences';
 import { Choice } from '../../ui/form/choice';
 import { QuantityField } from '../../ui/form/quantity-field';
@@ -75,7 +76,7 @@ export const MixSteps = memo(function MixSteps() {
           <Box
             key={step.key}
             component="li"
-            sx={{ display: 'grid', gridTemplateColumns: '20px 1fr auto', gap: 2, fontSize: 13.5, alignItems: 'center' }}
+            sx={{ display: 'grid', gridTemplateColumns: '20px 1fr auto', gap: 2, fontSize: typeSize.small, alignItems: 'center' }}
           >
             <Box sx={{ color: 'text.secondary', fontVariantNumeric: 'tabular-nums' }}>{i + 1}</Box>
             <Box>
@@ -107,7 +108,7 @@ export const MixSteps = memo(function MixSteps() {
           </Box>
         ))}
       </Box>
-      {mix.length === 0 && <Box sx={{ fontSize: 13.5, color: 'text.secondary' }}>No order is written down yet.</Box>}
+      {mix.length === 0 && <Box sx={{ fontSize: typeSize.small, color: 'text.secondary' }}>No order is written down yet.</Box>}
       <Button
         size="small"
         sx={{ mt: 1 }}
@@ -228,7 +229,7 @@ function StepFields({ step, onChange }: { step: MixStep; onChange: Change }) {
         {rows.map(({ key, name }) => {
           const share = takes.find(({ rowKey }) => rowKey === key)?.share;
           return (
-            <Box key={key} sx={{ display: 'flex', alignItems: 'center', gap: 1, fontSize: 13 }}>
+            <Box key={key} sx={{ display: 'flex', alignItems: 'center', gap: 1, fontSize: typeSize.small }}>
               <Checkbox
                 size="small"
                 checked={share !== undefined}

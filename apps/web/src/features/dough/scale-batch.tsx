@@ -29,6 +29,7 @@ import {
   unitOf,
 } from '@north-leaf/core';
 import { type Voice } from '@north-leaf/words';
+import { typeSize } from '../../ui/theme/theme';
 import { usePreferences, useVoice } from '../../platform/preferences';
 import { Choice } from '../../ui/form/choice';
 import { useDraft, newKey } from '../formulas/doors';
@@ -207,7 +208,7 @@ export function ScaleBatch({ onClose }: { onClose: () => void }) {
           {'problem' in worked && worked.problem !== '' && (text.trim() !== '' || way === 'shelf' || way === 'pan' || way === 'ownPan') && (
             <Alert severity="error">{worked.problem}</Alert>
           )}
-          {shelf && <Box sx={{ fontSize: 13.5 }}>{shelf.endsFirst} ends first.</Box>}
+          {shelf && <Box sx={{ fontSize: typeSize.small }}>{shelf.endsFirst} ends first.</Box>}
           {next && factor !== null && (
             <Table size="small">
               <TableHead>

@@ -18,6 +18,7 @@ import {
   showValue,
   unitOf,
 } from '@north-leaf/core';
+import { typeSize } from '../../ui/theme/theme';
 import { readMass } from '../../ui/form/typed-mass';
 import { useVoice, useUnits } from '../../platform/preferences';
 import { Choice } from '../../ui/form/choice';
@@ -101,13 +102,13 @@ export function ListLine({ line, heading, slips, asks, pantry, saidBefore, onCor
     <>
       {heading && (
         <TableRow>
-          <TableCell colSpan={4} sx={{ fontWeight: 650, fontSize: 13, bgcolor: 'leaf.well' }}>
+          <TableCell colSpan={4} sx={{ fontWeight: 650, fontSize: typeSize.small, bgcolor: 'leaf.well' }}>
             {heading}
           </TableCell>
         </TableRow>
       )}
       <TableRow sx={leftOut ? { '& th': { color: 'text.secondary', textDecoration: 'line-through' } } : {}}>
-        <TableCell component="th" scope="row" sx={{ fontSize: 13.5 }}>
+        <TableCell component="th" scope="row" sx={{ fontSize: typeSize.small }}>
           {written.trim()}
         </TableCell>
         <TableCell>
@@ -120,7 +121,7 @@ export function ListLine({ line, heading, slips, asks, pantry, saidBefore, onCor
             </>
           ) : asks ? (
             <Box sx={{ display: 'grid', gap: 1, py: 1 }}>
-              <Box sx={{ color: 'warning.main', fontSize: 13 }}>Which one? {why}</Box>
+              <Box sx={{ color: 'warning.main', fontSize: typeSize.small }}>Which one? {why}</Box>
               <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
                 {candidates.map((id) => (
                   <Button
@@ -152,7 +153,7 @@ export function ListLine({ line, heading, slips, asks, pantry, saidBefore, onCor
             <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
               <span>
                 {box ? `${box.name}: ${box.rows.map((row) => nameOf(row.ingredientId)).join(', ')}` : nameOf(ingredientId!)}
-                {part && <Box component="span" sx={{ color: 'text.secondary', fontSize: 12.5 }}>{`, ${partName(part)}`}</Box>}
+                {part && <Box component="span" sx={{ color: 'text.secondary', fontSize: typeSize.caption }}>{`, ${partName(part)}`}</Box>}
               </span>
               <IconButton size="small" aria-label={`Correct ${written.trim()}`} aria-expanded={open} onClick={() => setOpen(!open)}>
                 <EditOutlinedIcon fontSize="inherit" />
@@ -165,7 +166,7 @@ export function ListLine({ line, heading, slips, asks, pantry, saidBefore, onCor
             </Button>
           )}
           {saidBefore && !asks && !leftOut && (
-            <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>
+            <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary' }}>
               as you said before{' '}
               <Button size="small" sx={{ minHeight: 0, p: 0 }} onClick={onForget}>
                 Forget
@@ -181,7 +182,7 @@ export function ListLine({ line, heading, slips, asks, pantry, saidBefore, onCor
             slips
               .filter(({ kind }) => !(asks && (kind === 'unknown' || kind === 'gluten')))
               .map(({ kind, likelyG }) => (
-                <Box key={kind} role="alert" sx={{ color: kind === 'gluten' ? 'error.main' : 'warning.main', fontSize: 12.5 }}>
+                <Box key={kind} role="alert" sx={{ color: kind === 'gluten' ? 'error.main' : 'warning.main', fontSize: typeSize.caption }}>
                   {slipWords[kind](line, likelyG === undefined ? '' : `${voice.show(likelyG, 'mass')}`)}
                 </Box>
               ))}
@@ -194,12 +195,12 @@ export function ListLine({ line, heading, slips, asks, pantry, saidBefore, onCor
         <TableCell align="right" sx={{ whiteSpace: 'nowrap', fontWeight: 650 }}>
           {mass && !leftOut ? fixedMass(mass.massG, units) : '–'}
           {mass && !leftOut && mass.sdG > 0.05 * mass.massG && (
-            <Box sx={{ fontSize: 12.5, color: 'text.secondary', fontWeight: 400 }}>
+            <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary', fontWeight: 400 }}>
               ± {voice.bare(mass.sdG, 'mass', mass.sdG < 2 || units.mass === 'oz' ? 1 : 0)}
             </Box>
           )}
         </TableCell>
-        <TableCell sx={{ fontSize: 13, color: 'text.secondary' }}>{leftOut ? '' : mass?.assumption}</TableCell>
+        <TableCell sx={{ fontSize: typeSize.small, color: 'text.secondary' }}>{leftOut ? '' : mass?.assumption}</TableCell>
       </TableRow>
       {open && (
         <TableRow>

@@ -24,6 +24,7 @@ import {
   usual,
   vagueVolumes,
 } from '@north-leaf/core';
+import { typeSize } from '../../ui/theme/theme';
 import { useVoice } from '../../platform/preferences';
 import { Choice } from '../../ui/form/choice';
 import { useKitchenChange } from '../kitchen/doors';
@@ -135,7 +136,7 @@ export function ListReader({ reading, placeholder }: { reading: ListReading; pla
         />
         <Choice label="How cups were filled" value={filling} options={fillings} onChange={setFilling} width={240} />
         {vague && <AskMeasure key={vague} measure={vague} onSet={(value) => change.mutate({ kind: 'measure', name: vague, value })} />}
-        <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>
+        <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary' }}>
           English, Italian, Portuguese, Spanish, French, German; headings (filling, topping, wash) give the lines under them their place; a
           recipe page’s JSON-LD too. A cup is the US cup, a xícara 240 ml, a tazza 250 ml.
         </Box>
@@ -182,7 +183,7 @@ export function ListReader({ reading, placeholder }: { reading: ListReading; pla
                 <TableCell align="right" sx={{ fontWeight: 650 }}>
                   {voice.bare(totalG, 'bulk')}
                 </TableCell>
-                <TableCell sx={{ fontSize: 13 }}>{sdG > 0.5 && `± ${voice.show(sdG, 'bulk')}`}</TableCell>
+                <TableCell sx={{ fontSize: typeSize.small }}>{sdG > 0.5 && `± ${voice.show(sdG, 'bulk')}`}</TableCell>
               </TableRow>
             </TableBody>
           </Table>
@@ -253,7 +254,7 @@ function AskMeasure({ measure, onSet }: { measure: string; onSet: (value: number
       component="form"
       noValidate
       onSubmit={(event) => (event.preventDefault(), fine && onSet(value))}
-      sx={{ display: 'flex', gap: 2, alignItems: 'center', fontSize: 13.5 }}
+      sx={{ display: 'flex', gap: 2, alignItems: 'center', fontSize: typeSize.small }}
     >
       <span>A {measure} here is</span>
       <TextField

@@ -5,6 +5,7 @@ import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import { editsBetween, families, formulaFromList, type ListedAmount, type Pantry } from '@north-leaf/core';
+import { typeSize, under } from '../../ui/theme/theme';
 import { useDraft, newKey } from '../formulas/doors';
 import { useSurroundings } from '../board/doors';
 import { ListReader, useListReading } from './list-reader';
@@ -30,7 +31,9 @@ export function PasteList({ onClose }: { onClose: () => void }) {
         />
       </DialogContent>
       <DialogActions sx={{ p: 4, gap: 2 }}>
-        {asking.length > 0 && <Box sx={{ mr: 'auto', color: 'warning.main', fontSize: 13.5 }}>Say what “{asking[0]!.name}” is first.</Box>}
+        {asking.length > 0 && (
+          <Box sx={{ mr: 'auto', color: 'warning.main', fontSize: typeSize.small }}>Say what “{asking[0]!.name}” is first.</Box>
+        )}
         <Button onClick={onClose}>Leave it</Button>
         <Button variant="outlined" disabled={notReady} onClick={() => use('besides')}>
           Add to this dough
@@ -43,7 +46,7 @@ export function PasteList({ onClose }: { onClose: () => void }) {
   );
 }
 
-const twoSides = { display: 'grid', gap: 4, gridTemplateColumns: '320px 1fr', '@media (max-width: 899px)': { gridTemplateColumns: '1fr' } };
+const twoSides = { display: 'grid', gap: 4, gridTemplateColumns: '320px 1fr', [under.phone]: { gridTemplateColumns: '1fr' } };
 
 /** The list as one undo step of the draft. */
 function makeOfList(list: readonly ListedAmount[], pantry: Pantry, how: 'instead' | 'besides'): void {

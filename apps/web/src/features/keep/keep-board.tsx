@@ -3,6 +3,7 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
 import { crispLoss, type KeepResult, showDuration, showQuantity, inUnits, unitOf, saidFacts } from '@north-leaf/core';
+import { typeSize } from '../../ui/theme/theme';
 import { usePreferences, useVoice } from '../../platform/preferences';
 import { Choice } from '../../ui/form/choice';
 import { FieldRow } from '../../ui/form/field-row';
@@ -62,7 +63,7 @@ function KeepSettings() {
       <FieldRow label="Sell within">
         <PlainField path="/keep/sellWithinDays" label="Sell within days" /> days
       </FieldRow>
-      <Box sx={{ fontSize: 13, color: 'text.secondary', pt: 2 }}>
+      <Box sx={{ fontSize: typeSize.small, color: 'text.secondary', pt: 2 }}>
         Room {voice.exact(kitchen.roomC, 'temperature')}, air {Math.round(kitchen.humidityShare * 100)} % damp.
       </Box>
     </Box>
@@ -85,7 +86,7 @@ function KeepPicture() {
   const { result } = evaluation.keep;
   return (
     <Box sx={{ display: 'grid', gap: 3 }}>
-      <Box sx={{ fontSize: 13.5 }}>
+      <Box sx={{ fontSize: typeSize.small }}>
         Packed today it <b>{eating[result.word]}</b>
         {result.word === 'snaps' && (
           <>
@@ -109,7 +110,7 @@ function KeepPicture() {
         <Fact label="when packed" value={showQuantity(result.packedAtC, 'temperature', units, 0)} />
         <Fact label="each, baked" value={showQuantity(result.bakedPieceG, 'mass', units)} />
       </Box>
-      <Box sx={{ fontSize: 13, color: 'text.secondary' }}>
+      <Box sx={{ fontSize: typeSize.small, color: 'text.secondary' }}>
         A forecast, not a shelf life: date it by your own tests and local rules. What holds cream, custard, egg or cheese belongs at{' '}
         {voice.show(saidFacts.fridgeC, 'temperature')} or colder and stands out four hours at most. How tight your tin is, is a guess until
         one was weighed over a week.
@@ -162,7 +163,7 @@ function CoolingCurve({ result }: { result: KeepResult }) {
   }, [cooling, coolMin, palette, units]);
   return (
     <Box component="section" aria-label="Cooling">
-      <Box sx={{ fontSize: 13.5 }}>
+      <Box sx={{ fontSize: typeSize.small }}>
         {cooling.packableMin === null ? (
           'It does not cool far enough to be packed within four hours more.'
         ) : (
@@ -188,7 +189,7 @@ function ForLater({ result }: { result: KeepResult }) {
   const units = usePreferences((state) => state.units);
   const { bringBack, coldBecause, crustSoft, freezing, mouldFreeDays, needsCold } = result;
   return (
-    <Box component="ul" aria-label="For later" sx={{ m: 0, pl: 5, fontSize: 13.5, display: 'grid', gap: 1 }}>
+    <Box component="ul" aria-label="For later" sx={{ m: 0, pl: 5, fontSize: typeSize.small, display: 'grid', gap: 1 }}>
       {crustSoft && (
         <li>
           {crustSoft.goesOn === 'baked'

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { judged, judgements, type Judgement, type JudgementName, type Kitchen } from '@north-leaf/core';
+import { typeSize } from '../../ui/theme/theme';
 import { FormEnd } from '../../ui/form/form-end';
 import { QuantityField } from '../../ui/form/quantity-field';
 import { SideSheet } from '../../ui/frame/side-sheet';
@@ -34,7 +35,7 @@ export function JudgementsSheet({ kitchen, onClose }: { kitchen: Kitchen; onClos
   return (
     <SideSheet title="Judgements" onClose={onClose}>
       <Box sx={{ display: 'grid', gap: 3 }}>
-        <Box sx={{ fontSize: 13.5 }}>
+        <Box sx={{ fontSize: typeSize.small }}>
           Numbers that no source gives for your kitchen. Ours are guesses held against practice; set your own where you have measured. Every
           forecast follows.
         </Box>
@@ -43,7 +44,7 @@ export function JudgementsSheet({ kitchen, onClose }: { kitchen: Kitchen; onClos
           return (
             <Box key={name} sx={{ borderBottom: 1, borderColor: 'divider', pb: 2 }}>
               <Box sx={{ display: 'flex', alignItems: 'center', gap: 2 }}>
-                <Box sx={{ flex: 1, fontWeight: 650, fontSize: 14 }}>{one.what}</Box>
+                <Box sx={{ flex: 1, fontWeight: 650, fontSize: typeSize.body }}>{one.what}</Box>
                 <QuantityField
                   label={one.what}
                   kind="percent"
@@ -54,9 +55,9 @@ export function JudgementsSheet({ kitchen, onClose }: { kitchen: Kitchen; onClos
                   problem={wrongOf(name)}
                   grain={10 ** -one.digits}
                 />
-                <Box sx={{ fontSize: 12.5, minWidth: 84 }}>{one.unit}</Box>
+                <Box sx={{ fontSize: typeSize.caption, minWidth: 84 }}>{one.unit}</Box>
               </Box>
-              <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>
+              <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary' }}>
                 Judgement: {one.source}.{' '}
                 {held[name] !== undefined && (
                   <Button

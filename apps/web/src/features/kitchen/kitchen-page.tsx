@@ -31,6 +31,7 @@ import {
   type Units,
   saidFacts,
 } from '@north-leaf/core';
+import { typeSize, under } from '../../ui/theme/theme';
 import { ErrorPage } from '../../platform/error-page';
 import { usePreferences, useVoice } from '../../platform/preferences';
 import { Leaf } from '../../ui/frame/leaf';
@@ -85,7 +86,7 @@ function Loaded({ kitchen, ovenId }: { kitchen: Kitchen; ovenId: string | undefi
   const [judging, setJudging] = useState(false);
   const [learning, setLearning] = useState(false);
   const { palette } = useTheme();
-  const column = { borderRight: `1px solid ${palette.divider}`, pr: 3, '@media (max-width: 899px)': { border: 0, pr: 0 } } as const;
+  const column = { borderRight: `1px solid ${palette.divider}`, pr: 3, [under.phone]: { border: 0, pr: 0 } } as const;
   const on = DateTime.now().setZone(kitchen.zone).toISODate() ?? '';
   const oven = kitchen.ovens.find((one) => one.id === ovenId) ?? kitchen.ovens[0];
   const care = oven ? ovenCare(oven, kitchen, on) : null;
@@ -97,13 +98,13 @@ function Loaded({ kitchen, ovenId }: { kitchen: Kitchen; ovenId: string | undefi
         gridTemplateRows: 'auto 1fr',
         gridTemplateAreas: '"ovens main side" "rest main side"',
         columnGap: 5,
-        '@media (max-width: 1199px)': {
+        [under.desk]: {
           gridTemplateColumns: '250px 1fr',
           gridTemplateRows: 'auto auto 1fr',
           gridTemplateAreas: '"ovens main" "rest main" "rest side"',
         },
         // On a phone the chosen oven stands right under the ovens, the rest of the kitchen below it.
-        '@media (max-width: 899px)': {
+        [under.phone]: {
           gridTemplateColumns: 'minmax(0, 1fr)',
           gridTemplateRows: 'none',
           gridTemplateAreas: '"ovens" "main" "side" "rest"',
@@ -135,7 +136,7 @@ function Loaded({ kitchen, ovenId }: { kitchen: Kitchen; ovenId: string | undefi
             <Typography variant="h1" component="h2">
               {oven.name}
             </Typography>
-            <Box sx={{ display: 'inline-flex', alignItems: 'center', gap: 1, fontSize: 13 }}>
+            <Box sx={{ display: 'inline-flex', alignItems: 'center', gap: 1, fontSize: typeSize.small }}>
               <Leaf state={stateOfCare(care)} size={14} />
               {careWords(care)}
             </Box>
@@ -211,8 +212,8 @@ function Things({ list, kitchen, chosen, on, onOpen }: ThingsProps) {
       {things.map((thing) => {
         const inside = (
           <Box sx={{ flex: 1, minWidth: 0 }}>
-            <Box sx={{ fontWeight: 650, fontSize: 14 }}>{thing.name}</Box>
-            <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>{about(list, thing, units)}</Box>
+            <Box sx={{ fontWeight: 650, fontSize: typeSize.body }}>{thing.name}</Box>
+            <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary' }}>{about(list, thing, units)}</Box>
           </Box>
         );
         if (list !== 'ovens') {
@@ -239,7 +240,7 @@ function Things({ list, kitchen, chosen, on, onOpen }: ThingsProps) {
           </ButtonBase>
         );
       })}
-      {things.length === 0 && <Box sx={{ fontSize: 13, color: 'text.secondary' }}>None yet.</Box>}
+      {things.length === 0 && <Box sx={{ fontSize: typeSize.small, color: 'text.secondary' }}>None yet.</Box>}
     </Box>
   );
 }
@@ -282,7 +283,7 @@ function Sureness({ oven, care, kitchen, on, onMeasure }: SurenessProps) {
     <Box
       component="aside"
       aria-label="How sure, and what next"
-      sx={{ gridArea: 'side', display: 'grid', gap: 3, alignContent: 'start', fontSize: 14 }}
+      sx={{ gridArea: 'side', display: 'grid', gap: 3, alignContent: 'start', fontSize: typeSize.body }}
     >
       <Typography variant="h2">How sure</Typography>
       <Box>
@@ -292,7 +293,7 @@ function Sureness({ oven, care, kitchen, on, onMeasure }: SurenessProps) {
       {care.next && (
         <Box sx={{ bgcolor: 'leaf.well', borderRadius: '8px', p: 3, display: 'grid', gap: 1 }}>
           <b>Next: {nextWords(voice)[care.next].what.toLowerCase()}</b>
-          <Box sx={{ fontSize: 13 }}>{nextWords(voice)[care.next].why}</Box>
+          <Box sx={{ fontSize: typeSize.small }}>{nextWords(voice)[care.next].why}</Box>
           {(care.next === 'measure' || care.next === 'secondSetting') && (
             <Button variant="outlined" size="small" sx={{ justifySelf: 'start' }} onClick={onMeasure}>
               Measure {oven.name}
@@ -306,18 +307,20 @@ function Sureness({ oven, care, kitchen, on, onMeasure }: SurenessProps) {
             <Leaf state="watch" size={16} />
             <b>Turn trays at half time</b>
           </Box>
-          <Box sx={{ fontSize: 13 }}>One side of a shelf is {voice.show(care.unevenC ?? 0, 'difference')} hotter than the other.</Box>
+          <Box sx={{ fontSize: typeSize.small }}>
+            One side of a shelf is {voice.show(care.unevenC ?? 0, 'difference')} hotter than the other.
+          </Box>
         </Box>
       )}
       {due.map((one) => (
-        <Box key={one.id} sx={{ fontSize: 13 }}>
+        <Box key={one.id} sx={{ fontSize: typeSize.small }}>
           <Box component={Link} to={`/kitchen/ovens/${one.id}`} sx={{ color: 'primary.main' }}>
             {one.name}
           </Box>
           : {careWords(ovenCare(one, kitchen, on))}.
         </Box>
       ))}
-      <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>
+      <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary' }}>
         Cold places: read a thermometer in a glass of water that stood there over night. Chilled food belongs at{' '}
         {voice.show(saidFacts.fridgeC, 'temperature')} or colder; local rules come first.
       </Box>

@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { Kitchen, Learned } from '@north-leaf/core';
+import { typeSize } from '../../ui/theme/theme';
 import { useVoice } from '../../platform/preferences';
 import { notify } from '../../platform/notices';
 import { useKitchenChange } from './api';
@@ -33,7 +34,7 @@ function One({ learned, kitchen }: { learned: Learned; kitchen: Kitchen }) {
       { onError: (error) => notify(`Not changed: ${error.message}`, 'error') },
     );
   return (
-    <Box role="group" aria-label={name} sx={{ fontSize: 13.5, display: 'grid', gridTemplateColumns: '1fr auto', columnGap: 3 }}>
+    <Box role="group" aria-label={name} sx={{ fontSize: typeSize.small, display: 'grid', gridTemplateColumns: '1fr auto', columnGap: 3 }}>
       <Box sx={{ opacity: setAside ? 0.75 : 1 }}>
         <b>{name}</b>
         {learnedRows(learned, voice).map(({ of, before, now }) => (
@@ -44,7 +45,7 @@ function One({ learned, kitchen }: { learned: Learned; kitchen: Kitchen }) {
             </Box>
           </Box>
         ))}
-        <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>
+        <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary' }}>
           {learnedFrom(learned, kitchen)} {setAside && <b>Set aside: this forecast is made without it.</b>}
         </Box>
       </Box>

@@ -3,6 +3,7 @@ import Button from '@mui/material/Button';
 import { useTheme } from '@mui/material/styles';
 import type { Kitchen, Learned } from '@north-leaf/core';
 import type { LearnedBody } from '@north-leaf/contracts';
+import { typeSize } from '../../ui/theme/theme';
 import { useVoice } from '../../platform/preferences';
 import { notify } from '../../platform/notices';
 import { SideSheet } from '../../ui/frame/side-sheet';
@@ -15,7 +16,7 @@ export function LearnedSheet({ kitchen, onClose }: { kitchen: Kitchen; onClose: 
   return (
     <SideSheet title="Learned from your bakes" onClose={onClose}>
       {learned.length === 0 && (
-        <Box sx={{ fontSize: 14, pt: 2 }}>
+        <Box sx={{ fontSize: typeSize.body, pt: 2 }}>
           Nothing yet. Say at a bake how the dough felt, when it was done, its tone and its weight before and after, and give it dots: the
           next forecast is worked out with them.
         </Box>
@@ -39,19 +40,19 @@ function One({ learned, kitchen }: { learned: Learned; kitchen: Kitchen }) {
     );
   return (
     <Box component="section" aria-label={name} sx={{ py: 3, borderBottom: `1px solid ${palette.divider}` }}>
-      <Box sx={{ fontSize: 16, fontWeight: 680 }}>{name}</Box>
+      <Box sx={{ fontSize: typeSize.large, fontWeight: 680 }}>{name}</Box>
       <Box
         component="table"
         sx={{
           width: '100%',
-          fontSize: 14,
+          fontSize: typeSize.body,
           borderCollapse: 'collapse',
           opacity: setAside ? 0.75 : 1,
           '& th': { textAlign: 'left', fontWeight: 400 },
         }}
       >
         <thead>
-          <Box component="tr" sx={{ color: 'text.secondary', fontSize: 12.5 }}>
+          <Box component="tr" sx={{ color: 'text.secondary', fontSize: typeSize.caption }}>
             <td />
             <th scope="col">before</th>
             <th scope="col">now</th>
@@ -69,7 +70,7 @@ function One({ learned, kitchen }: { learned: Learned; kitchen: Kitchen }) {
           ))}
         </tbody>
       </Box>
-      <Box sx={{ fontSize: 13, color: 'text.secondary' }}>
+      <Box sx={{ fontSize: typeSize.small, color: 'text.secondary' }}>
         {learnedFrom(learned, kitchen)} {setAside && <b>Set aside: forecasts use what was believed before.</b>}
       </Box>
       <Box sx={{ display: 'flex', gap: 2, pt: 1 }}>

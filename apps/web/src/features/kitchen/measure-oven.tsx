@@ -17,6 +17,7 @@ import {
   metric,
 } from '@north-leaf/core';
 import { type Voice } from '@north-leaf/words';
+import { typeSize } from '../../ui/theme/theme';
 import { outside } from '../../ui/form/limits';
 import { usePreferences, useVoice } from '../../platform/preferences';
 import { FieldRow } from '../../ui/form/field-row';
@@ -96,7 +97,7 @@ export function MeasureOven({ oven, onClose }: { oven: Oven; onClose: () => void
   return (
     <SideSheet title={`Measure ${oven.name}`} onClose={onClose}>
       <Box sx={{ display: 'grid', gap: 4 }}>
-        <Box component="ol" sx={{ m: 0, pl: 5, fontSize: 14, display: 'grid', gap: 1 }}>
+        <Box component="ol" sx={{ m: 0, pl: 5, fontSize: typeSize.body, display: 'grid', gap: 1 }}>
           <li>Put the thermometer on the middle shelf, in its middle, where you can read it through the door or on a probe.</li>
           <li>Set the dial as below. Wait until the light is off, and ten minutes more.</li>
           <li>Read it three times, some minutes apart: a thermostat swings. Then the next setting.</li>
@@ -111,7 +112,7 @@ export function MeasureOven({ oven, onClose }: { oven: Oven; onClose: () => void
         >
           Another setting
         </Button>
-        <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>
+        <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary' }}>
           Hot metal and steam burn: dry cloths, and open the door away from you. Type C or F after a number to give it in the other unit.
         </Box>
         <FormEnd failed={failed} busy={busy} onStore={() => void store()} onLeave={onClose} />
@@ -168,7 +169,7 @@ function SettingFields({ name, oven, setting, onChange }: FieldsProps) {
         })}
       </Box>
       {values.length > 0 && (
-        <Box sx={{ fontSize: 13.5 }} role="status">
+        <Box sx={{ fontSize: typeSize.small }} role="status">
           At {dialWords(oven.dialUnit, dialC)} the air is {voice.show(mean, 'temperature')}: {voice.show(Math.abs(off), 'difference')}{' '}
           {off >= 0 ? 'hotter' : 'cooler'} than the dial says
           {dialOf(oven.dialUnit, dialC) === dialC ? '' : ' once both are in °C'}.

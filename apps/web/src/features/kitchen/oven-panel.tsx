@@ -21,6 +21,7 @@ import {
   inUnits,
   unitOf,
 } from '@north-leaf/core';
+import { typeSize, under } from '../../ui/theme/theme';
 import { outside } from '../../ui/form/limits';
 import { usePreferences, useVoice, useUnits } from '../../platform/preferences';
 import { Plot } from '../../ui/drawing/plot';
@@ -34,7 +35,7 @@ const WANTS_C = [150, 165, 180, 200, 220];
 /** What an oven really does: dial against air, where it is hotter, how long it takes to heat, how fast it gives its heat. */
 export function OvenPanel({ oven, kitchen, care }: Props) {
   return (
-    <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 190px', gap: 5, '@media (max-width: 1099px)': { gridTemplateColumns: '1fr' } }}>
+    <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 190px', gap: 5, [under.split]: { gridTemplateColumns: '1fr' } }}>
       <HotSpots key={oven.id} oven={oven} />
       <SetDial oven={oven} />
       <DialAndTruth oven={oven} />
@@ -96,7 +97,7 @@ function HotSpots({ oven }: { oven: Oven }) {
           ))}
         </ToggleButtonGroup>
       </Box>
-      <Box sx={{ fontSize: 12.5, color: 'text.secondary', display: 'flex', justifyContent: 'space-between', pb: 1 }}>
+      <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary', display: 'flex', justifyContent: 'space-between', pb: 1 }}>
         <span>back</span>
         <span>K above the middle of the middle shelf</span>
       </Box>
@@ -147,7 +148,7 @@ function HotSpots({ oven }: { oven: Oven }) {
           );
         })}
       </Box>
-      <Box sx={{ fontSize: 12.5, color: 'text.secondary', display: 'flex', justifyContent: 'space-between', pt: 1 }}>
+      <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary', display: 'flex', justifyContent: 'space-between', pt: 1 }}>
         <span>door</span>
         {typed ? (
           <span>
@@ -165,7 +166,7 @@ function HotSpots({ oven }: { oven: Oven }) {
         )}
       </Box>
       {typed && (
-        <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>
+        <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary' }}>
           Move the thermometer from place to place at one setting; ten minutes each. Or sprinkle white rice flour on a tray, six minutes at{' '}
           {voice.show(saidFacts.flourTestC, 'temperature')}, and see where it browns first.
         </Box>
@@ -188,8 +189,8 @@ function SetDial({ oven }: { oven: Oven }) {
       >
         <thead>
           <tr>
-            <th style={{ textAlign: 'left', fontSize: 12.5 }}>Want</th>
-            <th style={{ textAlign: 'right', fontSize: 12.5 }}>Dial</th>
+            <th style={{ textAlign: 'left', fontSize: typeSize.caption }}>Want</th>
+            <th style={{ textAlign: 'right', fontSize: typeSize.caption }}>Dial</th>
           </tr>
         </thead>
         <tbody>
@@ -202,7 +203,7 @@ function SetDial({ oven }: { oven: Oven }) {
         </tbody>
       </Box>
       {oven.readings.length === 0 && (
-        <Box sx={{ fontSize: 12.5, color: 'text.secondary', pt: 1 }}>Never measured: the dial is taken at its word.</Box>
+        <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary', pt: 1 }}>Never measured: the dial is taken at its word.</Box>
       )}
     </Box>
   );
@@ -278,7 +279,7 @@ function DialAndTruth({ oven }: { oven: Oven }) {
         columns={columns}
       />
       {readings.map((reading) => (
-        <Box key={`${reading.dialC} ${reading.at}`} sx={{ display: 'flex', alignItems: 'center', gap: 2, fontSize: 13 }}>
+        <Box key={`${reading.dialC} ${reading.at}`} sx={{ display: 'flex', alignItems: 'center', gap: 2, fontSize: typeSize.small }}>
           <span>
             {dialWords(oven.dialUnit, reading.dialC)} on the dial, {voice.show(reading.trueC, 'temperature')} in the oven,{' '}
             {reading.at.slice(0, 10)}
@@ -304,7 +305,7 @@ function Heating({ oven }: { oven: Oven }) {
   return (
     <Box component="section" aria-label="Time to heat">
       <Typography variant="h2">Time to heat</Typography>
-      <Box sx={{ fontSize: 13, color: 'text.secondary', pb: 1 }}>
+      <Box sx={{ fontSize: typeSize.small, color: 'text.secondary', pb: 1 }}>
         From cold to {dialWords(oven.dialUnit, held?.dialC ?? 180)}, light off. {held ? '' : 'Not timed yet: 14 min are assumed.'}
       </Box>
       <QuantityField
@@ -337,13 +338,13 @@ function HeatTransfer({ oven, kitchen, care }: Props) {
       <Typography variant="h2">How fast it gives its heat</Typography>
       {care.heat ? (
         <>
-          <Box sx={{ fontSize: 14 }}>
+          <Box sx={{ fontSize: typeSize.body }}>
             <b>
               {care.heat.value.toFixed(2)} ± {care.heat.sd.toFixed(2)}
             </b>{' '}
             times an oven of its kind
           </Box>
-          {from && <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>{from}</Box>}
+          {from && <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary' }}>{from}</Box>}
           <Button
             size="small"
             onClick={() =>
@@ -356,7 +357,7 @@ function HeatTransfer({ oven, kitchen, care }: Props) {
           </Button>
         </>
       ) : (
-        <Box sx={{ fontSize: 13, color: 'text.secondary' }}>
+        <Box sx={{ fontSize: typeSize.small, color: 'text.secondary' }}>
           Not known yet. Weigh one tray before and after, on the Bake board of a formula.
         </Box>
       )}

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { typeSize, under } from '../../ui/theme/theme';
 import { FormEnd } from '../../ui/form/form-end';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -18,17 +19,17 @@ export function GuestsList({ kitchen }: { book: PantryBook; kitchen: Kitchen }) 
   const guests = kitchen.guests ?? [];
   const store = (guest: Guest, said: string) => change.mutate({ kind: 'guest', guest }, { onSuccess: () => (setOpen(null), notify(said)) });
   return (
-    <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 8, '@media (max-width: 899px)': { gridTemplateColumns: '1fr' } }}>
+    <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 8, [under.phone]: { gridTemplateColumns: '1fr' } }}>
       <Box>
         <Typography variant="h2">Guests, customers, orders</Typography>
         {guests.map((guest) => (
           <Box key={guest.id} sx={{ borderBottom: `1px solid ${palette.divider}`, py: 2, display: 'flex', gap: 3, alignItems: 'center' }}>
             <Box sx={{ flex: 1 }}>
               <Box sx={{ fontWeight: 680 }}>{guest.name}</Box>
-              <Box sx={{ fontSize: 13.5 }}>
+              <Box sx={{ fontSize: typeSize.small }}>
                 {guest.suits.map((id) => suits.values[id as keyof typeof suits.values]?.name ?? id).join(', ') || 'no limits yet'}
               </Box>
-              {guest.note && <Box sx={{ fontSize: 13, color: 'text.secondary' }}>{guest.note}</Box>}
+              {guest.note && <Box sx={{ fontSize: typeSize.small, color: 'text.secondary' }}>{guest.note}</Box>}
             </Box>
             <Button variant="outlined" size="small" onClick={() => setOpen(guest)}>
               Change
@@ -111,7 +112,7 @@ function GuestForm({ guest, failed, onStore, onClose }: FormProps) {
         onChange={(event) => setNote(event.target.value)}
         slotProps={{ htmlInput: { maxLength: 500 } }}
       />
-      <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>
+      <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary' }}>
         Lactose-free is not milk-free. Honey and gelatine are not vegan. “May contain” counts as not suiting until a label says otherwise.
         An allergy is for the guest and their doctor to judge; ask, and follow local rules.
       </Box>

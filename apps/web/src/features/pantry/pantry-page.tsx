@@ -11,6 +11,7 @@ import TextField from '@mui/material/TextField';
 import { useQuery } from '@tanstack/react-query';
 import { useParams } from 'react-router';
 import { glutenLimitOf, glutenRules, markets, type Kitchen, type Market } from '@north-leaf/core';
+import { typeSize } from '../../ui/theme/theme';
 import { ErrorPage } from '../../platform/error-page';
 import { Page } from '../../ui/frame/page';
 import { PlaceTabs } from '../../ui/frame/place-tabs';
@@ -58,7 +59,7 @@ export function PantryPage() {
       ) : (
         <Rows />
       )}
-      <Box sx={{ pt: 4, fontSize: 12.5, color: 'text.secondary', maxWidth: 900 }}>
+      <Box sx={{ pt: 4, fontSize: typeSize.caption, color: 'text.secondary', maxWidth: 900 }}>
         {loaded && rule(kitchen.data)} Check your local rules: labels, local law and licensed practice always win over this page.
       </Box>
     </Page>
@@ -83,7 +84,7 @@ function SoldIn({ kitchen }: { kitchen: Kitchen }) {
       (error: Error) => notify(error.message, 'error'),
     );
   return (
-    <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, fontSize: 13.5 }}>
+    <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, fontSize: typeSize.small }}>
       <TextField
         select
         size="small"
@@ -103,7 +104,7 @@ function SoldIn({ kitchen }: { kitchen: Kitchen }) {
       </TextField>
       {kitchen.market !== undefined && (
         <FormControlLabel
-          sx={{ mr: 0, '& .MuiFormControlLabel-label': { fontSize: 13.5 } }}
+          sx={{ mr: 0, '& .MuiFormControlLabel-label': { fontSize: typeSize.small } }}
           control={<Checkbox size="small" checked={kitchen.home ?? false} onChange={(_, home) => void set(kitchen.market!, home)} />}
           label="at home only"
         />
@@ -139,7 +140,7 @@ function GlutenLimit({ limit }: { limit: number }) {
       component="form"
       noValidate
       onSubmit={(event) => (event.preventDefault(), set())}
-      sx={{ display: 'flex', alignItems: 'center', gap: 1, fontSize: 13.5 }}
+      sx={{ display: 'flex', alignItems: 'center', gap: 1, fontSize: typeSize.small }}
     >
       <span>you accept up to</span>
       <TextField

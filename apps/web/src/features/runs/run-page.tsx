@@ -7,6 +7,7 @@ import { DateTime } from 'luxon';
 import { useNavigate, useParams } from 'react-router';
 import { type StepProgress, unitOf } from '@north-leaf/core';
 import { stepWords, titleOf } from '@north-leaf/words';
+import { typeSize, under } from '../../ui/theme/theme';
 import { readMass } from '../../ui/form/typed-mass';
 import { ErrorPage } from '../../platform/error-page';
 import { useVoice } from '../../platform/preferences';
@@ -80,8 +81,8 @@ function Bench({ run }: { run: RunInHand }) {
     >
       <Alarms waits={waits} />
       <TopBar run={run} index={index} onLeave={leave} />
-      <Box sx={{ display: 'flex', minHeight: 0, [bench.phone]: { flexDirection: 'column' } }}>
-        <Box sx={{ display: 'contents', [bench.phone]: { display: 'none' } }}>
+      <Box sx={{ display: 'flex', minHeight: 0, [under.phone]: { flexDirection: 'column' } }}>
+        <Box sx={{ display: 'contents', [under.phone]: { display: 'none' } }}>
           <Edge side="left" label="Back" onPress={back} />
         </Box>
         <Box
@@ -94,7 +95,7 @@ function Bench({ run }: { run: RunInHand }) {
             display: 'grid',
             alignContent: 'start',
             gap: 3,
-            [bench.phone]: { p: '12px 16px' },
+            [under.phone]: { p: '12px 16px' },
           }}
         >
           <NotStored />
@@ -115,7 +116,15 @@ function Bench({ run }: { run: RunInHand }) {
           )}
           <Box sx={{ display: 'flex', gap: 3, flexWrap: 'wrap', alignItems: 'center', borderTop: `1px solid ${palette.divider}`, pt: 2 }}>
             {following && (
-              <Box sx={{ flex: 1, minWidth: 200, fontSize: 20, color: 'text.secondary', [bench.phone]: { fontSize: 16 } }}>
+              <Box
+                sx={{
+                  flex: 1,
+                  minWidth: 200,
+                  fontSize: typeSize.list,
+                  color: 'text.secondary',
+                  [under.phone]: { fontSize: typeSize.large },
+                }}
+              >
                 Then: {titleOf(following.step, voice)}
                 {following.step.kind === 'weigh' ? `, ${voice.show(following.step.amountG ?? 0, 'mass')}` : ''}
               </Box>
@@ -124,8 +133,8 @@ function Bench({ run }: { run: RunInHand }) {
             {isNow && !ended && <LeaveOut run={run} progress={progress} onDone={advance.forward} />}
           </Box>
         </Box>
-        <Box sx={{ display: 'contents', [bench.phone]: { display: 'flex', gap: 2, p: '6px 10px' } }}>
-          <Box sx={{ display: 'none', [bench.phone]: { display: 'contents' } }}>
+        <Box sx={{ display: 'contents', [under.phone]: { display: 'flex', gap: 2, p: '6px 10px' } }}>
+          <Box sx={{ display: 'none', [under.phone]: { display: 'contents' } }}>
             <Edge side="left" label="Back" onPress={back} />
           </Box>
           {!ended && <Edge side="right" {...next.shown} onPress={() => next.latest.current.press()} />}
@@ -194,7 +203,9 @@ function PutRight({ run, progress: { step, weighedG } }: { run: RunInHand; progr
         error={problem !== null}
         helperText={problem ?? ' '}
         onChange={({ target }) => setText(target.value)}
-        slotProps={{ htmlInput: { inputMode: 'decimal', autoComplete: 'off', style: { fontSize: 26, height: 48, width: 150 } } }}
+        slotProps={{
+          htmlInput: { inputMode: 'decimal', autoComplete: 'off', style: { fontSize: typeSize.field, height: 48, width: 150 } },
+        }}
       />
       <Button variant="outlined" sx={bench.button} disabled={value === undefined} onClick={store}>
         Put it right
@@ -214,18 +225,18 @@ function LeaveOut({ run, progress, onDone }: { run: RunInHand; progress: StepPro
   };
   if (!open)
     return (
-      <Button variant="text" sx={{ ...bench.button, fontSize: 20, color: 'text.secondary' }} onClick={() => setOpen(true)}>
+      <Button variant="text" sx={{ ...bench.button, fontSize: typeSize.list, color: 'text.secondary' }} onClick={() => setOpen(true)}>
         Leave it out
       </Button>
     );
   return (
     <Box role="group" aria-label="Why it is left out" sx={{ display: 'flex', gap: 2, flexWrap: 'wrap' }}>
       {reasons.map((reason) => (
-        <Button key={reason} variant="outlined" sx={{ ...bench.button, fontSize: 20 }} onClick={() => void skip(reason)}>
+        <Button key={reason} variant="outlined" sx={{ ...bench.button, fontSize: typeSize.list }} onClick={() => void skip(reason)}>
           {reason}
         </Button>
       ))}
-      <Button variant="text" sx={{ ...bench.button, fontSize: 20 }} onClick={() => setOpen(false)}>
+      <Button variant="text" sx={{ ...bench.button, fontSize: typeSize.list }} onClick={() => setOpen(false)}>
         No, keep it
       </Button>
     </Box>
@@ -250,7 +261,7 @@ function TopBar({ run, index, onLeave }: { run: RunInHand; index: number; onLeav
         minWidth: 0,
       }}
     >
-      <HoldButton holdMs={1000} onHeld={onLeave} aria-label="Leave, hold" sx={{ minHeight: 52, fontSize: 18, px: 3 }}>
+      <HoldButton holdMs={1000} onHeld={onLeave} aria-label="Leave, hold" sx={{ minHeight: 52, fontSize: typeSize.action, px: 3 }}>
         Leave
       </HoldButton>
       <Box
@@ -260,9 +271,9 @@ function TopBar({ run, index, onLeave }: { run: RunInHand; index: number; onLeav
           overflow: 'hidden',
           textOverflow: 'ellipsis',
           whiteSpace: 'nowrap',
-          fontSize: 22,
+          fontSize: typeSize.strip,
           fontWeight: 680,
-          [bench.phone]: { fontSize: 17 },
+          [under.phone]: { fontSize: typeSize.large },
         }}
       >
         {run.run.formulaName}{' '}
@@ -274,19 +285,30 @@ function TopBar({ run, index, onLeave }: { run: RunInHand; index: number; onLeav
       {(!online || waitingEvents > 0) && (
         <Box
           role="status"
-          sx={{ bgcolor: palette.leaf.watchSoft, color: 'warning.main', fontWeight: 650, fontSize: 16, borderRadius: '8px', p: '6px 12px' }}
+          sx={{
+            bgcolor: palette.leaf.watchSoft,
+            color: 'warning.main',
+            fontWeight: 650,
+            fontSize: typeSize.large,
+            borderRadius: '8px',
+            p: '6px 12px',
+          }}
         >
           {online ? 'storing' : `Working from this device${waitingEvents > 0 ? `, ${waitingEvents} wait` : ''}`}
         </Box>
       )}
       {state.state === 'paused' ? (
-        <Button variant="contained" sx={{ minHeight: 52, fontSize: 18 }} onClick={() => void run.say({ what: { kind: 'resumed' } })}>
+        <Button
+          variant="contained"
+          sx={{ minHeight: 52, fontSize: typeSize.action }}
+          onClick={() => void run.say({ what: { kind: 'resumed' } })}
+        >
           Go on
         </Button>
       ) : (
         <Button
           variant="text"
-          sx={{ minHeight: 52, fontSize: 18, [bench.phone]: { display: 'none' } }}
+          sx={{ minHeight: 52, fontSize: typeSize.action, [under.phone]: { display: 'none' } }}
           onClick={() => void run.say({ what: { kind: 'paused' } })}
         >
           Pause
@@ -295,15 +317,15 @@ function TopBar({ run, index, onLeave }: { run: RunInHand; index: number; onLeav
       <Button
         variant="text"
         aria-pressed={muted}
-        sx={{ minHeight: 52, fontSize: 18, [bench.phone]: { display: 'none' } }}
+        sx={{ minHeight: 52, fontSize: typeSize.action, [under.phone]: { display: 'none' } }}
         onClick={() => setMuted(!muted)}
       >
         {muted ? 'Sound off' : 'Sound on'}
       </Button>
-      <Box sx={{ fontSize: 18, whiteSpace: 'nowrap', [bench.phone]: { fontSize: 15 } }}>
+      <Box sx={{ fontSize: typeSize.action, whiteSpace: 'nowrap', [under.phone]: { fontSize: typeSize.lead } }}>
         step <b>{index + 1}</b> of {state.steps.length}
       </Box>
-      <Box sx={{ fontSize: 26, fontWeight: 700, [bench.phone]: { display: 'none' } }}>
+      <Box sx={{ fontSize: typeSize.field, fontWeight: 700, [under.phone]: { display: 'none' } }}>
         {DateTime.fromMillis(now, { zone: run.kitchen.zone }).toFormat('HH:mm')}
       </Box>
     </Box>

@@ -4,6 +4,7 @@ import { DateTime } from 'luxon';
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { titleOf } from '@north-leaf/words';
+import { typeSize } from '../../ui/theme/theme';
 import { useVoice } from '../../platform/preferences';
 import { ErrorPage } from '../../platform/error-page';
 import { Page } from '../../ui/frame/page';
@@ -56,19 +57,19 @@ export function RunsPage() {
               }}
             >
               <Box>
-                <Box sx={{ fontSize: 18, fontWeight: 680 }}>
+                <Box sx={{ fontSize: typeSize.action, fontWeight: 680 }}>
                   {run.formulaName} v{run.version}
-                  <Box component="span" sx={{ fontWeight: 400, color: 'text.secondary', fontSize: 14 }}>
+                  <Box component="span" sx={{ fontWeight: 400, color: 'text.secondary', fontSize: typeSize.body }}>
                     {' '}
                     bake {run.number}, begun {DateTime.fromISO(run.startedAt, { zone: kitchen?.zone ?? 'UTC' }).toFormat('HH:mm')}
                     {state.state === 'paused' ? ', paused' : ''}
                   </Box>
                 </Box>
-                <Box sx={{ fontSize: 15 }}>
+                <Box sx={{ fontSize: typeSize.lead }}>
                   Step {state.nowIndex + 1} of {state.steps.length}: {titleOf(step, voice)}
                 </Box>
               </Box>
-              <Box sx={{ fontSize: 22, fontWeight: 700 }}>{wait ? leftWords(wait.endsAt - now) : ''}</Box>
+              <Box sx={{ fontSize: typeSize.strip, fontWeight: 700 }}>{wait ? leftWords(wait.endsAt - now) : ''}</Box>
               <Box sx={{ color: 'primary.main', fontWeight: 650 }}>Open</Box>
             </Box>
           );

@@ -27,6 +27,7 @@ import {
   showQuantity,
 } from '@north-leaf/core';
 import { findingWords, titleOf, type Voice } from '@north-leaf/words';
+import { typeSize, under } from '../../ui/theme/theme';
 import { bareNumber } from '../../ui/form/typed-number';
 import { benchNow } from '../../platform/bench-clock';
 import { ErrorPage } from '../../platform/error-page';
@@ -119,7 +120,7 @@ export function StartPage() {
           ))}
         </TextField>
         {lotId !== null ? (
-          <Box sx={{ fontSize: 15, alignSelf: 'center' }}>
+          <Box sx={{ fontSize: typeSize.lead, alignSelf: 'center' }}>
             {kept && lot ? (
               <>
                 From {pantry.data?.ingredients[lot.ingredientId]?.name}, lot {lot.code}: <b>{voice.show(kept.amountG, 'bulk')}</b>
@@ -205,7 +206,7 @@ function Ready({ of, plan, rests, looks }: { of: Asked; plan: RunPlan; rests: Pl
     );
   };
   return (
-    <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 6, '@media (max-width: 899px)': { gridTemplateColumns: '1fr' } }}>
+    <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 6, [under.phone]: { gridTemplateColumns: '1fr' } }}>
       <Box sx={{ display: 'grid', gap: 4, alignContent: 'start' }}>
         <Box sx={{ display: 'flex', gap: 6, flexWrap: 'wrap' }}>
           <Figure value={showDuration(times.handsMin)} label="hands" />
@@ -213,7 +214,7 @@ function Ready({ of, plan, rests, looks }: { of: Asked; plan: RunPlan; rests: Pl
           <Figure value={showDuration(times.totalMin)} label="in all" />
           <Figure value={`${plan.pieces}`} label={plan.loads > 1 ? `pieces in ${plan.loads} oven loads` : 'pieces'} />
         </Box>
-        <Box sx={{ fontSize: 13, color: 'text.secondary' }}>
+        <Box sx={{ fontSize: typeSize.small, color: 'text.secondary' }}>
           Minutes of hands are a judgement; waits are the formula’s and the models’. Your own runs will show yours.
         </Box>
         <When plan={plan} />
@@ -237,11 +238,16 @@ function Ready({ of, plan, rests, looks }: { of: Asked; plan: RunPlan; rests: Pl
           <Alert severity="warning">The server does not answer. It begins as soon as it does.</Alert>
         )}
         <Box sx={{ display: 'flex', gap: 3, alignItems: 'center' }}>
-          <Button variant="contained" onClick={begin} disabled={start.isPending || !looks} sx={{ minHeight: 56, fontSize: 18, px: 5 }}>
+          <Button
+            variant="contained"
+            onClick={begin}
+            disabled={start.isPending || !looks}
+            sx={{ minHeight: 56, fontSize: typeSize.action, px: 5 }}
+          >
             Start
           </Button>
           {!looks && (
-            <Box sx={{ flex: 1, fontSize: 13, color: 'text.secondary' }}>
+            <Box sx={{ flex: 1, fontSize: typeSize.small, color: 'text.secondary' }}>
               Planning when to look
               <LinearProgress aria-label="Planning when to look" />
             </Box>
@@ -252,10 +258,10 @@ function Ready({ of, plan, rests, looks }: { of: Asked; plan: RunPlan; rests: Pl
         <Box component="section" aria-label="Before the first step">
           <Typography variant="h2">Before the first step</Typography>
           {plan.ready.length === 0 ? (
-            <Box sx={{ fontSize: 14 }}>Nothing has to go into the cold or come out of it first.</Box>
+            <Box sx={{ fontSize: typeSize.body }}>Nothing has to go into the cold or come out of it first.</Box>
           ) : (
             plan.ready.map((one) => (
-              <Box key={one.thing} sx={{ fontSize: 15, py: 1 }}>
+              <Box key={one.thing} sx={{ fontSize: typeSize.lead, py: 1 }}>
                 {readyWords(one, voice)}
               </Box>
             ))
@@ -264,9 +270,9 @@ function Ready({ of, plan, rests, looks }: { of: Asked; plan: RunPlan; rests: Pl
         <Box component="section" aria-label="Rests that cannot be left out" aria-busy={rests === null}>
           <Typography variant="h2">Rests that cannot be left out</Typography>
           {rests === null && <Skeleton />}
-          {rests?.length === 0 && <Box sx={{ fontSize: 14 }}>None: every rest here may be cut short without a new finding.</Box>}
+          {rests?.length === 0 && <Box sx={{ fontSize: typeSize.body }}>None: every rest here may be cut short without a new finding.</Box>}
           {rests?.map((rest) => (
-            <Box key={rest.key} sx={{ fontSize: 15, py: 1, display: 'flex', gap: 3 }}>
+            <Box key={rest.key} sx={{ fontSize: typeSize.lead, py: 1, display: 'flex', gap: 3 }}>
               <b style={{ whiteSpace: 'nowrap' }}>
                 {rest.place}, {showDuration(rest.min)}
               </b>
@@ -276,11 +282,11 @@ function Ready({ of, plan, rests, looks }: { of: Asked; plan: RunPlan; rests: Pl
         </Box>
         <Box component="section" aria-label="Looks">
           <Typography variant="h2">Looks</Typography>
-          <Box sx={{ fontSize: 15 }}>{looks ? looks.map(lookWords).join(', ') || 'none is planned' : <Skeleton />}</Box>
+          <Box sx={{ fontSize: typeSize.lead }}>{looks ? looks.map(lookWords).join(', ') || 'none is planned' : <Skeleton />}</Box>
         </Box>
         <Box component="section" aria-label="Steps">
           <Typography variant="h2">Steps</Typography>
-          <Box component="ol" sx={{ m: 0, pl: 6, fontSize: 14, maxHeight: 220, overflowY: 'auto' }} tabIndex={0}>
+          <Box component="ol" sx={{ m: 0, pl: 6, fontSize: typeSize.body, maxHeight: 220, overflowY: 'auto' }} tabIndex={0}>
             {plan.steps.map((step) => (
               <li key={step.key}>
                 {titleOf(step, voice)}
@@ -299,8 +305,8 @@ const lookWords = ({ atMin, asSet }: PlannedLook) => `${Number(atMin.toFixed(1))
 
 const Figure = ({ value, label }: { value: string; label: string }) => (
   <Box>
-    <Box sx={{ fontSize: 30, lineHeight: '36px', fontWeight: 700 }}>{value}</Box>
-    <Box sx={{ fontSize: 13.5, color: 'text.secondary' }}>{label}</Box>
+    <Box sx={{ fontSize: typeSize.remaining, lineHeight: '36px', fontWeight: 700 }}>{value}</Box>
+    <Box sx={{ fontSize: typeSize.small, color: 'text.secondary' }}>{label}</Box>
   </Box>
 );
 
@@ -343,7 +349,7 @@ function When({ plan }: { plan: RunPlan }) {
         <TimePicker label="Ready by" value={readyBy} onChange={setReadyBy} ampm={false} timezone={zone} sx={{ width: 150 }} />
         <TimePicker label="I have to leave at" value={leaveAt} onChange={setLeaveAt} ampm={false} timezone={zone} sx={{ width: 180 }} />
       </Box>
-      <Box role="status" sx={{ fontSize: 15, display: 'grid', gap: 1 }}>
+      <Box role="status" sx={{ fontSize: typeSize.lead, display: 'grid', gap: 1 }}>
         <span>Begun now, it is ready about {DateTime.fromMillis(benchNow(), { zone }).plus({ minutes: totalMin }).toFormat('HH:mm')}.</span>
         {slack !== null && (
           <b>

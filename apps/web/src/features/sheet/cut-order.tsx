@@ -4,6 +4,7 @@ import Box from '@mui/material/Box';
 import IconButton from '@mui/material/IconButton';
 import Typography from '@mui/material/Typography';
 import { cutOrder, type CutStep, type SheetLayout, showQuantity, showValue, unitOf, type Units } from '@north-leaf/core';
+import { typeSize } from '../../ui/theme/theme';
 import { usePreferences } from '../../platform/preferences';
 import type { DrawnSheet } from './sheet-plan';
 
@@ -20,13 +21,13 @@ export const CutOrder = memo(function CutOrder({ drawn: { formula }, layout, onP
           <PrintIcon fontSize="inherit" />
         </IconButton>
       </Box>
-      <Box component="ol" sx={{ m: 0, pl: 5, fontSize: 13.5 }}>
+      <Box component="ol" sx={{ m: 0, pl: 5, fontSize: typeSize.small }}>
         {cutOrder(formula, layout).map((step, i) => (
           <li key={i}>{stepWords(step, units)}</li>
         ))}
         {cut !== 'raw' && <li>Bake the whole sheet, then cut it {cut === 'hot' ? 'hot, within minutes' : 'cold'}</li>}
       </Box>
-      <Box sx={{ fontSize: 12.5, color: 'text.secondary', pt: 1 }}>
+      <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary', pt: 1 }}>
         Mark both edges before the first cut; straight down, no twist.
         {formula.sheet.laminate && ' Sharp cuts: a blunt knife seals the layers. Stack the offcuts, never ball them up.'}
       </Box>

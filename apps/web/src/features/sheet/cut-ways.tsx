@@ -3,6 +3,7 @@ import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import { useTheme } from '@mui/material/styles';
 import { figureOf, type CutShape, type CutWay, showQuantity } from '@north-leaf/core';
+import { typeSize } from '../../ui/theme/theme';
 import { usePreferences, useVoice } from '../../platform/preferences';
 import { setValue, useDraft, newKey } from '../formulas/doors';
 import { cutWords, useCutWays, type DrawnSheet } from './sheet-plan';
@@ -41,16 +42,18 @@ export const Ways = memo(function Ways({ drawn }: { drawn: DrawnSheet | null }) 
           }}
         >
           <Glyph shape={way.shape} />
-          <Box sx={{ fontSize: 13.5, lineHeight: '17px' }}>
+          <Box sx={{ fontSize: typeSize.small, lineHeight: '17px' }}>
             <b>{cutWords(way.shape, voice)}</b>
-            <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>
+            <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary' }}>
               {showQuantity(way.scrapG, 'mass', units)} left over{way.cutter !== undefined && `, ${way.cutter}`}
             </Box>
           </Box>
-          <Box sx={{ fontWeight: 680, fontSize: 14.5, textAlign: 'right' }}>
+          <Box sx={{ fontWeight: 680, fontSize: typeSize.body, textAlign: 'right' }}>
             {way.pieces - way.fromScraps}
             {way.fromScraps > 0 && ` + ${way.fromScraps}`}
-            <Box sx={{ fontWeight: 400, fontSize: 12, color: 'text.secondary' }}>{showQuantity(way.pieceG, 'mass', units)}</Box>
+            <Box sx={{ fontWeight: 400, fontSize: typeSize.caption, color: 'text.secondary' }}>
+              {showQuantity(way.pieceG, 'mass', units)}
+            </Box>
           </Box>
         </ButtonBase>
       ))}

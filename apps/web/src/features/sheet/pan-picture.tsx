@@ -6,6 +6,7 @@ import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import { useTheme } from '@mui/material/styles';
 import { docksOfPart, latticeOf, panInside, twoThirdsSplit, type Pan, type PartPlan, type ShapeKind, showQuantity } from '@north-leaf/core';
+import { typeSize } from '../../ui/theme/theme';
 import { usePreferences, useVoice } from '../../platform/preferences';
 import { Ruled } from '../../ui/drawing/ruled';
 import { PanGrips } from './pan-grips';
@@ -74,7 +75,7 @@ export function PanPicture({ drawn, pan }: { drawn: DrawnSheet; pan: Pan | null 
       <PartsTable parts={plan.parts} />
       {pan && <PanWords pan={pan} parts={plan.parts} />}
       {plan.parts.some(({ kind, surplusShare }) => kind === 'freeForm' && surplusShare) && (
-        <Box sx={{ fontSize: 13, color: 'text.secondary' }}>
+        <Box sx={{ fontSize: typeSize.small, color: 'text.secondary' }}>
           The folded edge has {Math.round(plan.parts[0]!.surplusShare! * 100)} % more round than it needs: lay it in pleats.
         </Box>
       )}
@@ -227,7 +228,7 @@ function PanWords({ pan, parts }: { pan: Pan; parts: readonly PartPlan[] }) {
   // At two thirds to one third, how thick each would be rolled to the same size.
   const thick = lining && lid ? [(lining.thicknessMm * twoThirdsSplit.value * shared) / lining.massG, (lid.thicknessMm * (1 - twoThirdsSplit.value) * shared) / lid.massG] : null; // prettier-ignore
   return (
-    <Box sx={{ fontSize: 13, color: 'text.secondary' }}>
+    <Box sx={{ fontSize: typeSize.small, color: 'text.secondary' }}>
       {pan.name} holds {Math.round(volumeMl)} ml to its rim.{' '}
       {lining?.surplusShare !== undefined &&
         `A flat lining has ${Math.round(lining.surplusShare * 100)} % more dough than it covers: it thickens the wall or lies in small pleats. `}

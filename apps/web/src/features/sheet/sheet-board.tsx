@@ -16,6 +16,7 @@ import {
   type SheetResult,
   showQuantity,
 } from '@north-leaf/core';
+import { typeSize, under, media } from '../../ui/theme/theme';
 import { usePreferences, useVoice } from '../../platform/preferences';
 import { Fact } from '../../ui/frame/fact-tile';
 import { usePrintAlone } from '../../ui/frame/print-alone';
@@ -81,7 +82,7 @@ function SheetPicture({ drawn }: { drawn: DrawnSheet | null }) {
   return (
     <Box className={className} sx={{ display: 'grid', gap: 3 }}>
       {styles}
-      <Typography variant="h2" sx={{ display: 'none', '@media print': { display: 'block' } }}>
+      <Typography variant="h2" sx={{ display: 'none', [media.print]: { display: 'block' } }}>
         {formula.name}
       </Typography>
       <EnoughForOne drawn={later} />
@@ -92,7 +93,7 @@ function SheetPicture({ drawn }: { drawn: DrawnSheet | null }) {
           display: 'grid',
           gap: 3,
           gridTemplateColumns: plan.layout ? 'minmax(0, 1.4fr) minmax(0, 1fr)' : '1fr',
-          '@media (max-width: 899px)': { gridTemplateColumns: '1fr' },
+          [under.phone]: { gridTemplateColumns: '1fr' },
         }}
       >
         {result && tray && !pan && result.trays.length > 0 && <TraysToScale drawn={later} result={result} tray={tray} />}
@@ -128,7 +129,7 @@ function Yields({ drawn: { formula, plan }, result }: { drawn: DrawnSheet; resul
           />
         )}
       </Box>
-      <Box sx={{ fontSize: 13, color: 'text.secondary', pt: 1 }}>
+      <Box sx={{ fontSize: typeSize.small, color: 'text.secondary', pt: 1 }}>
         {lots > 1 && `Rolled in ${lots} equal lots of ${showQuantity(plan.rolls[0]?.massG ?? 0, 'mass', units, 0)}; the rest stays cold. `}
         {plan.dustG > 0.05 &&
           `Rolled again, the scraps take up about ${showQuantity(plan.dustG, 'mass', units)} of dust: each roll is drier. `}

@@ -22,6 +22,7 @@ import {
   type SheetResult,
   type Tray,
 } from '@north-leaf/core';
+import { typeSize } from '../../ui/theme/theme';
 import { useVoice } from '../../platform/preferences';
 import { Grip } from '../../ui/drawing/grip';
 import { Ruled } from '../../ui/drawing/ruled';
@@ -295,7 +296,7 @@ export const TraysToScale = memo(function TraysToScale({ drawn: { formula }, res
               </g>
               {i === 0 && placed[1] && <GapGrip second={placed[1]} lengthMm={figure.lengthMm} gapMm={gapMm} turned={turned} />}
             </svg>
-            <Box sx={{ fontSize: 13, pt: 1 }}>
+            <Box sx={{ fontSize: typeSize.small, pt: 1 }}>
               <b>Tray {i + 1}</b> {Math.round(count)}
               {!whole && ` of ${result.piecesPerTray}, ${voice.show(gapMm, 'size')} gaps`}
             </Box>
@@ -303,7 +304,9 @@ export const TraysToScale = memo(function TraysToScale({ drawn: { formula }, res
         );
       })}
       {result.trays.length > shownTrays.length && (
-        <Box sx={{ alignSelf: 'center', fontSize: 13, color: 'text.secondary' }}>and {result.trays.length - shownTrays.length} more</Box>
+        <Box sx={{ alignSelf: 'center', fontSize: typeSize.small, color: 'text.secondary' }}>
+          and {result.trays.length - shownTrays.length} more
+        </Box>
       )}
     </Box>
   );

@@ -17,6 +17,7 @@ import {
   showFraction,
   showQuantity,
 } from '@north-leaf/core';
+import { typeSize } from '../../ui/theme/theme';
 import { usePreferences } from '../../platform/preferences';
 import { Choice } from '../../ui/form/choice';
 import { FieldRow } from '../../ui/form/field-row';
@@ -96,7 +97,9 @@ const Roll = memo(function Roll({ massG, weighed }: RollProps) {
       </Typography>
       {!rises && (
         <FieldRow label={weighed ? 'Stands' : 'Thickness'}>
-          <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>{units.length === 'mm' ? `${showFraction(thicknessMm)} in` : ''}</Box>
+          <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary' }}>
+            {units.length === 'mm' ? `${showFraction(thicknessMm)} in` : ''}
+          </Box>
           <FormulaField path="/sheet/parts/0/thicknessMm" label="Thickness" kind="length" grain={0.1} />
         </FieldRow>
       )}
@@ -131,7 +134,7 @@ const Roll = memo(function Roll({ massG, weighed }: RollProps) {
           </ToggleButtonGroup>
         </FieldRow>
       )}
-      <Box sx={{ fontSize: 13, color: 'text.secondary' }}>
+      <Box sx={{ fontSize: typeSize.small, color: 'text.secondary' }}>
         {massG !== null && showQuantity(massG, 'mass', units, 0)} of dough
         {chill && ` at ${showQuantity(chill.endMiddleC, 'temperature', units, 0)}`}
         {dust > 0 ? `, ${showQuantity(dust, 'mass', units)} of dust in it` : weighed ? '' : ', rolled between film'}

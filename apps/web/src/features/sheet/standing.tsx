@@ -3,6 +3,7 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
 import { type Pan, type Part, type SheetResult, showQuantity } from '@north-leaf/core';
+import { typeSize } from '../../ui/theme/theme';
 import { usePreferences } from '../../platform/preferences';
 import { useAnswer } from '../board/doors';
 
@@ -34,7 +35,7 @@ export const Standing = memo(function Standing({ result, parts, pan }: StandingP
       ) : (
         <BodySection body={body} parts={parts} filledMm={filling?.heightMm ?? 0} />
       )}
-      <Box sx={{ fontSize: 13 }}>
+      <Box sx={{ fontSize: typeSize.small }}>
         <Typography variant="h3" component="h3">
           What stands in the oven
         </Typography>

@@ -19,6 +19,7 @@ import {
 } from '@north-leaf/core';
 import type { FormulaName, PantryBook, Run } from '@north-leaf/contracts';
 import { stepWords, titleOf } from '@north-leaf/words';
+import { typeSize, under } from '../../ui/theme/theme';
 import { ErrorPage } from '../../platform/error-page';
 import { useVoice } from '../../platform/preferences';
 import { Leaf } from '../../ui/frame/leaf';
@@ -63,7 +64,7 @@ export function TodayPage() {
           display: 'grid',
           gridTemplateColumns: 'minmax(0, 1fr) 330px',
           gap: 6,
-          '@media (max-width: 1099px)': { gridTemplateColumns: 'minmax(0, 1fr)' },
+          [under.split]: { gridTemplateColumns: 'minmax(0, 1fr)' },
         }}
       >
         <Box sx={{ display: 'grid', gap: 5, alignContent: 'start' }}>
@@ -95,7 +96,9 @@ function Hands({ running }: { running: readonly Going[] }) {
         Hands now
       </Typography>
       {busy.length === 0 && (
-        <Box sx={{ fontSize: 15 }}>{running.length > 0 ? 'Nothing wants hands: everything waits.' : 'No bake is under way.'}</Box>
+        <Box sx={{ fontSize: typeSize.lead }}>
+          {running.length > 0 ? 'Nothing wants hands: everything waits.' : 'No bake is under way.'}
+        </Box>
       )}
       <Box sx={{ display: 'flex', gap: 4, flexWrap: 'wrap' }}>
         {busy.map(({ run, state }) => {
@@ -103,10 +106,10 @@ function Hands({ running }: { running: readonly Going[] }) {
           const words = stepWords(step, voice);
           return (
             <Box key={run.id} sx={{ flex: '1 1 300px', borderLeft: `3px solid ${palette.primary.main}`, pl: 3 }}>
-              <Box sx={{ fontSize: 13.5, color: 'text.secondary' }}>{run.formulaName}</Box>
-              <Box sx={{ fontSize: 22, lineHeight: '28px', fontWeight: 680 }}>{words.title}</Box>
-              <Box sx={{ fontSize: 15, pb: 2 }}>{[words.how, words.sign].filter(Boolean).join(' ')}</Box>
-              <Button component={Link} to={`/run/${run.id}`} variant="contained" sx={{ minHeight: 48, fontSize: 16 }}>
+              <Box sx={{ fontSize: typeSize.small, color: 'text.secondary' }}>{run.formulaName}</Box>
+              <Box sx={{ fontSize: typeSize.strip, lineHeight: '28px', fontWeight: 680 }}>{words.title}</Box>
+              <Box sx={{ fontSize: typeSize.lead, pb: 2 }}>{[words.how, words.sign].filter(Boolean).join(' ')}</Box>
+              <Button component={Link} to={`/run/${run.id}`} variant="contained" sx={{ minHeight: 48, fontSize: typeSize.large }}>
                 Open steps
               </Button>
             </Box>
@@ -135,10 +138,10 @@ function OnTheLine({ running, now, zone, asked }: { running: readonly Going[]; n
           sx={{
             display: 'grid',
             gridTemplateColumns: '210px 1fr 84px',
-            fontSize: 12.5,
+            fontSize: typeSize.caption,
             color: 'text.secondary',
             fontWeight: 600,
-            '@media (max-width: 899px)': { display: 'none' },
+            [under.phone]: { display: 'none' },
           }}
         >
           <span />
@@ -154,7 +157,9 @@ function OnTheLine({ running, now, zone, asked }: { running: readonly Going[]; n
         <OneOnTheLine key={one.run.id} {...one} now={now} zone={zone} stage={names} />
       ))}
       {asked && running.length === 0 && (
-        <Box sx={{ fontSize: 15, py: 2 }}>A bake under way is drawn here, from grains to packs, with a mark where it stands.</Box>
+        <Box sx={{ fontSize: typeSize.lead, py: 2 }}>
+          A bake under way is drawn here, from grains to packs, with a mark where it stands.
+        </Box>
       )}
     </Box>
   );
@@ -175,10 +180,10 @@ function GoOnWith() {
       </Typography>
       {lately.map(({ id, name, version, familyName, draftStoredAt }) => (
         <Box key={id} sx={{ display: 'flex', alignItems: 'center', gap: 3, minHeight: 40, flexWrap: 'wrap' }}>
-          <Box component={Link} to={`/formulas/${id}/dough`} sx={{ color: 'text.primary', fontSize: 15, fontWeight: 650 }}>
+          <Box component={Link} to={`/formulas/${id}/dough`} sx={{ color: 'text.primary', fontSize: typeSize.lead, fontWeight: 650 }}>
             {name}
           </Box>
-          <Box sx={{ flex: 1, fontSize: 13, color: 'text.secondary' }}>
+          <Box sx={{ flex: 1, fontSize: typeSize.small, color: 'text.secondary' }}>
             v{version} · {familyName}
             {draftStoredAt && ' · draft stored'}
           </Box>
@@ -219,14 +224,14 @@ function OneOnTheLine({ run, state, now, zone, stage }: Going & { now: number; z
         minHeight: 84,
         color: 'text.primary',
         textDecoration: 'none',
-        '@media (max-width: 899px)': { gridTemplateColumns: '1fr 84px' },
+        [under.phone]: { gridTemplateColumns: '1fr 84px' },
       }}
     >
       <Box sx={{ pr: 2 }}>
-        <Box sx={{ fontSize: 16, fontWeight: 680 }}>{run.formulaName}</Box>
-        <Box sx={{ fontSize: 13, color: 'text.secondary' }}>{titleOf(step, voice)}</Box>
+        <Box sx={{ fontSize: typeSize.large, fontWeight: 680 }}>{run.formulaName}</Box>
+        <Box sx={{ fontSize: typeSize.small, color: 'text.secondary' }}>{titleOf(step, voice)}</Box>
       </Box>
-      <Box sx={{ position: 'relative', height: 62, '@media (max-width: 899px)': { gridRow: 2, gridColumn: '1 / 3' } }}>
+      <Box sx={{ position: 'relative', height: 62, [under.phone]: { gridRow: 2, gridColumn: '1 / 3' } }}>
         {version && <Ribbon formula={version.formula} evaluation={version.evaluation} />}
         <Box sx={{ position: 'absolute', inset: `0 0 0 ${place}%`, bgcolor: 'background.paper', opacity: 0.72 }} />
         <Box
@@ -241,7 +246,7 @@ function OneOnTheLine({ run, state, now, zone, stage }: Going & { now: number; z
           }}
         />
       </Box>
-      <Box sx={{ textAlign: 'right', fontSize: 20, fontWeight: 700 }}>{ready}</Box>
+      <Box sx={{ textAlign: 'right', fontSize: typeSize.list, fontWeight: 700 }}>{ready}</Box>
     </Box>
   );
 }
@@ -255,7 +260,7 @@ function Waiting({ now }: { now: number }) {
       <Typography variant="h2" sx={{ pb: 1 }}>
         Waiting
       </Typography>
-      {waits.length === 0 && <Box sx={{ fontSize: 15 }}>Nothing waits.</Box>}
+      {waits.length === 0 && <Box sx={{ fontSize: typeSize.lead }}>Nothing waits.</Box>}
       {waits.map(({ run, wait, key }) => (
         <Box
           key={key}
@@ -272,13 +277,13 @@ function Waiting({ now }: { now: number }) {
           }}
         >
           <Box sx={{ flex: 1, minWidth: 0 }}>
-            <Box sx={{ fontSize: 15.5, fontWeight: 650 }}>{titleOf(wait.step, voice)}</Box>
-            <Box sx={{ fontSize: 13, color: 'text.secondary' }}>
+            <Box sx={{ fontSize: typeSize.lead, fontWeight: 650 }}>{titleOf(wait.step, voice)}</Box>
+            <Box sx={{ fontSize: typeSize.small, color: 'text.secondary' }}>
               {run.formulaName}
               {wait.then ? `; then: ${titleOf(wait.then, voice)}` : ''}
             </Box>
           </Box>
-          <Box sx={{ fontSize: 22, fontWeight: 700, whiteSpace: 'nowrap' }}>{leftWords(wait.endsAt - now)}</Box>
+          <Box sx={{ fontSize: typeSize.strip, fontWeight: 700, whiteSpace: 'nowrap' }}>{leftWords(wait.endsAt - now)}</Box>
         </Box>
       ))}
     </Box>
@@ -308,11 +313,11 @@ function Next({ running, now, zone }: { running: readonly Going[]; now: number; 
         Next, with hands
       </Typography>
       {steps.map(({ run, step, beginMin }) => (
-        <Box key={`${run.id} ${step.key}`} sx={{ display: 'grid', gridTemplateColumns: '64px 1fr', fontSize: 14.5, py: '3px' }}>
+        <Box key={`${run.id} ${step.key}`} sx={{ display: 'grid', gridTemplateColumns: '64px 1fr', fontSize: typeSize.body, py: '3px' }}>
           <b>{DateTime.fromMillis(now + beginMin * 60_000, { zone }).toFormat('HH:mm')}</b>
           <span>
             {titleOf(step, voice)}{' '}
-            <Box component="span" sx={{ color: 'text.secondary', fontSize: 13 }}>
+            <Box component="span" sx={{ color: 'text.secondary', fontSize: typeSize.small }}>
               {run.formulaName}
             </Box>
           </span>
@@ -334,13 +339,13 @@ function LookAfter() {
       <Typography variant="h2" sx={{ pb: 1 }}>
         Look after
       </Typography>
-      {kitchen && pantry && cares.length === 0 && <Box sx={{ fontSize: 15 }}>Nothing today.</Box>}
+      {kitchen && pantry && cares.length === 0 && <Box sx={{ fontSize: typeSize.lead }}>Nothing today.</Box>}
       {cares.map(({ key, state, text, to }) => (
         <Box
           key={key}
           component={Link}
           to={to}
-          sx={{ display: 'flex', gap: 2, alignItems: 'center', py: 1, fontSize: 14.5, color: 'text.primary' }}
+          sx={{ display: 'flex', gap: 2, alignItems: 'center', py: 1, fontSize: typeSize.body, color: 'text.primary' }}
         >
           <Leaf state={state} size={16} />
           {text}

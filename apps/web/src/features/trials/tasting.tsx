@@ -5,6 +5,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { blindSheet, chanceOf, criticalRight, seeded, tastersNeeded, type TastingTest } from '@north-leaf/core';
+import { typeSize, media } from '../../ui/theme/theme';
 
 const tests: Readonly<Record<TastingTest, { readonly name: string; readonly asks: string }>> = {
   triangle: { name: 'Three cups, one is another', asks: 'Which is the odd one?' },
@@ -70,7 +71,7 @@ export function Tasting() {
           {shown ? 'Hide the sheet' : 'Blind sheet'}
         </Button>
       </Box>
-      <Box role="status" sx={{ fontSize: 14.5, lineHeight: '22px' }}>
+      <Box role="status" sx={{ fontSize: typeSize.body, lineHeight: '22px' }}>
         {n !== null && (
           <>
             {critical === null
@@ -93,7 +94,7 @@ export function Tasting() {
       </Box>
       {shown && (
         <Box sx={{ pt: 3 }}>
-          <Box sx={{ display: 'flex', gap: 2, pb: 2, '@media print': { display: 'none' } }}>
+          <Box sx={{ display: 'flex', gap: 2, pb: 2, [media.print]: { display: 'none' } }}>
             <Button size="small" onClick={() => setSeed(seed + 1)}>
               Other numbers
             </Button>
@@ -105,7 +106,7 @@ export function Tasting() {
             component="table"
             aria-label="Blind sheet"
             sx={{
-              fontSize: 14,
+              fontSize: typeSize.body,
               borderCollapse: 'collapse',
               '& td, & th': { border: 1, borderColor: 'divider', px: 3, py: 1, textAlign: 'left' },
             }}

@@ -24,7 +24,7 @@ import { ErrorPage } from '../../platform/error-page';
 import { usePreferences, useVoice } from '../../platform/preferences';
 import { opened } from '../../platform/worker-kit';
 import { Page } from '../../ui/frame/page';
-import { crustTones } from '../../ui/theme/theme';
+import { crustTones, typeSize, under } from '../../ui/theme/theme';
 import { formulaNamesQuery, versionQuery, FormulaSelect } from '../formulas/doors';
 import { kitchenQuery } from '../kitchen/doors';
 import { pantryQuery } from '../pantry/doors';
@@ -129,7 +129,7 @@ function Linked({ links }: { links: readonly Link[] }) {
           gap: 2,
           overflowX: 'auto',
           pb: 3,
-          '@media (max-width: 899px)': { flexDirection: 'column' },
+          [under.phone]: { flexDirection: 'column' },
         }}
       >
         {links.map((link, i) => (
@@ -169,9 +169,9 @@ function Section({ link: { bake, version }, zone }: { link: Link; zone: string }
   const height = mm === null ? 20 : Math.min(120, Math.max(8, mm * 10));
   return (
     <>
-      <Box sx={{ fontWeight: 700, fontSize: 16 }}>
+      <Box sx={{ fontWeight: 700, fontSize: typeSize.large }}>
         Bake {bake.number}{' '}
-        <Box component="span" sx={{ fontWeight: 400, fontSize: 13, color: 'text.secondary' }}>
+        <Box component="span" sx={{ fontWeight: 400, fontSize: typeSize.small, color: 'text.secondary' }}>
           v{bake.version}, {DateTime.fromISO(bake.startedAt, { zone }).toFormat('d LLL')}
         </Box>
       </Box>
@@ -196,7 +196,7 @@ function Section({ link: { bake, version }, zone }: { link: Link; zone: string }
         <rect x="4" y={124 - Math.min(4, height / 3)} width="120" height={Math.min(4, height / 3)} rx="2" fill={colour(base)} />
         <path d={`M134 ${124 - height}h8m-4 0v${height}m-4 0h8`} stroke={palette.text.secondary} fill="none" />
       </svg>
-      <Box sx={{ fontSize: 13.5, lineHeight: '20px' }}>
+      <Box sx={{ fontSize: typeSize.small, lineHeight: '20px' }}>
         {mm === null ? 'thickness not known' : `${showQuantity(mm, 'length', units)} ${bakedMm === undefined ? 'forecast' : 'measured'}`}
         <br />
         tone {top.toFixed(1)} {tone === undefined ? 'forecast' : 'seen'}
@@ -271,7 +271,7 @@ function Arrow({ explained, before, after, waiting }: { explained: Explanation |
         borderBottom: `3px solid ${palette.primary.main}`,
         position: 'relative',
         pb: 2,
-        '&::after': { content: '"›"', position: 'absolute', right: -6, bottom: -21, fontSize: 34, color: 'primary.main' },
+        '&::after': { content: '"›"', position: 'absolute', right: -6, bottom: -21, fontSize: typeSize.timer, color: 'primary.main' },
       }}
     >
       {waiting && <Skeleton height={80} />}
@@ -280,13 +280,13 @@ function Arrow({ explained, before, after, waiting }: { explained: Explanation |
           component="table"
           sx={{
             width: '100%',
-            fontSize: 13.5,
+            fontSize: typeSize.small,
             borderCollapse: 'collapse',
             '& td, & th': { py: '3px', textAlign: 'left', verticalAlign: 'top' },
           }}
         >
           <thead>
-            <Box component="tr" sx={{ color: 'text.secondary', fontSize: 12.5 }}>
+            <Box component="tr" sx={{ color: 'text.secondary', fontSize: typeSize.caption }}>
               <th scope="col">changed</th>
               <th scope="col">crisp</th>
               <th scope="col">tender</th>
@@ -297,7 +297,7 @@ function Arrow({ explained, before, after, waiting }: { explained: Explanation |
               <tr key={change.key}>
                 <th scope="row" style={{ fontWeight: 600 }}>
                   {nameOfThis(change)}
-                  <Box sx={{ fontWeight: 400, fontSize: 12.5, color: 'text.secondary' }}>{amounts(change, units)}</Box>
+                  <Box sx={{ fontWeight: 400, fontSize: typeSize.caption, color: 'text.secondary' }}>{amounts(change, units)}</Box>
                 </th>
                 <td>{effect(change.crisp)}</td>
                 <td>{effect(change.tender)}</td>
@@ -319,8 +319,8 @@ function Arrow({ explained, before, after, waiting }: { explained: Explanation |
         </Box>
       )}
       {explained && explained.next !== null && explained.mixedUp[0] && (
-        <Box sx={{ fontSize: 13, pt: 1 }}>
-          <Typography component="span" sx={{ fontWeight: 680, fontSize: 13 }}>
+        <Box sx={{ fontSize: typeSize.small, pt: 1 }}>
+          <Typography component="span" sx={{ fontWeight: 680, fontSize: typeSize.small }}>
             {nameOfThis(explained.changes[explained.mixedUp[0][0]]!)} and{' '}
             {nameOfThis(explained.changes[explained.mixedUp[0][1]]!).toLowerCase()} moved together.
           </Typography>{' '}

@@ -16,6 +16,7 @@ import {
   type StageState,
 } from '@north-leaf/core';
 import { findingWords, describeEdits } from '@north-leaf/words';
+import { typeSize } from '../../ui/theme/theme';
 import { useVoice } from '../../platform/preferences';
 import { Leaf, stateWords } from '../../ui/frame/leaf';
 import { stageLabels } from '../board/doors';
@@ -43,17 +44,17 @@ export function FindingsList({ evaluation, stage, formula, pantry, places, onApp
     <Box component="section" aria-label="Findings" aria-live="polite" sx={{ pt: 3 }}>
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, minHeight: 28 }}>
         <Typography variant="h2">Findings</Typography>
-        <Box component="span" sx={{ fontWeight: 650, fontSize: 13 }}>
+        <Box component="span" sx={{ fontWeight: 650, fontSize: typeSize.small }}>
           {wanting}
         </Box>
         {found.length > MOST_OPEN && (
-          <Button size="small" onClick={() => setAll(!all)} sx={{ ml: 'auto', minHeight: 24, fontSize: 12.5 }}>
+          <Button size="small" onClick={() => setAll(!all)} sx={{ ml: 'auto', minHeight: 24, fontSize: typeSize.caption }}>
             {all ? 'fewer' : `all ${found.length}`}
           </Button>
         )}
       </Box>
       {found.length === 0 && (
-        <Box sx={{ fontSize: 13.5, color: 'text.secondary' }}>
+        <Box sx={{ fontSize: typeSize.small, color: 'text.secondary' }}>
           {stageNames.some((name) => evaluation[name].state === 'waiting')
             ? 'Nothing so far; the stages that wait are not judged.'
             : 'Holds, all the way down the Line.'}
@@ -112,7 +113,7 @@ function FindingCard({ finding, here, formula, pantry, places, onApply, onStage,
           sx={{
             justifySelf: 'start',
             textAlign: 'left',
-            fontSize: 15,
+            fontSize: typeSize.lead,
             whiteSpace: 'normal',
             lineHeight: '19px',
             py: 1,
@@ -125,11 +126,18 @@ function FindingCard({ finding, here, formula, pantry, places, onApply, onStage,
       <Box sx={{ display: 'grid', gridTemplateColumns: '22px 1fr', gap: 1 }}>
         <Leaf state={state} size={17} />
         <Box>
-          <Box sx={{ fontWeight: 650, fontSize: 14, lineHeight: '18px' }}>
+          <Box sx={{ fontWeight: 650, fontSize: typeSize.body, lineHeight: '18px' }}>
             {!here && (
               <ButtonBase
                 onClick={() => onStage(finding.stage)}
-                sx={{ color: 'primary.main', fontWeight: 650, fontSize: 14, verticalAlign: 'baseline', textDecoration: 'underline', mr: 1 }}
+                sx={{
+                  color: 'primary.main',
+                  fontWeight: 650,
+                  fontSize: typeSize.body,
+                  verticalAlign: 'baseline',
+                  textDecoration: 'underline',
+                  mr: 1,
+                }}
               >
                 {stageLabels[finding.stage]}
               </ButtonBase>
@@ -140,7 +148,7 @@ function FindingCard({ finding, here, formula, pantry, places, onApply, onStage,
               {finding.level === 'note' ? 'Note' : stateWords[state]}
             </Box>
           </Box>
-          <Box sx={{ fontSize: 13, lineHeight: '17px', color: 'text.secondary' }}>
+          <Box sx={{ fontSize: typeSize.small, lineHeight: '17px', color: 'text.secondary' }}>
             {why} {!finding.change && change}
           </Box>
         </Box>

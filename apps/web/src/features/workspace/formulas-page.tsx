@@ -12,6 +12,7 @@ import { stageNames, type StageState, showQuantity } from '@north-leaf/core';
 import type { FormulaListItem } from '@north-leaf/contracts';
 import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
 import { Link, useNavigate } from 'react-router';
+import { typeSize } from '../../ui/theme/theme';
 import { ErrorPage } from '../../platform/error-page';
 import { usePreferences } from '../../platform/preferences';
 import { Leaf, stateWords } from '../../ui/frame/leaf';
@@ -106,10 +107,10 @@ function FormulaRow({ formula }: { formula: FormulaListItem }) {
   return (
     <TableRow hover onClick={() => void navigate(to)} sx={{ cursor: 'pointer', height: 76 }}>
       <TableCell component="th" scope="row">
-        <Box component={Link} to={to} sx={{ color: 'text.primary', textDecoration: 'none', fontWeight: 680, fontSize: 15 }}>
+        <Box component={Link} to={to} sx={{ color: 'text.primary', textDecoration: 'none', fontWeight: 680, fontSize: typeSize.lead }}>
           {formula.name}
         </Box>
-        <Box sx={{ color: 'text.secondary', fontSize: 13 }}>
+        <Box sx={{ color: 'text.secondary', fontSize: typeSize.small }}>
           v{formula.version} · {formula.familyName}
           {formula.draftStoredAt && ' · draft stored'}
           {formula.judgedBy === null ? ' · not judged yet by today’s rules' : formula.judgedBy !== formula.savedBy ? ' · judged anew' : ''}
@@ -127,7 +128,9 @@ function FormulaRow({ formula }: { formula: FormulaListItem }) {
       <TableCell align="right">{formula.pieceG === null ? '–' : showQuantity(formula.pieceG, 'mass', units)}</TableCell>
       <TableCell align="right">
         <Box sx={{ fontWeight: 680 }}>{formula.liked === null ? '–' : formula.liked.toFixed(1)}</Box>
-        <Box sx={{ color: 'text.secondary', fontSize: 13 }}>{formula.bakes === 0 ? 'no bakes yet' : `${formula.bakes} bakes`}</Box>
+        <Box sx={{ color: 'text.secondary', fontSize: typeSize.small }}>
+          {formula.bakes === 0 ? 'no bakes yet' : `${formula.bakes} bakes`}
+        </Box>
       </TableCell>
     </TableRow>
   );

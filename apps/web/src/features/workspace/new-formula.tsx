@@ -24,6 +24,7 @@ import {
   type WheatStepCode,
 } from '@north-leaf/core';
 import { useNavigate } from 'react-router';
+import { typeSize, under } from '../../ui/theme/theme';
 import { useVoice } from '../../platform/preferences';
 import { Choice } from '../../ui/form/choice';
 import { useCreateFormula, newKey } from '../formulas/doors';
@@ -93,7 +94,7 @@ export function NewFormula({ kitchen, pantry, onClose }: { kitchen: Kitchen; pan
             display: 'grid',
             gap: 4,
             gridTemplateColumns: way === 'wheat' ? '320px 1fr' : '1fr',
-            '@media (max-width: 899px)': { gridTemplateColumns: '1fr' },
+            [under.phone]: { gridTemplateColumns: '1fr' },
           }}
         >
           <Box sx={{ gridColumn: '1 / -1', display: 'flex', gap: 3, flexWrap: 'wrap', alignItems: 'center', pt: 2 }}>
@@ -125,7 +126,7 @@ export function NewFormula({ kitchen, pantry, onClose }: { kitchen: Kitchen; pan
             </ToggleButtonGroup>
           </Box>
           {way === 'middle' ? (
-            <Box sx={{ fontSize: 13.5, color: 'text.secondary' }}>
+            <Box sx={{ fontSize: typeSize.small, color: 'text.secondary' }}>
               {family.name}: {voice.show(300, 'mass')} of blend, fat {family.fatPercent[1]} %, sugar {family.sugarPercent[1]} %, egg{' '}
               {family.eggPercent[1]} %, water as the blend wants it. A place to start from: change anything.
             </Box>
@@ -184,7 +185,7 @@ function WheatSteps({
   return (
     <Box component="section" aria-label="From wheat, step by step" sx={{ gridColumn: '1 / -1', display: 'grid', gap: 1 }}>
       {plan.steps.map(({ code, moves, skipped }, i) => (
-        <Box key={code} sx={{ display: 'grid', gridTemplateColumns: '40px 1fr', alignItems: 'start', fontSize: 13.5 }}>
+        <Box key={code} sx={{ display: 'grid', gridTemplateColumns: '40px 1fr', alignItems: 'start', fontSize: typeSize.small }}>
           <Checkbox
             size="small"
             checked={!without.has(code)}

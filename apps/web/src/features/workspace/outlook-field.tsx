@@ -8,6 +8,7 @@ import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
 import type { Outlook } from '@north-leaf/core';
+import { typeSize, media } from '../../ui/theme/theme';
 
 export type BakedPoint = { readonly number: number; readonly version: number; readonly crisp: number; readonly tender: number };
 type Props = {
@@ -65,7 +66,7 @@ export function OutlookField({ outlook, savedOutlook: stored, savedByAnother, ve
     >
       <Box sx={{ display: 'flex', alignItems: 'baseline', justifyContent: 'space-between', height: 32 }}>
         <Typography variant="h2">Outlook</Typography>
-        <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>model, judgement sizes</Box>
+        <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary' }}>model, judgement sizes</Box>
       </Box>
       <svg viewBox={`0 0 ${W + X0 + 10} ${H + 28}`} width="100%" aria-hidden="true" style={{ opacity: stale ? 0.6 : 1 }}>
         <clipPath id={frame}>
@@ -127,7 +128,7 @@ export function OutlookField({ outlook, savedOutlook: stored, savedByAnother, ve
             <path d={LEAF} transform={`translate(${x(outlook.crisp.value)} ${y(outlook.tender.value)})`} fill={palette.primary.main} />
           </>
         )}
-        <g fontSize="12" fontWeight="600" fill={palette.text.primary}>
+        <g fontSize={typeSize.caption} fontWeight="600" fill={palette.text.primary}>
           <text x={X0} y={Y0 + H + 16}>
             soft
           </text>
@@ -138,7 +139,7 @@ export function OutlookField({ outlook, savedOutlook: stored, savedByAnother, ve
           <text transform={`translate(16 ${Y0 + H}) rotate(-90)`}>firm</text>
         </g>
       </svg>
-      <Box sx={{ display: 'flex', gap: 4, fontSize: 12.5, color: 'text.secondary', justifyContent: 'center' }}>
+      <Box sx={{ display: 'flex', gap: 4, fontSize: typeSize.caption, color: 'text.secondary', justifyContent: 'center' }}>
         <span>
           <LeafKey filled /> {changed ? 'draft' : `v${version}`}
         </span>
@@ -179,7 +180,7 @@ function Zone({ outlook: { zone } }: { outlook: Outlook }) {
         x={x(zone.crisp)}
         y={y(zone.tender + zone.halfWidth) - 5}
         textAnchor="middle"
-        fontSize="12"
+        fontSize={typeSize.caption}
         fontWeight="700"
         fill={palette.primary.main}
       >
@@ -193,13 +194,13 @@ function Zone({ outlook: { zone } }: { outlook: Outlook }) {
 const SEEN = 0.05;
 function OutlookWords({ outlook }: { outlook: Outlook | null }) {
   const [all, setAll] = useState(false);
-  if (!outlook) return <Box sx={{ fontSize: 13, py: 2 }}>Waiting: a stage above cannot be worked out yet.</Box>;
+  if (!outlook) return <Box sx={{ fontSize: typeSize.small, py: 2 }}>Waiting: a stage above cannot be worked out yet.</Box>;
   const most = outlook.terms.slice(0, 3).flatMap(({ name, crisp, tender }) => {
     const [axis, points] = Math.abs(crisp) > Math.abs(tender) ? (['crisp', crisp] as const) : (['tender', tender] as const);
     return Math.abs(points) < SEEN ? [] : [`${termWords[name] ?? name} ${signed(points)} ${axis}`];
   });
   return (
-    <Box sx={{ fontSize: 12.5, lineHeight: '17px', color: 'text.secondary', pt: 2 }}>
+    <Box sx={{ fontSize: typeSize.caption, lineHeight: '17px', color: 'text.secondary', pt: 2 }}>
       <Box component="span" sx={{ color: 'text.primary', fontWeight: 650 }} data-testid="outlook-words">
         Crisp {outlook.crisp.value.toFixed(1)} ± {outlook.crisp.sd.toFixed(1)}, tender {outlook.tender.value.toFixed(1)} ±{' '}
         {outlook.tender.sd.toFixed(1)} of 10.
@@ -221,18 +222,18 @@ const plainButton = {
   fontWeight: 650,
   color: 'primary.main',
   cursor: 'pointer',
-  '@media (pointer: coarse)': { minHeight: 48 },
+  [media.coarse]: { minHeight: 48 },
 } as const;
 
 /** What each thing adds to the middle of the family's zone, in rating points; the sums are where the leaf stands. */
 function Terms({ outlook }: { outlook: Outlook }) {
   const row = (name: string, crisp: string, tender: string, bold = false) => (
     <TableRow key={name}>
-      <TableCell sx={{ fontSize: 12.5, py: 0.5, fontWeight: bold ? 650 : 400 }}>{name}</TableCell>
-      <TableCell align="right" sx={{ fontSize: 12.5, py: 0.5, fontWeight: bold ? 650 : 400 }}>
+      <TableCell sx={{ fontSize: typeSize.caption, py: 0.5, fontWeight: bold ? 650 : 400 }}>{name}</TableCell>
+      <TableCell align="right" sx={{ fontSize: typeSize.caption, py: 0.5, fontWeight: bold ? 650 : 400 }}>
         {crisp}
       </TableCell>
-      <TableCell align="right" sx={{ fontSize: 12.5, py: 0.5, fontWeight: bold ? 650 : 400 }}>
+      <TableCell align="right" sx={{ fontSize: typeSize.caption, py: 0.5, fontWeight: bold ? 650 : 400 }}>
         {tender}
       </TableCell>
     </TableRow>

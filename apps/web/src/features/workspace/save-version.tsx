@@ -8,6 +8,7 @@ import { useTheme } from '@mui/material/styles';
 import { problemsOf, type Evaluation, type Formula, type Pantry } from '@north-leaf/core';
 import type { FormulaDetail, FormulaVersion } from '@north-leaf/contracts';
 import { describeEdits, placeName, refusalWords } from '@north-leaf/words';
+import { typeSize, under } from '../../ui/theme/theme';
 import { pointerOf } from '../board/doors';
 import { useVoice } from '../../platform/preferences';
 import { notify } from '../../platform/notices';
@@ -94,12 +95,12 @@ export function SaveVersionButton({ detail, saved, pantry, evaluation, of, unrea
         <Box
           component="span"
           sx={{
-            '@media (max-width: 899px)': { display: 'none' },
+            [under.phone]: { display: 'none' },
             ml: 2,
             px: 1.5,
             borderRadius: '5px',
             border: `1px solid ${palette.primary.contrastText}`,
-            fontSize: 12,
+            fontSize: typeSize.caption,
             lineHeight: '18px',
           }}
         >

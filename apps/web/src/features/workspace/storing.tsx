@@ -3,6 +3,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useTheme } from '@mui/material/styles';
+import { typeSize } from '../../ui/theme/theme';
 import { formulaQuery, settleClash, useDraft } from '../formulas/doors';
 
 /** "stored 4 s ago", "stored here only": where the draft is kept. */
@@ -50,7 +51,7 @@ export function StoringStrip({ formulaId }: { formulaId: string }) {
         display: 'flex',
         gap: 3,
         alignItems: 'center',
-        fontSize: 13.5,
+        fontSize: typeSize.small,
       }}
     >
       {storing === 'hereOnly' ? (

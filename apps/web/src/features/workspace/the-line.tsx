@@ -5,7 +5,7 @@ import { stageNames, type Evaluation, type Formula, type StageName } from '@nort
 import type { KeyboardEvent } from 'react';
 import { useVoice } from '../../platform/preferences';
 import { Leaf } from '../../ui/frame/leaf';
-import { sizes } from '../../ui/theme/theme';
+import { sizes, typeSize, under } from '../../ui/theme/theme';
 import { Ribbon } from '../../ui/drawing/ribbon';
 import { rulingOf, stageLabelOf } from '../board/doors';
 
@@ -32,7 +32,7 @@ export function TheLine({
     document.getElementById(`tab-${next}`)?.focus();
   };
   return (
-    <Box sx={{ position: 'relative', height: sizes.line, '@media (max-width: 899px)': { height: 'auto' } }}>
+    <Box sx={{ position: 'relative', height: sizes.line, [under.phone]: { height: 'auto' } }}>
       <Box
         role="tablist"
         aria-label="The Line"
@@ -41,7 +41,7 @@ export function TheLine({
           display: 'grid',
           gridTemplateColumns: 'repeat(6, minmax(0, 1fr))',
           height: '100%',
-          '@media (max-width: 899px)': { gridTemplateColumns: 'repeat(2, minmax(0, 1fr))' },
+          [under.phone]: { gridTemplateColumns: 'repeat(2, minmax(0, 1fr))' },
         }}
       >
         {stageNames.map((name) => {
@@ -73,7 +73,7 @@ export function TheLine({
               }}
             >
               <Box sx={{ display: 'flex', justifyContent: 'space-between', alignItems: 'center' }}>
-                <Box component="span" sx={{ fontWeight: 600, fontSize: 14 }}>
+                <Box component="span" sx={{ fontWeight: 600, fontSize: typeSize.body }}>
                   {stageLabelOf(name, formula)}
                 </Box>
                 <Leaf state={state} size={19} label />
@@ -82,13 +82,13 @@ export function TheLine({
                 <Box
                   component="span"
                   data-testid={`ruling-${name}`}
-                  sx={{ fontSize: 25, lineHeight: '30px', fontWeight: 700, letterSpacing: '-0.4px' }}
+                  sx={{ fontSize: typeSize.stage, lineHeight: '30px', fontWeight: 700, letterSpacing: '-0.4px' }}
                 >
                   {number}
                 </Box>
                 <Box
                   component="span"
-                  sx={{ fontSize: 13.5, fontWeight: 600, color: 'text.secondary', overflow: 'hidden', textOverflow: 'ellipsis' }}
+                  sx={{ fontSize: typeSize.small, fontWeight: 600, color: 'text.secondary', overflow: 'hidden', textOverflow: 'ellipsis' }}
                 >
                   {unit}
                 </Box>
@@ -105,7 +105,7 @@ export function TheLine({
           bottom: 0,
           height: sizes.ribbon,
           pointerEvents: 'none',
-          '@media (max-width: 899px)': { display: 'none' },
+          [under.phone]: { display: 'none' },
         }}
       >
         <Ribbon formula={formula} evaluation={evaluation} />

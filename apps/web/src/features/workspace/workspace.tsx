@@ -11,7 +11,7 @@ import { hasTodaysOven, stageNames, type Finding, type Kitchen, type Pantry, typ
 import type { FormulaDetail, FormulaVersion } from '@north-leaf/contracts';
 import { Link } from 'react-router';
 import { nextUnits, usePreferences } from '../../platform/preferences';
-import { sizes } from '../../ui/theme/theme';
+import { sizes, typeSize, under } from '../../ui/theme/theme';
 import { UnitToggle } from '../../ui/form/unit-toggle';
 import { bakesQuery, bakedPoints, together } from '../bakes/doors';
 import { BakeBoard } from '../bake/doors';
@@ -71,7 +71,7 @@ export function Workspace({ detail, saved, stage, onStage, kitchen, pantry }: Pr
     <Box component="main" sx={{ px: 4, pb: 4 }}>
       <Box sx={{ minHeight: sizes.top, display: 'flex', alignItems: 'center', gap: 2, flexWrap: 'wrap' }}>
         <Typography variant="h1">{formula.name}</Typography>
-        <Box sx={{ fontSize: 13.5, color: 'text.secondary' }}>
+        <Box sx={{ fontSize: typeSize.small, color: 'text.secondary' }}>
           <b>v{saved.version}</b>
           {changes.length > 0 && ` + ${changes.length} change${changes.length > 1 ? 's' : ''}`}
           {saved.version < newest && ` · v${newest} is newer`} · <StoringWords />
@@ -83,7 +83,7 @@ export function Workspace({ detail, saved, stage, onStage, kitchen, pantry }: Pr
           <RedoIcon fontSize="small" />
         </IconButton>
         {changes.length > 0 && (
-          <Button size="small" onClick={() => void discardChanges()} sx={{ fontSize: 13 }}>
+          <Button size="small" onClick={() => void discardChanges()} sx={{ fontSize: typeSize.small }}>
             Back to v{saved.version}
           </Button>
         )}
@@ -115,8 +115,8 @@ export function Workspace({ detail, saved, stage, onStage, kitchen, pantry }: Pr
           display: 'grid',
           gridTemplateColumns: `${sizes.left}px minmax(0, 1fr) ${sizes.outlook}px`,
           minHeight: 600,
-          '@media (max-width: 1199px)': { gridTemplateColumns: `${sizes.left}px minmax(0, 1fr)` },
-          '@media (max-width: 899px)': { gridTemplateColumns: 'minmax(0, 1fr)' },
+          [under.desk]: { gridTemplateColumns: `${sizes.left}px minmax(0, 1fr)` },
+          [under.phone]: { gridTemplateColumns: 'minmax(0, 1fr)' },
         }}
       >
         {evaluation ? (
@@ -131,14 +131,14 @@ export function Workspace({ detail, saved, stage, onStage, kitchen, pantry }: Pr
           aria-label="Outlook and findings"
           sx={{
             p: '12px 16px',
-            '@media (max-width: 1199px)': {
+            [under.desk]: {
               gridColumn: '1 / -1',
               borderTop: `1px solid ${palette.divider}`,
               display: 'grid',
               gridTemplateColumns: 'minmax(0, 320px) 1fr',
               gap: 6,
             },
-            '@media (max-width: 899px)': { display: 'block' },
+            [under.phone]: { display: 'block' },
           }}
         >
           <OutlookField

@@ -1,5 +1,6 @@
 import Box from '@mui/material/Box';
 import { useTheme } from '@mui/material/styles';
+import { typeSize } from '../theme/theme';
 
 type Props = {
   readonly label: string;
@@ -20,7 +21,7 @@ export function GoodRange({ label, value, low, high, from, to, text, then }: Pro
   const inside = !ranged || (value >= low && value <= high);
   return (
     <Box sx={{ display: 'grid', gridTemplateColumns: '118px 1fr 104px', alignItems: 'center', gap: 3, minHeight: 28 }}>
-      <Box sx={{ fontSize: 13.5 }}>{label}</Box>
+      <Box sx={{ fontSize: typeSize.small }}>{label}</Box>
       <Box
         role="img"
         aria-label={`${label} ${text}${ranged ? `, ${inside ? 'inside' : 'outside'} its good range` : ''}`}
@@ -51,7 +52,9 @@ export function GoodRange({ label, value, low, high, from, to, text, then }: Pro
           <path d="M0-10C5-5 6 3 0 10-6 3-5-5 0-10Z" fill={inside ? palette.primary.main : palette.error.main} />
         </Box>
       </Box>
-      <Box sx={{ fontSize: 13.5, fontWeight: 650, textAlign: 'right', color: inside ? 'text.primary' : 'error.main' }}>{text}</Box>
+      <Box sx={{ fontSize: typeSize.small, fontWeight: 650, textAlign: 'right', color: inside ? 'text.primary' : 'error.main' }}>
+        {text}
+      </Box>
     </Box>
   );
 }

@@ -3,6 +3,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useTheme } from '@mui/material/styles';
 import type PlotlyType from 'plotly.js';
+import { typeSize } from '../theme/theme';
 
 type Props = {
   /** One sentence that says what the picture shows. */ readonly summary: string;
@@ -30,10 +31,10 @@ export function Plot({ summary, data, layout, height, columns }: Props) {
         gridcolor: palette.divider,
         linecolor: palette.leaf.edge,
         zeroline: false,
-        tickfont: { size: 12 },
+        tickfont: { size: typeSize.caption },
         fixedrange: true,
         automargin: true,
-        title: { font: { size: 12.5 } },
+        title: { font: { size: typeSize.caption } },
       };
       void Plotly.react(
         box.current,
@@ -43,7 +44,7 @@ export function Plot({ summary, data, layout, height, columns }: Props) {
           margin: { t: 24, r: 12, b: 34, l: 40 },
           paper_bgcolor: 'rgba(0,0,0,0)',
           plot_bgcolor: 'rgba(0,0,0,0)',
-          font: { family: typography.fontFamily as string, size: 12.5, color: palette.text.primary },
+          font: { family: typography.fontFamily as string, size: typeSize.caption, color: palette.text.primary },
           showlegend: false,
           hovermode: 'x unified',
           ...layout,
@@ -66,12 +67,12 @@ export function Plot({ summary, data, layout, height, columns }: Props) {
         onClick={() => setNumbers(!numbers)}
         aria-expanded={numbers}
         aria-controls={tableId}
-        sx={{ minHeight: 24, p: 0, fontSize: 12.5 }}
+        sx={{ minHeight: 24, p: 0, fontSize: typeSize.caption }}
       >
         {numbers ? 'Hide numbers' : 'Show numbers'}
       </Button>
       {numbers && (
-        <Box id={tableId} tabIndex={0} sx={{ maxHeight: 220, overflow: 'auto', fontSize: 12.5 }}>
+        <Box id={tableId} tabIndex={0} sx={{ maxHeight: 220, overflow: 'auto', fontSize: typeSize.caption }}>
           <table>
             <thead>
               <tr>

@@ -6,6 +6,7 @@ import Box from '@mui/material/Box';
 import IconButton from '@mui/material/IconButton';
 import { useTheme } from '@mui/material/styles';
 import { inchesOf } from '@north-leaf/core';
+import { typeSize } from '../theme/theme';
 import { usePrintAlone } from '../frame/print-alone';
 
 type Props = {
@@ -35,7 +36,7 @@ export function Ruled({ widthMm, lengthMm, summary, children, handles, box = [54
   return (
     <Box className={className}>
       {styles}
-      <Box sx={{ display: 'flex', alignItems: 'center', justifyContent: 'flex-end', fontSize: 12.5, color: 'text.secondary' }}>
+      <Box sx={{ display: 'flex', alignItems: 'center', justifyContent: 'flex-end', fontSize: typeSize.caption, color: 'text.secondary' }}>
         to scale: {Math.round(widthMm)} × {Math.round(lengthMm)} mm, {inchesOf(widthMm).toFixed(1)} × {inchesOf(lengthMm).toFixed(1)} in
         <Box component="span" className="not-on-paper" sx={{ whiteSpace: 'nowrap' }}>
           <IconButton size="small" aria-label="Smaller" disabled={zoom === 0} onClick={() => setZoom(zoom - 1)}>
@@ -58,7 +59,7 @@ export function Ruled({ widthMm, lengthMm, summary, children, handles, box = [54
           role={handles ? 'group' : 'img'}
           aria-label={summary}
         >
-          <g fontSize="11.5" fill={palette.text.secondary} stroke={palette.leaf.edge} strokeWidth="1">
+          <g fontSize={typeSize.tiny} fill={palette.text.secondary} stroke={palette.leaf.edge} strokeWidth="1">
             <Ruler side="top" length={widthMm} scale={scale} across={h} />
             <Ruler side="bottom" length={widthMm} scale={scale} across={h} />
             <Ruler side="left" length={lengthMm} scale={scale} across={w} />

@@ -1,5 +1,6 @@
 import MenuItem from '@mui/material/MenuItem';
 import Select from '@mui/material/Select';
+import { typeSize } from '../theme/theme';
 
 /** One of a short list. */
 export function Choice<T extends string | number>({
@@ -26,7 +27,7 @@ export function Choice<T extends string | number>({
       inputProps={{ 'aria-label': label }}
       displayEmpty
       renderValue={(held) => options.find((option) => option.value === held)?.name ?? placeholder}
-      sx={{ width, height: 30, fontSize: 14, '& .MuiSelect-select': { py: 0 } }}
+      sx={{ width, height: 30, fontSize: typeSize.body, '& .MuiSelect-select': { py: 0 } }}
     >
       {options.map((option) => (
         <MenuItem key={option.value} value={option.value}>

@@ -3,6 +3,7 @@ import Box from '@mui/material/Box';
 import InputBase from '@mui/material/InputBase';
 import { useTheme } from '@mui/material/styles';
 import { readQuantity, roundTo, type QuantityKind, type ReadQuantity, showValue, unitOf } from '@north-leaf/core';
+import { typeSize, media } from '../theme/theme';
 import { usePreferences } from '../../platform/preferences';
 
 type Props = {
@@ -86,7 +87,7 @@ export function QuantityField(props: Props) {
           sx={{
             width,
             height: 28,
-            '@media (pointer: coarse)': { height: 48 },
+            [media.coarse]: { height: 48 },
             px: 2,
             border: `1.5px solid ${wrong ? palette.error.main : palette.leaf.edge}`,
             borderRadius: '6px',
@@ -97,13 +98,22 @@ export function QuantityField(props: Props) {
           }}
         />
         {!hideUnit && (
-          <Box component="span" sx={{ color: 'text.secondary', fontSize: 13 }}>
+          <Box component="span" sx={{ color: 'text.secondary', fontSize: typeSize.small }}>
             {unit}
           </Box>
         )}
       </Box>
       {changed && !wrong && (
-        <Box sx={{ color: 'primary.main', fontSize: 12.5, lineHeight: '14px', fontWeight: 650, textAlign: 'right', whiteSpace: 'nowrap' }}>
+        <Box
+          sx={{
+            color: 'primary.main',
+            fontSize: typeSize.caption,
+            lineHeight: '14px',
+            fontWeight: 650,
+            textAlign: 'right',
+            whiteSpace: 'nowrap',
+          }}
+        >
           was {showValue(was, kind, units, digits)}
         </Box>
       )}
@@ -111,7 +121,14 @@ export function QuantityField(props: Props) {
         <Box
           id={`${id}-why`}
           role="alert"
-          sx={{ color: 'error.main', fontSize: 12.5, lineHeight: '15px', maxWidth: 220, whiteSpace: 'normal', textAlign: 'left' }}
+          sx={{
+            color: 'error.main',
+            fontSize: typeSize.caption,
+            lineHeight: '15px',
+            maxWidth: 220,
+            whiteSpace: 'normal',
+            textAlign: 'left',
+          }}
         >
           {label} {wrong}
         </Box>

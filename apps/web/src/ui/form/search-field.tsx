@@ -8,6 +8,7 @@ import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import TextField from '@mui/material/TextField';
+import { typeSize } from '../theme/theme';
 
 export type SearchOption = {
   readonly id: string;
@@ -58,7 +59,7 @@ export function SearchField({ label, placeholder, find, onChoose, icon = <AddIco
           <Box component="li" key={key} {...rest} sx={{ display: 'flex', gap: 2, justifyContent: 'space-between !important' }}>
             <span>{option.name}</span>
             {option.beside && (
-              <Box component="span" sx={{ color: 'text.secondary', fontSize: 13 }}>
+              <Box component="span" sx={{ color: 'text.secondary', fontSize: typeSize.small }}>
                 {option.beside}
               </Box>
             )}

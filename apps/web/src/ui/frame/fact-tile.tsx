@@ -1,11 +1,12 @@
 import Box from '@mui/material/Box';
+import { typeSize } from '../theme/theme';
 
 /** One number of a board, large, with what it is beneath. */
 export function Fact({ label, value }: { label: string; value: string }) {
   return (
     <Box sx={{ bgcolor: 'leaf.well', borderRadius: '8px', px: 2.5, py: 2 }}>
-      <Box sx={{ fontWeight: 680, fontSize: 16, whiteSpace: 'nowrap' }}>{value}</Box>
-      <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>{label}</Box>
+      <Box sx={{ fontWeight: 680, fontSize: typeSize.large, whiteSpace: 'nowrap' }}>{value}</Box>
+      <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary' }}>{label}</Box>
     </Box>
   );
 }

@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import { useTheme } from '@mui/material/styles';
 import type { StageState } from '@north-leaf/core';
+import { typeSize } from '../theme/theme';
 
 export const stateWords: Record<StageState, string> = { good: 'Good', watch: 'Watch', fix: 'Fix', waiting: 'Waiting' };
 
@@ -15,7 +16,15 @@ export function Leaf({ state, size = 18, label = false }: { state: StageState; s
   return (
     <Box
       component="span"
-      sx={{ display: 'inline-flex', alignItems: 'center', gap: 1, color: colour, fontWeight: 650, fontSize: 13, whiteSpace: 'nowrap' }}
+      sx={{
+        display: 'inline-flex',
+        alignItems: 'center',
+        gap: 1,
+        color: colour,
+        fontWeight: 650,
+        fontSize: typeSize.small,
+        whiteSpace: 'nowrap',
+      }}
     >
       <svg width={size} height={size} viewBox="0 0 20 20" role="img" aria-label={label ? undefined : stateWords[state]} aria-hidden={label}>
         {state === 'good' && <path d={OUTLINE} fill={colour} />}

@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import { useTheme } from '@mui/material/styles';
 import { NavLink } from 'react-router';
+import { typeSize, media } from '../theme/theme';
 
 /** The faces of a place, side by side in its heading row. */
 export function PlaceTabs({ label, tabs }: { label: string; tabs: readonly { readonly to: string; readonly name: string }[] }) {
@@ -20,8 +21,8 @@ export function PlaceTabs({ label, tabs }: { label: string; tabs: readonly { rea
             px: 3,
             height: 30,
             lineHeight: '30px',
-            '@media (pointer: coarse)': { height: 48, lineHeight: '48px' },
-            fontSize: 13.5,
+            [media.coarse]: { height: 48, lineHeight: '48px' },
+            fontSize: typeSize.small,
             fontWeight: 600,
             color: 'text.secondary',
             textDecoration: 'none',

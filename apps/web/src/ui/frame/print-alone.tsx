@@ -1,5 +1,6 @@
 import { useCallback, useState, type ReactNode } from 'react';
 import GlobalStyles from '@mui/material/GlobalStyles';
+import { media } from '../theme/theme';
 
 const ALONE = 'printed-alone';
 
@@ -16,7 +17,7 @@ export function usePrintAlone(): { readonly className: string | undefined; reado
   const styles = printing && (
     <GlobalStyles
       styles={{
-        '@media print': {
+        [media.print]: {
           'body *': { visibility: 'hidden' },
           [`.${ALONE}, .${ALONE} *`]: { visibility: 'visible' },
           [`.${ALONE}`]: { position: 'fixed', top: 0, left: 0, right: 0 },

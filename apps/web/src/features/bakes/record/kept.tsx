@@ -9,6 +9,7 @@ import { Link } from 'react-router';
 import { v4 } from 'uuid';
 import { canBegin, eggOf, keptFor, leftOvers, standingEvents, type LeftOver, showQuantity, unitOf } from '@north-leaf/core';
 import type { FormulaVersion, Run } from '@north-leaf/contracts';
+import { typeSize } from '../../../ui/theme/theme';
 import { readMeasure } from '../read-measure';
 import { benchIso } from '../../../platform/bench-clock';
 import { usePreferences, useVoice } from '../../../platform/preferences';
@@ -63,7 +64,7 @@ export function Kept({ bake, version }: { bake: Run; version: FormulaVersion }) 
           version.evaluation,
         ).pieces;
         return (
-          <Box key={one.lotId} sx={{ display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap', fontSize: 14.5, py: 1 }}>
+          <Box key={one.lotId} sx={{ display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap', fontSize: typeSize.body, py: 1 }}>
             <b>{leftWords[one.what]}</b> {showQuantity(lot?.onHandG ?? one.amountG, 'mass', units)}
             {enough === null ? '' : `, enough for ${enough} ${enough === 1 ? 'piece' : 'pieces'}`},{' '}
             {kitchen.places.find(({ id }) => id === one.placeId)?.name}, use by {one.useByOn}
@@ -126,7 +127,7 @@ export function Kept({ bake, version }: { bake: Run; version: FormulaVersion }) 
         </Button>
       </Box>
       {(canBegin(what) || what === 'egg') && value !== undefined && (
-        <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>
+        <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary' }}>
           Days are a judgement, shorter with raw egg; local rules and your nose win.
         </Box>
       )}

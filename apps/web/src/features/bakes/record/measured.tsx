@@ -11,6 +11,7 @@ import { v4 } from 'uuid';
 import { standingEvents, type BakeEvent, type Happened, type MeasuredWhat } from '@north-leaf/core';
 import type { FormulaVersion, Run } from '@north-leaf/contracts';
 import { measureName, showMeasured } from '@north-leaf/words';
+import { typeSize } from '../../../ui/theme/theme';
 import { readMeasure } from '../read-measure';
 import { benchIso } from '../../../platform/bench-clock';
 import { useVoice } from '../../../platform/preferences';
@@ -116,7 +117,7 @@ export function Measured({ bake, version }: { bake: Run; version: FormulaVersion
         </TableBody>
       </Table>
       {raw !== undefined && baked !== undefined && (
-        <Box sx={{ pt: 1, fontSize: 14 }}>Lost {((1 - baked / raw) * 100).toFixed(1)} % of its weight.</Box>
+        <Box sx={{ pt: 1, fontSize: typeSize.body }}>Lost {((1 - baked / raw) * 100).toFixed(1)} % of its weight.</Box>
       )}
     </Section>
   );

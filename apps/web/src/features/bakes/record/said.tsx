@@ -8,6 +8,7 @@ import { DateTime } from 'luxon';
 import { v4 } from 'uuid';
 import { bakedSymptoms, standingEvents, symptoms, type Happened, ratedWhats } from '@north-leaf/core';
 import type { Run } from '@north-leaf/contracts';
+import { typeSize } from '../../../ui/theme/theme';
 import { benchIso } from '../../../platform/bench-clock';
 import { handWordLabels } from '../../../ui/words/words';
 import { useAddEvents } from '../api';
@@ -54,9 +55,9 @@ export function Said({ bake, zone }: { bake: Run; zone: string }) {
   });
   return (
     <Section title="Said of it">
-      {lines.length === 0 && <Box sx={{ fontSize: 14 }}>Nothing yet.</Box>}
+      {lines.length === 0 && <Box sx={{ fontSize: typeSize.body }}>Nothing yet.</Box>}
       {lines.map(({ id, at, text }) => (
-        <Box key={id} sx={{ display: 'grid', gridTemplateColumns: '96px 1fr', fontSize: 14.5, lineHeight: '24px' }}>
+        <Box key={id} sx={{ display: 'grid', gridTemplateColumns: '96px 1fr', fontSize: typeSize.body, lineHeight: '24px' }}>
           <Box sx={{ color: 'text.secondary' }}>{DateTime.fromISO(at, { zone }).toFormat('d LLL HH:mm')}</Box>
           <Box>{text}</Box>
         </Box>

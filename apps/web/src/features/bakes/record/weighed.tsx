@@ -8,6 +8,7 @@ import { useQuery } from '@tanstack/react-query';
 import { asBaked, runState, showDuration, showQuantity } from '@north-leaf/core';
 import type { FormulaVersion, Run } from '@north-leaf/contracts';
 import { titleOf } from '@north-leaf/words';
+import { typeSize } from '../../../ui/theme/theme';
 import { usePreferences, useVoice } from '../../../platform/preferences';
 import { pantryQuery } from '../../pantry/doors';
 import { Section } from './section';
@@ -49,7 +50,7 @@ export function Weighed({ bake, version }: { bake: Run; version: FormulaVersion 
               <TableRow key={key}>
                 <TableCell component="th" scope="row">
                   {nameOf(row?.ingredientId ?? ingredientId)}
-                  {swapped && <Box sx={{ fontSize: 12.5 }}>in place of {nameOf(ingredientId)}</Box>}
+                  {swapped && <Box sx={{ fontSize: typeSize.caption }}>in place of {nameOf(ingredientId)}</Box>}
                 </TableCell>
                 <TableCell align="right">{g > 0 ? showQuantity(g, 'mass', units) : 'not planned'}</TableCell>
                 <TableCell align="right">{inG === undefined ? '–' : <b>{showQuantity(inG, 'mass', units)}</b>}</TableCell>
@@ -100,7 +101,7 @@ export function Waited({ bake, scaleStepG }: { bake: Run; scaleStepG: number }) 
         </TableBody>
       </Table>
       {skipped.length > 0 && (
-        <Box sx={{ fontSize: 13, color: 'text.secondary', pt: 2 }}>
+        <Box sx={{ fontSize: typeSize.small, color: 'text.secondary', pt: 2 }}>
           Left out: {skipped.map(({ step, reason }) => `${titleOf(step, voice)} (${reason})`).join(', ')}.
         </Box>
       )}

@@ -30,6 +30,7 @@ import {
   replyTo,
 } from '@north-leaf/core';
 import type { PantryBook } from '@north-leaf/contracts';
+import { typeSize } from '../../../ui/theme/theme';
 import { ApiError } from '../../../platform/http';
 import { changedName } from '../../../ui/words/change-words';
 import { Choice } from '../../../ui/form/choice';
@@ -111,7 +112,7 @@ export function IngredientSheet({ book, ingredient, onClose }: { book: PantryBoo
   return (
     <SideSheet title={ingredient.name} onClose={onClose}>
       <Box sx={{ display: 'grid', gap: 3 }}>
-        <Box sx={{ fontSize: 13.5, color: 'text.secondary' }}>
+        <Box sx={{ fontSize: typeSize.small, color: 'text.secondary' }}>
           {kindWords[ingredient.kind]} · of {originWords[ingredient.origin]} · {doesWhat(ingredient).join(', ') || 'no role of its own'}
           <Box>Gluten: {ingredientFields.gluten.words[ingredient.gluten]}.</Box>
           {ingredient.note && <Box sx={{ color: 'text.primary', pt: 2 }}>{ingredient.note}.</Box>}
@@ -134,7 +135,7 @@ export function IngredientSheet({ book, ingredient, onClose }: { book: PantryBoo
                   <TableCell component="th" scope="row">
                     {name}
                     {problems[field] && (
-                      <Box role="alert" sx={{ color: 'error.main', fontSize: 12.5 }}>
+                      <Box role="alert" sx={{ color: 'error.main', fontSize: typeSize.caption }}>
                         {problems[field]}
                       </Box>
                     )}
@@ -158,8 +159,8 @@ export function IngredientSheet({ book, ingredient, onClose }: { book: PantryBoo
                       }}
                     />
                   </TableCell>
-                  <TableCell sx={{ fontSize: 12.5, color: 'text.secondary', width: 66 }}>{unit}</TableCell>
-                  <TableCell sx={{ fontSize: 12.5, color: corrected[field] ? 'primary.main' : 'text.secondary' }}>
+                  <TableCell sx={{ fontSize: typeSize.caption, color: 'text.secondary', width: 66 }}>{unit}</TableCell>
+                  <TableCell sx={{ fontSize: typeSize.caption, color: corrected[field] ? 'primary.main' : 'text.secondary' }}>
                     {typed[field] ? (
                       <Choice
                         label={`${name} known from`}
@@ -177,11 +178,11 @@ export function IngredientSheet({ book, ingredient, onClose }: { book: PantryBoo
             })}
           </TableBody>
         </Table>
-        <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>
+        <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary' }}>
           Parts are in 100 g; starch takes up what a correction leaves. Source of the row: {ingredient.source}.
         </Box>
         <Typography variant="h2">Allergens on the label</Typography>
-        <Box sx={{ fontSize: 13.5 }}>
+        <Box sx={{ fontSize: typeSize.small }}>
           {sure.length > 0 ? `Contains ${sure.join(', ')}.` : 'None for certain.'}{' '}
           {may.length > 0 && `Depends on the maker: ${may.join(', ')}.`}
         </Box>
@@ -199,7 +200,7 @@ export function IngredientSheet({ book, ingredient, onClose }: { book: PantryBoo
                       <Checkbox size="small" checked={on} onChange={(_, checked) => setAllergens(withAllergen(held, codes, checked))} />
                     }
                     label={name}
-                    sx={{ width: 118, '& .MuiFormControlLabel-label': { fontSize: 13.5 } }}
+                    sx={{ width: 118, '& .MuiFormControlLabel-label': { fontSize: typeSize.small } }}
                   />
                 );
               })}
@@ -210,7 +211,7 @@ export function IngredientSheet({ book, ingredient, onClose }: { book: PantryBoo
                 label="The label says lactose-free (it is still milk)"
               />
             )}
-            <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>
+            <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary' }}>
               A box you touch here means you read the label: the maker’s “may contain” is replaced by it.
             </Box>
             <TextField
@@ -222,13 +223,13 @@ export function IngredientSheet({ book, ingredient, onClose }: { book: PantryBoo
             />
           </>
         )}
-        <Box sx={{ fontSize: 13 }}>
+        <Box sx={{ fontSize: typeSize.small }}>
           Suits: {listed(ingredient, 'yes')}.{' '}
           <Box component="span" sx={{ color: 'text.secondary' }}>
             Does not suit: {listed(ingredient, 'no')}.
           </Box>
         </Box>
-        {users.length > 0 && <Box sx={{ fontSize: 13 }}>Part of {users.map(({ name }) => name).join(', ')}.</Box>}
+        {users.length > 0 && <Box sx={{ fontSize: typeSize.small }}>Part of {users.map(({ name }) => name).join(', ')}.</Box>}
         {problems['all'] && <Alert severity="error">{problems['all']}</Alert>}
         <Box sx={{ display: 'flex', gap: 3, flexWrap: 'wrap' }}>
           {!own && !made && (

@@ -12,6 +12,7 @@ import TableRow from '@mui/material/TableRow';
 import TextField from '@mui/material/TextField';
 import { allergenCodes, findIngredients, isExcluded, type Ingredient, type Kitchen, kindWords, basisWords } from '@north-leaf/core';
 import type { PantryBook } from '@north-leaf/contracts';
+import { typeSize } from '../../../ui/theme/theme';
 import { Choice } from '../../../ui/form/choice';
 import { CrumbForm } from '../lots/crumb-form';
 import { IngredientSheet } from './ingredient-sheet';
@@ -51,7 +52,7 @@ export function IngredientsList({ book }: { book: PantryBook; kitchen: Kitchen }
           onChange={setShelf}
           width={160}
         />
-        <Box sx={{ color: 'text.secondary', fontSize: 13.5 }}>{rows.length} shown</Box>
+        <Box sx={{ color: 'text.secondary', fontSize: typeSize.small }}>{rows.length} shown</Box>
         <Button variant="outlined" onClick={() => setAdding('crumb')} sx={{ ml: 'auto' }}>
           Add a crumb
         </Button>
@@ -144,7 +145,7 @@ function IngredientRow({ ingredient, as, onOpen }: { ingredient: Ingredient; as:
         >
           {ingredient.name}
         </Button>
-        <Box sx={{ fontSize: 12.5, color: isExcluded(ingredient) ? 'error.main' : 'text.secondary' }}>
+        <Box sx={{ fontSize: typeSize.caption, color: isExcluded(ingredient) ? 'error.main' : 'text.secondary' }}>
           {kindWords[ingredient.kind]}
           {as && ` · ${as}`}
         </Box>
@@ -157,12 +158,12 @@ function IngredientRow({ ingredient, as, onOpen }: { ingredient: Ingredient; as:
       {percent(c.fibreShare, 'fibreShare')}
       <TableCell align="right">{ingredient.waterHoldGPerG === undefined ? '–' : ingredient.waterHoldGPerG.toFixed(2)}</TableCell>
       <TableCell align="right">{ingredient.spoonedGPerMl === undefined ? '–' : Math.round(ingredient.spoonedGPerMl * 236.588)}</TableCell>
-      <TableCell sx={{ fontSize: 13 }}>
+      <TableCell sx={{ fontSize: typeSize.small }}>
         {ingredient.labelRead === false
           ? [...sure, 'label not read yet'].join(', ')
           : [...sure, ...may.map((word) => `(${word})`)].join(', ') || '–'}
       </TableCell>
-      <TableCell sx={{ fontSize: 13, color: 'text.secondary' }}>
+      <TableCell sx={{ fontSize: typeSize.small, color: 'text.secondary' }}>
         {ingredient.corrected ? `${basisWords[ingredient.basis]}, corrected` : basisWords[ingredient.basis]}
       </TableCell>
     </TableRow>

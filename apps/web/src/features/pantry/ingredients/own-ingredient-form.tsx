@@ -20,6 +20,7 @@ import {
   type WordField,
   type Fields,
 } from '@north-leaf/core';
+import { typeSize, under } from '../../../ui/theme/theme';
 import { ApiError } from '../../../platform/http';
 import { changedName } from '../../../ui/words/change-words';
 import { FormEnd } from '../../../ui/form/form-end';
@@ -192,7 +193,7 @@ export function OwnIngredientForm({ onClose, name = '', stored, onStored }: Prop
           label="I have read its label; what is not marked here is not in it"
         />
         {!form.labelRead && (
-          <Box sx={{ fontSize: 12.5, color: 'warning.main' }}>
+          <Box sx={{ fontSize: typeSize.caption, color: 'warning.main' }}>
             Until its label was read it may hold anything: no guest’s limit counts as met.
           </Box>
         )}
@@ -263,7 +264,7 @@ export function OwnIngredientForm({ onClose, name = '', stored, onStored }: Prop
                     />
                   }
                   label={fieldOf(key).name}
-                  sx={{ '& .MuiFormControlLabel-label': { fontSize: 13.5 } }}
+                  sx={{ '& .MuiFormControlLabel-label': { fontSize: typeSize.small } }}
                 />
               ))}
             </Box>
@@ -282,12 +283,12 @@ export function OwnIngredientForm({ onClose, name = '', stored, onStored }: Prop
   );
 }
 
-const quiet = { fontSize: 12.5, color: 'text.secondary' } as const;
+const quiet = { fontSize: typeSize.caption, color: 'text.secondary' } as const;
 const pairs = { display: 'grid', gridTemplateColumns: 'repeat(2, 1fr)', gap: 3, alignItems: 'start' } as const;
 const columns = {
   display: 'grid',
   gridTemplateColumns: 'repeat(3, 1fr)',
   gap: 3,
   alignItems: 'start',
-  '@media (max-width: 479px)': { gridTemplateColumns: '1fr 1fr' },
+  [under.slim]: { gridTemplateColumns: '1fr 1fr' },
 } as const;

@@ -1,5 +1,6 @@
 import { useMemo, useState } from 'react';
 import CloseIcon from '@mui/icons-material/Close';
+import { typeSize } from '../../../ui/theme/theme';
 import { useVoice } from '../../../platform/preferences';
 import { FormEnd } from '../../../ui/form/form-end';
 import Box from '@mui/material/Box';
@@ -210,7 +211,7 @@ export function PreparationForm({ book, preparation, onClose }: { book: PantryBo
             />
           )}
           {draft.cookedToC === undefined && keeping !== null && keeping.rawEggG > 0 && (
-            <Box role="alert" sx={{ color: 'warning.main', fontSize: 13 }}>
+            <Box role="alert" sx={{ color: 'warning.main', fontSize: typeSize.small }}>
               Raw egg is in it, and nobody said that it is cooked: it counts as raw. Egg is safe from{' '}
               {voice.show(saidFacts.safeEggC, 'temperature')}.
             </Box>
@@ -250,7 +251,7 @@ export function PreparationForm({ book, preparation, onClose }: { book: PantryBo
           <Choice label="Keeps where" value={draft.keepAt} options={places} onChange={(keepAt) => set({ keepAt })} />
         </Box>
         {keeping !== null && keeping.mostDays !== null && draft.keepDays > keeping.mostDays && (
-          <Box role="alert" sx={{ color: 'error.main', fontSize: 13 }}>
+          <Box role="alert" sx={{ color: 'error.main', fontSize: typeSize.small }}>
             It needs the cold{keeping.because.length > 0 && `: ${keeping.because.join(', ')}`}.{' '}
             {draft.keepAt === 'room'
               ? `Keep it in a fridge of ${voice.show(saidFacts.fridgeC, 'temperature')} or colder`
@@ -258,7 +259,7 @@ export function PreparationForm({ book, preparation, onClose }: { book: PantryBo
             , or freeze it. Local rules win.
           </Box>
         )}
-        <Box sx={{ bgcolor: 'leaf.well', borderRadius: '8px', p: 3, fontSize: 14 }} role="status">
+        <Box sx={{ bgcolor: 'leaf.well', borderRadius: '8px', p: 3, fontSize: typeSize.body }} role="status">
           {made ? (
             <>
               Makes <b>{voice.show(rawG - draft.boiledOffG - draft.drainedG, 'bulk')}</b>: water{' '}
@@ -272,7 +273,7 @@ export function PreparationForm({ book, preparation, onClose }: { book: PantryBo
             <Box sx={{ color: 'error.main' }}>{problem?.message}</Box>
           )}
         </Box>
-        <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>
+        <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary' }}>
           With egg or dairy: {voice.show(saidFacts.fridgeC, 'temperature')} or colder, and only as long as local rules allow. Hot sugar and
           jam burn at {voice.range(saidFacts.jamFromC, saidFacts.jamToC, 'temperature')}.
         </Box>

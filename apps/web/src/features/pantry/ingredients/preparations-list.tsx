@@ -9,6 +9,7 @@ import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import { costOf, leavesOf, portionOf, type Kitchen, type Preparation, keptAtWords } from '@north-leaf/core';
 import type { PantryBook } from '@north-leaf/contracts';
+import { typeSize } from '../../../ui/theme/theme';
 import { useVoice } from '../../../platform/preferences';
 import { showMoney } from '../../../ui/words/money';
 import { PreparationForm } from './preparation-form';
@@ -63,9 +64,9 @@ export function PreparationsList({ book, kitchen }: { book: PantryBook; kitchen:
                     <Button onClick={() => setOpen(preparation)} sx={{ p: 0, minHeight: 0, color: 'text.primary', fontWeight: 650 }}>
                       {name}
                     </Button>
-                    {book.broken[id] && <Box sx={{ fontSize: 12.5, color: 'error.main' }}>{book.broken[id]}</Box>}
+                    {book.broken[id] && <Box sx={{ fontSize: typeSize.caption, color: 'error.main' }}>{book.broken[id]}</Box>}
                   </TableCell>
-                  <TableCell sx={{ fontSize: 13 }}>
+                  <TableCell sx={{ fontSize: typeSize.small }}>
                     {made
                       ? [...new Set(leavesOf(book, portionOf(book, '', id, 100)).map(({ ingredient }) => ingredient.name))].join(', ')
                       : rows.map(({ ingredientId }) => ingredientId).join(', ')}
@@ -80,10 +81,10 @@ export function PreparationsList({ book, kitchen }: { book: PantryBook; kitchen:
                         ? `from ${showMoney(cost.costMinor, kitchen.currency)}`
                         : '–'}
                   </TableCell>
-                  <TableCell sx={{ fontSize: 13 }}>
+                  <TableCell sx={{ fontSize: typeSize.small }}>
                     {made ? allergenWords(made.allergens).sure.join(', ') || 'none for certain' : '–'}
                   </TableCell>
-                  <TableCell sx={{ fontSize: 13 }}>
+                  <TableCell sx={{ fontSize: typeSize.small }}>
                     {keepDays} days {keptAtWords[keepAt]}
                   </TableCell>
                 </TableRow>

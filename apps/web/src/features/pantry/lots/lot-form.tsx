@@ -7,6 +7,7 @@ import Typography from '@mui/material/Typography';
 import { Controller, useForm, useWatch } from 'react-hook-form';
 import { type Kitchen, type Lot, isPouredWater, lotFields } from '@north-leaf/core';
 import type { PantryBook } from '@north-leaf/contracts';
+import { typeSize, under } from '../../../ui/theme/theme';
 import { ApiError } from '../../../platform/http';
 import { changedName } from '../../../ui/words/change-words';
 import { DayField } from '../../../ui/form/day-field';
@@ -103,14 +104,14 @@ export function LotForm({ book, kitchen, lot, onClose }: Props) {
       <Box component="form" noValidate onSubmit={(event) => void store(event)} sx={{ display: 'grid', gap: 3 }}>
         {!lot && (
           <Box>
-            {ingredient && <Box sx={{ fontWeight: 680, fontSize: 16, pb: 1 }}>{ingredient.name}</Box>}
+            {ingredient && <Box sx={{ fontWeight: 680, fontSize: typeSize.large, pb: 1 }}>{ingredient.name}</Box>}
             <SearchField
               label="What is in the bag"
               placeholder={ingredient ? 'Something else' : 'What is in the bag'}
               find={ingredientOptions(book.ingredients, (one) => one.kind !== 'excluded' && !isPouredWater(one))}
               onChoose={setIngredientId}
             />
-            {ingredient?.note && <Box sx={{ fontSize: 13, color: 'text.secondary', pt: 1 }}>{ingredient.note}</Box>}
+            {ingredient?.note && <Box sx={{ fontSize: typeSize.small, color: 'text.secondary', pt: 1 }}>{ingredient.note}</Box>}
           </Box>
         )}
         <Box sx={twoColumns}>
@@ -126,7 +127,7 @@ export function LotForm({ book, kitchen, lot, onClose }: Props) {
         </Box>
         <Typography variant="h2">Proof of gluten</Typography>
         {ingredient?.gluten === 'free' && (
-          <Box sx={{ fontSize: 13, color: 'text.secondary' }}>
+          <Box sx={{ fontSize: typeSize.small, color: 'text.secondary' }}>
             No grain is in it by nature. That is a belief, not a proof: take it on record, or enter a report.
           </Box>
         )}
@@ -164,5 +165,5 @@ const twoColumns = {
   gridTemplateColumns: '1fr 1fr',
   gap: 3,
   alignItems: 'start',
-  '@media (max-width: 479px)': { gridTemplateColumns: '1fr' },
+  [under.slim]: { gridTemplateColumns: '1fr' },
 } as const;

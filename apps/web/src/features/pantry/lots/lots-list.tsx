@@ -25,6 +25,7 @@ import {
   showStock,
 } from '@north-leaf/core';
 import type { PantryBook } from '@north-leaf/contracts';
+import { typeSize } from '../../../ui/theme/theme';
 import { useUnits } from '../../../platform/preferences';
 import { GlutenMark } from '../ingredients/gluten-mark';
 import { LotForm } from './lot-form';
@@ -105,7 +106,7 @@ export function LotsList({ book, kitchen }: { book: PantryBook; kitchen: Kitchen
                         lot {lot.code}
                       </Box>
                     </Button>
-                    <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>
+                    <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary' }}>
                       {ingredient ? kindWords[ingredient.kind] : 'not in the pantry any more'}
                       {lot.supplier && ` · ${lot.supplier}`}
                     </Box>
@@ -129,7 +130,7 @@ export function LotsList({ book, kitchen }: { book: PantryBook; kitchen: Kitchen
                           ? 'today'
                           : showDay(lastDay, book.on)}
                   </TableCell>
-                  <TableCell sx={{ fontSize: 13, color: 'text.secondary' }}>
+                  <TableCell sx={{ fontSize: typeSize.small, color: 'text.secondary' }}>
                     {lot.setAside !== undefined
                       ? `set aside: ${lot.setAside}`
                       : lot.onHandG === 0
@@ -167,7 +168,7 @@ export function LotsList({ book, kitchen }: { book: PantryBook; kitchen: Kitchen
           {typed ? `No lot by “${typed}”.` : 'Lots belong here: each bag you opened, with the report that proves it.'}
         </Box>
       )}
-      <Box sx={{ display: 'flex', gap: 5, pt: 3, flexWrap: 'wrap', fontSize: 13 }} aria-label="Key">
+      <Box sx={{ display: 'flex', gap: 5, pt: 3, flexWrap: 'wrap', fontSize: typeSize.small }} aria-label="Key">
         {(Object.keys(stateWords) as StageState[]).slice(0, 3).map((state) => (
           <Leaf key={state} state={state} label />
         ))}

@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState, type ReactNode } from 'react';
 import Box from '@mui/material/Box';
 import { useTheme } from '@mui/material/styles';
-import { bench } from './bench-style';
+import { typeSize, under } from '../../../ui/theme/theme';
 
 export type Answer = { readonly key: string; readonly label: string; readonly picture?: ReactNode };
 
@@ -81,7 +81,7 @@ export function Answers({
         display: 'grid',
         gridTemplateColumns: `repeat(${answers.length}, 1fr)`,
         gap: 3,
-        [bench.phone]: { gridTemplateColumns: answers.length > 3 ? '1fr 1fr' : `repeat(${answers.length}, 1fr)`, gap: 2 },
+        [under.phone]: { gridTemplateColumns: answers.length > 3 ? '1fr 1fr' : `repeat(${answers.length}, 1fr)`, gap: 2 },
       }}
     >
       {answers.map(({ key, label: name, picture }, i) => (
@@ -101,7 +101,7 @@ export function Answers({
             boxShadow: chosen === key ? `inset 0 0 0 4px ${palette.primary.main}` : 'none',
             color: 'text.primary',
             font: 'inherit',
-            fontSize: 30,
+            fontSize: typeSize.remaining,
             fontWeight: 680,
             cursor: 'pointer',
             p: 2,
@@ -109,7 +109,7 @@ export function Answers({
             flexDirection: 'column',
             alignItems: 'center',
             justifyContent: 'space-evenly',
-            [bench.phone]: { fontSize: 20, minHeight: picture ? 112 : 72 },
+            [under.phone]: { fontSize: typeSize.list, minHeight: picture ? 112 : 72 },
           }}
         >
           {picture}

@@ -1,6 +1,7 @@
 import { useRef, type ReactNode } from 'react';
 import Box from '@mui/material/Box';
 import { useTheme } from '@mui/material/styles';
+import { typeSize, under } from '../../../ui/theme/theme';
 import { bench } from './bench-style';
 
 /** A contact this short is a brush of the sleeve. */
@@ -53,7 +54,7 @@ export function Edge({
         bgcolor: filled ? 'primary.main' : side === 'left' ? palette.leaf.well : 'background.paper',
         color: filled ? 'primary.contrastText' : 'primary.main',
         font: 'inherit',
-        fontSize: 24,
+        fontSize: typeSize.bench,
         fontWeight: 700,
         lineHeight: '28px',
         cursor: 'pointer',
@@ -64,12 +65,12 @@ export function Edge({
         gap: 2,
         touchAction: 'manipulation',
         '&:focus-visible': { outlineOffset: '-6px !important' },
-        [bench.phone]: {
+        [under.phone]: {
           width: 'auto',
           flex: side === 'left' ? 1 : 2,
           minHeight: 64,
           flexDirection: 'row',
-          fontSize: 20,
+          fontSize: typeSize.list,
           border: `1px solid ${palette.divider}`,
         },
       }}
@@ -77,7 +78,7 @@ export function Edge({
       {side === 'left' && <Arrow left />}
       <span>{label}</span>
       {detail && (
-        <Box component="span" sx={{ fontSize: 18, fontWeight: 600, px: 1, textAlign: 'center', lineHeight: '22px' }}>
+        <Box component="span" sx={{ fontSize: typeSize.action, fontWeight: 600, px: 1, textAlign: 'center', lineHeight: '22px' }}>
           {detail}
         </Box>
       )}

@@ -1,5 +1,5 @@
 import Box from '@mui/material/Box';
-import { crustTones } from '../../../ui/theme/theme';
+import { crustTones, typeSize } from '../../../ui/theme/theme';
 
 /** One of the eight tones of a crust, by its colour and its number. */
 export function ToneChoice({ name, value, onChoose }: { name: string; value: number | undefined; onChoose: (tone: number) => void }) {
@@ -26,7 +26,7 @@ export function ToneChoice({ name, value, onChoose }: { name: string; value: num
             bgcolor: colour,
             cursor: 'pointer',
             p: 0,
-            fontSize: 13,
+            fontSize: typeSize.small,
             color: i < 5 ? '#14211E' : '#FFFFFF',
             fontWeight: 700,
           }}

@@ -6,6 +6,7 @@ import { useNavigate } from 'react-router';
 import type { RunningWait } from '@north-leaf/core';
 import type { Run } from '@north-leaf/contracts';
 import { titleOf } from '@north-leaf/words';
+import { typeSize, media, under } from '../../../ui/theme/theme';
 import { useVoice } from '../../../platform/preferences';
 import { ring, useAlarm } from './alarm';
 import { bench } from './bench-style';
@@ -135,10 +136,10 @@ export function Shelf({ waits }: { waits: readonly ShownWait[] }) {
         gap: 3,
         p: '10px 16px',
         alignItems: 'stretch',
-        [bench.phone]: { height: 64, p: '6px 10px' },
+        [under.phone]: { height: 64, p: '6px 10px' },
       }}
     >
-      {shown.length === 0 && <Box sx={{ alignSelf: 'center', fontSize: 20, color: 'text.secondary' }}>Nothing waits.</Box>}
+      {shown.length === 0 && <Box sx={{ alignSelf: 'center', fontSize: typeSize.list, color: 'text.secondary' }}>Nothing waits.</Box>}
       {shown.map(({ run, wait, key }, i) => {
         const share = Math.min(1, Math.max(0, (now - wait.beganAt) / Math.max(1, wait.endsAt - wait.beganAt)));
         return (
@@ -165,43 +166,43 @@ export function Shelf({ waits }: { waits: readonly ShownWait[] }) {
               gap: 2,
               px: 3,
               cursor: 'pointer',
-              ...(i > 0 ? { [bench.phone]: { display: 'none' } } : {}),
+              ...(i > 0 ? { [under.phone]: { display: 'none' } } : {}),
             }}
           >
             <Box sx={{ flex: 1, minWidth: 0, overflow: 'hidden' }}>
               <Box
                 sx={{
-                  fontSize: 22,
+                  fontSize: typeSize.strip,
                   fontWeight: 650,
                   whiteSpace: 'nowrap',
                   overflow: 'hidden',
                   textOverflow: 'ellipsis',
-                  [bench.phone]: { fontSize: 17 },
+                  [under.phone]: { fontSize: typeSize.large },
                 }}
               >
                 {titleOf(wait.step, voice)}
               </Box>
               <Box
                 sx={{
-                  fontSize: 17,
+                  fontSize: typeSize.large,
                   color: 'text.secondary',
                   whiteSpace: 'nowrap',
                   overflow: 'hidden',
                   textOverflow: 'ellipsis',
-                  [bench.phone]: { fontSize: 14 },
+                  [under.phone]: { fontSize: typeSize.body },
                 }}
               >
                 {run.formulaName}
                 {i === 0 && wait.then ? `; then: ${titleOf(wait.then, voice)}` : ''}
               </Box>
             </Box>
-            <Box sx={{ fontSize: 32, fontWeight: 700, whiteSpace: 'nowrap', [bench.phone]: { fontSize: 24 } }}>
+            <Box sx={{ fontSize: typeSize.hour, fontWeight: 700, whiteSpace: 'nowrap', [under.phone]: { fontSize: typeSize.bench } }}>
               {leftWords(wait.endsAt - now)}
             </Box>
           </Box>
         );
       })}
-      {waits.length > 3 && <Box sx={{ alignSelf: 'center', fontSize: 24, fontWeight: 700 }}>+{waits.length - 3}</Box>}
+      {waits.length > 3 && <Box sx={{ alignSelf: 'center', fontSize: typeSize.bench, fontWeight: 700 }}>+{waits.length - 3}</Box>}
     </Box>
   );
 }
@@ -232,11 +233,11 @@ export function WaitsBar() {
             bgcolor: palette.leaf.okSoft,
             color: 'text.primary',
             font: 'inherit',
-            fontSize: 14,
+            fontSize: typeSize.body,
             textAlign: 'left',
             px: 4,
             cursor: 'pointer',
-            '@media (pointer: coarse)': { minHeight: 48 },
+            [media.coarse]: { minHeight: 48 },
           }}
         >
           <b>{leftWords(first.wait.endsAt - now)}</b> {titleOf(first.wait.step, voice)}, {first.run.formulaName}

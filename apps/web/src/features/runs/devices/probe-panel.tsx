@@ -2,6 +2,7 @@ import { useEffect } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { evaluate, hiddenKitchen, type Course, type StepProgress } from '@north-leaf/core';
+import { typeSize } from '../../../ui/theme/theme';
 import { useVoice } from '../../../platform/preferences';
 import { benchNow } from '../../../platform/bench-clock';
 import type { RunInHand } from '../keeping/use-run';
@@ -13,14 +14,14 @@ import { closeProbe, openProbe, useDevices } from './use-devices';
 export function ProbePanel({ run, progress }: { run: RunInHand; progress: StepProgress }) {
   const voice = useVoice();
   const { probe, probeC, problem } = useDevices();
-  const small = { minHeight: 48, fontSize: 18 } as const;
+  const small = { minHeight: 48, fontSize: typeSize.action } as const;
   useEffect(() => () => void closeProbe(), [progress.step.key]);
   const simulate = () => {
     const course = courseOf(run, progress);
     void openProbe(simulatedProbe(() => course));
   };
   return (
-    <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'center', fontSize: 18, color: 'text.secondary' }}>
+    <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'center', fontSize: typeSize.action, color: 'text.secondary' }}>
       {problem ??
         (probe === 'on' && probeC !== null
           ? `Probe: ${voice.exact(probeC, 'temperature')}`

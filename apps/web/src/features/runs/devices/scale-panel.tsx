@@ -2,6 +2,7 @@ import { useEffect } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useTheme } from '@mui/material/styles';
+import { typeSize } from '../../../ui/theme/theme';
 import { useVoice } from '../../../platform/preferences';
 import { hasBluetooth, hasSerial } from './real';
 import { useBench } from './simulated';
@@ -15,10 +16,10 @@ export function ScalePanel({ onTare, canTare }: { onTare: () => void; canTare: b
     // Only the stand-in may be opened without a press: browsers ask for the others.
     if (wanted === 'simulated' && useDevices.getState().scale === 'none') void openScale('simulated');
   }, [wanted]);
-  const small = { minHeight: 48, fontSize: 18 } as const;
+  const small = { minHeight: 48, fontSize: typeSize.action } as const;
   if (scale === 'none' || scale === 'opening')
     return (
-      <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'center', fontSize: 18, color: 'text.secondary' }}>
+      <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'center', fontSize: typeSize.action, color: 'text.secondary' }}>
         {problem ?? 'No scale is read.'}
         {hasSerial() && (
           <Button variant="outlined" sx={small} onClick={() => void openScale('serial')}>
@@ -43,7 +44,7 @@ export function ScalePanel({ onTare, canTare }: { onTare: () => void; canTare: b
           sx={{
             flex: 1,
             minWidth: 260,
-            fontSize: 22,
+            fontSize: typeSize.strip,
             lineHeight: '28px',
             fontWeight: 600,
             color: scale === 'lost' || reading?.over ? 'error.main' : 'text.secondary',
@@ -73,7 +74,7 @@ export function ScalePanel({ onTare, canTare }: { onTare: () => void; canTare: b
 function Hands({ edge }: { edge: string }) {
   const voice = useVoice();
   const { plugged, pan, pour, put, clear, plug } = useBench();
-  const small = { minHeight: 48, fontSize: 17 } as const;
+  const small = { minHeight: 48, fontSize: typeSize.large } as const;
   const pouring = (gPerS: number) => ({
     onPointerDown: () => pour(gPerS),
     onPointerUp: () => pour(0),
@@ -91,7 +92,7 @@ function Hands({ edge }: { edge: string }) {
         gap: 2,
         flexWrap: 'wrap',
         alignItems: 'center',
-        fontSize: 16,
+        fontSize: typeSize.large,
       }}
     >
       <span>{voice.show(pan.loadG, 'mass')} lie on it</span>

@@ -3,6 +3,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { isExcluded } from '@north-leaf/core';
+import { typeSize } from '../../../ui/theme/theme';
 import { useVoice } from '../../../platform/preferences';
 import { readMass } from '../../../ui/form/typed-mass';
 import { SearchField } from '../../../ui/form/search-field';
@@ -25,7 +26,7 @@ export function AddSomething({ run }: { run: RunInHand }) {
   };
   if (!open)
     return (
-      <Button variant="text" sx={{ ...bench.button, fontSize: 20, color: 'text.secondary' }} onClick={() => setOpen(true)}>
+      <Button variant="text" sx={{ ...bench.button, fontSize: typeSize.list, color: 'text.secondary' }} onClick={() => setOpen(true)}>
         Add something
       </Button>
     );
@@ -51,7 +52,9 @@ export function AddSomething({ run }: { run: RunInHand }) {
             error={problem !== null}
             helperText={problem ?? ' '}
             onChange={({ target }) => setText(target.value)}
-            slotProps={{ htmlInput: { inputMode: 'decimal', autoComplete: 'off', style: { fontSize: 26, height: 44, width: 130 } } }}
+            slotProps={{
+              htmlInput: { inputMode: 'decimal', autoComplete: 'off', style: { fontSize: typeSize.field, height: 44, width: 130 } },
+            }}
           />
           <Button
             variant="contained"
@@ -63,7 +66,7 @@ export function AddSomething({ run }: { run: RunInHand }) {
           </Button>
         </>
       )}
-      <Button variant="text" sx={{ ...bench.button, fontSize: 20 }} onClick={close}>
+      <Button variant="text" sx={{ ...bench.button, fontSize: typeSize.list }} onClick={close}>
         No
       </Button>
     </Box>

@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import { useTheme } from '@mui/material/styles';
 import { type Pantry, type StepProgress, isFat } from '@north-leaf/core';
+import { typeSize } from '../../../ui/theme/theme';
 import { useVoice } from '../../../platform/preferences';
 
 const W = 500;
@@ -95,10 +96,16 @@ export function Bowl({ steps, nowKey, netG, pantry }: { steps: readonly StepProg
                 strokeWidth="1.2"
                 fill="none"
               />
-              <text x={MIDDLE + 177} y={textY - 8} fontSize="17" fontWeight={key === nowKey ? 700 : 500} fill={palette.text.primary}>
+              <text
+                x={MIDDLE + 177}
+                y={textY - 8}
+                fontSize={typeSize.large}
+                fontWeight={key === nowKey ? 700 : 500}
+                fill={palette.text.primary}
+              >
                 {short(name)}
               </text>
-              <text x={MIDDLE + 177} y={textY + 11} fontSize="16" fill={palette.text.secondary}>
+              <text x={MIDDLE + 177} y={textY + 11} fontSize={typeSize.large} fill={palette.text.secondary}>
                 {voice.show(g, 'mass')}
               </text>
             </g>

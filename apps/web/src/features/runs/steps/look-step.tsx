@@ -3,7 +3,7 @@ import Box from '@mui/material/Box';
 import { type StepProgress, type AgainstWord } from '@north-leaf/core';
 import { stepWords } from '@north-leaf/words';
 import { useVoice } from '../../../platform/preferences';
-import { crustTones } from '../../../ui/theme/theme';
+import { crustTones, typeSize, under } from '../../../ui/theme/theme';
 import { Answers } from '../bench/answers';
 import { bench } from '../bench/bench-style';
 import { leftWords } from '../bench/bench-words';
@@ -74,7 +74,7 @@ export function LookStep({ run, progress, advance }: Props) {
           gap: 3,
           alignItems: 'center',
           ...bench.text,
-          [bench.phone]: { gridTemplateColumns: 'minmax(0, 1fr)', gap: 1, fontSize: 18 },
+          [under.phone]: { gridTemplateColumns: 'minmax(0, 1fr)', gap: 1, fontSize: typeSize.action },
         }}
       >
         Top you see, if you like
@@ -90,7 +90,7 @@ export function LookStep({ run, progress, advance }: Props) {
 export function Tone({ name, tone }: { name: string; tone: number }) {
   const n = Math.min(8, Math.max(1, Math.round(tone)));
   return (
-    <Box sx={{ textAlign: 'center', fontSize: 22 }}>
+    <Box sx={{ textAlign: 'center', fontSize: typeSize.strip }}>
       <Box
         sx={{
           width: 150,
@@ -99,7 +99,7 @@ export function Tone({ name, tone }: { name: string; tone: number }) {
           bgcolor: crustTones[n - 1],
           border: 1,
           borderColor: 'divider',
-          [bench.phone]: { width: 120, height: 64 },
+          [under.phone]: { width: 120, height: 64 },
         }}
       />
       <b>{n}</b> {name}

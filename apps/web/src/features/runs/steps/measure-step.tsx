@@ -4,6 +4,7 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { type MeasuredWhat, type StepProgress, unitOf, type Units, measureKinds, inUnits, fixedMass } from '@north-leaf/core';
 import { measureName, showMeasured } from '@north-leaf/words';
+import { typeSize, under } from '../../../ui/theme/theme';
 import { bareNumber } from '../../../ui/form/typed-number';
 import { benchNow } from '../../../platform/bench-clock';
 import { usePreferences, useVoice } from '../../../platform/preferences';
@@ -62,7 +63,7 @@ export function MeasureStep({ run, progress, advance }: { run: RunInHand; progre
               gap: 3,
               alignItems: 'center',
               ...bench.text,
-              [bench.phone]: { gridTemplateColumns: '1fr 1fr', gap: 1 },
+              [under.phone]: { gridTemplateColumns: '1fr 1fr', gap: 1 },
             }}
           >
             <label htmlFor={`m-${what}`}>{name}</label>
@@ -80,7 +81,7 @@ export function MeasureStep({ run, progress, advance }: { run: RunInHand; progre
                     inputMode: 'decimal',
                     autoComplete: 'off',
                     'aria-describedby': `m-${what}-why`,
-                    style: { fontSize: 28, height: 48, textAlign: 'right' },
+                    style: { fontSize: typeSize.reading, height: 48, textAlign: 'right' },
                   },
                   input: { endAdornment: <Box sx={{ pr: 2, color: 'text.secondary' }}>{unitFor(what, units)}</Box> },
                 }}
@@ -89,13 +90,17 @@ export function MeasureStep({ run, progress, advance }: { run: RunInHand; progre
             <Box
               id={`m-${what}-why`}
               role={problem ? 'alert' : undefined}
-              sx={{ fontSize: 19, color: problem ? 'error.main' : 'text.secondary', [bench.phone]: { gridColumn: '1 / 3', fontSize: 16 } }}
+              sx={{
+                fontSize: typeSize.action,
+                color: problem ? 'error.main' : 'text.secondary',
+                [under.phone]: { gridColumn: '1 / 3', fontSize: typeSize.large },
+              }}
             >
               {problem ?? (planned === undefined ? '' : `planned ${showMeasured(what, planned, voice)}`)}
               {kind === 'temperature' && probeC !== null && (
                 <Button
                   variant="outlined"
-                  sx={{ ml: 2, minHeight: 48, fontSize: 18 }}
+                  sx={{ ml: 2, minHeight: 48, fontSize: typeSize.action }}
                   onClick={() => set(what, inUnits(probeC, 'temperature', units).toFixed(1))}
                 >
                   Take {voice.show(probeC, 'temperature', 1)}
@@ -104,7 +109,7 @@ export function MeasureStep({ run, progress, advance }: { run: RunInHand; progre
               {kind === 'mass' && scale === 'on' && reading?.steady && (
                 <Button
                   variant="outlined"
-                  sx={{ ml: 2, minHeight: 48, fontSize: 18 }}
+                  sx={{ ml: 2, minHeight: 48, fontSize: typeSize.action }}
                   onClick={() => set(what, fixedMass(reading.grams, units))}
                 >
                   Take {voice.show(reading.grams, 'mass')}

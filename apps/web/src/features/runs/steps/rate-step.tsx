@@ -4,6 +4,7 @@ import TextField from '@mui/material/TextField';
 import { useTheme } from '@mui/material/styles';
 import { type StepProgress, unitOf } from '@north-leaf/core';
 import { measureName, showMeasured } from '@north-leaf/words';
+import { typeSize, under } from '../../../ui/theme/theme';
 import { readMeasure } from '../../bakes/doors';
 import { usePreferences, useVoice } from '../../../platform/preferences';
 import { bench } from '../bench/bench-style';
@@ -62,12 +63,14 @@ export function RateStep({ run, progress, advance }: { run: RunInHand; progress:
             alignItems: 'center',
             gap: 3,
             ...bench.text,
-            [bench.phone]: { gridTemplateColumns: '70px 1fr', gap: 1 },
+            [under.phone]: { gridTemplateColumns: '70px 1fr', gap: 1 },
           }}
         >
           <b>{name}</b>
-          <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', [bench.phone]: { gap: '4px' } }}>
-            <Box sx={{ fontSize: 18, width: 76, textAlign: 'right', color: 'text.secondary', [bench.phone]: { display: 'none' } }}>
+          <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', [under.phone]: { gap: '4px' } }}>
+            <Box
+              sx={{ fontSize: typeSize.action, width: 76, textAlign: 'right', color: 'text.secondary', [under.phone]: { display: 'none' } }}
+            >
               {low}
             </Box>
             {[1, 2, 3, 4, 5].map((n) => (
@@ -86,7 +89,7 @@ export function RateStep({ run, progress, advance }: { run: RunInHand; progress:
                   p: 0,
                   cursor: 'pointer',
                   color: 'primary.main',
-                  [bench.phone]: { width: 52, height: 52 },
+                  [under.phone]: { width: 52, height: 52 },
                 }}
               >
                 <svg viewBox="0 0 64 64" width="100%" height="100%" aria-hidden="true">
@@ -101,7 +104,7 @@ export function RateStep({ run, progress, advance }: { run: RunInHand; progress:
                 </svg>
               </Box>
             ))}
-            <Box sx={{ fontSize: 18, color: 'text.secondary', [bench.phone]: { display: 'none' } }}>{high}</Box>
+            <Box sx={{ fontSize: typeSize.action, color: 'text.secondary', [under.phone]: { display: 'none' } }}>{high}</Box>
           </Box>
         </Box>
       ))}
@@ -114,14 +117,16 @@ export function RateStep({ run, progress, advance }: { run: RunInHand; progress:
             error={problem !== null}
             helperText={problem ?? (planned === undefined ? ' ' : `planned ${showMeasured(what, planned, voice)}`)}
             onChange={({ target }) => setSizes((before) => ({ ...before, [what]: target.value }))}
-            slotProps={{ htmlInput: { inputMode: 'decimal', autoComplete: 'off', style: { fontSize: 24, height: 48, width: 190 } } }}
+            slotProps={{
+              htmlInput: { inputMode: 'decimal', autoComplete: 'off', style: { fontSize: typeSize.bench, height: 48, width: 190 } },
+            }}
           />
         ))}
         <TextField
           label="Note"
           value={note}
           onChange={({ target }) => setNote(target.value)}
-          slotProps={{ htmlInput: { maxLength: 2000, style: { fontSize: 22, height: 48 } } }}
+          slotProps={{ htmlInput: { maxLength: 2000, style: { fontSize: typeSize.strip, height: 48 } } }}
           sx={{ flex: 1, minWidth: 240 }}
         />
       </Box>

@@ -3,6 +3,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { unitOf } from '@north-leaf/core';
+import { typeSize } from '../../../ui/theme/theme';
 import { readMass } from '../../../ui/form/typed-mass';
 import { useVoice } from '../../../platform/preferences';
 import { bench } from '../bench/bench-style';
@@ -44,7 +45,9 @@ export function ReadyBlend({ run, advance }: { run: RunInHand; advance: Advance 
         helperText={problem ?? `planned ${voice.show(plannedG, 'mass')}`}
         onChange={({ target }) => setText(target.value)}
         onKeyDown={({ key }) => key === 'Enter' && void store()}
-        slotProps={{ htmlInput: { inputMode: 'decimal', autoComplete: 'off', style: { fontSize: 30, height: 48, width: 170 } } }}
+        slotProps={{
+          htmlInput: { inputMode: 'decimal', autoComplete: 'off', style: { fontSize: typeSize.remaining, height: 48, width: 170 } },
+        }}
       />
       <Button variant="contained" sx={bench.button} disabled={grams === undefined} onClick={() => void store()}>
         It is in

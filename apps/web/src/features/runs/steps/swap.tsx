@@ -12,6 +12,7 @@ import {
   type RowSwap,
   type StepProgress,
 } from '@north-leaf/core';
+import { typeSize } from '../../../ui/theme/theme';
 import { useVoice } from '../../../platform/preferences';
 import { allergenWord } from '../../../ui/words/words';
 import { bench } from '../bench/bench-style';
@@ -110,13 +111,13 @@ export function Swap({ run, progress }: { run: RunInHand; progress: StepProgress
           <Button
             key={id}
             variant={tried?.toId === id ? 'contained' : 'outlined'}
-            sx={{ ...bench.button, minHeight: 52, fontSize: 18, px: 3 }}
+            sx={{ ...bench.button, minHeight: 52, fontSize: typeSize.action, px: 3 }}
             onClick={() => tryIt(id)}
           >
             {pantry.ingredients[id]?.name ?? id}
           </Button>
         ))}
-        <Button variant="text" sx={{ ...bench.button, fontSize: 20 }} onClick={() => setOpen(false)}>
+        <Button variant="text" sx={{ ...bench.button, fontSize: typeSize.list }} onClick={() => setOpen(false)}>
           No, keep it
         </Button>
       </Box>

@@ -17,6 +17,7 @@ import {
   showQuantity,
   unitOf,
 } from '@north-leaf/core';
+import { typeSize, under } from '../../../ui/theme/theme';
 import { readMass } from '../../../ui/form/typed-mass';
 import { useVoice } from '../../../platform/preferences';
 import { benchNow } from '../../../platform/bench-clock';
@@ -135,10 +136,10 @@ export function WeighStep({ run, progress, advance }: { run: RunInHand; progress
         gridTemplateColumns: 'minmax(260px, 460px) 1fr',
         gap: 5,
         alignItems: 'start',
-        [bench.phone]: { gridTemplateColumns: '1fr', gap: 2 },
+        [under.phone]: { gridTemplateColumns: '1fr', gap: 2 },
       }}
     >
-      <Box sx={{ [bench.phone]: { display: 'none' } }}>
+      <Box sx={{ [under.phone]: { display: 'none' } }}>
         <Bowl pantry={run.pantry} steps={run.state.steps} nowKey={step.key} netG={progress.weighedG + (live ? pour.netG : 0)} />
       </Box>
       <Box sx={{ display: 'grid', gap: 3, minWidth: 0 }}>
@@ -162,7 +163,9 @@ export function WeighStep({ run, progress, advance }: { run: RunInHand; progress
                 if (key === 'Enter') takeTyped();
                 if (key === 'Escape') setTyping(null);
               }}
-              slotProps={{ htmlInput: { inputMode: 'decimal', autoComplete: 'off', style: { fontSize: 30, height: 48, width: 150 } } }}
+              slotProps={{
+                htmlInput: { inputMode: 'decimal', autoComplete: 'off', style: { fontSize: typeSize.remaining, height: 48, width: 150 } },
+              }}
             />
             <Button variant="contained" sx={bench.button} disabled={reads === undefined || typedProblem !== null} onClick={takeTyped}>
               It is in
@@ -250,11 +253,11 @@ function Amount({ live, shortG, netG, ofG, toleranceG }: { live: boolean; shortG
       </Box>
       <Box
         sx={{
-          fontSize: 44,
+          fontSize: typeSize.planned,
           lineHeight: '54px',
           fontWeight: 600,
           color: 'text.secondary',
-          [bench.phone]: { fontSize: 28, lineHeight: '36px' },
+          [under.phone]: { fontSize: typeSize.reading, lineHeight: '36px' },
         }}
       >
         {live ? `${voice.bare(netG, 'mass', digits)} of ${voice.show(ofG, 'mass', digits)}` : showQuantity(ofG, 'mass', other)}

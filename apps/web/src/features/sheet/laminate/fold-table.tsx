@@ -9,6 +9,7 @@ import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
 import { type Fold, type Laminate, type LaminateStep, showDuration, showQuantity } from '@north-leaf/core';
+import { typeSize } from '../../../ui/theme/theme';
 import { usePreferences } from '../../../platform/preferences';
 import { Choice } from '../../../ui/form/choice';
 import { FieldRow } from '../../../ui/form/field-row';
@@ -73,7 +74,7 @@ export function FoldTable({ faces }: { faces: ReactNode }) {
             >
               <Profile layers={step?.fatLayers ?? 1} parts={fold.parts} />
             </StepLine>
-            <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', flexWrap: 'wrap', py: 0.5, fontSize: 13 }}>
+            <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', flexWrap: 'wrap', py: 0.5, fontSize: typeSize.small }}>
               <Choice
                 label={`Fold ${i + 1} parts`}
                 value={fold.parts}
@@ -129,7 +130,7 @@ export function FoldTable({ faces }: { faces: ReactNode }) {
         Not laminated
       </Button>
       {result && (
-        <Box sx={{ bgcolor: 'leaf.well', borderRadius: '8px', p: 2, display: 'flex', gap: 3, flexWrap: 'wrap', fontSize: 13.5 }}>
+        <Box sx={{ bgcolor: 'leaf.well', borderRadius: '8px', p: 2, display: 'flex', gap: 3, flexWrap: 'wrap', fontSize: typeSize.small }}>
           <span>
             <b>{showDuration(result.totalMin)}</b> in all
           </span>
@@ -167,7 +168,7 @@ function StepLine({ step, title, chosen, onChoose, onRemove, children }: StepLin
         minHeight: 38,
         borderRadius: '6px',
         bgcolor: chosen ? palette.leaf.firSoft : undefined,
-        fontSize: 13,
+        fontSize: typeSize.small,
       }}
     >
       {children}
@@ -182,7 +183,7 @@ function StepLine({ step, title, chosen, onChoose, onRemove, children }: StepLin
       <Box title="layers of fat" sx={{ fontWeight: 680, textAlign: 'right' }}>
         {step?.fatLayers ?? '–'}
       </Box>
-      <Box sx={{ textAlign: 'right', whiteSpace: 'nowrap', color: 'text.secondary', fontSize: 12.5 }}>
+      <Box sx={{ textAlign: 'right', whiteSpace: 'nowrap', color: 'text.secondary', fontSize: typeSize.caption }}>
         {step && `${showQuantity(step.fromC, 'temperature', units, 0)} → ${showQuantity(step.toC, 'temperature', units, 0)}`}
         <br />
         {step && `at ${showDuration(step.atMin)}`}

@@ -19,6 +19,7 @@ import {
   metric,
 } from '@north-leaf/core';
 import { type Voice } from '@north-leaf/words';
+import { typeSize } from '../../../ui/theme/theme';
 import { usePreferences, useVoice } from '../../../platform/preferences';
 import { Grip } from '../../../ui/drawing/grip';
 import { Plot } from '../../../ui/drawing/plot';
@@ -58,7 +59,7 @@ export function LayersPicture() {
   const yeast = evaluation.dough.state === 'waiting' ? 0 : evaluation.dough.result.percents.yeast;
   return (
     <Box sx={{ display: 'grid', gap: 2 }}>
-      <Box sx={{ fontSize: 13, color: 'text.secondary' }}>
+      <Box sx={{ fontSize: typeSize.small, color: 'text.secondary' }}>
         {step ? (step.what === 'lockIn' ? 'Cut through the packet with its fat' : `Cut through fold ${at}`) : 'Cut through the last sheet'},
         layers at their true share of the thickness.
       </Box>
@@ -72,7 +73,7 @@ export function LayersPicture() {
         floorUm={floor}
         drawn={step === undefined}
       />
-      <Box sx={{ fontSize: 13 }}>
+      <Box sx={{ fontSize: typeSize.small }}>
         <b>
           {result.layers.fatLayers} layers of fat, {result.layers.doughLayers} of dough
         </b>{' '}
@@ -124,7 +125,7 @@ function Section({ lies, fatLayers, doughLayers, fatUm, doughUm, inverse, floorU
       aria-label={`${fatLayers} ${fatLayers === 1 ? 'layer' : 'layers'} of fat of ${voice.show(fatUm, 'thin')} and ${doughLayers} of dough of ${voice.show(doughUm, 'thin')} in ${voice.show(lies.thicknessMm, 'length')}`}
       style={{ maxHeight: 250 }}
     >
-      <g fontSize="11.5" fill={palette.text.secondary} stroke={palette.leaf.edge}>
+      <g fontSize={typeSize.tiny} fill={palette.text.secondary} stroke={palette.leaf.edge}>
         {Array.from({ length: Math.floor(lies.thicknessMm / stepOf(lies.thicknessMm)) + 1 }, (_, i) => i * stepOf(lies.thicknessMm)).map(
           (mm) => (
             <g key={mm}>
@@ -164,15 +165,15 @@ function Section({ lies, fatLayers, doughLayers, fatUm, doughUm, inverse, floorU
           ))}
         </g>
         <circle r={lens} fill="none" stroke={palette.text.primary} strokeWidth="1.8" />
-        <g fontSize="12.5" fontWeight="650" fill="#14211E" textAnchor="middle">
+        <g fontSize={typeSize.caption} fontWeight="650" fill="#14211E" textAnchor="middle">
           <text y={-10}>fat {thin(fatUm, voice)}</text>
           <text y={(pair * zoom) / 2 - 10}>dough {thin(doughUm, voice)}</text>
         </g>
       </g>
-      <text x={W + 94} y={H / 2 + lens + 18} fontSize="12" textAnchor="middle" fill={palette.text.secondary}>
+      <text x={W + 94} y={H / 2 + lens + 18} fontSize={typeSize.caption} textAnchor="middle" fill={palette.text.secondary}>
         dough: watch under {showQuantity(floorUm, 'thin', units)}
       </text>
-      <text x={W + 94} y={H / 2 - lens - 10} fontSize="12" textAnchor="middle" fill={palette.text.secondary}>
+      <text x={W + 94} y={H / 2 - lens - 10} fontSize={typeSize.caption} textAnchor="middle" fill={palette.text.secondary}>
         {showQuantity(lies.widthMm, 'size', units)} × {showQuantity(lies.lengthMm, 'size', units)}
       </text>
     </svg>
@@ -213,7 +214,7 @@ function Sizes({ result, rolled, step }: { result: LaminateResult; rolled: Slab;
     `${showQuantity(widthMm, 'size', units)} × ${showQuantity(lengthMm, 'size', units)}, ${showQuantity(thicknessMm, 'length', units)} thick`;
   const turn = step === null ? undefined : result.steps[step]?.turn;
   return (
-    <Box component="ul" sx={{ m: 0, pl: 4, fontSize: 13.5 }}>
+    <Box component="ul" sx={{ m: 0, pl: 4, fontSize: typeSize.small }}>
       <li>
         Dough {size(result.dough)}; fat slab {size(result.fat)}
       </li>
@@ -308,7 +309,11 @@ function Firmness({ result }: { result: LaminateResult }) {
     };
   }, [fatName, family, steps, windowC, units, palette]);
   if (!made)
-    return <Box sx={{ fontSize: 13, color: 'text.secondary' }}>No curve of this fat is known: read its temperatures off its packet.</Box>;
+    return (
+      <Box sx={{ fontSize: typeSize.small, color: 'text.secondary' }}>
+        No curve of this fat is known: read its temperatures off its packet.
+      </Box>
+    );
   return (
     <Box>
       <Typography variant="h3">Fat and dough should be equally firm</Typography>
@@ -319,7 +324,7 @@ function Firmness({ result }: { result: LaminateResult }) {
         height={190}
         columns={made.columns}
       />
-      <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>
+      <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary' }}>
         Solid fat from memory within 5 points; firmness beside it, minutes at the table and layer limits are judgement.
       </Box>
     </Box>
@@ -333,7 +338,7 @@ function Proof({ result }: { result: LaminateResult }) {
   return (
     <Box>
       <Typography variant="h3">Yeast</Typography>
-      <Box component="ol" sx={{ m: 0, pl: 5, fontSize: 13.5 }}>
+      <Box component="ol" sx={{ m: 0, pl: 5, fontSize: typeSize.small }}>
         <li>
           Yeast and a pinch of sugar in liquid at {showQuantity(liquidC, 'temperature', units, 0)}, never over{' '}
           {showQuantity(mostC, 'temperature', units, 0)}: it froths within {min} min. No froth: stop, take new yeast

@@ -3,6 +3,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { InputError, templatesOf, type Template } from '@north-leaf/core';
+import { typeSize } from '../../../ui/theme/theme';
 import { notify } from '../../../platform/notices';
 import { usePreferences } from '../../../platform/preferences';
 import { useSurroundings } from '../../board/doors';
@@ -29,7 +30,7 @@ export const Templates = memo(function Templates({ drawn: { formula, massG } }: 
   return (
     <Box component="section" aria-label="Templates">
       <Typography variant="h3">Templates, 1:1</Typography>
-      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center', fontSize: 13 }}>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center', fontSize: typeSize.small }}>
         {[paper, ...(Object.keys(papers) as Paper[]).filter((one) => one !== paper)].map((one) => (
           <Button key={one} size="small" variant="outlined" disabled={busy} onClick={() => void pdf(one)}>
             PDF, {one}
@@ -45,7 +46,7 @@ export const Templates = memo(function Templates({ drawn: { formula, massG } }: 
           </Button>
         ))}
       </Box>
-      <Box sx={{ fontSize: 12.5, color: 'text.secondary' }}>
+      <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary' }}>
         Print at 100 %, and measure the line on the sheet: it is 100 mm. Paper that touches dough is baking paper laid over, never the print
         itself.
       </Box>
