@@ -110,7 +110,9 @@ export function fromUnits(shown: number, kind: QuantityKind, units: Units): numb
 export function showValue(value: number, kind: ShownKind, units: Units, digits?: number): string {
   const { of, digits: usual } = shownAs(kind, units);
   const converted = of(value);
-  return trim(converted.toFixed(digits ?? usual(converted)));
+  const text = converted.toFixed(digits ?? usual(converted));
+  // What a laboratory gives keeps its digits: 0.60 is not 0.6.
+  return kind === 'density' || kind === 'held' ? text : trim(text);
 }
 
 /**

@@ -124,7 +124,7 @@ function OneAnswer({ answer, number, of, pantry, what }: OneProps) {
         <Box sx={{ fontSize: typeSize.small, color: 'text.secondary' }}>
           {saysOf(answer, what)}
           {!answer.proven && ' Better ones may exist: the search was cut short.'} Whole steps of your scale.{' '}
-          {tooFine.length > 0 && `On a finer scale: ${tooFine.map(([id, g]) => `${nameOf(id)} ${voice.show(g, 'mass')}`).join(', ')}. `}{' '}
+          {tooFine.length > 0 && `On a finer scale: ${tooFine.map(([id, g]) => `${nameOf(id)} ${voice.exact(g, 'mass', 2)}`).join(', ')}. `}{' '}
           Hold and grit add by mass: an approximation.
         </Box>
       </Box>

@@ -272,7 +272,7 @@ function Ladder({ result }: { result: DoughResult }) {
         ))}
         <Box sx={{ fontSize: typeSize.small }}>
           {result.spoons > 0
-            ? `hold back ${result.spoons} spoon${result.spoons > 1 ? 's' : ''} of ${voice.show(spoonWaterG.value, 'mass')}, then feel it`
+            ? `hold back ${result.spoons} spoon${result.spoons > 1 ? 's' : ''} of ${voice.exact(spoonWaterG.value, 'mass')}, then feel it`
             : 'all at once'}
         </Box>
       </Box>
@@ -328,7 +328,7 @@ function WantsAndGets({ result }: { result: DoughResult }) {
       {parts.map(({ name, g, fill, on }) => (
         <Box
           key={name}
-          title={`${name} ${voice.show(g, 'mass')}`}
+          title={`${name} ${voice.exact(g, 'mass')}`}
           sx={{
             flex: `${Math.max(g, 0.1)} 0 0`,
             bgcolor: fill,

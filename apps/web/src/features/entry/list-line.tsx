@@ -183,7 +183,7 @@ export function ListLine({ line, heading, slips, asks, pantry, saidBefore, onCor
               .filter(({ kind }) => !(asks && (kind === 'unknown' || kind === 'gluten')))
               .map(({ kind, likelyG }) => (
                 <Box key={kind} role="alert" sx={{ color: kind === 'gluten' ? 'error.main' : 'warning.main', fontSize: typeSize.caption }}>
-                  {slipWords[kind](line, likelyG === undefined ? '' : `${voice.show(likelyG, 'mass')}`)}
+                  {slipWords[kind](line, likelyG === undefined ? '' : voice.exact(likelyG, 'mass'))}
                 </Box>
               ))}
           {fix && !leftOut && !open && (

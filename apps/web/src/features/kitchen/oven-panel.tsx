@@ -99,7 +99,7 @@ function HotSpots({ oven }: { oven: Oven }) {
       </Box>
       <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary', display: 'flex', justifyContent: 'space-between', pb: 1 }}>
         <span>back</span>
-        <span>K above the middle of the middle shelf</span>
+        <span>{unitOf('difference', voice.units)} above the middle of the middle shelf</span>
       </Box>
       <Box
         sx={{

@@ -18,7 +18,7 @@ export function PanGrips({ part: { shape }, index, at, pan, pxPerMm }: Props) {
       pxPerMm={pxPerMm}
       label={name}
       valueMm={sizeMm}
-      valueText={`${voice.show(sizeMm, 'length')}`}
+      valueText={voice.exact(sizeMm, 'length')}
       cursor="ew-resize"
       grasp={() => (right, _down, step) => {
         const to = Math.round(sizeMm + right * perMm);

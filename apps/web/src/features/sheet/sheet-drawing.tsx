@@ -324,7 +324,7 @@ function GapGrip({ second, lengthMm, gapMm, turned }: GapProps) {
       pxPerMm={TRAY_PX}
       label="Between pieces on the tray"
       valueMm={gapMm}
-      valueText={`${voice.show(gapMm, 'size')}`}
+      valueText={voice.show(gapMm, 'size')}
       cursor={turned ? 'ns-resize' : 'ew-resize'}
       grasp={() => (right, down, step) =>
         useDraft

@@ -83,7 +83,7 @@ function rowsOf(links: readonly Link[], voice: Voice, nameOf: (ingredientId: str
     ...shown.map((what) => of(measureName(what, voice), ({ bake }) => { const value = measured(bake, what); return value === undefined ? undefined : showMeasured(what, value, voice); })), // prettier-ignore
     of('Weight lost', ({ bake }) => {
       const [raw, baked] = [measured(bake, 'rawG'), measured(bake, 'bakedG')];
-      return raw && baked ? `${voice.show(1 - baked / raw, 'share')}` : undefined;
+      return raw && baked ? voice.show(1 - baked / raw, 'share') : undefined;
     }),
     ...ratedWhats.map((axis) =>
       of(axis[0]!.toUpperCase() + axis.slice(1), ({ bake }) => {

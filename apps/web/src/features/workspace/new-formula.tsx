@@ -22,6 +22,7 @@ import {
   type Pantry,
   type WheatPlan,
   type WheatStepCode,
+  showValue,
 } from '@north-leaf/core';
 import { useNavigate } from 'react-router';
 import { typeSize, under } from '../../ui/theme/theme';
@@ -197,7 +198,7 @@ function WheatSteps({
               {i + 1}. {stepWords[code].what}
             </b>
             {moves.length > 0 &&
-              `: ${moves.map(({ name, fromG, toG }) => `${name} ${voice.bare(fromG, 'mass')} → ${voice.show(toG, 'mass')}`).join(', ')}`}
+              `: ${moves.map(({ name, fromG, toG }) => `${name} ${showValue(fromG, 'mass', voice.units)} → ${voice.exact(toG, 'mass')}`).join(', ')}`}
             {skipped && !without.has(code) && ': nothing to do'}
             <Box sx={{ color: 'text.secondary' }}>{stepWords[code].why}</Box>
           </Box>

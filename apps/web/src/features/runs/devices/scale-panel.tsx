@@ -95,7 +95,7 @@ function Hands({ edge }: { edge: string }) {
         fontSize: typeSize.large,
       }}
     >
-      <span>{voice.show(pan.loadG, 'mass')} lie on it</span>
+      <span>{voice.exact(pan.loadG, 'mass')} lie on it</span>
       <Button variant="outlined" sx={small} {...pouring(60)} disabled={!plugged}>
         Pour, hold
       </Button>

@@ -24,7 +24,7 @@ const plain: Partial<Record<Happened['kind'], string>> = {
 
 /** What happened, in a few words that a baker knows it by. */
 export function eventWords(what: Happened, voice: Voice): string {
-  if (what.kind === 'weighed') return `${voice.show(what.addedG, 'mass')} weighed`;
+  if (what.kind === 'weighed') return `${voice.exact(what.addedG, 'mass')} weighed`;
   if (what.kind === 'felt') return `Felt: ${handWordLabels[what.word].toLowerCase()}`;
   if (what.kind === 'measured') return `${measureName(what.what, voice)}: ${showMeasured(what.what, what.value, voice)}`;
   if (what.kind === 'noted') return `Note “${what.text.slice(0, 60)}”`;

@@ -155,7 +155,7 @@ async function settle(bakeId: string, batch: readonly Waiting[], stored: readonl
     const other = byId.get(event.id)!.what;
     const theirs = other.kind === 'weighed' ? other.addedG : 0;
     const voice = voiceNow();
-    const text = `Two devices weighed the same step: ${voice.show(theirs, 'mass')} is kept, ${voice.show(mine, 'mass')} is left out.`;
+    const text = `Two devices weighed the same step: ${voice.exact(theirs, 'mass')} is kept, ${voice.exact(mine, 'mass')} is left out.`;
     notify(text);
     await say(bakeId, [{ what: { kind: 'noted', text } }]);
   }

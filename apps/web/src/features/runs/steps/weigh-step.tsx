@@ -109,7 +109,7 @@ export function WeighStep({ run, progress, advance }: { run: RunInHand; progress
       : typing !== null
         ? reads === undefined
           ? 'type it'
-          : `${voice.show(reads, 'mass')}`
+          : voice.show(reads, 'mass')
         : live
           ? inside
             ? ''

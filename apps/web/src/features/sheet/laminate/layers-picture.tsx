@@ -191,7 +191,7 @@ function ThicknessGrip({ thicknessMm }: { thicknessMm: number }) {
       pxPerMm={pxPerMm}
       label="Thickness of the last sheet"
       valueMm={thicknessMm}
-      valueText={`${voice.show(thicknessMm, 'length')}`}
+      valueText={voice.show(thicknessMm, 'length')}
       cursor="ns-resize"
       stepMm={0.1}
       grasp={() => (_right, down, stepKey) =>
