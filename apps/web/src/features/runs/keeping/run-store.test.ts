@@ -150,7 +150,7 @@ describe('what is said at the bench', () => {
     await settled(() => stored.some(({ what }) => what.kind === 'noted'));
     expect(state().steps[0]!.weighedG).toBe(134);
     const notes = stored.flatMap(({ what }) => (what.kind === 'noted' ? [what.text] : []));
-    expect(notes).toEqual(['Two devices weighed the same step: 134.0 g is kept, 130.0 g is left out.']);
+    expect(notes).toEqual(['Two devices weighed the same step: 134 g is kept, 130 g is left out.']);
   });
 
   it('what waits is sent from any page, its run opened or not', async () => {
