@@ -4,6 +4,16 @@ import { createRequire } from 'node:module';
 import { tmpdir } from 'node:os';
 import { dirname, join, relative } from 'node:path';
 import { pathToFileURL } from 'node:url';
+import {
+  functionSizes,
+  longComponents,
+  namesTwice,
+  rooms,
+  sentencesOutside,
+  spread,
+  unitsWritten,
+  unusedOfCore,
+} from './house-figures.mjs';
 import { checkNode, ensureInstalled, node, plainFailures, ROOT, TSC } from './bootstrap.mjs';
 
 plainFailures();
@@ -94,6 +104,23 @@ else {
     });
   print('functions of five or more things', wide, 'under 20');
   print('import rings, type-only ones too', rings(), 0);
+
+  const sizes = functionSizes(ts, parsed);
+  const inCore = sizes.filter(({ file }) => file.startsWith('packages/core/'));
+  const drawn = sizes.filter((one) => one.drawn);
+  print(`core functions ${spread(inCore)} lines`, [], 'median / 9 in 10: 7 / 27');
+  print(`components ${spread(drawn)} lines`, [], 'median / 9 in 10: 30 / 65');
+  print('components over 100 lines', longComponents(sizes), 0);
+  const { over, dumb } = rooms(parsed);
+  print('folders of over 14 files', over, 0);
+  print('rooms of the web without a README', dumb, 0);
+  for (const part of ['packages/core', 'apps/server', 'apps/web']) {
+    const own = new Map([...parsed].filter(([file]) => file.startsWith(part) && !file.endsWith('index.ts')));
+    print(`names exported twice in ${part}`, namesTwice(ts, own), 0);
+  }
+  print('names of core used nowhere outside', unusedOfCore(ts, parsed), 0);
+  print('units written in the web', unitsWritten(ts, parsed), 0);
+  console.log(`sentences of the web in no catalogue  ${sentencesOutside(ts, parsed)}   goal 0`);
   await import('./count.mjs');
 }
 

@@ -1,7 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import {
   coreVersion,
-  eggOf,
+  keptEggOf,
   families,
   fromBake,
   fromDough,
@@ -266,7 +266,7 @@ export class FormulasService {
   async asLeftOver(formulaId: string, version: number, what: LeftOver): Promise<string> {
     const { formula, pantry, evaluation } = await this.version(formulaId, version);
     if (what === 'egg') {
-      const egg = eggOf(formula, pantry);
+      const egg = keptEggOf(formula, pantry);
       if (egg === null) throw new ApiError('invalid', 'This version takes no raw egg that could be left.');
       return egg;
     }

@@ -2,28 +2,28 @@ import { wrap, type Remote } from 'comlink';
 import type { Kitchen, Pantry } from '@north-leaf/core';
 
 /** What every question to a worker is asked about: sent once, not with each keystroke. */
-export type Surroundings = { readonly kitchen: Kitchen; readonly pantry: Pantry };
-type Surrounded = { readonly surround: (around: Surroundings) => void };
+export type WorkerGiven = { readonly kitchen: Kitchen; readonly pantry: Pantry };
+type Surrounded = { readonly surround: (around: WorkerGiven) => void };
 
 /** A worker of the page, with what it works about, and its end. */
 export function opened<Api extends Surrounded>(
   worker: Worker,
-  { kitchen, pantry }: Surroundings,
+  { kitchen, pantry }: WorkerGiven,
 ): { readonly api: Remote<Api>; readonly end: () => void } {
   const api = wrap<Api>(worker);
   // These two alone: what else a caller holds them in may not cross.
-  void (api.surround as (around: Surroundings) => Promise<void>)({ kitchen, pantry });
+  void (api.surround as (around: WorkerGiven) => Promise<void>)({ kitchen, pantry });
   return { api, end: () => worker.terminate() };
 }
 
 /** In the worker: keeps what it was told to work about. */
 export function surroundings() {
-  let held: Surroundings | undefined;
+  let held: WorkerGiven | undefined;
   return {
-    surround(around: Surroundings): void {
+    surround(around: WorkerGiven): void {
       held = around;
     },
-    here(): Surroundings {
+    here(): WorkerGiven {
       if (!held) throw new Error('a worker was asked before it was told of which kitchen');
       return held;
     },

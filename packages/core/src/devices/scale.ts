@@ -15,8 +15,8 @@ export type ScaleHabits = {
 export const usualScale: ScaleHabits = { stepG: 0.1, mostG: 5000, noiseG: 0.04, driftGPerMin: 0.05, settleS: 0.25 };
 
 /** Where a simulated pan is: what truly lies on it, what it shows towards it, what was tared, and how much it has crept. */
-export type Pan = { readonly loadG: number; readonly shownG: number; readonly tareG: number; readonly creepG: number };
-export const emptyPan: Pan = { loadG: 0, shownG: 0, tareG: 0, creepG: 0 };
+export type ScalePan = { readonly loadG: number; readonly shownG: number; readonly tareG: number; readonly creepG: number };
+export const emptyPan: ScalePan = { loadG: 0, shownG: 0, tareG: 0, creepG: 0 };
 
 /**
  * A pan some seconds later, with something put on or taken off.
@@ -28,7 +28,7 @@ export const emptyPan: Pan = { loadG: 0, shownG: 0, tareG: 0, creepG: 0 };
  * Findings none.
  * Source   a made-up stand-in: no maker's scale is meant.
  */
-export function panAfter(pan: Pan, seconds: number, addedG = 0, habits: ScaleHabits = usualScale): Pan {
+export function panAfter(pan: ScalePan, seconds: number, addedG = 0, habits: ScaleHabits = usualScale): ScalePan {
   const loadG = Math.max(0, pan.loadG + addedG);
   const near = Math.exp(-seconds / habits.settleS);
   const creepG = loadG > 0 ? pan.creepG + (habits.driftGPerMin * seconds) / 60 : 0;
@@ -43,7 +43,7 @@ export function panAfter(pan: Pan, seconds: number, addedG = 0, habits: ScaleHab
  * Findings none.
  * Source   a made-up stand-in.
  */
-export function readPan(pan: Pan, next: () => number, habits: ScaleHabits = usualScale): ScaleReading {
+export function readPan(pan: ScalePan, next: () => number, habits: ScaleHabits = usualScale): ScaleReading {
   const over = pan.loadG > habits.mostG;
   const gross = pan.shownG + pan.creepG + habits.noiseG * normalFrom(next);
   return {
@@ -62,7 +62,7 @@ export function readPan(pan: Pan, next: () => number, habits: ScaleHabits = usua
  * Findings none.
  * Source   a made-up stand-in.
  */
-export const tared = (pan: Pan): Pan => ({ ...pan, tareG: pan.shownG + pan.creepG });
+export const tared = (pan: ScalePan): ScalePan => ({ ...pan, tareG: pan.shownG + pan.creepG });
 
 /**
  * Switched off and on again with its load: it starts from zero there.
@@ -72,7 +72,7 @@ export const tared = (pan: Pan): Pan => ({ ...pan, tareG: pan.shownG + pan.creep
  * Findings none.
  * Source   a made-up stand-in.
  */
-export const restarted = (pan: Pan): Pan => ({ ...pan, shownG: pan.loadG, tareG: pan.loadG, creepG: 0 });
+export const restarted = (pan: ScalePan): ScalePan => ({ ...pan, shownG: pan.loadG, tareG: pan.loadG, creepG: 0 });
 
 /** Readings of one rest of the pan, oldest first. */
 export type Rest = readonly { readonly reading: ScaleReading; readonly atMs: number }[];

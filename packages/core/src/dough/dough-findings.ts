@@ -1,6 +1,6 @@
 import { asPowder } from './ammonia.js';
 import { ammoniaMostMm, coumarinFrom, binderRatioRange, gritLimit, pieceOverSheet, scaleSteps, syrupLimit } from '../facts/dough.js';
-import { leavening, soaking, standing } from '../facts/mixing.js';
+import { leavening, soaking, restAndStand } from '../facts/mixing.js';
 import { finding } from '../findings/judge.js';
 import { glutenFindings } from '../ingredient/safety/gluten.js';
 import { openedUp } from '../ingredient/safety/hygiene.js';
@@ -325,7 +325,7 @@ function handlingFindings({ formula, kitchen, dough, rows, leaves }: Judged): Fi
       }),
     );
   }
-  const { fullMin, warmMostMin } = standing.values;
+  const { fullMin, warmMostMin } = restAndStand.values;
   if (dough.gritFelt > gritLimit.value && dough.gritFelt - dough.gritRested > 0.2) {
     found.push(
       finding('dough.restForGrit', 'note', 'dough', { path: 'dough.gritFelt', value: dough.gritFelt, high: gritLimit.value }, [

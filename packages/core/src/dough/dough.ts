@@ -3,7 +3,7 @@ import { learnedOf } from '../document/kitchen.js';
 import { readAmount } from '../entry/read-amount.js';
 import { InputError, within } from '../errors.js';
 import { saltPerSodium, waterSpread } from '../facts/dough.js';
-import { standing } from '../facts/mixing.js';
+import { restAndStand } from '../facts/mixing.js';
 import { leavenedFrom } from '../facts/oven.js';
 import { allergensOf } from '../ingredient/safety/allergens.js';
 import { costOf } from '../ingredient/cost.js';
@@ -126,7 +126,7 @@ export function doughStage(theCase: Case, blend: BlendResult): { result: DoughRe
     saltInAllPercent: (tastedSodiumG(all.flatMap((portion) => openedBox(pantry, portion))) * saltPerSodium.value * 100) / formula.blendG,
     gritRaw: gritAfterStanding(flour, 0),
     gritFelt: gritAfterStanding(flour, standMin),
-    gritRested: gritAfterStanding(flour, Math.max(standMin, standing.values.fullMin)),
+    gritRested: gritAfterStanding(flour, Math.max(standMin, restAndStand.values.fullMin)),
     standingMin: standMin,
     mixGaps: mixGapsOf(formula, doughRows),
     composition: mixedComposition(all),

@@ -1,4 +1,4 @@
-import { soaking, standing } from '../facts/mixing.js';
+import { soaking, restAndStand } from '../facts/mixing.js';
 import { BLEND } from '../document/formula.js';
 import { isEgg, isGum, isLeavener, isSalt } from '../ingredient/roles.js';
 import type { Formula, MixAct, MixStep, Row } from '../document/formula.js';
@@ -179,7 +179,7 @@ export function gritAfterStanding(
   blend: readonly { readonly ingredient: Ingredient; readonly amountG: number }[],
   minutes: number,
 ): number {
-  const { fullMin, gritStep, fineUm, coarseUm } = standing.values;
+  const { fullMin, gritStep, fineUm, coarseUm } = restAndStand.values;
   const totalG = blend.reduce((sum, { amountG }) => sum + amountG, 0);
   if (totalG <= 0) return 0;
   const softened = Math.min(1, minutes / fullMin) * gritStep;

@@ -5,7 +5,7 @@ import { plain } from '../ingredient/names.js';
 import { massOfAmount } from './mass-of-amount.js';
 import { readAmount } from './read-amount.js';
 import { readName } from './read-name.js';
-import { juiceOf, usual } from '../facts/usual.js';
+import { usualJuiceOf, usual } from '../facts/usual.js';
 import { metricVolumes } from './measures.js';
 import type { Ingredient, Pantry } from '../document/pantry.js';
 import type { PartOfList } from '../facts/line-words.js';
@@ -170,7 +170,7 @@ function fruitPart(text: string): { amount: WrittenAmount; rest: string; piece: 
     amount: count,
     rest: '',
     piece: {
-      id: eachG === zestG ? usual.values.zest : juiceOf.values[fruit],
+      id: eachG === zestG ? usual.values.zest : usualJuiceOf.values[fruit],
       ...(both ? { why: 'Juice and zest on one line: write each on a line of its own.' } : {}),
       massOf: ({ low, high }) => ({
         massG: (eachG * (low + high)) / 2,

@@ -1,4 +1,4 @@
-import { freshWords, glutenWords, harmless, softWords, wholeWords, withoutWords } from '../facts/name-words.js';
+import { freshWords, glutenNameWords, harmless, softWords, wholeWords, withoutWords } from '../facts/name-words.js';
 import { confusedWith, nameBookOf, plain, wordKey, wordsOf } from '../ingredient/names.js';
 import { editsApart } from '../math/edits-apart.js';
 import type { Ingredient, Pantry } from '../document/pantry.js';
@@ -68,7 +68,7 @@ function wholeName(book: NameBook, text: string): NameAnswer | null {
 /** `dairy-free spread` stands in the table, but only its label knows whether it is. */
 function doubted(whole: NameAnswer, text: string, ingredients: Pantry['ingredients']): NameAnswer {
   const free = /(?:^| )(\p{L}+) free(?: |$)/u.exec(text)?.[1];
-  if (free === undefined || glutenWords.has(free)) return whole;
+  if (free === undefined || glutenNameWords.has(free)) return whole;
   const may = whole.ids.some((id) => ingredients[id]!.allergens.some((code) => isAbout(code.replace(':possible', ''), free)));
   return may ? { ...whole, asks: true, why: `Some makers’ hold ${free} all the same: read the label.` } : whole;
 }
@@ -116,7 +116,7 @@ function without(written: string, book: NameBook, ingredients: Pantry['ingredien
   const rest = words.filter((_, i) => i < at || i >= at + length).join(' ');
   if (rest === '') return { ids: [], asks: true, why: `“${written.trim()}” does not say what it is.`, exact: false };
   const left = readName(rest, ingredients);
-  if (glutenWords.has(named)) {
+  if (glutenNameWords.has(named)) {
     const ids = left.ids.filter((id) => ingredients[id]!.gluten !== 'contains');
     const asks = left.asks ? ids.length !== 1 || !left.exact : false;
     return { ...left, ids, asks: ids.length === 0 ? left.ids.length > 0 : asks };

@@ -34,7 +34,7 @@ export const soaking = table(
   'commonPractice',
   'psyllium, flax and chia swell in part of the water for 5 to 15 min; no source',
 );
-export const standing = table(
+export const restAndStand = table(
   { fullMin: 45, gritStep: 1, fineUm: 150, coarseUm: 400, warmMostMin: 240 },
   'min, grit steps, um, um, min',
   'judgement',

@@ -52,4 +52,4 @@ export const softWords = set(`soft weiche weich`);
 /** `without`, as a word before the thing. */
 export const withoutWords = set(`without senza sem sin sans ohne`);
 /** Spellings of gluten: everything in this house is without. */
-export const glutenWords = set(`gluten glutine gf`);
+export const glutenNameWords = set(`gluten glutine gf`);

@@ -41,7 +41,7 @@ export const firstOf = table(
   'two grains and two starches of plain taste; our choice, a place to start from',
 );
 /** The juice of a fruit. */
-export const juiceOf = table(
+export const usualJuiceOf = table(
   { lemon: 'lemon_juice', lime: 'lime_juice', orange: 'orange_juice' } as const,
   'ingredient',
   'commonPractice',

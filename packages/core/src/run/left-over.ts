@@ -87,7 +87,7 @@ function piecesOf(what: LeftOver, amountG: number, { sheet }: Evaluation): numbe
 }
 
 /** The raw egg that a formula takes, whose other half may be left; null where it takes none. */
-export function eggOf({ rows }: Formula, { ingredients }: Pick<Pantry, 'ingredients'>): string | null {
+export function keptEggOf({ rows }: Formula, { ingredients }: Pick<Pantry, 'ingredients'>): string | null {
   const egg = rows.find(({ ingredientId, amountG }) => {
     const { kind, composition } = ingredients[ingredientId] ?? {};
     return kind === 'egg' && amountG > 0 && composition!.waterShare > 0.3;

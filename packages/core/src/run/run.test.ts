@@ -13,7 +13,7 @@ import { asBaked, lastOf, standingEvents, weighedOf } from '../document/happened
 import { bowlDough } from './bowl.js';
 import { feelAnswer } from './feel-answer.js';
 import { feelsByWarmth } from './feel-warmth.js';
-import { eggOf, factorOfKept, keptFor, needsColdOnceBaked, stepsFrom } from './left-over.js';
+import { keptEggOf, factorOfKept, keptFor, needsColdOnceBaked, stepsFrom } from './left-over.js';
 import { neededRests } from './needed-rests.js';
 import { isFarFromPlanned, runState, weighToleranceG } from './state.js';
 import { runSteps } from './steps.js';
@@ -482,9 +482,9 @@ describe('what a run leaves', () => {
       ...demoCrackerV2,
       rows: [...demoCrackerV2.rows, { key: 'r9', ingredientId, amountG: 10, use: 'dough' as const }],
     });
-    expect(eggOf(demoCrackerV2, pantry)).toBeNull();
-    expect(eggOf(withRow('egg_white_dry'), pantry)).toBeNull();
-    expect(eggOf(withRow('egg_yolk'), pantry)).toBe('egg_yolk');
+    expect(keptEggOf(demoCrackerV2, pantry)).toBeNull();
+    expect(keptEggOf(withRow('egg_white_dry'), pantry)).toBeNull();
+    expect(keptEggOf(withRow('egg_yolk'), pantry)).toBe('egg_yolk');
   });
 
   it('half the dough is half the formula, and the steps before it are gone', () => {

@@ -3,7 +3,7 @@ import { learnedOf } from '../document/kitchen.js';
 import { shortenedTo, warmMin, warmStretches } from '../dough/warm-clock.js';
 import { scrapLimit, thicknessFix } from '../facts/dough.js';
 import { judged } from '../facts/judgements.js';
-import { standing } from '../facts/mixing.js';
+import { restAndStand } from '../facts/mixing.js';
 import { layerFloors, slabUnlike } from '../facts/laminating.js';
 import { shelvesEvenK } from '../facts/sheet.js';
 import { finding } from '../findings/judge.js';
@@ -274,7 +274,7 @@ function layerFindings(formula: Formula, kitchen: Kitchen, dough: DoughResult, r
 function warmFindings(formula: Formula, kitchen: Kitchen, { doughEggG, standingMin: standMin }: DoughResult): Finding[] {
   const all = warmStretches(formula, kitchen);
   const before = all.filter(({ stage }) => stage !== 'sheet');
-  const { warmMostMin } = standing.values;
+  const { warmMostMin } = restAndStand.values;
   const eggMost = eggWarmMostMin(all);
   // What is too long before the sheet already is said there.
   const egg = doughEggG > 0 && warmMin(all) > eggMost && warmMin(before) <= eggMost;

@@ -13,7 +13,7 @@ import { ErrorPage } from '../../platform/error-page';
 import { Page } from '../../ui/frame/page';
 import { versionQuery, TakeAsMade } from '../formulas/doors';
 import { kitchenQuery } from '../kitchen/doors';
-import { eventsOf, useRuns, type KeptRun, type Waiting } from '../runs/doors';
+import { eventsOfRun, useRuns, type KeptRun, type WaitingEvent } from '../runs/doors';
 import { runQuery } from './api';
 import { Doubted } from './record/doubted';
 import { Kept } from './record/kept';
@@ -40,9 +40,9 @@ export function BakePage() {
 }
 
 /** With what this device has said of it since: a bake that was just ended is ended, whatever the last answer knew. */
-function heard(bake: Run, kept: KeptRun | undefined, waiting: readonly Waiting[]): Run {
+function heard(bake: Run, kept: KeptRun | undefined, waiting: readonly WaitingEvent[]): Run {
   const ids = new Set(bake.events.map(({ id }) => id));
-  const more = eventsOf({ run: kept?.run ?? bake }, waiting).filter(({ id }) => !ids.has(id));
+  const more = eventsOfRun({ run: kept?.run ?? bake }, waiting).filter(({ id }) => !ids.has(id));
   return more.length === 0 ? bake : { ...bake, events: [...bake.events, ...more] };
 }
 

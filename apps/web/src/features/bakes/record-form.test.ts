@@ -3,13 +3,13 @@ import type { Bake } from '@north-leaf/contracts';
 import { voiceOf } from '@north-leaf/words';
 import { bareNumber } from '../../ui/form/typed-number';
 import { bakedPoints, last, measured } from './api';
-import { emptyRecord, eventsOf } from './record-form';
+import { emptyRecord, eventsOfRecord } from './record-form';
 
 let n = 0;
 const newId = () => `id-${++n}`;
 const now = new Date('2026-11-24T05:12:00Z');
 const events = (over: Partial<typeof emptyRecord>, unsafe: string[] = []) =>
-  eventsOf({ ...emptyRecord, ...over }, demoCrackerV2, unsafe, { newId, now, voice: voiceOf() });
+  eventsOfRecord({ ...emptyRecord, ...over }, demoCrackerV2, unsafe, { newId, now, voice: voiceOf() });
 
 describe('a recorded bake', () => {
   it('becomes events, only of what was filled in, in the order of the work', () => {

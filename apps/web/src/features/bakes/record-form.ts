@@ -40,7 +40,7 @@ export const emptyRecord: RecordForm = {
 export const measuredFields = ['rawMm', 'bakeMin', 'rawG', 'bakedG', 'topTone', 'roomC'] as const satisfies readonly MeasuredWhat[];
 
 /** The events of a filled form, in the order of the work, a second apart. */
-export function eventsOf(
+export function eventsOfRecord(
   form: RecordForm,
   formula: Formula,
   unsafe: readonly string[],

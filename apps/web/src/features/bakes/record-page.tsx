@@ -31,7 +31,7 @@ import { versionQuery } from '../formulas/doors';
 import { kitchenQuery } from '../kitchen/doors';
 import { useRecordBake } from './api';
 import type { measuredFields } from './record-form';
-import { emptyRecord, eventsOf, type RecordForm } from './record-form';
+import { emptyRecord, eventsOfRecord, type RecordForm } from './record-form';
 
 /** What really happened, entered afterwards: a plain form that stores events. */
 export function RecordPage() {
@@ -64,7 +64,7 @@ function Form({ version, roomC, humidityShare }: { version: FormulaVersion; room
   };
 
   const submit = handleSubmit((form) => {
-    const events = eventsOf(
+    const events = eventsOfRecord(
       form,
       formula,
       unsafe.map(({ code }) => code),

@@ -20,15 +20,15 @@ import { setValue, useDraft } from '../formulas/doors';
 /** What stays while the baker types. */
 export type Surroundings = { readonly kitchen: Kitchen; readonly pantry: Pantry };
 /** What each answer of the core changes. */
-export type Answer = { readonly evaluation: Evaluation; readonly stale: boolean };
+export type BoardAnswer = { readonly evaluation: Evaluation; readonly stale: boolean };
 type Problems = readonly Refusal[];
 
 // Three contexts, so that a field is drawn again only when its own value or problem changes, not at every answer.
 const SurroundingsContext = createContext<Surroundings | null>(null);
-const AnswerContext = createContext<Answer | null>(null);
+const AnswerContext = createContext<BoardAnswer | null>(null);
 const ProblemsContext = createContext<Problems>([]);
 
-export function BoardProvider({ kitchen, pantry, evaluation, stale, children }: Surroundings & Answer & { children: ReactNode }) {
+export function BoardProvider({ kitchen, pantry, evaluation, stale, children }: Surroundings & BoardAnswer & { children: ReactNode }) {
   const surroundings = useMemo(() => ({ kitchen, pantry }), [kitchen, pantry]);
   const answer = useMemo(() => ({ evaluation, stale }), [evaluation, stale]);
   const said = JSON.stringify(problemsOf(evaluation));
@@ -47,7 +47,7 @@ function held<T>(value: T | null): T {
   return value;
 }
 export const useSurroundings = (): Surroundings => held(useContext(SurroundingsContext));
-export const useAnswer = (): Answer => held(useContext(AnswerContext));
+export const useAnswer = (): BoardAnswer => held(useContext(AnswerContext));
 
 /** Left what is set, centre the picture that teaches. The heading is the board's one question. */
 export function Board({ question, set, children }: { question: string; set: ReactNode; children: ReactNode }) {

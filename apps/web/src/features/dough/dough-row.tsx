@@ -38,7 +38,7 @@ import { QuantityField } from '../../ui/form/quantity-field';
 import { setValue, useDraft, newKey } from '../formulas/doors';
 import { useFormula, useProblem, useSet, useSurroundings } from '../board/doors';
 import { allergenWord } from '../../ui/words/words';
-import { readMass, weighed } from './typed-amount';
+import { readRowMass, weighed } from './typed-amount';
 
 const useWords: Record<RowUse, string> = {
   dough: '',
@@ -97,7 +97,7 @@ export const DoughRow = memo(function DoughRow({ index, open, onOpen }: { index:
             typed={typed}
             problem={problem}
             onTyped={(text) => type(path, text)}
-            read={(text) => readMass(text, unitOf('mass', units), pantry.ingredients[row.ingredientId], kitchen.measures)}
+            read={(text) => readRowMass(text, unitOf('mass', units), pantry.ingredients[row.ingredientId], kitchen.measures)}
             onChange={(amountG, visit, text) => edit(`${path}:${visit}`, (from) => weighed(from, index, amountG, text))}
             grain={1}
             width={66}

@@ -1,7 +1,7 @@
 import { massOfAmount, readAmount, readQuantity, type Edit, type Formula, type Ingredient, type ReadQuantity } from '@north-leaf/core';
 
 /** Grams of an ingredient from what was typed: a plain weight, or cups, spoons, sticks, half an egg. */
-export function readMass(
+export function readRowMass(
   text: string,
   bare: string,
   ingredient: Ingredient | undefined,

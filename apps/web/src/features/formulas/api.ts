@@ -58,12 +58,12 @@ export function useSaveVersion() {
   });
 }
 
-export type NewFormula = { readonly id: string; readonly body: NewFormulaBody };
+export type SentFormula = { readonly id: string; readonly body: NewFormulaBody };
 /** A new formula with its first version; the same ids again are the same formula. */
 export function useCreateFormula() {
   const client = useQueryClient();
   return useMutation({
-    mutationFn: ({ id, body }: NewFormula) => request('PUT /formulas/:id', { id }, body),
+    mutationFn: ({ id, body }: SentFormula) => request('PUT /formulas/:id', { id }, body),
     retry: (_count, error) => error instanceof ApiError && error.mayRecover,
     retryDelay: 1500,
     onSuccess: () => void client.invalidateQueries({ queryKey: formulaKeys.all }),

@@ -8,7 +8,7 @@ import { northLeafTheme } from '../../ui/theme/theme';
 import { kitchenQuery, type KitchenChange } from './api';
 import { KitchenPage } from './kitchen-page';
 import { withReadings } from './measure-oven';
-import { inverseOf } from './use-kitchen';
+import { kitchenInverseOf } from './use-kitchen';
 
 jest.mock('../../ui/drawing/plotly', () => ({ Plotly: { react: jest.fn() } }));
 jest.mock('../../platform/notices', () => ({ notify: jest.fn() }));
@@ -155,7 +155,7 @@ describe('taking a change of the kitchen back', () => {
     ['judgements are as they were', { kind: 'judgements', judgements: { lookDrop: 30 } }, { kind: 'judgements', judgements: {} }],
     ['a guest is no matter of this page', { kind: 'removeGuest', id: 'g' }, null],
   ])('%s', (_claim, change, back) => {
-    const inverse = inverseOf(change, demoKitchen);
+    const inverse = kitchenInverseOf(change, demoKitchen);
     if (back === null) expect(inverse).toBeNull();
     else expect(inverse).toMatchObject(back);
   });

@@ -8,7 +8,7 @@ import { kitchenQuery, useKitchenChange, type KitchenChange, type KitchenThing }
 const kitchenSteps = stepBook<KitchenChange>();
 
 /** The change that takes another back, from the kitchen as it was before; null where there is none. */
-export function inverseOf(change: KitchenChange, before: Kitchen): KitchenChange | null {
+export function kitchenInverseOf(change: KitchenChange, before: Kitchen): KitchenChange | null {
   const thingOf = (list: KitchenList, id: string): KitchenChange => {
     const thing = ((before[list] ?? []) as readonly { readonly id: string }[]).find((one) => one.id === id);
     return thing ? ({ kind: 'thing', list, thing } as { kind: 'thing' } & KitchenThing) : { kind: 'removeThing', list, id };
@@ -51,7 +51,7 @@ export function useDoInKitchen(): (name: string, change: KitchenChange) => Promi
       kitchenSteps.act(name, async () => {
         const before = client.getQueryData(kitchenQuery.queryKey) as Kitchen;
         await mutateAsync(change);
-        return inverseOf(change, before);
+        return kitchenInverseOf(change, before);
       }),
     [client, mutateAsync],
   );

@@ -2,7 +2,7 @@ import { demoCrackerV2, demoLots, fromBlend, publishedIngredients, type Ingredie
 import { check, ownIngredientBodySchema } from '@north-leaf/contracts';
 import type { PantryBook } from '@north-leaf/contracts';
 import type { PantryChange } from './api';
-import { inverseOf, withRevision } from './pantry-undo';
+import { pantryInverseOf, withRevision } from './pantry-undo';
 
 const lot = demoLots[0]!;
 const corrected = { 'composition.proteinShare': { value: 0.1, unit: 'share', basis: 'label' as const, source: 'bag' } };
@@ -48,11 +48,13 @@ describe('taking a change of the pantry back', () => {
     ['a removed preparation comes back', { kind: 'removePreparation', id: 'p1' }, { kind: 'preparation', preparation }],
     ['what was never there needs nothing', { kind: 'removeLot', id: 'nowhere' }, null],
   ])('%s', (_claim, change, back) => {
-    if (back === null) expect(inverseOf(change, book)).toBeNull();
-    else expect(inverseOf(change, book)).toMatchObject(back);
+    if (back === null) expect(pantryInverseOf(change, book)).toBeNull();
+    else expect(pantryInverseOf(change, book)).toMatchObject(back);
   });
   it('is sent with the revision there is now', () => {
-    expect(withRevision(inverseOf({ kind: 'lot', lot: { ...lot, code: '9' }, revision: 4, recounted: false }, book)!, book)).toMatchObject({
+    expect(
+      withRevision(pantryInverseOf({ kind: 'lot', lot: { ...lot, code: '9' }, revision: 4, recounted: false }, book)!, book),
+    ).toMatchObject({
       revision: 4,
     });
   });
@@ -70,7 +72,7 @@ describe('taking a change of the pantry back', () => {
         ingredients: { ...book.ingredients, mine: own },
         revisions: { ...book.revisions, ingredients: { mine: 1 } },
       };
-      const back = inverseOf({ kind: 'removeIngredient', id: 'mine' }, before) as Extract<PantryChange, { kind: 'own' }>;
+      const back = pantryInverseOf({ kind: 'removeIngredient', id: 'mine' }, before) as Extract<PantryChange, { kind: 'own' }>;
       expect({ id: 'mine', ...back.ingredient }).toEqual(own);
       expect({ name: own.name, ...check(ownIngredientBodySchema, { revision: 0, ingredient: back.ingredient }) }).toMatchObject({
         name: own.name,

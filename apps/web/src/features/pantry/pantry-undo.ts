@@ -10,7 +10,7 @@ export const pantrySteps = stepBook<PantryChange>();
  * The change that takes another back, from the pantry as it was before. `revision` is filled in when it is sent: others may have
  * written since.
  */
-export function inverseOf(change: PantryChange, before: PantryBook): PantryChange | null {
+export function pantryInverseOf(change: PantryChange, before: PantryBook): PantryChange | null {
   switch (change.kind) {
     case 'lot': {
       const lot = before.lots[change.lot.id];
@@ -38,7 +38,7 @@ export function inverseOf(change: PantryChange, before: PantryBook): PantryChang
     }
     case 'own':
       return before.ingredients[change.id]
-        ? inverseOf({ kind: 'removeIngredient', id: change.id }, before)
+        ? pantryInverseOf({ kind: 'removeIngredient', id: change.id }, before)
         : { kind: 'removeIngredient', id: change.id };
     case 'preparation':
     case 'removePreparation': {

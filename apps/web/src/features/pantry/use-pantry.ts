@@ -2,7 +2,7 @@ import { useCallback } from 'react';
 import { useQueryClient } from '@tanstack/react-query';
 import type { PantryBook } from '@north-leaf/contracts';
 import { pantryQuery, usePantryChange, type PantryChange } from './api';
-import { inverseOf, pantrySteps, withRevision } from './pantry-undo';
+import { pantryInverseOf, pantrySteps, withRevision } from './pantry-undo';
 
 /** Does a change of the pantry and remembers what takes it back. Rejects with the ApiError, so that a form can show it at its fields. */
 export function useDoInPantry(): (name: string, change: PantryChange) => Promise<void> {
@@ -13,7 +13,7 @@ export function useDoInPantry(): (name: string, change: PantryChange) => Promise
       pantrySteps.act(name, async () => {
         const before = client.getQueryData(pantryQuery.queryKey) as PantryBook;
         await mutateAsync(change);
-        return inverseOf(change, before);
+        return pantryInverseOf(change, before);
       }),
     [client, mutateAsync],
   );

@@ -2,6 +2,6 @@
 export { leftWords } from './bench/bench-words';
 export { useWaits } from './bench/waits';
 export { NotStored } from './keeping/not-stored';
-export type { KeptRun, Waiting } from './keeping/run-keeping';
-export { eventsOf, useRuns } from './keeping/run-store';
+export type { KeptRun, WaitingEvent } from './keeping/run-keeping';
+export { eventsOfRun, useRuns } from './keeping/run-store';
 export { useRunning, useRunningNews } from './keeping/use-run';

@@ -64,7 +64,7 @@ export function layerThickness(
 }
 
 /** A rectangle of dough or fat, mm. */
-export type Slab = { readonly widthMm: number; readonly lengthMm: number; readonly thicknessMm: number };
+export type RolledSlab = { readonly widthMm: number; readonly lengthMm: number; readonly thicknessMm: number };
 
 /**
  * The fat slab that a dough sheet takes.
@@ -75,7 +75,12 @@ export type Slab = { readonly widthMm: number; readonly lengthMm: number; readon
  * Source   plane geometry: envelope a square of side a / sqrt 2 turned by an eighth, half book half the length, two thirds two thirds of
  *          it, less a border on every side; inverse: fat round a dough of the same width, twice its length. t = m / (rho l w).
  */
-export function fatSlabOf(lockIn: Laminate['lockIn'], dough: Pick<Slab, 'widthMm' | 'lengthMm'>, borderMm: number, fatG: number): Slab {
+export function fatSlabOf(
+  lockIn: Laminate['lockIn'],
+  dough: Pick<RolledSlab, 'widthMm' | 'lengthMm'>,
+  borderMm: number,
+  fatG: number,
+): RolledSlab {
   const { widthMm, lengthMm } = dough;
   const [w, l] =
     lockIn === 'envelope'
@@ -89,7 +94,7 @@ export function fatSlabOf(lockIn: Laminate['lockIn'], dough: Pick<Slab, 'widthMm
 }
 
 /** How the dough lies when the fat goes in: a square for the envelope, else half as long again as wide (common practice, no source). */
-export function doughSlabOf(lockIn: Laminate['lockIn'], doughG: number, doughGPerMl: number, doughMm: number): Slab {
+export function doughSlabOf(lockIn: Laminate['lockIn'], doughG: number, doughGPerMl: number, doughMm: number): RolledSlab {
   const areaMm2 = (doughG / (doughGPerMl * within('sheet.laminate.doughMm', doughMm, 3, 40, 'mm'))) * 1000;
   const widthMm = lockIn === 'envelope' || lockIn === 'inverse' ? Math.sqrt(areaMm2) : Math.sqrt(areaMm2 / 1.5);
   return { widthMm, lengthMm: areaMm2 / widthMm, thicknessMm: doughMm };
@@ -98,8 +103,8 @@ export function doughSlabOf(lockIn: Laminate['lockIn'], doughG: number, doughGPe
 /** One turn of a run: what is rolled to what, and what lies there folded. */
 export type Turn = {
   readonly parts: number;
-  readonly rolled: Slab;
-  readonly folded: Slab;
+  readonly rolled: RolledSlab;
+  readonly folded: RolledSlab;
 };
 
 /**
@@ -132,7 +137,7 @@ export function sheetRun(
 }
 
 /** What lies there once the fat is in. mm. */
-export function lockedIn(lockIn: Laminate['lockIn'], dough: Slab, fat: Slab): Slab {
+export function lockedIn(lockIn: Laminate['lockIn'], dough: RolledSlab, fat: RolledSlab): RolledSlab {
   const volume = dough.widthMm * dough.lengthMm * dough.thicknessMm + fat.widthMm * fat.lengthMm * fat.thicknessMm;
   const [widthMm, lengthMm] =
     lockIn === 'envelope'

@@ -16,7 +16,7 @@ import type { Kitchen } from '../../document/kitchen.js';
 import type { DoughResult } from '../../dough/dough.js';
 import type { Family } from '../../facts/families.js';
 import type { ColdTable } from '../../matter/cold-enthalpy.js';
-import type { Layers, Slab, Turn } from './laminate.js';
+import type { Layers, RolledSlab, Turn } from './laminate.js';
 import type { SolidFatName } from '../../document/pantry.js';
 import type { Case } from '../../document/case.js';
 
@@ -29,7 +29,7 @@ export type LaminateStep = {
   readonly fromC: number;
   /** Warmest when the work ends. */ readonly toC: number;
   readonly restMin: number;
-  /** What lies there when the work ends. */ readonly lies: Slab;
+  /** What lies there when the work ends. */ readonly lies: RolledSlab;
   /** Which wait of the rest is its coldest, and the minutes it would take for the next work to end inside the window; null where that is never so. */
   readonly restNeeds: { readonly wait: number; readonly min: number } | null;
   /** Minutes at the table that would bring what is too stiff to the window before this work; null where it is not. */ readonly standMin:
@@ -48,11 +48,11 @@ export type LaminateResult = {
     readonly ofBlend: number;
   };
   readonly fatG: number;
-  readonly dough: Slab;
-  readonly fat: Slab;
-  readonly locked: Slab;
+  readonly dough: RolledSlab;
+  readonly fat: RolledSlab;
+  readonly locked: RolledSlab;
   readonly steps: readonly LaminateStep[];
-  /** The last sheet, trim and all. */ readonly sheet: Slab;
+  /** The last sheet, trim and all. */ readonly sheet: RolledSlab;
   readonly fatName: SolidFatName | null;
   /** Where this fat bends without breaking or smearing; null where its curve is not known. */ readonly bendsC:
     readonly [number, number] | null;
@@ -143,7 +143,7 @@ function windowOf({ rollC: [low, , high] }: Family, bendsC: readonly [number, nu
 type Work = {
   readonly what: LaminateStep['what'];
   readonly turn?: Turn;
-  readonly lies: Slab;
+  readonly lies: RolledSlab;
   readonly tableMm: number;
   readonly handsMin: number;
   readonly waits: readonly Wait[];
@@ -239,7 +239,7 @@ function beginFor(low: number, fromC: number, toC: number, tableC: number): numb
 
 /** Minutes at the table until a packet is as warm as that; null where it is already, or the table never makes it so. */
 function standFor(
-  lies: Slab,
+  lies: RolledSlab,
   fromC: number,
   wantC: number,
   { material, kitchen }: { readonly material: ColdTable; readonly kitchen: Kitchen },

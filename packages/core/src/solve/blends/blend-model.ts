@@ -111,7 +111,7 @@ export function blendModel(
 const keyOf = (wish: BlendWish, wishes: readonly BlendWish[]) => `${wish.key}#${wishes.indexOf(wish)}`;
 
 /** Every limit of a spec that could give. */
-export function limitsOf(spec: BlendSpec): Limit[] {
+export function limitsOfWish(spec: BlendSpec): Limit[] {
   const sides = (name: string, key: string, { lo, hi }: { readonly lo: number; readonly hi: number }, step: number): Limit[] =>
     (
       [

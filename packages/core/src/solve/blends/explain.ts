@@ -1,4 +1,4 @@
-import { blendModel, limitsOf } from './blend-model.js';
+import { blendModel, limitsOfWish } from './blend-model.js';
 import type { Limit } from './blend-model.js';
 import type { BlendSpec } from './blend-spec.js';
 import type { LinearEngine } from '../../math/linear-model.js';
@@ -20,7 +20,7 @@ export type Conflict = {
  * Source   elastic programming, one limit or all; deletion filter (Chinneck & Dravnieks 1991) for the clash, which need not be the only one.
  */
 export function explainConflict(spec: BlendSpec, engine: LinearEngine): Conflict {
-  const limits = limitsOf(spec);
+  const limits = limitsOfWish(spec);
   const names = (which: readonly Limit[]) => new Set(which.map(({ name }) => name));
   const needed = (which: readonly Limit[]): (Limit & { needed: number })[] | null => {
     const { model, slackOf } = blendModel(spec, { elastic: names(which) });

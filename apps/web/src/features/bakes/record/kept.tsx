@@ -7,7 +7,7 @@ import TextField from '@mui/material/TextField';
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { v4 } from 'uuid';
-import { canBegin, eggOf, keptFor, leftOvers, standingEvents, type LeftOver, showQuantity, unitOf } from '@north-leaf/core';
+import { canBegin, keptEggOf, keptFor, leftOvers, standingEvents, type LeftOver, showQuantity, unitOf } from '@north-leaf/core';
 import type { FormulaVersion, Run } from '@north-leaf/contracts';
 import { typeSize } from '../../../ui/theme/theme';
 import { readMeasure } from '../read-measure';
@@ -43,7 +43,7 @@ export function Kept({ bake, version }: { bake: Run; version: FormulaVersion }) 
     value === undefined
       ? null
       : keptFor({ what, amountG: value, placeId: place, on: pantry.on }, { formula: version.formula, kitchen, pantry }, version.evaluation);
-  const possible = leftOvers.filter((one) => one !== 'egg' || eggOf(version.formula, version.pantry) !== null);
+  const possible = leftOvers.filter((one) => one !== 'egg' || keptEggOf(version.formula, version.pantry) !== null);
   const left = standingEvents(bake.events).flatMap(({ what: one }) => (one.kind === 'leftOver' ? [one] : []));
   const store = () => {
     if (value === undefined || !kept) return;

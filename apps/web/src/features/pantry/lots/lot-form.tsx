@@ -15,7 +15,7 @@ import { FormEnd } from '../../../ui/form/form-end';
 import { SearchField } from '../../../ui/form/search-field';
 import { SideSheet } from '../../../ui/frame/side-sheet';
 import { ingredientOptions } from '../api';
-import { emptyLot, formOfLot, lotOfForm, numberOf, type LotForm as Form } from './lot-of-form';
+import { emptyLot, formOfLot, lotOfForm, numberOf, type LotTexts as Form } from './lot-of-form';
 import { useDoInPantry } from '../use-pantry';
 
 type Props = { readonly book: PantryBook; readonly kitchen: Kitchen; readonly lot: Lot | null; readonly onClose: () => void };

@@ -2,7 +2,7 @@ import { patched, readQuantity, type Lot } from '@north-leaf/core';
 import { bareNumber } from '../../../ui/form/typed-number';
 
 /** What the form holds, all of it text until it is stored. */
-export type LotForm = {
+export type LotTexts = {
   code: string;
   supplier: string;
   onHandG: string;
@@ -24,7 +24,7 @@ export type LotForm = {
   setAside: string;
 };
 
-export const emptyLot: LotForm = {
+export const emptyLot: LotTexts = {
   code: '',
   supplier: '',
   onHandG: '',
@@ -56,7 +56,7 @@ export function numberOf(text: string, unit: string): number | undefined {
   return bareNumber(plain.replace(/(mg\/kg|%|€|eur)$/i, ''));
 }
 
-export function formOfLot(lot: Lot): LotForm {
+export function formOfLot(lot: Lot): LotTexts {
   const text = (value: number | undefined, times = 1) => (value === undefined ? '' : String(Number((value * times).toPrecision(10))));
   return {
     code: lot.code,
@@ -82,7 +82,7 @@ export function formOfLot(lot: Lot): LotForm {
 }
 
 /** The lot that a form that was checked stands for, laid over what was there. A report needs its number; without one there is none. */
-export function lotOfForm(form: LotForm, id: string, ingredientId: string, held?: Lot | null): Lot {
+export function lotOfForm(form: LotTexts, id: string, ingredientId: string, held?: Lot | null): Lot {
   const said = (text: string) => (text.trim() === '' ? undefined : text.trim());
   const number = (text: string, unit: string, times = 1) => {
     const value = text.trim() === '' ? undefined : numberOf(text, unit);

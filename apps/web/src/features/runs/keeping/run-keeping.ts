@@ -6,10 +6,10 @@ import type { Run } from '@north-leaf/contracts';
 /** A run as this device knows it: enough to go on without a server. */
 export type KeptRun = { readonly run: Run; readonly formula: Formula; readonly kitchen: Kitchen; readonly pantry: Pantry };
 /** An event that has not been heard back from the server, and the run it belongs to. */
-export type Waiting = { readonly bakeId: string; readonly event: BakeEvent };
+export type WaitingEvent = { readonly bakeId: string; readonly event: BakeEvent };
 
 /** An event that the server would not take, and why: it stays on this device until somebody mends it, saves it or lets it go. */
-export type Refused = Waiting & { readonly why: string };
+export type Refused = WaitingEvent & { readonly why: string };
 
 /** A run kept by an older North Leaf, as today's documents. */
 const lifted = ({ run, formula, kitchen, pantry }: KeptRun): KeptRun => ({
@@ -31,13 +31,13 @@ export const keepRun = (kept: KeptRun): Promise<void> => set(kept.run.id, kept, 
 export const forgetRun = (id: string): Promise<void> => del(id, runs).catch(() => undefined);
 
 /** What was said at the bench is safe once this is done: in this browser, whatever happens to the page or the power. */
-export const keepWaiting = (waiting: readonly Waiting[]): Promise<void> =>
+export const keepWaiting = (waiting: readonly WaitingEvent[]): Promise<void> =>
   setMany(
     waiting.map((one) => [one.event.id, one]),
     outbox,
   );
-export const stillWaiting = async (): Promise<Waiting[]> =>
-  (await entries<string, Waiting>(outbox).catch(() => [])).map(([, one]) => ({ ...one, event: liftEvent(one.event) }));
+export const stillWaiting = async (): Promise<WaitingEvent[]> =>
+  (await entries<string, WaitingEvent>(outbox).catch(() => [])).map(([, one]) => ({ ...one, event: liftEvent(one.event) }));
 export async function heardBack(ids: readonly string[]): Promise<void> {
   for (const id of ids) await del(id, outbox).catch(() => undefined);
 }

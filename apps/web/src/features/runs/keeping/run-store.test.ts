@@ -12,7 +12,7 @@ import {
 import type { Run } from '@north-leaf/contracts';
 import { eventId } from './event-id';
 import { stillRefused, stillWaiting } from './run-keeping';
-import { eventsOf, recall, resume, say, send, sendAgain, stateOfRun, told, useRuns } from './run-store';
+import { eventsOfRun, recall, resume, say, send, sendAgain, stateOfRun, told, useRuns } from './run-store';
 
 const pantry = { ingredients: publishedIngredients(), lots: Object.fromEntries(demoLots.map((lot) => [lot.id, lot])) };
 const steps = runSteps({ formula: demoCrackerV2, kitchen: demoKitchen, pantry }, evaluate(demoCrackerV2, demoKitchen, pantry));
@@ -203,6 +203,6 @@ describe('the id of an event', () => {
   });
   it('waiting events stand beside what the server told, once', () => {
     const run = aRun([one('a')]);
-    expect(eventsOf({ run, ...around }, [{ bakeId: ID, event: one('a') }, { bakeId: ID, event: one('b') }, { bakeId: 'x', event: one('c') }]).map(({ id }) => id)).toEqual(['a', 'b']); // prettier-ignore
+    expect(eventsOfRun({ run, ...around }, [{ bakeId: ID, event: one('a') }, { bakeId: ID, event: one('b') }, { bakeId: 'x', event: one('c') }]).map(({ id }) => id)).toEqual(['a', 'b']); // prettier-ignore
   });
 });

@@ -17,12 +17,12 @@ import {
   stillWaiting,
   type KeptRun,
   type Refused,
-  type Waiting,
+  type WaitingEvent,
 } from './run-keeping';
 
 type RunsState = {
   /** As the server last told, by id. */ readonly kept: Readonly<Record<string, KeptRun>>;
-  /** Said here and not yet heard back. */ readonly waiting: readonly Waiting[];
+  /** Said here and not yet heard back. */ readonly waiting: readonly WaitingEvent[];
   /** Said here, and not taken by the server. */ readonly refused: readonly Refused[];
   /** Whether the server answered last time it was asked. */ readonly online: boolean;
 };
@@ -30,22 +30,22 @@ type RunsState = {
 export const useRuns = create<RunsState>()(() => ({ kept: {}, waiting: [], refused: [], online: true }));
 
 /** Everything that happened in a run as far as this device knows. */
-export function eventsOf({ run }: Pick<KeptRun, 'run'>, waiting: readonly Waiting[]): BakeEvent[] {
+export function eventsOfRun({ run }: Pick<KeptRun, 'run'>, waiting: readonly WaitingEvent[]): BakeEvent[] {
   const known = new Set(run.events.map(({ id }) => id));
   return [...run.events, ...waiting.filter(({ bakeId, event }) => bakeId === run.id && !known.has(event.id)).map(({ event }) => event)];
 }
 
-export const stateOfRun = (kept: KeptRun, waiting: readonly Waiting[]): RunState =>
-  runState(kept.run.steps, eventsOf(kept, waiting), kept.kitchen.scaleStepG, (id) => kept.pantry?.ingredients[id]?.name);
+export const stateOfRun = (kept: KeptRun, waiting: readonly WaitingEvent[]): RunState =>
+  runState(kept.run.steps, eventsOfRun(kept, waiting), kept.kitchen.scaleStepG, (id) => kept.pantry?.ingredients[id]?.name);
 
 /** What happens at a step, in the order given. Done when it is safe on this device; the server hears of it by itself. */
 export async function say(bakeId: string, said: readonly { readonly what: Happened; readonly stepKey?: string }[]): Promise<void> {
   const { kept, waiting } = useRuns.getState();
   const of = kept[bakeId];
   if (!of) return;
-  const events = eventsOf(of, waiting);
+  const events = eventsOfRun(of, waiting);
   const at = benchIso();
-  const made = said.map(({ what, stepKey }, i): Waiting => {
+  const made = said.map(({ what, stepKey }, i): WaitingEvent => {
     // A millisecond apart: events of one press keep their order.
     const event: BakeEvent = {
       id: eventId(bakeId, stepKey, what, events),
@@ -137,7 +137,7 @@ export async function send(): Promise<void> {
   }
 }
 
-async function settle(bakeId: string, batch: readonly Waiting[], stored: readonly BakeEvent[]): Promise<void> {
+async function settle(bakeId: string, batch: readonly WaitingEvent[], stored: readonly BakeEvent[]): Promise<void> {
   const byId = new Map(stored.map((event) => [event.id, event]));
   const disagreed = batch.filter(({ event }) => byId.has(event.id) && differs(event, byId.get(event.id)!));
   // Taken and not among what is stored: it would be sent for ever.
@@ -170,7 +170,7 @@ async function refused(error: ApiError): Promise<void> {
   await putAside(batch[index] ?? first, error.problems[0]?.message ?? error.message);
 }
 
-async function putAside(one: Waiting, why: string): Promise<void> {
+async function putAside(one: WaitingEvent, why: string): Promise<void> {
   await keepRefused({ ...one, why });
   await heardBack([one.event.id]);
   useRuns.setState(({ waiting, refused: held }) => ({
@@ -181,7 +181,7 @@ async function putAside(one: Waiting, why: string): Promise<void> {
 }
 
 /** Sent once more, as it is or mended. */
-export async function sendAgain({ bakeId, event }: Waiting): Promise<void> {
+export async function sendAgain({ bakeId, event }: WaitingEvent): Promise<void> {
   await keepWaiting([{ bakeId, event }]);
   await letGo(event.id);
   useRuns.setState(({ waiting }) => ({ waiting: [...waiting, { bakeId, event }] }));

@@ -8,7 +8,7 @@ import { versionQuery } from '../../formulas/doors';
 import { kitchenQuery } from '../../kitchen/doors';
 import { pantryQuery } from '../../pantry/doors';
 import { runningQuery } from '../../bakes/doors';
-import { eventsOf, recall, say, send, stateOfRun, told, useRuns } from './run-store';
+import { eventsOfRun, recall, say, send, stateOfRun, told, useRuns } from './run-store';
 import { forgetRun, type KeptRun } from './run-keeping';
 
 export type RunInHand = KeptRun & {
@@ -80,7 +80,7 @@ export function useRun(id: string): { readonly run: RunInHand | null; readonly e
     return {
       ...kept,
       state: stateOfRun(kept, waiting),
-      events: eventsOf(kept, waiting),
+      events: eventsOfRun(kept, waiting),
       waitingEvents: waiting.filter(({ bakeId }) => bakeId === id).length,
       online,
       say: (...said) => say(id, said),

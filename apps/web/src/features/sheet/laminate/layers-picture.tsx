@@ -11,7 +11,7 @@ import {
   laminationLayers,
   roundTo,
   type LaminateResult,
-  type Slab,
+  type RolledSlab,
   showQuantity,
   fromUnits,
   inUnits,
@@ -40,10 +40,10 @@ export function LayersPicture() {
   const step = at === null ? undefined : result.steps[at];
   // The last roll is to the sheet that gives most pieces, the one that the other face draws.
   const layout = evaluation.sheet.state === 'waiting' ? null : evaluation.sheet.result.layout;
-  const rolled: Slab = layout
+  const rolled: RolledSlab = layout
     ? { widthMm: layout.sheetWidthMm, lengthMm: layout.sheetLengthMm, thicknessMm: result.sheet.thicknessMm }
     : result.sheet;
-  const lies: Slab = step?.lies ?? rolled;
+  const lies: RolledSlab = step?.lies ?? rolled;
   const plan = formula.sheet.laminate;
   const { fatLayers: fat, doughLayers } =
     step && plan && at !== null
@@ -92,7 +92,7 @@ const W = 320;
 const H = 210;
 
 type SectionProps = {
-  readonly lies: Slab;
+  readonly lies: RolledSlab;
   readonly fatLayers: number;
   readonly doughLayers: number;
   readonly fatUm: number;
@@ -207,10 +207,10 @@ const stepOf = (mm: number): number => (mm <= 6 ? 1 : mm <= 14 ? 2 : mm <= 30 ? 
 const thin = (um: number, { show }: Voice): string => (um >= 1000 ? show(um / 1000, 'length') : show(um, 'thin'));
 
 /** Dough, fat and each roll: how large, which way. */
-function Sizes({ result, rolled, step }: { result: LaminateResult; rolled: Slab; step: number | null }) {
+function Sizes({ result, rolled, step }: { result: LaminateResult; rolled: RolledSlab; step: number | null }) {
   const units = usePreferences((state) => state.units);
   const formula = useFormula();
-  const size = ({ widthMm, lengthMm, thicknessMm }: Slab) =>
+  const size = ({ widthMm, lengthMm, thicknessMm }: RolledSlab) =>
     `${showQuantity(widthMm, 'size', units)} × ${showQuantity(lengthMm, 'size', units)}, ${showQuantity(thicknessMm, 'length', units)} thick`;
   const turn = step === null ? undefined : result.steps[step]?.turn;
   return (
