@@ -180,15 +180,15 @@ async function propertyInTwoFiles() {
   const mixture = await import(pathToFileURL(join(copy, 'packages/core/dist/ingredient/mixture.js')));
   const lift = await import(pathToFileURL(join(copy, 'packages/core/dist/lift.js')));
   // The form's own logic, without its looks.
-  for (const file of ['ui/typed-number', 'features/pantry/own-ingredient-of-form']) {
+  for (const file of ['ui/form/typed-number', 'features/pantry/ingredients/own-ingredient-of-form']) {
     const text = readFileSync(join(copy, 'apps/web/src', `${file}.ts`), 'utf8').replace(
-      "'../../ui/typed-number'",
-      "'../../ui/typed-number.mjs'",
+      "'../../../ui/form/typed-number'",
+      "'../../../ui/form/typed-number.mjs'",
     );
     const { outputText } = ts.transpileModule(text, { compilerOptions: { module: ts.ModuleKind.ESNext, target: ts.ScriptTarget.ES2022 } });
     writeFileSync(join(copy, 'apps/web/src', `${file}.mjs`), outputText);
   }
-  const form = await import(pathToFileURL(join(copy, 'apps/web/src/features/pantry/own-ingredient-of-form.mjs')));
+  const form = await import(pathToFileURL(join(copy, 'apps/web/src/features/pantry/ingredients/own-ingredient-of-form.mjs')));
   const salt = core.publishedIngredients().salt_fine;
   const own = form.asOwn(salt);
   const typed = form.ownOfForm({ ...form.formOf(salt), numbers: { ...form.formOf(salt).numbers, iodineMgPerG: '0.04' } }, own);

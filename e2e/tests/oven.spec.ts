@@ -111,7 +111,7 @@ test('weights, a cold oven, a hot tray, too hot and never dry: each is answered 
   await page.keyboard.press('Control+z');
 
   await page.getByLabel('Hot start want').fill('900');
-  await expect(page.getByText(/Hot start want must be from 60 to 300 C/)).toBeVisible();
+  await expect(page.getByText(/Hot start want must be from 60 to 300 °C/)).toBeVisible();
   await page.getByLabel('Hot start want').fill('70');
   await page.getByLabel('Dry want').fill('70');
   await expect(page.getByText(/Not dry and golden within an hour/)).toBeVisible();

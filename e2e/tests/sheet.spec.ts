@@ -201,7 +201,7 @@ test('puff with one fold too many is warned, and the warning takes it back', asy
   const errors = complaints(page);
   await sheetOf(page, 'Puff pastry');
   await expect(ruling(page)).toHaveText('27');
-  await expect(page.getByRole('group', { name: /^27 layers of fat of 59 µm and 28 of dough of 86 µm in 4\.0 mm/ })).toBeVisible();
+  await expect(page.getByRole('group', { name: /^27 layers of fat of 59 µm and 28 of dough of 86 µm in 4 mm/ })).toBeVisible();
   // Thinner by the hand at its foot, and each layer with it.
   await page.getByRole('slider', { name: /Thickness of the last sheet/ }).press('Shift+ArrowUp');
   await expect(page.getByRole('group', { name: /^27 layers of fat of 51 µm and 28 of dough of 75 µm in 3\.5 mm/ })).toBeVisible();

@@ -176,8 +176,7 @@ export const spokenValue =
 
 function digitsSaid(value: number, kind: ShownKind, units: Units): number | undefined {
   if (kind === 'length') return units.length === 'mm' && value >= 20 ? 0 : undefined;
-  if (kind === 'difference') return Math.abs(value) < 10 ? undefined : 0;
-  return kind === 'temperature' || kind === 'oven' || kind === 'minutes' ? 0 : undefined;
+  return kind === 'temperature' || kind === 'oven' || kind === 'minutes' || kind === 'difference' ? 0 : undefined;
 }
 
 /** A mass as a shelf label has it: `640 g`, `3.1 kg`, `22.6 oz`, `6.8 lb`. Docs as `showQuantity`. */

@@ -71,7 +71,7 @@ export function BakePicture({ looks }: { looks: ReturnType<typeof useLooks> }) {
         {result.spreadRatio > 1.01 ? (
           <Fact label="as wide as it went in" value={`${result.spreadRatio.toFixed(1)} ×`} />
         ) : (
-          <Fact label={`from ${voice.show(result.curve.thicknessMm[0]!, 'length')}`} value={voice.show(end.thicknessMm, 'length')} />
+          <Fact label={`from ${voice.exact(result.curve.thicknessMm[0]!, 'length')}`} value={voice.exact(end.thicknessMm, 'length')} />
         )}
         {result.coreC === null ? (
           <Fact label="weight lost" value={`${(end.lossShare * 100).toFixed(1)} %`} />

@@ -287,7 +287,7 @@ function Sureness({ oven, care, kitchen, on, onMeasure }: SurenessProps) {
     >
       <Typography variant="h2">How sure</Typography>
       <Box>
-        Its air may stray <b>± {voice.show(care.spreadC, 'difference')}</b> from what you want
+        Its air may stray <b>± {voice.exact(care.spreadC, 'difference')}</b> from what you want
         {care.state === 'never' ? ', and nothing of it is measured here.' : `, by ${many(care.readings, 'reading')}.`}
       </Box>
       {care.next && (

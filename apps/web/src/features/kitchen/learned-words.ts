@@ -48,7 +48,7 @@ export function learnedRows({ what, priorValue, priorSd, value, sd, joint }: Lea
     return [
       {
         of: 'Air against the dial’s table',
-        before: voice.spread(0, priorSd ?? 0, 'difference'),
+        before: `0 ± ${voice.exact(priorSd ?? 0, 'difference')}`,
         now: `${value < 0 ? '−' : '+'}${voice.bare(Math.abs(value), 'difference', 1)} ± ${voice.show(sd, 'difference', 1)}`,
       },
       { of: 'Gives heat', before: 'as its kind', now: factor(joint.mean[1]!, Math.sqrt(joint.covariance[1]![1]!)) },
