@@ -11,8 +11,8 @@ const lines = async (page: Page) => (await page.locator('body').innerText()).spl
 
 const PAGES = ['blend', 'dough', 'chill', 'sheet', 'bake', 'keep'].map((stage) => `${CRACKER}/${stage}`);
 const OTHERS = ['/today', '/bakes', '/trials', '/pantry/lots', '/pantry/preparations', '/kitchen'];
-/** A dial is marked as it is marked, a laboratory's numbers have units of their own, a label's panel is in 100 g by law. */
-const BELONGS = /dial|mg\/kg|µg\/kg|g\/g|100 g|g a cup/i;
+/** A dial is marked as it is marked, a laboratory's numbers have units of their own, a label's panel is in 100 g by law, a ruler and a paper pattern have millimetres. */
+const BELONGS = /dial|mg\/kg|µg\/kg|g\/g|100 g|g a cup|to scale|Print at 100 %|^(?:\d+ °F\s+)?\d+ °C$/i;
 
 test('a baker in ounces, inches and Fahrenheit reads no gram, millimetre or degree Celsius', async ({ page }) => {
   const errors = complaints(page);

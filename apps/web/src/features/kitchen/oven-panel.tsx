@@ -306,7 +306,8 @@ function Heating({ oven }: { oven: Oven }) {
     <Box component="section" aria-label="Time to heat">
       <Typography variant="h2">Time to heat</Typography>
       <Box sx={{ fontSize: typeSize.small, color: 'text.secondary', pb: 1 }}>
-        From cold to {dialWords(oven.dialUnit, held?.dialC ?? 180)}, light off. {held ? '' : 'Not timed yet: 14 min are assumed.'}
+        From cold to {dialWords(oven.dialUnit, held?.dialC ?? 180)} on the dial, light off.{' '}
+        {held ? '' : 'Not timed yet: 14 min are assumed.'}
       </Box>
       <QuantityField
         label="Minutes to heat"
