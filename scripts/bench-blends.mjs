@@ -56,7 +56,7 @@ function dataOf({ columns, rows }) {
 export async function benchBlends(line, count = 200) {
   const { readFileSync } = await import('node:fs');
   const { pantry } = JSON.parse(readFileSync(join(ROOT, 'packages/core/src/worked/planning-cases.json'), 'utf8'));
-  const { blendModel } = await core('solve/blend-model.js');
+  const { blendModel } = await core('solve/blends/blend-model.js');
   const { seeded } = await core('math/seeded.js');
   const { fits } = await core('math/linear-model.js');
   const { fast, sure, reference } = await engines();

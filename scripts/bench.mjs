@@ -24,8 +24,8 @@ const median = (values) => [...values].sort((a, b) => a - b)[values.length >> 1]
 const quantile = (values, q) => [...values].sort((a, b) => a - b)[Math.min(values.length - 1, Math.floor(q * values.length))];
 const core = (path) => import(join(ROOT, 'packages/core/dist', path));
 
-const { compileBake } = await core('bake/problem.js');
-const { BakeMarch } = await core('bake/march.js');
+const { compileBake } = await core('bake/slab/problem.js');
+const { BakeMarch } = await core('bake/slab/march.js');
 const { evaluate, demoCrackerV2, demoKitchen, demoLots, publishedIngredients } = await core('index.js');
 
 /** CPU milliseconds a call, median of rounds: wall time lies on a shared machine. */

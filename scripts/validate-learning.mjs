@@ -11,9 +11,9 @@ export async function validateLearning(line, table) {
   const core = await import(join(ROOT, 'packages/core/dist/index.js'));
   const { bakeCaseFor, demoCrackerV2, demoKitchen, demoLots, doneBand, learnedOven, publishedIngredients, SAMPLES, bakeSamples } = core;
   const internal = (path) => import(join(ROOT, 'packages/core/dist', path));
-  const { BakeMarch } = await internal('bake/march.js');
+  const { BakeMarch } = await internal('bake/slab/march.js');
   const { bakeUntilOver } = await internal('bake/doneness.js');
-  const { nudged } = await internal('bake/problem.js');
+  const { nudged } = await internal('bake/slab/problem.js');
   const { lightnessOf, toneOf } = await internal('bake/tone.js');
   const { onCurve } = await internal('math/interpolate.js');
   const { seeded, normalFrom } = await internal('math/seeded.js');

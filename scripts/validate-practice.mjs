@@ -10,11 +10,11 @@ const HEAT = [0.7, 0.8, 0.9, 1, 1.1, 1.25, 1.4];
 const BROWNING = [0.5, 0.65, 0.8, 1, 1.25, 1.55, 1.9];
 
 export async function validatePractice(line, table) {
-  const { compileBake, browningFactorOf, nudged } = await core('bake/problem.js');
-  const { BakeMarch } = await core('bake/march.js');
+  const { compileBake, browningFactorOf, nudged } = await core('bake/slab/problem.js');
+  const { BakeMarch } = await core('bake/slab/march.js');
   const { bakeUntilOver } = await core('bake/doneness.js');
-  const { bakeSamples, unknownsOf } = await core('bake/samples.js');
-  const { doneBand } = await core('bake/looks.js');
+  const { bakeSamples, unknownsOf } = await core('bake/slab/samples.js');
+  const { doneBand } = await core('bake/looks/looks.js');
   const { families } = await core('facts/families.js');
   const rowsOf = (name) => JSON.parse(readFileSync(join(ROOT, `packages/core/src/worked/${name}.json`), 'utf8')).rows;
   const rows = rowsOf('practice-rows');
@@ -141,9 +141,9 @@ export async function validatePractice(line, table) {
 
 /** Bands and looks on bakes drawn anew, in the model's own world. */
 async function validateLooks(line, rows, problems) {
-  const { bakeSamples, bakeSample, unknownsOf } = await core('bake/samples.js');
-  const { BakeMarch } = await core('bake/march.js');
-  const { caughtShare, doneBand, planLooks } = await core('bake/looks.js');
+  const { bakeSamples, bakeSample, unknownsOf } = await core('bake/slab/samples.js');
+  const { BakeMarch } = await core('bake/slab/march.js');
+  const { caughtShare, doneBand, planLooks } = await core('bake/looks/looks.js');
   const { seeded, normalFrom } = await core('math/seeded.js');
   const march = new BakeMarch(24);
   const FRESH = 800;

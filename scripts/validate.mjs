@@ -20,8 +20,8 @@ const { freezing } = await core('matter/freezing.js');
 const { conduct } = await core('chill/conduction.js');
 const { constantMaterial } = await core('matter/cold-enthalpy.js');
 const { uptake } = await core('keep/keep.js');
-const { compileBake } = await core('bake/problem.js');
-const { BakeMarch } = await core('bake/march.js');
+const { compileBake } = await core('bake/slab/problem.js');
+const { BakeMarch } = await core('bake/slab/march.js');
 
 const { cases } = JSON.parse(readFileSync(join(ROOT, 'packages/core/src/worked/physics-cases.json'), 'utf8'));
 const nothing = { water: 0, fat: 0, starch: 0, protein: 0, sugar: 0, fibre: 0, gum: 0, salt: 0, ash: 0 };
@@ -128,7 +128,7 @@ await validateLearning(line, table);
 /** Names that hide a hazard, and lines of everyday recipes in six languages: what was answered silently, and what was asked in vain. */
 async function validateReader() {
   const { readLine } = await core('entry/read-line.js');
-  const { hazardsOf } = await core('ingredient/allergens.js');
+  const { hazardsOf } = await core('ingredient/safety/allergens.js');
   const ingredients = (await core('ingredient/published.js')).publishedIngredients();
   const linesOf = (name) => JSON.parse(readFileSync(join(ROOT, `packages/core/src/worked/${name}-cases.json`), 'utf8')).lines;
   const ours = 'of ours, by those who wrote the reader: weak';

@@ -86,6 +86,7 @@ export {
   showQuantity,
   showStock,
   showValue,
+  shownKinds,
   spoken,
   spokenValue,
   unitOf,

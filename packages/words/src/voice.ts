@@ -1,5 +1,5 @@
 import { createInstance, type i18n } from 'i18next';
-import { metric, showQuantity, showValue, spoken, spokenValue, type Show, type ShownKind, type Units } from '@north-leaf/core';
+import { metric, shownKinds, showQuantity, showValue, spoken, spokenValue, type Show, type ShownKind, type Units } from '@north-leaf/core';
 import changes from './en/changes.json' with { type: 'json' };
 import findings from './en/findings.json' with { type: 'json' };
 import refusals from './en/refusals.json' with { type: 'json' };
@@ -25,31 +25,6 @@ export type Voice = {
   readonly say: (key: Key, values?: Values) => string;
 };
 
-const KINDS: readonly ShownKind[] = [
-  'mass',
-  'bulk',
-  'size',
-  'length',
-  'height',
-  'temperature',
-  'oven',
-  'percent',
-  'minutes',
-  'difference',
-  'thin',
-  'share',
-  'hours',
-  'days',
-  'wait',
-  'tone',
-  'trace',
-  'proof',
-  'density',
-  'held',
-  'times',
-  'count',
-];
-
 const catalogues: Readonly<Record<Language, Readonly<Record<string, string>>>> = {
   en: english,
   // Every sentence in brackets: whatever stands on a page without them is in no catalogue.
@@ -69,7 +44,7 @@ function catalogue(): i18n {
     initAsync: false,
     interpolation: { escapeValue: false },
   });
-  for (const kind of KINDS)
+  for (const kind of shownKinds)
     made.services.formatter?.add(kind, (value: unknown, _language, { units, digits }: { units: Units; digits?: number }) =>
       spoken(units)(Number(value), kind, digits),
     );

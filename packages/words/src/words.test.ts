@@ -99,6 +99,10 @@ describe('findings in words', () => {
     expect(told(finding('gluten.notInMarket', { of: 'Oats | the US' }))).toMatch(/there: Oats .*The rule of the US/);
     expect(told(finding('bake.tooDry', { of: 'soft' }))).toContain('it crumbles');
   });
+  it('a name is told as it is written, whatever stands in it', () => {
+    const name = '$t(step.mix.title) {{value}} <b>nut</b>';
+    expect(told(finding('dough.fatTooSoft', { of: name }))).toContain(`${name} is too soft`);
+  });
   it('every finding has its three sentences, and no sentence belongs to no finding', () => {
     const wanted = findingCodes.flatMap((code) => ['what', 'why', 'change'].map((part) => `finding.${code}.${part}`));
     const bare = Object.keys(findings).filter((key) => !/_(?:named|soft|watch|potato)$/.test(key));

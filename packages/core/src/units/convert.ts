@@ -1,5 +1,6 @@
-/** Kinds of quantity the baker sees; the core holds one unit of each. */
-export type QuantityKind = 'mass' | 'length' | 'height' | 'temperature' | 'oven' | 'difference' | 'percent' | 'minutes';
+/** Kinds of quantity that are typed; the core holds one unit of each. */
+export const quantityKinds = ['mass', 'length', 'height', 'temperature', 'oven', 'difference', 'percent', 'minutes'] as const;
+export type QuantityKind = (typeof quantityKinds)[number];
 
 export const GRAMS_PER_OUNCE = 28.349523125;
 const MM_PER_INCH = 25.4;

@@ -1,6 +1,6 @@
 import { dialOf, dialWords } from './dial.js';
 import { readQuantity } from './read-quantity.js';
-import { fahrenheitOf, feetOf, gramsOf, inchesOf, ouncesOf, type QuantityKind } from './convert.js';
+import { fahrenheitOf, feetOf, gramsOf, inchesOf, ouncesOf, quantityKinds, type QuantityKind } from './convert.js';
 
 /** What a baker weighs, measures and heats in. Gas marks are for ovens; whatever else is warm or cold is then in C. */
 export type Units = { readonly mass: 'g' | 'oz'; readonly length: 'mm' | 'in'; readonly heat: 'C' | 'F' | 'gas' };
@@ -14,22 +14,24 @@ export const unitSets: readonly Units[] = [metric, imperial, { ...imperial, mass
  * `difference` of two temperatures in K, `thin` in µm, `share` 0..1 as percent, `wait` in
  * minutes as hours and minutes, `tone` 1..8, `trace` in µg/kg, `proof` in mg/kg, `density` in g/ml, `held` in g of water a gram.
  */
-export type ShownKind =
-  | QuantityKind
-  | 'size'
-  | 'bulk'
-  | 'thin'
-  | 'share'
-  | 'hours'
-  | 'days'
-  | 'wait'
-  | 'tone'
-  | 'trace'
-  | 'proof'
-  | 'density'
-  | 'held'
-  | 'times'
-  | 'count';
+export const shownKinds = [
+  ...quantityKinds,
+  'size',
+  'bulk',
+  'thin',
+  'share',
+  'hours',
+  'days',
+  'wait',
+  'tone',
+  'trace',
+  'proof',
+  'density',
+  'held',
+  'times',
+  'count',
+] as const;
+export type ShownKind = (typeof shownKinds)[number];
 
 /** A number in the baker's units, with its unit. */
 export type Show = (value: number, kind: ShownKind, digits?: number) => string;
