@@ -78,8 +78,7 @@ export function LayersPicture() {
           {result.layers.fatLayers} layers of fat, {result.layers.doughLayers} of dough
         </b>{' '}
         in {showQuantity(result.sheet.thicknessMm, 'length', units)}; counted as stacked, {result.layers.stacked}. At{' '}
-        {voice.show(floor, 'thin')}
-        of dough this sheet takes up to {most} layers of fat: judgement, not a law.
+        {voice.show(floor, 'thin')} of dough this sheet takes up to {most} layers of fat: judgement, not a law.
       </Box>
       <Sizes result={result} rolled={rolled} step={at} />
       <Firmness result={result} />
