@@ -12,7 +12,7 @@ import type { BlendRow } from '../document/formula.js';
  * Source   arithmetic.
  *
  * @example
- * withShare([{ share: 0.5 }, { share: 0.3 }, { share: 0.2 }], 0, 0.6); // => 0.6, 0.24, 0.16
+ * withShare([{ share: 0.5 }, { share: 0.3 }, { share: 0.2 }], 0, 0.6).map(({ share }) => share); // => [0.6, 0.24, 0.16]
  */
 export function withShare(rows: readonly BlendRow[], index: number, share: number): BlendRow[] {
   const path = `blend.rows[${index}].share`;

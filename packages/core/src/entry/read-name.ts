@@ -29,7 +29,7 @@ const MOST = 6;
  *
  * @example
  * readName('dried apricots', ingredients); // => { ids: ['apricots_dried'], asks: false, ... }
- * readName('wholemeal spelt flour', ingredients).asks; // => true
+ * readName('flour', ingredients).asks; // => true
  */
 export function readName(written: string, ingredients: Pantry['ingredients']): NameAnswer {
   const book = nameBookOf(ingredients);

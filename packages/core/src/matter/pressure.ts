@@ -10,7 +10,7 @@ import { waterVapourPressure } from '../facts/thermal.js';
  * Source   ICAO standard atmosphere.
  *
  * @example
- * pressureAt(1609); // => 83437, a city a mile high
+ * pressureAt(1609); // => 83431, a city a mile high
  */
 export function pressureAt(altitudeM: number): number {
   const { seaPa, perM, power } = atmosphere.values;
