@@ -12,6 +12,7 @@ import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
 import { Link } from 'react-router';
 import { dialWords, learnedOf, type BakeResult, type BakeStep, type Formula, ovenKindWords, showQuantity } from '@north-leaf/core';
+import { Note } from '../../ui/frame/note';
 import { typeSize } from '../../ui/theme/theme';
 import { usePreferences } from '../../platform/preferences';
 import { Choice } from '../../ui/form/choice';
@@ -97,7 +98,7 @@ function BakeSettings({ looks }: { looks: ReturnType<typeof useLooks> }) {
           options={kitchen.ovens.map(({ id, name, kind }) => ({ value: id, name: `${name}, ${ovenKindWords[kind]}` }))}
         />
       </FieldRow>
-      <Box sx={{ fontSize: typeSize.small, color: 'text.secondary' }}>
+      <Note size="small">
         {result &&
           (result.ovenMeasured
             ? 'Measured: the dial is set so that the air is as wanted. '
@@ -107,7 +108,7 @@ function BakeSettings({ looks }: { looks: ReturnType<typeof useLooks> }) {
         <Link to={`/kitchen/ovens/${bake.ovenId}`} style={{ color: 'inherit' }}>
           About this oven
         </Link>
-      </Box>
+      </Note>
       <Table size="small" sx={{ '& td, & th': { px: 1 } }}>
         <TableHead>
           <TableRow>
@@ -156,9 +157,7 @@ function BakeSettings({ looks }: { looks: ReturnType<typeof useLooks> }) {
                   ) : (
                     <>
                       <b>{dialWords(dialUnit, dialC)}</b>
-                      <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary' }}>
-                        {dialWords(dialUnit === 'F' ? 'C' : 'F', dialC)}
-                      </Box>
+                      <Note>{dialWords(dialUnit === 'F' ? 'C' : 'F', dialC)}</Note>
                     </>
                   )}
                 </TableCell>
@@ -312,9 +311,7 @@ function BakeSettings({ looks }: { looks: ReturnType<typeof useLooks> }) {
         <LearnedHere kitchen={kitchen} of={learnedHere(formula)} />
       </Suspense>
       <WeighTray />
-      <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary', pt: 2 }}>
-        Trays and steam burn: dry cloths, open the door away from you. Stop at golden: acrylamide rises with colour.
-      </Box>
+      <Note pt={2}>Trays and steam burn: dry cloths, open the door away from you. Stop at golden: acrylamide rises with colour.</Note>
     </Box>
   );
 }

@@ -5,6 +5,7 @@ import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
 import type { Dash } from 'plotly.js';
 import { type BakeResult, type LooksStudy, showDuration, showQuantity, inUnits, unitOf } from '@north-leaf/core';
+import { Note } from '../../ui/frame/note';
 import { usePreferences, useVoice, useUnits } from '../../platform/preferences';
 import { Plot } from '../../ui/drawing/plot';
 import { crustTones, typeSize } from '../../ui/theme/theme';
@@ -294,7 +295,7 @@ function ToneStrip({ result }: { result: BakeResult }) {
   const steps = 16;
   const row = (name: string, series: readonly number[]) => (
     <Box sx={{ display: 'grid', gridTemplateColumns: '40px 1fr', alignItems: 'center' }}>
-      <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary' }}>{name}</Box>
+      <Note>{name}</Note>
       <Box sx={{ display: 'flex', gap: '1.5px' }}>
         {Array.from({ length: steps }, (_, i) => {
           const tone = Math.round(series[Math.round(((i + 0.5) / steps) * (series.length - 1))]!);

@@ -6,6 +6,7 @@ import LinearProgress from '@mui/material/LinearProgress';
 import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
 import { doneBand, planLooks, type LooksStudy, showDuration } from '@north-leaf/core';
+import { Note } from '../../ui/frame/note';
 import { useVoice } from '../../platform/preferences';
 import { crustTones, typeSize } from '../../ui/theme/theme';
 import type { useLooks } from './bake-study';
@@ -136,13 +137,13 @@ function Plan({
           ))}
         </tbody>
       </Box>
-      <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary', pt: 1 }}>
+      <Note pt={1}>
         {done
           ? `Eight in ten are done between ${clock(round(done.p10))} and ${clock(round(done.p90))}. `
           : 'More than one in ten is never done: see what is found. '}
         {`Of 100 such bakes these looks find ${Math.round(caughtShare * 100)} in time.`}
         {looksCostMin >= 0.05 && ` They cost ${looksCostMin.toFixed(1)} min.`}
-      </Box>
+      </Note>
     </>
   );
 }

@@ -5,6 +5,7 @@ import LinearProgress from '@mui/material/LinearProgress';
 import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
 import { families, roundTo, windowShare, type Edit, type PairCell, showDuration, showQuantity } from '@north-leaf/core';
+import { Note } from '../../ui/frame/note';
 import { typeSize } from '../../ui/theme/theme';
 import { usePreferences, useVoice } from '../../platform/preferences';
 import { usePairMap, type MapState } from './bake-study';
@@ -202,12 +203,12 @@ function Map({ map, nowMm, nowC }: { map: MapState; nowMm: number; nowC: number 
           </text>
         ))}
       </svg>
-      <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary' }}>
+      <Note>
         {fine
           ? 'Blue: done and golden together; pale: done first; amber: golden first; red: dark first. '
           : 'Minutes until done: ● with gold, ◁ before gold, ▷ after gold, ▲ after dark. '}
         The ring is the draft. One temperature throughout; looks and other steps left out.
-      </Box>
+      </Note>
       {chosen && (
         <Box
           role="status"

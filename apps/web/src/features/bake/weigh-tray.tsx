@@ -2,6 +2,7 @@ import { useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import type { LearnedHeat } from '@north-leaf/core';
+import { Wrong } from '../../ui/frame/note';
 import { typeSize } from '../../ui/theme/theme';
 import { useVoice } from '../../platform/preferences';
 import { notify } from '../../platform/notices';
@@ -76,11 +77,7 @@ export function WeighTray() {
       <FieldRow label="In the oven">
         <QuantityField label="Minutes in the oven" kind="minutes" value={weighing.min} onChange={(min) => set({ min })} />
       </FieldRow>
-      {wrong && (
-        <Box role="alert" sx={{ color: 'error.main', fontSize: typeSize.small }}>
-          {wrong}
-        </Box>
-      )}
+      {wrong && <Wrong size="small">{wrong}</Wrong>}
       {learned ? (
         <Box role="status" sx={{ fontSize: typeSize.small, display: 'grid', gap: 1 }}>
           <span>

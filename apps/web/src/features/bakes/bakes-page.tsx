@@ -11,7 +11,7 @@ import type { ListedBake } from '@north-leaf/contracts';
 import { DateTime } from 'luxon';
 import { Link, useSearchParams } from 'react-router';
 import { showQuantity } from '@north-leaf/core';
-import { typeSize } from '../../ui/theme/theme';
+import { Note } from '../../ui/frame/note';
 import { ErrorPage } from '../../platform/error-page';
 import { usePreferences } from '../../platform/preferences';
 import { Page } from '../../ui/frame/page';
@@ -107,9 +107,7 @@ function BakeRow({ bake, zone }: { bake: ListedBake; zone: string }) {
         <Link to={`/bakes/${bake.id}`} style={{ color: 'inherit' }} aria-label={`Bake ${bake.number}`}>
           <b>{bake.number}</b>
         </Link>
-        <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary' }}>
-          {DateTime.fromISO(bake.startedAt, { zone }).toFormat('d LLL yyyy')}
-        </Box>
+        <Note>{DateTime.fromISO(bake.startedAt, { zone }).toFormat('d LLL yyyy')}</Note>
       </TableCell>
       <TableCell>
         <Link to={`/formulas/${bake.formulaId}/bake`} style={{ color: 'inherit' }}>

@@ -18,6 +18,7 @@ import type { FormulaVersion } from '@north-leaf/contracts';
 import { Controller, useForm } from 'react-hook-form';
 import { useNavigate, useSearchParams } from 'react-router';
 import { findingWords } from '@north-leaf/words';
+import { Wrong } from '../../ui/frame/note';
 import { typeSize, under } from '../../ui/theme/theme';
 import { readMeasure } from './read-measure';
 import { readMass } from '../../ui/form/typed-mass';
@@ -176,11 +177,7 @@ function Form({ version, roomC, humidityShare }: { version: FormulaVersion; room
                     <TableRow key={row.key}>
                       <TableCell component="th" scope="row">
                         {name}
-                        {wrong && (
-                          <Box role="alert" sx={{ color: 'error.main', fontSize: typeSize.caption }}>
-                            {wrong.message}
-                          </Box>
-                        )}
+                        {wrong && <Wrong>{wrong.message}</Wrong>}
                       </TableCell>
                       <TableCell align="right">{fixedMass(row.amountG, voice.units)}</TableCell>
                       <TableCell align="right">

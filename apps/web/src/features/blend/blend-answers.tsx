@@ -16,6 +16,7 @@ import {
   type Pantry,
   showQuantity,
 } from '@north-leaf/core';
+import { Note } from '../../ui/frame/note';
 import { typeSize } from '../../ui/theme/theme';
 import { usePreferences, useVoice } from '../../platform/preferences';
 import { useBlendSearch } from './blend-search';
@@ -81,7 +82,7 @@ function OneAnswer({ answer, number, of, pantry, what }: OneProps) {
   const side = (title: string, changes: typeof out, sign: string) => (
     <Box sx={{ flex: 1, minWidth: 180 }}>
       <Typography variant="h3">{title}</Typography>
-      {changes.length === 0 && <Box sx={{ fontSize: typeSize.small, color: 'text.secondary' }}>nothing</Box>}
+      {changes.length === 0 && <Note size="small">nothing</Note>}
       {changes.map(({ ingredientId, byShare }) => (
         <Box
           key={ingredientId}
@@ -114,19 +115,17 @@ function OneAnswer({ answer, number, of, pantry, what }: OneProps) {
         {side('Take out', out, '−')}
         {side('Put in', putIn, '+')}
       </Box>
-      <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary', pt: 1 }}>
-        Each side is {(putIn.reduce((sum, { byShare }) => sum + byShare, 0) * 100).toFixed(2)} % of the blend.
-      </Box>
+      <Note pt={1}>Each side is {(putIn.reduce((sum, { byShare }) => sum + byShare, 0) * 100).toFixed(2)} % of the blend.</Note>
       <Box sx={{ display: 'flex', gap: 3, alignItems: 'center', pt: 3, flexWrap: 'wrap' }}>
         <Button variant="contained" onClick={use}>
           Use answer {number}
         </Button>
-        <Box sx={{ fontSize: typeSize.small, color: 'text.secondary' }}>
+        <Note size="small">
           {saysOf(answer, what)}
           {!answer.proven && ' Better ones may exist: the search was cut short.'} Whole steps of your scale.{' '}
           {tooFine.length > 0 && `On a finer scale: ${tooFine.map(([id, g]) => `${nameOf(id)} ${voice.exact(g, 'mass', 2)}`).join(', ')}. `}{' '}
           Hold and grit add by mass: an approximation.
-        </Box>
+        </Note>
       </Box>
     </Box>
   );
@@ -196,9 +195,9 @@ function LeftOutLine({ leftOut, pantry }: { leftOut: readonly LeftOut[]; pantry:
     .filter(({ names }) => names.length > 0);
   if (groups.length === 0) return null;
   return (
-    <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary', pt: 3 }}>
+    <Note pt={3}>
       Not looked at:{' '}
       {groups.map(({ why, names }) => `${names.length > 4 ? `${names.length} that` : `${names.join(', ')}:`} ${whyWords[why]}`).join('; ')}.
-    </Box>
+    </Note>
   );
 }

@@ -1,7 +1,6 @@
 import { useMemo, useState } from 'react';
 import CloseIcon from '@mui/icons-material/Close';
 import Alert from '@mui/material/Alert';
-import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
@@ -24,7 +23,7 @@ import {
   type BlendUnit,
   type CupFilling,
 } from '@north-leaf/core';
-import { typeSize } from '../../ui/theme/theme';
+import { Wrong, Note } from '../../ui/frame/note';
 import { Choice } from '../../ui/form/choice';
 import { SearchField } from '../../ui/form/search-field';
 import { ingredientOptions } from '../pantry/doors';
@@ -113,11 +112,7 @@ export function BlendFromAmountsDialog({ onClose }: { onClose: () => void }) {
                   <TableRow key={line.ingredientId}>
                     <TableCell component="th" scope="row">
                       {one.name}
-                      {wrong && (
-                        <Box role="alert" sx={{ color: 'error.main', fontSize: typeSize.caption }}>
-                          {wrong}
-                        </Box>
-                      )}
+                      {wrong && <Wrong>{wrong}</Wrong>}
                     </TableCell>
                     <TableCell align="right">
                       <TextField
@@ -166,9 +161,7 @@ export function BlendFromAmountsDialog({ onClose }: { onClose: () => void }) {
                     <TableCell align="right">{gramsOf(i)}</TableCell>
                     <TableCell align="right">
                       {blend ? `${(blend.shares[i]! * 100).toFixed(1)} %` : '–'}
-                      {blend && blend.sdShares[i]! > 0 && (
-                        <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary' }}>± {(blend.sdShares[i]! * 100).toFixed(1)}</Box>
-                      )}
+                      {blend && blend.sdShares[i]! > 0 && <Note>± {(blend.sdShares[i]! * 100).toFixed(1)}</Note>}
                     </TableCell>
                     <TableCell sx={{ width: 34 }}>
                       <IconButton
@@ -195,10 +188,10 @@ export function BlendFromAmountsDialog({ onClose }: { onClose: () => void }) {
           onChoose={(ingredientId) => setLines([...lines, { ingredientId, text: '1', unit: lines[0]?.unit ?? 'part', filling: 'spooned' }])}
         />
         {spread && (
-          <Box sx={{ fontSize: typeSize.small, color: 'text.secondary' }}>
+          <Note size="small">
             ± is one standard deviation: 4 % from cup to cup, 5 % between this bag and the table, more where nobody knows how the cup was
             filled (judgement). Your hand’s own habit is the same for all and cancels. Weigh once, and it is gone.
-          </Box>
+          </Note>
         )}
         {problem && !problem.path.startsWith('amounts[') && lines.length > 0 && <Alert severity="error">{problem.message}</Alert>}
       </DialogContent>

@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
 import { bendIndexRange, binderRatioRange, families, gritLimit, type BlendResult, type BlendRole, type Family } from '@north-leaf/core';
+import { Note } from '../../ui/frame/note';
 import { typeSize, under } from '../../ui/theme/theme';
 import { useVoice } from '../../platform/preferences';
 import { Fact } from '../../ui/frame/fact-tile';
@@ -40,10 +41,10 @@ export function BlendPicture() {
           How it will behave
         </Typography>
         <Behaviour result={result} family={family} then={answer?.brings} />
-        <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary' }}>
+        <Note>
           Dashed: good range from the model; no bakes have moved it yet. Bends counts gum over its target and sticky starch over 20 %: an
           index, not a length. {answer && 'Upright bar: with the answer below.'}
-        </Box>
+        </Note>
       </Box>
       <Gums result={result} />
       <Box
@@ -113,9 +114,7 @@ function Roles({ result }: { result: BlendResult }) {
           </Box>
         ))}
       </Box>
-      <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary', pt: 1 }}>
-        {shares.map(({ role, share }) => `${roleWords[role].toLowerCase()} ${percent(share, 1)}`).join(' · ')}
-      </Box>
+      <Note pt={1}>{shares.map(({ role, share }) => `${roleWords[role].toLowerCase()} ${percent(share, 1)}`).join(' · ')}</Note>
     </Box>
   );
 }
@@ -212,10 +211,10 @@ function Gums({ result }: { result: BlendResult }) {
           </Box>
         </Box>
       ))}
-      <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary' }}>
+      <Note>
         Upright line: the whole need from that gum alone. Together {percent(result.binderRatio)}; xanthan with guar or locust bean counts
         for more than the two apart.
-      </Box>
+      </Note>
     </Box>
   );
 }

@@ -20,6 +20,7 @@ import {
   type Lot,
   showQuantity,
 } from '@north-leaf/core';
+import { Note } from '../../ui/frame/note';
 import { typeSize } from '../../ui/theme/theme';
 import { usePreferences } from '../../platform/preferences';
 import { Choice } from '../../ui/form/choice';
@@ -74,7 +75,7 @@ export function BlendRowDetails({ index }: { index: number }) {
     <TableRow>
       <TableCell colSpan={4} sx={{ boxShadow: 'inset 3px 0 0', color: 'primary.main', py: '10px !important' }}>
         <Box sx={{ display: 'grid', gap: 2, color: 'text.primary' }}>
-          {ingredient.note && <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary' }}>{ingredient.note}.</Box>}
+          {ingredient.note && <Note>{ingredient.note}.</Note>}
           <Box sx={line}>
             <span>From</span>
             <Choice

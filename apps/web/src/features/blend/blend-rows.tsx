@@ -24,6 +24,7 @@ import {
   showValue,
   unitOf,
 } from '@north-leaf/core';
+import { Wrong, Note } from '../../ui/frame/note';
 import { typeSize } from '../../ui/theme/theme';
 import { usePreferences } from '../../platform/preferences';
 import { FieldRow } from '../../ui/form/field-row';
@@ -99,11 +100,7 @@ export function BlendRows() {
           </TableRow>
         </TableBody>
       </Table>
-      {problem && (
-        <Box role="alert" sx={{ color: 'error.main', fontSize: typeSize.small }}>
-          {problem}
-        </Box>
-      )}
+      {problem && <Wrong size="small">{problem}</Wrong>}
       <Box sx={{ py: 2 }}>
         <SearchField
           label="Add to the blend"
@@ -160,10 +157,10 @@ function ShareRow({ index, open, onOpen }: { index: number; open: boolean; onOpe
           {row.pinned && <PushPinIcon titleAccess="pinned" sx={{ fontSize: typeSize.small, mr: 0.5, verticalAlign: '-2px' }} />}
           {/* What else it is called stands in its details. */}
           {name.replace(/\s*\(=.*\)$/, '')}
-          <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary' }}>
+          <Note>
             {lot ? `lot ${lot.code}` : 'no lot here'}
             {uncertain ? ` · ± ${(uncertain * 100).toFixed(1)}` : ''}
-          </Box>
+          </Note>
         </TableCell>
         <TableCell align="right">
           <QuantityField

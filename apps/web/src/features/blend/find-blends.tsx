@@ -11,6 +11,7 @@ import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
 import { isGum, type BlendResult, type BlendSearch, type Formula, type GoalKey, type Pantry, strengths } from '@north-leaf/core';
+import { Note } from '../../ui/frame/note';
 import { typeSize } from '../../ui/theme/theme';
 import { Choice } from '../../ui/form/choice';
 import { findBlends } from '../blends/doors';
@@ -136,10 +137,10 @@ export function FindBlends() {
           {failed}
         </Alert>
       )}
-      <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary', pt: 2 }}>
+      <Note pt={2}>
         Pins, limits and what it must suit are kept.{' '}
         {Object.values(pantry.ingredients).some(isGum) && 'Gums come to what the family needs.'}
-      </Box>
+      </Note>
     </Box>
   );
 }

@@ -18,6 +18,7 @@ import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { editsBetween, nutrientsOf, readIngredientList, type Blend, type LabelNutrient, type LabelRule } from '@north-leaf/core';
 import type { BoxLabel, ReadLabel } from '@north-leaf/contracts';
+import { Note } from '../../ui/frame/note';
 import { typeSize, under } from '../../ui/theme/theme';
 import { useVoice } from '../../platform/preferences';
 import { outside } from '../../ui/form/limits';
@@ -238,10 +239,10 @@ export function LabelReader({ onClose, onRead }: Props) {
               />
             ))}
           </Box>
-          <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary' }}>
+          <Note>
             As printed; “&lt; 1” for less than one; leave out what is not there. Rounding:{' '}
             {rule === 'us' ? '21 CFR 101.9(c)' : 'EU guidance on tolerances, 2012'}, from memory.
-          </Box>
+          </Note>
           <Box sx={{ display: 'flex', gap: 2 }}>
             <Button variant={reading ? 'outlined' : 'contained'} disabled={busy} onClick={() => void read()}>
               Work it out
@@ -294,10 +295,10 @@ export function LabelReader({ onClose, onRead }: Props) {
                 ))}
               </TableBody>
             </Table>
-            <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary', pt: 1 }}>
+            <Note pt={1}>
               From the printed order, the rounded panel and use limits (judgement), flours up to {(reading.tolerance * 100).toFixed(0)} %
               off the table. Not a copy of anybody’s recipe: many blends fit one label. Allergens: read the box itself.
-            </Box>
+            </Note>
           </Box>
         )}
       </DialogContent>

@@ -14,6 +14,7 @@ import { blendBehaviour, families, type BlendResult, type Kitchen, metric, showQ
 import type { LibraryBlend, PantryBook } from '@north-leaf/contracts';
 import { useQuery } from '@tanstack/react-query';
 import { type Voice } from '@north-leaf/words';
+import { Note } from '../../ui/frame/note';
 import { typeSize } from '../../ui/theme/theme';
 import { useVoice } from '../../platform/preferences';
 import { notify } from '../../platform/notices';
@@ -77,7 +78,7 @@ export function BlendsPage() {
                 <TableCell align="right">{new Date(one.savedAt).toLocaleDateString('en-GB', { day: 'numeric', month: 'short' })}</TableCell>
                 <TableCell>
                   {pantry.data.ingredients[one.id] ? (
-                    <Box sx={{ fontSize: typeSize.small, color: 'text.secondary' }}>in the pantry</Box>
+                    <Note size="small">in the pantry</Note>
                   ) : (
                     <Button
                       size="small"

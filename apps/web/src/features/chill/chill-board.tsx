@@ -18,6 +18,7 @@ import {
   unitOf,
 } from '@north-leaf/core';
 import { type Voice } from '@north-leaf/words';
+import { Note } from '../../ui/frame/note';
 import { typeSize } from '../../ui/theme/theme';
 import { usePreferences, useVoice } from '../../platform/preferences';
 import { Choice } from '../../ui/form/choice';
@@ -150,12 +151,12 @@ function Ways() {
         );
       })}
       {found.frozen && (
-        <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary', pt: 1 }}>
+        <Note pt={1}>
           For another day: frozen through in {found.frozen.frozenMin === null ? 'more than a day' : showDuration(found.frozen.frozenMin)};
           out of the freezer it rolls after {found.frozen.fridgeMin === null ? 'more than a day' : showDuration(found.frozen.fridgeMin)} in
           the fridge
           {found.frozen.tableMin !== null && ` or ${showDuration(found.frozen.tableMin)} on the table`}. Thaw it wrapped.
-        </Box>
+        </Note>
       )}
     </Box>
   );
@@ -228,12 +229,12 @@ function ChillPicture() {
         <Fact label="on the table as a slab" value={bench} />
         <Fact label="of its fat is solid" value={`${Math.round(result.endSolidFatPercent)} %`} />
       </Box>
-      <Box sx={{ fontSize: typeSize.small, color: 'text.secondary' }}>
+      <Note size="small">
         It rolls between {showQuantity(result.rollLowC, 'temperature', units, 0)} and{' '}
         {showQuantity(result.rollHighC, 'temperature', units, 0)}
         {result.benchFromMin > 1 ? `, from ${showDuration(Math.round(result.benchFromMin))} after it came out` : ''}. Once rolled thin it
         warms in minutes. The slab’s edges are left out: a real slab cools a little sooner.
-      </Box>
+      </Note>
       <MadeReadyList />
     </Box>
   );
@@ -279,7 +280,7 @@ function Slices({ result }: { result: ChillResult }) {
           >
             {showQuantity(at(middleC, when), 'temperature', units, 0)}
           </Box>
-          <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary' }}>{Math.round(when - startMin)} min</Box>
+          <Note>{Math.round(when - startMin)} min</Note>
         </Box>
       ))}
     </Box>

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import Box from '@mui/material/Box';
-import { typeSize } from '../../ui/theme/theme';
+import { Wrong } from '../../ui/frame/note';
 import { useVoice } from '../../platform/preferences';
 import { outside } from '../../ui/form/limits';
 import { QuantityField } from '../../ui/form/quantity-field';
@@ -56,11 +56,7 @@ export function AirToday() {
           onChange={(room) => set({ room })}
         />
       </FieldRow>
-      {change.error && (
-        <Box role="alert" sx={{ color: 'error.main', fontSize: typeSize.caption }}>
-          Not stored: {change.error.message}
-        </Box>
-      )}
+      {change.error && <Wrong>Not stored: {change.error.message}</Wrong>}
     </Box>
   );
 }

@@ -14,6 +14,7 @@ import {
   type SpreadOfWater,
   showQuantity,
 } from '@north-leaf/core';
+import { Note } from '../../ui/frame/note';
 import { typeSize } from '../../ui/theme/theme';
 import { usePreferences, useVoice } from '../../platform/preferences';
 import { GoodRange } from '../../ui/drawing/good-range';
@@ -146,10 +147,10 @@ function Fats({ result }: { result: DoughResult }) {
               text={`${Math.round(solidPercent)} ± 5 %`}
             />
           )}
-          <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary' }}>
+          <Note>
             {name}, {stateWords[state]}
             {pieceMm !== null && ` of ${showQuantity(pieceMm, 'length', units)}`}: {stateEffects[state]}.
-          </Box>
+          </Note>
         </Box>
       ))}
     </Box>
@@ -189,10 +190,10 @@ function Binders({ result }: { result: DoughResult }) {
           </Box>,
         ])}
       </Box>
-      <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary', pt: 1 }}>
+      <Note pt={1}>
         Once baked it is held as by {showQuantity(baked, 'mass', units)} of xanthan. Egg sets in the oven and binds almost nothing in the
         raw sheet.
-      </Box>
+      </Note>
     </Box>
   );
 }
@@ -232,7 +233,7 @@ function HandChances({ result }: { result: DoughResult }) {
                 />
               </Box>
               <Box sx={{ fontWeight: word === best ? 700 : 500, fontSize: typeSize.small }}>{handWordLabels[word]}</Box>
-              <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary' }}>{Math.round(chance * 100)} in 100</Box>
+              <Note>{Math.round(chance * 100)} in 100</Note>
             </Box>
           );
         })}
@@ -370,14 +371,14 @@ function WantsAndGets({ result }: { result: DoughResult }) {
             : []),
         ])}
       </Box>
-      <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary', pt: 1 }}>
+      <Note pt={1}>
         Wants ± {showQuantity(result.wantsSdG, 'bulk', units)}:{' '}
         {result.waterSpread.map(({ cause, sdG }) => `${spreadWords[cause]} ${showQuantity(sdG, 'mass', units)}`).join(', ')}. The flours’
         own {showQuantity(result.ownWaterG, 'bulk', units)} are left out of both
         {Math.abs(wants.moistureG) >= 0.5 &&
           `; today’s flour is ${wants.moistureG < 0 ? 'damp' : 'dry'}: ${wants.moistureG < 0 ? '−' : '+'}${showQuantity(Math.abs(wants.moistureG), 'mass', units)}`}
         .<Learned />
-      </Box>
+      </Note>
     </Box>
   );
 }

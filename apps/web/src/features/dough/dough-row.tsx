@@ -31,6 +31,7 @@ import {
   showQuantity,
   unitOf,
 } from '@north-leaf/core';
+import { Note, Wrong } from '../../ui/frame/note';
 import { typeSize } from '../../ui/theme/theme';
 import { usePreferences } from '../../platform/preferences';
 import { Choice } from '../../ui/form/choice';
@@ -73,7 +74,7 @@ export const DoughRow = memo(function DoughRow({ index, open, onOpen }: { index:
       <TableRow>
         <TableCell component="th" scope="row" sx={{ lineHeight: '16px' }}>
           {name}
-          {said && <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary' }}>{said}</Box>}
+          {said && <Note>{said}</Note>}
         </TableCell>
         <TableCell align="right">
           <QuantityField
@@ -156,7 +157,7 @@ function RowDetails({ index, row, name }: { index: number; row: Row; name: strin
     <TableRow>
       <TableCell colSpan={4} sx={{ boxShadow: 'inset 3px 0 0', color: 'primary.main', py: '10px !important' }}>
         <Box sx={{ display: 'grid', gap: 2, color: 'text.primary' }}>
-          {ingredient.note && <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary' }}>{ingredient.note}.</Box>}
+          {ingredient.note && <Note>{ingredient.note}.</Note>}
           {row.fat && (
             <>
               <Box sx={line}>
@@ -174,7 +175,7 @@ function RowDetails({ index, row, name }: { index: number; row: Row; name: strin
                   width={190}
                 />
               </Box>
-              <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary' }}>{fatReasons[row.fat.state]}</Box>
+              <Note>{fatReasons[row.fat.state]}</Note>
               {row.fat.state === 'pieces' && (
                 <Box sx={line}>
                   <span>Pieces of</span>
@@ -261,11 +262,7 @@ function WhenItGoesOn({ index, name }: { index: number; name: string }) {
         onChange={(value) => set(`/rows/${index}/goesOn`, JSON.parse(value) as never)}
         width={190}
       />
-      {problem && (
-        <Box role="alert" sx={{ color: 'error.main', fontSize: typeSize.caption }}>
-          {problem}
-        </Box>
-      )}
+      {problem && <Wrong>{problem}</Wrong>}
     </Box>
   );
 }

@@ -26,6 +26,7 @@ import {
   type Row,
   type School,
 } from '@north-leaf/core';
+import { Note } from '../../ui/frame/note';
 import { typeSize } from '../../ui/theme/theme';
 import { useVoice } from '../../platform/preferences';
 import { Choice } from '../../ui/form/choice';
@@ -108,7 +109,7 @@ export const MixSteps = memo(function MixSteps() {
           </Box>
         ))}
       </Box>
-      {mix.length === 0 && <Box sx={{ fontSize: typeSize.small, color: 'text.secondary' }}>No order is written down yet.</Box>}
+      {mix.length === 0 && <Note size="small">No order is written down yet.</Note>}
       <Button
         size="small"
         sx={{ mt: 1 }}

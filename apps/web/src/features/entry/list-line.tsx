@@ -18,6 +18,7 @@ import {
   showValue,
   unitOf,
 } from '@north-leaf/core';
+import { Note } from '../../ui/frame/note';
 import { typeSize } from '../../ui/theme/theme';
 import { readMass } from '../../ui/form/typed-mass';
 import { useVoice, useUnits } from '../../platform/preferences';
@@ -166,12 +167,12 @@ export function ListLine({ line, heading, slips, asks, pantry, saidBefore, onCor
             </Button>
           )}
           {saidBefore && !asks && !leftOut && (
-            <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary' }}>
+            <Note>
               as you said before{' '}
               <Button size="small" sx={{ minHeight: 0, p: 0 }} onClick={onForget}>
                 Forget
               </Button>
-            </Box>
+            </Note>
           )}
           {corrected && !box && !saidBefore && !leftOut && ingredientId !== null && line.name !== '' && (
             <Button size="small" sx={{ minHeight: 0, p: 0 }} onClick={() => onRemember(ingredientId)}>

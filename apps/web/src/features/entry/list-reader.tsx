@@ -24,6 +24,7 @@ import {
   usual,
   vagueVolumes,
 } from '@north-leaf/core';
+import { Note } from '../../ui/frame/note';
 import { typeSize } from '../../ui/theme/theme';
 import { useVoice } from '../../platform/preferences';
 import { Choice } from '../../ui/form/choice';
@@ -136,10 +137,10 @@ export function ListReader({ reading, placeholder }: { reading: ListReading; pla
         />
         <Choice label="How cups were filled" value={filling} options={fillings} onChange={setFilling} width={240} />
         {vague && <AskMeasure key={vague} measure={vague} onSet={(value) => change.mutate({ kind: 'measure', name: vague, value })} />}
-        <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary' }}>
+        <Note>
           English, Italian, Portuguese, Spanish, French, German; headings (filling, topping, wash) give the lines under them their place; a
           recipe page’s JSON-LD too. A cup is the US cup, a xícara 240 ml, a tazza 250 ml.
-        </Box>
+        </Note>
       </Box>
       <Box sx={{ minWidth: 0 }}>
         {name && <Box sx={{ fontWeight: 680, pb: 1 }}>{name}</Box>}

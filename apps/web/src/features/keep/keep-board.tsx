@@ -3,6 +3,7 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
 import { crispLoss, type KeepResult, showDuration, showQuantity, inUnits, unitOf, saidFacts } from '@north-leaf/core';
+import { Note } from '../../ui/frame/note';
 import { typeSize } from '../../ui/theme/theme';
 import { usePreferences, useVoice } from '../../platform/preferences';
 import { Choice } from '../../ui/form/choice';
@@ -63,9 +64,9 @@ function KeepSettings() {
       <FieldRow label="Sell within">
         <PlainField path="/keep/sellWithinDays" label="Sell within days" /> days
       </FieldRow>
-      <Box sx={{ fontSize: typeSize.small, color: 'text.secondary', pt: 2 }}>
+      <Note size="small" pt={2}>
         Room {voice.exact(kitchen.roomC, 'temperature')}, air {Math.round(kitchen.humidityShare * 100)} % damp.
-      </Box>
+      </Note>
     </Box>
   );
 }
@@ -110,11 +111,11 @@ function KeepPicture() {
         <Fact label="when packed" value={showQuantity(result.packedAtC, 'temperature', units, 0)} />
         <Fact label="each, baked" value={showQuantity(result.bakedPieceG, 'mass', units)} />
       </Box>
-      <Box sx={{ fontSize: typeSize.small, color: 'text.secondary' }}>
+      <Note size="small">
         A forecast, not a shelf life: date it by your own tests and local rules. What holds cream, custard, egg or cheese belongs at{' '}
         {voice.show(saidFacts.fridgeC, 'temperature')} or colder and stands out four hours at most. How tight your tin is, is a guess until
         one was weighed over a week.
-      </Box>
+      </Note>
     </Box>
   );
 }

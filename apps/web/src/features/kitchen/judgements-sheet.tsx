@@ -2,6 +2,7 @@ import { useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { judged, judgements, type Judgement, type JudgementName, type Kitchen } from '@north-leaf/core';
+import { Note } from '../../ui/frame/note';
 import { typeSize } from '../../ui/theme/theme';
 import { FormEnd } from '../../ui/form/form-end';
 import { QuantityField } from '../../ui/form/quantity-field';
@@ -57,7 +58,7 @@ export function JudgementsSheet({ kitchen, onClose }: { kitchen: Kitchen; onClos
                 />
                 <Box sx={{ fontSize: typeSize.caption, minWidth: 84 }}>{one.unit}</Box>
               </Box>
-              <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary' }}>
+              <Note>
                 Judgement: {one.source}.{' '}
                 {held[name] !== undefined && (
                   <Button
@@ -69,7 +70,7 @@ export function JudgementsSheet({ kitchen, onClose }: { kitchen: Kitchen; onClos
                     Back to ours, {Number(one.value.toFixed(one.digits))}
                   </Button>
                 )}
-              </Box>
+              </Note>
             </Box>
           );
         })}

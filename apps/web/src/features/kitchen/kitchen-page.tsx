@@ -31,6 +31,7 @@ import {
   type Units,
   saidFacts,
 } from '@north-leaf/core';
+import { Note } from '../../ui/frame/note';
 import { typeSize, under } from '../../ui/theme/theme';
 import { ErrorPage } from '../../platform/error-page';
 import { usePreferences, useVoice } from '../../platform/preferences';
@@ -213,7 +214,7 @@ function Things({ list, kitchen, chosen, on, onOpen }: ThingsProps) {
         const inside = (
           <Box sx={{ flex: 1, minWidth: 0 }}>
             <Box sx={{ fontWeight: 650, fontSize: typeSize.body }}>{thing.name}</Box>
-            <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary' }}>{about(list, thing, units)}</Box>
+            <Note>{about(list, thing, units)}</Note>
           </Box>
         );
         if (list !== 'ovens') {
@@ -240,7 +241,7 @@ function Things({ list, kitchen, chosen, on, onOpen }: ThingsProps) {
           </ButtonBase>
         );
       })}
-      {things.length === 0 && <Box sx={{ fontSize: typeSize.small, color: 'text.secondary' }}>None yet.</Box>}
+      {things.length === 0 && <Note size="small">None yet.</Note>}
     </Box>
   );
 }
@@ -320,10 +321,10 @@ function Sureness({ oven, care, kitchen, on, onMeasure }: SurenessProps) {
           : {careWords(ovenCare(one, kitchen, on))}.
         </Box>
       ))}
-      <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary' }}>
+      <Note>
         Cold places: read a thermometer in a glass of water that stood there over night. Chilled food belongs at{' '}
         {voice.show(saidFacts.fridgeC, 'temperature')} or colder; local rules come first.
-      </Box>
+      </Note>
     </Box>
   );
 }

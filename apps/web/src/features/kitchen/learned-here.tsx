@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { Kitchen, Learned } from '@north-leaf/core';
+import { Note } from '../../ui/frame/note';
 import { typeSize } from '../../ui/theme/theme';
 import { useVoice } from '../../platform/preferences';
 import { notify } from '../../platform/notices';
@@ -45,9 +46,9 @@ function One({ learned, kitchen }: { learned: Learned; kitchen: Kitchen }) {
             </Box>
           </Box>
         ))}
-        <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary' }}>
+        <Note>
           {learnedFrom(learned, kitchen)} {setAside && <b>Set aside: this forecast is made without it.</b>}
-        </Box>
+        </Note>
       </Box>
       <Button size="small" variant="outlined" onClick={treat} disabled={change.isPending} sx={{ alignSelf: 'start', minHeight: 28 }}>
         {setAside ? 'Use it again' : 'Set aside'}

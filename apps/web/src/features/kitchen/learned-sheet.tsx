@@ -3,6 +3,7 @@ import Button from '@mui/material/Button';
 import { useTheme } from '@mui/material/styles';
 import type { Kitchen, Learned } from '@north-leaf/core';
 import type { LearnedBody } from '@north-leaf/contracts';
+import { Note } from '../../ui/frame/note';
 import { typeSize } from '../../ui/theme/theme';
 import { useVoice } from '../../platform/preferences';
 import { notify } from '../../platform/notices';
@@ -70,9 +71,9 @@ function One({ learned, kitchen }: { learned: Learned; kitchen: Kitchen }) {
           ))}
         </tbody>
       </Box>
-      <Box sx={{ fontSize: typeSize.small, color: 'text.secondary' }}>
+      <Note size="small">
         {learnedFrom(learned, kitchen)} {setAside && <b>Set aside: forecasts use what was believed before.</b>}
-      </Box>
+      </Note>
       <Box sx={{ display: 'flex', gap: 2, pt: 1 }}>
         {setAside ? (
           <Button size="small" variant="outlined" onClick={() => treat('use', 'used again')}>

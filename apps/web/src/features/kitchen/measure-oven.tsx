@@ -17,6 +17,7 @@ import {
   metric,
 } from '@north-leaf/core';
 import { type Voice } from '@north-leaf/words';
+import { Note } from '../../ui/frame/note';
 import { typeSize } from '../../ui/theme/theme';
 import { outside } from '../../ui/form/limits';
 import { usePreferences, useVoice } from '../../platform/preferences';
@@ -112,9 +113,9 @@ export function MeasureOven({ oven, onClose }: { oven: Oven; onClose: () => void
         >
           Another setting
         </Button>
-        <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary' }}>
+        <Note>
           Hot metal and steam burn: dry cloths, and open the door away from you. Type C or F after a number to give it in the other unit.
-        </Box>
+        </Note>
         <FormEnd failed={failed} busy={busy} onStore={() => void store()} onLeave={onClose} />
       </Box>
     </SideSheet>

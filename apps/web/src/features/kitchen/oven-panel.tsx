@@ -21,6 +21,7 @@ import {
   inUnits,
   unitOf,
 } from '@north-leaf/core';
+import { Note } from '../../ui/frame/note';
 import { typeSize, under } from '../../ui/theme/theme';
 import { outside } from '../../ui/form/limits';
 import { usePreferences, useVoice, useUnits } from '../../platform/preferences';
@@ -166,10 +167,10 @@ function HotSpots({ oven }: { oven: Oven }) {
         )}
       </Box>
       {typed && (
-        <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary' }}>
+        <Note>
           Move the thermometer from place to place at one setting; ten minutes each. Or sprinkle white rice flour on a tray, six minutes at{' '}
           {voice.show(saidFacts.flourTestC, 'temperature')}, and see where it browns first.
-        </Box>
+        </Note>
       )}
     </Box>
   );
@@ -202,9 +203,7 @@ function SetDial({ oven }: { oven: Oven }) {
           ))}
         </tbody>
       </Box>
-      {oven.readings.length === 0 && (
-        <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary', pt: 1 }}>Never measured: the dial is taken at its word.</Box>
-      )}
+      {oven.readings.length === 0 && <Note pt={1}>Never measured: the dial is taken at its word.</Note>}
     </Box>
   );
 }
@@ -305,10 +304,10 @@ function Heating({ oven }: { oven: Oven }) {
   return (
     <Box component="section" aria-label="Time to heat">
       <Typography variant="h2">Time to heat</Typography>
-      <Box sx={{ fontSize: typeSize.small, color: 'text.secondary', pb: 1 }}>
+      <Note size="small" pb={1}>
         From cold to {dialWords(oven.dialUnit, held?.dialC ?? 180)} on the dial, light off.{' '}
         {held ? '' : 'Not timed yet: 14 min are assumed.'}
-      </Box>
+      </Note>
       <QuantityField
         label="Minutes to heat"
         kind="minutes"
@@ -345,7 +344,7 @@ function HeatTransfer({ oven, kitchen, care }: Props) {
             </b>{' '}
             times an oven of its kind
           </Box>
-          {from && <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary' }}>{from}</Box>}
+          {from && <Note>{from}</Note>}
           <Button
             size="small"
             onClick={() =>
@@ -358,9 +357,7 @@ function HeatTransfer({ oven, kitchen, care }: Props) {
           </Button>
         </>
       ) : (
-        <Box sx={{ fontSize: typeSize.small, color: 'text.secondary' }}>
-          Not known yet. Weigh one tray before and after, on the Bake board of a formula.
-        </Box>
+        <Note size="small">Not known yet. Weigh one tray before and after, on the Bake board of a formula.</Note>
       )}
     </Box>
   );

@@ -3,7 +3,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { boilsAtC, pressureAt, type Kitchen, showQuantity } from '@north-leaf/core';
-import { typeSize } from '../../ui/theme/theme';
+import { Note } from '../../ui/frame/note';
 import { outside } from '../../ui/form/limits';
 import { notify } from '../../platform/notices';
 import { usePreferences, useVoice } from '../../platform/preferences';
@@ -61,10 +61,10 @@ export function RoomAir({ kitchen }: { kitchen: Kitchen }) {
         />
       </FieldRow>
       {altitude > 0 && !wrong.altitude && (
-        <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary', pb: 1 }}>
+        <Note pb={1}>
           Water boils at {showQuantity(boilsAtC(pressureAt(altitude)), 'temperature', units, 1)} here: middles are done cooler, and gas
           lifts more, so less powder is wanted.
-        </Box>
+        </Note>
       )}
       {changed && !wrong.room && !wrong.humidity && !wrong.altitude && (
         <Button

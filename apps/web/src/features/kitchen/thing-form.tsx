@@ -14,7 +14,7 @@ import {
   type NumberField,
   type QuantityKind,
 } from '@north-leaf/core';
-import { typeSize } from '../../ui/theme/theme';
+import { Note } from '../../ui/frame/note';
 import { useVoice } from '../../platform/preferences';
 import { outside } from '../../ui/form/limits';
 import { changedName } from '../../ui/words/change-words';
@@ -169,9 +169,7 @@ export function ThingForm({ list, thing, isNew, onClose }: Props) {
         <Box sx={{ pt: 3, display: 'grid', gap: 2 }}>
           <FormEnd failed={failed} busy={busy} onLeave={onClose} onRemove={isNew ? undefined : () => void remove()} />
           {!isNew && list !== 'pans' && list !== 'cutters' && (
-            <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary' }}>
-              A formula that names a removed {one} says so and waits until you choose another.
-            </Box>
+            <Note>A formula that names a removed {one} says so and waits until you choose another.</Note>
           )}
         </Box>
       </Box>

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { Note } from '../../ui/frame/note';
 import { typeSize, under } from '../../ui/theme/theme';
 import { FormEnd } from '../../ui/form/form-end';
 import Box from '@mui/material/Box';
@@ -29,7 +30,7 @@ export function GuestsList({ kitchen }: { book: PantryBook; kitchen: Kitchen }) 
               <Box sx={{ fontSize: typeSize.small }}>
                 {guest.suits.map((id) => suits.values[id as keyof typeof suits.values]?.name ?? id).join(', ') || 'no limits yet'}
               </Box>
-              {guest.note && <Box sx={{ fontSize: typeSize.small, color: 'text.secondary' }}>{guest.note}</Box>}
+              {guest.note && <Note size="small">{guest.note}</Note>}
             </Box>
             <Button variant="outlined" size="small" onClick={() => setOpen(guest)}>
               Change
@@ -112,10 +113,10 @@ function GuestForm({ guest, failed, onStore, onClose }: FormProps) {
         onChange={(event) => setNote(event.target.value)}
         slotProps={{ htmlInput: { maxLength: 500 } }}
       />
-      <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary' }}>
+      <Note>
         Lactose-free is not milk-free. Honey and gelatine are not vegan. “May contain” counts as not suiting until a label says otherwise.
         An allergy is for the guest and their doctor to judge; ask, and follow local rules.
-      </Box>
+      </Note>
       <FormEnd failed={failed} onLeave={onClose} />
     </Box>
   );

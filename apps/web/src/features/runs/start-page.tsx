@@ -27,6 +27,7 @@ import {
   showQuantity,
 } from '@north-leaf/core';
 import { findingWords, titleOf, type Voice } from '@north-leaf/words';
+import { Note } from '../../ui/frame/note';
 import { typeSize, under } from '../../ui/theme/theme';
 import { bareNumber } from '../../ui/form/typed-number';
 import { benchNow } from '../../platform/bench-clock';
@@ -214,9 +215,7 @@ function Ready({ of, plan, rests, looks }: { of: Asked; plan: RunPlan; rests: Pl
           <Figure value={showDuration(times.totalMin)} label="in all" />
           <Figure value={`${plan.pieces}`} label={plan.loads > 1 ? `pieces in ${plan.loads} oven loads` : 'pieces'} />
         </Box>
-        <Box sx={{ fontSize: typeSize.small, color: 'text.secondary' }}>
-          Minutes of hands are a judgement; waits are the formula’s and the models’. Your own runs will show yours.
-        </Box>
+        <Note size="small">Minutes of hands are a judgement; waits are the formula’s and the models’. Your own runs will show yours.</Note>
         <When plan={plan} />
         {plan.unsafe.map((finding) => (
           <Alert key={`${finding.code}${finding.measured?.of ?? ''}`} severity="error" icon={<Leaf state="fix" />}>
@@ -306,7 +305,7 @@ const lookWords = ({ atMin, asSet }: PlannedLook) => `${Number(atMin.toFixed(1))
 const Figure = ({ value, label }: { value: string; label: string }) => (
   <Box>
     <Box sx={{ fontSize: typeSize.remaining, lineHeight: '36px', fontWeight: 700 }}>{value}</Box>
-    <Box sx={{ fontSize: typeSize.small, color: 'text.secondary' }}>{label}</Box>
+    <Note size="small">{label}</Note>
   </Box>
 );
 

@@ -4,6 +4,7 @@ import Box from '@mui/material/Box';
 import IconButton from '@mui/material/IconButton';
 import Typography from '@mui/material/Typography';
 import { cutOrder, type CutStep, type SheetLayout, showQuantity, showValue, unitOf, type Units } from '@north-leaf/core';
+import { Note } from '../../ui/frame/note';
 import { typeSize } from '../../ui/theme/theme';
 import { usePreferences } from '../../platform/preferences';
 import type { DrawnSheet } from './sheet-plan';
@@ -27,10 +28,10 @@ export const CutOrder = memo(function CutOrder({ drawn: { formula }, layout, onP
         ))}
         {cut !== 'raw' && <li>Bake the whole sheet, then cut it {cut === 'hot' ? 'hot, within minutes' : 'cold'}</li>}
       </Box>
-      <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary', pt: 1 }}>
+      <Note pt={1}>
         Mark both edges before the first cut; straight down, no twist.
         {formula.sheet.laminate && ' Sharp cuts: a blunt knife seals the layers. Stack the offcuts, never ball them up.'}
-      </Box>
+      </Note>
     </Box>
   );
 });

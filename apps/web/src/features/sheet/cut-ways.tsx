@@ -3,6 +3,7 @@ import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import { useTheme } from '@mui/material/styles';
 import { figureOf, type CutShape, type CutWay, showQuantity } from '@north-leaf/core';
+import { Note } from '../../ui/frame/note';
 import { typeSize } from '../../ui/theme/theme';
 import { usePreferences, useVoice } from '../../platform/preferences';
 import { setValue, useDraft, newKey } from '../formulas/doors';
@@ -44,9 +45,9 @@ export const Ways = memo(function Ways({ drawn }: { drawn: DrawnSheet | null }) 
           <Glyph shape={way.shape} />
           <Box sx={{ fontSize: typeSize.small, lineHeight: '17px' }}>
             <b>{cutWords(way.shape, voice)}</b>
-            <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary' }}>
+            <Note>
               {showQuantity(way.scrapG, 'mass', units)} left over{way.cutter !== undefined && `, ${way.cutter}`}
-            </Box>
+            </Note>
           </Box>
           <Box sx={{ fontWeight: 680, fontSize: typeSize.body, textAlign: 'right' }}>
             {way.pieces - way.fromScraps}

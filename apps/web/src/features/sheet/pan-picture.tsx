@@ -6,7 +6,7 @@ import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import { useTheme } from '@mui/material/styles';
 import { docksOfPart, latticeOf, panInside, twoThirdsSplit, type Pan, type PartPlan, type ShapeKind, showQuantity } from '@north-leaf/core';
-import { typeSize } from '../../ui/theme/theme';
+import { Note } from '../../ui/frame/note';
 import { usePreferences, useVoice } from '../../platform/preferences';
 import { Ruled } from '../../ui/drawing/ruled';
 import { PanGrips } from './pan-grips';
@@ -75,9 +75,9 @@ export function PanPicture({ drawn, pan }: { drawn: DrawnSheet; pan: Pan | null 
       <PartsTable parts={plan.parts} />
       {pan && <PanWords pan={pan} parts={plan.parts} />}
       {plan.parts.some(({ kind, surplusShare }) => kind === 'freeForm' && surplusShare) && (
-        <Box sx={{ fontSize: typeSize.small, color: 'text.secondary' }}>
+        <Note size="small">
           The folded edge has {Math.round(plan.parts[0]!.surplusShare! * 100)} % more round than it needs: lay it in pleats.
-        </Box>
+        </Note>
       )}
     </Box>
   );
@@ -228,13 +228,13 @@ function PanWords({ pan, parts }: { pan: Pan; parts: readonly PartPlan[] }) {
   // At two thirds to one third, how thick each would be rolled to the same size.
   const thick = lining && lid ? [(lining.thicknessMm * twoThirdsSplit.value * shared) / lining.massG, (lid.thicknessMm * (1 - twoThirdsSplit.value) * shared) / lid.massG] : null; // prettier-ignore
   return (
-    <Box sx={{ fontSize: typeSize.small, color: 'text.secondary' }}>
+    <Note size="small">
       {pan.name} holds {Math.round(volumeMl)} ml to its rim.{' '}
       {lining?.surplusShare !== undefined &&
         `A flat lining has ${Math.round(lining.surplusShare * 100)} % more dough than it covers: it thickens the wall or lies in small pleats. `}
       {lattice?.openShare !== undefined && `${Math.round(lattice.openShare * 100)} % of the filling shows through the lattice. `}
       {thick &&
         `The common two thirds for the base and one for the lid (no source) would roll the base ${showQuantity(thick[0]!, 'length', units)} and the lid ${showQuantity(thick[1]!, 'length', units)} thick.`}
-    </Box>
+    </Note>
   );
 }

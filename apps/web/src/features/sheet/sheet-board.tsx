@@ -16,7 +16,8 @@ import {
   type SheetResult,
   showQuantity,
 } from '@north-leaf/core';
-import { typeSize, under, media } from '../../ui/theme/theme';
+import { Note } from '../../ui/frame/note';
+import { under, media } from '../../ui/theme/theme';
 import { usePreferences, useVoice } from '../../platform/preferences';
 import { Fact } from '../../ui/frame/fact-tile';
 import { usePrintAlone } from '../../ui/frame/print-alone';
@@ -129,7 +130,7 @@ function Yields({ drawn: { formula, plan }, result }: { drawn: DrawnSheet; resul
           />
         )}
       </Box>
-      <Box sx={{ fontSize: typeSize.small, color: 'text.secondary', pt: 1 }}>
+      <Note size="small" pt={1}>
         {lots > 1 && `Rolled in ${lots} equal lots of ${showQuantity(plan.rolls[0]?.massG ?? 0, 'mass', units, 0)}; the rest stays cold. `}
         {plan.dustG > 0.05 &&
           `Rolled again, the scraps take up about ${showQuantity(plan.dustG, 'mass', units)} of dust: each roll is drier. `}
@@ -139,7 +140,7 @@ function Yields({ drawn: { formula, plan }, result }: { drawn: DrawnSheet; resul
         {plan.oddCuts > 0 && `${plan.oddCuts} cut-out${plan.oddCuts > 1 ? 's are' : ' is'} without a partner. `}
         {result && result.loads > 1 && !panned && <Loads loads={result.loads} />}
         {formula.sheet.shrink && <Shrunk />}
-      </Box>
+      </Note>
     </Box>
   );
 }

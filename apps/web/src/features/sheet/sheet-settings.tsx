@@ -17,7 +17,7 @@ import {
   showFraction,
   showQuantity,
 } from '@north-leaf/core';
-import { typeSize } from '../../ui/theme/theme';
+import { Note } from '../../ui/frame/note';
 import { usePreferences } from '../../platform/preferences';
 import { Choice } from '../../ui/form/choice';
 import { FieldRow } from '../../ui/form/field-row';
@@ -97,9 +97,7 @@ const Roll = memo(function Roll({ massG, weighed }: RollProps) {
       </Typography>
       {!rises && (
         <FieldRow label={weighed ? 'Stands' : 'Thickness'}>
-          <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary' }}>
-            {units.length === 'mm' ? `${showFraction(thicknessMm)} in` : ''}
-          </Box>
+          <Note>{units.length === 'mm' ? `${showFraction(thicknessMm)} in` : ''}</Note>
           <FormulaField path="/sheet/parts/0/thicknessMm" label="Thickness" kind="length" grain={0.1} />
         </FieldRow>
       )}
@@ -134,12 +132,12 @@ const Roll = memo(function Roll({ massG, weighed }: RollProps) {
           </ToggleButtonGroup>
         </FieldRow>
       )}
-      <Box sx={{ fontSize: typeSize.small, color: 'text.secondary' }}>
+      <Note size="small">
         {massG !== null && showQuantity(massG, 'mass', units, 0)} of dough
         {chill && ` at ${showQuantity(chill.endMiddleC, 'temperature', units, 0)}`}
         {dust > 0 ? `, ${showQuantity(dust, 'mass', units)} of dust in it` : weighed ? '' : ', rolled between film'}
         {chill && !weighed && `. It rolls for ${chill.benchOpenEnded ? 'over ' : ''}${Math.round(chill.benchMin)} min on the table`}
-      </Box>
+      </Note>
     </>
   );
 });

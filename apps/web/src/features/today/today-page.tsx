@@ -19,6 +19,7 @@ import {
 } from '@north-leaf/core';
 import type { FormulaName, PantryBook, Run } from '@north-leaf/contracts';
 import { stepWords, titleOf } from '@north-leaf/words';
+import { Note } from '../../ui/frame/note';
 import { typeSize, under } from '../../ui/theme/theme';
 import { ErrorPage } from '../../platform/error-page';
 import { useVoice } from '../../platform/preferences';
@@ -106,7 +107,7 @@ function Hands({ running }: { running: readonly Going[] }) {
           const words = stepWords(step, voice);
           return (
             <Box key={run.id} sx={{ flex: '1 1 300px', borderLeft: `3px solid ${palette.primary.main}`, pl: 3 }}>
-              <Box sx={{ fontSize: typeSize.small, color: 'text.secondary' }}>{run.formulaName}</Box>
+              <Note size="small">{run.formulaName}</Note>
               <Box sx={{ fontSize: typeSize.strip, lineHeight: '28px', fontWeight: 680 }}>{words.title}</Box>
               <Box sx={{ fontSize: typeSize.lead, pb: 2 }}>{[words.how, words.sign].filter(Boolean).join(' ')}</Box>
               <Button component={Link} to={`/run/${run.id}`} variant="contained" sx={{ minHeight: 48, fontSize: typeSize.large }}>
@@ -229,7 +230,7 @@ function OneOnTheLine({ run, state, now, zone, stage }: Going & { now: number; z
     >
       <Box sx={{ pr: 2 }}>
         <Box sx={{ fontSize: typeSize.large, fontWeight: 680 }}>{run.formulaName}</Box>
-        <Box sx={{ fontSize: typeSize.small, color: 'text.secondary' }}>{titleOf(step, voice)}</Box>
+        <Note size="small">{titleOf(step, voice)}</Note>
       </Box>
       <Box sx={{ position: 'relative', height: 62, [under.phone]: { gridRow: 2, gridColumn: '1 / 3' } }}>
         {version && <Ribbon formula={version.formula} evaluation={version.evaluation} />}
@@ -278,10 +279,10 @@ function Waiting({ now }: { now: number }) {
         >
           <Box sx={{ flex: 1, minWidth: 0 }}>
             <Box sx={{ fontSize: typeSize.lead, fontWeight: 650 }}>{titleOf(wait.step, voice)}</Box>
-            <Box sx={{ fontSize: typeSize.small, color: 'text.secondary' }}>
+            <Note size="small">
               {run.formulaName}
               {wait.then ? `; then: ${titleOf(wait.then, voice)}` : ''}
-            </Box>
+            </Note>
           </Box>
           <Box sx={{ fontSize: typeSize.strip, fontWeight: 700, whiteSpace: 'nowrap' }}>{leftWords(wait.endsAt - now)}</Box>
         </Box>

@@ -16,6 +16,7 @@ import {
   type StageState,
 } from '@north-leaf/core';
 import { findingWords, describeEdits } from '@north-leaf/words';
+import { Note } from '../../ui/frame/note';
 import { typeSize } from '../../ui/theme/theme';
 import { useVoice } from '../../platform/preferences';
 import { Leaf, stateWords } from '../../ui/frame/leaf';
@@ -54,11 +55,11 @@ export function FindingsList({ evaluation, stage, formula, pantry, places, onApp
         )}
       </Box>
       {found.length === 0 && (
-        <Box sx={{ fontSize: typeSize.small, color: 'text.secondary' }}>
+        <Note size="small">
           {stageNames.some((name) => evaluation[name].state === 'waiting')
             ? 'Nothing so far; the stages that wait are not judged.'
             : 'Holds, all the way down the Line.'}
-        </Box>
+        </Note>
       )}
       {open.map((finding) => (
         <FindingCard

@@ -25,6 +25,7 @@ import {
   showValue,
 } from '@north-leaf/core';
 import { useNavigate } from 'react-router';
+import { Note } from '../../ui/frame/note';
 import { typeSize, under } from '../../ui/theme/theme';
 import { useVoice } from '../../platform/preferences';
 import { Choice } from '../../ui/form/choice';
@@ -127,10 +128,10 @@ export function NewFormula({ kitchen, pantry, onClose }: { kitchen: Kitchen; pan
             </ToggleButtonGroup>
           </Box>
           {way === 'middle' ? (
-            <Box sx={{ fontSize: typeSize.small, color: 'text.secondary' }}>
+            <Note size="small">
               {family.name}: {voice.show(300, 'mass')} of blend, fat {family.fatPercent[1]} %, sugar {family.sugarPercent[1]} %, egg{' '}
               {family.eggPercent[1]} %, water as the blend wants it. A place to start from: change anything.
-            </Box>
+            </Note>
           ) : (
             <>
               <ListReader

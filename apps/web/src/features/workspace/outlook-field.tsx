@@ -8,6 +8,7 @@ import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
 import type { Outlook } from '@north-leaf/core';
+import { Note } from '../../ui/frame/note';
 import { typeSize, media } from '../../ui/theme/theme';
 
 export type BakedPoint = { readonly number: number; readonly version: number; readonly crisp: number; readonly tender: number };
@@ -66,7 +67,7 @@ export function OutlookField({ outlook, savedOutlook: stored, savedByAnother, ve
     >
       <Box sx={{ display: 'flex', alignItems: 'baseline', justifyContent: 'space-between', height: 32 }}>
         <Typography variant="h2">Outlook</Typography>
-        <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary' }}>model, judgement sizes</Box>
+        <Note>model, judgement sizes</Note>
       </Box>
       <svg viewBox={`0 0 ${W + X0 + 10} ${H + 28}`} width="100%" aria-hidden="true" style={{ opacity: stale ? 0.6 : 1 }}>
         <clipPath id={frame}>

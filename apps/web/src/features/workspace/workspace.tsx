@@ -10,6 +10,7 @@ import { useTheme } from '@mui/material/styles';
 import { hasTodaysOven, stageNames, type Finding, type Kitchen, type Pantry, type StageName } from '@north-leaf/core';
 import type { FormulaDetail, FormulaVersion } from '@north-leaf/contracts';
 import { Link } from 'react-router';
+import { Note } from '../../ui/frame/note';
 import { nextUnits, usePreferences } from '../../platform/preferences';
 import { sizes, typeSize, under } from '../../ui/theme/theme';
 import { UnitToggle } from '../../ui/form/unit-toggle';
@@ -71,11 +72,11 @@ export function Workspace({ detail, saved, stage, onStage, kitchen, pantry }: Pr
     <Box component="main" sx={{ px: 4, pb: 4 }}>
       <Box sx={{ minHeight: sizes.top, display: 'flex', alignItems: 'center', gap: 2, flexWrap: 'wrap' }}>
         <Typography variant="h1">{formula.name}</Typography>
-        <Box sx={{ fontSize: typeSize.small, color: 'text.secondary' }}>
+        <Note size="small">
           <b>v{saved.version}</b>
           {changes.length > 0 && ` + ${changes.length} change${changes.length > 1 ? 's' : ''}`}
           {saved.version < newest && ` · v${newest} is newer`} · <StoringWords />
-        </Box>
+        </Note>
         <IconButton size="small" aria-label="Undo" disabled={!undoable} onClick={undoStep} title="Undo (Ctrl Z)">
           <UndoIcon fontSize="small" />
         </IconButton>

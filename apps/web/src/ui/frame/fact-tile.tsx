@@ -1,4 +1,5 @@
 import Box from '@mui/material/Box';
+import { Note } from './note';
 import { typeSize } from '../theme/theme';
 
 /** One number of a board, large, with what it is beneath. */
@@ -6,7 +7,7 @@ export function Fact({ label, value }: { label: string; value: string }) {
   return (
     <Box sx={{ bgcolor: 'leaf.well', borderRadius: '8px', px: 2.5, py: 2 }}>
       <Box sx={{ fontWeight: 680, fontSize: typeSize.large, whiteSpace: 'nowrap' }}>{value}</Box>
-      <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary' }}>{label}</Box>
+      <Note>{label}</Note>
     </Box>
   );
 }

@@ -9,6 +9,7 @@ import { Link } from 'react-router';
 import { v4 } from 'uuid';
 import { canBegin, keptEggOf, keptFor, leftOvers, standingEvents, type LeftOver, showQuantity, unitOf } from '@north-leaf/core';
 import type { FormulaVersion, Run } from '@north-leaf/contracts';
+import { Note } from '../../../ui/frame/note';
 import { typeSize } from '../../../ui/theme/theme';
 import { readMeasure } from '../read-measure';
 import { benchIso } from '../../../platform/bench-clock';
@@ -127,9 +128,7 @@ export function Kept({ bake, version }: { bake: Run; version: FormulaVersion }) 
         </Button>
       </Box>
       {(canBegin(what) || what === 'egg') && value !== undefined && (
-        <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary' }}>
-          Days are a judgement, shorter with raw egg; local rules and your nose win.
-        </Box>
+        <Note>Days are a judgement, shorter with raw egg; local rules and your nose win.</Note>
       )}
       {add.isError && <Alert severity="error">{add.error.message}</Alert>}
     </Section>

@@ -5,7 +5,7 @@ import Button from '@mui/material/Button';
 import { v4 } from 'uuid';
 import { standingEvents } from '@north-leaf/core';
 import type { Run } from '@north-leaf/contracts';
-import { typeSize } from '../../../ui/theme/theme';
+import { Note } from '../../../ui/frame/note';
 import { useAddPhoto } from '../api';
 import { Section } from './section';
 
@@ -44,7 +44,7 @@ export function Photos({ bake }: { bake: Run }) {
           }}
         />
       </Box>
-      <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary', pt: 1 }}>Stored smaller, without place, camera and date.</Box>
+      <Note pt={1}>Stored smaller, without place, camera and date.</Note>
       {add.isError && <Alert severity="error">{add.error.message}</Alert>}
     </Section>
   );

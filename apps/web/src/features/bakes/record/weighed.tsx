@@ -8,6 +8,7 @@ import { useQuery } from '@tanstack/react-query';
 import { asBaked, runState, showDuration, showQuantity } from '@north-leaf/core';
 import type { FormulaVersion, Run } from '@north-leaf/contracts';
 import { titleOf } from '@north-leaf/words';
+import { Note } from '../../../ui/frame/note';
 import { typeSize } from '../../../ui/theme/theme';
 import { usePreferences, useVoice } from '../../../platform/preferences';
 import { pantryQuery } from '../../pantry/doors';
@@ -101,9 +102,9 @@ export function Waited({ bake, scaleStepG }: { bake: Run; scaleStepG: number }) 
         </TableBody>
       </Table>
       {skipped.length > 0 && (
-        <Box sx={{ fontSize: typeSize.small, color: 'text.secondary', pt: 2 }}>
+        <Note size="small" pt={2}>
           Left out: {skipped.map(({ step, reason }) => `${titleOf(step, voice)} (${reason})`).join(', ')}.
-        </Box>
+        </Note>
       )}
     </Section>
   );

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import { useTheme } from '@mui/material/styles';
 import type { GlutenProof, Lot, StageState } from '@north-leaf/core';
-import { typeSize } from '../../../ui/theme/theme';
+import { Note } from '../../../ui/frame/note';
 import { Leaf } from '../../../ui/frame/leaf';
 import { showDay } from '../../../ui/words/money';
 
@@ -50,10 +50,8 @@ export function GlutenMark({ proof, lot, on }: { proof: GlutenProof; lot: Lot | 
       )}
       <Box sx={{ lineHeight: '17px' }}>
         <Box sx={{ fontWeight: state === 'fix' ? 700 : 600, color: state === 'fix' ? 'error.main' : 'text.primary' }}>{said[proof]}</Box>
-        {report && <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary' }}>{showDay(report.on, on)}</Box>}
-        {!report && certificate && (
-          <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary' }}>until {showDay(certificate.until, on)}</Box>
-        )}
+        {report && <Note>{showDay(report.on, on)}</Note>}
+        {!report && certificate && <Note>until {showDay(certificate.until, on)}</Note>}
       </Box>
     </Box>
   );

@@ -30,6 +30,7 @@ import {
   replyTo,
 } from '@north-leaf/core';
 import type { PantryBook } from '@north-leaf/contracts';
+import { Note, Wrong } from '../../../ui/frame/note';
 import { typeSize } from '../../../ui/theme/theme';
 import { ApiError } from '../../../platform/http';
 import { changedName } from '../../../ui/words/change-words';
@@ -112,11 +113,11 @@ export function IngredientSheet({ book, ingredient, onClose }: { book: PantryBoo
   return (
     <SideSheet title={ingredient.name} onClose={onClose}>
       <Box sx={{ display: 'grid', gap: 3 }}>
-        <Box sx={{ fontSize: typeSize.small, color: 'text.secondary' }}>
+        <Note size="small">
           {kindWords[ingredient.kind]} · of {originWords[ingredient.origin]} · {doesWhat(ingredient).join(', ') || 'no role of its own'}
           <Box>Gluten: {ingredientFields.gluten.words[ingredient.gluten]}.</Box>
           {ingredient.note && <Box sx={{ color: 'text.primary', pt: 2 }}>{ingredient.note}.</Box>}
-        </Box>
+        </Note>
         <Table size="small" aria-label="What is known">
           <TableBody>
             {Object.entries(correctableFields).map(([field, about]) => {
@@ -134,11 +135,7 @@ export function IngredientSheet({ book, ingredient, onClose }: { book: PantryBoo
                 <TableRow key={field}>
                   <TableCell component="th" scope="row">
                     {name}
-                    {problems[field] && (
-                      <Box role="alert" sx={{ color: 'error.main', fontSize: typeSize.caption }}>
-                        {problems[field]}
-                      </Box>
-                    )}
+                    {problems[field] && <Wrong>{problems[field]}</Wrong>}
                   </TableCell>
                   <TableCell align="right">
                     <TextField
@@ -178,9 +175,7 @@ export function IngredientSheet({ book, ingredient, onClose }: { book: PantryBoo
             })}
           </TableBody>
         </Table>
-        <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary' }}>
-          Parts are in 100 g; starch takes up what a correction leaves. Source of the row: {ingredient.source}.
-        </Box>
+        <Note>Parts are in 100 g; starch takes up what a correction leaves. Source of the row: {ingredient.source}.</Note>
         <Typography variant="h2">Allergens on the label</Typography>
         <Box sx={{ fontSize: typeSize.small }}>
           {sure.length > 0 ? `Contains ${sure.join(', ')}.` : 'None for certain.'}{' '}
@@ -211,9 +206,7 @@ export function IngredientSheet({ book, ingredient, onClose }: { book: PantryBoo
                 label="The label says lactose-free (it is still milk)"
               />
             )}
-            <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary' }}>
-              A box you touch here means you read the label: the maker’s “may contain” is replaced by it.
-            </Box>
+            <Note>A box you touch here means you read the label: the maker’s “may contain” is replaced by it.</Note>
             <TextField
               size="small"
               label="From which label or measurement"

@@ -1,5 +1,6 @@
 import { useMemo, useState } from 'react';
 import CloseIcon from '@mui/icons-material/Close';
+import { Wrong, Note } from '../../../ui/frame/note';
 import { typeSize } from '../../../ui/theme/theme';
 import { useVoice } from '../../../platform/preferences';
 import { FormEnd } from '../../../ui/form/form-end';
@@ -251,13 +252,13 @@ export function PreparationForm({ book, preparation, onClose }: { book: PantryBo
           <Choice label="Keeps where" value={draft.keepAt} options={places} onChange={(keepAt) => set({ keepAt })} />
         </Box>
         {keeping !== null && keeping.mostDays !== null && draft.keepDays > keeping.mostDays && (
-          <Box role="alert" sx={{ color: 'error.main', fontSize: typeSize.small }}>
+          <Wrong size="small">
             It needs the cold{keeping.because.length > 0 && `: ${keeping.because.join(', ')}`}.{' '}
             {draft.keepAt === 'room'
               ? `Keep it in a fridge of ${voice.show(saidFacts.fridgeC, 'temperature')} or colder`
               : `At ${voice.show(saidFacts.fridgeC, 'temperature')} it keeps ${keeping.mostDays} days at most`}
             , or freeze it. Local rules win.
-          </Box>
+          </Wrong>
         )}
         <Box sx={{ bgcolor: 'leaf.well', borderRadius: '8px', p: 3, fontSize: typeSize.body }} role="status">
           {made ? (
@@ -273,10 +274,10 @@ export function PreparationForm({ book, preparation, onClose }: { book: PantryBo
             <Box sx={{ color: 'error.main' }}>{problem?.message}</Box>
           )}
         </Box>
-        <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary' }}>
+        <Note>
           With egg or dairy: {voice.show(saidFacts.fridgeC, 'temperature')} or colder, and only as long as local rules allow. Hot sugar and
           jam burn at {voice.range(saidFacts.jamFromC, saidFacts.jamToC, 'temperature')}.
-        </Box>
+        </Note>
         <FormEnd
           failed={failed}
           busy={busy}

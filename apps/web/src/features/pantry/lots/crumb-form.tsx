@@ -4,7 +4,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { typeSize } from '../../../ui/theme/theme';
+import { Note } from '../../../ui/frame/note';
 import { request } from '../../../platform/http';
 import { Choice } from '../../../ui/form/choice';
 import { SideSheet } from '../../../ui/frame/side-sheet';
@@ -50,9 +50,9 @@ export function CrumbForm({ onClose }: { onClose: () => void }) {
           onChange={(event) => setName(event.target.value)}
           slotProps={{ htmlInput: { maxLength: 120 } }}
         />
-        <Box sx={{ fontSize: typeSize.small, color: 'text.secondary' }}>
+        <Note size="small">
           Its dry matter is the dough’s, its water what the bake leaves; allergens and gluten are judged by what went into it.
-        </Box>
+        </Note>
         {(formulas.error ?? make.error) && <Alert severity="error">{(formulas.error ?? make.error)!.message}</Alert>}
         <Button
           variant="contained"

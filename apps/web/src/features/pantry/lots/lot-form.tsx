@@ -7,6 +7,7 @@ import Typography from '@mui/material/Typography';
 import { Controller, useForm, useWatch } from 'react-hook-form';
 import { type Kitchen, type Lot, isPouredWater, lotFields } from '@north-leaf/core';
 import type { PantryBook } from '@north-leaf/contracts';
+import { Note } from '../../../ui/frame/note';
 import { typeSize, under } from '../../../ui/theme/theme';
 import { ApiError } from '../../../platform/http';
 import { changedName } from '../../../ui/words/change-words';
@@ -111,7 +112,11 @@ export function LotForm({ book, kitchen, lot, onClose }: Props) {
               find={ingredientOptions(book.ingredients, (one) => one.kind !== 'excluded' && !isPouredWater(one))}
               onChoose={setIngredientId}
             />
-            {ingredient?.note && <Box sx={{ fontSize: typeSize.small, color: 'text.secondary', pt: 1 }}>{ingredient.note}</Box>}
+            {ingredient?.note && (
+              <Note size="small" pt={1}>
+                {ingredient.note}
+              </Note>
+            )}
           </Box>
         )}
         <Box sx={twoColumns}>
@@ -127,9 +132,7 @@ export function LotForm({ book, kitchen, lot, onClose }: Props) {
         </Box>
         <Typography variant="h2">Proof of gluten</Typography>
         {ingredient?.gluten === 'free' && (
-          <Box sx={{ fontSize: typeSize.small, color: 'text.secondary' }}>
-            No grain is in it by nature. That is a belief, not a proof: take it on record, or enter a report.
-          </Box>
+          <Note size="small">No grain is in it by nature. That is a belief, not a proof: take it on record, or enter a report.</Note>
         )}
         <Box sx={twoColumns}>
           {text('mgPerKg', 'Found', 'mg/kg; “< 5” for below', { low: 0, high: 100000, unit: 'mg/kg' })}

@@ -25,6 +25,7 @@ import {
   showStock,
 } from '@north-leaf/core';
 import type { PantryBook } from '@north-leaf/contracts';
+import { Note } from '../../../ui/frame/note';
 import { typeSize } from '../../../ui/theme/theme';
 import { useUnits } from '../../../platform/preferences';
 import { GlutenMark } from '../ingredients/gluten-mark';
@@ -106,10 +107,10 @@ export function LotsList({ book, kitchen }: { book: PantryBook; kitchen: Kitchen
                         lot {lot.code}
                       </Box>
                     </Button>
-                    <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary' }}>
+                    <Note>
                       {ingredient ? kindWords[ingredient.kind] : 'not in the pantry any more'}
                       {lot.supplier && ` · ${lot.supplier}`}
-                    </Box>
+                    </Note>
                   </TableCell>
                   <TableCell>{lot.code}</TableCell>
                   <TableCell>

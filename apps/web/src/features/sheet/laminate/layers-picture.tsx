@@ -19,6 +19,7 @@ import {
   metric,
 } from '@north-leaf/core';
 import { type Voice } from '@north-leaf/words';
+import { Note } from '../../../ui/frame/note';
 import { typeSize } from '../../../ui/theme/theme';
 import { usePreferences, useVoice } from '../../../platform/preferences';
 import { Grip } from '../../../ui/drawing/grip';
@@ -59,10 +60,10 @@ export function LayersPicture() {
   const yeast = evaluation.dough.state === 'waiting' ? 0 : evaluation.dough.result.percents.yeast;
   return (
     <Box sx={{ display: 'grid', gap: 2 }}>
-      <Box sx={{ fontSize: typeSize.small, color: 'text.secondary' }}>
+      <Note size="small">
         {step ? (step.what === 'lockIn' ? 'Cut through the packet with its fat' : `Cut through fold ${at}`) : 'Cut through the last sheet'},
         layers at their true share of the thickness.
-      </Box>
+      </Note>
       <Section
         lies={lies}
         fatLayers={fat}
@@ -307,12 +308,7 @@ function Firmness({ result }: { result: LaminateResult }) {
       ],
     };
   }, [fatName, family, steps, windowC, units, palette]);
-  if (!made)
-    return (
-      <Box sx={{ fontSize: typeSize.small, color: 'text.secondary' }}>
-        No curve of this fat is known: read its temperatures off its packet.
-      </Box>
-    );
+  if (!made) return <Note size="small">No curve of this fat is known: read its temperatures off its packet.</Note>;
   return (
     <Box>
       <Typography variant="h3">Fat and dough should be equally firm</Typography>
@@ -323,9 +319,7 @@ function Firmness({ result }: { result: LaminateResult }) {
         height={190}
         columns={made.columns}
       />
-      <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary' }}>
-        Solid fat from memory within 5 points; firmness beside it, minutes at the table and layer limits are judgement.
-      </Box>
+      <Note>Solid fat from memory within 5 points; firmness beside it, minutes at the table and layer limits are judgement.</Note>
     </Box>
   );
 }

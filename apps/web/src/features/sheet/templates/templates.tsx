@@ -3,6 +3,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { InputError, templatesOf, type Template } from '@north-leaf/core';
+import { Note } from '../../../ui/frame/note';
 import { typeSize } from '../../../ui/theme/theme';
 import { notify } from '../../../platform/notices';
 import { usePreferences } from '../../../platform/preferences';
@@ -46,10 +47,10 @@ export const Templates = memo(function Templates({ drawn: { formula, massG } }: 
           </Button>
         ))}
       </Box>
-      <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary' }}>
+      <Note>
         Print at 100 %, and measure the line on the sheet: it is 100 mm. Paper that touches dough is baking paper laid over, never the print
         itself.
-      </Box>
+      </Note>
     </Box>
   );
 });
