@@ -173,6 +173,7 @@ function Slices({ result }: { result: BakeResult }) {
 }
 
 function MoistureCurve({ result, looks }: { result: BakeResult; looks: LooksStudy | null }) {
+  const units = useUnits();
   const { palette } = useTheme();
   const { data, layout, columns } = useMemo(() => {
     const { curve, done, dryBelowShare, totalMin } = result;
@@ -274,10 +275,14 @@ function MoistureCurve({ result, looks }: { result: BakeResult; looks: LooksStud
         { name: 'moisture %', values: y },
         { name: '± points', values: spread },
         { name: 'top tone', values: curve.topTone },
-        { name: 'mm', values: curve.thicknessMm },
+        {
+          name: unitOf('length', units),
+          values: curve.thicknessMm.map((mm) => inUnits(mm, 'length', units)),
+          digits: units.length === 'mm' ? 1 : 3,
+        },
       ],
     };
-  }, [result, looks, palette]);
+  }, [result, looks, palette, units]);
   return (
     <Plot
       summary={`Moisture falls to ${(result.end.moistureShare * 100).toFixed(1)} percent at ${showDuration(result.totalMin)}.`}
