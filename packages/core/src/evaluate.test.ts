@@ -26,7 +26,7 @@ describe('evaluate', () => {
     ['half a sheet', { '/sheet/lots': 1.5 }, 'sheet', 'sheet.lots', /whole number/],
   ])('says where and what for %s; that stage and later ones wait, earlier ones stand', (_claim, set, stage, path, message) => {
     const evaluation = worked(aFormula(set));
-    expect(problemsOf(evaluation)).toEqual([{ path, message: expect.stringMatching(message) }]);
+    expect(problemsOf(evaluation)).toMatchObject([{ path, message: expect.stringMatching(message) }]);
     const at = stageNames.indexOf(stage as (typeof stageNames)[number]);
     stageNames.forEach((name, i) => expect(evaluation[name].state === 'waiting').toBe(i >= at));
     expect(evaluation.outlook).toBeNull();
