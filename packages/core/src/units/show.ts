@@ -112,6 +112,8 @@ export function fromUnits(shown: number, kind: QuantityKind, units: Units): numb
 export function showValue(value: number, kind: ShownKind, units: Units, digits?: number): string {
   const { of, digits: usual } = shownAs(kind, units);
   const converted = of(value);
+  // A gas dial goes by halves of a mark.
+  if (kind === 'oven' && units.heat === 'gas') return String(Math.round(converted * 2) / 2);
   const text = converted.toFixed(digits ?? usual(converted));
   // What a laboratory gives keeps its digits: 0.60 is not 0.6.
   return kind === 'density' || kind === 'held' ? text : trim(text);

@@ -110,6 +110,10 @@ describe('what a baker reads', () => {
     ['180 C', 180],
   ])('an oven takes %s', (typed, c) => expect(readQuantity(typed, 'oven', 'C')).toMatchObject({ ok: true, value: expect.closeTo(c, 2) }));
 
+  it('a field of a gas oven shows halves of a mark, whatever its digits', () => {
+    expect([180, 183.61, 190.56].map((c) => showValue(c, 'oven', unitSets[3]!, 0))).toEqual(['4', '4.5', '5']);
+  });
+
   it('a shelf label: g to a kilogram, ounces to two pounds (16 oz by definition)', () => {
     expect([640, 3100].map((g) => showStock(g, metric))).toEqual(['640 g', '3.1 kg']);
     expect([640, 3100].map((g) => showStock(g, imperial))).toEqual(['22.6 oz', '6.8 lb']);
