@@ -186,13 +186,11 @@ function fromTo(name: string, { from, to }: Edit, kind: ShownKind | undefined, v
   const { say } = voice;
   const ids = [from, to].some((one) => typeof one === 'string' && !isKey(`word.${one}`) && !isKey(`form.${one}`) && !isKey(`pack.${one}`));
   if (ids) return say('change.changed', { name });
-  // The unit stands once, behind the last number.
+  // The unit stands once, behind the last number; a mark of gas is named before its number, each time.
+  const each = kind === 'oven' && voice.units.heat === 'gas';
   const last = typeof to === 'number' ? to : from;
-  return say('change.of', {
-    name,
-    from: valueWords(from, kind, voice, from === last && from !== to),
-    to: valueWords(to, kind, voice, to === last),
-  });
+  const words = (value: unknown, isLast: boolean) => valueWords(value, kind, voice, each || isLast);
+  return say('change.of', { name, from: words(from, from === last && from !== to), to: words(to, to === last) });
 }
 
 function valueWords(value: unknown, kind: ShownKind | undefined, voice: Voice, withUnit: boolean): string {

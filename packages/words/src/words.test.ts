@@ -13,12 +13,13 @@ import {
   type Finding,
   type MeasuredWhat,
   type RunStep,
+  type Units,
 } from '@north-leaf/core';
 import changes from './en/changes.json' with { type: 'json' };
 import findings from './en/findings.json' with { type: 'json' };
 import refusals from './en/refusals.json' with { type: 'json' };
 import steps from './en/steps.json' with { type: 'json' };
-import { findingWords, measureName, refusalWords, showMeasured, stepWords, voiceOf } from './index.js';
+import { describeEdits, findingWords, measureName, refusalWords, showMeasured, stepWords, voiceOf } from './index.js';
 
 const finding = (code: Finding['code'], over: Partial<Finding['measured']> = {}): Finding => ({
   code,
@@ -150,6 +151,12 @@ describe('steps in words', () => {
     expect(stepWords(step({ what: 'cold' }), voice)).toMatchObject({ title: 'Cold: fridge', how: '' });
     expect(stepWords(step({ what: 'fold', parts: 4, n: 2, of: 4, widthMm: 200, lengthMm: 600 }), voice)).toMatchObject({ title: 'Fold 2 of 4', how: 'Roll to 200 mm × 600 mm, fold in four, closed like a book, a quarter turn.' }); // prettier-ignore
   });
+});
+
+it('a change of an oven in gas marks names the mark on both sides', () => {
+  const say = (units: Units) =>
+    describeEdits([{ path: '/bake/steps/0/wantC', from: 180, to: 190.56 }], demoCrackerV2, { ingredients: {}, lots: {} }, voiceOf(units));
+  expect([say(unitSets[3]!), say(metric)]).toEqual(['Hot start want mark 4 → mark 5', 'Hot start want 180 → 190.6 °C']);
 });
 
 describe('what is measured', () => {

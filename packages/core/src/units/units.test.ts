@@ -8,6 +8,7 @@ import {
   metric,
   showQuantity,
   showStock,
+  showValue,
   spoken,
   unitOf,
   unitSets,
