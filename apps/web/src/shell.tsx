@@ -12,15 +12,16 @@ import { lazy, Suspense, type ReactNode } from 'react';
 import { NavLink, Outlet } from 'react-router';
 import { usePreferences } from './platform/preferences';
 import { sizes, typeSize, under } from './ui/theme/theme';
+import { t } from './platform/words';
 
 const places: readonly { readonly to: string; readonly name: string; readonly icon: ReactNode }[] = [
-  { to: '/today', name: 'Today', icon: <WbTwilight /> },
-  { to: '/formulas', name: 'Formulas', icon: <FormatListBulleted /> },
-  { to: '/run', name: 'Run', icon: <PlayCircle /> },
-  { to: '/bakes', name: 'Bakes', icon: <BakeryDining /> },
-  { to: '/trials', name: 'Trials', icon: <Polyline /> },
-  { to: '/pantry', name: 'Pantry', icon: <Inventory /> },
-  { to: '/kitchen', name: 'Kitchen', icon: <KitchenIcon /> },
+  { to: '/today', name: t('common.today'), icon: <WbTwilight /> },
+  { to: '/formulas', name: t('common.formulas'), icon: <FormatListBulleted /> },
+  { to: '/run', name: t('common.run'), icon: <PlayCircle /> },
+  { to: '/bakes', name: t('common.bakes'), icon: <BakeryDining /> },
+  { to: '/trials', name: t('common.trials'), icon: <Polyline /> },
+  { to: '/pantry', name: t('common.pantry'), icon: <Inventory /> },
+  { to: '/kitchen', name: t('common.kitchen'), icon: <KitchenIcon /> },
 ];
 
 /** Said rarely, so not part of what every page waits for. */
@@ -61,7 +62,7 @@ export function Shell() {
     <Box sx={{ display: 'flex', minHeight: '100vh', [under.phone]: { flexDirection: 'column-reverse' } }}>
       <Box
         component="nav"
-        aria-label="Places"
+        aria-label={t('app.places')}
         sx={{
           width: sizes.rail,
           flex: 'none',
@@ -114,7 +115,7 @@ export function Shell() {
           }}
         >
           <Contrast />
-          Dark
+          {t('app.dark')}
         </Box>
       </Box>
       <Box sx={{ flex: 1, minWidth: 0 }}>
@@ -133,7 +134,7 @@ export function Shell() {
 
 function Mark({ colour }: { colour: string }) {
   return (
-    <svg viewBox="0 0 32 44" width="26" height="36" role="img" aria-label="North Leaf" style={{ marginBottom: 12 }}>
+    <svg viewBox="0 0 32 44" width="26" height="36" role="img" aria-label={t('app.northLeaf')} style={{ marginBottom: 12 }}>
       <g fill={colour}>
         <path d="M16 1 24 11a24 24 0 0 0-16 0z" />
         <path d="M6 14a25 25 0 0 1 20 0l2 6a28 28 0 0 0-24 0z" />

@@ -4,8 +4,9 @@ import changes from './en/changes.json' with { type: 'json' };
 import findings from './en/findings.json' with { type: 'json' };
 import refusals from './en/refusals.json' with { type: 'json' };
 import steps from './en/steps.json' with { type: 'json' };
+import { pages } from './pages.js';
 
-const english = { ...changes, ...findings, ...refusals, ...steps };
+const english = { ...changes, ...findings, ...pages, ...refusals, ...steps };
 /** A sentence of the catalogue. */
 export type Key = keyof typeof english;
 /** Whether the catalogue has it: for words that are looked up by what a document says. */
@@ -32,7 +33,8 @@ const catalogues: Readonly<Record<Language, Readonly<Record<string, string>>>> =
 };
 
 let made: i18n | null = null;
-function catalogue(): i18n {
+/** The catalogues as i18next reads them: for a sentence with marks in it. */
+export function catalogue(): i18n {
   if (made) return made;
   made = createInstance();
   void made.init({
@@ -78,7 +80,8 @@ export function voiceOf(units: Units = metric, language: Language = 'en'): Voice
       kind === 'oven' && units.heat === 'gas'
         ? `${showQuantity(low, kind, units)} to ${showQuantity(high, kind, units)}`
         : `${showValue(low, kind, units)} to ${showQuantity(high, kind, units)}`,
-    say: (key, values = {}) => catalogue().t(key, { ...values, units, lng: language }),
+    // Most of what stands on a page has no number in it: it is only looked up.
+    say: (key, values) => (values ? catalogue().t(key, { ...values, units, lng: language }) : catalogues[language][key]!),
   };
   voices.set(name, voice);
   return voice;

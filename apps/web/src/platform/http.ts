@@ -9,6 +9,7 @@ import {
   type Problem,
   type Route,
 } from '@north-leaf/contracts';
+import { t } from './words';
 
 /** Everything that can go wrong between the page and the server. `offline`: no answer came at all. */
 export class ApiError extends Error {
@@ -42,7 +43,7 @@ export async function request<R extends Route>(
     });
   } catch (error) {
     if (signal?.aborted) throw error;
-    throw new ApiError('offline', 'The server does not answer. What you typed is safe on this device.');
+    throw new ApiError('offline', t('platform.theServerDoesNotAnswerWhatYou'));
   }
   heardServerTime(response.headers.get('date'));
   if (response.status === 204) return undefined as AnswerOf<R>;
@@ -57,7 +58,7 @@ export async function sendBytes(path: string, file: File): Promise<void> {
   try {
     response = await fetch(`/api${path}`, { method: 'PUT', headers: { 'content-type': file.type || 'image/jpeg' }, body: file });
   } catch {
-    throw new ApiError('offline', 'The server does not answer. Choose the picture again when it does.');
+    throw new ApiError('offline', t('platform.theServerDoesNotAnswerChooseThe'));
   }
   if (!response.ok) throw errorOf(await response.text(), response.status);
 }
@@ -68,7 +69,7 @@ function errorOf(text: string, status: number): ApiError {
     return new ApiError(code, message, problems);
   } catch {
     return status >= 502
-      ? new ApiError('offline', 'The server does not answer.')
-      : new ApiError('internal', 'The server answered in a way that could not be read.');
+      ? new ApiError('offline', t('platform.theServerDoesNotAnswer'))
+      : new ApiError('internal', t('platform.theServerAnsweredInAWayThat'));
   }
 }

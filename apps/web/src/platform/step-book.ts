@@ -2,6 +2,7 @@ import { useCallback } from 'react';
 import { create } from 'zustand';
 import { notify } from './notices';
 import { useUndoKey } from './undo-key';
+import { t } from './words';
 
 type Step<Change> = { readonly name: string; readonly change: Change };
 const MOST_STEPS = 50;
@@ -32,7 +33,7 @@ export function stepBook<Change>(): StepBook<Change> {
     inOrder(async () => {
       const back = await what();
       if (back) push({ name, change: back });
-      notify(back ? `${name}. Ctrl Z takes it back.` : `${name}.`);
+      notify(back ? t('platform.nameCtrlZTakesItBack', { name }) : `${name}.`);
     });
   const useUndo = (send: (change: Change) => Promise<unknown>) => {
     const undoable = useSteps(({ steps, underWay }) => steps.length > 0 || underWay > 0);
@@ -44,8 +45,8 @@ export function stepBook<Change>(): StepBook<Change> {
           if (!step) return;
           useSteps.setState({ steps: steps.slice(0, -1) });
           await send(step.change).then(
-            () => notify(`Taken back: ${step.name}.`),
-            (error: Error) => notify(`Not taken back: ${error.message}`, 'error'),
+            () => notify(t('platform.takenBackName', { name: step.name })),
+            (error: Error) => notify(t('platform.notTakenBackMessage', { message: error.message }), 'error'),
           );
         }),
       [send],

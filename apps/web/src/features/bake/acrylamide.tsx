@@ -7,6 +7,7 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import { acrylamideMeasureIds, acrylamideMeasures, acrylamideWords, type AcrylamideMeasure, type BakeResult } from '@north-leaf/core';
 import { typeSize } from '../../ui/theme/theme';
 import { useFormula, useSet } from '../board/doors';
+import { t } from '../../platform/words';
 
 /** Two digits are more than the estimate is good for. */
 const rough = (ugPerKg: number) => Number(ugPerKg.toPrecision(2)).toLocaleString('en');
@@ -23,10 +24,15 @@ export function AcrylamideLine({ result: { acrylamide } }: { result: BakeResult 
   };
   return (
     <Box sx={{ fontSize: typeSize.small, color: 'text.secondary', pt: 1 }} data-testid="acrylamide">
-      Acrylamide, estimated: about {rough(value)} µg/kg ({rough(low)} to {rough(high)} in eight of ten); EU benchmark for{' '}
-      {acrylamideWords[kind]} {benchmark}.
+      {t('bake.acrylamideEstimatedAboutValueGKgLow', {
+        value: rough(value),
+        low: rough(low),
+        high: rough(high),
+        acrylamideWords: acrylamideWords[kind],
+        benchmark,
+      })}
       <Button size="small" aria-expanded={open} onClick={() => setOpen(!open)} sx={{ display: 'block', px: 0, minHeight: 26 }}>
-        {taken.length > 0 ? `Against it: ${taken.length} taken` : 'What is done against it'}
+        {taken.length > 0 ? t('bake.againstItTakenTaken', { taken: taken.length }) : t('bake.whatIsDoneAgainstIt')}
       </Button>
       <Collapse in={open} unmountOnExit>
         <Box sx={{ display: 'grid' }}>
@@ -39,8 +45,7 @@ export function AcrylamideLine({ result: { acrylamide } }: { result: BakeResult 
             />
           ))}
         </Box>
-        An order of magnitude from colour, water, sugars and ammonia, not a measurement. Benchmarks: Commission Regulation (EU) 2017/2158 as
-        we remember it; whoever sells follows the rules of the place.
+        {t('bake.anOrderOfMagnitudeFromColourWater')}
       </Collapse>
     </Box>
   );

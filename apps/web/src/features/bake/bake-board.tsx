@@ -25,6 +25,7 @@ import { AcrylamideLine } from './acrylamide';
 import { BakePicture } from './bake-picture';
 import { Looks } from './looks';
 import { WeighTray } from './weigh-tray';
+import { t } from '../../platform/words';
 
 export function BakeBoard() {
   const formula = useFormula();
@@ -42,14 +43,27 @@ function DoneWords({ result }: { result: BakeResult }) {
   const units = usePreferences((state) => state.units);
   const { coreC, mustDry, dryBelowShare, goldenFromTone, startsDark, filling } = result;
   const asked = [
-    ...(goldenFromTone > 1 ? [startsDark ? 'its rim a shade darker' : `rim or faces golden, tone ${goldenFromTone.toFixed(1)}`] : []),
-    ...(coreC === null ? [] : [`${filling ? 'filling and dough' : 'middle'} at ${showQuantity(coreC, 'temperature', units, 0)}`]),
-    ...(mustDry ? [`dry to ${(dryBelowShare * 100).toFixed(1)} %`] : []),
+    ...(goldenFromTone > 1
+      ? [
+          startsDark
+            ? t('bake.itsRimAShadeDarker')
+            : t('bake.rimOrFacesGoldenToneGoldenfromtone', { goldenFromTone: goldenFromTone.toFixed(1) }),
+        ]
+      : []),
+    ...(coreC === null
+      ? []
+      : [
+          t('bake.wordAtCore', {
+            word: filling ? t('bake.fillingAndDough') : 'middle',
+            core: showQuantity(coreC, 'temperature', units, 0),
+          }),
+        ]),
+    ...(mustDry ? [t('bake.dryToDrybelow', { dryBelow: (dryBelowShare * 100).toFixed(1) })] : []),
   ];
   return (
     <Box sx={{ fontSize: typeSize.small, color: 'text.secondary', pt: 1 }} data-testid="done-words">
-      Done here means: {asked.join(', ') || 'as set below'}.
-      {startsDark && ' This dough is dark before it bakes: go by its middle or its dryness, colour tells little.'}
+      {t('bake.doneHereMeansAsked', { asked: asked.join(', ') || t('bake.asSetBelow') })}
+      {startsDark && t('bake.thisDoughIsDarkBeforeItBakes')}
     </Box>
   );
 }
@@ -57,9 +71,9 @@ function DoneWords({ result }: { result: BakeResult }) {
 /** What is done to the tray before or in a step; one of these at a time. */
 type Handling = 'asIs' | 'weighted' | 'turn';
 const handlings: readonly { readonly value: Handling; readonly name: string }[] = [
-  { value: 'asIs', name: 'as it is' },
-  { value: 'weighted', name: 'weights' },
-  { value: 'turn', name: 'turned' },
+  { value: 'asIs', name: t('bake.asItIs') },
+  { value: 'weighted', name: t('bake.weights') },
+  { value: 'turn', name: t('bake.turned') },
 ];
 const handlingOf = ({ weighted, turn }: BakeStep): Handling => (weighted ? 'weighted' : turn ? 'turn' : 'asIs');
 function handled({ name, wantC, min }: BakeStep, how: Handling): BakeStep {
@@ -90,9 +104,9 @@ function BakeSettings({ looks }: { looks: ReturnType<typeof useLooks> }) {
   const dialUnit = kitchen.ovens.find(({ id }) => id === bake.ovenId)?.dialUnit ?? 'C';
   return (
     <Box sx={{ display: 'grid', gap: 1 }}>
-      <FieldRow label={<Typography variant="h2">Oven</Typography>}>
+      <FieldRow label={<Typography variant="h2">{t('common.oven')}</Typography>}>
         <Choice
-          label="Oven"
+          label={t('common.oven')}
           value={bake.ovenId}
           onChange={(ovenId) => set('/bake/ovenId', ovenId)}
           options={kitchen.ovens.map(({ id, name, kind }) => ({ value: id, name: `${name}, ${ovenKindWords[kind]}` }))}
@@ -101,21 +115,21 @@ function BakeSettings({ looks }: { looks: ReturnType<typeof useLooks> }) {
       <Note size="small">
         {result &&
           (result.ovenMeasured
-            ? 'Measured: the dial is set so that the air is as wanted. '
+            ? t('bake.measuredTheDialIsSetSoThat')
             : learnedOf(kitchen, 'oven', bake.ovenId)
-              ? 'Never measured; what your bakes say of it is below. '
-              : 'Never measured: the dial is taken at its word. ')}
+              ? t('bake.neverMeasuredWhatYourBakesSayOf')
+              : t('bake.neverMeasuredTheDialIsTakenAt'))}
         <Link to={`/kitchen/ovens/${bake.ovenId}`} style={{ color: 'inherit' }}>
-          About this oven
+          {t('bake.aboutThisOven')}
         </Link>
       </Note>
       <Table size="small" sx={{ '& td, & th': { px: 1 } }}>
         <TableHead>
           <TableRow>
-            <TableCell>Step</TableCell>
-            <TableCell align="right">Want</TableCell>
-            <TableCell align="right">Dial</TableCell>
-            <TableCell align="right">Min</TableCell>
+            <TableCell>{t('bake.step')}</TableCell>
+            <TableCell align="right">{t('common.want')}</TableCell>
+            <TableCell align="right">{t('common.dial')}</TableCell>
+            <TableCell align="right">{t('bake.min')}</TableCell>
             <TableCell component="td" />
           </TableRow>
         </TableHead>
@@ -127,7 +141,7 @@ function BakeSettings({ looks }: { looks: ReturnType<typeof useLooks> }) {
                 <TableCell component="th" scope="row" sx={{ fontWeight: 650 }}>
                   {step.name}
                   <Choice
-                    label={`${step.name} tray`}
+                    label={t('bake.nameTray', { name: step.name })}
                     value={handlingOf(step)}
                     options={i === 0 ? handlings.slice(0, 2) : handlings}
                     onChange={(how) =>
@@ -138,11 +152,11 @@ function BakeSettings({ looks }: { looks: ReturnType<typeof useLooks> }) {
                 </TableCell>
                 <TableCell align="right">
                   {step.wantC === null ? (
-                    'off'
+                    t('bake.off')
                   ) : (
                     <FormulaField
                       path={`/bake/steps/${i}/wantC`}
-                      label={`${step.name} want`}
+                      label={t('bake.nameWant', { name: step.name })}
                       kind="oven"
                       grain={5}
                       width={60}
@@ -164,7 +178,7 @@ function BakeSettings({ looks }: { looks: ReturnType<typeof useLooks> }) {
                 <TableCell align="right">
                   <FormulaField
                     path={`/bake/steps/${i}/min`}
-                    label={`${step.name} minutes`}
+                    label={t('bake.nameMinutes', { name: step.name })}
                     kind="minutes"
                     grain={0.5}
                     width={50}
@@ -175,7 +189,7 @@ function BakeSettings({ looks }: { looks: ReturnType<typeof useLooks> }) {
                   {bake.steps.length > 1 && (
                     <IconButton
                       size="small"
-                      aria-label={`Remove ${step.name}`}
+                      aria-label={t('bake.removeName', { name: step.name })}
                       onClick={() => edit(`out:${Date.now()}`, (from) => [{ path: `/bake/steps/${i}`, from: from.bake.steps[i] as never }])}
                     >
                       <CloseIcon fontSize="inherit" />
@@ -193,24 +207,24 @@ function BakeSettings({ looks }: { looks: ReturnType<typeof useLooks> }) {
         sx={{ justifySelf: 'start', minHeight: 26 }}
         onClick={() =>
           edit(`add:${Date.now()}`, (from) => [
-            { path: `/bake/steps/${from.bake.steps.length}`, to: { name: 'Dry on', wantC: 130, min: 5 } },
+            { path: `/bake/steps/${from.bake.steps.length}`, to: { name: t('bake.dryOn'), wantC: 130, min: 5 } },
           ])
         }
       >
-        Add a step
+        {t('common.addAStep')}
       </Button>
-      <FieldRow label="Tray">
+      <FieldRow label={t('bake.tray')}>
         <Choice
-          label="Tray"
+          label={t('bake.tray')}
           value={bake.trayId}
           onChange={(trayId) => set('/bake/trayId', trayId)}
           options={kitchen.trays.map(({ id, name }) => ({ value: id, name }))}
         />
       </FieldRow>
       {(kitchen.pans?.length ?? 0) > 0 && (
-        <FieldRow label="In a pan">
+        <FieldRow label={t('bake.inAPan')}>
           <Choice
-            label="Pan"
+            label={t('common.pan')}
             value={bake.panId ?? ''}
             onChange={(panId) =>
               edit(`pan:${Date.now()}`, (from) => {
@@ -218,27 +232,27 @@ function BakeSettings({ looks }: { looks: ReturnType<typeof useLooks> }) {
                 return [{ path: '/bake', from: from.bake as never, to: { ...rest, ...(panId ? { panId } : {}) } as never }];
               })
             }
-            options={[{ value: '', name: 'flat on the tray' }, ...(kitchen.pans ?? []).map(({ id, name }) => ({ value: id, name }))]}
+            options={[{ value: '', name: t('bake.flatOnTheTray') }, ...(kitchen.pans ?? []).map(({ id, name }) => ({ value: id, name }))]}
           />
         </FieldRow>
       )}
       {bake.panId !== undefined && (
-        <FieldRow label="It stands">
+        <FieldRow label={t('bake.itStands')}>
           <Choice
-            label="The pan stands"
+            label={t('bake.thePanStands')}
             value={bake.panOnTray ? 'tray' : 'rack'}
             onChange={(on) => set('/bake/panOnTray', on === 'tray' ? true : undefined)}
             options={[
-              { value: 'rack', name: 'on the rack' },
-              { value: 'tray', name: 'on the tray' },
+              { value: 'rack', name: t('bake.onTheRack') },
+              { value: 'tray', name: t('bake.onTheTray') },
             ]}
             width={118}
           />
         </FieldRow>
       )}
-      <FieldRow label="At once, on">
+      <FieldRow label={t('bake.atOnceOn')}>
         <Choice
-          label="Trays at once"
+          label={t('bake.traysAtOnce')}
           value={bake.traysAtOnce}
           onChange={(trays) => set('/bake/traysAtOnce', trays)}
           options={[
@@ -248,7 +262,7 @@ function BakeSettings({ looks }: { looks: ReturnType<typeof useLooks> }) {
           width={96}
         />
         <Choice
-          label="Layer"
+          label={t('common.layer')}
           value={bake.layer}
           onChange={(layer) => set('/bake/layer', layer)}
           options={[
@@ -259,9 +273,9 @@ function BakeSettings({ looks }: { looks: ReturnType<typeof useLooks> }) {
           width={92}
         />
       </FieldRow>
-      <FieldRow label="Into">
+      <FieldRow label={t('bake.into')}>
         <Choice
-          label="Into the oven"
+          label={t('bake.intoTheOven')}
           value={bake.fromCold ? 'cold' : bake.hotTray ? 'hotTray' : 'hot'}
           onChange={(into) =>
             edit(`into:${Date.now()}`, (from) => {
@@ -271,9 +285,9 @@ function BakeSettings({ looks }: { looks: ReturnType<typeof useLooks> }) {
             })
           }
           options={[
-            { value: 'hot', name: 'hot oven, cold tray' },
-            { value: 'hotTray', name: 'hot oven, hot tray' },
-            { value: 'cold', name: 'cold oven' },
+            { value: 'hot', name: t('bake.hotOvenColdTray') },
+            { value: 'hotTray', name: t('bake.hotOvenHotTray') },
+            { value: 'cold', name: t('bake.coldOven') },
           ]}
           width={160}
         />
@@ -289,29 +303,31 @@ function BakeSettings({ looks }: { looks: ReturnType<typeof useLooks> }) {
         />
       )}
       {result && <AcrylamideLine result={result} />}
-      <FieldRow label={thick && !result?.mustDry ? 'Or done by moisture' : 'Done when moisture is'}>
+      <FieldRow label={thick && !result?.mustDry ? t('bake.orDoneByMoisture') : t('bake.doneWhenMoistureIs')}>
         {bake.done.moistureShare === undefined ? (
           <Button size="small" onClick={() => set('/bake/done/moistureShare', result?.dryBelowShare ?? 0.05)} sx={{ minHeight: 26 }}>
-            {result ? `${(result.dryBelowShare * 100).toFixed(1)} %, the family’s` : 'set it'}
+            {result ? t('bake.drybelowTheFamilys', { dryBelow: (result.dryBelowShare * 100).toFixed(1) }) : t('bake.setIt')}
           </Button>
         ) : (
-          <FormulaField path="/bake/done/moistureShare" label="Done at moisture" kind="percent" times={100} grain={0.5} />
+          <FormulaField path="/bake/done/moistureShare" label={t('bake.doneAtMoisture')} kind="percent" times={100} grain={0.5} />
         )}
       </FieldRow>
-      <FieldRow label="Done when its core is">
+      <FieldRow label={t('bake.doneWhenItsCoreIs')}>
         {bake.done.coreC === undefined ? (
           <Button size="small" onClick={() => set('/bake/done/coreC', result?.coreC ?? 95)} sx={{ minHeight: 26 }}>
-            {thick ? `${showQuantity(result?.coreC ?? 0, 'temperature', units, 0)}, the family’s` : 'not asked: it is thin'}
+            {thick
+              ? t('bake.coreTheFamilys', { core: showQuantity(result?.coreC ?? 0, 'temperature', units, 0) })
+              : t('bake.notAskedItIsThin')}
           </Button>
         ) : (
-          <FormulaField path="/bake/done/coreC" label="Done at core" kind="temperature" digits={0} />
+          <FormulaField path="/bake/done/coreC" label={t('bake.doneAtCore')} kind="temperature" digits={0} />
         )}
       </FieldRow>
       <Suspense>
         <LearnedHere kitchen={kitchen} of={learnedHere(formula)} />
       </Suspense>
       <WeighTray />
-      <Note pt={2}>Trays and steam burn: dry cloths, open the door away from you. Stop at golden: acrylamide rises with colour.</Note>
+      <Note pt={2}>{t('bake.traysAndSteamBurnDryClothsOpen')}</Note>
     </Box>
   );
 }

@@ -13,14 +13,16 @@ import type { useLooks } from './bake-study';
 import { Fact } from '../../ui/frame/fact-tile';
 import { useAnswer, Waiting } from '../board/doors';
 import { PairMapSection } from './pair-map';
+import { t } from '../../platform/words';
+import { Said } from '../../ui/words/said';
 
 const causeWords: Record<string, string> = {
-  oven: 'oven',
-  thickness: 'thickness',
-  water: 'dough water',
-  start: 'start temperature',
-  heat: 'heat transfer',
-  browning: 'browning rate',
+  oven: t('bake.oven'),
+  thickness: t('common.thickness'),
+  water: t('bake.doughWater'),
+  start: t('bake.startTemperature'),
+  heat: t('bake.heatTransfer'),
+  browning: t('bake.browningRate'),
 };
 
 /** The centre of the Bake board: the piece through its bake, when it is done, and the map of what else it could be. */
@@ -39,19 +41,26 @@ export function BakePicture({ looks }: { looks: ReturnType<typeof useLooks> }) {
       <Box sx={{ fontSize: typeSize.small }}>
         {done ? (
           <>
-            {doneWords(result)} at <b>{showDuration(done.value)}</b>{' '}
-            {band && looks.fresh
-              ? `(${showDuration(half(band.p10))} to ${showDuration(half(band.p90))} in eight of ten)`
-              : `± ${Math.max(0.5, done.sd).toFixed(1)} min`}
-            {result.darkMin !== null && <>, too dark from {showDuration(result.darkMin)}</>}.{' '}
+            <Said
+              say="bake.resultAtValueWord"
+              values={{
+                result: doneWords(result),
+                value: showDuration(done.value),
+                word:
+                  band && looks.fresh
+                    ? t('bake.p10ToP90InEightOfTen', { p10: showDuration(half(band.p10)), p90: showDuration(half(band.p90)) })
+                    : t('bake.sdMin', { sd: Math.max(0.5, done.sd).toFixed(1) }),
+              }}
+            />
+            {result.darkMin !== null && <>{t('bake.tooDarkFromDark', { dark: showDuration(result.darkMin) })}</>}.{' '}
             {cause && (
               <Box component="span" sx={{ color: 'text.secondary' }}>
-                Most of the spread is {causeWords[cause.cause]}.
+                {t('bake.mostOfTheSpreadIs')} {causeWords[cause.cause]}.
               </Box>
             )}
           </>
         ) : (
-          `Not ${doneWords(result).toLowerCase()} within an hour.`
+          t('bake.notResultWithinAnHour', { result: doneWords(result).toLowerCase() })
         )}
       </Box>
       <Slices result={result} />
@@ -59,25 +68,31 @@ export function BakePicture({ looks }: { looks: ReturnType<typeof useLooks> }) {
       <ToneStrip result={result} />
       <Box>
         <Button size="small" onClick={() => setTemperatures(!temperatures)} aria-expanded={temperatures} sx={{ minHeight: 26 }}>
-          {temperatures ? 'Hide temperatures' : 'Show temperatures'}
+          {temperatures ? t('bake.hideTemperatures') : t('bake.showTemperatures')}
         </Button>
         {temperatures && <TemperatureCurve result={result} />}
       </Box>
       <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(4, 1fr)', gap: 2 }}>
         <Fact
-          label={`moisture ± ${Math.max(0.1, result.endMoisture.sd * 100).toFixed(1)}`}
+          label={t('bake.moistureSd', { sd: Math.max(0.1, result.endMoisture.sd * 100).toFixed(1) })}
           value={`${(end.moistureShare * 100).toFixed(1)} %`}
         />
-        <Fact label="tone, top / rim / base" value={`${end.topTone.toFixed(1)} / ${end.rimTone.toFixed(1)} / ${end.baseTone.toFixed(1)}`} />
+        <Fact
+          label={t('bake.toneTopRimBase')}
+          value={`${end.topTone.toFixed(1)} / ${end.rimTone.toFixed(1)} / ${end.baseTone.toFixed(1)}`}
+        />
         {result.spreadRatio > 1.01 ? (
-          <Fact label="as wide as it went in" value={`${result.spreadRatio.toFixed(1)} ×`} />
+          <Fact label={t('bake.asWideAsItWentIn')} value={`${result.spreadRatio.toFixed(1)} ×`} />
         ) : (
-          <Fact label={`from ${voice.exact(result.curve.thicknessMm[0]!, 'length')}`} value={voice.exact(end.thicknessMm, 'length')} />
+          <Fact
+            label={t('bake.fromThickness', { thickness: voice.exact(result.curve.thicknessMm[0]!, 'length') })}
+            value={voice.exact(end.thicknessMm, 'length')}
+          />
         )}
         {result.coreC === null ? (
-          <Fact label="weight lost" value={`${(end.lossShare * 100).toFixed(1)} %`} />
+          <Fact label={t('bake.weightLost')} value={`${(end.lossShare * 100).toFixed(1)} %`} />
         ) : (
-          <Fact label="coldest place" value={showQuantity(end.coldestC, 'temperature', units, 0)} />
+          <Fact label={t('bake.coldestPlace')} value={showQuantity(end.coldestC, 'temperature', units, 0)} />
         )}
       </Box>
       {result.filling && <FillingFacts filling={result.filling} />}
@@ -91,37 +106,46 @@ function FillingFacts({ filling }: { filling: NonNullable<BakeResult['filling']>
   const units = usePreferences((state) => state.units);
   const grams = (g: number) => showQuantity(g, 'mass', units, 0);
   return (
-    <Box component="section" aria-label="Filling" sx={{ fontSize: typeSize.small, display: 'grid', gap: 1 }}>
-      <Typography variant="h3">Filling</Typography>
+    <Box component="section" aria-label={t('bake.filling')} sx={{ fontSize: typeSize.small, display: 'grid', gap: 1 }}>
+      <Typography variant="h3">{t('bake.filling')}</Typography>
       <Box>
-        {grams(filling.massG)} a piece, {showQuantity(filling.heightMm, 'length', units)} high
-        {filling.roomMm !== null && `, of ${showQuantity(filling.roomMm, 'length', units)} that the pan leaves it`};{' '}
-        {filling.setsC === null ? 'it need not set' : `set or hot through at ${showQuantity(filling.setsC, 'temperature', units, 0)}`}.
+        {t('bake.massAPieceHeightHigh', { mass: grams(filling.massG), height: showQuantity(filling.heightMm, 'length', units) })}
+        {filling.roomMm !== null && t('bake.ofRoomThatThePanLeavesIt', { room: showQuantity(filling.roomMm, 'length', units) })};{' '}
+        {filling.setsC === null
+          ? t('bake.itNeedNotSet')
+          : t('bake.setOrHotThroughAtSets', { sets: showQuantity(filling.setsC, 'temperature', units, 0) })}
+        .
       </Box>
       {filling.bubblesC !== null && (
         <Box>
-          Fruit is done when it bubbles in the middle, at about {showQuantity(filling.bubblesC, 'temperature', units, 0)}
-          {filling.setsC !== null && filling.setsC < filling.bubblesC
-            ? `; the minutes here are those to ${showQuantity(filling.setsC, 'temperature', units, 0)}: give it longer until you see it.`
-            : '.'}{' '}
-          Set is not soft: apples and other firm fruit may want longer, a knife tells.
+          {t('bake.fruitIsDoneWhenItBubblesIn', {
+            bubbles: showQuantity(filling.bubblesC, 'temperature', units, 0),
+            word:
+              filling.setsC !== null && filling.setsC < filling.bubblesC
+                ? t('bake.theMinutesHereAreThoseToSets', { sets: showQuantity(filling.setsC, 'temperature', units, 0) })
+                : '.',
+          })}
         </Box>
       )}
       {filling.juiceG > 0.5 && (
         <Box>
-          {filling.stoodG > 0.5 && `Half an hour with its sugar and salt draws ${grams(filling.stoodG)}. `}
-          In the oven its fruit has given {grams(filling.juiceG)} of juice: {grams(filling.boiledG)} of water boil away,{' '}
-          {grams(filling.heldG)} can be held, {filling.weepsG > 0.5 ? <b>{grams(filling.weepsG)} run</b> : 'nothing runs'}.
+          {filling.stoodG > 0.5 && t('bake.halfAnHourWithItsSugarAnd', { stood: grams(filling.stoodG) })}
+          {t('bake.inTheOvenItsFruitHasGiven', {
+            juice: grams(filling.juiceG),
+            boiled: grams(filling.boiledG),
+            held: grams(filling.heldG),
+          })}{' '}
+          {filling.weepsG > 0.5 ? <b>{t('bake.weepsRun', { weeps: grams(filling.weepsG) })}</b> : t('bake.nothingRuns')}.
         </Box>
       )}
-      <Box sx={{ color: 'text.secondary' }}>Its rim browns sooner than the base that is drawn here: judge the rim by eye.</Box>
+      <Box sx={{ color: 'text.secondary' }}>{t('bake.itsRimBrownsSoonerThanTheBase')}</Box>
     </Box>
   );
 }
 
 /** What being done asks of this piece. */
 const doneWords = ({ coreC, mustDry }: BakeResult): string =>
-  coreC === null ? 'Dry and golden' : mustDry ? 'Through, dry and golden' : 'Through and golden';
+  coreC === null ? t('bake.dryAndGolden') : mustDry ? t('bake.throughDryAndGolden') : t('bake.throughAndGolden');
 const half = (min: number) => Math.round(min * 2) / 2;
 
 /** The piece drawn at five moments: height and colour from the model, wetness as dots that fade out. */
@@ -139,7 +163,11 @@ function Slices({ result }: { result: BakeResult }) {
       viewBox="0 0 470 74"
       width="100%"
       role="img"
-      aria-label={`The piece rises from ${voice.bare(curve.thicknessMm[0]!, 'length')} to ${voice.show(result.end.thicknessMm, 'length')} and dries to ${(result.end.moistureShare * 100).toFixed(1)} percent`}
+      aria-label={t('bake.thePieceRisesFromThicknessToThickness2', {
+        thickness: voice.bare(curve.thicknessMm[0]!, 'length'),
+        thickness2: voice.show(result.end.thicknessMm, 'length'),
+        moisture: (result.end.moistureShare * 100).toFixed(1),
+      })}
     >
       {moments.map((min, i) => {
         const high = (at(curve.thicknessMm, min) / tallest) * 34;
@@ -193,12 +221,12 @@ function MoistureCurve({ result, looks }: { result: BakeResult; looks: LooksStud
           mode: 'lines' as const,
           hoverinfo: 'skip' as const,
         },
-        { x: curve.min as number[], y, mode: 'lines' as const, name: 'moisture %', line: { color: water, width: 2.4 } },
+        { x: curve.min as number[], y, mode: 'lines' as const, name: t('common.moisture'), line: { color: water, width: 2.4 } },
         {
           x: at,
           y: at.map(() => 0),
           mode: 'markers' as const,
-          name: 'look',
+          name: t('bake.look'),
           marker: { size: 13, symbol: 'circle-dot', color: palette.background.paper, line: { color: palette.text.primary, width: 1.8 } },
           cliponaxis: false,
           hoverinfo: 'x+name' as const,
@@ -206,7 +234,7 @@ function MoistureCurve({ result, looks }: { result: BakeResult; looks: LooksStud
       ],
       layout: {
         margin: { t: 18, r: 12, b: 34, l: 40 },
-        xaxis: { title: { text: 'minutes from door shut', standoff: 4 }, range: [0, curve.min[curve.min.length - 1]!] },
+        xaxis: { title: { text: t('bake.minutesFromDoorShut'), standoff: 4 }, range: [0, curve.min[curve.min.length - 1]!] },
         yaxis: { ticksuffix: ' %', rangemode: 'tozero' as const },
         shapes: [
           ...(done
@@ -250,19 +278,19 @@ function MoistureCurve({ result, looks }: { result: BakeResult; looks: LooksStud
                   x: done.value,
                   y: 1,
                   yref: 'paper' as const,
-                  text: 'done',
+                  text: t('bake.done'),
                   showarrow: false,
                   yanchor: 'bottom' as const,
                   font: { color: palette.primary.main },
                 },
               ]
             : []),
-          { x: totalMin, y: 0.86, yref: 'paper' as const, text: ' out', showarrow: false, xanchor: 'left' as const },
+          { x: totalMin, y: 0.86, yref: 'paper' as const, text: t('bake.out'), showarrow: false, xanchor: 'left' as const },
           {
             x: 0,
             xref: 'paper' as const,
             y: dryBelowShare * 100,
-            text: ` want ${(dryBelowShare * 100).toFixed(1)} %`,
+            text: t('bake.wantDrybelow', { dryBelow: (dryBelowShare * 100).toFixed(1) }),
             showarrow: false,
             xanchor: 'left' as const,
             yanchor: 'bottom' as const,
@@ -271,10 +299,10 @@ function MoistureCurve({ result, looks }: { result: BakeResult; looks: LooksStud
         ],
       },
       columns: [
-        { name: 'min', values: curve.min },
-        { name: 'moisture %', values: y },
-        { name: '± points', values: spread },
-        { name: 'top tone', values: curve.topTone },
+        { name: t('common.min'), values: curve.min },
+        { name: t('common.moisture'), values: y },
+        { name: t('bake.points'), values: spread },
+        { name: t('bake.topTone'), values: curve.topTone },
         {
           name: unitOf('length', units),
           values: curve.thicknessMm.map((mm) => inUnits(mm, 'length', units)),
@@ -285,7 +313,10 @@ function MoistureCurve({ result, looks }: { result: BakeResult; looks: LooksStud
   }, [result, looks, palette, units]);
   return (
     <Plot
-      summary={`Moisture falls to ${(result.end.moistureShare * 100).toFixed(1)} percent at ${showDuration(result.totalMin)}.`}
+      summary={t('bake.moistureFallsToMoisturePercentAtTotal', {
+        moisture: (result.end.moistureShare * 100).toFixed(1),
+        total: showDuration(result.totalMin),
+      })}
       data={data}
       layout={layout}
       height={200}
@@ -327,11 +358,11 @@ function ToneStrip({ result }: { result: BakeResult }) {
   return (
     <Box
       role="img"
-      aria-label={`Tone of the top ${result.end.topTone.toFixed(1)} and of the base ${result.end.baseTone.toFixed(1)} at the end, of 8`}
+      aria-label={t('bake.toneOfTheTopToptoneAndOf', { topTone: result.end.topTone.toFixed(1), baseTone: result.end.baseTone.toFixed(1) })}
       sx={{ display: 'grid', gap: '3px' }}
     >
-      {row('top', curve.topTone)}
-      {row('base', curve.baseTone)}
+      {row(t('common.top'), curve.topTone)}
+      {row(t('common.base'), curve.baseTone)}
     </Box>
   );
 }
@@ -346,31 +377,23 @@ function TemperatureCurve({ result }: { result: BakeResult }) {
     const x = curve.min as number[];
     return {
       data: [
-        { x, y: curve.airC.map(shown), name: 'oven air', mode: 'lines' as const, line: line(palette.leaf.heat) },
-        { x, y: curve.topC.map(shown), name: 'surface', mode: 'lines' as const, line: line(palette.text.primary) },
-        { x, y: curve.middleC.map(shown), name: 'middle', mode: 'lines' as const, line: line(palette.text.secondary, 'dash') },
+        { x, y: curve.airC.map(shown), name: t('bake.ovenAir'), mode: 'lines' as const, line: line(palette.leaf.heat) },
+        { x, y: curve.topC.map(shown), name: t('bake.surface'), mode: 'lines' as const, line: line(palette.text.primary) },
+        { x, y: curve.middleC.map(shown), name: t('common.middle'), mode: 'lines' as const, line: line(palette.text.secondary, 'dash') },
       ],
       layout: {
         showlegend: true,
         legend: { orientation: 'h' as const, y: 1.2 },
         yaxis: { ticksuffix: ` ${unitOf('temperature', units)}` },
-        xaxis: { title: { text: 'minutes from door shut' } },
+        xaxis: { title: { text: t('bake.minutesFromDoorShut') } },
       },
       columns: [
-        { name: 'min', values: curve.min },
-        { name: `air ${unitOf('temperature', units)}`, values: curve.airC.map(shown), digits: 0 },
-        { name: `surface ${unitOf('temperature', units)}`, values: curve.topC.map(shown), digits: 0 },
-        { name: `middle ${unitOf('temperature', units)}`, values: curve.middleC.map(shown), digits: 0 },
+        { name: t('common.min'), values: curve.min },
+        { name: t('bake.airValue', { value: unitOf('temperature', units) }), values: curve.airC.map(shown), digits: 0 },
+        { name: t('bake.surfaceValue', { value: unitOf('temperature', units) }), values: curve.topC.map(shown), digits: 0 },
+        { name: t('bake.middleValue', { value: unitOf('temperature', units) }), values: curve.middleC.map(shown), digits: 0 },
       ],
     };
   }, [result, palette, units]);
-  return (
-    <Plot
-      summary="Temperatures of oven air, surface and middle through the bake."
-      data={data}
-      layout={layout}
-      height={200}
-      columns={columns}
-    />
-  );
+  return <Plot summary={t('bake.temperaturesOfOvenAirSurfaceAndMiddle')} data={data} layout={layout} height={200} columns={columns} />;
 }

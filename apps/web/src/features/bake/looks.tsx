@@ -10,6 +10,8 @@ import { Note } from '../../ui/frame/note';
 import { useVoice } from '../../platform/preferences';
 import { crustTones, typeSize } from '../../ui/theme/theme';
 import type { useLooks } from './bake-study';
+import { t } from '../../platform/words';
+import { Said } from '../../ui/words/said';
 
 type Props = ReturnType<typeof useLooks> & {
   /** Done by this tone, and by this core where it is thick. */ readonly goldenFromTone: number;
@@ -24,24 +26,24 @@ export function Looks(props: Props) {
   const [notYet, setNotYet] = useState<{ readonly of: LooksStudy; readonly min: number } | null>(null);
   const since = notYet && notYet.of === study ? notYet.min : null;
   return (
-    <Box component="section" aria-label="Looks" aria-busy={progress !== null} sx={{ pt: 3 }}>
+    <Box component="section" aria-label={t('common.looks')} aria-busy={progress !== null} sx={{ pt: 3 }}>
       <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 2 }}>
-        <Typography variant="h3">Looks</Typography>
-        <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary', flex: 1 }}>short door openings, 5 s each</Box>
+        <Typography variant="h3">{t('common.looks')}</Typography>
+        <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary', flex: 1 }}>{t('bake.shortDoorOpenings5SEach')}</Box>
         {progress !== null && (
           <Button size="small" onClick={stop} sx={{ minHeight: 24 }}>
-            Stop
+            {t('bake.stop')}
           </Button>
         )}
       </Box>
       {progress !== null && (
-        <LinearProgress variant="determinate" value={progress * 100} aria-label="Planning the looks" sx={{ height: 3 }} />
+        <LinearProgress variant="determinate" value={progress * 100} aria-label={t('bake.planningTheLooks')} sx={{ height: 3 }} />
       )}
       {stopped && progress === null && (
         <Box sx={{ fontSize: typeSize.small }}>
-          Stopped.{' '}
+          {t('bake.stopped')}{' '}
           <Button size="small" onClick={goOn} sx={{ minHeight: 24 }}>
-            Plan them
+            {t('bake.planThem')}
           </Button>
         </Box>
       )}
@@ -83,11 +85,17 @@ function Plan({
   const { palette } = useTheme();
   const { looks, done, caughtShare, looksCostMin } = study;
   const see = ({ topTone, baseTone, rimTone = topTone, moistureShare, coldestC }: LooksStudy['looks'][number]) => {
-    if (coreC !== null && coldestC < coreC - 1) return `core ${voice.show(coldestC, 'temperature')}, still setting`;
-    if (Math.max(topTone, baseTone, rimTone) < goldenFromTone - 0.2) return 'paler than it should be';
-    const golden = startsDark ? 'a shade darker' : Math.max(topTone, baseTone) < goldenFromTone - 0.2 ? 'rim golden' : 'golden';
-    if (coreC === null && moistureShare > dryBelowShare) return `${golden}, bends when cool`;
-    return coreC === null ? `${golden}, snaps when cool` : `${golden}, core ${voice.show(coldestC, 'temperature')}`;
+    if (coreC !== null && coldestC < coreC - 1) return t('bake.coreColdestStillSetting', { coldest: voice.show(coldestC, 'temperature') });
+    if (Math.max(topTone, baseTone, rimTone) < goldenFromTone - 0.2) return t('bake.palerThanItShouldBe');
+    const golden = startsDark
+      ? t('bake.aShadeDarker')
+      : Math.max(topTone, baseTone) < goldenFromTone - 0.2
+        ? t('bake.rimGolden')
+        : 'golden';
+    if (coreC === null && moistureShare > dryBelowShare) return t('bake.goldenBendsWhenCool', { golden });
+    return coreC === null
+      ? t('bake.goldenSnapsWhenCool', { golden })
+      : t('bake.goldenCoreColdest', { golden, coldest: voice.show(coldestC, 'temperature') });
   };
   return (
     <>
@@ -102,10 +110,10 @@ function Plan({
       >
         <thead>
           <tr>
-            <th>At</th>
-            <th>Top</th>
-            <th>Base</th>
-            <th>You should see</th>
+            <th>{t('bake.at')}</th>
+            <th>{t('bake.top')}</th>
+            <th>{t('common.base2')}</th>
+            <th>{t('bake.youShouldSee')}</th>
             <td />
           </tr>
         </thead>
@@ -114,7 +122,7 @@ function Plan({
             <tr key={look.atMin}>
               <th scope="row">
                 {clock(look.atMin)}
-                {look.asSet && <Box sx={{ fontSize: typeSize.caption, fontWeight: 400 }}>as set</Box>}
+                {look.asSet && <Box sx={{ fontSize: typeSize.caption, fontWeight: 400 }}>{t('bake.asSet')}</Box>}
               </th>
               <td>
                 <Tone tone={look.topTone} />
@@ -126,11 +134,11 @@ function Plan({
               <td>
                 <Button
                   size="small"
-                  aria-label={`Not yet at ${clock(look.atMin)}`}
+                  aria-label={t('bake.notYetAtAt', { at: clock(look.atMin) })}
                   onClick={() => onNotYet(look.atMin)}
                   sx={{ minHeight: 24, minWidth: 0, p: 0 }}
                 >
-                  not yet
+                  {t('bake.notYet')}
                 </Button>
               </td>
             </tr>
@@ -139,17 +147,17 @@ function Plan({
       </Box>
       <Note pt={1}>
         {done
-          ? `Eight in ten are done between ${clock(round(done.p10))} and ${clock(round(done.p90))}. `
-          : 'More than one in ten is never done: see what is found. '}
-        {`Of 100 such bakes these looks find ${Math.round(caughtShare * 100)} in time.`}
-        {looksCostMin >= 0.05 && ` They cost ${looksCostMin.toFixed(1)} min.`}
+          ? t('bake.eightInTenAreDoneBetweenP10', { p10: clock(round(done.p10)), p90: clock(round(done.p90)) })
+          : t('bake.moreThanOneInTenIsNever')}
+        {t('bake.of100SuchBakesTheseLooksFind', { caught: Math.round(caughtShare * 100) })}
+        {looksCostMin >= 0.05 && t('bake.theyCostLookscostMin', { looksCost: looksCostMin.toFixed(1) })}
       </Note>
     </>
   );
 }
 
 /** Looks stand on half minutes: said as such, however late they are. */
-const clock = (min: number): string => (min < 60 ? `${Number(min.toFixed(1))} min` : showDuration(min));
+const clock = (min: number): string => (min < 60 ? t('common.minMin', { min: Number(min.toFixed(1)) }) : showDuration(min));
 const round = (min: number) => Math.round(min * 2) / 2;
 
 function AfterNotYet({
@@ -169,26 +177,32 @@ function AfterNotYet({
   return (
     <Box sx={{ fontSize: typeSize.small, display: 'grid', gap: 1 }} role="status">
       <Box>
-        Not yet at {clock(since)}:{' '}
+        {t('bake.notYetAtSince', { since: clock(since) })}{' '}
         {band ? (
           <>
-            likely done in <b>{Math.max(0.5, round(band.p50 - since))} min</b>, between {Math.max(0, round(band.p10 - since))} and{' '}
-            {round(band.p90 - since)}.
+            <Said
+              say="bake.likelyDoneInP50MinBetweenP10"
+              values={{
+                p50: Math.max(0.5, round(band.p50 - since)),
+                p10: Math.max(0, round(band.p10 - since)),
+                p90: round(band.p90 - since),
+              }}
+            />
           </>
         ) : (
-          'none of the bakes that were thought of takes so long. Is the oven on, and the thickness right?'
+          t('bake.noneOfTheBakesThatWereThought')
         )}
       </Box>
       {rest.atMin.length > 0 && (
         <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap' }}>
-          <VisibilityIcon fontSize="small" /> Look at{' '}
+          <VisibilityIcon fontSize="small" /> {t('bake.lookAt')}{' '}
           {rest.atMin.map((min) => (
             <Button
               key={min}
               size="small"
               variant="outlined"
               onClick={() => onNotYet(min)}
-              aria-label={`Not yet at ${clock(min)}`}
+              aria-label={t('bake.notYetAtMin', { min: clock(min) })}
               sx={{ minHeight: 26 }}
             >
               {clock(min)}
@@ -197,7 +211,7 @@ function AfterNotYet({
         </Box>
       )}
       <Button size="small" onClick={onBack} sx={{ justifySelf: 'start', minHeight: 24 }}>
-        Back to the whole plan
+        {t('bake.backToTheWholePlan')}
       </Button>
     </Box>
   );

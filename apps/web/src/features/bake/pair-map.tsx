@@ -11,6 +11,7 @@ import { usePreferences, useVoice } from '../../platform/preferences';
 import { usePairMap, type MapState } from './bake-study';
 import { useDraft } from '../formulas/doors';
 import { useFormula, useSurroundings } from '../board/doors';
+import { t } from '../../platform/words';
 
 /** What a pair comes to: shape and word first, colour after. */
 type Verdict = 'meet' | 'dryFirst' | 'goldenFirst' | 'darkFirst' | 'never';
@@ -24,11 +25,11 @@ function verdictOf(cell: PairCell): Verdict {
   return lead > MEET ? 'dryFirst' : lead < -MEET ? 'goldenFirst' : 'meet';
 }
 const verdictWords: Readonly<Record<Verdict, string>> = {
-  meet: 'done and golden together',
-  dryFirst: 'done well before it is golden: pale, or drier than need be',
-  goldenFirst: 'golden well before it is done: watch its colour',
-  darkFirst: 'dark before it is done',
-  never: 'not done within an hour and a half',
+  meet: t('bake.doneAndGoldenTogether'),
+  dryFirst: t('bake.doneWellBeforeItIsGoldenPale'),
+  goldenFirst: t('bake.goldenWellBeforeItIsDoneWatch'),
+  darkFirst: t('bake.darkBeforeItIsDone'),
+  never: t('bake.notDoneWithinAnHourAndA'),
 };
 const marks: Readonly<Record<Verdict, string>> = { meet: '●', dryFirst: '◁', goldenFirst: '▷', darkFirst: '▲', never: '–' };
 
@@ -51,23 +52,23 @@ export function PairMapSection() {
   };
   const total = map ? map.thicknesses.length * map.temperatures.length : 0;
   return (
-    <Box component="section" aria-label="Thickness and heat">
+    <Box component="section" aria-label={t('bake.thicknessAndHeat')}>
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, flexWrap: 'wrap' }}>
         <Typography variant="h3" sx={{ flex: 1 }}>
-          Thickness and heat: where dry and golden meet
+          {t('bake.thicknessAndHeatWhereDryAndGolden')}
         </Typography>
         {map?.running ? (
           <Button size="small" onClick={stop}>
-            Stop the map
+            {t('bake.stopTheMap')}
           </Button>
         ) : (
           <>
             <Button size="small" variant="outlined" onClick={() => work(false)}>
-              {map ? 'Work it out again' : 'Work it out'}
+              {map ? t('bake.workItOutAgain') : t('common.workItOut')}
             </Button>
             {map && map.cells.length > 0 && (
               <Button size="small" onClick={() => work(true)}>
-                Finer
+                {t('bake.finer')}
               </Button>
             )}
           </>
@@ -77,7 +78,7 @@ export function PairMapSection() {
         <LinearProgress
           variant="determinate"
           value={(100 * map.cells.length) / total}
-          aria-label="Working out the map"
+          aria-label={t('bake.workingOutTheMap')}
           sx={{ height: 3 }}
         />
       )}
@@ -129,7 +130,7 @@ function Map({ map, nowMm, nowC }: { map: MapState; nowMm: number; nowC: number 
         {
           path: '/bake/steps',
           from: from.bake.steps as never,
-          to: [{ name: from.bake.steps.length > 1 ? 'Bake' : from.bake.steps[0]!.name, wantC: roundTo(cell.wantC, 1), min }],
+          to: [{ name: from.bake.steps.length > 1 ? t('common.bake') : from.bake.steps[0]!.name, wantC: roundTo(cell.wantC, 1), min }],
         },
       ];
       return edits;
@@ -142,7 +143,10 @@ function Map({ map, nowMm, nowC }: { map: MapState; nowMm: number; nowC: number 
         viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
         width="100%"
         role="group"
-        aria-label={`Map of ${map.cells.length} pairs of thickness and temperature; ${map.cells.filter((cell) => verdictOf(cell) === 'meet').length} are done and golden together`}
+        aria-label={t('bake.mapOfCellsPairsOfThicknessAnd', {
+          cells: map.cells.length,
+          cells2: map.cells.filter((cell) => verdictOf(cell) === 'meet').length,
+        })}
       >
         {map.cells.map((cell) => {
           const verdict = verdictOf(cell);
@@ -151,7 +155,11 @@ function Map({ map, nowMm, nowC }: { map: MapState; nowMm: number; nowC: number 
               key={`${cell.thicknessMm} ${cell.wantC}`}
               role="button"
               tabIndex={fine ? -1 : 0}
-              aria-label={`${voice.show(cell.thicknessMm, 'length')} at ${voice.show(cell.wantC, 'temperature')}: ${verdictWords[verdict]}`}
+              aria-label={t('bake.thicknessAtWantVerdictwords', {
+                thickness: voice.show(cell.thicknessMm, 'length'),
+                want: voice.show(cell.wantC, 'temperature'),
+                verdictWords: verdictWords[verdict],
+              })}
               onClick={() => setChosen(cell)}
               onKeyDown={(event) => (event.key === 'Enter' || event.key === ' ') && setChosen(cell)}
               style={{ cursor: 'pointer' }}
@@ -204,10 +212,9 @@ function Map({ map, nowMm, nowC }: { map: MapState; nowMm: number; nowC: number 
         ))}
       </svg>
       <Note>
-        {fine
-          ? 'Blue: done and golden together; pale: done first; amber: golden first; red: dark first. '
-          : 'Minutes until done: ● with gold, ◁ before gold, ▷ after gold, ▲ after dark. '}
-        The ring is the draft. One temperature throughout; looks and other steps left out.
+        {t('bake.wordTheRingIsTheDraftOne', {
+          word: fine ? t('bake.blueDoneAndGoldenTogetherPaleDone') : t('bake.minutesUntilDoneWithGoldBeforeGold'),
+        })}
       </Note>
       {chosen && (
         <Box
@@ -225,18 +232,21 @@ function Map({ map, nowMm, nowC }: { map: MapState; nowMm: number; nowC: number 
           }}
         >
           <span>
-            {showQuantity(chosen.thicknessMm, 'length', units)} at {showQuantity(chosen.wantC, 'temperature', units, 0)}:{' '}
-            {verdictWords[verdictOf(chosen)]}
-            {chosen.doneMin !== null && `, done at ${showDuration(chosen.doneMin)}`}
-            {chosen.overMin !== null && `, over at ${showDuration(chosen.overMin)}`}.
+            {t('bake.thicknessAtWantVerdictwords', {
+              thickness: showQuantity(chosen.thicknessMm, 'length', units),
+              want: showQuantity(chosen.wantC, 'temperature', units, 0),
+              verdictWords: verdictWords[verdictOf(chosen)],
+            })}
+            {chosen.doneMin !== null && t('bake.doneAtDone', { done: showDuration(chosen.doneMin) })}
+            {chosen.overMin !== null && t('bake.overAtOver', { over: showDuration(chosen.overMin) })}.
           </span>
           {chosen.doneMin !== null && (
             <Button size="small" variant="outlined" onClick={() => take(chosen)}>
-              Set this pair
+              {t('bake.setThisPair')}
             </Button>
           )}
           <Button size="small" onClick={() => setChosen(null)}>
-            Leave it
+            {t('common.leaveIt')}
           </Button>
         </Box>
       )}

@@ -11,6 +11,8 @@ import { QuantityField } from '../../ui/form/quantity-field';
 import { useKitchenChange } from '../kitchen/doors';
 import { useAnswer, useFormula, useSurroundings } from '../board/doors';
 import { startStudy } from './bake-study';
+import { t } from '../../platform/words';
+import { Said } from '../../ui/words/said';
 
 /** One tray, weighed before and after: what it says of how fast this oven gives its heat. */
 export function WeighTray() {
@@ -46,11 +48,17 @@ export function WeighTray() {
     else setLearned(said.answer);
   };
   const teach = (heat: LearnedHeat) => {
-    const from = `${voice.show(weighing.beforeG, 'bulk')} of ${formula.name} lost ${(heat.lostShare * 100).toFixed(1)} % in ${weighing.min} min; ${(heat.expectedShare * 100).toFixed(1)} % was expected.`;
+    const from = t('bake.beforeOfNameLostLostInMin', {
+      before: voice.show(weighing.beforeG, 'bulk'),
+      name: formula.name,
+      lost: (heat.lostShare * 100).toFixed(1),
+      min: weighing.min,
+      expected: (heat.expectedShare * 100).toFixed(1),
+    });
     change.mutate(
       { kind: 'ovenHeat', ovenId: oven.id, heat: { value: heat.value, sd: heat.sd, from } },
       {
-        onSuccess: () => notify(`${oven.name} has learned from this tray. Its page in the kitchen forgets it again.`),
+        onSuccess: () => notify(t('bake.nameHasLearnedFromThisTrayIts', { name: oven.name })),
         onError: (error) => setWrong(error.message),
       },
     );
@@ -58,43 +66,48 @@ export function WeighTray() {
   if (!open) {
     return (
       <Button size="small" onClick={() => setOpen(true)} sx={{ justifySelf: 'start', minHeight: 26 }}>
-        Weigh a tray to pin this oven
+        {t('bake.weighATrayToPinThisOven')}
       </Button>
     );
   }
   return (
-    <Box component="section" aria-label="Weigh a tray" sx={{ display: 'grid', gap: 1, borderTop: 1, borderColor: 'divider', pt: 2 }}>
-      <Box sx={{ fontSize: typeSize.small }}>
-        Weigh the pieces of one tray raw and once more when they come out. Only the water leaves: what is lost says how fast {oven.name}{' '}
-        gives its heat.
-      </Box>
-      <FieldRow label="Before">
-        <QuantityField label="Weight before" kind="mass" value={weighing.beforeG} onChange={(beforeG) => set({ beforeG })} />
+    <Box
+      component="section"
+      aria-label={t('bake.weighATray')}
+      sx={{ display: 'grid', gap: 1, borderTop: 1, borderColor: 'divider', pt: 2 }}
+    >
+      <Box sx={{ fontSize: typeSize.small }}>{t('bake.weighThePiecesOfOneTrayRaw', { name: oven.name })}</Box>
+      <FieldRow label={t('bake.before')}>
+        <QuantityField label={t('bake.weightBefore')} kind="mass" value={weighing.beforeG} onChange={(beforeG) => set({ beforeG })} />
       </FieldRow>
-      <FieldRow label="After">
-        <QuantityField label="Weight after" kind="mass" value={weighing.afterG} onChange={(afterG) => set({ afterG })} />
+      <FieldRow label={t('bake.after')}>
+        <QuantityField label={t('bake.weightAfter')} kind="mass" value={weighing.afterG} onChange={(afterG) => set({ afterG })} />
       </FieldRow>
-      <FieldRow label="In the oven">
-        <QuantityField label="Minutes in the oven" kind="minutes" value={weighing.min} onChange={(min) => set({ min })} />
+      <FieldRow label={t('common.inTheOven')}>
+        <QuantityField label={t('bake.minutesInTheOven')} kind="minutes" value={weighing.min} onChange={(min) => set({ min })} />
       </FieldRow>
       {wrong && <Wrong size="small">{wrong}</Wrong>}
       {learned ? (
         <Box role="status" sx={{ fontSize: typeSize.small, display: 'grid', gap: 1 }}>
           <span>
-            It lost {(learned.lostShare * 100).toFixed(1)} %, {(learned.expectedShare * 100).toFixed(1)} % was expected: {oven.name} gives
-            its heat{' '}
-            <b>
-              {learned.value.toFixed(2)} ± {learned.sd.toFixed(2)}
-            </b>{' '}
-            times as fast as an oven of its kind.
+            <Said
+              say="bake.itLostLostExpectedWasExpectedName"
+              values={{
+                lost: (learned.lostShare * 100).toFixed(1),
+                expected: (learned.expectedShare * 100).toFixed(1),
+                name: oven.name,
+                value: learned.value.toFixed(2),
+                sd: learned.sd.toFixed(2),
+              }}
+            />
           </span>
           <Button size="small" variant="outlined" onClick={() => teach(learned)} sx={{ justifySelf: 'start' }}>
-            Teach {oven.name}
+            {t('bake.teachName', { name: oven.name })}
           </Button>
         </Box>
       ) : (
         <Button size="small" variant="outlined" onClick={() => void work()} sx={{ justifySelf: 'start' }}>
-          What does that say?
+          {t('bake.whatDoesThatSay')}
         </Button>
       )}
     </Box>
@@ -102,7 +115,7 @@ export function WeighTray() {
 }
 
 const fieldNames: Readonly<Record<string, string>> = {
-  'weighing.beforeG': 'Before',
-  'weighing.afterG': 'After',
-  'weighing.min': 'In the oven',
+  'weighing.beforeG': t('bake.before'),
+  'weighing.afterG': t('bake.after'),
+  'weighing.min': t('common.inTheOven'),
 };

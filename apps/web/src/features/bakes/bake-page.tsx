@@ -21,6 +21,7 @@ import { Measured } from './record/measured';
 import { Photos } from './record/photos';
 import { AddTo, Said } from './record/said';
 import { Waited, Weighed } from './record/weighed';
+import { t } from '../../platform/words';
 
 /** One bake on record: what was planned beside what happened, what was said of it since, and its pictures. */
 export function BakePage() {
@@ -32,8 +33,8 @@ export function BakePage() {
   if (bake.isError) return <ErrorPage error={bake.error} />;
   if (!bake.data || !version.data)
     return (
-      <Page title="Bake">
-        <Skeleton height={400} aria-label="Loading the bake" />
+      <Page title={t('common.bake')}>
+        <Skeleton height={400} aria-label={t('bakes.loadingTheBake')} />
       </Page>
     );
   return <Record bake={heard(bake.data, kept, waiting)} version={version.data} />;
@@ -55,28 +56,36 @@ function Record({ bake, version }: { bake: Run; version: FormulaVersion }) {
   const ended = stood.findLast(({ what }) => what.kind === 'ended');
   return (
     <Page
-      title={`Bake ${bake.number}`}
+      title={t('common.bakeNumber', { number: bake.number })}
       beside={
         <>
           <Link to={`/formulas/${bake.formulaId}/bake`} style={{ color: 'inherit' }}>
             {bake.formulaName}
           </Link>{' '}
-          v{bake.version}
-          {bake.begins ? ', from what was kept' : ''}
-          {bake.factor === 1 ? '' : ` × ${Number(bake.factor.toFixed(3))}`}, {begun.toFormat('d LLL yyyy HH:mm')}
-          {ended ? ` to ${DateTime.fromISO(ended.at, { zone }).toFormat('HH:mm')}` : bake.steps.length > 0 ? ', not ended' : ''}, kitchen{' '}
-          {voice.exact(bake.roomC, 'temperature')}, {Math.round(bake.humidityShare * 100)} % damp
+          {t('bakes.vVersionWordWord2BegunWord3Kitchen', {
+            version: bake.version,
+            word: bake.begins ? t('bakes.fromWhatWasKept') : '',
+            word2: bake.factor === 1 ? '' : ` × ${Number(bake.factor.toFixed(3))}`,
+            begun: begun.toFormat('d LLL yyyy HH:mm'),
+            word3: ended
+              ? t('bakes.toAt', { at: DateTime.fromISO(ended.at, { zone }).toFormat('HH:mm') })
+              : bake.steps.length > 0
+                ? t('bakes.notEnded')
+                : '',
+            room: voice.exact(bake.roomC, 'temperature'),
+            humidity: Math.round(bake.humidityShare * 100),
+          })}
         </>
       }
       actions={
         <>
           {bake.steps.length > 0 && !ended && (
             <Button component={Link} to={`/run/${bake.id}`} variant="contained">
-              Go on with it
+              {t('bakes.goOnWithIt')}
             </Button>
           )}
           <Button component={Link} to={`/trials?formula=${bake.formulaId}&bakes=${bake.id}`} variant="outlined">
-            Compare
+            {t('bakes.compare')}
           </Button>
         </>
       }

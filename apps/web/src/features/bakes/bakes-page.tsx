@@ -21,6 +21,7 @@ import { kitchenQuery } from '../kitchen/doors';
 import { pantryQuery } from '../pantry/doors';
 import { ShowMore } from '../../ui/frame/show-more';
 import { bakesQuery, last, measured, together } from './api';
+import { t } from '../../platform/words';
 
 const dots = (n: number | undefined) => (n === undefined ? '–' : `${'●'.repeat(n)}${'○'.repeat(5 - n)}`);
 
@@ -39,18 +40,22 @@ export function BakesPage() {
   const first = formulas.data?.[0];
   return (
     <Page
-      title="Bakes"
+      title={t('common.bakes')}
       beside={
         bakes.data
           ? lotId === null
-            ? `${total} recorded`
-            : `${total} with ${(lot && pantry?.ingredients[lot.ingredientId]?.name) ?? 'this'}, lot ${lot?.code ?? lotId}`
+            ? t('bakes.totalRecorded', { total })
+            : t('bakes.totalWithLotLotCode', {
+                total,
+                lot: (lot && pantry?.ingredients[lot.ingredientId]?.name) ?? 'this',
+                code: lot?.code ?? lotId,
+              })
           : ' '
       }
       actions={
         first && (
           <Button component={Link} to={`/bakes/new?formula=${first.id}&version=${first.version}`} variant="contained">
-            Record a bake
+            {t('common.recordABake')}
           </Button>
         )
       }
@@ -58,11 +63,22 @@ export function BakesPage() {
       <Table size="small">
         <TableHead>
           <TableRow>
-            {['Bake', 'Formula', 'Water in', 'Felt', 'Rolled', 'Minutes', 'Weight lost', 'Tone', 'Crisp', 'Tender', 'Liked', 'Note'].map(
-              (name) => (
-                <TableCell key={name}>{name}</TableCell>
-              ),
-            )}
+            {[
+              t('common.bake'),
+              t('common.formula'),
+              t('bakes.waterIn'),
+              t('common.felt'),
+              t('bakes.rolled'),
+              t('bakes.minutes'),
+              t('common.weightLost'),
+              t('bakes.tone'),
+              t('common.crisp'),
+              t('common.tender'),
+              t('common.liked'),
+              t('common.note'),
+            ].map((name) => (
+              <TableCell key={name}>{name}</TableCell>
+            ))}
           </TableRow>
         </TableHead>
         <TableBody>
@@ -86,7 +102,7 @@ export function BakesPage() {
       />
       {shown?.length === 0 && (
         <Box sx={{ py: 8, textAlign: 'center' }}>
-          {lotId === null ? 'What really happened belongs here: record your first bake.' : 'No bake took from this lot.'}
+          {lotId === null ? t('bakes.whatReallyHappenedBelongsHereRecordYour') : t('bakes.noBakeTookFromThisLot')}
         </Box>
       )}
     </Page>
@@ -104,7 +120,7 @@ function BakeRow({ bake, zone }: { bake: ListedBake; zone: string }) {
   return (
     <TableRow sx={{ height: 52 }}>
       <TableCell component="th" scope="row">
-        <Link to={`/bakes/${bake.id}`} style={{ color: 'inherit' }} aria-label={`Bake ${bake.number}`}>
+        <Link to={`/bakes/${bake.id}`} style={{ color: 'inherit' }} aria-label={t('common.bakeNumber', { number: bake.number })}>
           <b>{bake.number}</b>
         </Link>
         <Note>{DateTime.fromISO(bake.startedAt, { zone }).toFormat('d LLL yyyy')}</Note>
@@ -121,9 +137,9 @@ function BakeRow({ bake, zone }: { bake: ListedBake; zone: string }) {
       <TableCell>{shown(measured(bake, 'bakeMin'), 'minutes')}</TableCell>
       <TableCell>{rawG && bakedG ? `${((1 - bakedG / rawG) * 100).toFixed(1)} %` : '–'}</TableCell>
       <TableCell>{measured(bake, 'topTone')?.toFixed(1) ?? '–'}</TableCell>
-      <TableCell aria-label={`crisp ${rating?.crisp ?? 'not rated'}`}>{dots(rating?.crisp)}</TableCell>
-      <TableCell aria-label={`tender ${rating?.tender ?? 'not rated'}`}>{dots(rating?.tender)}</TableCell>
-      <TableCell aria-label={`liked ${rating?.liked ?? 'not rated'}`}>{dots(rating?.liked)}</TableCell>
+      <TableCell aria-label={t('bakes.crispCrisp', { crisp: rating?.crisp ?? t('common.notRated') })}>{dots(rating?.crisp)}</TableCell>
+      <TableCell aria-label={t('bakes.tenderTender', { tender: rating?.tender ?? t('common.notRated') })}>{dots(rating?.tender)}</TableCell>
+      <TableCell aria-label={t('bakes.likedLiked', { liked: rating?.liked ?? t('common.notRated') })}>{dots(rating?.liked)}</TableCell>
       <TableCell sx={{ maxWidth: 200, lineHeight: '17px' }}>{last(bake, (one) => (one.kind === 'noted' ? one.text : undefined))}</TableCell>
     </TableRow>
   );

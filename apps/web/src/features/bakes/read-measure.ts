@@ -2,6 +2,7 @@ import { measureKinds, readQuantity, unitOf, type MeasuredWhat, type Units } fro
 import { measureLimits } from '@north-leaf/contracts';
 import { measureName, showMeasured, type Voice } from '@north-leaf/words';
 import { bareNumber } from '../../ui/form/typed-number';
+import { t } from '../../platform/words';
 
 /** What was typed, as the core has it, or what is wrong with it. */
 export function readMeasure(
@@ -12,14 +13,14 @@ export function readMeasure(
 ): { readonly value: number | undefined; readonly problem: string | null } {
   if (text.trim() === '') return { value: undefined, problem: null };
   const value = toCore(what, text, voice.units);
-  if (value === undefined) return { value, problem: `${name} must be a number, got “${text}”` };
+  if (value === undefined) return { value, problem: t('bakes.nameMustBeANumberGotText', { name, text }) };
   const [low, high] = measureLimits[what];
   if (value < low || value > high) {
     const limits =
       measureKinds[what] === 'tone'
-        ? `${showMeasured(what, low, voice)} to ${showMeasured(what, high, voice)}`
+        ? t('bakes.whatToWhat2', { what: showMeasured(what, low, voice), what2: showMeasured(what, high, voice) })
         : voice.range(low, high, measureKinds[what]);
-    return { value: undefined, problem: `${name} must be from ${limits}` };
+    return { value: undefined, problem: t('bakes.nameMustBeFromLimits', { name, limits }) };
   }
   return { value, problem: null };
 }

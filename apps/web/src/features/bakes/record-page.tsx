@@ -33,6 +33,7 @@ import { kitchenQuery } from '../kitchen/doors';
 import { useRecordBake } from './api';
 import type { measuredFields } from './record-form';
 import { emptyRecord, eventsOfRecord, type RecordForm } from './record-form';
+import { t } from '../../platform/words';
 
 /** What really happened, entered afterwards: a plain form that stores events. */
 export function RecordPage() {
@@ -42,7 +43,7 @@ export function RecordPage() {
   const kitchen = useQuery(kitchenQuery);
   const error = version.error ?? kitchen.error;
   if (error) return <ErrorPage error={error} />;
-  if (!version.data || !kitchen.data) return <Page title="Record a bake">Loading</Page>;
+  if (!version.data || !kitchen.data) return <Page title={t('common.recordABake')}>{t('common.loading')}</Page>;
   return <Form version={version.data} roomC={kitchen.data.roomC} humidityShare={kitchen.data.humidityShare} />;
 }
 
@@ -71,8 +72,7 @@ function Form({ version, roomC, humidityShare }: { version: FormulaVersion; room
       unsafe.map(({ code }) => code),
       { newId: () => crypto.randomUUID(), now: new Date(), voice },
     );
-    if (events.length === 0)
-      return setError('root', { message: 'Nothing is filled in yet: enter at least one weight, measure, rating or note.' });
+    if (events.length === 0) return setError('root', { message: t('bakes.nothingIsFilledInYetEnterAt') });
     record.mutate(
       {
         id,
@@ -113,7 +113,7 @@ function Form({ version, roomC, humidityShare }: { version: FormulaVersion; room
           role={errors[name] ? 'alert' : undefined}
           sx={{ fontSize: typeSize.small, color: errors[name] ? 'error.main' : 'text.secondary' }}
         >
-          {errors[name]?.message ?? `${unit}${plan ? `, planned ${plan}` : ''}`}
+          {errors[name]?.message ?? `${unit}${plan ? t('bakes.plannedPlan', { plan }) : ''}`}
         </Box>
       </Box>
     );
@@ -133,7 +133,7 @@ function Form({ version, roomC, humidityShare }: { version: FormulaVersion; room
             onChange={(_, next) => onChange(next)}
             icon={<Dot full />}
             emptyIcon={<Dot />}
-            getLabelText={(n) => `${label} ${n} of 5`}
+            getLabelText={(n) => t('bakes.labelNOf5', { label, n })}
           />
         )}
       />
@@ -141,7 +141,7 @@ function Form({ version, roomC, humidityShare }: { version: FormulaVersion; room
   );
 
   return (
-    <Page title="Record a bake" beside={`${formula.name} v${version.version}`}>
+    <Page title={t('common.recordABake')} beside={`${formula.name} v${version.version}`}>
       <form noValidate onSubmit={(event) => void submit(event)}>
         {unsafe.map((finding) => (
           <Alert key={finding.code} severity="error" icon={<Leaf state="fix" />} sx={{ mb: 3 }}>
@@ -151,22 +151,22 @@ function Form({ version, roomC, humidityShare }: { version: FormulaVersion; room
         {unsafe.length > 0 && (
           <TextField
             fullWidth
-            label="Why it was baked all the same (needed, kept with the bake)"
+            label={t('bakes.whyItWasBakedAllTheSame')}
             error={errors.reason !== undefined}
             helperText={errors.reason?.message}
-            {...register('reason', { validate: (text: string) => text.trim().length >= 3 || 'Give the reason in a few words' })}
+            {...register('reason', { validate: (text: string) => text.trim().length >= 3 || t('common.giveTheReasonInAFewWords') })}
             sx={{ mb: 4 }}
           />
         )}
         <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 8, [under.phone]: { gridTemplateColumns: '1fr' } }}>
           <Box>
-            <Typography variant="h2">Weighed</Typography>
+            <Typography variant="h2">{t('bakes.weighed')}</Typography>
             <Table size="small">
               <TableHead>
                 <TableRow>
-                  <TableCell>Ingredient</TableCell>
-                  <TableCell align="right">Planned g</TableCell>
-                  <TableCell align="right">Went in, g</TableCell>
+                  <TableCell>{t('common.ingredient')}</TableCell>
+                  <TableCell align="right">{t('bakes.plannedG')}</TableCell>
+                  <TableCell align="right">{t('bakes.wentInG')}</TableCell>
                 </TableRow>
               </TableHead>
               <TableBody>
@@ -186,7 +186,7 @@ function Form({ version, roomC, humidityShare }: { version: FormulaVersion; room
                           error={wrong !== undefined}
                           slotProps={{
                             htmlInput: {
-                              'aria-label': `${name} weighed`,
+                              'aria-label': t('bakes.nameWeighed', { name }),
                               inputMode: 'decimal',
                               autoComplete: 'off',
                               style: { textAlign: 'right', width: 80 },
@@ -206,7 +206,7 @@ function Form({ version, roomC, humidityShare }: { version: FormulaVersion; room
               </TableBody>
             </Table>
             <Typography variant="h2" sx={{ pt: 6, pb: 2 }}>
-              In the hand
+              {t('bakes.inTheHand')}
             </Typography>
             <Controller
               control={control}
@@ -216,7 +216,7 @@ function Form({ version, roomC, humidityShare }: { version: FormulaVersion; room
                   exclusive
                   value={value}
                   onChange={(_, next: HandWord | null) => onChange(next)}
-                  aria-label="Feel of the dough"
+                  aria-label={t('bakes.feelOfTheDough')}
                 >
                   {handWordOrder.map((word) => (
                     <ToggleButton key={word} value={word}>
@@ -228,25 +228,25 @@ function Form({ version, roomC, humidityShare }: { version: FormulaVersion; room
             />
           </Box>
           <Box>
-            <Typography variant="h2">Measured</Typography>
-            {field('rawMm', 'Rolled to', planned.rawMm)}
-            {field('bakeMin', 'In the oven', planned.bakeMin)}
-            {field('rawG', 'Trays’ load before')}
-            {field('bakedG', 'Trays’ load after', planned.lost && `${planned.lost} less`)}
-            {field('topTone', 'Tone of the top', planned.tone)}
-            {field('roomC', 'Room')}
+            <Typography variant="h2">{t('bakes.measured')}</Typography>
+            {field('rawMm', t('common.rolledTo'), planned.rawMm)}
+            {field('bakeMin', t('common.inTheOven'), planned.bakeMin)}
+            {field('rawG', t('bakes.traysLoadBefore'))}
+            {field('bakedG', t('bakes.traysLoadAfter'), planned.lost && t('bakes.lostLess', { lost: planned.lost }))}
+            {field('topTone', t('bakes.toneOfTheTop'), planned.tone)}
+            {field('roomC', t('common.room'))}
             <Typography variant="h2" sx={{ pt: 4 }}>
-              Fresh, it was
+              {t('bakes.freshItWas')}
             </Typography>
-            {stars('crisp', 'Crisp')}
-            {stars('tender', 'Tender')}
-            {stars('liked', 'Liked')}
+            {stars('crisp', t('common.crisp'))}
+            {stars('tender', t('common.tender'))}
+            {stars('liked', t('common.liked'))}
             <TextField
-              label="Note"
+              label={t('common.note')}
               multiline
               minRows={2}
               fullWidth
-              {...register('note', { maxLength: { value: 2000, message: 'at most 2000 letters' } })}
+              {...register('note', { maxLength: { value: 2000, message: t('bakes.atMost2000Letters') } })}
               slotProps={{ htmlInput: { style: { textAlign: 'left' } } }}
               sx={{ mt: 3 }}
             />
@@ -259,15 +259,15 @@ function Form({ version, roomC, humidityShare }: { version: FormulaVersion; room
         )}
         {record.isPending && record.failureReason instanceof ApiError && (
           <Alert severity="warning" sx={{ mt: 3 }}>
-            The server does not answer. Storing again as soon as it does; keep this page open.
+            {t('bakes.theServerDoesNotAnswerStoringAgain')}
           </Alert>
         )}
         <Box sx={{ display: 'flex', gap: 3, pt: 5 }}>
           <Button type="submit" variant="contained" disabled={record.isPending}>
-            {record.isPending ? 'Storing' : 'Store this bake'}
+            {record.isPending ? t('common.storing') : t('bakes.storeThisBake')}
           </Button>
           <Button variant="outlined" onClick={() => void navigate(-1)}>
-            Leave it
+            {t('common.leaveIt')}
           </Button>
         </Box>
       </form>

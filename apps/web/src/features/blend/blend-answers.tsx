@@ -23,6 +23,7 @@ import { useBlendSearch } from './blend-search';
 import { useDraft, newKey } from '../formulas/doors';
 import { useSurroundings } from '../board/doors';
 import { goalWords, shownGoal } from './goal-words';
+import { t } from '../../platform/words';
 
 /** Up to three answers, each as what to take out and what to put in; or why there is none. */
 export function BlendAnswers() {
@@ -34,7 +35,12 @@ export function BlendAnswers() {
   const { answer, leftOut } = found.answers;
   const old = found.of.blend.rows !== formula.blend.rows || found.of.blendG !== formula.blendG;
   return (
-    <Box component="section" aria-label="Answers" aria-live="polite" sx={{ pt: 4, borderTop: `1px solid ${palette.divider}`, mt: 4 }}>
+    <Box
+      component="section"
+      aria-label={t('blend.answers')}
+      aria-live="polite"
+      sx={{ pt: 4, borderTop: `1px solid ${palette.divider}`, mt: 4 }}
+    >
       {answer.status === 'found' && (
         <>
           <Box sx={{ display: 'flex', alignItems: 'center', gap: 3, flexWrap: 'wrap' }}>
@@ -42,24 +48,24 @@ export function BlendAnswers() {
               exclusive
               value={chosen}
               onChange={(_, next: number | null) => next !== null && set({ chosen: next })}
-              aria-label="Which answer"
+              aria-label={t('blend.whichAnswer')}
             >
               {answer.answers.map((_, i) => (
                 <ToggleButton key={i} value={i}>
-                  Answer {i + 1}
+                  {t('blend.answerI', { i: i + 1 })}
                 </ToggleButton>
               ))}
             </ToggleButtonGroup>
-            {old && <Box sx={{ fontSize: typeSize.small, color: 'warning.main' }}>The blend has changed since these were found.</Box>}
+            {old && <Box sx={{ fontSize: typeSize.small, color: 'warning.main' }}>{t('blend.theBlendHasChangedSinceTheseWere')}</Box>}
             <Button size="small" sx={{ ml: 'auto' }} onClick={() => set({ found: null })}>
-              Put away
+              {t('blend.putAway')}
             </Button>
           </Box>
           <OneAnswer key={chosen} answer={answer.answers[chosen]!} number={chosen + 1} of={found.of} pantry={pantry} what={found.what} />
         </>
       )}
       {answer.status === 'impossible' && <Impossible conflict={answer.conflict} pantry={pantry} currency={kitchen.currency} />}
-      {answer.status === 'gaveUp' && <Box>No answer within the time. Allow fewer flours, or drop a wish.</Box>}
+      {answer.status === 'gaveUp' && <Box>{t('blend.noAnswerWithinTheTimeAllowFewer')}</Box>}
       <LeftOutLine leftOut={leftOut} pantry={pantry} />
     </Box>
   );
@@ -82,7 +88,7 @@ function OneAnswer({ answer, number, of, pantry, what }: OneProps) {
   const side = (title: string, changes: typeof out, sign: string) => (
     <Box sx={{ flex: 1, minWidth: 180 }}>
       <Typography variant="h3">{title}</Typography>
-      {changes.length === 0 && <Note size="small">nothing</Note>}
+      {changes.length === 0 && <Note size="small">{t('blend.nothing')}</Note>}
       {changes.map(({ ingredientId, byShare }) => (
         <Box
           key={ingredientId}
@@ -112,19 +118,24 @@ function OneAnswer({ answer, number, of, pantry, what }: OneProps) {
   return (
     <Box sx={{ pt: 3 }}>
       <Box sx={{ display: 'flex', gap: 6, flexWrap: 'wrap' }}>
-        {side('Take out', out, '−')}
-        {side('Put in', putIn, '+')}
+        {side(t('common.takeOut'), out, '−')}
+        {side(t('blend.putIn'), putIn, '+')}
       </Box>
-      <Note pt={1}>Each side is {(putIn.reduce((sum, { byShare }) => sum + byShare, 0) * 100).toFixed(2)} % of the blend.</Note>
+      <Note pt={1}>
+        {t('blend.eachSideIsValueOfTheBlend', { value: (putIn.reduce((sum, { byShare }) => sum + byShare, 0) * 100).toFixed(2) })}
+      </Note>
       <Box sx={{ display: 'flex', gap: 3, alignItems: 'center', pt: 3, flexWrap: 'wrap' }}>
         <Button variant="contained" onClick={use}>
-          Use answer {number}
+          {t('blend.useAnswerNumber', { number })}
         </Button>
         <Note size="small">
           {saysOf(answer, what)}
-          {!answer.proven && ' Better ones may exist: the search was cut short.'} Whole steps of your scale.{' '}
-          {tooFine.length > 0 && `On a finer scale: ${tooFine.map(([id, g]) => `${nameOf(id)} ${voice.exact(g, 'mass', 2)}`).join(', ')}. `}{' '}
-          Hold and grit add by mass: an approximation.
+          {!answer.proven && t('blend.betterOnesMayExistTheSearchWas')} {t('blend.wholeStepsOfYourScale')}{' '}
+          {tooFine.length > 0 &&
+            t('blend.onAFinerScaleToofine', {
+              tooFine: tooFine.map(([id, g]) => `${nameOf(id)} ${voice.exact(g, 'mass', 2)}`).join(', '),
+            })}{' '}
+          {t('blend.holdAndGritAddByMassAn')}
         </Note>
       </Box>
     </Box>
@@ -132,9 +143,9 @@ function OneAnswer({ answer, number, of, pantry, what }: OneProps) {
 }
 
 function saysOf({ missed, brokenBySteps }: FoundBlend, what: OneProps['what']): string {
-  if (brokenBySteps.length > 0) return 'Your scale’s steps are too coarse to keep every limit: a larger batch or a finer scale would.';
-  if (missed >= 0.005) return `Misses its wishes by ${missed.toFixed(1)} noticeable steps, weighted.`;
-  return what === 'imitated' ? 'Behaves like the box in all that was measured.' : 'Every wish is met.';
+  if (brokenBySteps.length > 0) return t('blend.yourScalesStepsAreTooCoarseTo');
+  if (missed >= 0.005) return t('blend.missesItsWishesByMissedNoticeableSteps', { missed: missed.toFixed(1) });
+  return what === 'imitated' ? t('blend.behavesLikeTheBoxInAllThat') : t('blend.everyWishIsMet');
 }
 
 /** Which wishes clash, and how far each alone would have to give. */
@@ -144,15 +155,17 @@ function Impossible({ conflict, pantry, currency }: { conflict: Conflict; pantry
     return `${words} ${shownGoal(value, times)} ${unit}`.trim();
   };
   if (conflict.structural) {
-    return <Box role="alert">No blend can be made of what is allowed: too few flours, or their limits do not reach 100 %. Allow more.</Box>;
+    return <Box role="alert">{t('blend.noBlendCanBeMadeOfWhat')}</Box>;
   }
   return (
     <Box role="alert">
-      <Typography variant="h2">No blend does all of that</Typography>
-      <Box sx={{ py: 1 }}>These cannot hold at once: {conflict.clash.map((limit) => say(limit, limit.value)).join('; ')}.</Box>
+      <Typography variant="h2">{t('blend.noBlendDoesAllOfThat')}</Typography>
+      <Box sx={{ py: 1 }}>
+        {t('blend.theseCannotHoldAtOnceClash', { clash: conflict.clash.map((limit) => say(limit, limit.value)).join('; ') })}
+      </Box>
       {conflict.alone.length > 0 ? (
         <>
-          <Box sx={{ fontWeight: 650, pt: 1 }}>Alone, one of them would have to give:</Box>
+          <Box sx={{ fontWeight: 650, pt: 1 }}>{t('blend.aloneOneOfThemWouldHaveTo')}</Box>
           {conflict.alone.map((limit) => {
             const { times, unit } = goalWords(limit.key, limit.side === 'lo' ? 'atLeast' : 'atMost', pantry, currency);
             return (
@@ -164,11 +177,11 @@ function Impossible({ conflict, pantry, currency }: { conflict: Conflict; pantry
         </>
       ) : (
         <Box>
-          No single one of them can mend it. Together the least change is{' '}
-          {conflict.together
-            .map((limit) => `${say(limit, limit.value)} → ${outward(limit, goalWords(limit.key, 'atLeast', pantry, currency).times)}`)
-            .join('; ')}
-          .
+          {t('blend.noSingleOneOfThemCanMend', {
+            together: conflict.together
+              .map((limit) => `${say(limit, limit.value)} → ${outward(limit, goalWords(limit.key, 'atLeast', pantry, currency).times)}`)
+              .join('; '),
+          })}
         </Box>
       )}
     </Box>
@@ -182,11 +195,11 @@ function outward({ needed, side }: { readonly needed: number; readonly side: 'lo
 }
 
 const whyWords: Record<LeftOut['why'], string> = {
-  doesNotSuit: 'do not suit',
-  notProven: 'have no gluten report',
-  overLimit: 'are over your gluten limit',
-  noPrice: 'have no price',
-  notHere: 'are not in the pantry',
+  doesNotSuit: t('blend.doNotSuit'),
+  notProven: t('blend.haveNoGlutenReport'),
+  overLimit: t('blend.areOverYourGlutenLimit'),
+  noPrice: t('blend.haveNoPrice'),
+  notHere: t('blend.areNotInThePantry'),
 };
 
 function LeftOutLine({ leftOut, pantry }: { leftOut: readonly LeftOut[]; pantry: Pantry }) {
@@ -196,8 +209,14 @@ function LeftOutLine({ leftOut, pantry }: { leftOut: readonly LeftOut[]; pantry:
   if (groups.length === 0) return null;
   return (
     <Note pt={3}>
-      Not looked at:{' '}
-      {groups.map(({ why, names }) => `${names.length > 4 ? `${names.length} that` : `${names.join(', ')}:`} ${whyWords[why]}`).join('; ')}.
+      {t('blend.notLookedAtGroups', {
+        groups: groups
+          .map(
+            ({ why, names }) =>
+              `${names.length > 4 ? t('blend.namesThat', { names: names.length }) : `${names.join(', ')}:`} ${whyWords[why]}`,
+          )
+          .join('; '),
+      })}
     </Note>
   );
 }

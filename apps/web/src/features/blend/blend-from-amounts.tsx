@@ -29,20 +29,21 @@ import { SearchField } from '../../ui/form/search-field';
 import { ingredientOptions } from '../pantry/doors';
 import { useDraft, newKey } from '../formulas/doors';
 import { useSurroundings } from '../board/doors';
+import { t } from '../../platform/words';
 
 const units = [
-  { value: 'part', name: 'parts' },
+  { value: 'part', name: t('blend.parts') },
   { value: 'g', name: 'g' },
-  { value: 'cup', name: 'US cups' },
-  { value: 'tablespoon', name: 'tbsp' },
-  { value: 'teaspoon', name: 'tsp' },
+  { value: 'cup', name: t('blend.usCups') },
+  { value: 'tablespoon', name: t('blend.tbsp') },
+  { value: 'teaspoon', name: t('blend.tsp') },
 ] as const;
 const fillings = [
-  { value: 'spooned', name: 'spooned' },
-  { value: 'dipped', name: 'dipped' },
-  { value: 'packed', name: 'packed' },
-  { value: 'sifted', name: 'sifted' },
-  { value: 'unknown', name: 'who knows' },
+  { value: 'spooned', name: t('blend.spooned') },
+  { value: 'dipped', name: t('blend.dipped') },
+  { value: 'packed', name: t('blend.packed') },
+  { value: 'sifted', name: t('blend.sifted') },
+  { value: 'unknown', name: t('blend.whoKnows') },
 ] as const;
 type Line = { readonly ingredientId: string; readonly text: string; readonly unit: BlendUnit; readonly filling: CupFilling };
 
@@ -81,11 +82,11 @@ export function BlendFromAmountsDialog({ onClose }: { onClose: () => void }) {
   };
   return (
     <Dialog open onClose={onClose} maxWidth="md" fullWidth aria-labelledby="from-amounts">
-      <DialogTitle id="from-amounts">A blend from parts, grams or cups</DialogTitle>
+      <DialogTitle id="from-amounts">{t('blend.aBlendFromPartsGramsOrCups')}</DialogTitle>
       <DialogContent sx={{ display: 'grid', gap: 3 }}>
         <TextField
           size="small"
-          label="Name"
+          label={t('common.name')}
           value={name}
           onChange={(event) => setName(event.target.value)}
           sx={{ mt: 2, maxWidth: 320 }}
@@ -95,12 +96,12 @@ export function BlendFromAmountsDialog({ onClose }: { onClose: () => void }) {
           <Table size="small">
             <TableHead>
               <TableRow>
-                <TableCell>Flour, starch, gum</TableCell>
-                <TableCell align="right">Amount</TableCell>
-                <TableCell>In</TableCell>
-                <TableCell>Cup filled</TableCell>
-                <TableCell align="right">Grams</TableCell>
-                <TableCell align="right">Share</TableCell>
+                <TableCell>{t('blend.flourStarchGum')}</TableCell>
+                <TableCell align="right">{t('blend.amount')}</TableCell>
+                <TableCell>{t('blend.in')}</TableCell>
+                <TableCell>{t('blend.cupFilled')}</TableCell>
+                <TableCell align="right">{t('common.grams')}</TableCell>
+                <TableCell align="right">{t('common.share')}</TableCell>
                 <TableCell component="td" />
               </TableRow>
             </TableHead>
@@ -122,7 +123,7 @@ export function BlendFromAmountsDialog({ onClose }: { onClose: () => void }) {
                         onChange={(event) => set(i, { text: event.target.value })}
                         slotProps={{
                           htmlInput: {
-                            'aria-label': `${one.name} amount`,
+                            'aria-label': t('blend.nameAmount', { name: one.name }),
                             inputMode: 'decimal',
                             autoComplete: 'off',
                             style: { width: 60, textAlign: 'right' },
@@ -132,7 +133,7 @@ export function BlendFromAmountsDialog({ onClose }: { onClose: () => void }) {
                     </TableCell>
                     <TableCell>
                       <Choice
-                        label={`${one.name} in`}
+                        label={t('blend.nameIn', { name: one.name })}
                         value={line.unit}
                         options={units}
                         onChange={(unit) =>
@@ -148,7 +149,7 @@ export function BlendFromAmountsDialog({ onClose }: { onClose: () => void }) {
                     <TableCell>
                       {line.unit === 'cup' ? (
                         <Choice
-                          label={`${one.name} cup filled`}
+                          label={t('blend.nameCupFilled', { name: one.name })}
                           value={line.filling}
                           options={fillings}
                           onChange={(filling) => set(i, { filling })}
@@ -166,7 +167,7 @@ export function BlendFromAmountsDialog({ onClose }: { onClose: () => void }) {
                     <TableCell sx={{ width: 34 }}>
                       <IconButton
                         size="small"
-                        aria-label={`Take out ${one.name}`}
+                        aria-label={t('common.takeOutName', { name: one.name })}
                         onClick={() => setLines(lines.filter((_, k) => k !== i))}
                       >
                         <CloseIcon fontSize="inherit" />
@@ -179,26 +180,21 @@ export function BlendFromAmountsDialog({ onClose }: { onClose: () => void }) {
           </Table>
         )}
         <SearchField
-          label="Add to these amounts"
-          placeholder="Add a flour, starch or gum"
+          label={t('blend.addToTheseAmounts')}
+          placeholder={t('blend.addAFlourStarchOrGum')}
           find={ingredientOptions(
             pantry.ingredients,
             (one) => isBlendable(one) && !isExcluded(one) && !lines.some(({ ingredientId }) => ingredientId === one.id),
           )}
           onChoose={(ingredientId) => setLines([...lines, { ingredientId, text: '1', unit: lines[0]?.unit ?? 'part', filling: 'spooned' }])}
         />
-        {spread && (
-          <Note size="small">
-            ± is one standard deviation: 4 % from cup to cup, 5 % between this bag and the table, more where nobody knows how the cup was
-            filled (judgement). Your hand’s own habit is the same for all and cancels. Weigh once, and it is gone.
-          </Note>
-        )}
+        {spread && <Note size="small">{t('blend.isOneStandardDeviation4FromCup')}</Note>}
         {problem && !problem.path.startsWith('amounts[') && lines.length > 0 && <Alert severity="error">{problem.message}</Alert>}
       </DialogContent>
       <DialogActions sx={{ p: 4 }}>
-        <Button onClick={onClose}>Leave it</Button>
+        <Button onClick={onClose}>{t('common.leaveIt')}</Button>
         <Button variant="contained" disabled={!blend} onClick={use}>
-          Use this blend
+          {t('blend.useThisBlend')}
         </Button>
       </DialogActions>
     </Dialog>

@@ -10,14 +10,15 @@ import { GoodRange } from '../../ui/drawing/good-range';
 import { showMoney } from '../../ui/words/money';
 import { useBlendSearch } from './blend-search';
 import { useAnswer, useFormula, useSurroundings } from '../board/doors';
+import { t } from '../../platform/words';
 
 const roleWords: Record<BlendRole, string> = {
-  grain: 'Grain',
-  starch: 'Starch',
-  sticky: 'Sticky starch',
-  nut: 'Nut',
-  gum: 'Gum',
-  other: 'Other',
+  grain: t('blend.grain'),
+  starch: t('common.starch'),
+  sticky: t('blend.stickyStarch'),
+  nut: t('common.nut'),
+  gum: t('common.gum'),
+  other: t('blend.other'),
 };
 const percent = (share: number, digits = 0) => `${(share * 100).toFixed(digits)} %`;
 
@@ -38,12 +39,11 @@ export function BlendPicture() {
       <Roles result={result} />
       <Box>
         <Typography variant="h3" sx={{ pb: 1 }}>
-          How it will behave
+          {t('blend.howItWillBehave')}
         </Typography>
         <Behaviour result={result} family={family} then={answer?.brings} />
         <Note>
-          Dashed: good range from the model; no bakes have moved it yet. Bends counts gum over its target and sticky starch over 20 %: an
-          index, not a length. {answer && 'Upright bar: with the answer below.'}
+          {t('blend.dashedGoodRangeFromTheModelNo')} {answer && t('blend.uprightBarWithTheAnswerBelow')}
         </Note>
       </Box>
       <Gums result={result} />
@@ -55,15 +55,19 @@ export function BlendPicture() {
           [under.phone]: { gridTemplateColumns: 'repeat(2, 1fr)' },
         }}
       >
-        <Fact label="water hold" value={`${result.waterHoldGPerG.toFixed(2)} g/g`} />
-        <Fact label="protein" value={percent(result.composition.proteinShare, 1)} />
-        <Fact label="fibre" value={percent(result.composition.fibreShare, 1)} />
+        <Fact label={t('blend.waterHold')} value={`${result.waterHoldGPerG.toFixed(2)} g/g`} />
+        <Fact label={t('blend.protein')} value={percent(result.composition.proteinShare, 1)} />
+        <Fact label={t('common.fibre')} value={percent(result.composition.fibreShare, 1)} />
         <Fact
-          label="starches set"
+          label={t('blend.starchesSet')}
           value={result.setsFromC === null ? '–' : voice.range(result.setsFromC, result.setsToC ?? result.setsFromC, 'temperature')}
         />
         <Fact
-          label={result.pricedShare > 0.995 || result.costMinorPerKg === null ? 'per kg' : `per kg, ${percent(result.pricedShare)} priced`}
+          label={
+            result.pricedShare > 0.995 || result.costMinorPerKg === null
+              ? t('blend.perKg')
+              : t('blend.perKgPricedPriced', { priced: percent(result.pricedShare) })
+          }
           value={result.costMinorPerKg === null ? '–' : showMoney(result.costMinorPerKg, kitchen.currency)}
         />
       </Box>
@@ -140,11 +144,11 @@ type Strip = {
 /** What each strip shows, and under which name an answer speaks of it. */
 function stripsOf(result: BlendResult, family: Family): Strip[] {
   return [
-    { label: 'Starch', key: 'starch', value: result.starchShare, low: family.starchPercent[0] / 100, high: family.starchPercent[2] / 100, from: 0, to: 0.8, show: percent },
-    { label: 'Grain and pulse', key: 'grain', value: result.proteinTypeShare, low: family.proteinTypePercent[0] / 100, high: family.proteinTypePercent[2] / 100, from: 0, to: 1, show: percent },
-    { label: 'Bends (index)', key: 'bend', value: result.bendIndex, low: bendIndexRange.values.low, high: bendIndexRange.values.high, from: 0, to: 3, show: (v) => v.toFixed(2) },
-    { label: 'Binds, of need', key: 'binder', value: result.binderRatio, low: binderRatioRange.values.low, high: binderRatioRange.values.high, from: 0, to: 2, show: percent },
-    { label: 'Grit', key: 'grit', value: result.gritIndex, low: 0, high: gritLimit.value, from: 0, to: 2.5, show: (v) => v.toFixed(2) },
+    { label: t('common.starch'), key: 'starch', value: result.starchShare, low: family.starchPercent[0] / 100, high: family.starchPercent[2] / 100, from: 0, to: 0.8, show: percent },
+    { label: t('common.grainAndPulse'), key: 'grain', value: result.proteinTypeShare, low: family.proteinTypePercent[0] / 100, high: family.proteinTypePercent[2] / 100, from: 0, to: 1, show: percent },
+    { label: t('blend.bendsIndex'), key: 'bend', value: result.bendIndex, low: bendIndexRange.values.low, high: bendIndexRange.values.high, from: 0, to: 3, show: (v) => v.toFixed(2) },
+    { label: t('blend.bindsOfNeed'), key: 'binder', value: result.binderRatio, low: binderRatioRange.values.low, high: binderRatioRange.values.high, from: 0, to: 2, show: percent },
+    { label: t('blend.grit'), key: 'grit', value: result.gritIndex, low: 0, high: gritLimit.value, from: 0, to: 2.5, show: (v) => v.toFixed(2) },
   ]; // prettier-ignore
 }
 
@@ -170,13 +174,12 @@ function Behaviour({ result, family, then }: { result: BlendResult; family: Fami
 /** Each gum against what the family takes of it alone; what a bought blend already holds counts. */
 function Gums({ result }: { result: BlendResult }) {
   const { palette } = useTheme();
-  if (result.gums.length === 0)
-    return <Box sx={{ fontSize: typeSize.small }}>No gum in it: the sheet will tear unless egg or sticky starch holds it.</Box>;
+  if (result.gums.length === 0) return <Box sx={{ fontSize: typeSize.small }}>{t('blend.noGumInItTheSheetWill')}</Box>;
   const most = Math.max(1.2, ...result.gums.map(({ ofNeed }) => ofNeed));
   return (
     <Box>
       <Typography variant="h3" sx={{ pb: 1 }}>
-        Gums against what this family needs
+        {t('blend.gumsAgainstWhatThisFamilyNeeds')}
       </Typography>
       {result.gums.map(({ ingredientId, name, percent: dose, window, ofNeed, held }) => (
         <Box
@@ -191,30 +194,27 @@ function Gums({ result }: { result: BlendResult }) {
             fontSize: typeSize.small,
           }}
         >
-          <span>{held ? `${name}, holds` : name}</span>
+          <span>{held ? t('blend.nameHolds', { name }) : name}</span>
           <Box sx={{ position: 'relative', height: 12, borderBottom: `1px solid ${palette.leaf.edge}` }}>
             <Box
               sx={{ position: 'absolute', left: 0, bottom: 0, height: 9, width: `${(100 * ofNeed) / most}%`, bgcolor: palette.make.fibre }}
             />
             <Box
               sx={{ position: 'absolute', left: `${100 / most}%`, bottom: -3, height: 15, borderLeft: `2px solid ${palette.text.primary}` }}
-              title="all of the need"
+              title={t('blend.allOfTheNeed')}
             />
           </Box>
           <Box sx={{ textAlign: 'right' }}>
             <b>{dose.toFixed(dose < 1 ? 2 : 1)} %</b>
             {window
-              ? ` of ${window[1]} alone (${window[0]} to ${window[2]})`
+              ? t('blend.ofWindowAloneWindow2ToWindow3', { window: window[1], window2: window[0], window3: window[2] })
               : ofNeed > 0
-                ? `, ${percent(ofNeed)} of the need`
-                : ', no need of it'}
+                ? t('blend.ofneedOfTheNeed', { ofNeed: percent(ofNeed) })
+                : t('blend.noNeedOfIt')}
           </Box>
         </Box>
       ))}
-      <Note>
-        Upright line: the whole need from that gum alone. Together {percent(result.binderRatio)}; xanthan with guar or locust bean counts
-        for more than the two apart.
-      </Note>
+      <Note>{t('blend.uprightLineTheWholeNeedFromThat', { binderRatio: percent(result.binderRatio) })}</Note>
     </Box>
   );
 }

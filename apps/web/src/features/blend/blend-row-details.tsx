@@ -30,18 +30,19 @@ import { ingredientOptions } from '../pantry/doors';
 import { setValue, useDraft } from '../formulas/doors';
 import { useFormula, useSet, useSurroundings } from '../board/doors';
 import { allergenWord } from '../../ui/words/words';
+import { t } from '../../platform/words';
 
 const proofWords: Record<ReturnType<typeof glutenProof>, string> = {
-  proven: 'proven',
-  certified: 'certified by its maker',
-  onBag: 'certified on the bag, at home',
-  notInMarket: 'not in gluten-free food there',
-  old: 'old report',
-  over: 'over your limit',
-  noReport: 'no report',
-  noGrain: 'no grain, no report',
-  accepted: 'accepted',
-  contains: 'contains gluten',
+  proven: t('blend.proven'),
+  certified: t('blend.certifiedByItsMaker'),
+  onBag: t('blend.certifiedOnTheBagAtHome'),
+  notInMarket: t('blend.notInGlutenFreeFoodThere'),
+  old: t('blend.oldReport'),
+  over: t('blend.overYourLimit'),
+  noReport: t('common.noReport'),
+  noGrain: t('blend.noGrainNoReport'),
+  accepted: t('blend.accepted'),
+  contains: t('common.containsGluten'),
 };
 
 /** What may be done to one row: its lot, its limits, its pin, a swap, taking it out. */
@@ -56,7 +57,10 @@ export function BlendRowDetails({ index }: { index: number }) {
   if (!ingredient) return null;
   const lots = Object.values(pantry.lots).filter(({ ingredientId }) => ingredientId === row.ingredientId);
   const lotName = (lot: Lot) =>
-    `Lot ${lot.code}, ${lot.setAside ? 'set aside' : proofWords[glutenProof(ingredient, lot, glutenLimitOf(kitchen), pantry.on)]}`;
+    t('blend.lotCodeWord', {
+      code: lot.code,
+      word: lot.setAside ? t('common.setAside') : proofWords[glutenProof(ingredient, lot, glutenLimitOf(kitchen), pantry.on)],
+    });
   const limit = (name: 'minShare' | 'maxShare', label: string, fallback: number) => {
     const path = `/blend/rows/${index}/${name}`;
     return (
@@ -77,39 +81,39 @@ export function BlendRowDetails({ index }: { index: number }) {
         <Box sx={{ display: 'grid', gap: 2, color: 'text.primary' }}>
           {ingredient.note && <Note>{ingredient.note}.</Note>}
           <Box sx={line}>
-            <span>From</span>
+            <span>{t('common.from')}</span>
             <Choice
-              label={`Lot of ${ingredient.name}`}
+              label={t('blend.lotOfName', { name: ingredient.name })}
               value={row.lotId ?? ''}
-              options={[{ value: '', name: 'the lot first in line' }, ...lots.map((lot) => ({ value: lot.id, name: lotName(lot) }))]}
+              options={[{ value: '', name: t('blend.theLotFirstInLine') }, ...lots.map((lot) => ({ value: lot.id, name: lotName(lot) }))]}
               onChange={(lotId) => set(`/blend/rows/${index}/lotId`, lotId === '' ? undefined : lotId)}
               width={220}
             />
           </Box>
           <Box sx={line}>
-            <span>Find blends keeps it</span>
+            <span>{t('blend.findBlendsKeepsIt')}</span>
             <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
-              {limit('minShare', 'at least', 0)} to {limit('maxShare', 'at most', 1)}
+              {limit('minShare', t('blend.atLeast'), 0)} {t('common.to')} {limit('maxShare', t('blend.atMost'), 1)}
             </Box>
           </Box>
           <Box sx={{ display: 'flex', gap: 2 }}>
             <Button
               size="small"
               variant={row.pinned ? 'contained' : 'outlined'}
-              aria-label={row.pinned ? `Unpin ${ingredient.name}` : `Pin ${ingredient.name}`}
+              aria-label={row.pinned ? t('blend.unpinName', { name: ingredient.name }) : t('blend.pinName', { name: ingredient.name })}
               aria-pressed={row.pinned === true}
               onClick={() => set(`/blend/rows/${index}/pinned`, row.pinned ? undefined : true)}
             >
-              {row.pinned ? 'Pinned' : 'Pin'}
+              {row.pinned ? t('blend.pinned') : t('blend.pin')}
             </Button>
             <Button
               size="small"
               variant="outlined"
-              aria-label={`Take out ${ingredient.name}`}
+              aria-label={t('common.takeOutName', { name: ingredient.name })}
               disabled={formula.blend.rows.length < 2}
               onClick={() => edit(`out:${Date.now()}`, (from) => takeOut(from, index))}
             >
-              Take out
+              {t('common.takeOut')}
             </Button>
           </Box>
           <Swap index={index} />
@@ -151,8 +155,8 @@ function Swap({ index }: { index: number }) {
   return (
     <>
       <SearchField
-        label={`Swap ${name} for`}
-        placeholder="Swap for another, by mass"
+        label={t('common.swapNameFor', { name })}
+        placeholder={t('blend.swapForAnotherByMass')}
         icon={<SwapHorizIcon fontSize="small" />}
         find={ingredientOptions(pantry.ingredients, (one) => isBlendable(one) && !isExcluded(one) && one.id !== row.ingredientId)}
         onChoose={setToId}
@@ -168,22 +172,35 @@ function Swap({ index }: { index: number }) {
             {name} → {pantry.ingredients[toId]!.name}
           </b>
           <span>
-            Wants {showQuantity(swap.wantsBeforeG, 'mass', units, 0)} → {showQuantity(swap.wantsAfterG, 'mass', units, 0)} water
+            {t('blend.wantsWantsbeforeWantsafterWater', {
+              wantsBefore: showQuantity(swap.wantsBeforeG, 'mass', units, 0),
+              wantsAfter: showQuantity(swap.wantsAfterG, 'mass', units, 0),
+            })}
             {swap.pourByG !== 0 && `: pour ${swap.pourByG > 0 ? '+' : '−'}${showQuantity(Math.abs(swap.pourByG), 'mass', units)}`}
           </span>
           <span>
-            Binds {Math.round(swap.bindBefore * 100)} → {Math.round(swap.bindAfter * 100)} % of the need
+            {t('blend.bindsBindbeforeBindafterOfTheNeed', {
+              bindBefore: Math.round(swap.bindBefore * 100),
+              bindAfter: Math.round(swap.bindAfter * 100),
+            })}
           </span>
           {swap.allergensNew.length > 0 && (
             <span>
-              New:{' '}
-              {[...new Set(swap.allergensNew.map(({ code, possible }) => `${possible ? 'maybe ' : ''}${allergenWord(code)}`))].join(', ')}
+              {t('common.newValue', {
+                value: [
+                  ...new Set(swap.allergensNew.map(({ code, possible }) => `${possible ? t('common.maybe') : ''}${allergenWord(code)}`)),
+                ].join(', '),
+              })}
             </span>
           )}
           {swap.allergensGone.length > 0 && (
-            <span>Gone: {[...new Set(swap.allergensGone.map(({ code }) => allergenWord(code)))].join(', ')}</span>
+            <span>
+              {t('common.goneValue', { value: [...new Set(swap.allergensGone.map(({ code }) => allergenWord(code)))].join(', ') })}
+            </span>
           )}
-          {swap.breaks.length > 0 && <Box sx={{ color: 'error.main', fontWeight: 650 }}>Does not suit: {swap.breaks.join(', ')}</Box>}
+          {swap.breaks.length > 0 && (
+            <Box sx={{ color: 'error.main', fontWeight: 650 }}>{t('common.doesNotSuitBreaks', { breaks: swap.breaks.join(', ') })}</Box>
+          )}
           <Box sx={{ display: 'flex', gap: 2, pt: 1 }}>
             <Button
               size="small"
@@ -194,10 +211,10 @@ function Swap({ index }: { index: number }) {
                 edit(`swap:${Date.now()}`, () => edits);
               }}
             >
-              Swap
+              {t('common.swap')}
             </Button>
             <Button size="small" variant="outlined" onClick={() => setToId(null)}>
-              Leave it
+              {t('common.leaveIt')}
             </Button>
           </Box>
         </Box>

@@ -36,6 +36,7 @@ import { ingredientOptions } from '../pantry/doors';
 import { useDraft, newKey } from '../formulas/doors';
 import { FormulaField, useFormula, useProblem, useSurroundings } from '../board/doors';
 import { BlendRowDetails } from './blend-row-details';
+import { t } from '../../platform/words';
 
 const LabelReader = lazy(async () => ({ default: (await import('./label-reader')).LabelReader }));
 const FromAmounts = lazy(async () => ({ default: (await import('./blend-from-amounts')).BlendFromAmountsDialog }));
@@ -55,30 +56,35 @@ export function BlendRows() {
     keep.mutate(
       { id: formula.blend.from?.blendId ?? crypto.randomUUID(), blend: formula.blend },
       {
-        onSuccess: ({ blend, version }) => void notify(`${blend.name}, version ${version}, is in the library.`),
-        onError: (error) => void notify(`Not kept: ${error.message}`, 'error'),
+        onSuccess: ({ blend, version }) => void notify(t('blend.nameVersionVersionIsInTheLibrary', { name: blend.name, version })),
+        onError: (error) => void notify(t('blend.notKeptMessage', { message: error.message }), 'error'),
       },
     );
   const used = new Set(formula.blend.rows.map(({ ingredientId }) => ingredientId));
   return (
     <>
       <FieldRow label={<Typography variant="h2">{formula.blend.name}</Typography>}>
-        <FormulaField path="/blendG" label="Blend" kind="mass" grain={10} width={80} />
-        <IconButton size="small" aria-label="More about this blend" aria-haspopup="menu" onClick={(event) => setMenu(event.currentTarget)}>
+        <FormulaField path="/blendG" label={t('common.blend')} kind="mass" grain={10} width={80} />
+        <IconButton
+          size="small"
+          aria-label={t('blend.moreAboutThisBlend')}
+          aria-haspopup="menu"
+          onClick={(event) => setMenu(event.currentTarget)}
+        >
           <MoreVertIcon fontSize="small" />
         </IconButton>
       </FieldRow>
       <Menu anchorEl={menu} open={menu !== null} onClose={() => setMenu(null)}>
-        <MenuItem onClick={() => (setMenu(null), setDialog('amounts'))}>From parts, grams or cups</MenuItem>
-        <MenuItem onClick={() => (setMenu(null), setDialog('label'))}>Read a label</MenuItem>
+        <MenuItem onClick={() => (setMenu(null), setDialog('amounts'))}>{t('blend.fromPartsGramsOrCups')}</MenuItem>
+        <MenuItem onClick={() => (setMenu(null), setDialog('label'))}>{t('blend.readALabel')}</MenuItem>
         <MenuItem disabled={keep.isPending} onClick={() => (setMenu(null), keepIt())}>
-          Keep this blend in the library
+          {t('blend.keepThisBlendInTheLibrary')}
         </MenuItem>
       </Menu>
       <Table size="small">
         <TableHead>
           <TableRow>
-            <TableCell>Flour, starch, gum</TableCell>
+            <TableCell>{t('blend.flourStarchGum')}</TableCell>
             <TableCell align="right">%</TableCell>
             <TableCell align="right">{unitOf('mass', units)}</TableCell>
             <TableCell component="td" />
@@ -89,7 +95,7 @@ export function BlendRows() {
             <ShareRow key={row.key} index={i} open={open === row.key} onOpen={() => setOpen(open === row.key ? null : row.key)} />
           ))}
           <TableRow>
-            <TableCell sx={{ fontWeight: 650 }}>Blend</TableCell>
+            <TableCell sx={{ fontWeight: 650 }}>{t('common.blend')}</TableCell>
             <TableCell align="right" sx={{ fontWeight: 650 }}>
               {showValue(formula.blend.rows.reduce((sum, { share }) => sum + share, 0) * 100, 'percent', units)}
             </TableCell>
@@ -103,8 +109,8 @@ export function BlendRows() {
       {problem && <Wrong size="small">{problem}</Wrong>}
       <Box sx={{ py: 2 }}>
         <SearchField
-          label="Add to the blend"
-          placeholder="Add a flour, starch or gum"
+          label={t('blend.addToTheBlend')}
+          placeholder={t('blend.addAFlourStarchOrGum')}
           find={ingredientOptions(pantry.ingredients, (one) => isBlendable(one) && !isExcluded(one) && !used.has(one.id))}
           onChoose={(id) => {
             const share = isGum(pantry.ingredients[id]!) ? 0.005 : 0.05;
@@ -154,17 +160,17 @@ function ShareRow({ index, open, onOpen }: { index: number; open: boolean; onOpe
     <>
       <TableRow sx={open ? { boxShadow: 'inset 3px 0 0', color: 'primary.main' } : {}}>
         <TableCell component="th" scope="row" sx={{ lineHeight: '16px' }}>
-          {row.pinned && <PushPinIcon titleAccess="pinned" sx={{ fontSize: typeSize.small, mr: 0.5, verticalAlign: '-2px' }} />}
+          {row.pinned && <PushPinIcon titleAccess={t('blend.pinned2')} sx={{ fontSize: typeSize.small, mr: 0.5, verticalAlign: '-2px' }} />}
           {/* What else it is called stands in its details. */}
           {name.replace(/\s*\(=.*\)$/, '')}
           <Note>
-            {lot ? `lot ${lot.code}` : 'no lot here'}
+            {lot ? t('common.lotCode', { code: lot.code }) : t('blend.noLotHere')}
             {uncertain ? ` · ± ${(uncertain * 100).toFixed(1)}` : ''}
           </Note>
         </TableCell>
         <TableCell align="right">
           <QuantityField
-            label={`${name} share`}
+            label={t('blend.nameShare', { name })}
             kind="percent"
             value={row.share * 100}
             was={saved && saved.share * 100}
@@ -178,7 +184,7 @@ function ShareRow({ index, open, onOpen }: { index: number; open: boolean; onOpe
         </TableCell>
         <TableCell align="right">
           <QuantityField
-            label={`${name} grams`}
+            label={t('common.nameGrams', { name })}
             kind="mass"
             value={row.share * formula.blendG}
             typed={typedGrams}
@@ -189,7 +195,12 @@ function ShareRow({ index, open, onOpen }: { index: number; open: boolean; onOpe
           />
         </TableCell>
         <TableCell sx={{ width: 34, p: 0 }}>
-          <IconButton size="small" aria-label={`${open ? 'Close' : 'Open'} ${name}`} aria-expanded={open} onClick={onOpen}>
+          <IconButton
+            size="small"
+            aria-label={`${open ? t('common.close') : t('common.open')} ${name}`}
+            aria-expanded={open}
+            onClick={onOpen}
+          >
             <ExpandMoreIcon fontSize="small" sx={{ transform: open ? 'rotate(180deg)' : 'none' }} />
           </IconButton>
         </TableCell>

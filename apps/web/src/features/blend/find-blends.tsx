@@ -19,6 +19,7 @@ import { useDraft } from '../formulas/doors';
 import { useSurroundings } from '../board/doors';
 import { runSearch, useBlendSearch, type BoardGoal } from './blend-search';
 import { goalWords, shownGoal } from './goal-words';
+import { t } from '../../platform/words';
 
 const round = (value: number, step: number) => Number((Math.round(value / step) * step).toFixed(6));
 
@@ -56,7 +57,7 @@ export function FindBlends() {
       const unread = all.find(({ on, value }) => on && !(Number.isFinite(value) && value >= 0));
       if (unread) {
         const { words } = goalWords(unread.key, unread.way, pantry, kitchen.currency);
-        return set({ failed: `“${words}” needs a number from 0.` });
+        return set({ failed: t('blend.wordsNeedsANumberFrom0', { words }) });
       }
       const wanted: BlendSearch = {
         goals: all.filter(({ on }) => on).map(({ on: _on, ...goal }) => goal),
@@ -78,7 +79,7 @@ export function FindBlends() {
   return (
     <Box component="section" aria-labelledby="find-blends" sx={{ pt: 4 }}>
       <Typography id="find-blends" variant="h2" sx={{ pb: 1 }}>
-        Find a blend that
+        {t('blend.findABlendThat')}
       </Typography>
       {goals
         .filter(({ on }) => on)
@@ -87,9 +88,9 @@ export function FindBlends() {
         ))}
       {off.length > 0 && (
         <Choice
-          label="Add a wish"
+          label={t('blend.addAWish')}
           value=""
-          placeholder="Add a wish"
+          placeholder={t('blend.addAWish')}
           options={off.map(({ key, way }) => ({ value: key as string, name: goalWords(key, way, pantry, kitchen.currency).words }))}
           onChange={(key) => setGoal(key, { on: true })}
           width={200}
@@ -97,27 +98,27 @@ export function FindBlends() {
       )}
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, pt: 2, fontSize: typeSize.small, flexWrap: 'wrap' }}>
         <Choice
-          label="Where from"
+          label={t('blend.whereFrom')}
           value={reach}
           options={[
-            { value: 'here', name: 'from what is here' },
-            { value: 'all', name: 'from anything' },
+            { value: 'here', name: t('blend.fromWhatIsHere') },
+            { value: 'all', name: t('blend.fromAnything') },
           ]}
           onChange={(next) => set({ reach: next })}
           width={160}
         />
-        <span>at most</span>
+        <span>{t('blend.atMost')}</span>
         <Choice
-          label="Most flours"
+          label={t('blend.mostFlours')}
           value={mostFlours}
-          options={[2, 3, 4, 5, 6, 7, 8].map((value) => ({ value, name: `${value} flours` }))}
+          options={[2, 3, 4, 5, 6, 7, 8].map((value) => ({ value, name: t('blend.valueFlours', { value }) }))}
           onChange={(next) => set({ mostFlours: next })}
           width={104}
         />
       </Box>
       <Box sx={{ display: 'flex', gap: 2, pt: 3, alignItems: 'center' }}>
-        <Button variant="contained" disabled={running !== null} onClick={() => find.current()} title="Ctrl Enter">
-          Find blends
+        <Button variant="contained" disabled={running !== null} onClick={() => find.current()} title={t('blend.ctrlEnter')}>
+          {t('blend.findBlends')}
         </Button>
         {running && (
           <Button
@@ -127,19 +128,18 @@ export function FindBlends() {
               set({ running: null });
             }}
           >
-            Cancel
+            {t('blend.cancel')}
           </Button>
         )}
       </Box>
-      {running && <LinearProgress aria-label="Looking for blends" sx={{ mt: 2, height: 3, bgcolor: palette.leaf.well }} />}
+      {running && <LinearProgress aria-label={t('blend.lookingForBlends')} sx={{ mt: 2, height: 3, bgcolor: palette.leaf.well }} />}
       {failed && (
         <Alert severity="error" sx={{ mt: 2 }}>
           {failed}
         </Alert>
       )}
       <Note pt={2}>
-        Pins, limits and what it must suit are kept.{' '}
-        {Object.values(pantry.ingredients).some(isGum) && 'Gums come to what the family needs.'}
+        {t('blend.pinsLimitsAndWhatItMustSuit')} {Object.values(pantry.ingredients).some(isGum) && t('blend.gumsComeToWhatTheFamilyNeeds')}
       </Note>
     </Box>
   );
@@ -168,7 +168,7 @@ function GoalRow({ goal, pantry, currency, onChange }: RowProps) {
         error={!Number.isFinite(goal.value) || goal.value < 0}
         slotProps={{
           htmlInput: {
-            'aria-label': `${words}, value`,
+            'aria-label': t('blend.wordsValue', { words }),
             inputMode: 'decimal',
             autoComplete: 'off',
             style: { width: 40, textAlign: 'right', fontWeight: 650 },
@@ -181,7 +181,7 @@ function GoalRow({ goal, pantry, currency, onChange }: RowProps) {
         size="small"
         value={goal.strength}
         onChange={(_, strength: BoardGoal['strength'] | null) => strength && onChange({ strength })}
-        aria-label={`How strongly: ${words}`}
+        aria-label={t('blend.howStronglyWords', { words })}
       >
         {strengths.map((strength) => (
           <ToggleButton key={strength} value={strength} sx={{ px: '6px !important', height: '26px', borderColor: palette.leaf.edge }}>
@@ -189,7 +189,12 @@ function GoalRow({ goal, pantry, currency, onChange }: RowProps) {
           </ToggleButton>
         ))}
       </ToggleButtonGroup>
-      <IconButton size="small" aria-label={`Drop the wish: ${words}`} onClick={() => onChange({ on: false })} sx={{ p: '2px' }}>
+      <IconButton
+        size="small"
+        aria-label={t('blend.dropTheWishWords', { words })}
+        onClick={() => onChange({ on: false })}
+        sx={{ p: '2px' }}
+      >
         <CloseIcon fontSize="inherit" />
       </IconButton>
     </Box>

@@ -1,4 +1,5 @@
 import type { BlendGoal, Pantry } from '@north-leaf/core';
+import { t } from '../../platform/words';
 
 type Words = { readonly words: string; readonly times: number; readonly unit: string };
 
@@ -6,21 +7,21 @@ type Words = { readonly words: string; readonly times: number; readonly unit: st
 export function goalWords(key: string, way: BlendGoal['way'], pantry: Pantry, currency: string): Words {
   if (key.startsWith('taste:')) {
     const name = pantry.ingredients[key.slice('taste:'.length)]?.name ?? key.slice('taste:'.length);
-    return { words: `keeps ${name.split(/[,(]/)[0]!.trim().toLowerCase()} at least`, times: 100, unit: '%' };
+    return { words: t('blend.keepsNameAtLeast', { name: name.split(/[,(]/)[0]!.trim().toLowerCase() }), times: 100, unit: '%' };
   }
   const coin = currency === 'EUR' ? '€' : currency;
   const known: Record<string, Words> = {
-    bend: { words: 'bends at least (index)', times: 1, unit: '' },
-    flavour: { words: 'tastes at most (0 to 3)', times: 1, unit: '' },
-    grit: { words: 'grit at most (0 to 3)', times: 1, unit: '' },
-    cost: { words: 'costs at most, a kg', times: 0.01, unit: coin },
-    protein: { words: 'protein at least', times: 1, unit: '%' },
-    fibre: { words: 'fibre at least', times: 1, unit: '%' },
-    water: { words: 'drinks at most', times: 1, unit: 'g/g' },
-    starch: { words: 'starch at most', times: 100, unit: '%' },
-    away: { words: 'to be bought at most', times: 100, unit: '%' },
-    binder: { words: way === 'atLeast' ? 'gums at least, of the need' : 'gums at most, of the need', times: 100, unit: '%' },
-    nuts: { words: 'nut flours at most', times: 100, unit: '%' },
+    bend: { words: t('blend.bendsAtLeastIndex'), times: 1, unit: '' },
+    flavour: { words: t('blend.tastesAtMost0To3'), times: 1, unit: '' },
+    grit: { words: t('blend.gritAtMost0To3'), times: 1, unit: '' },
+    cost: { words: t('blend.costsAtMostAKg'), times: 0.01, unit: coin },
+    protein: { words: t('blend.proteinAtLeast'), times: 1, unit: '%' },
+    fibre: { words: t('blend.fibreAtLeast'), times: 1, unit: '%' },
+    water: { words: t('blend.drinksAtMost'), times: 1, unit: 'g/g' },
+    starch: { words: t('blend.starchAtMost'), times: 100, unit: '%' },
+    away: { words: t('blend.toBeBoughtAtMost'), times: 100, unit: '%' },
+    binder: { words: way === 'atLeast' ? t('blend.gumsAtLeastOfTheNeed') : t('blend.gumsAtMostOfTheNeed'), times: 100, unit: '%' },
+    nuts: { words: t('blend.nutFloursAtMost'), times: 100, unit: '%' },
   };
   return known[key] ?? { words: key, times: 1, unit: '' };
 }

@@ -30,17 +30,18 @@ import { ingredientOptions } from '../pantry/doors';
 import { useDraft, newKey } from '../formulas/doors';
 import { useSurroundings } from '../board/doors';
 import { runSearch, useBlendSearch } from './blend-search';
+import { t } from '../../platform/words';
 
 const nutrientWords: Record<LabelNutrient, string> = {
-  energyKcal: 'Energy, kcal',
-  fat: 'Fat, g',
-  saturatedFat: 'Saturated, g',
-  carbohydrate: 'Carbohydrate, g',
-  sugars: 'Sugars, g',
-  fibre: 'Fibre, g',
-  protein: 'Protein, g',
-  sodiumMg: 'Sodium, mg',
-  salt: 'Salt, g',
+  energyKcal: t('blend.energyKcal'),
+  fat: t('blend.fatG'),
+  saturatedFat: t('blend.saturatedG'),
+  carbohydrate: t('blend.carbohydrateG'),
+  sugars: t('blend.sugarsG'),
+  fibre: t('blend.fibreG'),
+  protein: t('blend.proteinG'),
+  sodiumMg: t('blend.sodiumMg'),
+  salt: t('blend.saltG'),
 };
 /** How far a box's flours may be from the table, to start with. Judgement. */
 const TOLERANCE = 0.15;
@@ -89,13 +90,13 @@ export function LabelReader({ onClose, onRead }: Props) {
   const basisG = Number(basis.replace(',', '.'));
   const reason =
     rows.length === 0
-      ? 'Paste the ingredient list of the box.'
+      ? t('blend.pasteTheIngredientListOfTheBox')
       : open.length > 0
-        ? `Say what “${open[0]!.written}” is.`
+        ? t('blend.sayWhatWrittenIs', { written: open[0]!.written })
         : wrong
-          ? `${nutrientWords[wrong.nutrient]} is not a number.`
+          ? t('blend.nutrientwordsIsNotANumber', { nutrientWords: nutrientWords[wrong.nutrient] })
           : !(basisG >= 1 && basisG <= 1000)
-            ? `The serving ${outside(basisG, 1, 1000, 'mass', voice) ?? 'must be a number'}.`
+            ? t('blend.theServingBasis', { basis: outside(basisG, 1, 1000, 'mass', voice) ?? t('blend.mustBeANumber') })
             : null;
   const label = (): BoxLabel => ({
     items: rows.map(({ id, declaredShare, inTail }) => ({
@@ -133,7 +134,7 @@ export function LabelReader({ onClose, onRead }: Props) {
     if (reading?.status !== 'read') return null;
     const stem = newKey();
     return {
-      name: name.trim() || 'From a label',
+      name: name.trim() || t('blend.fromALabel'),
       rows: rows.map(({ id }, i) => ({ key: `${stem}${i}`, ingredientId: id!, share: reading.estimate[i]! })),
       uncertainShare: reading.sd,
     };
@@ -144,12 +145,12 @@ export function LabelReader({ onClose, onRead }: Props) {
   };
   return (
     <Dialog open onClose={close} maxWidth="md" fullWidth aria-labelledby="read-label">
-      <DialogTitle id="read-label">What is in the box?</DialogTitle>
+      <DialogTitle id="read-label">{t('blend.whatIsInTheBox')}</DialogTitle>
       <DialogContent sx={{ display: 'grid', gap: 3, gridTemplateColumns: '1fr 1fr', [under.phone]: { gridTemplateColumns: '1fr' } }}>
         <Box sx={{ display: 'grid', gap: 3, alignContent: 'start' }}>
           <TextField
             size="small"
-            label="Name"
+            label={t('common.name')}
             value={name}
             onChange={(event) => setName(event.target.value)}
             sx={{ mt: 2 }}
@@ -158,25 +159,25 @@ export function LabelReader({ onClose, onRead }: Props) {
           <TextField
             multiline
             minRows={4}
-            label="Ingredient list, as printed"
-            placeholder="White rice flour, potato starch (32 %), tapioca flour, contains 2 % or less of xanthan gum"
+            label={t('blend.ingredientListAsPrinted')}
+            placeholder={t('blend.whiteRiceFlourPotatoStarch32Tapioca')}
             value={text}
             onChange={(event) => (setText(event.target.value), setReading(null))}
             slotProps={{ htmlInput: { style: { textAlign: 'left' }, maxLength: 4000 } }}
           />
-          <Box component="ol" sx={{ m: 0, pl: 5, fontSize: typeSize.small, '& li': { py: 0.5 } }} aria-label="What was read">
+          <Box component="ol" sx={{ m: 0, pl: 5, fontSize: typeSize.small, '& li': { py: 0.5 } }} aria-label={t('blend.whatWasRead')}>
             {rows.map(({ written, id, candidates, why, sure, declaredShare, inTail }) => (
               <li key={written}>
                 {id && sure ? (
                   <span>
                     {pantry.ingredients[id]!.name}
-                    {declaredShare !== undefined && `, ${(declaredShare * 100).toFixed(0)} % declared`}
-                    {inTail && ', 2 % or less'}
+                    {declaredShare !== undefined && t('blend.declaredDeclared', { declared: (declaredShare * 100).toFixed(0) })}
+                    {inTail && t('blend.2OrLess')}
                   </span>
                 ) : (
                   <Box sx={{ display: 'grid', gap: 1 }}>
                     <Box sx={{ color: 'warning.main', fontWeight: 650 }}>
-                      “{written}”: {id ? `which one? ${why}` : 'nobody knows this name'}
+                      “{written}”: {id ? t('blend.whichOneWhy', { why }) : t('blend.nobodyKnowsThisName')}
                     </Box>
                     <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
                       {candidates.map((one) => (
@@ -186,8 +187,8 @@ export function LabelReader({ onClose, onRead }: Props) {
                       ))}
                     </Box>
                     <SearchField
-                      label={`What is ${written}`}
-                      placeholder="Choose what it is"
+                      label={t('common.whatIsWritten', { written })}
+                      placeholder={t('common.chooseWhatItIs')}
                       find={ingredientOptions(pantry.ingredients, (one) => one.kind !== 'excluded')}
                       onChoose={(choice) => setChosen({ ...chosen, [written]: choice })}
                     />
@@ -208,14 +209,14 @@ export function LabelReader({ onClose, onRead }: Props) {
                 setBasis(next === 'us' ? '30' : '100');
                 setReading(null);
               }}
-              aria-label="Whose panel"
+              aria-label={t('blend.whosePanel')}
             >
-              <ToggleButton value="us">US panel</ToggleButton>
-              <ToggleButton value="eu">EU panel</ToggleButton>
+              <ToggleButton value="us">{t('blend.usPanel')}</ToggleButton>
+              <ToggleButton value="eu">{t('blend.euPanel')}</ToggleButton>
             </ToggleButtonGroup>
             <TextField
               size="small"
-              label={rule === 'us' ? 'Serving, g' : 'Per, g'}
+              label={rule === 'us' ? t('blend.servingG') : t('blend.perG')}
               value={basis}
               onChange={(event) => setBasis(event.target.value)}
               sx={{ width: 110 }}
@@ -240,44 +241,46 @@ export function LabelReader({ onClose, onRead }: Props) {
             ))}
           </Box>
           <Note>
-            As printed; “&lt; 1” for less than one; leave out what is not there. Rounding:{' '}
-            {rule === 'us' ? '21 CFR 101.9(c)' : 'EU guidance on tolerances, 2012'}, from memory.
+            {t('blend.asPrinted1ForLessThanOne', { word: rule === 'us' ? t('blend.21Cfr1019C') : t('blend.euGuidanceOnTolerances2012') })}
           </Note>
           <Box sx={{ display: 'flex', gap: 2 }}>
             <Button variant={reading ? 'outlined' : 'contained'} disabled={busy} onClick={() => void read()}>
-              Work it out
+              {t('common.workItOut')}
             </Button>
             {busy && (
               <Button variant="outlined" onClick={cancel}>
-                Cancel
+                {t('blend.cancel')}
               </Button>
             )}
           </Box>
-          {busy && <LinearProgress aria-label="Reading the label" />}
+          {busy && <LinearProgress aria-label={t('blend.readingTheLabel')} />}
           {problem && wrongNutrient === undefined && <Alert severity="error">{problem.message}</Alert>}
           {reading?.status === 'doesNotFit' && (
             <Alert severity="warning">
-              No mix of these fits the panel.{' '}
-              {reading.off
-                .map(
-                  ({ nutrient, per100G }) =>
-                    `${nutrientWords[nutrient]} is ${Math.abs(per100G).toFixed(1)} in 100 g ${per100G > 0 ? 'more' : 'less'} than any of them can give`,
-                )
-                .join('; ')}
-              . An ingredient is missing, or its composition is off.
+              {t('blend.noMixOfTheseFitsThePanel', {
+                off: reading.off
+                  .map(({ nutrient, per100G }) =>
+                    t('blend.nutrientwordsIsPer100In100GWord', {
+                      nutrientWords: nutrientWords[nutrient],
+                      per100: Math.abs(per100G).toFixed(1),
+                      word: per100G > 0 ? t('common.more') : t('common.less2'),
+                    }),
+                  )
+                  .join('; '),
+              })}
             </Alert>
           )}
         </Box>
         {reading?.status === 'read' && (
           <Box sx={{ gridColumn: '1 / -1' }} role="status">
-            <Typography variant="h2">Most likely</Typography>
+            <Typography variant="h2">{t('blend.mostLikely')}</Typography>
             <Table size="small">
               <TableHead>
                 <TableRow>
-                  <TableCell>Ingredient</TableCell>
-                  <TableCell align="right">Best estimate</TableCell>
-                  <TableCell align="right">9 in 10 between</TableCell>
-                  <TableCell align="right">Possible at all</TableCell>
+                  <TableCell>{t('common.ingredient')}</TableCell>
+                  <TableCell align="right">{t('blend.bestEstimate')}</TableCell>
+                  <TableCell align="right">{t('blend.9In10Between')}</TableCell>
+                  <TableCell align="right">{t('blend.possibleAtAll')}</TableCell>
                 </TableRow>
               </TableHead>
               <TableBody>
@@ -289,21 +292,18 @@ export function LabelReader({ onClose, onRead }: Props) {
                     <TableCell align="right" sx={{ fontWeight: 680 }}>
                       {(reading.estimate[i]! * 100).toFixed(1)} %
                     </TableCell>
-                    <TableCell align="right">{reading.band90[i]!.map((share) => (share * 100).toFixed(0)).join(' to ')} %</TableCell>
-                    <TableCell align="right">{reading.ranges[i]!.map((share) => (share * 100).toFixed(0)).join(' to ')} %</TableCell>
+                    <TableCell align="right">{reading.band90[i]!.map((share) => (share * 100).toFixed(0)).join(t('blend.to'))} %</TableCell>
+                    <TableCell align="right">{reading.ranges[i]!.map((share) => (share * 100).toFixed(0)).join(t('blend.to'))} %</TableCell>
                   </TableRow>
                 ))}
               </TableBody>
             </Table>
-            <Note pt={1}>
-              From the printed order, the rounded panel and use limits (judgement), flours up to {(reading.tolerance * 100).toFixed(0)} %
-              off the table. Not a copy of anybody’s recipe: many blends fit one label. Allergens: read the box itself.
-            </Note>
+            <Note pt={1}>{t('blend.fromThePrintedOrderTheRoundedPanel', { tolerance: (reading.tolerance * 100).toFixed(0) })}</Note>
           </Box>
         )}
       </DialogContent>
       <DialogActions sx={{ p: 4, flexWrap: 'wrap', gap: 2 }}>
-        <Button onClick={close}>Leave it</Button>
+        <Button onClick={close}>{t('common.leaveIt')}</Button>
         <Button
           variant="outlined"
           disabled={reading?.status !== 'read' || save.isPending}
@@ -313,13 +313,13 @@ export function LabelReader({ onClose, onRead }: Props) {
               save.mutate(
                 { id: crypto.randomUUID(), blend: made },
                 {
-                  onSuccess: ({ blend: kept }) => void notify(`${kept.name} is in the library.`),
+                  onSuccess: ({ blend: kept }) => void notify(t('blend.nameIsInTheLibrary', { name: kept.name })),
                   onError: (error) => setProblem({ path: '', message: error.message }),
                 },
               );
           }}
         >
-          Keep in the library
+          {t('blend.keepInTheLibrary')}
         </Button>
         {!onRead && (
           <Button
@@ -334,7 +334,7 @@ export function LabelReader({ onClose, onRead }: Props) {
               onClose();
             }}
           >
-            Imitate from my pantry
+            {t('blend.imitateFromMyPantry')}
           </Button>
         )}
         <Button
@@ -347,7 +347,7 @@ export function LabelReader({ onClose, onRead }: Props) {
             onClose();
           }}
         >
-          {onRead ? 'That is in it' : 'Use as this blend'}
+          {onRead ? t('blend.thatIsInIt') : t('blend.useAsThisBlend')}
         </Button>
       </DialogActions>
     </Dialog>

@@ -26,6 +26,7 @@ import { PlaceTabs } from '../../ui/frame/place-tabs';
 import { kitchenQuery } from '../kitchen/doors';
 import { pantryQuery, pantryTabs } from '../pantry/doors';
 import { blendsQuery, useReadyBlend } from './api';
+import { t } from '../../platform/words';
 
 /** The library: blends kept from formulas and labels, any two side by side, any of them a ready blend of the pantry. */
 export function BlendsPage() {
@@ -41,20 +42,20 @@ export function BlendsPage() {
   const two = (blends.data ?? []).filter(({ id }) => picked.includes(id));
   return (
     <Page
-      title="Pantry"
-      beside={blends.data ? `${blends.data.length} blends` : ' '}
-      actions={<PlaceTabs label="Pantry" tabs={pantryTabs} />}
+      title={t('common.pantry')}
+      beside={blends.data ? t('blends.dataBlends', { data: blends.data.length }) : ' '}
+      actions={<PlaceTabs label={t('common.pantry')} tabs={pantryTabs} />}
     >
       {!loaded && [0, 1, 2].map((row) => <Skeleton key={row} height={56} />)}
       {loaded && (
         <Table size="small">
           <TableHead>
             <TableRow>
-              <TableCell>Side by side</TableCell>
-              <TableCell>Blend</TableCell>
-              <TableCell>Made of</TableCell>
-              <TableCell align="right">Kept</TableCell>
-              <TableCell>As an ingredient</TableCell>
+              <TableCell>{t('blends.sideBySide')}</TableCell>
+              <TableCell>{t('common.blend')}</TableCell>
+              <TableCell>{t('common.madeOf')}</TableCell>
+              <TableCell align="right">{t('blends.kept')}</TableCell>
+              <TableCell>{t('blends.asAnIngredient')}</TableCell>
             </TableRow>
           </TableHead>
           <TableBody>
@@ -64,21 +65,21 @@ export function BlendsPage() {
                   <Checkbox
                     checked={picked.includes(one.id)}
                     onChange={(_, on) => setPicked(on ? [...picked.slice(-1), one.id] : picked.filter((id) => id !== one.id))}
-                    slotProps={{ input: { 'aria-label': `Compare ${one.blend.name}` } }}
+                    slotProps={{ input: { 'aria-label': t('blends.compareName', { name: one.blend.name }) } }}
                   />
                 </TableCell>
                 <TableCell component="th" scope="row" sx={{ fontWeight: 650 }}>
                   {one.blend.name}
                   <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary', fontWeight: 400 }}>
-                    version {one.version}
-                    {one.blend.uncertainShare && ', read from a label'}
+                    {t('blends.versionVersion', { version: one.version })}
+                    {one.blend.uncertainShare && t('blends.readFromALabel')}
                   </Box>
                 </TableCell>
                 <TableCell sx={{ fontSize: typeSize.small }}>{madeOf(one, pantry.data)}</TableCell>
                 <TableCell align="right">{new Date(one.savedAt).toLocaleDateString('en-GB', { day: 'numeric', month: 'short' })}</TableCell>
                 <TableCell>
                   {pantry.data.ingredients[one.id] ? (
-                    <Note size="small">in the pantry</Note>
+                    <Note size="small">{t('blends.inThePantry')}</Note>
                   ) : (
                     <Button
                       size="small"
@@ -87,11 +88,11 @@ export function BlendsPage() {
                       onClick={() =>
                         ready.mutate(
                           { id: one.id, version: one.version, revision: 0 },
-                          { onSuccess: () => void notify(`${one.blend.name} can be weighed by one key now.`) },
+                          { onSuccess: () => void notify(t('blends.nameCanBeWeighedByOneKey', { name: one.blend.name })) },
                         )
                       }
                     >
-                      Keep it ready
+                      {t('blends.keepItReady')}
                     </Button>
                   )}
                 </TableCell>
@@ -101,17 +102,13 @@ export function BlendsPage() {
         </Table>
       )}
       {ready.error && <Alert severity="error">{ready.error.message}</Alert>}
-      {loaded && blends.data.length === 0 && (
-        <Box sx={{ py: 8, textAlign: 'center' }}>
-          Blends belong here: keep one from a formula’s Blend board, or read it from a box there.
-        </Box>
-      )}
+      {loaded && blends.data.length === 0 && <Box sx={{ py: 8, textAlign: 'center' }}>{t('blends.blendsBelongHereKeepOneFromA')}</Box>}
       {loaded && two.length > 0 && (
         <Box sx={{ pt: 5 }}>
           <Box sx={{ display: 'flex', gap: 3, alignItems: 'center', pb: 2 }}>
-            <Typography variant="h2">{two.length === 2 ? 'Side by side' : 'Choose another to compare'}</Typography>
+            <Typography variant="h2">{two.length === 2 ? t('blends.sideBySide') : t('blends.chooseAnotherToCompare')}</Typography>
             <Choice
-              label="For which family"
+              label={t('blends.forWhichFamily')}
               value={family}
               options={Object.values(families).map(({ id, name }) => ({ value: id, name }))}
               onChange={setFamily}
@@ -136,23 +133,23 @@ const madeOf = ({ blend }: LibraryBlend, pantry: PantryBook) =>
 const percent = (share: number) => `${(share * 100).toFixed(1)} %`;
 /** Name of each behaviour, and how its number reads. */
 const measures: readonly (readonly [name: string, show: (of: BlendResult, kitchen: Kitchen, voice: Voice) => string])[] = [
-  ['Water hold', ({ waterHoldGPerG }) => showQuantity(waterHoldGPerG, 'held', metric)],
+  [t('blends.waterHold'), ({ waterHoldGPerG }) => showQuantity(waterHoldGPerG, 'held', metric)],
   ['Bends (index)', ({ bendIndex }) => bendIndex.toFixed(2)],
-  ['Binds, of the need', ({ binderRatio }) => percent(binderRatio)],
-  ['Grain and pulse', ({ proteinTypeShare }) => percent(proteinTypeShare)],
-  ['Starch', ({ starchShare }) => percent(starchShare)],
-  ['of it sticky', ({ stickyStarchShare }) => percent(stickyStarchShare)],
-  ['Nut', ({ nutShare }) => percent(nutShare)],
-  ['Protein', ({ composition }) => percent(composition.proteinShare)],
-  ['Fibre', ({ composition }) => percent(composition.fibreShare)],
-  ['Fat', ({ composition }) => percent(composition.fatShare)],
+  [t('blends.bindsOfTheNeed'), ({ binderRatio }) => percent(binderRatio)],
+  [t('common.grainAndPulse'), ({ proteinTypeShare }) => percent(proteinTypeShare)],
+  [t('common.starch'), ({ starchShare }) => percent(starchShare)],
+  [t('blends.ofItSticky'), ({ stickyStarchShare }) => percent(stickyStarchShare)],
+  [t('common.nut'), ({ nutShare }) => percent(nutShare)],
+  [t('common.protein'), ({ composition }) => percent(composition.proteinShare)],
+  [t('common.fibre2'), ({ composition }) => percent(composition.fibreShare)],
+  [t('common.fat'), ({ composition }) => percent(composition.fatShare)],
   ['Grit, 0 to 3', ({ gritIndex }) => gritIndex.toFixed(2)],
   ['Taste, 0 to 3', ({ flavourIndex }) => flavourIndex.toFixed(2)],
   [
-    'Starches set',
+    t('blends.starchesSet'),
     ({ setsFromC, setsToC }, _, voice) => (setsFromC === null ? '–' : voice.range(setsFromC, setsToC ?? setsFromC, 'temperature')),
   ],
-  ['Per kg', ({ costMinorPerKg }, { currency }) => (costMinorPerKg === null ? '–' : showMoney(costMinorPerKg, currency))],
+  [t('common.perKg'), ({ costMinorPerKg }, { currency }) => (costMinorPerKg === null ? '–' : showMoney(costMinorPerKg, currency))],
 ];
 
 type SideProps = {

@@ -4,12 +4,13 @@ import { typeSize } from '../../ui/theme/theme';
 import { Leaf } from '../../ui/frame/leaf';
 import { useAnswer } from './board';
 import { allergenWord } from '../../ui/words/words';
+import { t } from '../../platform/words';
 
 const glutenWords: Record<string, string> = {
-  'gluten.contains': 'Contains gluten',
-  'gluten.notProven': 'Gluten not proven',
-  'gluten.overLimit': 'Over your gluten limit',
-  'gluten.reportOld': 'Old gluten report',
+  'gluten.contains': t('board.containsGluten'),
+  'gluten.notProven': t('board.glutenNotProven'),
+  'gluten.overLimit': t('board.overYourGlutenLimit'),
+  'gluten.reportOld': t('board.oldGlutenReport'),
 };
 
 /** Gluten proof from the lots really chosen, and the allergens of everything in it. */
@@ -31,17 +32,17 @@ export function AllergenLine() {
         />
         <span>
           {gluten.length > 0
-            ? gluten.map(({ code, measured }) => `${glutenWords[code] ?? 'Gluten'}: ${measured?.of ?? ''}`).join('; ')
+            ? gluten.map(({ code, measured }) => `${glutenWords[code] ?? t('board.gluten')}: ${measured?.of ?? ''}`).join('; ')
             : dough
-              ? 'Gluten: all lots that need a report have one'
-              : 'Gluten: waiting'}
+              ? t('board.glutenAllLotsThatNeedAReport')
+              : t('board.glutenWaiting')}
         </span>
       </Box>
       <Box sx={{ color: 'text.secondary' }}>
-        {certain.length > 0 ? `Contains ${certain.join(', ')}.` : 'No listed allergen for certain.'}
-        {maybe.length > 0 && ` Depends on the maker: ${maybe.join(', ')}.`} The label in hand and local rules win.
+        {certain.length > 0 ? t('board.containsCertain', { certain: certain.join(', ') }) : t('common.noListedAllergenForCertain')}
+        {maybe.length > 0 && t('board.dependsOnTheMakerMaybe', { maybe: maybe.join(', ') })} {t('board.theLabelInHandAndLocalRules')}
       </Box>
-      <Box sx={{ color: 'text.secondary' }}>Raw dough is not for tasting: flour and starch are not ready to eat either.</Box>
+      <Box sx={{ color: 'text.secondary' }}>{t('board.rawDoughIsNotForTastingFlour')}</Box>
     </Box>
   );
 }

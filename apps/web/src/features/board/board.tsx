@@ -16,6 +16,7 @@ import { placeName, refusalWords } from '@north-leaf/words';
 import { useVoice } from '../../platform/preferences';
 import { QuantityField } from '../../ui/form/quantity-field';
 import { setValue, useDraft } from '../formulas/doors';
+import { t } from '../../platform/words';
 
 /** What stays while the baker types. */
 export type Surroundings = { readonly kitchen: Kitchen; readonly pantry: Pantry };
@@ -73,7 +74,7 @@ export function Waiting({ stage }: { stage: keyof Omit<Evaluation, 'outlook'> })
   const own = evaluation[stage].state === 'waiting' && (evaluation[stage] as { problem?: unknown }).problem !== undefined;
   return (
     <Box role="status" sx={{ py: 8, textAlign: 'center', color: 'text.secondary' }}>
-      {own ? 'This stage cannot be worked out yet.' : 'Waiting for an earlier stage.'}
+      {own ? t('board.thisStageCannotBeWorkedOutYet') : t('board.waitingForAnEarlierStage')}
       <Box sx={{ color: 'error.main', fontWeight: 650, pt: 1 }}>
         {problem && `${placeName(pointerOf(problem.path), voice) ?? plainPath(problem.path)}: ${refusalWords(problem, voice)}`}
       </Box>

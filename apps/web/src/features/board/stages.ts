@@ -1,33 +1,34 @@
 import { type Evaluation, type Formula, type StageName, showDuration, unitOf } from '@north-leaf/core';
 import { type Voice } from '@north-leaf/words';
+import { t } from '../../platform/words';
 
 export const stageLabels: Record<StageName, string> = {
-  blend: 'Blend',
-  dough: 'Dough',
-  chill: 'Chill',
-  sheet: 'Sheet',
-  bake: 'Bake',
-  keep: 'Keep',
+  blend: t('common.blend'),
+  dough: t('common.dough'),
+  chill: t('common.chill'),
+  sheet: t('common.sheet'),
+  bake: t('common.bake'),
+  keep: t('common.keep'),
 };
 
 export const stageQuestions: Record<StageName, string> = {
-  blend: 'What does this blend bring?',
-  dough: 'How much water will it take today?',
-  chill: 'Cold enough to roll, soft enough to bend?',
-  sheet: 'What comes out of this sheet?',
-  bake: 'When is it dry before it is dark?',
-  keep: 'How long will it snap?',
+  blend: t('board.whatDoesThisBlendBring'),
+  dough: t('board.howMuchWaterWillItTakeToday'),
+  chill: t('board.coldEnoughToRollSoftEnoughTo'),
+  sheet: t('board.whatComesOutOfThisSheet'),
+  bake: t('board.whenIsItDryBeforeItIs'),
+  keep: t('board.howLongWillItSnap'),
 };
 
 const piecesWord = (count: number) => `${count} ${count === 1 ? 'piece' : 'pieces'}`;
 
 /** The boards of layers and of portions ask their own. */
-export const portionQuestion = 'How many come out of this dough?';
-export const layerQuestion = 'Do the layers stay apart?';
+export const portionQuestion = t('board.howManyComeOutOfThisDough');
+export const layerQuestion = t('board.doTheLayersStayApart');
 
 /** What a stage is called for this formula: what is laminated has its own word. */
 export const stageLabelOf = (stage: StageName, formula: Pick<Formula, 'sheet'>): string =>
-  stage === 'sheet' && formula.sheet.laminate ? 'Laminate' : stageLabels[stage];
+  stage === 'sheet' && formula.sheet.laminate ? t('board.laminate') : stageLabels[stage];
 
 /** The one number that rules a stage, with its unit and a caption. */
 export type Ruling = { readonly number: string; readonly unit: string };
@@ -38,32 +39,38 @@ export function rulingOf(stage: StageName, evaluation: Evaluation, voice: Voice)
     case 'blend':
       return evaluation.blend.state === 'waiting'
         ? none
-        : { number: voice.bare(evaluation.blend.result.waterHoldGPerG, 'held'), unit: `${unitOf('held', voice.units)} water hold` };
+        : {
+            number: voice.bare(evaluation.blend.result.waterHoldGPerG, 'held'),
+            unit: t('board.valueWaterHold', { value: unitOf('held', voice.units) }),
+          };
     case 'dough':
       return evaluation.dough.state === 'waiting'
         ? none
-        : { number: voice.show(evaluation.dough.result.getsOverWants, 'share', 0), unit: 'of its water' };
+        : { number: voice.show(evaluation.dough.result.getsOverWants, 'share', 0), unit: t('board.ofItsWater') };
     case 'chill': {
       if (evaluation.chill.state === 'waiting') return none;
       const { toTargetMin, endMiddleC } = evaluation.chill.result;
-      if (toTargetMin === null) return { number: voice.show(endMiddleC, 'temperature'), unit: 'when it comes out' };
-      return { number: showDuration(Math.round(toTargetMin)), unit: 'to target' };
+      if (toTargetMin === null) return { number: voice.show(endMiddleC, 'temperature'), unit: t('board.whenItComesOut') };
+      return { number: showDuration(Math.round(toTargetMin)), unit: t('board.toTarget') };
     }
     case 'sheet': {
       if (evaluation.sheet.state === 'waiting') return none;
       const { thicknessMm, pieces, laminate } = evaluation.sheet.result;
-      if (laminate) return { number: String(laminate.layers.fatLayers), unit: `layers · ${piecesWord(pieces)}` };
+      if (laminate) return { number: String(laminate.layers.fatLayers), unit: t('board.layersPieces', { pieces: piecesWord(pieces) }) };
       return { number: voice.bare(thicknessMm, 'length'), unit: `${unitOf('length', voice.units)} · ${piecesWord(pieces)}` };
     }
     case 'bake': {
       if (evaluation.bake.state === 'waiting') return none;
       const { totalMin, end } = evaluation.bake.result;
-      return { number: showDuration(totalMin), unit: `to ${voice.show(end.moistureShare, 'share')} wet` };
+      return { number: showDuration(totalMin), unit: t('board.toMoistureWet', { moisture: voice.show(end.moistureShare, 'share') }) };
     }
     case 'keep': {
       if (evaluation.keep.state === 'waiting') return none;
       const { crispDays, openEnded } = evaluation.keep.result;
-      return { number: `${Math.floor(crispDays.value)}${openEnded ? '+' : ''} days`, unit: 'crisp' };
+      return {
+        number: t('board.valueWordDays', { value: Math.floor(crispDays.value), word: openEnded ? '+' : '' }),
+        unit: t('common.crisp2'),
+      };
     }
   }
 }

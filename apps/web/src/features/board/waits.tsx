@@ -9,6 +9,7 @@ import { useVoice } from '../../platform/preferences';
 import { Choice } from '../../ui/form/choice';
 import { useDraft } from '../formulas/doors';
 import { FormulaField, useSurroundings, useSet } from './board';
+import { t } from '../../platform/words';
 
 const NONE: readonly never[] = [];
 
@@ -30,7 +31,7 @@ export const Waits = memo(function Waits({
   const { edit } = useDraft.getState();
   const waits = useDraft((state) => valueAt(state.formula, path) ?? NONE) as unknown as readonly Wait[];
   const places = [
-    ...(hotTray ? [{ value: HOT_TRAY, name: 'on its hot tray' }] : []),
+    ...(hotTray ? [{ value: HOT_TRAY, name: t('board.onItsHotTray') }] : []),
     ...kitchen.places.map(({ id, name, atC }) => ({ value: id, name: `${name}, ${voice.exact(atC, 'temperature')}` })),
   ];
   return (
@@ -38,7 +39,7 @@ export const Waits = memo(function Waits({
       {waits.map((wait, i) => (
         <Box key={i} sx={{ display: 'flex', alignItems: 'center', gap: 2 }}>
           <Choice
-            label={`${label} ${i + 1} place`}
+            label={t('board.labelIPlace', { label, i: i + 1 })}
             value={wait.placeId}
             options={places}
             onChange={(placeId) => set(`${path}/${i}/placeId`, placeId)}
@@ -48,7 +49,7 @@ export const Waits = memo(function Waits({
           {waits.length > least && (
             <IconButton
               size="small"
-              aria-label={`Remove ${label} ${i + 1}`}
+              aria-label={t('board.removeLabelI', { label, i: i + 1 })}
               onClick={() => edit(`out:${Date.now()}`, () => [{ path: `${path}/${i}`, from: wait as never }])}
             >
               <CloseIcon fontSize="inherit" />
@@ -64,7 +65,7 @@ export const Waits = memo(function Waits({
           edit(`add:${Date.now()}`, () => [{ path: `${path}/${waits.length}`, to: { placeId: kitchen.places[0]!.id, min: 10 } }])
         }
       >
-        {waits.length === 0 ? `Add a wait` : 'Then somewhere else'}
+        {waits.length === 0 ? t('board.addAWait') : t('board.thenSomewhereElse')}
       </Button>
     </Box>
   );

@@ -27,6 +27,7 @@ import { Plot } from '../../ui/drawing/plot';
 import { useDraft } from '../formulas/doors';
 import { stageQuestions, Board, FormulaField, useAnswer, useFormula, useSet, useSurroundings, Waiting, Waits } from '../board/doors';
 import { Fact } from '../../ui/frame/fact-tile';
+import { t } from '../../platform/words';
 
 export function ChillBoard() {
   return (
@@ -37,11 +38,11 @@ export function ChillBoard() {
 }
 
 const forms: readonly { readonly value: Chill['form']; readonly name: string; readonly across: string }[] = [
-  { value: 'slab', name: 'a slab', across: 'thick' },
-  { value: 'disc', name: 'a disc', across: 'thick' },
-  { value: 'log', name: 'a log', across: 'across' },
-  { value: 'ball', name: 'a ball', across: 'across' },
-  { value: 'pieces', name: 'pieces on a tray', across: 'thick' },
+  { value: 'slab', name: t('chill.aSlab'), across: 'thick' },
+  { value: 'disc', name: t('chill.aDisc'), across: 'thick' },
+  { value: 'log', name: t('chill.aLog'), across: 'across' },
+  { value: 'ball', name: t('chill.aBall'), across: 'across' },
+  { value: 'pieces', name: t('chill.piecesOnATray'), across: 'thick' },
 ];
 
 function ChillSettings() {
@@ -50,17 +51,25 @@ function ChillSettings() {
   return (
     <Box sx={{ display: 'grid', gap: 1 }}>
       <Typography variant="h2" sx={{ height: 32 }}>
-        Into the cold
+        {t('chill.intoTheCold')}
       </Typography>
-      <FieldRow label="As">
-        <Choice label="Form" value={formula.chill.form} onChange={(form) => set('/chill/form', form)} width={150} options={forms} />
-      </FieldRow>
-      <FieldRow label={`It is ${forms.find(({ value }) => value === formula.chill.form)?.across ?? 'thick'}`}>
-        <FormulaField path="/chill/thicknessMm" label="Slab" kind="length" />
-      </FieldRow>
-      <FieldRow label="Wrapped in">
+      <FieldRow label={t('chill.as')}>
         <Choice
-          label="Wrap"
+          label={t('chill.form')}
+          value={formula.chill.form}
+          onChange={(form) => set('/chill/form', form)}
+          width={150}
+          options={forms}
+        />
+      </FieldRow>
+      <FieldRow
+        label={t('chill.itIsAcross', { across: forms.find(({ value }) => value === formula.chill.form)?.across ?? t('chill.thick') })}
+      >
+        <FormulaField path="/chill/thicknessMm" label={t('chill.slab')} kind="length" />
+      </FieldRow>
+      <FieldRow label={t('chill.wrappedIn')}>
+        <Choice
+          label={t('chill.wrap')}
           value={formula.chill.wrap}
           onChange={(wrap) => set('/chill/wrap', wrap)}
           width={130}
@@ -68,17 +77,17 @@ function ChillSettings() {
             { value: 'none', name: 'nothing' },
             { value: 'film', name: 'film' },
             { value: 'paper', name: 'paper' },
-            { value: 'lid', name: 'box with lid' },
+            { value: 'lid', name: t('chill.boxWithLid') },
           ]}
         />
       </FieldRow>
-      <FieldRow label="Middle to reach">
-        <FormulaField path="/chill/targetC" label="Target" kind="temperature" />
+      <FieldRow label={t('chill.middleToReach')}>
+        <FormulaField path="/chill/targetC" label={t('common.target')} kind="temperature" />
       </FieldRow>
       <Typography variant="h3" sx={{ pt: 3 }}>
-        Where, and how long
+        {t('chill.whereAndHowLong')}
       </Typography>
-      <Waits path="/chill/waits" label="Wait" least={1} />
+      <Waits path="/chill/waits" label={t('common.wait')} least={1} />
       <Ways />
     </Box>
   );
@@ -88,8 +97,8 @@ const benchWords = ({ benchMin, benchFromMin }: ChillWay) =>
   benchMin <= 0
     ? 'none'
     : benchFromMin > 1
-      ? `${Math.round(benchMin)} min, after ${Math.round(benchFromMin)}`
-      : `${Math.round(benchMin)} min`;
+      ? t('chill.benchMinAfterBenchfrom', { bench: Math.round(benchMin), benchFrom: Math.round(benchFromMin) })
+      : t('chill.benchMin', { bench: Math.round(benchMin) });
 
 /** Every way this kitchen has to get there, with the minutes the table gives afterwards; one press takes one. */
 function Ways() {
@@ -116,12 +125,12 @@ function Ways() {
     way.waits.length === chill.waits.length &&
     way.waits.every(({ placeId, min }, i) => chill.waits[i]!.placeId === placeId && chill.waits[i]!.min === min);
   return (
-    <Box component="section" aria-label="Ways to get there" sx={{ pt: 2 }}>
-      <Typography variant="h3">Ways to get there</Typography>
-      {found.ways.length === 0 && <Box sx={{ fontSize: typeSize.small }}>No place of this kitchen is colder than the target.</Box>}
+    <Box component="section" aria-label={t('chill.waysToGetThere')} sx={{ pt: 2 }}>
+      <Typography variant="h3">{t('chill.waysToGetThere')}</Typography>
+      {found.ways.length === 0 && <Box sx={{ fontSize: typeSize.small }}>{t('chill.noPlaceOfThisKitchenIsColder')}</Box>}
       <Box sx={{ display: 'flex', justifyContent: 'space-between', fontSize: typeSize.caption, color: 'text.secondary' }}>
-        <span>where, and how long</span>
-        <span>then on the table</span>
+        <span>{t('chill.whereAndHowLong2')}</span>
+        <span>{t('chill.thenOnTheTable')}</span>
       </Box>
       {found.ways.map((way) => {
         const taken = isTaken(way);
@@ -143,8 +152,8 @@ function Ways() {
             }}
           >
             <span>
-              {way.waits.map(({ name, min }) => `${name} ${showDuration(min)}`).join(', then ')}
-              {way.thicknessMm !== chill.thicknessMm && `, pressed to ${voice.show(way.thicknessMm, 'length')}`}
+              {way.waits.map(({ name, min }) => `${name} ${showDuration(min)}`).join(t('chill.then'))}
+              {way.thicknessMm !== chill.thicknessMm && t('chill.pressedToThickness', { thickness: voice.show(way.thicknessMm, 'length') })}
             </span>
             <span>{benchWords(way)}</span>
           </ButtonBase>
@@ -152,10 +161,12 @@ function Ways() {
       })}
       {found.frozen && (
         <Note pt={1}>
-          For another day: frozen through in {found.frozen.frozenMin === null ? 'more than a day' : showDuration(found.frozen.frozenMin)};
-          out of the freezer it rolls after {found.frozen.fridgeMin === null ? 'more than a day' : showDuration(found.frozen.fridgeMin)} in
-          the fridge
-          {found.frozen.tableMin !== null && ` or ${showDuration(found.frozen.tableMin)} on the table`}. Thaw it wrapped.
+          {t('chill.forAnotherDayFrozenThroughInWord', {
+            word: found.frozen.frozenMin === null ? t('chill.moreThanADay') : showDuration(found.frozen.frozenMin),
+            word2: found.frozen.fridgeMin === null ? t('chill.moreThanADay') : showDuration(found.frozen.fridgeMin),
+          })}
+          {found.frozen.tableMin !== null && t('chill.orTableOnTheTable', { table: showDuration(found.frozen.tableMin) })}
+          {t('chill.thawItWrapped')}
         </Note>
       )}
     </Box>
@@ -163,14 +174,14 @@ function Ways() {
 }
 
 const readyWordsOf = ({ show }: Voice): Readonly<Record<ReadyThing, string>> => ({
-  cutButter: 'Butter in small cubes, hard',
-  butterBends: `A ${show(250, 'bulk')} block of butter, until it bends`,
-  butterCreams: 'Butter in finger-thick slices, until it creams',
-  coldFlour: 'A kilogram of flour and its bowl, cold',
-  ballIn: 'A ball of this dough for two shells, frozen',
-  ballOut: 'The same ball out again, thawed',
-  pieIn: 'A filled raw pie, frozen',
-  pieOut: 'The same pie out again, thawed',
+  cutButter: t('chill.butterInSmallCubesHard'),
+  butterBends: t('chill.aShowBlockOfButterUntilIt', { show: show(250, 'bulk') }),
+  butterCreams: t('chill.butterInFingerThickSlicesUntilIt'),
+  coldFlour: t('chill.aKilogramOfFlourAndItsBowl'),
+  ballIn: t('chill.aBallOfThisDoughForTwo'),
+  ballOut: t('chill.theSameBallOutAgainThawed'),
+  pieIn: t('chill.aFilledRawPieFrozen'),
+  pieOut: t('chill.theSamePieOutAgainThawed'),
 });
 
 /** What is made ready before the mixing, or kept for another day: each with its place and minutes. */
@@ -183,9 +194,9 @@ function MadeReadyList() {
   const makeUp = evaluation.dough.state === 'waiting' ? null : evaluation.dough.result.makeUp;
   const list = useMemo(() => (open && makeUp ? madeReady(kitchen, makeUp) : []), [open, kitchen, makeUp]);
   return (
-    <Box component="section" aria-label="Made ready beforehand">
+    <Box component="section" aria-label={t('chill.madeReadyBeforehand')}>
       <Button size="small" onClick={() => setOpen(!open)} aria-expanded={open} sx={{ minHeight: 26 }}>
-        {open ? 'Hide what is made ready beforehand' : 'Made ready beforehand: cold butter, flour, frozen dough and pies'}
+        {open ? t('chill.hideWhatIsMadeReadyBeforehand') : t('chill.madeReadyBeforehandColdButterFlourFrozen')}
       </Button>
       {open && (
         <Box component="table" sx={{ width: '100%', fontSize: typeSize.small, '& td, & th': { textAlign: 'left', py: 0.5 } }}>
@@ -199,7 +210,7 @@ function MadeReadyList() {
                   {one.from.name}, {voice.show(one.from.atC, 'temperature')} → {one.to.name}
                 </td>
                 <td style={{ textAlign: 'right', fontWeight: 650, whiteSpace: 'nowrap' }}>
-                  {one.min === null ? 'never there' : `about ${showDuration(rounded(one.min))}`}
+                  {one.min === null ? t('chill.neverThere') : t('common.aboutMin', { min: showDuration(rounded(one.min)) })}
                 </td>
               </tr>
             ))}
@@ -224,16 +235,20 @@ function ChillPicture() {
       <ChillCurve result={result} />
       <Slices result={result} />
       <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(4, 1fr)', gap: 2 }}>
-        <Fact label="middle, out of the cold" value={showQuantity(result.endMiddleC, 'temperature', units, 0)} />
-        <Fact label="rim, out of the cold" value={showQuantity(result.endRimC, 'temperature', units, 0)} />
-        <Fact label="on the table as a slab" value={bench} />
-        <Fact label="of its fat is solid" value={`${Math.round(result.endSolidFatPercent)} %`} />
+        <Fact label={t('chill.middleOutOfTheCold')} value={showQuantity(result.endMiddleC, 'temperature', units, 0)} />
+        <Fact label={t('chill.rimOutOfTheCold')} value={showQuantity(result.endRimC, 'temperature', units, 0)} />
+        <Fact label={t('chill.onTheTableAsASlab')} value={bench} />
+        <Fact label={t('chill.ofItsFatIsSolid')} value={`${Math.round(result.endSolidFatPercent)} %`} />
       </Box>
       <Note size="small">
-        It rolls between {showQuantity(result.rollLowC, 'temperature', units, 0)} and{' '}
-        {showQuantity(result.rollHighC, 'temperature', units, 0)}
-        {result.benchFromMin > 1 ? `, from ${showDuration(Math.round(result.benchFromMin))} after it came out` : ''}. Once rolled thin it
-        warms in minutes. The slab’s edges are left out: a real slab cools a little sooner.
+        {t('chill.itRollsBetweenRolllowAndRollhighWord', {
+          rollLow: showQuantity(result.rollLowC, 'temperature', units, 0),
+          rollHigh: showQuantity(result.rollHighC, 'temperature', units, 0),
+          word:
+            result.benchFromMin > 1
+              ? t('chill.fromBenchfromAfterItCameOut', { benchFrom: showDuration(Math.round(result.benchFromMin)) })
+              : '',
+        })}
       </Note>
       <MadeReadyList />
     </Box>
@@ -258,11 +273,24 @@ function Slices({ result }: { result: ChillResult }) {
   const warmest = Math.max(...middleC.slice(0, 2), result.rollHighC + 4);
   const coldest = Math.min(...rimC, result.rollLowC - 6);
   const tint = (c: number) =>
-    `color-mix(in srgb, ${palette.info.main} ${Math.round(75 * Math.min(1, Math.max(0, (warmest - c) / (warmest - coldest))))}%, ${palette.make.fat})`;
+    t('chill.colorMixInSrgbMainValueFat', {
+      main: palette.info.main,
+      value: Math.round(75 * Math.min(1, Math.max(0, (warmest - c) / (warmest - coldest)))),
+      fat: palette.make.fat,
+    });
   return (
     <Box
       role="img"
-      aria-label={`Cut through: ${moments.map((when) => `${voice.show(at(middleC, when), 'temperature')} in the middle after ${Math.round(when - startMin)} min`).join(', ')}`}
+      aria-label={t('chill.cutThroughMoments', {
+        moments: moments
+          .map((when) =>
+            t('chill.middleInTheMiddleAfterWhenMin', {
+              middle: voice.show(at(middleC, when), 'temperature'),
+              when: Math.round(when - startMin),
+            }),
+          )
+          .join(', '),
+      })}
       sx={{ display: 'grid', gridTemplateColumns: 'repeat(4, 1fr)', gap: 2 }}
     >
       {moments.map((when) => (
@@ -280,7 +308,7 @@ function Slices({ result }: { result: ChillResult }) {
           >
             {showQuantity(at(middleC, when), 'temperature', units, 0)}
           </Box>
-          <Note>{Math.round(when - startMin)} min</Note>
+          <Note>{t('chill.whenMin', { when: Math.round(when - startMin) })}</Note>
         </Box>
       ))}
     </Box>
@@ -302,11 +330,11 @@ function ChillCurve({ result }: { result: ChillResult }) {
     const line = { width: 2.4, color: palette.text.primary };
     return {
       data: [
-        { x, y: middle, mode: 'lines' as const, name: 'middle', line },
-        { x, y: rim, mode: 'lines' as const, name: 'rim', line: { ...line, color: palette.info.main, dash: 'dash' as const } },
+        { x, y: middle, mode: 'lines' as const, name: t('common.middle'), line },
+        { x, y: rim, mode: 'lines' as const, name: t('chill.rim'), line: { ...line, color: palette.info.main, dash: 'dash' as const } },
       ],
       layout: {
-        xaxis: { title: { text: 'minutes after mixing' }, range: [0, x[x.length - 1]!] },
+        xaxis: { title: { text: t('chill.minutesAfterMixing') }, range: [0, x[x.length - 1]!] },
         yaxis: { ticksuffix: ` ${unitOf('temperature', units)}` },
         shapes: [
           {
@@ -335,7 +363,7 @@ function ChillCurve({ result }: { result: ChillResult }) {
             x: result.outMin,
             y: 1,
             yref: 'paper' as const,
-            text: ' out of the cold',
+            text: t('chill.outOfTheCold'),
             showarrow: false,
             xanchor: 'left' as const,
             yanchor: 'top' as const,
@@ -344,7 +372,7 @@ function ChillCurve({ result }: { result: ChillResult }) {
             x: 0,
             xref: 'paper' as const,
             y: shown(result.rollHighC),
-            text: ' rolls',
+            text: t('chill.rolls'),
             showarrow: false,
             xanchor: 'left' as const,
             yanchor: 'top' as const,
@@ -353,7 +381,7 @@ function ChillCurve({ result }: { result: ChillResult }) {
           {
             x: x[Math.floor(x.length * 0.85)]!,
             y: middle[Math.floor(x.length * 0.85)]!,
-            text: 'middle',
+            text: t('common.middle'),
             showarrow: false,
             yshift: -14,
             xshift: 10,
@@ -361,7 +389,7 @@ function ChillCurve({ result }: { result: ChillResult }) {
           {
             x: x[Math.floor(x.length * 0.3)]!,
             y: rim[Math.floor(x.length * 0.3)]!,
-            text: 'rim',
+            text: t('chill.rim'),
             showarrow: false,
             yshift: -12,
             xshift: -14,
@@ -370,15 +398,18 @@ function ChillCurve({ result }: { result: ChillResult }) {
         ],
       },
       columns: [
-        { name: 'min', values: x },
-        { name: 'middle', values: middle },
-        { name: 'rim', values: rim },
+        { name: t('common.min'), values: x },
+        { name: t('common.middle'), values: middle },
+        { name: t('chill.rim'), values: rim },
       ],
     };
   }, [result, palette, units]);
   return (
     <Plot
-      summary={`Middle of the dough at ${voice.show(result.endMiddleC, 'temperature')} when it comes out after ${Math.round(result.waitMin)} min.`}
+      summary={t('chill.middleOfTheDoughAtEndmiddleWhen', {
+        endMiddle: voice.show(result.endMiddleC, 'temperature'),
+        wait: Math.round(result.waitMin),
+      })}
       data={data}
       layout={layout}
       height={250}

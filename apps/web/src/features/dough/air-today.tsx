@@ -7,6 +7,7 @@ import { QuantityField } from '../../ui/form/quantity-field';
 import { useKitchenChange } from '../kitchen/doors';
 import { useSurroundings } from '../board/doors';
 import { FieldRow } from '../../ui/form/field-row';
+import { t } from '../../platform/words';
 
 /** Typed air is sent when the baker pauses: every keystroke would store half a number. */
 const PAUSE_MS = 400;
@@ -35,10 +36,10 @@ export function AirToday() {
     );
   };
   return (
-    <Box component="section" aria-label="Air in the kitchen today">
-      <FieldRow label="Air today">
+    <Box component="section" aria-label={t('dough.airInTheKitchenToday')}>
+      <FieldRow label={t('dough.airToday')}>
         <QuantityField
-          label="Humidity today"
+          label={t('dough.humidityToday')}
           kind="percent"
           value={air.humidity}
           problem={wrong.humidity}
@@ -48,7 +49,7 @@ export function AirToday() {
           digits={0}
         />
         <QuantityField
-          label="Room today"
+          label={t('dough.roomToday')}
           kind="temperature"
           value={air.room}
           problem={wrong.room}
@@ -56,7 +57,7 @@ export function AirToday() {
           onChange={(room) => set({ room })}
         />
       </FieldRow>
-      {change.error && <Wrong>Not stored: {change.error.message}</Wrong>}
+      {change.error && <Wrong>{t('common.notStoredMessage', { message: change.error.message })}</Wrong>}
     </Box>
   );
 }

@@ -32,6 +32,7 @@ import { AirToday } from './air-today';
 import { DoughOf } from './dough-of';
 import { DoughPicture } from './dough-picture';
 import { DoughRow } from './dough-row';
+import { t } from '../../platform/words';
 
 const ScaleBatch = lazy(async () => ({ default: (await import('./scale-batch')).ScaleBatch }));
 
@@ -57,9 +58,9 @@ function DoughSettings() {
   const rowKeys = useDraft(useShallow((state) => state.formula.rows.map(({ key }) => key)));
   return (
     <>
-      <FieldRow label="Family">
+      <FieldRow label={t('common.family')}>
         <Choice
-          label="Family"
+          label={t('common.family')}
           value={family}
           options={Object.values(families).map(({ id, name }) => ({ value: id, name }))}
           onChange={(to) => set('/family', to)}
@@ -69,9 +70,9 @@ function DoughSettings() {
       <Table size="small">
         <TableHead>
           <TableRow>
-            <TableCell>Ingredient</TableCell>
+            <TableCell>{t('common.ingredient')}</TableCell>
             <TableCell align="right" sx={{ whiteSpace: 'nowrap' }}>
-              % of blend
+              {t('dough.ofBlend')}
             </TableCell>
             <TableCell align="right">{unitOf('mass', units)}</TableCell>
             <TableCell component="td" />
@@ -85,7 +86,7 @@ function DoughSettings() {
             </TableCell>
             <TableCell align="right">100</TableCell>
             <TableCell align="right">
-              <FormulaField path="/blendG" label="Blend" kind="mass" grain={10} width={66} hideUnit />
+              <FormulaField path="/blendG" label={t('common.blend')} kind="mass" grain={10} width={66} hideUnit />
             </TableCell>
             <TableCell />
           </TableRow>
@@ -98,32 +99,32 @@ function DoughSettings() {
       <AddRow />
       <Box sx={{ display: 'flex', gap: 2, pb: 2, flexWrap: 'wrap' }}>
         <Button size="small" variant="outlined" onClick={() => setDialog('scale')}>
-          Scale
+          {t('dough.scale')}
         </Button>
         <Button size="small" variant="outlined" onClick={() => setDialog('list')}>
-          Paste a list
+          {t('dough.pasteAList')}
         </Button>
         <Button
           size="small"
           variant="outlined"
           onClick={() => takeAlong(useDraft.getState().formula, pantry)}
-          title="As a schema.org Recipe, in grams"
+          title={t('dough.asASchemaOrgRecipeInGrams')}
         >
-          Take it along
+          {t('dough.takeItAlong')}
         </Button>
       </Box>
       <Suspense>
         {dialog === 'list' && <PasteList onClose={() => setDialog(null)} />}
         {dialog === 'scale' && <ScaleBatch onClose={() => setDialog(null)} />}
       </Suspense>
-      <FieldRow label="Hold back, of the water">
-        <FormulaField path="/holdBackShare" label="Hold back" kind="percent" times={100} grain={5} />
+      <FieldRow label={t('dough.holdBackOfTheWater')}>
+        <FormulaField path="/holdBackShare" label={t('dough.holdBack')} kind="percent" times={100} grain={5} />
       </FieldRow>
-      <FieldRow label="Dough after mixing">
-        <FormulaField path="/doughAtC" label="Dough temperature" kind="temperature" />
+      <FieldRow label={t('dough.doughAfterMixing')}>
+        <FormulaField path="/doughAtC" label={t('common.doughTemperature')} kind="temperature" />
       </FieldRow>
-      <FieldRow label="Rest before chilling">
-        <FormulaField path="/restMin" label="Rest" kind="minutes" grain={5} />
+      <FieldRow label={t('dough.restBeforeChilling')}>
+        <FormulaField path="/restMin" label={t('dough.rest')} kind="minutes" grain={5} />
       </FieldRow>
       <AirToday />
       <DoughOf />
@@ -152,7 +153,7 @@ function DoughTotal() {
   const blend = evaluation.blend.state === 'waiting' ? null : evaluation.blend.result;
   return (
     <TableRow>
-      <TableCell sx={{ fontWeight: 650 }}>Dough</TableCell>
+      <TableCell sx={{ fontWeight: 650 }}>{t('common.dough')}</TableCell>
       <TableCell align="right" sx={{ fontWeight: 650 }}>
         {dough && blend && ((dough.doughG / blend.blendG) * 100).toFixed(1)}
       </TableCell>
@@ -174,8 +175,8 @@ function AddRow() {
   return (
     <Box sx={{ my: 2 }}>
       <SearchField
-        label="Add an ingredient"
-        placeholder="Add an ingredient"
+        label={t('common.addAnIngredient')}
+        placeholder={t('common.addAnIngredient')}
         find={ingredientOptions(pantry.ingredients, (one) => !isExcluded(one) && !isProteinType(one) && !isStarch(one))}
         onChoose={(ingredientId) =>
           edit(`add:${Date.now()}`, (from) => [

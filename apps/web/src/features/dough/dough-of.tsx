@@ -12,6 +12,7 @@ import { usePreferences } from '../../platform/preferences';
 import { Choice } from '../../ui/form/choice';
 import { formulaNamesQuery, versionQuery, useDraft, newKey } from '../formulas/doors';
 import { useFormula } from '../board/doors';
+import { t } from '../../platform/words';
 
 /** One dough, several goods: where this dough is from, or which goods take it and how much they need together. */
 export function DoughOf() {
@@ -39,21 +40,21 @@ function Take({ sources }: { sources: readonly { readonly id: string; readonly n
         .getState()
         .edit(`doughOf:${newKey()}`, (now) => editsBetween(now, withDoughOf(now, source.formula, { formulaId: id, version })));
     } catch (error) {
-      notify(`Not taken: ${(error as Error).message}`, 'error');
+      notify(t('dough.notTakenMessage', { message: (error as Error).message }), 'error');
     } finally {
       setBusy(false);
     }
   };
   return (
     <Box sx={{ pt: 2, display: 'flex', alignItems: 'center', justifyContent: 'space-between', gap: 2, fontSize: typeSize.body }}>
-      <span>One dough, several goods</span>
+      <span>{t('dough.oneDoughSeveralGoods')}</span>
       <Choice
-        label="Take the dough of"
+        label={t('dough.takeTheDoughOf')}
         value=""
         options={sources.map(({ id, name, version }) => ({ value: id, name: `${name}, v${version}` }))}
         onChange={(id) => void take(id)}
         width={190}
-        placeholder={busy ? 'taking it' : 'take the dough of'}
+        placeholder={busy ? t('dough.takingIt') : t('dough.takeTheDoughOf2')}
       />
     </Box>
   );
@@ -73,7 +74,7 @@ function TakenFrom({ from }: { from: { readonly formulaId: string; readonly vers
     try {
       next = await client.fetchQuery(versionQuery(from.formulaId, version));
     } catch (error) {
-      return notify(`Not taken: ${(error as Error).message}`, 'error');
+      return notify(t('dough.notTakenMessage', { message: (error as Error).message }), 'error');
     }
     edit(`doughOf:${newKey()}`, (now) => {
       const taken = withDoughOf(now, next.formula, { formulaId: from.formulaId, version });
@@ -81,28 +82,28 @@ function TakenFrom({ from }: { from: { readonly formulaId: string; readonly vers
     });
   };
   return (
-    <Box component="section" aria-label="Where this dough is from" sx={{ pt: 2, fontSize: typeSize.small, display: 'grid', gap: 1 }}>
+    <Box component="section" aria-label={t('dough.whereThisDoughIsFrom')} sx={{ pt: 2, fontSize: typeSize.small, display: 'grid', gap: 1 }}>
       <span>
-        The dough of{' '}
+        {t('dough.theDoughOf')}{' '}
         <Box component={Link} to={`/formulas/${from.formulaId}/dough`} sx={{ color: 'primary.main', fontWeight: 650 }}>
-          {one?.name ?? source.data?.formula.name ?? 'another formula'}
+          {one?.name ?? source.data?.formula.name ?? t('dough.anotherFormula')}
         </Box>
         , v{from.version}
-        {changed && ', changed here since'}
+        {changed && t('dough.changedHereSince')}
       </span>
       <Box sx={{ display: 'flex', gap: 2 }}>
         {newer !== null && (
           <Button size="small" variant="outlined" onClick={() => void follow(newer)}>
-            Take v{newer}
+            {t('dough.takeVNewer', { newer })}
           </Button>
         )}
         {changed && (
           <Button size="small" variant="outlined" onClick={() => void follow(from.version)}>
-            As it is there
+            {t('dough.asItIsThere')}
           </Button>
         )}
         <Button size="small" variant="outlined" onClick={() => edit(`doughOf:${newKey()}`, (now) => editsBetween(now, withOwnDough(now)))}>
-          A dough of its own
+          {t('dough.aDoughOfItsOwn')}
         </Button>
       </Box>
     </Box>
@@ -116,9 +117,9 @@ function Needed({ goods }: { goods: readonly { readonly id: string; readonly nam
   const doughG = formula.blendG + formula.rows.reduce((sum, { use, amountG }) => sum + (use === 'dough' ? amountG : 0), 0);
   const neededG = goods.reduce((sum, good) => sum + good.doughG, 0);
   return (
-    <Box component="section" aria-label="Goods of this dough" sx={{ pt: 2, fontSize: typeSize.small }}>
+    <Box component="section" aria-label={t('dough.goodsOfThisDough')} sx={{ pt: 2, fontSize: typeSize.small }}>
       <Typography variant="h3" component="h2" sx={{ pb: 1 }}>
-        Goods of this dough
+        {t('dough.goodsOfThisDough')}
       </Typography>
       {goods.map(({ id, name, doughG: needs }) => (
         <Box key={id} sx={{ display: 'flex', justifyContent: 'space-between' }}>
@@ -129,7 +130,7 @@ function Needed({ goods }: { goods: readonly { readonly id: string; readonly nam
         </Box>
       ))}
       <Box sx={{ display: 'flex', justifyContent: 'space-between', fontWeight: 650, pt: 1 }}>
-        <span>Together</span>
+        <span>{t('dough.together')}</span>
         <span>{showQuantity(neededG, 'mass', units, 0)}</span>
       </Box>
       {neededG > 0 && Math.abs(neededG - doughG) > 1 && (
@@ -139,7 +140,7 @@ function Needed({ goods }: { goods: readonly { readonly id: string; readonly nam
           sx={{ mt: 1 }}
           onClick={() => useDraft.getState().edit(`scale:${newKey()}`, (now) => editsBetween(now, scaled(now, neededG / doughG)))}
         >
-          Make that much
+          {t('dough.makeThatMuch')}
         </Button>
       )}
     </Box>

@@ -22,6 +22,8 @@ import { handWordLabels } from '../../ui/words/words';
 import { useDraft } from '../formulas/doors';
 import { useEarlyDough, useAnswer, useSurroundings, Waiting } from '../board/doors';
 import { MixSteps } from './mix-steps';
+import { t } from '../../platform/words';
+import { Said } from '../../ui/words/said';
 
 /** What the dough is: its water today, its balance against the family, its fat, what binds it, and the order it goes together in. */
 export function DoughPicture() {
@@ -57,8 +59,13 @@ function Standing({ result: { standingMin, gritRaw, gritFelt } }: { result: Doug
   return (
     <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary', pt: 2 }} data-testid="standing">
       {standingMin > 0
-        ? `Stands ${Math.round(standingMin)} min before it is cold: grit ${gritRaw.toFixed(1)} → ${gritFelt.toFixed(1)}, felt from about ${gritLimit.value}; starch and husk drink, so it thickens.`
-        : 'It does not stand before it is cold: grit and thickness stay as mixed.'}
+        ? t('dough.standsStandingMinBeforeItIsCold', {
+            standing: Math.round(standingMin),
+            gritRaw: gritRaw.toFixed(1),
+            gritFelt: gritFelt.toFixed(1),
+            value: gritLimit.value,
+          })
+        : t('dough.itDoesNotStandBeforeItIs')}
     </Box>
   );
 }
@@ -69,21 +76,21 @@ type Percent = { readonly name: keyof BakersPercents; readonly label: string; re
 function Balance({ result, family }: { result: DoughResult; family: Family }) {
   const { percents } = result;
   const shown: readonly Percent[] = [
-    { name: 'fat', label: 'Fat on blend', window: family.fatPercent },
-    { name: 'water', label: 'Water, gum apart', window: family.waterPercent },
-    { name: 'sugar', label: 'Sugar', window: family.sugarPercent },
-    { name: 'egg', label: 'Egg', window: family.eggPercent },
-    { name: 'salt', label: 'Salt', window: family.saltPercent },
-    { name: 'leavener', label: 'Leavener', window: family.leavenerPercent },
-    { name: 'yeast', label: 'Dried yeast', window: family.yeastPercent },
-    { name: 'nuts', label: 'Ground nuts', window: family.nutPercent },
+    { name: 'fat', label: t('dough.fatOnBlend'), window: family.fatPercent },
+    { name: 'water', label: t('dough.waterGumApart'), window: family.waterPercent },
+    { name: 'sugar', label: t('dough.sugar'), window: family.sugarPercent },
+    { name: 'egg', label: t('dough.egg'), window: family.eggPercent },
+    { name: 'salt', label: t('dough.salt'), window: family.saltPercent },
+    { name: 'leavener', label: t('dough.leavener'), window: family.leavenerPercent },
+    { name: 'yeast', label: t('dough.driedYeast'), window: family.yeastPercent },
+    { name: 'nuts', label: t('dough.groundNuts'), window: family.nutPercent },
   ];
   return (
-    <Box component="section" aria-label="Balance">
+    <Box component="section" aria-label={t('dough.balance')}>
       <Box sx={{ display: 'flex', justifyContent: 'space-between', pb: 1 }}>
-        <Typography variant="h3">Balance</Typography>
+        <Typography variant="h3">{t('dough.balance')}</Typography>
         <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary' }} title={family.source}>
-          % of blend; dashed: {family.name.toLowerCase()}
+          {t('dough.ofBlendDashedName', { name: family.name.toLowerCase() })}
         </Box>
       </Box>
       {shown.map(
@@ -104,7 +111,7 @@ function Balance({ result, family }: { result: DoughResult; family: Family }) {
       )}
       {(result.needsBinder || result.binderRatio > 0) && (
         <GoodRange
-          label="Gum, of its need"
+          label={t('dough.gumOfItsNeed')}
           value={result.binderRatio}
           low={result.needsBinder ? binderRatioRange.values.low : 0}
           high={binderRatioRange.values.high}
@@ -117,12 +124,17 @@ function Balance({ result, family }: { result: DoughResult; family: Family }) {
   );
 }
 
-const stateWords = { pieces: 'in pieces', rubbed: 'rubbed in', creamed: 'creamed', melted: 'melted or poured' } as const;
+const stateWords = {
+  pieces: t('dough.inPieces'),
+  rubbed: t('dough.rubbedIn'),
+  creamed: t('dough.creamed'),
+  melted: t('dough.meltedOrPoured'),
+} as const;
 const stateEffects = {
-  pieces: 'pieces melt to gaps: flake, and a firmer bite',
-  rubbed: 'part coats the flour: short, with some flake',
-  creamed: 'holds air and coats the flour: tender, even, spreads a little',
-  melted: 'coats all the flour: shortest, no flake, spreads most',
+  pieces: t('dough.piecesMeltToGapsFlakeAndA'),
+  rubbed: t('dough.partCoatsTheFlourShortWithSome'),
+  creamed: t('dough.holdsAirAndCoatsTheFlourTender'),
+  melted: t('dough.coatsAllTheFlourShortestNoFlake'),
 } as const;
 
 /** Each fat as it goes in: how solid it is there, and what that does. */
@@ -130,15 +142,15 @@ function Fats({ result }: { result: DoughResult }) {
   const units = usePreferences((state) => state.units);
   if (result.fats.length === 0) return null;
   return (
-    <Box component="section" aria-label="Fat">
+    <Box component="section" aria-label={t('common.fat')}>
       <Typography variant="h3" sx={{ pb: 1 }}>
-        Fat as it goes in
+        {t('dough.fatAsItGoesIn')}
       </Typography>
       {result.fats.map(({ rowKey, name, state, pieceMm, atC, solidPercent, band }) => (
         <Box key={rowKey} sx={{ pb: 1 }}>
           {solidPercent !== null && band && (
             <GoodRange
-              label={`Solid at ${showQuantity(atC, 'temperature', units, 0)}`}
+              label={t('dough.solidAtAt', { at: showQuantity(atC, 'temperature', units, 0) })}
               value={solidPercent}
               low={band[0]}
               high={band[1]}
@@ -149,7 +161,7 @@ function Fats({ result }: { result: DoughResult }) {
           )}
           <Note>
             {name}, {stateWords[state]}
-            {pieceMm !== null && ` of ${showQuantity(pieceMm, 'length', units)}`}: {stateEffects[state]}.
+            {pieceMm !== null && t('dough.ofPiece', { piece: showQuantity(pieceMm, 'length', units) })}: {stateEffects[state]}.
           </Note>
         </Box>
       ))}
@@ -163,12 +175,12 @@ function Binders({ result }: { result: DoughResult }) {
   if (result.binders.length === 0) return null;
   const baked = result.binders.reduce((sum, { bakedAsXanthanG }) => sum + bakedAsXanthanG, 0);
   return (
-    <Box component="section" aria-label="Binders">
+    <Box component="section" aria-label={t('dough.binders')}>
       <Typography variant="h3" sx={{ pb: 1 }}>
-        What binds it
+        {t('dough.whatBindsIt')}
       </Typography>
       <Box sx={{ display: 'grid', gridTemplateColumns: '1fr auto auto auto', columnGap: 3, rowGap: 0.5, fontSize: typeSize.small }}>
-        {['', '% of blend', 'as xanthan', 'takes water'].map((head) => (
+        {['', t('dough.ofBlend'), t('dough.asXanthan'), t('dough.takesWater')].map((head) => (
           <Box key={head} sx={{ fontSize: typeSize.caption, color: 'text.secondary', textAlign: head ? 'right' : 'left' }}>
             {head}
           </Box>
@@ -180,7 +192,7 @@ function Binders({ result }: { result: DoughResult }) {
           </Box>,
           <Box key={`${ingredientId}x`} sx={cell}>
             {asXanthanG === 0 && bakedAsXanthanG > 0
-              ? `${showQuantity(bakedAsXanthanG, 'mass', units)}, baked`
+              ? t('dough.bakedasxanthanBaked', { bakedAsXanthan: showQuantity(bakedAsXanthanG, 'mass', units) })
               : asXanthanG === null
                 ? '–'
                 : showQuantity(asXanthanG, 'mass', units)}
@@ -190,10 +202,7 @@ function Binders({ result }: { result: DoughResult }) {
           </Box>,
         ])}
       </Box>
-      <Note pt={1}>
-        Once baked it is held as by {showQuantity(baked, 'mass', units)} of xanthan. Egg sets in the oven and binds almost nothing in the
-        raw sheet.
-      </Note>
+      <Note pt={1}>{t('dough.onceBakedItIsHeldAsBy', { baked: showQuantity(baked, 'mass', units) })}</Note>
     </Box>
   );
 }
@@ -209,7 +218,10 @@ function HandChances({ result }: { result: DoughResult }) {
       <Box
         sx={{ display: 'grid', gridTemplateColumns: 'repeat(5, 1fr)', gap: '2px' }}
         role="img"
-        aria-label={`Chance that it feels right (${right.map((word) => handWordLabels[word].toLowerCase()).join(' or ')}): ${Math.round(right.reduce((sum, word) => sum + result.handWordChances[word], 0) * 100)} in 100`}
+        aria-label={t('dough.chanceThatItFeelsRightRightValue', {
+          right: right.map((word) => handWordLabels[word].toLowerCase()).join(t('dough.or')),
+          value: Math.round(right.reduce((sum, word) => sum + result.handWordChances[word], 0) * 100),
+        })}
       >
         {handWordOrder.map((word) => {
           const chance = result.handWordChances[word];
@@ -233,7 +245,7 @@ function HandChances({ result }: { result: DoughResult }) {
                 />
               </Box>
               <Box sx={{ fontWeight: word === best ? 700 : 500, fontSize: typeSize.small }}>{handWordLabels[word]}</Box>
-              <Note>{Math.round(chance * 100)} in 100</Note>
+              <Note>{t('dough.chanceIn100', { chance: Math.round(chance * 100) })}</Note>
             </Box>
           );
         })}
@@ -243,10 +255,10 @@ function HandChances({ result }: { result: DoughResult }) {
 }
 
 const spreadWords: Readonly<Record<SpreadOfWater['cause'], string>> = {
-  thirst: 'this blend’s thirst',
-  moisture: 'flour’s moisture',
-  egg: 'eggs by the piece',
-  cup: 'cups',
+  thirst: t('dough.thisBlendsThirst'),
+  moisture: t('dough.floursMoisture'),
+  egg: t('dough.eggsByThePiece'),
+  cup: t('dough.cups'),
 };
 
 /** Pour most, hold spoons back; how cold to pour; and when to stop. */
@@ -256,24 +268,24 @@ function Ladder({ result }: { result: DoughResult }) {
   const units = usePreferences((state) => state.units);
   const { temperature } = result;
   if (result.pouredWaterG <= 0) {
-    return (
-      <Box sx={{ fontSize: typeSize.small }}>
-        Nothing is poured: fat and egg bring all its water. Spoon water in only if it will not hold.
-      </Box>
-    );
+    return <Box sx={{ fontSize: typeSize.small }}>{t('dough.nothingIsPouredFatAndEggBring')}</Box>;
   }
   return (
-    <Box component="section" aria-label="Water ladder">
+    <Box component="section" aria-label={t('dough.waterLadder')}>
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, flexWrap: 'wrap' }}>
         <Box sx={{ bgcolor: palette.make.water, color: palette.onMake.water, borderRadius: '6px', px: 4, py: 1, fontWeight: 650 }}>
-          Pour {showQuantity(result.pourG, 'bulk', units)}
+          {t('dough.pourPour', { pour: showQuantity(result.pourG, 'bulk', units) })}
         </Box>
         {Array.from({ length: result.spoons }, (_, i) => (
           <Box key={i} aria-hidden sx={{ width: 26, height: 18, borderRadius: '50%', bgcolor: palette.make.water }} />
         ))}
         <Box sx={{ fontSize: typeSize.small }}>
           {result.spoons > 0
-            ? `hold back ${result.spoons} spoon${result.spoons > 1 ? 's' : ''} of ${voice.exact(spoonWaterG.value, 'mass')}, then feel it`
+            ? t('dough.holdBackSpoonsSpoonWordOfValue', {
+                spoons: result.spoons,
+                word: result.spoons > 1 ? 's' : '',
+                value: voice.exact(spoonWaterG.value, 'mass'),
+              })
             : 'all at once'}
         </Box>
       </Box>
@@ -281,21 +293,26 @@ function Ladder({ result }: { result: DoughResult }) {
         <Box sx={{ fontSize: typeSize.small, pt: 1 }} data-testid="water-temperature">
           {temperature.asItIs ? (
             <>
-              <b>As it is</b>: the dough ends at about {showQuantity(temperature.reachedC, 'temperature', units, 0)}, no warmer than the{' '}
-              {showQuantity(temperature.wantedC, 'temperature', units, 0)} it may
+              <Said
+                say="dough.asItIsTheDoughEndsAt"
+                values={{
+                  reached: showQuantity(temperature.reachedC, 'temperature', units, 0),
+                  wanted: showQuantity(temperature.wantedC, 'temperature', units, 0),
+                }}
+              />
             </>
           ) : temperature.feasible ? (
             <>
-              <b>At {showQuantity(temperature.atC, 'temperature', units, 0)}</b>
-              {temperature.iceG > 0.5 && `, ${showQuantity(temperature.iceG, 'bulk', units)} of it as ice`}, for a dough at{' '}
-              {showQuantity(temperature.wantedC, 'temperature', units, 0)}
+              <Said say="dough.atAt" values={{ at: showQuantity(temperature.atC, 'temperature', units, 0) }} />
+              {temperature.iceG > 0.5 && t('dough.iceOfItAsIce', { ice: showQuantity(temperature.iceG, 'bulk', units) })}
+              {t('dough.forADoughAtWanted', { wanted: showQuantity(temperature.wantedC, 'temperature', units, 0) })}
             </>
           ) : (
-            <>It ends at {showQuantity(temperature.reachedC, 'temperature', units, 0)} whatever the water</>
+            <>{t('dough.itEndsAtReachedWhateverTheWater', { reached: showQuantity(temperature.reachedC, 'temperature', units, 0) })}</>
           )}
           <Box component="span" sx={{ color: 'text.secondary' }}>
             {' '}
-            · mixing warms it by about {showQuantity(temperature.frictionK, 'difference', units)}
+            {t('dough.mixingWarmsItByAboutFrictionk', { frictionK: showQuantity(temperature.frictionK, 'difference', units) })}
           </Box>
         </Box>
       )}
@@ -312,9 +329,9 @@ function Ladder({ result }: { result: DoughResult }) {
 }
 /** When to stop; common practice. */
 const handRules = [
-  ['Squeeze', 'holds, hairline cracks at most'],
-  ['Bowl', 'no dry flour at its bottom'],
-  ['Touch', 'not shiny, leaves the hand'],
+  [t('dough.squeeze'), t('dough.holdsHairlineCracksAtMost')],
+  [t('dough.bowl'), t('dough.noDryFlourAtItsBottom')],
+  [t('dough.touch'), t('dough.notShinyLeavesTheHand')],
 ] as const;
 
 function WantsAndGets({ result }: { result: DoughResult }) {
@@ -351,32 +368,40 @@ function WantsAndGets({ result }: { result: DoughResult }) {
   return (
     <Box>
       <Box sx={{ display: 'flex', justifyContent: 'space-between', pb: 1 }}>
-        <Typography variant="h3">Water wanted and water in</Typography>
+        <Typography variant="h3">{t('dough.waterWantedAndWaterIn')}</Typography>
         <Box sx={{ fontWeight: 650, fontSize: typeSize.small }}>
-          {Math.abs(missing) < 1 ? 'as wanted' : `${showQuantity(Math.abs(missing), 'bulk', units)} ${missing > 0 ? 'short' : 'over'}`}
+          {Math.abs(missing) < 1
+            ? t('dough.asWanted')
+            : `${showQuantity(Math.abs(missing), 'bulk', units)} ${missing > 0 ? t('dough.short') : t('common.over')}`}
         </Box>
       </Box>
       <Box sx={{ display: 'grid', gridTemplateColumns: '52px 1fr', gap: 1.5, alignItems: 'center' }}>
-        <Box sx={{ fontSize: typeSize.small }}>Wants</Box>
+        <Box sx={{ fontSize: typeSize.small }}>{t('dough.wants')}</Box>
         {bar([
-          { name: 'Flours', g: wants.flourG, ...grain },
-          { name: 'Starches', g: wants.starchG, fill: palette.make.starch, on: palette.onMake.starch },
-          { name: 'Gum', g: wants.gumG, fill: palette.make.fibre, on: palette.onMake.fibre },
+          { name: t('dough.flours'), g: wants.flourG, ...grain },
+          { name: t('dough.starches'), g: wants.starchG, fill: palette.make.starch, on: palette.onMake.starch },
+          { name: t('common.gum'), g: wants.gumG, fill: palette.make.fibre, on: palette.onMake.fibre },
         ])}
-        <Box sx={{ fontSize: typeSize.small }}>Gets</Box>
+        <Box sx={{ fontSize: typeSize.small }}>{t('dough.gets')}</Box>
         {bar([
-          { name: 'Poured', g: result.pouredWaterG, fill: palette.make.water, on: palette.onMake.water },
+          { name: t('dough.poured'), g: result.pouredWaterG, fill: palette.make.water, on: palette.onMake.water },
           ...(result.broughtWaterG > 0.05
-            ? [{ name: 'Brought', g: result.broughtWaterG, fill: palette.make.protein, on: palette.onMake.protein }]
+            ? [{ name: t('dough.brought'), g: result.broughtWaterG, fill: palette.make.protein, on: palette.onMake.protein }]
             : []),
         ])}
       </Box>
       <Note pt={1}>
-        Wants ± {showQuantity(result.wantsSdG, 'bulk', units)}:{' '}
-        {result.waterSpread.map(({ cause, sdG }) => `${spreadWords[cause]} ${showQuantity(sdG, 'mass', units)}`).join(', ')}. The flours’
-        own {showQuantity(result.ownWaterG, 'bulk', units)} are left out of both
+        {t('dough.wantsWantssdWaterspreadTheFloursOwnOwnwater', {
+          wantsSd: showQuantity(result.wantsSdG, 'bulk', units),
+          waterSpread: result.waterSpread.map(({ cause, sdG }) => `${spreadWords[cause]} ${showQuantity(sdG, 'mass', units)}`).join(', '),
+          ownWater: showQuantity(result.ownWaterG, 'bulk', units),
+        })}
         {Math.abs(wants.moistureG) >= 0.5 &&
-          `; today’s flour is ${wants.moistureG < 0 ? 'damp' : 'dry'}: ${wants.moistureG < 0 ? '−' : '+'}${showQuantity(Math.abs(wants.moistureG), 'mass', units)}`}
+          t('dough.todaysFlourIsWordWord2Moisture', {
+            word: wants.moistureG < 0 ? t('dough.damp') : t('dough.dry'),
+            word2: wants.moistureG < 0 ? '−' : '+',
+            moisture: showQuantity(Math.abs(wants.moistureG), 'mass', units),
+          })}
         .<Learned />
       </Note>
     </Box>
@@ -388,12 +413,16 @@ function Learned() {
   const { kitchen } = useSurroundings();
   const blendName = useDraft((state) => state.formula.blend.name);
   const learned = kitchen.learned.find(({ what, about }) => what === 'thirstFactor' && about === blendName);
-  if (!learned) return <> Say at a bake how the dough felt, and this blend’s thirst is learned.</>;
+  if (!learned) return <> {t('dough.sayAtABakeHowTheDough')}</>;
   return (
     <>
       {' '}
-      Learned from {learned.bakeIds.length} {learned.bakeIds.length === 1 ? 'bake that was' : 'bakes that were'} felt: this blend takes{' '}
-      {learned.value.toFixed(2)} ± {learned.sd.toFixed(2)} times what the rule says.
+      {t('dough.learnedFromBakeidsWordFeltThisBlend', {
+        bakeIds: learned.bakeIds.length,
+        word: learned.bakeIds.length === 1 ? t('dough.bakeThatWas') : t('dough.bakesThatWere'),
+        value: learned.value.toFixed(2),
+        sd: learned.sd.toFixed(2),
+      })}
     </>
   );
 }

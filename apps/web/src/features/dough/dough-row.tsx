@@ -40,14 +40,15 @@ import { setValue, useDraft, newKey } from '../formulas/doors';
 import { useFormula, useProblem, useSet, useSurroundings } from '../board/doors';
 import { allergenWord } from '../../ui/words/words';
 import { readRowMass, weighed } from './typed-amount';
+import { t } from '../../platform/words';
 
 const useWords: Record<RowUse, string> = {
   dough: '',
-  rollIn: 'to roll in',
-  wash: 'as a wash',
-  topping: 'on top',
-  filling: 'the filling',
-  dust: 'for dusting',
+  rollIn: t('dough.toRollIn'),
+  wash: t('common.asAWash'),
+  topping: t('common.onTop'),
+  filling: t('dough.theFilling'),
+  dust: t('common.forDusting'),
 };
 
 /** One row of the dough: its percent and grams, and below it, opened, everything that may be done to it. */
@@ -78,7 +79,7 @@ export const DoughRow = memo(function DoughRow({ index, open, onOpen }: { index:
         </TableCell>
         <TableCell align="right">
           <QuantityField
-            label={`${name} percent`}
+            label={t('dough.namePercent', { name })}
             kind="percent"
             value={(row.amountG / blendG) * 100}
             was={saved && (saved.amountG / savedB) * 100}
@@ -91,7 +92,7 @@ export const DoughRow = memo(function DoughRow({ index, open, onOpen }: { index:
         </TableCell>
         <TableCell align="right">
           <QuantityField
-            label={`${name} grams`}
+            label={t('common.nameGrams', { name })}
             kind="mass"
             value={row.amountG}
             was={saved?.amountG}
@@ -106,7 +107,7 @@ export const DoughRow = memo(function DoughRow({ index, open, onOpen }: { index:
           />
         </TableCell>
         <TableCell sx={{ width: 30 }}>
-          <IconButton size="small" aria-label={`More about ${name}`} aria-expanded={open} onClick={onOpen}>
+          <IconButton size="small" aria-label={t('dough.moreAboutName', { name })} aria-expanded={open} onClick={onOpen}>
             <ExpandMoreIcon fontSize="inherit" sx={{ transform: open ? 'rotate(180deg)' : 'none' }} />
           </IconButton>
         </TableCell>
@@ -117,17 +118,17 @@ export const DoughRow = memo(function DoughRow({ index, open, onOpen }: { index:
 });
 
 const fatWords: Record<FatState, string> = {
-  pieces: 'cut in, in pieces',
-  rubbed: 'rubbed in',
-  creamed: 'creamed',
-  melted: 'melted or poured',
+  pieces: t('dough.cutInInPieces'),
+  rubbed: t('dough.rubbedIn'),
+  creamed: t('dough.creamed'),
+  melted: t('dough.meltedOrPoured'),
 };
 /** Schools are choices, each with its reason. */
 const fatReasons: Record<FatState, string> = {
-  pieces: 'Cold pieces leave gaps when they melt: flaky. Needs cold hands and a cold sheet.',
-  rubbed: 'Part coats the flour, part stays: short with some flake, quick to do.',
-  creamed: 'Soft fat takes air and coats the flour: tender and even; dough is softer and must chill.',
-  melted: 'Coats all the flour: shortest, no flake, no resting of cold fat; spreads most.',
+  pieces: t('dough.coldPiecesLeaveGapsWhenTheyMelt'),
+  rubbed: t('dough.partCoatsTheFlourPartStaysShort'),
+  creamed: t('dough.softFatTakesAirAndCoatsThe'),
+  melted: t('dough.coatsAllTheFlourShortestNoFlake2'),
 };
 
 /** What may be done to one row: how and how warm it goes in, what it is for, a swap, taking it out. */
@@ -161,9 +162,9 @@ function RowDetails({ index, row, name }: { index: number; row: Row; name: strin
           {row.fat && (
             <>
               <Box sx={line}>
-                <span>Goes in</span>
+                <span>{t('dough.goesIn')}</span>
                 <Choice
-                  label={`How ${name} goes in`}
+                  label={t('dough.howNameGoesIn', { name })}
                   value={row.fat.state}
                   options={fatStates.map((value) => ({ value, name: fatWords[value] }))}
                   onChange={(state) =>
@@ -178,30 +179,30 @@ function RowDetails({ index, row, name }: { index: number; row: Row; name: strin
               <Note>{fatReasons[row.fat.state]}</Note>
               {row.fat.state === 'pieces' && (
                 <Box sx={line}>
-                  <span>Pieces of</span>
-                  {field('fat/pieceMm', 'pieces', 'length', row.fat.pieceMm ?? 6)}
+                  <span>{t('dough.piecesOf')}</span>
+                  {field('fat/pieceMm', t('common.pieces'), 'length', row.fat.pieceMm ?? 6)}
                 </Box>
               )}
             </>
           )}
           {row.use === 'dough' && (
             <Box sx={line}>
-              <span>As warm as</span>
-              {field('atC', 'temperature', 'temperature', row.atC ?? storedC(ingredient, kitchen))}
+              <span>{t('dough.asWarmAs')}</span>
+              {field('atC', t('dough.temperature'), 'temperature', row.atC ?? storedC(ingredient, kitchen))}
             </Box>
           )}
           {swells && (
             <Box sx={line}>
-              <span>Soaked first</span>
-              {field('soakMin', 'soaked', 'minutes', row.soakMin ?? 0)}
+              <span>{t('dough.soakedFirst')}</span>
+              {field('soakMin', t('dough.soaked'), 'minutes', row.soakMin ?? 0)}
             </Box>
           )}
           <Box sx={line}>
-            <span>Is for</span>
+            <span>{t('dough.isFor')}</span>
             <Choice
-              label={`What ${name} is for`}
+              label={t('dough.whatNameIsFor', { name })}
               value={row.use}
-              options={rowUses.map((value) => ({ value, name: value === 'dough' ? 'the dough' : useWords[value] }))}
+              options={rowUses.map((value) => ({ value, name: value === 'dough' ? t('dough.theDough') : useWords[value] }))}
               onChange={(use) => set(`/rows/${index}/use`, use)}
               width={150}
             />
@@ -212,10 +213,10 @@ function RowDetails({ index, row, name }: { index: number; row: Row; name: strin
             size="small"
             variant="outlined"
             sx={{ justifySelf: 'start' }}
-            aria-label={`Take out ${name}`}
+            aria-label={t('common.takeOutName', { name })}
             onClick={() => edit(`out:${Date.now()}`, (from) => [{ path: `/rows/${index}`, from: from.rows[index] as never }])}
           >
-            Take out
+            {t('common.takeOut')}
           </Button>
         </Box>
       </TableCell>
@@ -224,17 +225,17 @@ function RowDetails({ index, row, name }: { index: number; row: Row; name: strin
 }
 
 const moments: Readonly<Record<GoesOnMoment, string>> = {
-  shaping: 'in shaping',
-  hot: 'hot from the oven',
-  cooled: 'once cooled',
-  serving: 'at serving',
+  shaping: t('dough.inShaping'),
+  hot: t('dough.hotFromTheOven'),
+  cooled: t('dough.onceCooled'),
+  serving: t('common.atServing'),
 };
 
 /** When something goes on, in words, with the wait or step it names. */
 function goesOnWords(goesOn: GoesOn, { sheet, bake }: Pick<Formula, 'sheet' | 'bake'>): string {
   if (!('n' in goesOn)) return moments[goesOn.at];
-  if (goesOn.at === 'wait') return `before wait ${goesOn.n + 1} of ${sheet.waits.length} after cutting`;
-  return `before ${bake.steps[goesOn.n]?.name ?? `step ${goesOn.n + 1}`}`;
+  if (goesOn.at === 'wait') return t('dough.beforeWaitNOfWaitsAfterCutting', { n: goesOn.n + 1, waits: sheet.waits.length });
+  return t('dough.beforeName', { name: bake.steps[goesOn.n]?.name ?? t('dough.stepN', { n: goesOn.n + 1 }) });
 }
 
 /** A wash, filling, topping or dust says when: only what is on before the oven bakes with the piece. */
@@ -254,9 +255,9 @@ function WhenItGoesOn({ index, name }: { index: number; name: string }) {
   const keyOf = (one: GoesOn) => JSON.stringify(one);
   return (
     <Box sx={line}>
-      <span>Goes on</span>
+      <span>{t('dough.goesOn')}</span>
       <Choice
-        label={`When ${name} goes on`}
+        label={t('dough.whenNameGoesOn', { name })}
         value={keyOf(goesOnOf(row)!)}
         options={choices.map((one) => ({ value: keyOf(one), name: goesOnWords(one, formula) }))}
         onChange={(value) => set(`/rows/${index}/goesOn`, JSON.parse(value) as never)}
@@ -292,15 +293,15 @@ function Swap({ index, name }: { index: number; name: string }) {
     <>
       <Box sx={line}>
         <Box component="span" sx={{ display: 'inline-flex', gap: 1, alignItems: 'center' }}>
-          <SwapHorizIcon fontSize="small" /> Swap for
+          <SwapHorizIcon fontSize="small" /> {t('common.swapFor')}
         </Box>
         <Choice
-          label={`Swap ${name} for`}
+          label={t('common.swapNameFor', { name })}
           value={toId ?? ''}
           options={choices.map((value) => ({ value, name: pantry.ingredients[value]!.name }))}
           onChange={setToId}
           width={210}
-          placeholder="choose, totals are held"
+          placeholder={t('dough.chooseTotalsAreHeld')}
         />
       </Box>
       {refused && (
@@ -324,7 +325,12 @@ function Swap({ index, name }: { index: number; name: string }) {
   );
 }
 
-const heldWords: Readonly<Record<keyof HeldTotals, string>> = { fat: 'fat', water: 'water', sugars: 'sugar', sodium: 'salt' };
+const heldWords: Readonly<Record<keyof HeldTotals, string>> = {
+  fat: t('common.fat2'),
+  water: t('common.water'),
+  sugars: t('common.sugar'),
+  sodium: t('dough.salt2'),
+};
 
 function SwapAnswer({ swap, title, onSwap, onLeave }: { swap: RowSwap; title: string; onSwap: () => void; onLeave: () => void }) {
   const units = usePreferences((state) => state.units);
@@ -355,19 +361,25 @@ function SwapAnswer({ swap, title, onSwap, onLeave }: { swap: RowSwap; title: st
       ))}
       {swap.allergensNew.length > 0 && (
         <Box sx={{ color: 'warning.main', fontWeight: 650 }}>
-          New: {[...new Set(swap.allergensNew.map(({ code, possible }) => `${possible ? 'maybe ' : ''}${allergenWord(code)}`))].join(', ')}
+          {t('common.newValue', {
+            value: [
+              ...new Set(swap.allergensNew.map(({ code, possible }) => `${possible ? t('common.maybe') : ''}${allergenWord(code)}`)),
+            ].join(', '),
+          })}
         </Box>
       )}
       {swap.allergensGone.length > 0 && (
-        <span>Gone: {[...new Set(swap.allergensGone.map(({ code }) => allergenWord(code)))].join(', ')}</span>
+        <span>{t('common.goneValue', { value: [...new Set(swap.allergensGone.map(({ code }) => allergenWord(code)))].join(', ') })}</span>
       )}
-      {swap.breaks.length > 0 && <Box sx={{ color: 'error.main', fontWeight: 650 }}>Does not suit: {swap.breaks.join(', ')}</Box>}
+      {swap.breaks.length > 0 && (
+        <Box sx={{ color: 'error.main', fontWeight: 650 }}>{t('common.doesNotSuitBreaks', { breaks: swap.breaks.join(', ') })}</Box>
+      )}
       <Box sx={{ display: 'flex', gap: 2, pt: 1 }}>
         <Button size="small" variant="contained" onClick={onSwap}>
-          Swap
+          {t('common.swap')}
         </Button>
         <Button size="small" variant="outlined" onClick={onLeave}>
-          Leave it
+          {t('common.leaveIt')}
         </Button>
       </Box>
     </Box>

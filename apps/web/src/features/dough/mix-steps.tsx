@@ -33,6 +33,7 @@ import { Choice } from '../../ui/form/choice';
 import { QuantityField } from '../../ui/form/quantity-field';
 import { useDraft, newKey } from '../formulas/doors';
 import { useSurroundings } from '../board/doors';
+import { t } from '../../platform/words';
 
 /** The order in which things go in: part of the formula. Each step in a sentence, with its sign at true size; opened, it can be changed. */
 export const MixSteps = memo(function MixSteps() {
@@ -52,15 +53,15 @@ export const MixSteps = memo(function MixSteps() {
       return list;
     });
   return (
-    <Box component="section" aria-label="Order of mixing">
+    <Box component="section" aria-label={t('common.orderOfMixing')}>
       <Box sx={{ display: 'flex', justifyContent: 'space-between', alignItems: 'center', pb: 1 }}>
-        <Typography variant="h3">Order of mixing</Typography>
+        <Typography variant="h3">{t('common.orderOfMixing')}</Typography>
         <Choice
-          label="School of mixing"
+          label={t('dough.schoolOfMixing')}
           value=""
           options={schools.map((value) => ({
             value: value as School | '',
-            name: `${schoolWords[value]}${value === family.school ? ', as this family usually goes' : ''}`,
+            name: `${schoolWords[value]}${value === family.school ? t('dough.asThisFamilyUsuallyGoes') : ''}`,
           }))}
           onChange={(school) =>
             school !== '' &&
@@ -69,7 +70,7 @@ export const MixSteps = memo(function MixSteps() {
               .edit(`school:${newKey()}`, (from) => editsBetween(from, mixedBySchool(from, { family, school }, pantry, newKey)))
           }
           width={210}
-          placeholder="begin anew, by a school"
+          placeholder={t('dough.beginAnewByASchool')}
         />
       </Box>
       <Box component="ol" sx={{ m: 0, p: 0, listStyle: 'none', display: 'grid', gap: 1 }}>
@@ -91,25 +92,30 @@ export const MixSteps = memo(function MixSteps() {
               )}
             </Box>
             <Box sx={{ whiteSpace: 'nowrap' }}>
-              <IconButton size="small" aria-label={`Step ${i + 1} earlier`} disabled={i === 0} onClick={() => moved(i, -1)}>
+              <IconButton size="small" aria-label={t('dough.stepIEarlier', { i: i + 1 })} disabled={i === 0} onClick={() => moved(i, -1)}>
                 <ArrowUpwardIcon fontSize="inherit" />
               </IconButton>
-              <IconButton size="small" aria-label={`Step ${i + 1} later`} disabled={i === mix.length - 1} onClick={() => moved(i, 1)}>
+              <IconButton
+                size="small"
+                aria-label={t('dough.stepILater', { i: i + 1 })}
+                disabled={i === mix.length - 1}
+                onClick={() => moved(i, 1)}
+              >
                 <ArrowDownwardIcon fontSize="inherit" />
               </IconButton>
               <Button
                 size="small"
                 aria-expanded={open === step.key}
-                aria-label={`Change step ${i + 1}`}
+                aria-label={t('dough.changeStepI', { i: i + 1 })}
                 onClick={() => setOpen(open === step.key ? null : step.key)}
               >
-                {open === step.key ? 'Done' : 'Change'}
+                {open === step.key ? t('common.done') : t('common.change')}
               </Button>
             </Box>
           </Box>
         ))}
       </Box>
-      {mix.length === 0 && <Note size="small">No order is written down yet.</Note>}
+      {mix.length === 0 && <Note size="small">{t('dough.noOrderIsWrittenDownYet')}</Note>}
       <Button
         size="small"
         sx={{ mt: 1 }}
@@ -119,7 +125,7 @@ export const MixSteps = memo(function MixSteps() {
           setOpen(key);
         }}
       >
-        Add a step
+        {t('common.addAStep')}
       </Button>
     </Box>
   );
@@ -134,12 +140,12 @@ function useMixable(): Mixable {
 
 /** Schools are choices, each with its reason; none is the one right way. */
 const schoolWords: Readonly<Record<School, string>> = {
-  cutIn: 'Cut in cold: flaky',
-  rub: 'Rubbed in: short, some flake',
-  cream: 'Creamed: tender, even',
-  melt: 'Melted: shortest, quick',
-  oil: 'Oil: no chilling, no flake',
-  allInOne: 'All in one: quick, even',
+  cutIn: t('dough.cutInColdFlaky'),
+  rub: t('dough.rubbedInShortSomeFlake'),
+  cream: t('dough.creamedTenderEven'),
+  melt: t('dough.meltedShortestQuick'),
+  oil: t('dough.oilNoChillingNoFlake'),
+  allInOne: t('dough.allInOneQuickEven'),
 };
 
 /** A pea is 8 mm on the screen too: CSS millimetres, as true as the screen is. */
@@ -153,7 +159,7 @@ function Sign({ id }: { id: string | undefined }) {
     <Box
       component="span"
       role="img"
-      aria-label={`${sign.words}: ${voice.show(sign.mm!, 'length')}, at true size`}
+      aria-label={t('dough.wordsMmAtTrueSize', { words: sign.words, mm: voice.show(sign.mm!, 'length') })}
       sx={{ display: 'inline-flex', gap: '1mm', ml: 2, verticalAlign: 'middle' }}
     >
       {Array.from({ length: many }, (_, i) => (
@@ -173,7 +179,7 @@ function StepFields({ step, onChange }: { step: MixStep; onChange: Change }) {
   const { pantry } = useSurroundings();
   const takes = step.of ?? [];
   const rows = [
-    { key: BLEND, name: 'The blend' },
+    { key: BLEND, name: t('dough.theBlend') },
     ...mixable
       .filter(({ use }) => use === 'dough')
       .map(({ key, ingredientId }) => ({ key, name: pantry.ingredients[ingredientId]?.name ?? ingredientId })),
@@ -184,22 +190,25 @@ function StepFields({ step, onChange }: { step: MixStep; onChange: Change }) {
     <Box sx={{ display: 'grid', gap: 2, py: 2, px: 2, my: 1, bgcolor: 'leaf.well', borderRadius: '8px' }}>
       <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'center' }}>
         <Choice
-          label="What is done"
+          label={t('common.whatIsDone')}
           value={step.act ?? ''}
           options={mixActs.map((value) => ({ value: value as MixAct | '', name: actWords[value] }))}
           onChange={(act) => act !== '' && onChange({ ...step, act })}
           width={130}
-          placeholder="own words"
+          placeholder={t('dough.ownWords')}
         />
         <Choice
-          label="With what"
+          label={t('dough.withWhat')}
           value={step.tool ?? ''}
-          options={[{ value: '' as MixTool | '', name: 'no tool named' }, ...mixTools.map((value) => ({ value, name: toolWords[value] }))]}
+          options={[
+            { value: '' as MixTool | '', name: t('dough.noToolNamed') },
+            ...mixTools.map((value) => ({ value, name: toolWords[value] })),
+          ]}
           onChange={(tool) => onChange(tool === '' ? without(step) : { ...step, tool })}
           width={150}
         />
         <QuantityField
-          label="Minutes of this step"
+          label={t('dough.minutesOfThisStep')}
           kind="minutes"
           value={step.min ?? 0}
           width={52}
@@ -207,7 +216,7 @@ function StepFields({ step, onChange }: { step: MixStep; onChange: Change }) {
         />
         {step.tool === 'processor' && (
           <QuantityField
-            label="Pulses"
+            label={t('dough.pulses')}
             kind="percent"
             hideUnit
             value={step.pulses ?? 0}
@@ -216,10 +225,10 @@ function StepFields({ step, onChange }: { step: MixStep; onChange: Change }) {
           />
         )}
         <Choice
-          label="Until"
+          label={t('dough.until')}
           value={step.stopAt ?? ''}
           options={[
-            { value: '', name: 'no sign' },
+            { value: '', name: t('dough.noSign') },
             ...Object.entries(stopSigns.values).map(([value, { words }]) => ({ value, name: words })),
           ]}
           onChange={(stopAt) => onChange(stopAt === '' ? unsigned(step) : { ...step, stopAt })}
@@ -234,7 +243,7 @@ function StepFields({ step, onChange }: { step: MixStep; onChange: Change }) {
               <Checkbox
                 size="small"
                 checked={share !== undefined}
-                slotProps={{ input: { 'aria-label': `${name} in this step` } }}
+                slotProps={{ input: { 'aria-label': t('dough.nameInThisStep', { name }) } }}
                 onChange={(_, on) =>
                   onChange({ ...step, of: on ? [...takes, { rowKey: key, share: 1 }] : takes.filter(({ rowKey }) => rowKey !== key) })
                 }
@@ -242,7 +251,7 @@ function StepFields({ step, onChange }: { step: MixStep; onChange: Change }) {
               <Box sx={{ flex: 1, minWidth: 0, overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }}>{name}</Box>
               {share !== undefined && (
                 <QuantityField
-                  label={`${name}, how much of it`}
+                  label={t('dough.nameHowMuchOfIt', { name })}
                   kind="percent"
                   value={share * 100}
                   width={48}
@@ -263,7 +272,7 @@ function StepFields({ step, onChange }: { step: MixStep; onChange: Change }) {
       </Box>
       <TextField
         size="small"
-        label="In your own words"
+        label={t('dough.inYourOwnWords')}
         value={step.does ?? ''}
         onChange={(event) => onChange({ ...step, does: event.target.value.slice(0, 300) }, `mixwords:${step.key}`)}
         slotProps={{ htmlInput: { style: { textAlign: 'left' } } }}
@@ -282,7 +291,7 @@ function StepFields({ step, onChange }: { step: MixStep; onChange: Change }) {
           )
         }
       >
-        Take this step out
+        {t('dough.takeThisStepOut')}
       </Button>
     </Box>
   );

@@ -34,39 +34,40 @@ import { usePreferences, useVoice } from '../../platform/preferences';
 import { Choice } from '../../ui/form/choice';
 import { useDraft, newKey } from '../formulas/doors';
 import { useAnswer, useFormula, useSurroundings } from '../board/doors';
+import { t } from '../../platform/words';
 
 type Way = 'times' | 'pieces' | 'mass' | 'pan' | 'ownPan' | 'loads' | 'shelf';
 const ways: readonly { readonly value: Way; readonly name: string }[] = [
-  { value: 'times', name: 'so many times' },
-  { value: 'pieces', name: 'so many pieces' },
-  { value: 'mass', name: 'so much dough' },
-  { value: 'ownPan', name: 'another pan of ours' },
-  { value: 'pan', name: 'any round pan' },
-  { value: 'loads', name: 'so many oven loads' },
-  { value: 'shelf', name: 'what the shelf has' },
+  { value: 'times', name: t('dough.soManyTimes') },
+  { value: 'pieces', name: t('dough.soManyPieces') },
+  { value: 'mass', name: t('dough.soMuchDough') },
+  { value: 'ownPan', name: t('dough.anotherPanOfOurs') },
+  { value: 'pan', name: t('dough.anyRoundPan') },
+  { value: 'loads', name: t('dough.soManyOvenLoads') },
+  { value: 'shelf', name: t('dough.whatTheShelfHas') },
 ];
 const labels: Record<Exclude<Way, 'shelf' | 'pan' | 'ownPan'>, string> = {
-  times: 'Times',
-  pieces: 'Pieces',
-  mass: 'Dough',
-  loads: 'Oven loads',
+  times: t('dough.times'),
+  pieces: t('dough.pieces'),
+  mass: t('common.dough'),
+  loads: t('dough.ovenLoads'),
 };
 
 type Factors = { readonly factor: number; /** Where it is not the same: a pan holds by volume. */ readonly filling?: number };
 
-const panLabels = { from: 'From', to: 'To', wall: 'Wall' } as const;
+const panLabels = { from: t('common.from'), to: t('dough.to'), wall: t('dough.wall') } as const;
 /** Nothing is said while both pans are not typed yet. */
 function panFactor(pan: Readonly<Record<keyof typeof panLabels, string>>, unit: string): Factors | { problem: string } {
   if (pan.from.trim() === '' || pan.to.trim() === '') return { problem: '' };
   const [from, to, wall] = [pan.from, pan.to, pan.wall.trim() === '' ? '0' : pan.wall].map((text) => readQuantity(text, 'length', unit));
-  if (!from!.ok) return { problem: `From ${from!.reason}` };
-  if (!to!.ok) return { problem: `To ${to!.reason}` };
-  if (!wall!.ok) return { problem: `Wall ${wall!.reason}` };
+  if (!from!.ok) return { problem: t('dough.fromReason', { reason: from!.reason }) };
+  if (!to!.ok) return { problem: t('dough.toReason', { reason: to!.reason }) };
+  if (!wall!.ok) return { problem: t('dough.wallReason', { reason: wall!.reason }) };
   try {
     // At the same depth a pan holds by the area of its base.
     return { factor: factorForPan(from!.value, to!.value, wall!.value), filling: (to!.value / from!.value) ** 2 };
   } catch (error) {
-    if (error instanceof InputError) return { problem: `A pan ${error.message}` };
+    if (error instanceof InputError) return { problem: t('dough.aPanMessage', { message: error.message }) };
     throw error;
   }
 }
@@ -75,11 +76,9 @@ const trays = (n: number) => `${n} ${n === 1 ? 'tray' : 'trays'}`;
 
 const cautionWords = (caution: ScaleCaution, voice: Voice): string => {
   const grams = voice.show(caution.amountG, 'mass', caution.amountG < 1 ? 2 : undefined);
-  if (caution.kind === 'tooFine')
-    return `${caution.name}, ${grams}: less than your scale tells. Weigh ten times as much with flour, use a tenth.`;
-  if (caution.kind === 'egg')
-    return `${caution.name}: ${caution.pieces.toFixed(2)} of a piece. Beat it, weigh ${grams}, keep the rest cold for 2 days.`;
-  return `${caution.name}: in a batch this large a tenth less lifts as much (common practice).`;
+  if (caution.kind === 'tooFine') return t('dough.nameGramsLessThanYourScaleTells', { name: caution.name, grams });
+  if (caution.kind === 'egg') return t('dough.namePiecesOfAPieceBeatIt', { name: caution.name, pieces: caution.pieces.toFixed(2), grams });
+  return t('dough.nameInABatchThisLargeA', { name: caution.name });
 };
 
 /** The batch made larger or smaller, by whatever the baker counts in. Thickness, chill and oven are of the piece, so they stay. */
@@ -100,17 +99,17 @@ export function ScaleBatch({ onClose }: { onClose: () => void }) {
 
   const worked = ((): Factors | { problem: string } => {
     if (way === 'ownPan') {
-      if (formula.bake.panId === undefined) return { problem: 'It stands in no pan yet: choose one on the Sheet or the Bake board.' };
+      if (formula.bake.panId === undefined) return { problem: t('dough.itStandsInNoPanYetChoose') };
       if (toPan === '') return { problem: '' };
       try {
         const { crust, filling } = factorsToPan(formula, kitchen, massG, toPan);
         return { factor: crust, filling };
       } catch (error) {
-        if (error instanceof InputError) return { problem: `This pan ${error.message}` };
+        if (error instanceof InputError) return { problem: t('dough.thisPanMessage', { message: error.message }) };
         throw error;
       }
     }
-    if (way === 'shelf') return shelf ? { factor: shelf.factor } : { problem: 'Nothing that goes in is counted on the shelf.' };
+    if (way === 'shelf') return shelf ? { factor: shelf.factor } : { problem: t('dough.nothingThatGoesInIsCountedOn') };
     if (way === 'pan') return panFactor(pan, unitOf('length', units));
     const read = readQuantity(text, way === 'mass' ? 'mass' : 'percent', way === 'mass' ? unitOf('mass', units) : '%');
     if (!read.ok) return { problem: `${labels[way]} ${read.reason}` };
@@ -119,8 +118,8 @@ export function ScaleBatch({ onClose }: { onClose: () => void }) {
       if (way === 'mass')
         return dough && dough.doughG > 0
           ? { factor: checked(read.value / dough.doughG) }
-          : { problem: 'The dough cannot be worked out yet.' };
-      if (!sheet) return { problem: 'The sheet cannot be worked out yet.' };
+          : { problem: t('dough.theDoughCannotBeWorkedOutYet') };
+      if (!sheet) return { problem: t('dough.theSheetCannotBeWorkedOutYet') };
       const perLoad = sheet.piecesPerTray * formula.bake.traysAtOnce;
       return { factor: factorForPieces(formula, kitchen, massG, way === 'loads' ? Math.round(read.value * perLoad) : read.value) };
     } catch (error) {
@@ -152,11 +151,11 @@ export function ScaleBatch({ onClose }: { onClose: () => void }) {
   return (
     <Dialog open onClose={onClose} maxWidth="sm" fullWidth aria-labelledby="scale-batch">
       <Box component="form" noValidate onSubmit={submit} sx={{ display: 'contents' }}>
-        <DialogTitle id="scale-batch">Another size of batch</DialogTitle>
+        <DialogTitle id="scale-batch">{t('dough.anotherSizeOfBatch')}</DialogTitle>
         <DialogContent sx={{ display: 'grid', gap: 3, gridTemplateColumns: 'minmax(0, 1fr)' }}>
           <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', pt: 2, flexWrap: 'wrap' }}>
             <Choice
-              label="Scale to"
+              label={t('dough.scaleTo')}
               value={way}
               options={ways}
               onChange={(to) => (setWay(to), setText(to === 'times' ? '2' : ''))}
@@ -164,7 +163,7 @@ export function ScaleBatch({ onClose }: { onClose: () => void }) {
             />
             {way === 'ownPan' && (
               <Choice
-                label="To the pan"
+                label={t('dough.toThePan')}
                 value={toPan}
                 options={(kitchen.pans ?? []).filter(({ id }) => id !== formula.bake.panId).map(({ id, name }) => ({ value: id, name }))}
                 onChange={setToPan}
@@ -208,7 +207,7 @@ export function ScaleBatch({ onClose }: { onClose: () => void }) {
           {'problem' in worked && worked.problem !== '' && (text.trim() !== '' || way === 'shelf' || way === 'pan' || way === 'ownPan') && (
             <Alert severity="error">{worked.problem}</Alert>
           )}
-          {shelf && <Box sx={{ fontSize: typeSize.small }}>{shelf.endsFirst} ends first.</Box>}
+          {shelf && <Box sx={{ fontSize: typeSize.small }}>{t('dough.endsfirstEndsFirst', { endsFirst: shelf.endsFirst })}</Box>}
           {next && factor !== null && (
             <Table size="small">
               <TableHead>
@@ -218,10 +217,10 @@ export function ScaleBatch({ onClose }: { onClose: () => void }) {
                     {filling !== null &&
                       Math.abs(filling - factor) > 1e-6 &&
                       formula.rows.some(({ use }) => use === 'filling') &&
-                      `, filling × ${Number(filling.toFixed(3))}`}
+                      t('dough.fillingFilling', { filling: Number(filling.toFixed(3)) })}
                   </TableCell>
-                  <TableCell align="right">Now</TableCell>
-                  <TableCell align="right">Then</TableCell>
+                  <TableCell align="right">{t('common.now2')}</TableCell>
+                  <TableCell align="right">{t('dough.then')}</TableCell>
                 </TableRow>
               </TableHead>
               <TableBody>
@@ -243,14 +242,14 @@ export function ScaleBatch({ onClose }: { onClose: () => void }) {
                   </TableRow>
                 ))}
                 <TableRow>
-                  <TableCell sx={{ fontWeight: 650 }}>Pieces</TableCell>
+                  <TableCell sx={{ fontWeight: 650 }}>{t('dough.pieces')}</TableCell>
                   <TableCell align="right">{pieces(1) ?? '–'}</TableCell>
                   <TableCell align="right" sx={{ fontWeight: 650 }}>
                     {pieces(factor) ?? '–'}
                     {sheet &&
                       sheet.piecesPerTray > 0 &&
                       pieces(factor) !== null &&
-                      ` on ${trays(Math.ceil(pieces(factor)! / sheet.piecesPerTray))}`}
+                      t('dough.onFactor', { factor: trays(Math.ceil(pieces(factor)! / sheet.piecesPerTray)) })}
                   </TableCell>
                 </TableRow>
               </TableBody>
@@ -265,9 +264,9 @@ export function ScaleBatch({ onClose }: { onClose: () => void }) {
           )}
         </DialogContent>
         <DialogActions sx={{ p: 4, gap: 2 }}>
-          <Button onClick={onClose}>Leave it</Button>
+          <Button onClick={onClose}>{t('common.leaveIt')}</Button>
           <Button type="submit" variant="contained" disabled={factor === null}>
-            Make it this size
+            {t('dough.makeItThisSize')}
           </Button>
         </DialogActions>
       </Box>

@@ -1,4 +1,5 @@
 import { massOfAmount, readAmount, readQuantity, type Edit, type Formula, type Ingredient, type ReadQuantity } from '@north-leaf/core';
+import { t } from '../../platform/words';
 
 /** Grams of an ingredient from what was typed: a plain weight, or cups, spoons, sticks, half an egg. */
 export function readRowMass(
@@ -14,7 +15,7 @@ export function readRowMass(
   const mass = massOfAmount(amount, ingredient, { own: own ?? {} });
   return mass
     ? { ok: true, value: Number(mass.massG.toFixed(1)) }
-    : { ok: false, reason: `nobody knows what that weighs of ${ingredient.name}` };
+    : { ok: false, reason: t('dough.nobodyKnowsWhatThatWeighsOfName', { name: ingredient.name }) };
 }
 
 /** A row's grams, and how they were typed where that was no plain weight. */

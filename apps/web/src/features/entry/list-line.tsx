@@ -25,6 +25,7 @@ import { useVoice, useUnits } from '../../platform/preferences';
 import { Choice } from '../../ui/form/choice';
 import { SearchField } from '../../ui/form/search-field';
 import { ingredientOptions } from '../pantry/doors';
+import { t } from '../../platform/words';
 
 /** A line as it was read, and as the baker put it right. */
 export type ReadyLine = ReadLine & {
@@ -44,28 +45,28 @@ export type Correction = {
 };
 
 const slipWords: Record<Slip['kind'], (line: ReadLine, likely: string) => string> = {
-  noAmount: () => 'no amount: it is left out until there is one',
-  unknown: () => 'nobody knows this name: choose what it is',
-  doubled: () => 'stands twice: both are counted',
-  saltForSugar: () => 'that much salt? Sugar, perhaps',
-  spoonForSpoon: (_line, likely) => `that much leavener? A teaspoon would be ${likely || 'a third'}`,
-  tooMuchGum: (_line, likely) => `that much gum? More likely about ${likely || 'a tenth'}`,
-  noWeight: () => 'nobody knows what that weighs: weigh it',
-  gluten: () => 'contains gluten: kept out. Choose what stands for it here',
+  noAmount: () => t('entry.noAmountItIsLeftOutUntil'),
+  unknown: () => t('entry.nobodyKnowsThisNameChooseWhatIt'),
+  doubled: () => t('entry.standsTwiceBothAreCounted'),
+  saltForSugar: () => t('entry.thatMuchSaltSugarPerhaps'),
+  spoonForSpoon: (_line, likely) => t('entry.thatMuchLeavenerATeaspoonWouldBe', { likely: likely || t('entry.aThird') }),
+  tooMuchGum: (_line, likely) => t('entry.thatMuchGumMoreLikelyAboutLikely', { likely: likely || t('entry.aTenth') }),
+  noWeight: () => t('entry.nobodyKnowsWhatThatWeighsWeighIt'),
+  gluten: () => t('entry.containsGlutenKeptOutChooseWhatStands'),
 };
 const parts: readonly { readonly value: string; readonly name: string; readonly part: PartOfList }[] = [
-  { value: 'dough', name: 'in the dough', part: { use: 'dough' } },
-  { value: 'filling', name: 'filling, baked', part: { use: 'filling' } },
-  { value: 'filling cooled', name: 'filling, once cooled', part: { use: 'filling', goesOn: 'cooled' } },
-  { value: 'topping', name: 'on top, baked', part: { use: 'topping' } },
-  { value: 'topping cooled', name: 'on top, once cooled', part: { use: 'topping', goesOn: 'cooled' } },
-  { value: 'topping serving', name: 'at serving', part: { use: 'topping', goesOn: 'serving' } },
-  { value: 'wash', name: 'wash', part: { use: 'wash' } },
-  { value: 'dust', name: 'for dusting', part: { use: 'dust' } },
+  { value: 'dough', name: t('entry.inTheDough'), part: { use: 'dough' } },
+  { value: 'filling', name: t('entry.fillingBaked'), part: { use: 'filling' } },
+  { value: t('entry.fillingCooled'), name: t('entry.fillingOnceCooled'), part: { use: 'filling', goesOn: 'cooled' } },
+  { value: 'topping', name: t('entry.onTopBaked'), part: { use: 'topping' } },
+  { value: t('entry.toppingCooled'), name: t('entry.onTopOnceCooled'), part: { use: 'topping', goesOn: 'cooled' } },
+  { value: t('entry.toppingServing'), name: t('common.atServing'), part: { use: 'topping', goesOn: 'serving' } },
+  { value: 'wash', name: t('entry.wash'), part: { use: 'wash' } },
+  { value: 'dust', name: t('common.forDusting'), part: { use: 'dust' } },
 ];
 const valueOf = (part: PartOfList | undefined) => (part ? [part.use, part.goesOn].filter((word) => word !== undefined).join(' ') : 'dough');
 export const partName = (part: PartOfList | undefined): string =>
-  parts.find(({ value }) => value === valueOf(part))?.name ?? 'in the dough';
+  parts.find(({ value }) => value === valueOf(part))?.name ?? t('entry.inTheDough');
 
 type Props = {
   readonly line: ReadyLine;
@@ -115,14 +116,14 @@ export function ListLine({ line, heading, slips, asks, pantry, saidBefore, onCor
         <TableCell>
           {leftOut ? (
             <>
-              left out{' '}
+              {t('entry.leftOut')}{' '}
               <Button size="small" onClick={() => onCorrect({ leftOut: false })}>
-                Take it in
+                {t('entry.takeItIn')}
               </Button>
             </>
           ) : asks ? (
             <Box sx={{ display: 'grid', gap: 1, py: 1 }}>
-              <Box sx={{ color: 'warning.main', fontSize: typeSize.small }}>Which one? {why}</Box>
+              <Box sx={{ color: 'warning.main', fontSize: typeSize.small }}>{t('entry.whichOneWhy', { why })}</Box>
               <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
                 {candidates.map((id) => (
                   <Button
@@ -133,22 +134,27 @@ export function ListLine({ line, heading, slips, asks, pantry, saidBefore, onCor
                     title={hazardsOf(pantry.ingredients[id]!).join(', ')}
                   >
                     {nameOf(id)}
-                    {pantry.ingredients[id]?.gluten === 'contains' && ', kept out'}
+                    {pantry.ingredients[id]?.gluten === 'contains' && t('entry.keptOut')}
                   </Button>
                 ))}
                 {mayBeBox && (
                   <Button size="small" variant="outlined" onClick={onBox}>
-                    It is a box: read its label
+                    {t('entry.itIsABoxReadItsLabel')}
                   </Button>
                 )}
                 <Button size="small" onClick={() => setOpen(true)} aria-expanded={open}>
-                  Something else
+                  {t('common.somethingElse')}
                 </Button>
               </Box>
             </Box>
           ) : unknown ? (
-            <Button size="small" variant="outlined" onClick={() => setOpen(true)} aria-label={`What is ${written.trim()}`}>
-              Choose what it is
+            <Button
+              size="small"
+              variant="outlined"
+              onClick={() => setOpen(true)}
+              aria-label={t('common.whatIsWritten', { written: written.trim() })}
+            >
+              {t('common.chooseWhatItIs')}
             </Button>
           ) : (
             <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
@@ -156,27 +162,32 @@ export function ListLine({ line, heading, slips, asks, pantry, saidBefore, onCor
                 {box ? `${box.name}: ${box.rows.map((row) => nameOf(row.ingredientId)).join(', ')}` : nameOf(ingredientId!)}
                 {part && <Box component="span" sx={{ color: 'text.secondary', fontSize: typeSize.caption }}>{`, ${partName(part)}`}</Box>}
               </span>
-              <IconButton size="small" aria-label={`Correct ${written.trim()}`} aria-expanded={open} onClick={() => setOpen(!open)}>
+              <IconButton
+                size="small"
+                aria-label={t('entry.correctWritten', { written: written.trim() })}
+                aria-expanded={open}
+                onClick={() => setOpen(!open)}
+              >
                 <EditOutlinedIcon fontSize="inherit" />
               </IconButton>
             </Box>
           )}
           {mayBeBox && !asks && (
             <Button size="small" onClick={onBox}>
-              {box ? 'Read its label again' : 'Read what its box says is in it'}
+              {box ? t('entry.readItsLabelAgain') : t('entry.readWhatItsBoxSaysIsIn')}
             </Button>
           )}
           {saidBefore && !asks && !leftOut && (
             <Note>
-              as you said before{' '}
+              {t('entry.asYouSaidBefore')}{' '}
               <Button size="small" sx={{ minHeight: 0, p: 0 }} onClick={onForget}>
-                Forget
+                {t('entry.forget')}
               </Button>
             </Note>
           )}
           {corrected && !box && !saidBefore && !leftOut && ingredientId !== null && line.name !== '' && (
             <Button size="small" sx={{ minHeight: 0, p: 0 }} onClick={() => onRemember(ingredientId)}>
-              In this kitchen “{line.name}” is always this
+              {t('entry.inThisKitchenNameIsAlwaysThis', { name: line.name })}
             </Button>
           )}
           {!leftOut &&
@@ -189,7 +200,7 @@ export function ListLine({ line, heading, slips, asks, pantry, saidBefore, onCor
               ))}
           {fix && !leftOut && !open && (
             <Button size="small" onClick={() => setOpen(true)}>
-              Choose what stands for it
+              {t('entry.chooseWhatStandsForIt')}
             </Button>
           )}
         </TableCell>
@@ -231,8 +242,8 @@ function PutRight({ line, pantry, onChoose, onCorrect, onMake, onClose }: PutRig
     <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'flex-start', py: 1 }}>
       <Box sx={{ width: 300 }}>
         <SearchField
-          label={`What is ${line.written.trim()}`}
-          placeholder="Another ingredient"
+          label={t('common.whatIsWritten', { written: line.written.trim() })}
+          placeholder={t('entry.anotherIngredient')}
           find={ingredientOptions(pantry.ingredients, (one) => one.kind !== 'excluded')}
           onChoose={onChoose}
         />
@@ -249,7 +260,7 @@ function PutRight({ line, pantry, onChoose, onCorrect, onMake, onClose }: PutRig
         helperText={problem}
         slotProps={{
           htmlInput: {
-            'aria-label': `Grams of ${line.written.trim()}`,
+            'aria-label': t('entry.gramsOfWritten', { written: line.written.trim() }),
             inputMode: 'decimal',
             autoComplete: 'off',
             style: { width: 64, textAlign: 'right' },
@@ -258,21 +269,21 @@ function PutRight({ line, pantry, onChoose, onCorrect, onMake, onClose }: PutRig
         }}
       />
       <Choice
-        label={`Where ${line.written.trim()} goes`}
+        label={t('entry.whereWrittenGoes', { written: line.written.trim() })}
         value={valueOf(line.part)}
         options={parts.map(({ value: one, name }) => ({ value: one, name }))}
         onChange={(to) => onCorrect({ part: parts.find(({ value: one }) => one === to)!.part })}
         width={190}
       />
       <Button size="small" onClick={onMake}>
-        Make it an ingredient
+        {t('entry.makeItAnIngredient')}
       </Button>
       <Button size="small" onClick={() => (onCorrect({ leftOut: true }), onClose())}>
-        Leave it out
+        {t('common.leaveItOut')}
       </Button>
       {line.corrected && (
         <Button size="small" onClick={() => (onCorrect(null), onClose())}>
-          As it was read
+          {t('entry.asItWasRead')}
         </Button>
       )}
     </Box>

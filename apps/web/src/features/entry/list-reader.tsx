@@ -33,15 +33,16 @@ import { LabelReader } from '../blend/doors';
 import { OwnIngredientForm } from '../pantry/doors';
 import { ListLine, partName, type Correction } from './list-line';
 import type { ReadyLine } from './list-line';
+import { t } from '../../platform/words';
 
 /** What a spoon or cup of a box weighs, whatever is in it. */
 const BOXED = usual.values.box;
 
 const fillings: readonly { readonly value: CupFilling; readonly name: string }[] = [
-  { value: 'spooned', name: 'cups spooned, levelled' },
-  { value: 'dipped', name: 'cups dipped, swept' },
-  { value: 'sifted', name: 'cups sifted' },
-  { value: 'unknown', name: 'nobody knows how' },
+  { value: 'spooned', name: t('entry.cupsSpoonedLevelled') },
+  { value: 'dipped', name: t('entry.cupsDippedSwept') },
+  { value: 'sifted', name: t('entry.cupsSifted') },
+  { value: 'unknown', name: t('entry.nobodyKnowsHow') },
 ];
 
 type Reading = {
@@ -129,33 +130,28 @@ export function ListReader({ reading, placeholder }: { reading: ListReading; pla
           multiline
           minRows={11}
           maxRows={20}
-          label="Ingredients, a line each"
+          label={t('entry.ingredientsALineEach')}
           placeholder={placeholder}
           value={text}
           onChange={(event) => setText(event.target.value)}
           slotProps={{ htmlInput: { style: { textAlign: 'left' }, maxLength: 20000 } }}
         />
-        <Choice label="How cups were filled" value={filling} options={fillings} onChange={setFilling} width={240} />
+        <Choice label={t('entry.howCupsWereFilled')} value={filling} options={fillings} onChange={setFilling} width={240} />
         {vague && <AskMeasure key={vague} measure={vague} onSet={(value) => change.mutate({ kind: 'measure', name: vague, value })} />}
-        <Note>
-          English, Italian, Portuguese, Spanish, French, German; headings (filling, topping, wash) give the lines under them their place; a
-          recipe page’s JSON-LD too. A cup is the US cup, a xícara 240 ml, a tazza 250 ml.
-        </Note>
+        <Note>{t('entry.englishItalianPortugueseSpanishFrenchGermanH')}</Note>
       </Box>
       <Box sx={{ minWidth: 0 }}>
         {name && <Box sx={{ fontWeight: 680, pb: 1 }}>{name}</Box>}
         {read.length === 0 ? (
-          <Box sx={{ py: 8, textAlign: 'center', color: 'text.secondary' }}>
-            What is understood stands here, line by line, as you paste.
-          </Box>
+          <Box sx={{ py: 8, textAlign: 'center', color: 'text.secondary' }}>{t('entry.whatIsUnderstoodStandsHereLineBy')}</Box>
         ) : (
           <Table size="small">
             <TableHead>
               <TableRow>
-                <TableCell>As written</TableCell>
-                <TableCell>Understood as</TableCell>
+                <TableCell>{t('entry.asWritten')}</TableCell>
+                <TableCell>{t('entry.understoodAs')}</TableCell>
                 <TableCell align="right">g</TableCell>
-                <TableCell sx={{ whiteSpace: 'nowrap' }}>Taken for granted</TableCell>
+                <TableCell sx={{ whiteSpace: 'nowrap' }}>{t('entry.takenForGranted')}</TableCell>
               </TableRow>
             </TableHead>
             <TableBody>
@@ -179,7 +175,8 @@ export function ListReader({ reading, placeholder }: { reading: ListReading; pla
               ))}
               <TableRow>
                 <TableCell colSpan={2} sx={{ fontWeight: 650 }}>
-                  Together, {linesUsed} of {read.length} lines{left > 0 && `, ${left} left out`}
+                  {t('entry.togetherLinesusedOfReadLines', { linesUsed, read: read.length })}
+                  {left > 0 && t('entry.leftLeftOut', { left })}
                 </TableCell>
                 <TableCell align="right" sx={{ fontWeight: 650 }}>
                   {voice.bare(totalG, 'bulk')}
@@ -230,7 +227,7 @@ function putRight(
   const part = mine.part === undefined ? line.part : mine.part;
   const mass =
     mine.massG !== undefined
-      ? { massG: mine.massG, sdG: 0, assumption: 'as you set it' }
+      ? { massG: mine.massG, sdG: 0, assumption: t('entry.asYouSetIt') }
       : chosen && chosenId !== line.ingredientId
         ? line.amount
           ? massOfAmount(line.amount, ingredient, { filling, own })
@@ -257,7 +254,7 @@ function AskMeasure({ measure, onSet }: { measure: string; onSet: (value: number
       onSubmit={(event) => (event.preventDefault(), fine && onSet(value))}
       sx={{ display: 'flex', gap: 2, alignItems: 'center', fontSize: typeSize.small }}
     >
-      <span>A {measure} here is</span>
+      <span>{t('entry.aMeasureHereIs', { measure })}</span>
       <TextField
         size="small"
         value={text}
@@ -265,7 +262,7 @@ function AskMeasure({ measure, onSet }: { measure: string; onSet: (value: number
         onChange={(event) => setText(event.target.value)}
         slotProps={{
           htmlInput: {
-            'aria-label': `A ${measure} here`,
+            'aria-label': t('entry.aMeasureHere', { measure }),
             inputMode: 'decimal',
             autoComplete: 'off',
             style: { width: 46, textAlign: 'right' },
@@ -274,7 +271,7 @@ function AskMeasure({ measure, onSet }: { measure: string; onSet: (value: number
       />
       <span>{vagueVolumes.has(measure) ? 'ml' : 'g'}</span>
       <Button size="small" type="submit" variant="outlined" disabled={!fine}>
-        Remember
+        {t('entry.remember')}
       </Button>
     </Box>
   );

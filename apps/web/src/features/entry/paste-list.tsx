@@ -9,6 +9,7 @@ import { typeSize, under } from '../../ui/theme/theme';
 import { useDraft, newKey } from '../formulas/doors';
 import { useSurroundings } from '../board/doors';
 import { ListReader, useListReading } from './list-reader';
+import { t } from '../../platform/words';
 
 /** A list the way it was found, line by line: what was understood, in grams, with what was assumed; anything doubtful is asked about. */
 export function PasteList({ onClose }: { onClose: () => void }) {
@@ -23,23 +24,22 @@ export function PasteList({ onClose }: { onClose: () => void }) {
   const notReady = amounts.length === 0 || asking.length > 0;
   return (
     <Dialog open onClose={onClose} maxWidth="lg" fullWidth aria-labelledby="paste-list">
-      <DialogTitle id="paste-list">A list the way you found it</DialogTitle>
+      <DialogTitle id="paste-list">{t('entry.aListTheWayYouFoundIt')}</DialogTitle>
       <DialogContent sx={twoSides}>
-        <ListReader
-          reading={reading}
-          placeholder={'1 1/2 cups sorghum flour\n80 g fecola di patate\n1 stick butter, cold\nhalf an egg\num pitada de sal'}
-        />
+        <ListReader reading={reading} placeholder={t('entry.112CupsSorghumFlour80')} />
       </DialogContent>
       <DialogActions sx={{ p: 4, gap: 2 }}>
         {asking.length > 0 && (
-          <Box sx={{ mr: 'auto', color: 'warning.main', fontSize: typeSize.small }}>Say what “{asking[0]!.name}” is first.</Box>
+          <Box sx={{ mr: 'auto', color: 'warning.main', fontSize: typeSize.small }}>
+            {t('common.sayWhatNameIsFirst', { name: asking[0]!.name })}
+          </Box>
         )}
-        <Button onClick={onClose}>Leave it</Button>
+        <Button onClick={onClose}>{t('common.leaveIt')}</Button>
         <Button variant="outlined" disabled={notReady} onClick={() => use('besides')}>
-          Add to this dough
+          {t('entry.addToThisDough')}
         </Button>
         <Button variant="contained" disabled={notReady} onClick={() => use('instead')}>
-          Make it this dough
+          {t('entry.makeItThisDough')}
         </Button>
       </DialogActions>
     </Dialog>

@@ -9,6 +9,8 @@ import { useVoice } from '../../platform/preferences';
 import { pantryQuery } from '../pantry/doors';
 import { useSaveVersion, versionQuery } from './api';
 import { countedChanges } from './counted-changes';
+import { t } from '../../platform/words';
+import { Said } from '../../ui/words/said';
 
 type Props = {
   readonly detail: FormulaDetail;
@@ -45,17 +47,20 @@ export function DraftWaits({ detail, draft, onVersion }: Props) {
   return (
     <Alert severity="info" sx={{ maxWidth: 760, '& .MuiAlert-message': { display: 'grid', gap: 3 } }}>
       <span>
-        A newer draft of this formula waits, not saved yet: <b>{words || `${changes.length} changes`}</b>. Which one is baked?
+        <Said
+          say="formulas.aNewerDraftOfThisFormulaWaits"
+          values={{ words: words || t('formulas.changesChanges', { changes: changes.length }) }}
+        />
       </span>
-      {unread > 0 && <span>A field of the draft holds what cannot be read as a number: mend it in the formula to bake the draft.</span>}
-      {save.isError && <span role="alert">Not saved: {save.error.message}</span>}
-      {save.isPending && save.failureReason && <span role="status">The server does not answer. Saving again until it does.</span>}
+      {unread > 0 && <span>{t('formulas.aFieldOfTheDraftHoldsWhat')}</span>}
+      {save.isError && <span role="alert">{t('formulas.notSavedMessage', { message: save.error.message })}</span>}
+      {save.isPending && save.failureReason && <span role="status">{t('formulas.theServerDoesNotAnswerSavingAgain')}</span>}
       <Box sx={{ display: 'flex', gap: 3, flexWrap: 'wrap' }}>
         <Button variant="contained" onClick={keep} disabled={save.isPending || unread > 0}>
-          Save it as v{newest + 1} and bake that
+          {t('formulas.saveItAsVNewestAndBake', { newest: newest + 1 })}
         </Button>
         <Button variant="outlined" onClick={() => onVersion(newest)} disabled={save.isPending}>
-          Bake v{newest} as saved
+          {t('formulas.bakeVNewestAsSaved', { newest })}
         </Button>
       </Box>
     </Alert>

@@ -1,6 +1,7 @@
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import type { FormulaName } from '@north-leaf/contracts';
+import { t } from '../../platform/words';
 
 /** Which formula a page is about. */
 export function FormulaSelect({
@@ -16,7 +17,7 @@ export function FormulaSelect({
     <TextField
       select
       size="small"
-      label="Formula"
+      label={t('common.formula')}
       value={formulas ? id : ''}
       onChange={({ target }) => onChoose(target.value)}
       sx={{ minWidth: 260 }}

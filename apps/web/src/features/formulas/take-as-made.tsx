@@ -12,6 +12,8 @@ import { pantryQuery } from '../pantry/doors';
 import { formulaQuery, versionQuery, waitingDraft } from './api';
 import { newKey } from './new-key';
 import { keepChange } from './draft-keeping';
+import { t } from '../../platform/words';
+import { Said } from '../../ui/words/said';
 
 type Props = { readonly bake: Run; readonly version: FormulaVersion };
 
@@ -59,11 +61,12 @@ function Offer({ bake, version, detail, saved }: Props & { detail: FormulaDetail
       severity="info"
       action={
         <Button color="inherit" size="small" onClick={() => void take()} disabled={busy}>
-          Take it into {draft ? 'the draft' : 'the next version'}
+          {t('formulas.takeItIntoWord', { word: draft ? t('formulas.theDraft') : t('formulas.theNextVersion') })}
         </Button>
       }
     >
-      Made otherwise than written: <b>{describeEdits(told, now, pantry, voice, { most: 8 })}</b>.{failed && ` Not taken: ${failed}`}
+      <Said say="formulas.madeOtherwiseThanWrittenTold" values={{ told: describeEdits(told, now, pantry, voice, { most: 8 }) }} />
+      {failed && t('formulas.notTakenFailed', { failed })}
     </Alert>
   );
 }

@@ -11,6 +11,8 @@ import { FieldRow } from '../../ui/form/field-row';
 import { Plot } from '../../ui/drawing/plot';
 import { stageQuestions, Board, FormulaField, useAnswer, useSurroundings, useFormula, useSet, Waiting, Waits } from '../board/doors';
 import { Fact } from '../../ui/frame/fact-tile';
+import { t } from '../../platform/words';
+import { Said } from '../../ui/words/said';
 
 export function KeepBoard() {
   return (
@@ -30,42 +32,45 @@ function KeepSettings() {
   return (
     <Box sx={{ display: 'grid', gap: 1 }}>
       <Typography variant="h2" sx={{ height: 32 }}>
-        Cool and pack
+        {t('keep.coolAndPack')}
       </Typography>
-      <Waits path="/keep/cool" label="Cool" hotTray />
-      <FieldRow label="Pack">
+      <Waits path="/keep/cool" label={t('keep.cool')} hotTray />
+      <FieldRow label={t('common.pack')}>
         <Choice
-          label="Pack"
+          label={t('common.pack')}
           value={formula.keep.pack}
           onChange={(pack) => set('/keep/pack', pack)}
           options={[
-            { value: 'openTray', name: 'open tray' },
-            { value: 'paperBag', name: 'paper bag' },
-            { value: 'looseTin', name: 'loose tin' },
-            { value: 'tightTin', name: 'tight tin' },
-            { value: 'sealedPouch', name: 'sealed pouch' },
+            { value: 'openTray', name: t('keep.openTray') },
+            { value: 'paperBag', name: t('common.paperBag') },
+            { value: 'looseTin', name: t('common.looseTin') },
+            { value: 'tightTin', name: t('common.tightTin') },
+            { value: 'sealedPouch', name: t('common.sealedPouch') },
           ]}
         />
       </FieldRow>
-      <FieldRow label="Kept in">
+      <FieldRow label={t('keep.keptIn')}>
         <Choice
-          label="Kept in"
+          label={t('keep.keptIn')}
           value={formula.keep.placeId ?? ''}
           onChange={(placeId) => setPlace(placeId)}
           options={[
-            { value: '', name: 'nobody said' },
+            { value: '', name: t('keep.nobodySaid') },
             ...kitchen.places.map(({ id, name, atC }) => ({ value: id, name: `${name}, ${voice.show(atC, 'temperature')}` })),
           ]}
         />
       </FieldRow>
-      <FieldRow label="Pieces a pack">
-        <PlainField path="/keep/piecesPerPack" label="Pieces a pack" />
+      <FieldRow label={t('keep.piecesAPack')}>
+        <PlainField path="/keep/piecesPerPack" label={t('keep.piecesAPack')} />
       </FieldRow>
-      <FieldRow label="Sell within">
-        <PlainField path="/keep/sellWithinDays" label="Sell within days" /> days
+      <FieldRow label={t('keep.sellWithin')}>
+        <PlainField path="/keep/sellWithinDays" label={t('keep.sellWithinDays')} /> {t('common.days')}
       </FieldRow>
       <Note size="small" pt={2}>
-        Room {voice.exact(kitchen.roomC, 'temperature')}, air {Math.round(kitchen.humidityShare * 100)} % damp.
+        {t('keep.roomRoomAirHumidityDamp', {
+          room: voice.exact(kitchen.roomC, 'temperature'),
+          humidity: Math.round(kitchen.humidityShare * 100),
+        })}
       </Note>
     </Box>
   );
@@ -76,7 +81,7 @@ function PlainField({ path, label }: { path: string; label: string }) {
   return <FormulaField path={path} label={label} kind="percent" hideUnit digits={0} width={62} />;
 }
 
-const eating = { snaps: 'snaps', bends: 'bends', soft: 'is soft' };
+const eating = { snaps: 'snaps', bends: 'bends', soft: t('keep.isSoft') };
 
 function KeepPicture() {
   const voice = useVoice();
@@ -88,34 +93,34 @@ function KeepPicture() {
   return (
     <Box sx={{ display: 'grid', gap: 3 }}>
       <Box sx={{ fontSize: typeSize.small }}>
-        Packed today it <b>{eating[result.word]}</b>
+        <Said say="keep.packedTodayItEating" values={{ eating: eating[result.word] }} />
         {result.word === 'snaps' && (
           <>
             {' '}
-            for{' '}
-            <b>
-              {result.openEnded
-                ? `over ${result.crispDays.value} days`
-                : `${Math.floor(result.crispDays.value)} ± ${Math.max(1, Math.round(result.crispDays.sd))} days`}
-            </b>
+            <Said
+              say="keep.forWord"
+              values={{
+                word: result.openEnded
+                  ? t('keep.overValueDays', { value: result.crispDays.value })
+                  : t('keep.valueSdDays', { value: Math.floor(result.crispDays.value), sd: Math.max(1, Math.round(result.crispDays.sd)) }),
+              }}
+            />
           </>
         )}
-        ; on an open tray {result.openTrayHours === null ? 'it stays crisp at this humidity' : `${result.openTrayHours.toFixed(0)} h`}.
+        {t('keep.onAnOpenTrayWord', {
+          word: result.openTrayHours === null ? t('keep.itStaysCrispAtThisHumidity') : `${result.openTrayHours.toFixed(0)} h`,
+        })}
       </Box>
       <UptakeCurve result={result} sellWithinDays={formula.keep.sellWithinDays} />
       <CoolingCurve result={result} />
       <ForLater result={result} />
       <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(4, 1fr)', gap: 2 }}>
-        <Fact label="water activity, day 0" value={result.waterActivity.toFixed(2)} />
-        <Fact label="soft above, moisture" value={`${(result.softAboveMoistureShare * 100).toFixed(1)} %`} />
-        <Fact label="when packed" value={showQuantity(result.packedAtC, 'temperature', units, 0)} />
-        <Fact label="each, baked" value={showQuantity(result.bakedPieceG, 'mass', units)} />
+        <Fact label={t('keep.waterActivityDay0')} value={result.waterActivity.toFixed(2)} />
+        <Fact label={t('keep.softAboveMoisture')} value={`${(result.softAboveMoistureShare * 100).toFixed(1)} %`} />
+        <Fact label={t('keep.whenPacked')} value={showQuantity(result.packedAtC, 'temperature', units, 0)} />
+        <Fact label={t('keep.eachBaked')} value={showQuantity(result.bakedPieceG, 'mass', units)} />
       </Box>
-      <Note size="small">
-        A forecast, not a shelf life: date it by your own tests and local rules. What holds cream, custard, egg or cheese belongs at{' '}
-        {voice.show(saidFacts.fridgeC, 'temperature')} or colder and stands out four hours at most. How tight your tin is, is a guess until
-        one was weighed over a week.
-      </Note>
+      <Note size="small">{t('keep.aForecastNotAShelfLifeDate', { fridge: voice.show(saidFacts.fridgeC, 'temperature') })}</Note>
     </Box>
   );
 }
@@ -135,13 +140,13 @@ function CoolingCurve({ result }: { result: KeepResult }) {
           x: min as number[],
           y: middleC.map(shown),
           mode: 'lines' as const,
-          name: 'middle',
+          name: t('common.middle'),
           line: { color: palette.leaf.heat, width: 2.4 },
         },
       ],
       layout: {
         margin: { t: 14, r: 12, b: 34, l: 44 },
-        xaxis: { title: { text: 'minutes out of the oven', standoff: 4 }, range: [0, Math.max(min[min.length - 1]!, 1)] },
+        xaxis: { title: { text: t('keep.minutesOutOfTheOven'), standoff: 4 }, range: [0, Math.max(min[min.length - 1]!, 1)] },
         yaxis: { ticksuffix: ` ${unitOf('temperature', units)}`, rangemode: 'tozero' as const },
         shapes: [
           {
@@ -154,27 +159,30 @@ function CoolingCurve({ result }: { result: KeepResult }) {
             line: { color: palette.text.primary, dash: 'dot' as const, width: 1.5 },
           },
         ],
-        annotations: [{ x: coolMin, y: 0.9, yref: 'paper' as const, text: 'packed ', showarrow: false, xanchor: 'right' as const }],
+        annotations: [{ x: coolMin, y: 0.9, yref: 'paper' as const, text: t('keep.packed'), showarrow: false, xanchor: 'right' as const }],
       },
       columns: [
-        { name: 'min', values: min },
-        { name: 'middle', values: middleC.map(shown), digits: 0 },
+        { name: t('common.min'), values: min },
+        { name: t('common.middle'), values: middleC.map(shown), digits: 0 },
       ],
     };
   }, [cooling, coolMin, palette, units]);
   return (
-    <Box component="section" aria-label="Cooling">
+    <Box component="section" aria-label={t('keep.cooling')}>
       <Box sx={{ fontSize: typeSize.small }}>
         {cooling.packableMin === null ? (
-          'It does not cool far enough to be packed within four hours more.'
+          t('keep.itDoesNotCoolFarEnoughTo')
         ) : (
           <>
-            Cool enough to pack after <b>{showDuration(Math.max(1, Math.round(cooling.packableMin)))}</b>.
+            <Said
+              say="keep.coolEnoughToPackAfterPackable"
+              values={{ packable: showDuration(Math.max(1, Math.round(cooling.packableMin))) }}
+            />
           </>
         )}
       </Box>
       <Plot
-        summary={`Cools to ${voice.show(result.packedAtC, 'temperature')} in ${Math.round(coolMin)} min.`}
+        summary={t('keep.coolsToPackedatInCoolMin', { packedAt: voice.show(result.packedAtC, 'temperature'), cool: Math.round(coolMin) })}
         data={data}
         layout={layout}
         height={140}
@@ -190,45 +198,59 @@ function ForLater({ result }: { result: KeepResult }) {
   const units = usePreferences((state) => state.units);
   const { bringBack, coldBecause, crustSoft, freezing, mouldFreeDays, needsCold } = result;
   return (
-    <Box component="ul" aria-label="For later" sx={{ m: 0, pl: 5, fontSize: typeSize.small, display: 'grid', gap: 1 }}>
+    <Box component="ul" aria-label={t('keep.forLater')} sx={{ m: 0, pl: 5, fontSize: typeSize.small, display: 'grid', gap: 1 }}>
       {crustSoft && (
         <li>
           {crustSoft.goesOn === 'baked'
-            ? 'The filling bakes with the crust: its base is soft from the start, its rim longer crisp.'
+            ? t('keep.theFillingBakesWithTheCrustIts')
             : crustSoft.hours === null
-              ? 'The filling is dry enough to leave the crust crisp.'
-              : `Once it is filled, the crust is soft after about ${crustSoft.hours < 1 ? 'half an hour' : `${Math.round(crustSoft.hours)} h`}: fill it at serving.`}
+              ? t('keep.theFillingIsDryEnoughToLeave')
+              : t('keep.onceItIsFilledTheCrustIs', {
+                  word: crustSoft.hours < 1 ? t('keep.halfAnHour') : `${Math.round(crustSoft.hours)} h`,
+                })}
         </li>
       )}
       {needsCold && (
         <li>
-          <b>Needs the cold:</b> {coldBecause.map((name) => name.split(/[,(]/)[0]!.trim().toLowerCase()).join(', ')}.{' '}
-          {voice.show(saidFacts.fridgeC, 'temperature')} or colder, four hours out at most. Local rules win.
+          <Said
+            say="keep.needsTheColdColdbecauseFridgeOrColder"
+            values={{
+              coldBecause: coldBecause.map((name) => name.split(/[,(]/)[0]!.trim().toLowerCase()).join(', '),
+              fridge: voice.show(saidFacts.fridgeC, 'temperature'),
+            }}
+          />
         </li>
       )}
       {bringBack && (
         <li>
-          Gone soft: back to crisp at {showQuantity(bringBack.wantC, 'temperature', units, 0)} in{' '}
+          {t('keep.goneSoftBackToCrispAtWant', { want: showQuantity(bringBack.wantC, 'temperature', units, 0) })}{' '}
           {bringBack.min === null ? (
-            'more than 45 min: bake it anew instead'
+            t('keep.moreThan45MinBakeItAnew')
           ) : (
-            <b>about {showDuration(Math.max(1, Math.round(bringBack.min)))}</b>
+            <b>{t('common.aboutMin', { min: showDuration(Math.max(1, Math.round(bringBack.min))) })}</b>
           )}
-          , then cool it bare.
+          {t('keep.thenCoolItBare')}
         </li>
       )}
       {freezing && freezing.frozenMin !== null && (
         <li>
-          To freeze: cool and pack it first, frozen through in about {showDuration(Math.round(freezing.frozenMin))}; thawed in its closed
-          pack in {freezing.thawedMin === null ? 'some hours' : `about ${showDuration(Math.max(5, Math.round(freezing.thawedMin)))}`}, so
-          that dew falls on the pack.
+          {t('keep.toFreezeCoolAndPackItFirst', {
+            frozen: showDuration(Math.round(freezing.frozenMin)),
+            word:
+              freezing.thawedMin === null
+                ? t('keep.someHours')
+                : t('keep.aboutThawed', { thawed: showDuration(Math.max(5, Math.round(freezing.thawedMin))) }),
+          })}
         </li>
       )}
       {!needsCold && (
         <li>
           {mouldFreeDays === null
-            ? 'Too dry for mould in its pack, or frozen, as long as it stays so.'
-            : `By its wettest part mould is likely after about ${Math.floor(mouldFreeDays)} ${Math.floor(mouldFreeDays) === 1 ? 'day' : 'days'} where it is kept; half of that is safer.`}
+            ? t('keep.tooDryForMouldInItsPack')
+            : t('keep.byItsWettestPartMouldIsLikely', {
+                mouldFreeDays: Math.floor(mouldFreeDays),
+                word: Math.floor(mouldFreeDays) === 1 ? t('common.day') : t('common.days'),
+              })}
         </li>
       )}
     </Box>
@@ -247,12 +269,12 @@ function UptakeCurve({ result, sellWithinDays }: { result: KeepResult; sellWithi
           x: days as number[],
           y: activity as number[],
           mode: 'lines' as const,
-          name: 'water activity',
+          name: t('keep.waterActivity'),
           line: { color: palette.info.main, width: 2.4 },
         },
       ],
       layout: {
-        xaxis: { title: { text: 'days in the pack' }, range: [0, last] },
+        xaxis: { title: { text: t('keep.daysInThePack') }, range: [0, last] },
         yaxis: { range: [0, 0.7] },
         shapes: [
           {
@@ -290,7 +312,7 @@ function UptakeCurve({ result, sellWithinDays }: { result: KeepResult; sellWithi
             x: 0,
             xref: 'paper' as const,
             y: halfAw,
-            text: ' bends above',
+            text: t('keep.bendsAbove'),
             showarrow: false,
             xanchor: 'left' as const,
             yanchor: 'bottom' as const,
@@ -300,7 +322,7 @@ function UptakeCurve({ result, sellWithinDays }: { result: KeepResult; sellWithi
             x: 0,
             xref: 'paper' as const,
             y: halfAw - width,
-            text: ' snaps',
+            text: t('keep.snaps'),
             showarrow: false,
             xanchor: 'left' as const,
             yanchor: 'top' as const,
@@ -310,7 +332,7 @@ function UptakeCurve({ result, sellWithinDays }: { result: KeepResult; sellWithi
             x: sellWithinDays,
             y: 0.98,
             yref: 'paper' as const,
-            text: 'last sold ',
+            text: t('keep.lastSold'),
             showarrow: false,
             xanchor: 'right' as const,
             yanchor: 'top' as const,
@@ -318,15 +340,18 @@ function UptakeCurve({ result, sellWithinDays }: { result: KeepResult; sellWithi
         ],
       },
       columns: [
-        { name: 'days', values: days },
-        { name: 'activity', values: activity, digits: 2 },
-        { name: 'moisture %', values: moistureShare.map((share) => share * 100) },
+        { name: t('common.days'), values: days },
+        { name: t('keep.activity'), values: activity, digits: 2 },
+        { name: t('common.moisture'), values: moistureShare.map((share) => share * 100) },
       ],
     };
   }, [result, sellWithinDays, palette]);
   return (
     <Plot
-      summary={`Water activity rises from ${result.waterActivity.toFixed(2)}; it bends above ${crispLoss.values.halfAw}.`}
+      summary={t('keep.waterActivityRisesFromWateractivityItBends', {
+        waterActivity: result.waterActivity.toFixed(2),
+        halfAw: crispLoss.values.halfAw,
+      })}
       data={data}
       layout={layout}
       height={290}

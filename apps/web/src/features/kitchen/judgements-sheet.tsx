@@ -8,6 +8,7 @@ import { FormEnd } from '../../ui/form/form-end';
 import { QuantityField } from '../../ui/form/quantity-field';
 import { SideSheet } from '../../ui/frame/side-sheet';
 import { useDoInKitchen } from './use-kitchen';
+import { t } from '../../platform/words';
 
 const names = Object.keys(judgements) as JudgementName[];
 
@@ -20,13 +21,13 @@ export function JudgementsSheet({ kitchen, onClose }: { kitchen: Kitchen; onClos
   const wrongOf = (name: JudgementName): string | undefined => {
     const { low, high, unit } = judgements[name] as Judgement;
     const value = judged(held, name);
-    return value < low || value > high ? `must be from ${low} to ${high} ${unit}` : undefined;
+    return value < low || value > high ? t('kitchen.mustBeFromLowToHighUnit', { low, high, unit }) : undefined;
   };
   const store = async () => {
-    if (names.some(wrongOf)) return setFailed('Mend the marked number first.');
+    if (names.some(wrongOf)) return setFailed(t('kitchen.mendTheMarkedNumberFirst'));
     setBusy(true);
     try {
-      await act('Judgements changed', { kind: 'judgements', judgements: held });
+      await act(t('kitchen.judgementsChanged'), { kind: 'judgements', judgements: held });
       onClose();
     } catch (error) {
       setFailed((error as Error).message);
@@ -34,12 +35,9 @@ export function JudgementsSheet({ kitchen, onClose }: { kitchen: Kitchen; onClos
     setBusy(false);
   };
   return (
-    <SideSheet title="Judgements" onClose={onClose}>
+    <SideSheet title={t('kitchen.judgements')} onClose={onClose}>
       <Box sx={{ display: 'grid', gap: 3 }}>
-        <Box sx={{ fontSize: typeSize.small }}>
-          Numbers that no source gives for your kitchen. Ours are guesses held against practice; set your own where you have measured. Every
-          forecast follows.
-        </Box>
+        <Box sx={{ fontSize: typeSize.small }}>{t('kitchen.numbersThatNoSourceGivesForYour')}</Box>
         {names.map((name) => {
           const one = judgements[name] as Judgement;
           return (
@@ -59,15 +57,15 @@ export function JudgementsSheet({ kitchen, onClose }: { kitchen: Kitchen; onClos
                 <Box sx={{ fontSize: typeSize.caption, minWidth: 84 }}>{one.unit}</Box>
               </Box>
               <Note>
-                Judgement: {one.source}.{' '}
+                {t('kitchen.judgementSource', { source: one.source })}{' '}
                 {held[name] !== undefined && (
                   <Button
                     size="small"
                     sx={{ minHeight: 24, p: 0 }}
-                    aria-label={`Back to ours: ${one.what}`}
+                    aria-label={t('kitchen.backToOursWhat', { what: one.what })}
                     onClick={() => setHeld(({ [name]: _was, ...rest }) => rest)}
                   >
-                    Back to ours, {Number(one.value.toFixed(one.digits))}
+                    {t('kitchen.backToOursValue', { value: Number(one.value.toFixed(one.digits)) })}
                   </Button>
                 )}
               </Note>

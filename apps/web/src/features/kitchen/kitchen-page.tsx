@@ -48,6 +48,8 @@ import { RoomAir } from './room-air';
 import { emptyThing, ThingForm } from './thing-form';
 import { useKitchenUndoKey } from './use-kitchen';
 import { careWords, lists, nextWords } from './words';
+import { t } from '../../platform/words';
+import { Said } from '../../ui/words/said';
 
 type Open = { readonly list: KitchenList; readonly thing: KitchenThings[KitchenList]; readonly isNew: boolean };
 
@@ -59,22 +61,26 @@ export function KitchenPage() {
   if (error) return <ErrorPage error={error} />;
   return (
     <Page
-      title="Kitchen"
+      title={t('common.kitchen')}
       beside={
         kitchen
-          ? `${many(kitchen.ovens.length, 'oven')} · ${many(kitchen.places.length, 'place')} · ${many(kitchen.trays.length + (kitchen.pans?.length ?? 0), 'kind')} of trays and pans`
+          ? t('kitchen.ovensPlacesTraysOfTraysAndPans', {
+              ovens: many(kitchen.ovens.length, 'oven'),
+              places: many(kitchen.places.length, 'place'),
+              trays: many(kitchen.trays.length + (kitchen.pans?.length ?? 0), 'kind'),
+            })
           : ' '
       }
       actions={
         <>
-          <IconButton size="small" aria-label="Undo" disabled={!undoable} onClick={undo} title="Undo (Ctrl Z)">
+          <IconButton size="small" aria-label={t('common.undo')} disabled={!undoable} onClick={undo} title={t('common.undoCtrlZ')}>
             <UndoIcon fontSize="small" />
           </IconButton>
           <UnitToggle />
         </>
       }
     >
-      {kitchen ? <Loaded kitchen={kitchen} ovenId={id} /> : <Skeleton height={400} aria-label="Loading the kitchen" />}
+      {kitchen ? <Loaded kitchen={kitchen} ovenId={id} /> : <Skeleton height={400} aria-label={t('kitchen.loadingTheKitchen')} />}
     </Page>
   );
 }
@@ -113,7 +119,7 @@ function Loaded({ kitchen, ovenId }: { kitchen: Kitchen; ovenId: string | undefi
         },
       }}
     >
-      <Box component="nav" aria-label="Ovens of this kitchen" sx={{ ...column, gridArea: 'ovens' }}>
+      <Box component="nav" aria-label={t('kitchen.ovensOfThisKitchen')} sx={{ ...column, gridArea: 'ovens' }}>
         <Things list="ovens" kitchen={kitchen} chosen={oven?.id} on={on} onOpen={setOpen} />
       </Box>
       <Box sx={{ ...column, gridArea: 'rest' }}>
@@ -125,10 +131,10 @@ function Loaded({ kitchen, ovenId }: { kitchen: Kitchen; ovenId: string | undefi
         <RollingMat kitchen={kitchen} />
         <RoomAir kitchen={kitchen} />
         <Button size="small" onClick={() => setJudging(true)} sx={{ mt: 2, display: 'block' }}>
-          Judgements
+          {t('kitchen.judgements')}
         </Button>
         <Button size="small" onClick={() => setLearning(true)} sx={{ display: 'block' }}>
-          Learned from bakes
+          {t('kitchen.learnedFromBakes')}
         </Button>
       </Box>
       {oven && care ? (
@@ -143,17 +149,17 @@ function Loaded({ kitchen, ovenId }: { kitchen: Kitchen; ovenId: string | undefi
             </Box>
             <Box sx={{ ml: 'auto', display: 'flex', gap: 2 }}>
               <Button variant="outlined" onClick={() => setOpen({ list: 'ovens', thing: oven, isNew: false })}>
-                Change
+                {t('common.change')}
               </Button>
               <Button variant="contained" onClick={() => setMeasuring(true)}>
-                {oven.readings.length > 0 ? 'Measure again' : 'Measure'}
+                {oven.readings.length > 0 ? t('kitchen.measureAgain') : t('kitchen.measure')}
               </Button>
             </Box>
           </Box>
           <OvenPanel oven={oven} kitchen={kitchen} care={care} />
         </Box>
       ) : (
-        <Box sx={{ gridArea: 'main' }}>An oven belongs here: add the one you bake in.</Box>
+        <Box sx={{ gridArea: 'main' }}>{t('kitchen.anOvenBelongsHereAddTheOne')}</Box>
       )}
       {oven && care && <Sureness oven={oven} care={care} kitchen={kitchen} on={on} onMeasure={() => setMeasuring(true)} />}
       {open && <ThingForm key={open.thing.id} {...open} onClose={() => setOpen(null)} />}
@@ -202,7 +208,7 @@ function Things({ list, kitchen, chosen, on, onOpen }: ThingsProps) {
         </Typography>
         <IconButton
           size="small"
-          aria-label={`Add ${one === 'oven' ? 'an' : 'a'} ${one}`}
+          aria-label={t('kitchen.addWordOne', { word: one === 'oven' ? t('kitchen.an') : 'a', one })}
           onClick={() =>
             onOpen({ list, thing: { ...emptyThing[list], id: crypto.randomUUID() } as KitchenThings[KitchenList], isNew: true })
           }
@@ -219,7 +225,12 @@ function Things({ list, kitchen, chosen, on, onOpen }: ThingsProps) {
         );
         if (list !== 'ovens') {
           return (
-            <ButtonBase key={thing.id} sx={line} onClick={() => onOpen({ list, thing, isNew: false })} aria-label={`Change ${thing.name}`}>
+            <ButtonBase
+              key={thing.id}
+              sx={line}
+              onClick={() => onOpen({ list, thing, isNew: false })}
+              aria-label={t('kitchen.changeName', { name: thing.name })}
+            >
               {inside}
             </ButtonBase>
           );
@@ -241,7 +252,7 @@ function Things({ list, kitchen, chosen, on, onOpen }: ThingsProps) {
           </ButtonBase>
         );
       })}
-      {things.length === 0 && <Note size="small">None yet.</Note>}
+      {things.length === 0 && <Note size="small">{t('kitchen.noneYet')}</Note>}
     </Box>
   );
 }
@@ -266,7 +277,12 @@ function about(list: KitchenList, thing: KitchenThings[KitchenList], units: Unit
     lengthMm === undefined
       ? `Ø ${showQuantity(topMm, 'length', units)}`
       : `${showValue(topMm, 'length', units)} × ${showQuantity(lengthMm, 'length', units)}`;
-  return `× ${count}, ${cups === undefined ? '' : `${cups} cups of `}${size}, ${showQuantity(depthMm, 'length', units)} deep`;
+  return t('kitchen.numberWordSizeDepthDeep', {
+    number: count,
+    word: cups === undefined ? '' : t('kitchen.cupsCupsOf', { cups }),
+    size,
+    depth: showQuantity(depthMm, 'length', units),
+  });
 }
 
 type SurenessProps = {
@@ -283,21 +299,29 @@ function Sureness({ oven, care, kitchen, on, onMeasure }: SurenessProps) {
   return (
     <Box
       component="aside"
-      aria-label="How sure, and what next"
+      aria-label={t('kitchen.howSureAndWhatNext')}
       sx={{ gridArea: 'side', display: 'grid', gap: 3, alignContent: 'start', fontSize: typeSize.body }}
     >
-      <Typography variant="h2">How sure</Typography>
+      <Typography variant="h2">{t('kitchen.howSure')}</Typography>
       <Box>
-        Its air may stray <b>± {voice.exact(care.spreadC, 'difference')}</b> from what you want
-        {care.state === 'never' ? ', and nothing of it is measured here.' : `, by ${many(care.readings, 'reading')}.`}
+        <Said
+          say="kitchen.itsAirMayStraySpreadFromWhat"
+          values={{
+            spread: voice.exact(care.spreadC, 'difference'),
+            word:
+              care.state === 'never'
+                ? t('kitchen.andNothingOfItIsMeasuredHere')
+                : t('kitchen.byReadings', { readings: many(care.readings, t('kitchen.reading')) }),
+          }}
+        />
       </Box>
       {care.next && (
         <Box sx={{ bgcolor: 'leaf.well', borderRadius: '8px', p: 3, display: 'grid', gap: 1 }}>
-          <b>Next: {nextWords(voice)[care.next].what.toLowerCase()}</b>
+          <b>{t('kitchen.nextWhat', { what: nextWords(voice)[care.next].what.toLowerCase() })}</b>
           <Box sx={{ fontSize: typeSize.small }}>{nextWords(voice)[care.next].why}</Box>
           {(care.next === 'measure' || care.next === 'secondSetting') && (
             <Button variant="outlined" size="small" sx={{ justifySelf: 'start' }} onClick={onMeasure}>
-              Measure {oven.name}
+              {t('kitchen.measureName', { name: oven.name })}
             </Button>
           )}
         </Box>
@@ -306,10 +330,10 @@ function Sureness({ oven, care, kitchen, on, onMeasure }: SurenessProps) {
         <Box sx={{ bgcolor: 'leaf.watchSoft', borderRadius: '8px', p: 3, display: 'grid', gap: 1 }}>
           <Box sx={{ display: 'flex', gap: 1, alignItems: 'center' }}>
             <Leaf state="watch" size={16} />
-            <b>Turn trays at half time</b>
+            <b>{t('kitchen.turnTraysAtHalfTime')}</b>
           </Box>
           <Box sx={{ fontSize: typeSize.small }}>
-            One side of a shelf is {voice.show(care.unevenC ?? 0, 'difference')} hotter than the other.
+            {t('kitchen.oneSideOfAShelfIsUneven', { uneven: voice.show(care.unevenC ?? 0, 'difference') })}
           </Box>
         </Box>
       )}
@@ -321,10 +345,7 @@ function Sureness({ oven, care, kitchen, on, onMeasure }: SurenessProps) {
           : {careWords(ovenCare(one, kitchen, on))}.
         </Box>
       ))}
-      <Note>
-        Cold places: read a thermometer in a glass of water that stood there over night. Chilled food belongs at{' '}
-        {voice.show(saidFacts.fridgeC, 'temperature')} or colder; local rules come first.
-      </Note>
+      <Note>{t('kitchen.coldPlacesReadAThermometerInA', { fridge: voice.show(saidFacts.fridgeC, 'temperature') })}</Note>
     </Box>
   );
 }

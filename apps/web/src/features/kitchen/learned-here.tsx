@@ -8,6 +8,7 @@ import { useVoice } from '../../platform/preferences';
 import { notify } from '../../platform/notices';
 import { useKitchenChange } from './api';
 import { learnedFrom, learnedName, learnedRows } from './learned-words';
+import { t } from '../../platform/words';
 
 /** What bakes have taught that moves a forecast, where the forecast stands; put aside or used again in one press. */
 export function LearnedHere({ kitchen, of }: { kitchen: Kitchen; of: readonly (readonly [Learned['what'], string])[] }) {
@@ -15,8 +16,8 @@ export function LearnedHere({ kitchen, of }: { kitchen: Kitchen; of: readonly (r
   const told = learned.filter(({ bakeIds, from }) => bakeIds.length > 0 || from !== undefined);
   if (told.length === 0) return null;
   return (
-    <Box component="section" aria-label="Learned from your bakes" sx={{ pt: 3, display: 'grid', gap: 2 }}>
-      <Typography variant="h3">Learned from your bakes</Typography>
+    <Box component="section" aria-label={t('kitchen.learnedFromYourBakes')} sx={{ pt: 3, display: 'grid', gap: 2 }}>
+      <Typography variant="h3">{t('kitchen.learnedFromYourBakes')}</Typography>
       {told.map((one) => (
         <One key={`${one.what} ${one.about}`} learned={one} kitchen={kitchen} />
       ))}
@@ -32,7 +33,7 @@ function One({ learned, kitchen }: { learned: Learned; kitchen: Kitchen }) {
   const treat = () =>
     change.mutate(
       { kind: 'learned', learned: { what, about, do: setAside ? 'use' : 'setAside' } },
-      { onError: (error) => notify(`Not changed: ${error.message}`, 'error') },
+      { onError: (error) => notify(t('kitchen.notChangedMessage', { message: error.message }), 'error') },
     );
   return (
     <Box role="group" aria-label={name} sx={{ fontSize: typeSize.small, display: 'grid', gridTemplateColumns: '1fr auto', columnGap: 3 }}>
@@ -42,16 +43,16 @@ function One({ learned, kitchen }: { learned: Learned; kitchen: Kitchen }) {
           <Box key={of}>
             {of} {now}{' '}
             <Box component="span" sx={{ color: 'text.secondary' }}>
-              ({before} before)
+              {t('kitchen.beforeBefore', { before })}
             </Box>
           </Box>
         ))}
         <Note>
-          {learnedFrom(learned, kitchen)} {setAside && <b>Set aside: this forecast is made without it.</b>}
+          {learnedFrom(learned, kitchen)} {setAside && <b>{t('kitchen.setAsideThisForecastIsMadeWithout')}</b>}
         </Note>
       </Box>
       <Button size="small" variant="outlined" onClick={treat} disabled={change.isPending} sx={{ alignSelf: 'start', minHeight: 28 }}>
-        {setAside ? 'Use it again' : 'Set aside'}
+        {setAside ? t('kitchen.useItAgain') : t('kitchen.setAside')}
       </Button>
     </Box>
   );

@@ -10,18 +10,14 @@ import { notify } from '../../platform/notices';
 import { SideSheet } from '../../ui/frame/side-sheet';
 import { learnedFrom, learnedName, learnedRows } from './learned-words';
 import { useDoInKitchen } from './use-kitchen';
+import { t } from '../../platform/words';
 
 /** What the kitchen's own bakes have taught: what was believed before, from how many bakes, and what is believed now. */
 export function LearnedSheet({ kitchen, onClose }: { kitchen: Kitchen; onClose: () => void }) {
   const learned = kitchen.learned.filter(({ what }) => what !== 'ovenHeatFactor');
   return (
-    <SideSheet title="Learned from your bakes" onClose={onClose}>
-      {learned.length === 0 && (
-        <Box sx={{ fontSize: typeSize.body, pt: 2 }}>
-          Nothing yet. Say at a bake how the dough felt, when it was done, its tone and its weight before and after, and give it dots: the
-          next forecast is worked out with them.
-        </Box>
-      )}
+    <SideSheet title={t('kitchen.learnedFromYourBakes')} onClose={onClose}>
+      {learned.length === 0 && <Box sx={{ fontSize: typeSize.body, pt: 2 }}>{t('kitchen.nothingYetSayAtABakeHow')}</Box>}
       {learned.map((one) => (
         <One key={`${one.what} ${one.about}`} learned={one} kitchen={kitchen} />
       ))}
@@ -37,7 +33,7 @@ function One({ learned, kitchen }: { learned: Learned; kitchen: Kitchen }) {
   const name = learnedName(learned, kitchen);
   const treat = (how: LearnedBody['do'], done: string) =>
     void act(`${name}: ${done}`, { kind: 'learned', learned: { what, about, do: how } }).catch((error: Error) =>
-      notify(`Not changed: ${error.message}`, 'error'),
+      notify(t('kitchen.notChangedMessage', { message: error.message }), 'error'),
     );
   return (
     <Box component="section" aria-label={name} sx={{ py: 3, borderBottom: `1px solid ${palette.divider}` }}>
@@ -55,8 +51,8 @@ function One({ learned, kitchen }: { learned: Learned; kitchen: Kitchen }) {
         <thead>
           <Box component="tr" sx={{ color: 'text.secondary', fontSize: typeSize.caption }}>
             <td />
-            <th scope="col">before</th>
-            <th scope="col">now</th>
+            <th scope="col">{t('kitchen.before')}</th>
+            <th scope="col">{t('common.now')}</th>
           </Box>
         </thead>
         <tbody>
@@ -72,21 +68,21 @@ function One({ learned, kitchen }: { learned: Learned; kitchen: Kitchen }) {
         </tbody>
       </Box>
       <Note size="small">
-        {learnedFrom(learned, kitchen)} {setAside && <b>Set aside: forecasts use what was believed before.</b>}
+        {learnedFrom(learned, kitchen)} {setAside && <b>{t('kitchen.setAsideForecastsUseWhatWasBelieved')}</b>}
       </Note>
       <Box sx={{ display: 'flex', gap: 2, pt: 1 }}>
         {setAside ? (
-          <Button size="small" variant="outlined" onClick={() => treat('use', 'used again')}>
-            Use it again
+          <Button size="small" variant="outlined" onClick={() => treat('use', t('kitchen.usedAgain'))}>
+            {t('kitchen.useItAgain')}
           </Button>
         ) : (
-          <Button size="small" variant="outlined" onClick={() => treat('setAside', 'set aside')}>
-            Set aside
+          <Button size="small" variant="outlined" onClick={() => treat('setAside', t('common.setAside'))}>
+            {t('kitchen.setAside')}
           </Button>
         )}
         {bakeIds.length > 0 && (
-          <Button size="small" onClick={() => treat('reset', 'begun anew')}>
-            Begin anew
+          <Button size="small" onClick={() => treat('reset', t('kitchen.begunAnew'))}>
+            {t('kitchen.beginAnew')}
           </Button>
         )}
       </Box>

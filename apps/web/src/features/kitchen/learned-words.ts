@@ -1,34 +1,35 @@
 import { families, isOutdated, type Kitchen, type Learned } from '@north-leaf/core';
 import { DateTime } from 'luxon';
 import { type Voice } from '@north-leaf/words';
+import { t } from '../../platform/words';
 
 const names: Readonly<Record<Learned['what'], string>> = {
-  thirstFactor: 'Thirst of',
-  ovenHeatFactor: 'Heat of',
+  thirstFactor: t('kitchen.thirstOf'),
+  ovenHeatFactor: t('kitchen.heatOf'),
   oven: '',
-  crisp: 'Crispness of',
-  tender: 'Tenderness of',
-  lift: 'Lift of',
-  spread: 'Spread of',
-  pack: 'Leak of the',
-  layerFloor: 'Thinnest dough layer that lasts,',
+  crisp: t('kitchen.crispnessOf'),
+  tender: t('kitchen.tendernessOf'),
+  lift: t('kitchen.liftOf'),
+  spread: t('kitchen.spreadOf'),
+  pack: t('kitchen.leakOfThe'),
+  layerFloor: t('kitchen.thinnestDoughLayerThatLasts'),
 };
 const packNames: Readonly<Record<string, string>> = {
-  paperBag: 'paper bag',
-  looseTin: 'loose tin',
-  tightTin: 'tight tin',
-  sealedPouch: 'sealed pouch',
+  paperBag: t('common.paperBag'),
+  looseTin: t('common.looseTin'),
+  tightTin: t('common.tightTin'),
+  sealedPouch: t('common.sealedPouch'),
 };
 const packName = (about: string): string => {
   const [pack = '', family = ''] = about.split(' ');
-  return `${packNames[pack] ?? pack} round ${familyName(family)}`;
+  return t('kitchen.packnamesRoundFamily', { packNames: packNames[pack] ?? pack, family: familyName(family) });
 };
 const times: Readonly<Partial<Record<Learned['what'], string>>> = {
-  thirstFactor: 'Water it wants',
-  ovenHeatFactor: 'Gives heat',
-  lift: 'It rises',
-  spread: 'It spreads',
-  pack: 'It lets vapour in',
+  thirstFactor: t('kitchen.waterItWants'),
+  ovenHeatFactor: t('kitchen.givesHeat'),
+  lift: t('kitchen.itRises'),
+  spread: t('kitchen.itSpreads'),
+  pack: t('kitchen.itLetsVapourIn'),
 };
 const familyName = (id: string) => families[id]?.name ?? id;
 
@@ -47,12 +48,12 @@ export function learnedRows({ what, priorValue, priorSd, value, sd, joint }: Lea
   if (joint)
     return [
       {
-        of: 'Air against the dial’s table',
+        of: t('kitchen.airAgainstTheDialsTable'),
         before: `0 ± ${voice.exact(priorSd ?? 0, 'difference')}`,
         now: `${value < 0 ? '−' : '+'}${voice.bare(Math.abs(value), 'difference', 1)} ± ${voice.show(sd, 'difference', 1)}`,
       },
-      { of: 'Gives heat', before: 'as its kind', now: factor(joint.mean[1]!, Math.sqrt(joint.covariance[1]![1]!)) },
-      { of: 'Browns', before: 'as its kind', now: factor(joint.mean[2]!, Math.sqrt(joint.covariance[2]![2]!)) },
+      { of: t('kitchen.givesHeat'), before: t('kitchen.asItsKind'), now: factor(joint.mean[1]!, Math.sqrt(joint.covariance[1]![1]!)) },
+      { of: t('kitchen.browns'), before: t('kitchen.asItsKind'), now: factor(joint.mean[2]!, Math.sqrt(joint.covariance[2]![2]!)) },
     ];
   const of = times[what];
   if (of !== undefined)
@@ -62,26 +63,28 @@ export function learnedRows({ what, priorValue, priorSd, value, sd, joint }: Lea
   if (what === 'layerFloor')
     return [
       {
-        of: 'Layer',
+        of: t('common.layer'),
         before: voice.spread(priorValue ?? 0, priorSd ?? 0, 'thin'),
         now: voice.spread(value, sd, 'thin'),
       },
     ];
-  return [{ of: 'Moves the forecast, of 10, by', before: `0 ± ${(priorSd ?? 0).toFixed(1)}`, now: `${signed(value)} ± ${sd.toFixed(1)}` }];
+  return [
+    { of: t('kitchen.movesTheForecastOf10By'), before: `0 ± ${(priorSd ?? 0).toFixed(1)}`, now: `${signed(value)} ± ${sd.toFixed(1)}` },
+  ];
 }
 
 /** From how many bakes, and when they were; whether it still counts. */
 export function learnedFrom(learned: Learned, { zone }: Kitchen): string {
   const { what, bakeIds, firstAt, lastAt, from } = learned;
   if (isOutdated(learned))
-    return what === 'ovenHeatFactor'
-      ? 'Weighed under the oven model before this one: not used. Weigh a tray again.'
-      : 'Learned under the oven model before this one: not used. It is worked out anew from your bakes.';
-  if (bakeIds.length === 0) return from ?? 'Begun anew: no bake since then.';
+    return what === 'ovenHeatFactor' ? t('kitchen.weighedUnderTheOvenModelBeforeThis') : t('kitchen.learnedUnderTheOvenModelBeforeThis');
+  if (bakeIds.length === 0) return from ?? t('kitchen.begunAnewNoBakeSinceThen');
   const day = (at: string) => DateTime.fromISO(at, { zone }).toFormat('d LLL yyyy');
-  const many = `From ${bakeIds.length} ${bakeIds.length === 1 ? 'bake' : 'bakes'}`;
+  const many = t('kitchen.fromBakeidsWord', { bakeIds: bakeIds.length, word: bakeIds.length === 1 ? 'bake' : 'bakes' });
   if (firstAt === undefined || lastAt === undefined) return `${many}.`;
-  return day(firstAt) === day(lastAt) ? `${many}, ${day(lastAt)}.` : `${many}, ${day(firstAt)} to ${day(lastAt)}.`;
+  return day(firstAt) === day(lastAt)
+    ? `${many}, ${day(lastAt)}.`
+    : t('kitchen.manyFirstatToLastat', { many, firstAt: day(firstAt), lastAt: day(lastAt) });
 }
 
 const signed = (value: number) => `${value >= 0.05 ? '+' : value <= -0.05 ? '−' : ''}${Math.abs(value).toFixed(1)}`;

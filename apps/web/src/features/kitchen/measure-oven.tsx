@@ -26,6 +26,7 @@ import { FormEnd } from '../../ui/form/form-end';
 import { QuantityField } from '../../ui/form/quantity-field';
 import { SideSheet } from '../../ui/frame/side-sheet';
 import { useDoInKitchen } from './use-kitchen';
+import { t } from '../../platform/words';
 
 /** Settings a measurement begins with: below and above where most is baked. */
 const STARTS: Readonly<Record<DialUnit, readonly number[]>> = { C: [160, 200], F: [325, 400], gas: [3, 6] };
@@ -48,7 +49,7 @@ function readingOf(typed: string, voice: Voice): { readonly valueC: number | nul
   const read = readQuantity(typed, 'temperature', unitOf('temperature', voice.units));
   if (!read.ok) return { valueC: null, wrong: read.reason };
   if (read.value < LOW_C || read.value > HIGH_C)
-    return { valueC: null, wrong: `must be from ${voice.range(LOW_C, HIGH_C, 'temperature')}` };
+    return { valueC: null, wrong: t('common.mustBeFromLow', { low: voice.range(LOW_C, HIGH_C, 'temperature') }) };
   return { valueC: read.value };
 }
 
@@ -72,18 +73,19 @@ export function MeasureOven({ oven, onClose }: { oven: Oven; onClose: () => void
 
   const store = async () => {
     const at = new Date().toISOString();
-    if (settings.some(({ typed }) => typed.some((one) => readingOf(one, voice).wrong))) return setFailed('Mend the marked reading first.');
+    if (settings.some(({ typed }) => typed.some((one) => readingOf(one, voice).wrong)))
+      return setFailed(t('kitchen.mendTheMarkedReadingFirst'));
     const taken = settings.flatMap(({ dial, typed }): OvenReading[] => {
       const values = typed.map((one) => readingOf(one, voice).valueC).filter((value) => value !== null);
       if (values.length === 0) return [];
       return [{ dialC: celsiusOfDial(oven.dialUnit, dial), trueC: values.reduce((sum, one) => sum + one, 0) / values.length, at }];
     });
-    if (taken.length === 0) return setFailed('Type at least one reading first.');
+    if (taken.length === 0) return setFailed(t('kitchen.typeAtLeastOneReadingFirst'));
     if (taken.some(({ dialC }) => dialC < LOW_C || dialC > HIGH_C))
-      return setFailed(`A dial setting is from ${voice.range(LOW_C, HIGH_C, 'temperature')}: mend the marked one.`);
+      return setFailed(t('kitchen.aDialSettingIsFromLowMend', { low: voice.range(LOW_C, HIGH_C, 'temperature') }));
     setBusy(true);
     try {
-      await act(`${oven.name} measured`, {
+      await act(t('kitchen.nameMeasured', { name: oven.name }), {
         kind: 'thing',
         list: 'ovens',
         thing: { ...oven, readings: withReadings(oven.readings, taken) },
@@ -96,26 +98,30 @@ export function MeasureOven({ oven, onClose }: { oven: Oven; onClose: () => void
   };
 
   return (
-    <SideSheet title={`Measure ${oven.name}`} onClose={onClose}>
+    <SideSheet title={t('kitchen.measureName', { name: oven.name })} onClose={onClose}>
       <Box sx={{ display: 'grid', gap: 4 }}>
         <Box component="ol" sx={{ m: 0, pl: 5, fontSize: typeSize.body, display: 'grid', gap: 1 }}>
-          <li>Put the thermometer on the middle shelf, in its middle, where you can read it through the door or on a probe.</li>
-          <li>Set the dial as below. Wait until the light is off, and ten minutes more.</li>
-          <li>Read it three times, some minutes apart: a thermostat swings. Then the next setting.</li>
+          <li>{t('kitchen.putTheThermometerOnTheMiddleShelf')}</li>
+          <li>{t('kitchen.setTheDialAsBelowWaitUntil')}</li>
+          <li>{t('kitchen.readItThreeTimesSomeMinutesApart')}</li>
         </Box>
         {settings.map((setting, i) => (
-          <SettingFields key={i} name={`Setting ${i + 1}`} oven={oven} setting={setting} onChange={(patch) => change(i, patch)} />
+          <SettingFields
+            key={i}
+            name={t('kitchen.settingI', { i: i + 1 })}
+            oven={oven}
+            setting={setting}
+            onChange={(patch) => change(i, patch)}
+          />
         ))}
         <Button
           size="small"
           sx={{ justifySelf: 'start' }}
           onClick={() => setSettings((now) => [...now, { dial: { C: 230, F: 450, gas: 8 }[oven.dialUnit], typed: none() }])}
         >
-          Another setting
+          {t('kitchen.anotherSetting')}
         </Button>
-        <Note>
-          Hot metal and steam burn: dry cloths, and open the door away from you. Type C or F after a number to give it in the other unit.
-        </Note>
+        <Note>{t('kitchen.hotMetalAndSteamBurnDryCloths')}</Note>
         <FormEnd failed={failed} busy={busy} onStore={() => void store()} onLeave={onClose} />
       </Box>
     </SideSheet>
@@ -141,9 +147,9 @@ function SettingFields({ name, oven, setting, onChange }: FieldsProps) {
   return (
     <Box component="section" aria-label={name} sx={{ display: 'grid', gap: 1 }}>
       <Typography variant="h2">{name}</Typography>
-      <FieldRow label={`Dial${oven.dialUnit === 'gas' ? ', gas mark' : `, °${oven.dialUnit}`}`}>
+      <FieldRow label={t('kitchen.dialWord', { word: oven.dialUnit === 'gas' ? t('kitchen.gasMark') : `, °${oven.dialUnit}` })}>
         <QuantityField
-          label={`${name} dial`}
+          label={t('kitchen.nameDial', { name })}
           kind="percent"
           hideUnit
           value={dial}
@@ -159,31 +165,35 @@ function SettingFields({ name, oven, setting, onChange }: FieldsProps) {
             <TextField
               key={n}
               size="small"
-              label={`Reading ${n + 1}, ${unitOf('temperature', units)}`}
+              label={t('kitchen.readingNValue', { n: n + 1, value: unitOf('temperature', units) })}
               value={text}
               onChange={(event) => onChange({ typed: typed.map((one, m) => (m === n ? event.target.value : one)) })}
               error={wrong !== undefined}
               helperText={wrong}
-              slotProps={{ htmlInput: { inputMode: 'decimal', autoComplete: 'off', 'aria-label': `${name} reading ${n + 1}` } }}
+              slotProps={{
+                htmlInput: { inputMode: 'decimal', autoComplete: 'off', 'aria-label': t('kitchen.nameReadingN', { name, n: n + 1 }) },
+              }}
             />
           );
         })}
       </Box>
       {values.length > 0 && (
         <Box sx={{ fontSize: typeSize.small }} role="status">
-          At {dialWords(oven.dialUnit, dialC)} the air is {voice.show(mean, 'temperature')}: {voice.show(Math.abs(off), 'difference')}{' '}
-          {off >= 0 ? 'hotter' : 'cooler'} than the dial says
-          {dialOf(oven.dialUnit, dialC) === dialC ? '' : ' once both are in °C'}.
+          {t('kitchen.atDialunitTheAirIsMeanOff', {
+            dialUnit: dialWords(oven.dialUnit, dialC),
+            mean: voice.show(mean, 'temperature'),
+            off: voice.show(Math.abs(off), 'difference'),
+            word: off >= 0 ? t('kitchen.hotter') : t('kitchen.cooler'),
+            word2: dialOf(oven.dialUnit, dialC) === dialC ? '' : t('kitchen.onceBothAreInC'),
+          })}
         </Box>
       )}
       {swing > SWING_C && (
-        <Alert severity="warning">
-          It swings by {voice.show(swing, 'difference')}: give it ten minutes more and read at the top and the bottom of a swing.
-        </Alert>
+        <Alert severity="warning">{t('kitchen.itSwingsBySwingGiveItTen', { swing: voice.show(swing, 'difference') })}</Alert>
       )}
       {Math.abs(off) > FAR_C && (
         <Alert severity="warning">
-          That is far off. Is the dial in {unitOf('temperature', oven.dialUnit === 'C' ? imperial : metric)} after all?
+          {t('kitchen.thatIsFarOffIsTheDial', { word: unitOf('temperature', oven.dialUnit === 'C' ? imperial : metric) })}
         </Alert>
       )}
     </Box>

@@ -29,6 +29,8 @@ import { Plot } from '../../ui/drawing/plot';
 import { QuantityField } from '../../ui/form/quantity-field';
 import { useDoInKitchen } from './use-kitchen';
 import { notify } from '../../platform/notices';
+import { t } from '../../platform/words';
+import { Said } from '../../ui/words/said';
 
 type Props = { readonly oven: Oven; readonly kitchen: Kitchen; readonly care: OvenCare };
 const WANTS_C = [150, 165, 180, 200, 220];
@@ -52,20 +54,22 @@ export function OvenPanel({ oven, kitchen, care }: Props) {
 function useStoreOven(): (name: string, oven: Oven) => void {
   const act = useDoInKitchen();
   return (name, oven) => {
-    act(name, { kind: 'thing', list: 'ovens', thing: oven }).catch((error: Error) => notify(`Not stored: ${error.message}`, 'error'));
+    act(name, { kind: 'thing', list: 'ovens', thing: oven }).catch((error: Error) =>
+      notify(t('common.notStoredMessage', { message: error.message }), 'error'),
+    );
   };
 }
 
 const sideWords: Readonly<Record<HotSpot['side'], string>> = {
-  backLeft: 'back left',
-  back: 'back',
-  backRight: 'back right',
-  left: 'left',
-  centre: 'centre',
-  right: 'right',
-  doorLeft: 'door left',
-  door: 'door',
-  doorRight: 'door right',
+  backLeft: t('kitchen.backLeft'),
+  back: t('kitchen.back'),
+  backRight: t('kitchen.backRight'),
+  left: t('common.left'),
+  centre: t('kitchen.centre'),
+  right: t('kitchen.right'),
+  doorLeft: t('kitchen.doorLeft'),
+  door: t('kitchen.door'),
+  doorRight: t('kitchen.doorRight'),
 };
 
 function HotSpots({ oven }: { oven: Oven }) {
@@ -80,17 +84,23 @@ function HotSpots({ oven }: { oven: Oven }) {
     const of = (side: HotSpot['side']) => typed?.[side] ?? at(side);
     const others = spots.filter((one) => one.shelf !== shelf);
     const here = ovenSides.flatMap((side): HotSpot[] => (of(side) === null ? [] : [{ shelf, side, aboveC: of(side)! }]));
-    store(`Map of ${oven.name} stored`, { ...oven, hotSpots: [...others, ...here] });
+    store(t('kitchen.mapOfNameStored', { name: oven.name }), { ...oven, hotSpots: [...others, ...here] });
     setTyped(null);
   };
   const wrong = Object.values(typed ?? {}).some((value) => Math.abs(value) > 60);
   return (
-    <Box component="section" aria-label="Where it is hotter">
+    <Box component="section" aria-label={t('kitchen.whereItIsHotter')}>
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 3, pb: 2, flexWrap: 'wrap' }}>
         <Typography variant="h2" sx={{ flex: 1 }}>
-          Where it is hotter
+          {t('kitchen.whereItIsHotter')}
         </Typography>
-        <ToggleButtonGroup exclusive size="small" value={shelf} onChange={(_, next) => next && setShelf(next)} aria-label="Shelf">
+        <ToggleButtonGroup
+          exclusive
+          size="small"
+          value={shelf}
+          onChange={(_, next) => next && setShelf(next)}
+          aria-label={t('kitchen.shelf')}
+        >
           {ovenShelves.map((one) => (
             <ToggleButton key={one} value={one}>
               {one}
@@ -99,8 +109,8 @@ function HotSpots({ oven }: { oven: Oven }) {
         </ToggleButtonGroup>
       </Box>
       <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary', display: 'flex', justifyContent: 'space-between', pb: 1 }}>
-        <span>back</span>
-        <span>{unitOf('difference', voice.units)} above the middle of the middle shelf</span>
+        <span>{t('kitchen.back')}</span>
+        <span>{t('kitchen.valueAboveTheMiddleOfTheMiddle', { value: unitOf('difference', voice.units) })}</span>
       </Box>
       <Box
         sx={{
@@ -132,7 +142,7 @@ function HotSpots({ oven }: { oven: Oven }) {
             >
               {typed ? (
                 <QuantityField
-                  label={`${sideWords[side]} above`}
+                  label={t('kitchen.sidewordsAbove', { sideWords: sideWords[side] })}
                   kind="difference"
                   hideUnit
                   width={52}
@@ -141,7 +151,9 @@ function HotSpots({ oven }: { oven: Oven }) {
                   problem={outside(typed[side] ?? 0, -60, 60, 'difference', voice)}
                 />
               ) : (
-                <span aria-label={`${sideWords[side]}: ${above === null ? 'not measured' : `${voice.show(above, 'difference')} above`}`}>
+                <span
+                  aria-label={`${sideWords[side]}: ${above === null ? t('common.notMeasured') : t('kitchen.aboveAbove', { above: voice.show(above, 'difference') })}`}
+                >
                   {above === null ? '?' : `${above > 0 ? '+' : ''}${voice.bare(above, 'difference')}`}
                 </span>
               )}
@@ -150,27 +162,24 @@ function HotSpots({ oven }: { oven: Oven }) {
         })}
       </Box>
       <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary', display: 'flex', justifyContent: 'space-between', pt: 1 }}>
-        <span>door</span>
+        <span>{t('kitchen.door')}</span>
         {typed ? (
           <span>
             <Button size="small" disabled={wrong} onClick={keep}>
-              Store the map
+              {t('kitchen.storeTheMap')}
             </Button>
             <Button size="small" onClick={() => setTyped(null)}>
-              Leave it
+              {t('common.leaveIt')}
             </Button>
           </span>
         ) : (
           <Button size="small" onClick={() => setTyped({})} sx={{ minHeight: 24 }}>
-            {spots.some((one) => one.shelf === shelf) ? 'Change the map' : 'Map this shelf'}
+            {spots.some((one) => one.shelf === shelf) ? t('kitchen.changeTheMap') : t('kitchen.mapThisShelf')}
           </Button>
         )}
       </Box>
       {typed && (
-        <Note>
-          Move the thermometer from place to place at one setting; ten minutes each. Or sprinkle white rice flour on a tray, six minutes at{' '}
-          {voice.show(saidFacts.flourTestC, 'temperature')}, and see where it browns first.
-        </Note>
+        <Note>{t('kitchen.moveTheThermometerFromPlaceToPlace', { flourTest: voice.show(saidFacts.flourTestC, 'temperature') })}</Note>
       )}
     </Box>
   );
@@ -180,9 +189,9 @@ function SetDial({ oven }: { oven: Oven }) {
   const units = usePreferences((state) => state.units);
   const { palette } = useTheme();
   return (
-    <Box component="section" aria-label="Set dial to get">
+    <Box component="section" aria-label={t('kitchen.setDialToGet')}>
       <Typography variant="h2" sx={{ pb: 2 }}>
-        Set dial to get
+        {t('kitchen.setDialToGet')}
       </Typography>
       <Box
         component="table"
@@ -190,8 +199,8 @@ function SetDial({ oven }: { oven: Oven }) {
       >
         <thead>
           <tr>
-            <th style={{ textAlign: 'left', fontSize: typeSize.caption }}>Want</th>
-            <th style={{ textAlign: 'right', fontSize: typeSize.caption }}>Dial</th>
+            <th style={{ textAlign: 'left', fontSize: typeSize.caption }}>{t('common.want')}</th>
+            <th style={{ textAlign: 'right', fontSize: typeSize.caption }}>{t('common.dial')}</th>
           </tr>
         </thead>
         <tbody>
@@ -203,7 +212,7 @@ function SetDial({ oven }: { oven: Oven }) {
           ))}
         </tbody>
       </Box>
-      {oven.readings.length === 0 && <Note pt={1}>Never measured: the dial is taken at its word.</Note>}
+      {oven.readings.length === 0 && <Note pt={1}>{t('kitchen.neverMeasuredTheDialIsTakenAt')}</Note>}
     </Box>
   );
 }
@@ -227,7 +236,7 @@ function DialAndTruth({ oven }: { oven: Oven }) {
           x,
           y: x,
           mode: 'lines' as const,
-          name: 'dial is true',
+          name: t('kitchen.dialIsTrue'),
           line: { color: palette.text.secondary, width: 1.5, dash: 'dash' as const },
         },
         ...(readings.length > 0
@@ -243,34 +252,44 @@ function DialAndTruth({ oven }: { oven: Oven }) {
                 x: byDial.map(({ dialC }) => shown(dialC)),
                 y: byDial.map(({ trueC }) => shown(trueC)),
                 mode: 'markers' as const,
-                name: 'read',
+                name: t('kitchen.read'),
                 marker: { size: 10, color: palette.background.paper, line: { color: palette.text.primary, width: 2 } },
               },
             ]
           : []),
       ],
       layout: {
-        xaxis: { title: { text: `dial, ${unit}` }, range: [shown(115), shown(245)] },
+        xaxis: { title: { text: t('kitchen.dialUnit', { unit }) }, range: [shown(115), shown(245)] },
         yaxis: { range: [shown(115), shown(255)], ticksuffix: ` ${unit}` },
         annotations: [
-          { x: shown(226), y: shown(200), text: 'dial is true', showarrow: false, font: { color: palette.text.secondary } },
+          { x: shown(226), y: shown(200), text: t('kitchen.dialIsTrue'), showarrow: false, font: { color: palette.text.secondary } },
           ...(readings.length > 0
             ? [{ x: shown(140), y: shown(175), text: oven.name, showarrow: false, font: { color: palette.leaf.heat } }]
-            : [{ x: shown(180), y: shown(205), text: 'no readings yet', showarrow: false, font: { color: palette.text.secondary } }]),
+            : [
+                {
+                  x: shown(180),
+                  y: shown(205),
+                  text: t('kitchen.noReadingsYet'),
+                  showarrow: false,
+                  font: { color: palette.text.secondary },
+                },
+              ]),
         ],
       },
       columns: [
-        { name: `dial ${unit}`, values: byDial.map(({ dialC }) => shown(dialC)), digits: 0 },
-        { name: `air ${unit}`, values: byDial.map(({ trueC }) => shown(trueC)), digits: 0 },
+        { name: t('kitchen.dialUnit2', { unit }), values: byDial.map(({ dialC }) => shown(dialC)), digits: 0 },
+        { name: t('kitchen.airUnit', { unit }), values: byDial.map(({ trueC }) => shown(trueC)), digits: 0 },
       ],
     };
   }, [oven, readings, palette, units]);
   return (
-    <Box component="section" aria-label="Dial and truth">
-      <Typography variant="h2">Dial and truth</Typography>
+    <Box component="section" aria-label={t('kitchen.dialAndTruth')}>
+      <Typography variant="h2">{t('kitchen.dialAndTruth')}</Typography>
       <Plot
         summary={
-          readings.length > 0 ? `${readings.length} readings of ${oven.name} against its dial.` : `${oven.name} has no readings yet.`
+          readings.length > 0
+            ? t('kitchen.readingsReadingsOfNameAgainstItsDial', { readings: readings.length, name: oven.name })
+            : t('kitchen.nameHasNoReadingsYet', { name: oven.name })
         }
         data={data}
         layout={layout}
@@ -280,13 +299,21 @@ function DialAndTruth({ oven }: { oven: Oven }) {
       {readings.map((reading) => (
         <Box key={`${reading.dialC} ${reading.at}`} sx={{ display: 'flex', alignItems: 'center', gap: 2, fontSize: typeSize.small }}>
           <span>
-            {dialWords(oven.dialUnit, reading.dialC)} on the dial, {voice.show(reading.trueC, 'temperature')} in the oven,{' '}
-            {reading.at.slice(0, 10)}
+            {t('kitchen.dialunitOnTheDialTrueInThe', {
+              dialUnit: dialWords(oven.dialUnit, reading.dialC),
+              true: voice.show(reading.trueC, 'temperature'),
+              at: reading.at.slice(0, 10),
+            })}
           </span>
           <IconButton
             size="small"
-            aria-label={`Remove the reading at ${dialWords(oven.dialUnit, reading.dialC)}`}
-            onClick={() => store(`Reading of ${oven.name} removed`, { ...oven, readings: readings.filter((one) => one !== reading) })}
+            aria-label={t('kitchen.removeTheReadingAtDialunit', { dialUnit: dialWords(oven.dialUnit, reading.dialC) })}
+            onClick={() =>
+              store(t('kitchen.readingOfNameRemoved', { name: oven.name }), {
+                ...oven,
+                readings: readings.filter((one) => one !== reading),
+              })
+            }
           >
             <CloseIcon fontSize="inherit" />
           </IconButton>
@@ -302,28 +329,30 @@ function Heating({ oven }: { oven: Oven }) {
   const [min, setMin] = useState<number | null>(null);
   const wrong = min !== null && (min < 1 || min > 180);
   return (
-    <Box component="section" aria-label="Time to heat">
-      <Typography variant="h2">Time to heat</Typography>
+    <Box component="section" aria-label={t('kitchen.timeToHeat')}>
+      <Typography variant="h2">{t('kitchen.timeToHeat')}</Typography>
       <Note size="small" pb={1}>
-        From cold to {dialWords(oven.dialUnit, held?.dialC ?? 180)} on the dial, light off.{' '}
-        {held ? '' : 'Not timed yet: 14 min are assumed.'}
+        {t('kitchen.fromColdToDialunitOnTheDial', {
+          dialUnit: dialWords(oven.dialUnit, held?.dialC ?? 180),
+          word: held ? '' : t('kitchen.notTimedYet14MinAreAssumed'),
+        })}
       </Note>
       <QuantityField
-        label="Minutes to heat"
+        label={t('kitchen.minutesToHeat')}
         kind="minutes"
         value={min ?? held?.min ?? 14}
         onChange={setMin}
-        problem={wrong ? 'must be from 1 to 180 min' : undefined}
+        problem={wrong ? t('kitchen.mustBeFrom1To180Min') : undefined}
       />
       {min !== null && !wrong && (
         <Button
           size="small"
           onClick={() => {
-            store(`Heating of ${oven.name} stored`, { ...oven, heating: [{ dialC: held?.dialC ?? 180, min }] });
+            store(t('kitchen.heatingOfNameStored', { name: oven.name }), { ...oven, heating: [{ dialC: held?.dialC ?? 180, min }] });
             setMin(null);
           }}
         >
-          Store
+          {t('common.store')}
         </Button>
       )}
     </Box>
@@ -334,30 +363,29 @@ function HeatTransfer({ oven, kitchen, care }: Props) {
   const act = useDoInKitchen();
   const from = kitchen.learned.find(({ what, about }) => what === 'ovenHeatFactor' && about === oven.id)?.from;
   return (
-    <Box component="section" aria-label="How fast it gives its heat">
-      <Typography variant="h2">How fast it gives its heat</Typography>
+    <Box component="section" aria-label={t('kitchen.howFastItGivesItsHeat')}>
+      <Typography variant="h2">{t('kitchen.howFastItGivesItsHeat')}</Typography>
       {care.heat ? (
         <>
           <Box sx={{ fontSize: typeSize.body }}>
-            <b>
-              {care.heat.value.toFixed(2)} ± {care.heat.sd.toFixed(2)}
-            </b>{' '}
-            times an oven of its kind
+            <Said say="kitchen.valueSdTimesAnOvenOfIts" values={{ value: care.heat.value.toFixed(2), sd: care.heat.sd.toFixed(2) }} />
           </Box>
           {from && <Note>{from}</Note>}
           <Button
             size="small"
             onClick={() =>
-              void act(`What was weighed for ${oven.name} forgotten`, { kind: 'ovenHeat', ovenId: oven.id, heat: null }).catch(
-                (error: Error) => notify(`Not forgotten: ${error.message}`, 'error'),
-              )
+              void act(t('kitchen.whatWasWeighedForNameForgotten', { name: oven.name }), {
+                kind: 'ovenHeat',
+                ovenId: oven.id,
+                heat: null,
+              }).catch((error: Error) => notify(t('kitchen.notForgottenMessage', { message: error.message }), 'error'))
             }
           >
-            Forget it
+            {t('kitchen.forgetIt')}
           </Button>
         </>
       ) : (
-        <Note size="small">Not known yet. Weigh one tray before and after, on the Bake board of a formula.</Note>
+        <Note size="small">{t('kitchen.notKnownYetWeighOneTrayBefore')}</Note>
       )}
     </Box>
   );

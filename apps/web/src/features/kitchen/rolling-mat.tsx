@@ -9,6 +9,7 @@ import { notify } from '../../platform/notices';
 import { FieldRow } from '../../ui/form/field-row';
 import { QuantityField } from '../../ui/form/quantity-field';
 import { useDoInKitchen } from './use-kitchen';
+import { t } from '../../platform/words';
 
 const LOW = 100;
 const HIGH = 2000;
@@ -24,15 +25,15 @@ export function RollingMat({ kitchen: { mat } }: { kitchen: Kitchen }) {
   const store = (next: Kitchen['mat'] | null, name: string) =>
     void act(name, { kind: 'mat', mat: next }).then(
       () => setTyped({}),
-      (error: Error) => notify(`Not stored: ${error.message}`, 'error'),
+      (error: Error) => notify(t('common.notStoredMessage', { message: error.message }), 'error'),
     );
   return (
-    <Box component="section" aria-label="The rolling mat" sx={{ pb: 3 }}>
-      <Typography variant="h2">Mat or bench to roll on</Typography>
+    <Box component="section" aria-label={t('kitchen.theRollingMat')} sx={{ pb: 3 }}>
+      <Typography variant="h2">{t('kitchen.matOrBenchToRollOn')}</Typography>
       {(['widthMm', 'lengthMm'] as const).map((name) => (
-        <FieldRow key={name} label={name === 'widthMm' ? 'Width' : 'Length'}>
+        <FieldRow key={name} label={name === 'widthMm' ? t('kitchen.width') : t('kitchen.length')}>
           <QuantityField
-            label={name === 'widthMm' ? 'Mat width' : 'Mat length'}
+            label={name === 'widthMm' ? t('kitchen.matWidth') : t('kitchen.matLength')}
             kind="length"
             grain={10}
             value={now[name]}
@@ -43,13 +44,13 @@ export function RollingMat({ kitchen: { mat } }: { kitchen: Kitchen }) {
       ))}
       <Box sx={{ display: 'flex', gap: 1 }}>
         {changed && !wrongOf(now.widthMm) && !wrongOf(now.lengthMm) && (
-          <Button size="small" onClick={() => store(now, 'The mat changed')}>
-            Store the mat
+          <Button size="small" onClick={() => store(now, t('kitchen.theMatChanged'))}>
+            {t('kitchen.storeTheMat')}
           </Button>
         )}
         {mat && (
-          <Button size="small" onClick={() => store(null, 'The mat forgotten')}>
-            No limit
+          <Button size="small" onClick={() => store(null, t('kitchen.theMatForgotten'))}>
+            {t('kitchen.noLimit')}
           </Button>
         )}
       </Box>

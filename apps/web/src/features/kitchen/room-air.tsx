@@ -10,6 +10,7 @@ import { usePreferences, useVoice } from '../../platform/preferences';
 import { FieldRow } from '../../ui/form/field-row';
 import { QuantityField } from '../../ui/form/quantity-field';
 import { useDoInKitchen } from './use-kitchen';
+import { t } from '../../platform/words';
 
 /** The air everything stands in: tables and racks are as warm as it, flour and crackers as damp. */
 export function RoomAir({ kitchen }: { kitchen: Kitchen }) {
@@ -27,20 +28,20 @@ export function RoomAir({ kitchen }: { kitchen: Kitchen }) {
   };
   const changed = Object.keys(typed).length > 0;
   return (
-    <Box component="section" aria-label="The room">
-      <Typography variant="h2">The room</Typography>
-      <FieldRow label="Air">
+    <Box component="section" aria-label={t('kitchen.theRoom')}>
+      <Typography variant="h2">{t('kitchen.theRoom')}</Typography>
+      <FieldRow label={t('kitchen.air')}>
         <QuantityField
-          label="Room"
+          label={t('common.room')}
           kind="temperature"
           value={room}
           problem={wrong.room}
           onChange={(value) => setTyped({ ...typed, room: value })}
         />
       </FieldRow>
-      <FieldRow label="Humidity">
+      <FieldRow label={t('kitchen.humidity')}>
         <QuantityField
-          label="Humidity"
+          label={t('kitchen.humidity')}
           kind="percent"
           digits={0}
           grain={5}
@@ -49,9 +50,9 @@ export function RoomAir({ kitchen }: { kitchen: Kitchen }) {
           onChange={(value) => setTyped({ ...typed, humidity: value })}
         />
       </FieldRow>
-      <FieldRow label="Above the sea">
+      <FieldRow label={t('kitchen.aboveTheSea')}>
         <QuantityField
-          label="Above the sea"
+          label={t('kitchen.aboveTheSea')}
           kind="height"
           digits={0}
           grain={50}
@@ -62,21 +63,22 @@ export function RoomAir({ kitchen }: { kitchen: Kitchen }) {
       </FieldRow>
       {altitude > 0 && !wrong.altitude && (
         <Note pb={1}>
-          Water boils at {showQuantity(boilsAtC(pressureAt(altitude)), 'temperature', units, 1)} here: middles are done cooler, and gas
-          lifts more, so less powder is wanted.
+          {t('kitchen.waterBoilsAtAltitudeHereMiddlesAre', {
+            altitude: showQuantity(boilsAtC(pressureAt(altitude)), 'temperature', units, 1),
+          })}
         </Note>
       )}
       {changed && !wrong.room && !wrong.humidity && !wrong.altitude && (
         <Button
           size="small"
           onClick={() =>
-            void act('The room changed', { kind: 'air', roomC: room, humidityShare: humidity / 100, altitudeM: altitude }).then(
+            void act(t('kitchen.theRoomChanged'), { kind: 'air', roomC: room, humidityShare: humidity / 100, altitudeM: altitude }).then(
               () => setTyped({}),
-              (error: Error) => notify(`Not stored: ${error.message}`, 'error'),
+              (error: Error) => notify(t('common.notStoredMessage', { message: error.message }), 'error'),
             )
           }
         >
-          Store the room
+          {t('kitchen.storeTheRoom')}
         </Button>
       )}
     </Box>

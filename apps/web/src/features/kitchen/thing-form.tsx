@@ -26,6 +26,7 @@ import { SideSheet } from '../../ui/frame/side-sheet';
 import { lists } from './words';
 import { useDoInKitchen } from './use-kitchen';
 import type { KitchenThing } from './api';
+import { t } from '../../platform/words';
 
 /** What the form asks of each, in the order that it is described in; readings, hot spots and heating have places of their own. */
 const askedOf = (list: KitchenList) =>
@@ -63,11 +64,13 @@ export function ThingForm({ list, thing, isNew, onClose }: Props) {
   const wrongOf = (key: string, field: Field): string | undefined => {
     const value = values[key] as number | undefined;
     if (field.is !== 'number' || value === undefined) return undefined;
-    if (field.whole && !Number.isInteger(value)) return 'must be a whole number';
+    if (field.whole && !Number.isInteger(value)) return t('kitchen.mustBeAWholeNumber');
     const least = field.atLeast === undefined ? field.low : Math.max(field.low, values[field.atLeast] as number);
     const kind = quantityOf(field);
     if (kind !== 'percent') return outside(value, least, field.high, kind, voice);
-    return value < least || value > field.high ? `must be from ${least} to ${field.high} ${field.unit}`.trim() : undefined;
+    return value < least || value > field.high
+      ? t('kitchen.mustBeFromLeastToHighUnit', { least, high: field.high, unit: field.unit }).trim()
+      : undefined;
   };
   const asked = askedOf(list).filter(([, field]) => field.is !== 'number' || field.ofKind === undefined || field.ofKind === values['kind']);
   const wrong = asked.some(([key, field]) => wrongOf(key, field) !== undefined) || unread.size > 0;
@@ -79,11 +82,14 @@ export function ThingForm({ list, thing, isNew, onClose }: Props) {
     setBusy(true);
     try {
       const stored = { ...values, name: name.trim() };
-      await act(isNew ? `${name.trim()} added` : changedName(name.trim(), kitchenThings[list] as Fields, [thing, stored]), {
-        kind: 'thing',
-        list,
-        thing: stored,
-      } as unknown as { kind: 'thing' } & KitchenThing);
+      await act(
+        isNew ? t('common.nameAdded', { name: name.trim() }) : changedName(name.trim(), kitchenThings[list] as Fields, [thing, stored]),
+        {
+          kind: 'thing',
+          list,
+          thing: stored,
+        } as unknown as { kind: 'thing' } & KitchenThing,
+      );
       onClose();
     } catch (error) {
       setFailed((error as Error).message);
@@ -92,7 +98,7 @@ export function ThingForm({ list, thing, isNew, onClose }: Props) {
   };
   const remove = async () => {
     try {
-      await act(`${thing.name} removed`, { kind: 'removeThing', list, id: thing.id });
+      await act(t('common.nameRemoved', { name: thing.name }), { kind: 'removeThing', list, id: thing.id });
       onClose();
     } catch (error) {
       setFailed((error as Error).message);
@@ -100,7 +106,7 @@ export function ThingForm({ list, thing, isNew, onClose }: Props) {
   };
 
   return (
-    <SideSheet title={isNew ? `A new ${one}` : thing.name} onClose={onClose}>
+    <SideSheet title={isNew ? t('kitchen.aNewOne', { one }) : thing.name} onClose={onClose}>
       <Box
         component="form"
         noValidate
@@ -112,11 +118,11 @@ export function ThingForm({ list, thing, isNew, onClose }: Props) {
       >
         <TextField
           size="small"
-          label="Name"
+          label={t('common.name')}
           value={name}
           onChange={(event) => setName(event.target.value)}
           error={tried && missing}
-          helperText={tried && missing ? 'Give it the name it has in the kitchen' : undefined}
+          helperText={tried && missing ? t('kitchen.giveItTheNameItHasIn') : undefined}
           slotProps={{ htmlInput: { maxLength: 60 } }}
         />
         {asked.map(([key, field]) =>
@@ -142,7 +148,11 @@ export function ThingForm({ list, thing, isNew, onClose }: Props) {
                   width={230}
                 />
               ) : field.is === 'number' && field.without && values[key] === undefined ? (
-                <Button size="small" onClick={() => set(key, field.usual ?? field.low)} aria-label={`Set ${field.name}`}>
+                <Button
+                  size="small"
+                  onClick={() => set(key, field.usual ?? field.low)}
+                  aria-label={t('kitchen.setName', { name: field.name })}
+                >
                   {field.without}
                 </Button>
               ) : field.is === 'number' ? (
@@ -168,9 +178,7 @@ export function ThingForm({ list, thing, isNew, onClose }: Props) {
         )}
         <Box sx={{ pt: 3, display: 'grid', gap: 2 }}>
           <FormEnd failed={failed} busy={busy} onLeave={onClose} onRemove={isNew ? undefined : () => void remove()} />
-          {!isNew && list !== 'pans' && list !== 'cutters' && (
-            <Note>A formula that names a removed {one} says so and waits until you choose another.</Note>
-          )}
+          {!isNew && list !== 'pans' && list !== 'cutters' && <Note>{t('kitchen.aFormulaThatNamesARemovedOne', { one })}</Note>}
         </Box>
       </Box>
     </SideSheet>

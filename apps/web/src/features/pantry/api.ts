@@ -13,14 +13,15 @@ import {
 import type { Stored } from '@north-leaf/contracts';
 import { ApiError, request } from '../../platform/http';
 import type { SearchOption } from '../../ui/form/search-field';
+import { t } from '../../platform/words';
 
 /** The faces of the pantry; blends are a feature of their own and stand among them. */
 export const pantryTabs = [
-  { to: '/pantry/lots', name: 'Lots' },
-  { to: '/pantry/ingredients', name: 'Ingredients' },
-  { to: '/pantry/preparations', name: 'Preparations' },
-  { to: '/pantry/blends', name: 'Blends' },
-  { to: '/pantry/guests', name: 'Guests' },
+  { to: '/pantry/lots', name: t('pantry.lots') },
+  { to: '/pantry/ingredients', name: t('pantry.ingredients') },
+  { to: '/pantry/preparations', name: t('pantry.preparations') },
+  { to: '/pantry/blends', name: t('pantry.blends') },
+  { to: '/pantry/guests', name: t('common.guests') },
 ] as const;
 
 export const pantryKeys = { all: ['pantry'] as const };
@@ -101,7 +102,7 @@ export const ingredientOptions =
         id: one.id,
         name: one.name,
         ...(beside ? { beside } : {}),
-        ...(asks && among.length > 1 ? { asks: { why: why || alike?.ask || 'This name is used for more than one thing.', among } } : {}),
+        ...(asks && among.length > 1 ? { asks: { why: why || alike?.ask || t('pantry.thisNameIsUsedForMoreThan'), among } } : {}),
       };
     };
     if (typed.trim() === '') {

@@ -11,6 +11,7 @@ import { patched, suits, type Guest, type Kitchen } from '@north-leaf/core';
 import type { PantryBook } from '@north-leaf/contracts';
 import { useKitchenChange } from '../kitchen/doors';
 import { notify } from '../../platform/notices';
+import { t } from '../../platform/words';
 
 /** For whom the kitchen bakes, and what they cannot have. A formula that names a guest keeps to it, row by row. */
 export function GuestsList({ kitchen }: { book: PantryBook; kitchen: Kitchen }) {
@@ -22,33 +23,36 @@ export function GuestsList({ kitchen }: { book: PantryBook; kitchen: Kitchen }) 
   return (
     <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 8, [under.phone]: { gridTemplateColumns: '1fr' } }}>
       <Box>
-        <Typography variant="h2">Guests, customers, orders</Typography>
+        <Typography variant="h2">{t('pantry.guestsCustomersOrders')}</Typography>
         {guests.map((guest) => (
           <Box key={guest.id} sx={{ borderBottom: `1px solid ${palette.divider}`, py: 2, display: 'flex', gap: 3, alignItems: 'center' }}>
             <Box sx={{ flex: 1 }}>
               <Box sx={{ fontWeight: 680 }}>{guest.name}</Box>
               <Box sx={{ fontSize: typeSize.small }}>
-                {guest.suits.map((id) => suits.values[id as keyof typeof suits.values]?.name ?? id).join(', ') || 'no limits yet'}
+                {guest.suits.map((id) => suits.values[id as keyof typeof suits.values]?.name ?? id).join(', ') || t('pantry.noLimitsYet')}
               </Box>
               {guest.note && <Note size="small">{guest.note}</Note>}
             </Box>
             <Button variant="outlined" size="small" onClick={() => setOpen(guest)}>
-              Change
+              {t('common.change')}
             </Button>
             <Button
               size="small"
               color="error"
-              onClick={() => change.mutate({ kind: 'removeGuest', id: guest.id }, { onSuccess: () => notify(`${guest.name} removed.`) })}
+              onClick={() =>
+                change.mutate(
+                  { kind: 'removeGuest', id: guest.id },
+                  { onSuccess: () => notify(t('pantry.nameRemoved', { name: guest.name })) },
+                )
+              }
             >
-              Remove
+              {t('common.remove')}
             </Button>
           </Box>
         ))}
-        {guests.length === 0 && (
-          <Box sx={{ py: 5 }}>Whoever cannot have something belongs here. A role or an order will do; no name is needed.</Box>
-        )}
+        {guests.length === 0 && <Box sx={{ py: 5 }}>{t('pantry.whoeverCannotHaveSomethingBelongsHereA')}</Box>}
         <Button variant="contained" sx={{ mt: 3 }} onClick={() => setOpen({ id: crypto.randomUUID(), name: '', suits: [] })}>
-          Add a guest
+          {t('pantry.addAGuest')}
         </Button>
       </Box>
       {open && <GuestForm key={open.id} guest={open} failed={change.error?.message} onStore={store} onClose={() => setOpen(null)} />}
@@ -80,14 +84,14 @@ function GuestForm({ guest, failed, onStore, onClose }: FormProps) {
       }}
       sx={{ display: 'grid', gap: 3, alignContent: 'start' }}
     >
-      <Typography variant="h2">What they cannot have</Typography>
+      <Typography variant="h2">{t('pantry.whatTheyCannotHave')}</Typography>
       <TextField
         size="small"
-        label="Guest, order or label"
+        label={t('pantry.guestOrderOrLabel')}
         value={name}
         onChange={(event) => setName(event.target.value)}
         error={asked && missing}
-        helperText={asked && missing ? 'Give it a name: “Thursday order” will do' : undefined}
+        helperText={asked && missing ? t('pantry.giveItANameThursdayOrderWill') : undefined}
         slotProps={{ htmlInput: { maxLength: 120 } }}
       />
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2 }}>
@@ -108,15 +112,12 @@ function GuestForm({ guest, failed, onStore, onClose }: FormProps) {
       </Box>
       <TextField
         size="small"
-        label="Note"
+        label={t('common.note')}
         value={note}
         onChange={(event) => setNote(event.target.value)}
         slotProps={{ htmlInput: { maxLength: 500 } }}
       />
-      <Note>
-        Lactose-free is not milk-free. Honey and gelatine are not vegan. “May contain” counts as not suiting until a label says otherwise.
-        An allergy is for the guest and their doctor to judge; ask, and follow local rules.
-      </Note>
+      <Note>{t('pantry.lactoseFreeIsNotMilkFreeHoney')}</Note>
       <FormEnd failed={failed} onLeave={onClose} />
     </Box>
   );

@@ -19,6 +19,7 @@ import { kitchenQuery, useKitchenChange } from '../kitchen/doors';
 import { pantryQuery, pantryTabs } from './api';
 import { notify } from '../../platform/notices';
 import { usePantryUndoKey } from './use-pantry';
+import { t } from '../../platform/words';
 
 const faces = {
   lots: lazy(async () => ({ default: (await import('./lots/lots-list')).LotsList })),
@@ -39,16 +40,23 @@ export function PantryPage() {
   const loaded = pantry.data && kitchen.data;
   return (
     <Page
-      title="Pantry"
-      beside={loaded ? `${Object.keys(pantry.data.ingredients).length} ingredients · ${Object.keys(pantry.data.lots).length} lots` : ' '}
+      title={t('common.pantry')}
+      beside={
+        loaded
+          ? t('pantry.ingredientsIngredientsLotsLots', {
+              ingredients: Object.keys(pantry.data.ingredients).length,
+              lots: Object.keys(pantry.data.lots).length,
+            })
+          : ' '
+      }
       actions={
         <>
           {loaded && <SoldIn kitchen={kitchen.data} />}
           {loaded && <GlutenLimit key={kitchen.data.glutenLimitMgPerKg} limit={kitchen.data.glutenLimitMgPerKg} />}
-          <IconButton size="small" aria-label="Undo" disabled={!undoable} onClick={undo} title="Undo (Ctrl Z)">
+          <IconButton size="small" aria-label={t('common.undo')} disabled={!undoable} onClick={undo} title={t('common.undoCtrlZ')}>
             <UndoIcon fontSize="small" />
           </IconButton>
-          <PlaceTabs label="Pantry" tabs={pantryTabs} />
+          <PlaceTabs label={t('common.pantry')} tabs={pantryTabs} />
         </>
       }
     >
@@ -60,7 +68,7 @@ export function PantryPage() {
         <Rows />
       )}
       <Box sx={{ pt: 4, fontSize: typeSize.caption, color: 'text.secondary', maxWidth: 900 }}>
-        {loaded && rule(kitchen.data)} Check your local rules: labels, local law and licensed practice always win over this page.
+        {loaded && rule(kitchen.data)} {t('pantry.checkYourLocalRulesLabelsLocalLaw')}
       </Box>
     </Page>
   );
@@ -69,9 +77,8 @@ export function PantryPage() {
 /** What gluten-free means where these goods are sold. */
 function rule(kitchen: Kitchen): string {
   const { name, words, unsaid, limitMgPerKg } = glutenLimitOf(kitchen);
-  if (unsaid)
-    return 'Nobody said yet where these goods are sold: the strictest of all rules holds, none that a test can find, no oats, no malt.';
-  return `In ${name} gluten-free means ${words}; with your own limit a lot may show up to ${limitMgPerKg} mg/kg here.`;
+  if (unsaid) return t('pantry.nobodySaidYetWhereTheseGoodsAre');
+  return t('pantry.inNameGlutenFreeMeansWordsWith', { name, words, limitMgPer: limitMgPerKg });
 }
 
 /** Whose law says what gluten-free means; asked until it is said. */
@@ -80,7 +87,11 @@ function SoldIn({ kitchen }: { kitchen: Kitchen }) {
   const set = (market: Market, home: boolean) =>
     change.mutateAsync({ kind: 'market', market, home }).then(
       () =>
-        notify(home ? `Baked at home, by the rules of ${glutenRules.values[market].name}.` : `Sold in ${glutenRules.values[market].name}.`),
+        notify(
+          home
+            ? t('pantry.bakedAtHomeByTheRulesOf', { name: glutenRules.values[market].name })
+            : t('pantry.soldInName', { name: glutenRules.values[market].name }),
+        ),
       (error: Error) => notify(error.message, 'error'),
     );
   return (
@@ -92,8 +103,11 @@ function SoldIn({ kitchen }: { kitchen: Kitchen }) {
         error={kitchen.market === undefined}
         onChange={(event) => void set(event.target.value as Market, kitchen.home ?? false)}
         slotProps={{
-          htmlInput: { 'aria-label': 'Where it is sold' },
-          select: { displayEmpty: true, renderValue: (value) => (value ? glutenRules.values[value as Market].name : 'Sold in: say where') },
+          htmlInput: { 'aria-label': t('pantry.whereItIsSold') },
+          select: {
+            displayEmpty: true,
+            renderValue: (value) => (value ? glutenRules.values[value as Market].name : t('pantry.soldInSayWhere')),
+          },
         }}
       >
         {markets.map((market) => (
@@ -106,7 +120,7 @@ function SoldIn({ kitchen }: { kitchen: Kitchen }) {
         <FormControlLabel
           sx={{ mr: 0, '& .MuiFormControlLabel-label': { fontSize: typeSize.small } }}
           control={<Checkbox size="small" checked={kitchen.home ?? false} onChange={(_, home) => void set(kitchen.market!, home)} />}
-          label="at home only"
+          label={t('pantry.atHomeOnly')}
         />
       )}
     </Box>
@@ -114,7 +128,7 @@ function SoldIn({ kitchen }: { kitchen: Kitchen }) {
 }
 
 const Rows = () => (
-  <Box role="status" aria-busy="true" aria-label="Loading the pantry">
+  <Box role="status" aria-busy="true" aria-label={t('pantry.loadingThePantry')}>
     {[0, 1, 2, 3, 4, 5].map((row) => (
       <Skeleton key={row} height={56} />
     ))}
@@ -131,7 +145,7 @@ function GlutenLimit({ limit }: { limit: number }) {
     if (wrong || value === limit) return;
     // Not the callbacks of this field: it is drawn anew with its new limit before they would run.
     change.mutateAsync({ kind: 'glutenLimit', mgPerKg: value }).then(
-      () => notify(`You accept up to ${value} mg/kg.`),
+      () => notify(t('pantry.youAcceptUpToValueMgKg', { value })),
       (error: Error) => notify(error.message, 'error'),
     );
   };
@@ -142,26 +156,26 @@ function GlutenLimit({ limit }: { limit: number }) {
       onSubmit={(event) => (event.preventDefault(), set())}
       sx={{ display: 'flex', alignItems: 'center', gap: 1, fontSize: typeSize.small }}
     >
-      <span>you accept up to</span>
+      <span>{t('pantry.youAcceptUpTo')}</span>
       <TextField
         size="small"
         value={text}
         onChange={(event) => setText(event.target.value)}
         error={wrong}
-        helperText={wrong ? 'from 0 to 20' : undefined}
+        helperText={wrong ? t('pantry.from0To20') : undefined}
         slotProps={{
           htmlInput: {
-            'aria-label': 'Gluten limit, mg/kg',
+            'aria-label': t('pantry.glutenLimitMgKg'),
             inputMode: 'decimal',
             autoComplete: 'off',
             style: { width: 34, textAlign: 'right', fontWeight: 650 },
           },
         }}
       />
-      <span>mg/kg</span>
+      <span>{'mg/kg'}</span>
       {!wrong && value !== limit && (
         <Button size="small" type="submit">
-          Set
+          {t('pantry.set')}
         </Button>
       )}
     </Box>

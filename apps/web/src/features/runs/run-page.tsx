@@ -30,6 +30,8 @@ import { NotStored } from './keeping/not-stored';
 import { useRun, type RunInHand } from './keeping/use-run';
 import { Alarms, Shelf, useWaits } from './bench/waits';
 import { WeighStep } from './steps/weigh-step';
+import { t } from '../../platform/words';
+import { Said } from '../../ui/words/said';
 
 /** One run, one step a screen; no rail. */
 export function RunPage() {
@@ -39,7 +41,7 @@ export function RunPage() {
   if (!run)
     return (
       <Box component="main" aria-busy="true" sx={{ p: 6, ...bench.text }}>
-        Fetching the run
+        {t('runs.fetchingTheRun')}
       </Box>
     );
   return <Bench key={bakeId} run={run} />;
@@ -83,7 +85,7 @@ function Bench({ run }: { run: RunInHand }) {
       <TopBar run={run} index={index} onLeave={leave} />
       <Box sx={{ display: 'flex', minHeight: 0, [under.phone]: { flexDirection: 'column' } }}>
         <Box sx={{ display: 'contents', [under.phone]: { display: 'none' } }}>
-          <Edge side="left" label="Back" onPress={back} />
+          <Edge side="left" label={t('runs.back')} onPress={back} />
         </Box>
         <Box
           component="main"
@@ -103,7 +105,7 @@ function Bench({ run }: { run: RunInHand }) {
             {stepWords(progress.step, voice).title}
           </Box>
           {ended ? (
-            <Box sx={bench.text}>This bake is ended. What happened is in Bakes.</Box>
+            <Box sx={bench.text}>{t('runs.thisBakeIsEndedWhatHappenedIs')}</Box>
           ) : isNow ? (
             <StepBody key={`${progress.step.key}/${progress.weighedG}`} run={run} progress={progress} advance={advance} />
           ) : (
@@ -125,8 +127,10 @@ function Bench({ run }: { run: RunInHand }) {
                   [under.phone]: { fontSize: typeSize.large },
                 }}
               >
-                Then: {titleOf(following.step, voice)}
-                {following.step.kind === 'weigh' ? `, ${voice.show(following.step.amountG ?? 0, 'mass')}` : ''}
+                {t('runs.thenStepWord', {
+                  step: titleOf(following.step, voice),
+                  word: following.step.kind === 'weigh' ? `, ${voice.show(following.step.amountG ?? 0, 'mass')}` : '',
+                })}
               </Box>
             )}
             {isNow && !ended && (progress.step.stage === 'blend' || progress.step.stage === 'dough') && <AddSomething run={run} />}
@@ -135,7 +139,7 @@ function Bench({ run }: { run: RunInHand }) {
         </Box>
         <Box sx={{ display: 'contents', [under.phone]: { display: 'flex', gap: 2, p: '6px 10px' } }}>
           <Box sx={{ display: 'none', [under.phone]: { display: 'contents' } }}>
-            <Edge side="left" label="Back" onPress={back} />
+            <Edge side="left" label={t('runs.back')} onPress={back} />
           </Box>
           {!ended && <Edge side="right" {...next.shown} onPress={() => next.latest.current.press()} />}
         </Box>
@@ -167,18 +171,20 @@ function StepBody(props: { run: RunInHand; progress: StepProgress; advance: Adva
 /** A step that was done: what was stored of it, and a weight put right. */
 function Past({ run, progress, advance, onOn }: { run: RunInHand; progress: StepProgress; advance: Advance; onOn: () => void }) {
   const voice = useVoice();
-  useNext(advance, { label: 'Next', detail: 'back to now', filled: false, press: onOn });
+  useNext(advance, { label: t('runs.next'), detail: t('runs.backToNow'), filled: false, press: onOn });
   const { step, state, weighedG, reason } = progress;
   const said = run.events.filter(({ stepKey }) => stepKey === step.key).map(({ what }) => what);
   return (
     <Box sx={{ display: 'grid', gap: 2, ...bench.text }}>
       <Telling progress={progress} />
       <Box>
-        {state === 'todo' && 'Not yet.'}
-        {state === 'skipped' && `Left out: ${reason}`}
+        {state === 'todo' && t('runs.notYet')}
+        {state === 'skipped' && t('runs.leftOutReason', { reason })}
         {state === 'done' &&
-          (step.kind === 'weigh' ? `In: ${voice.show(weighedG, 'mass')} of ${voice.show(step.amountG ?? 0, 'mass')} planned.` : 'Done.')}
-        {said.some(({ kind }) => kind === 'felt') && ` Felt: ${run.state.words.join(', ')}.`}
+          (step.kind === 'weigh'
+            ? t('runs.inWeighedOfAmountPlanned', { weighed: voice.show(weighedG, 'mass'), amount: voice.show(step.amountG ?? 0, 'mass') })
+            : t('runs.done'))}
+        {said.some(({ kind }) => kind === 'felt') && t('runs.feltWords', { words: run.state.words.join(', ') })}
       </Box>
       {state === 'done' && step.kind === 'weigh' && <PutRight run={run} progress={progress} />}
     </Box>
@@ -198,7 +204,7 @@ function PutRight({ run, progress: { step, weighedG } }: { run: RunInHand; progr
   return (
     <Box sx={{ display: 'flex', gap: 3, alignItems: 'flex-start', flexWrap: 'wrap' }}>
       <TextField
-        label={`It was, in ${unitOf('mass', voice.units)}`}
+        label={t('runs.itWasInValue', { value: unitOf('mass', voice.units) })}
         value={text}
         error={problem !== null}
         helperText={problem ?? ' '}
@@ -208,13 +214,13 @@ function PutRight({ run, progress: { step, weighedG } }: { run: RunInHand; progr
         }}
       />
       <Button variant="outlined" sx={bench.button} disabled={value === undefined} onClick={store}>
-        Put it right
+        {t('runs.putItRight')}
       </Button>
     </Box>
   );
 }
 
-const reasons = ['Not needed today', 'None in the house', 'Done already'] as const;
+const reasons = [t('runs.notNeededToday'), t('runs.noneInTheHouse'), t('runs.doneAlready')] as const;
 
 function LeaveOut({ run, progress, onDone }: { run: RunInHand; progress: StepProgress; onDone: () => void }) {
   const [open, setOpen] = useState(false);
@@ -226,18 +232,18 @@ function LeaveOut({ run, progress, onDone }: { run: RunInHand; progress: StepPro
   if (!open)
     return (
       <Button variant="text" sx={{ ...bench.button, fontSize: typeSize.list, color: 'text.secondary' }} onClick={() => setOpen(true)}>
-        Leave it out
+        {t('common.leaveItOut')}
       </Button>
     );
   return (
-    <Box role="group" aria-label="Why it is left out" sx={{ display: 'flex', gap: 2, flexWrap: 'wrap' }}>
+    <Box role="group" aria-label={t('runs.whyItIsLeftOut')} sx={{ display: 'flex', gap: 2, flexWrap: 'wrap' }}>
       {reasons.map((reason) => (
         <Button key={reason} variant="outlined" sx={{ ...bench.button, fontSize: typeSize.list }} onClick={() => void skip(reason)}>
           {reason}
         </Button>
       ))}
       <Button variant="text" sx={{ ...bench.button, fontSize: typeSize.list }} onClick={() => setOpen(false)}>
-        No, keep it
+        {t('runs.noKeepIt')}
       </Button>
     </Box>
   );
@@ -261,8 +267,8 @@ function TopBar({ run, index, onLeave }: { run: RunInHand; index: number; onLeav
         minWidth: 0,
       }}
     >
-      <HoldButton holdMs={1000} onHeld={onLeave} aria-label="Leave, hold" sx={{ minHeight: 52, fontSize: typeSize.action, px: 3 }}>
-        Leave
+      <HoldButton holdMs={1000} onHeld={onLeave} aria-label={t('runs.leaveHold')} sx={{ minHeight: 52, fontSize: typeSize.action, px: 3 }}>
+        {t('runs.leave')}
       </HoldButton>
       <Box
         sx={{
@@ -294,7 +300,9 @@ function TopBar({ run, index, onLeave }: { run: RunInHand; index: number; onLeav
             p: '6px 12px',
           }}
         >
-          {online ? 'storing' : `Working from this device${waitingEvents > 0 ? `, ${waitingEvents} wait` : ''}`}
+          {online
+            ? t('common.storing2')
+            : t('runs.workingFromThisDeviceWord', { word: waitingEvents > 0 ? t('runs.waitingeventsWait', { waitingEvents }) : '' })}
         </Box>
       )}
       {state.state === 'paused' ? (
@@ -303,7 +311,7 @@ function TopBar({ run, index, onLeave }: { run: RunInHand; index: number; onLeav
           sx={{ minHeight: 52, fontSize: typeSize.action }}
           onClick={() => void run.say({ what: { kind: 'resumed' } })}
         >
-          Go on
+          {t('runs.goOn')}
         </Button>
       ) : (
         <Button
@@ -311,7 +319,7 @@ function TopBar({ run, index, onLeave }: { run: RunInHand; index: number; onLeav
           sx={{ minHeight: 52, fontSize: typeSize.action, [under.phone]: { display: 'none' } }}
           onClick={() => void run.say({ what: { kind: 'paused' } })}
         >
-          Pause
+          {t('runs.pause')}
         </Button>
       )}
       <Button
@@ -320,10 +328,10 @@ function TopBar({ run, index, onLeave }: { run: RunInHand; index: number; onLeav
         sx={{ minHeight: 52, fontSize: typeSize.action, [under.phone]: { display: 'none' } }}
         onClick={() => setMuted(!muted)}
       >
-        {muted ? 'Sound off' : 'Sound on'}
+        {muted ? t('runs.soundOff') : t('runs.soundOn')}
       </Button>
       <Box sx={{ fontSize: typeSize.action, whiteSpace: 'nowrap', [under.phone]: { fontSize: typeSize.lead } }}>
-        step <b>{index + 1}</b> of {state.steps.length}
+        <Said say="runs.stepIndexOfSteps" values={{ index: index + 1, steps: state.steps.length }} />
       </Box>
       <Box sx={{ fontSize: typeSize.field, fontWeight: 700, [under.phone]: { display: 'none' } }}>
         {DateTime.fromMillis(now, { zone: run.kitchen.zone }).toFormat('HH:mm')}

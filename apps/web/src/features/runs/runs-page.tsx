@@ -13,6 +13,7 @@ import { runningQuery } from '../bakes/doors';
 import { leftWords } from './bench/bench-words';
 import { useNow } from '../../platform/use-now';
 import { useRunning, useRunningNews } from './keeping/use-run';
+import { t } from '../../platform/words';
 
 /** Runs under way: where each stands, and a way to begin another. */
 export function RunsPage() {
@@ -25,11 +26,11 @@ export function RunsPage() {
   if (asked.isError && running.length === 0) return <ErrorPage error={asked.error} />;
   return (
     <Page
-      title="Run"
-      beside={asked.data ? `${running.length} under way` : ' '}
+      title={t('common.run')}
+      beside={asked.data ? t('runs.runningUnderWay', { running: running.length }) : ' '}
       actions={
         <Button component={Link} to="/run/new" variant="contained">
-          Start a bake
+          {t('common.startABake')}
         </Button>
       }
     >
@@ -61,24 +62,31 @@ export function RunsPage() {
                   {run.formulaName} v{run.version}
                   <Box component="span" sx={{ fontWeight: 400, color: 'text.secondary', fontSize: typeSize.body }}>
                     {' '}
-                    bake {run.number}, begun {DateTime.fromISO(run.startedAt, { zone: kitchen?.zone ?? 'UTC' }).toFormat('HH:mm')}
-                    {state.state === 'paused' ? ', paused' : ''}
+                    {t('runs.bakeNumberBegunStartedatWord', {
+                      number: run.number,
+                      startedAt: DateTime.fromISO(run.startedAt, { zone: kitchen?.zone ?? 'UTC' }).toFormat('HH:mm'),
+                      word: state.state === 'paused' ? t('runs.paused2') : '',
+                    })}
                   </Box>
                 </Box>
                 <Box sx={{ fontSize: typeSize.lead }}>
-                  Step {state.nowIndex + 1} of {state.steps.length}: {titleOf(step, voice)}
+                  {t('runs.stepNowindexOfStepsStep', {
+                    nowIndex: state.nowIndex + 1,
+                    steps: state.steps.length,
+                    step: titleOf(step, voice),
+                  })}
                 </Box>
               </Box>
               <Box sx={{ fontSize: typeSize.strip, fontWeight: 700 }}>{wait ? leftWords(wait.endsAt - now) : ''}</Box>
-              <Box sx={{ color: 'primary.main', fontWeight: 650 }}>Open</Box>
+              <Box sx={{ color: 'primary.main', fontWeight: 650 }}>{t('common.open')}</Box>
             </Box>
           );
         })}
         {asked.data && running.length === 0 && (
           <Box sx={{ py: 8, textAlign: 'center' }}>
-            A bake that is under way stands here, and each device can go on with it.{' '}
+            {t('runs.aBakeThatIsUnderWayStands')}{' '}
             <Button component={Link} to="/run/new" variant="outlined">
-              Start one
+              {t('runs.startOne')}
             </Button>
           </Box>
         )}

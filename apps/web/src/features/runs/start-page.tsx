@@ -44,6 +44,8 @@ import { useStartRun } from '../bakes/doors';
 import { told } from './keeping/run-store';
 import { useNow } from '../../platform/use-now';
 import type { PlanRunApi, RunPlan, Size } from './plan-run.worker';
+import { t } from '../../platform/words';
+import { Said } from '../../ui/words/said';
 
 type Planned = {
   readonly plan: Reply<RunPlan>;
@@ -93,8 +95,7 @@ export function StartPage() {
   const version = asked || newest;
   const [factorText, setFactorText] = useState('1');
   const factor = bareNumber(factorText);
-  const factorProblem =
-    factor === undefined || factor < 0.01 || factor > 100 ? `The size must be a number from 0.01 to 100, got “${factorText}”` : null;
+  const factorProblem = factor === undefined || factor < 0.01 || factor > 100 ? t('runs.theSizeMustBeANumberFrom', { factorText }) : null;
   const pantry = useQuery(pantryQuery);
   const lotId = params.get('lot');
   const lot = lotId === null ? undefined : pantry.data?.lots[lotId];
@@ -103,13 +104,13 @@ export function StartPage() {
   const size: Size | null = lotId !== null ? kept : factor !== undefined && factorProblem === null ? { factor } : null;
   if (formulas.isError) return <ErrorPage error={formulas.error} />;
   return (
-    <Page title="Start a bake" beside={formulas.data?.find(({ id }) => id === formulaId)?.name ?? ' '}>
+    <Page title={t('common.startABake')} beside={formulas.data?.find(({ id }) => id === formulaId)?.name ?? ' '}>
       <Box sx={{ display: 'flex', gap: 4, flexWrap: 'wrap', alignItems: 'flex-start', pb: 3 }}>
         <FormulaSelect formulas={formulas.data} id={formulaId} onChoose={(formula) => setParams({ formula })} />
         <TextField
           select
           size="small"
-          label="Version"
+          label={t('common.version')}
           value={detail.data ? version : ''}
           onChange={({ target }) => setParams({ formula: formulaId, version: target.value })}
           sx={{ minWidth: 120 }}
@@ -124,15 +125,16 @@ export function StartPage() {
           <Box sx={{ fontSize: typeSize.lead, alignSelf: 'center' }}>
             {kept && lot ? (
               <>
-                From {pantry.data?.ingredients[lot.ingredientId]?.name}, lot {lot.code}: <b>{voice.show(kept.amountG, 'bulk')}</b>
+                {t('common.from')} {pantry.data?.ingredients[lot.ingredientId]?.name}
+                <Said say="runs.lotCodeAmount" values={{ code: lot.code, amount: voice.show(kept.amountG, 'bulk') }} />
               </>
             ) : (
-              pantry.data && 'This lot is not here any more, or holds nothing.'
+              pantry.data && t('runs.thisLotIsNotHereAnyMore')
             )}
           </Box>
         ) : (
           <TextField
-            label="Times the formula"
+            label={t('runs.timesTheFormula')}
             size="small"
             value={factorText}
             error={factorProblem !== null}
@@ -158,11 +160,11 @@ export function StartPage() {
 function Before({ formulaId, version, size }: Asked) {
   const [of] = useState<Asked>({ formulaId, version, size });
   const planned = usePlan(of);
-  if (!planned) return <Skeleton height={240} aria-label="Working the run out" />;
+  if (!planned) return <Skeleton height={240} aria-label={t('runs.workingTheRunOut')} />;
   if (!planned.plan.ok)
     return (
       <Alert severity="error">
-        It cannot be run as it is: {planned.plan.refused.path} {planned.plan.refused.message}. Mend it in the formula.
+        {t('runs.itCannotBeRunAsItIs', { path: planned.plan.refused.path, message: planned.plan.refused.message })}
       </Alert>
     );
   return <Ready of={of} plan={planned.plan.answer} rests={planned.rests} looks={planned.looks} />;
@@ -210,12 +212,15 @@ function Ready({ of, plan, rests, looks }: { of: Asked; plan: RunPlan; rests: Pl
     <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 6, [under.phone]: { gridTemplateColumns: '1fr' } }}>
       <Box sx={{ display: 'grid', gap: 4, alignContent: 'start' }}>
         <Box sx={{ display: 'flex', gap: 6, flexWrap: 'wrap' }}>
-          <Figure value={showDuration(times.handsMin)} label="hands" />
-          <Figure value={showDuration(times.waitMin)} label="waiting" />
-          <Figure value={showDuration(times.totalMin)} label="in all" />
-          <Figure value={`${plan.pieces}`} label={plan.loads > 1 ? `pieces in ${plan.loads} oven loads` : 'pieces'} />
+          <Figure value={showDuration(times.handsMin)} label={t('runs.hands')} />
+          <Figure value={showDuration(times.waitMin)} label={t('runs.waiting')} />
+          <Figure value={showDuration(times.totalMin)} label={t('runs.inAll')} />
+          <Figure
+            value={`${plan.pieces}`}
+            label={plan.loads > 1 ? t('runs.piecesInLoadsOvenLoads', { loads: plan.loads }) : t('common.pieces')}
+          />
         </Box>
-        <Note size="small">Minutes of hands are a judgement; waits are the formula’s and the models’. Your own runs will show yours.</Note>
+        <Note size="small">{t('runs.minutesOfHandsAreAJudgementWaits')}</Note>
         <When plan={plan} />
         {plan.unsafe.map((finding) => (
           <Alert key={`${finding.code}${finding.measured?.of ?? ''}`} severity="error" icon={<Leaf state="fix" />}>
@@ -224,18 +229,16 @@ function Ready({ of, plan, rests, looks }: { of: Asked; plan: RunPlan; rests: Pl
         ))}
         {plan.unsafe.length > 0 && (
           <TextField
-            label="Why it is baked all the same (needed, kept with the bake)"
+            label={t('runs.whyItIsBakedAllTheSame')}
             value={reason}
             error={asked && needsReason}
-            helperText={asked && needsReason ? 'Give the reason in a few words' : ' '}
+            helperText={asked && needsReason ? t('common.giveTheReasonInAFewWords') : ' '}
             onChange={({ target }) => setReason(target.value)}
             fullWidth
           />
         )}
         {start.isError && start.error instanceof ApiError && <Alert severity="error">{start.error.message}</Alert>}
-        {start.isPending && start.failureReason && (
-          <Alert severity="warning">The server does not answer. It begins as soon as it does.</Alert>
-        )}
+        {start.isPending && start.failureReason && <Alert severity="warning">{t('runs.theServerDoesNotAnswerItBegins')}</Alert>}
         <Box sx={{ display: 'flex', gap: 3, alignItems: 'center' }}>
           <Button
             variant="contained"
@@ -243,21 +246,21 @@ function Ready({ of, plan, rests, looks }: { of: Asked; plan: RunPlan; rests: Pl
             disabled={start.isPending || !looks}
             sx={{ minHeight: 56, fontSize: typeSize.action, px: 5 }}
           >
-            Start
+            {t('runs.start')}
           </Button>
           {!looks && (
             <Box sx={{ flex: 1, fontSize: typeSize.small, color: 'text.secondary' }}>
-              Planning when to look
-              <LinearProgress aria-label="Planning when to look" />
+              {t('runs.planningWhenToLook')}
+              <LinearProgress aria-label={t('runs.planningWhenToLook')} />
             </Box>
           )}
         </Box>
       </Box>
       <Box sx={{ display: 'grid', gap: 4, alignContent: 'start' }}>
-        <Box component="section" aria-label="Before the first step">
-          <Typography variant="h2">Before the first step</Typography>
+        <Box component="section" aria-label={t('runs.beforeTheFirstStep')}>
+          <Typography variant="h2">{t('runs.beforeTheFirstStep')}</Typography>
           {plan.ready.length === 0 ? (
-            <Box sx={{ fontSize: typeSize.body }}>Nothing has to go into the cold or come out of it first.</Box>
+            <Box sx={{ fontSize: typeSize.body }}>{t('runs.nothingHasToGoIntoTheCold')}</Box>
           ) : (
             plan.ready.map((one) => (
               <Box key={one.thing} sx={{ fontSize: typeSize.lead, py: 1 }}>
@@ -266,25 +269,25 @@ function Ready({ of, plan, rests, looks }: { of: Asked; plan: RunPlan; rests: Pl
             ))
           )}
         </Box>
-        <Box component="section" aria-label="Rests that cannot be left out" aria-busy={rests === null}>
-          <Typography variant="h2">Rests that cannot be left out</Typography>
+        <Box component="section" aria-label={t('runs.restsThatCannotBeLeftOut')} aria-busy={rests === null}>
+          <Typography variant="h2">{t('runs.restsThatCannotBeLeftOut')}</Typography>
           {rests === null && <Skeleton />}
-          {rests?.length === 0 && <Box sx={{ fontSize: typeSize.body }}>None: every rest here may be cut short without a new finding.</Box>}
+          {rests?.length === 0 && <Box sx={{ fontSize: typeSize.body }}>{t('runs.noneEveryRestHereMayBeCut')}</Box>}
           {rests?.map((rest) => (
             <Box key={rest.key} sx={{ fontSize: typeSize.lead, py: 1, display: 'flex', gap: 3 }}>
               <b style={{ whiteSpace: 'nowrap' }}>
                 {rest.place}, {showDuration(rest.min)}
               </b>
-              <span>without it: {findingWords(rest.without, voice).what.toLowerCase()}</span>
+              <span>{t('runs.withoutItWhat', { what: findingWords(rest.without, voice).what.toLowerCase() })}</span>
             </Box>
           ))}
         </Box>
-        <Box component="section" aria-label="Looks">
-          <Typography variant="h2">Looks</Typography>
+        <Box component="section" aria-label={t('common.looks')}>
+          <Typography variant="h2">{t('common.looks')}</Typography>
           <Box sx={{ fontSize: typeSize.lead }}>{looks ? looks.map(lookWords).join(', ') || 'none is planned' : <Skeleton />}</Box>
         </Box>
-        <Box component="section" aria-label="Steps">
-          <Typography variant="h2">Steps</Typography>
+        <Box component="section" aria-label={t('runs.steps')}>
+          <Typography variant="h2">{t('runs.steps')}</Typography>
           <Box component="ol" sx={{ m: 0, pl: 6, fontSize: typeSize.body, maxHeight: 220, overflowY: 'auto' }} tabIndex={0}>
             {plan.steps.map((step) => (
               <li key={step.key}>
@@ -300,7 +303,8 @@ function Ready({ of, plan, rests, looks }: { of: Asked; plan: RunPlan; rests: Pl
   );
 }
 
-const lookWords = ({ atMin, asSet }: PlannedLook) => `${Number(atMin.toFixed(1))} min${asSet ? ' as set' : ''}`;
+const lookWords = ({ atMin, asSet }: PlannedLook) =>
+  t('runs.atMinWord', { at: Number(atMin.toFixed(1)), word: asSet ? t('runs.asSet') : '' });
 
 const Figure = ({ value, label }: { value: string; label: string }) => (
   <Box>
@@ -310,19 +314,29 @@ const Figure = ({ value, label }: { value: string; label: string }) => (
 );
 
 const readyNames: Readonly<Record<MadeReady['thing'], string>> = {
-  cutButter: 'Cut butter',
-  butterBends: 'The block of butter',
-  butterCreams: 'Butter in slices',
-  coldFlour: 'Flour',
-  ballIn: 'Dough',
-  ballOut: 'Frozen dough',
-  pieIn: 'A filled pie',
-  pieOut: 'A frozen pie',
+  cutButter: t('runs.cutButter'),
+  butterBends: t('runs.theBlockOfButter'),
+  butterCreams: t('runs.butterInSlices'),
+  coldFlour: t('runs.flour'),
+  ballIn: t('common.dough'),
+  ballOut: t('runs.frozenDough'),
+  pieIn: t('runs.aFilledPie'),
+  pieOut: t('runs.aFrozenPie'),
 };
 const readyWords = ({ thing, from, to, min, untilC }: MadeReady, voice: Voice): string =>
   min === null
-    ? `${readyNames[thing]} never gets to ${voice.show(untilC, 'temperature')} in ${to.name.toLowerCase()}.`
-    : `${readyNames[thing]}: from ${from.name.toLowerCase()} to ${to.name.toLowerCase()} ${showDuration(min)} before, until ${voice.show(untilC, 'temperature')}.`;
+    ? t('runs.readynamesNeverGetsToUntilInName', {
+        readyNames: readyNames[thing],
+        until: voice.show(untilC, 'temperature'),
+        name: to.name.toLowerCase(),
+      })
+    : t('runs.readynamesFromNameToName2MinBefore', {
+        readyNames: readyNames[thing],
+        name: from.name.toLowerCase(),
+        name2: to.name.toLowerCase(),
+        min: showDuration(min),
+        until: voice.show(untilC, 'temperature'),
+      });
 
 /** When to begin to be ready at a time, or where it stands when the baker has to leave. */
 function When({ plan }: { plan: RunPlan }) {
@@ -345,26 +359,43 @@ function When({ plan }: { plan: RunPlan }) {
   return (
     <LocalizationProvider dateAdapter={AdapterLuxon} adapterLocale="en-GB">
       <Box sx={{ display: 'flex', gap: 3, flexWrap: 'wrap' }}>
-        <TimePicker label="Ready by" value={readyBy} onChange={setReadyBy} ampm={false} timezone={zone} sx={{ width: 150 }} />
-        <TimePicker label="I have to leave at" value={leaveAt} onChange={setLeaveAt} ampm={false} timezone={zone} sx={{ width: 180 }} />
+        <TimePicker label={t('runs.readyBy')} value={readyBy} onChange={setReadyBy} ampm={false} timezone={zone} sx={{ width: 150 }} />
+        <TimePicker
+          label={t('runs.iHaveToLeaveAt')}
+          value={leaveAt}
+          onChange={setLeaveAt}
+          ampm={false}
+          timezone={zone}
+          sx={{ width: 180 }}
+        />
       </Box>
       <Box role="status" sx={{ fontSize: typeSize.lead, display: 'grid', gap: 1 }}>
-        <span>Begun now, it is ready about {DateTime.fromMillis(benchNow(), { zone }).plus({ minutes: totalMin }).toFormat('HH:mm')}.</span>
+        <span>
+          {t('runs.begunNowItIsReadyAboutValue', {
+            value: DateTime.fromMillis(benchNow(), { zone }).plus({ minutes: totalMin }).toFormat('HH:mm'),
+          })}
+        </span>
         {slack !== null && (
           <b>
-            {slack >= 0 ? `Begin at ${clock(slack)} to be ready by then.` : `It is ${showDuration(-slack)} too late to be ready by then.`}
+            {slack >= 0
+              ? t('runs.beginAtSlackToBeReadyBy', { slack: clock(slack) })
+              : t('runs.itIsSlackTooLateToBe', { slack: showDuration(-slack) })}
           </b>
         )}
         {leaving &&
           (leaving.under ? (
             <b>
-              When you leave it stands at “{titleOf(leaving.under.step, voice)}”, with {showDuration(leaving.under.leftMin)} to go
-              {leaving.under.step.kind === 'wait' && leaving.under.step.place
-                ? `. It may wait in the ${leaving.under.step.place.toLowerCase()} longer.`
-                : '. Do not begin it now.'}
+              {t('runs.whenYouLeaveItStandsAtStep', {
+                step: titleOf(leaving.under.step, voice),
+                left: showDuration(leaving.under.leftMin),
+                word:
+                  leaving.under.step.kind === 'wait' && leaving.under.step.place
+                    ? `. It may wait in the ${leaving.under.step.place.toLowerCase()} longer.`
+                    : t('runs.doNotBeginItNow'),
+              })}
             </b>
           ) : (
-            <b>All is done before you leave.</b>
+            <b>{t('runs.allIsDoneBeforeYouLeave')}</b>
           ))}
       </Box>
     </LocalizationProvider>

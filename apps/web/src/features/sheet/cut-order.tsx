@@ -8,6 +8,7 @@ import { Note } from '../../ui/frame/note';
 import { typeSize } from '../../ui/theme/theme';
 import { usePreferences } from '../../platform/preferences';
 import type { DrawnSheet } from './sheet-plan';
+import { t } from '../../platform/words';
 
 type Props = { readonly drawn: DrawnSheet; readonly layout: SheetLayout; readonly onPrint: () => void };
 /** What to do on the sheet, one after the other, with the places on the ruler. */
@@ -17,8 +18,8 @@ export const CutOrder = memo(function CutOrder({ drawn: { formula }, layout, onP
   return (
     <Box>
       <Box sx={{ display: 'flex', alignItems: 'center', justifyContent: 'space-between' }}>
-        <Typography variant="h3">Order of cuts</Typography>
-        <IconButton size="small" className="not-on-paper" aria-label="Print the sheet with its cuts and trays" onClick={onPrint}>
+        <Typography variant="h3">{t('sheet.orderOfCuts')}</Typography>
+        <IconButton size="small" className="not-on-paper" aria-label={t('sheet.printTheSheetWithItsCutsAnd')} onClick={onPrint}>
           <PrintIcon fontSize="inherit" />
         </IconButton>
       </Box>
@@ -26,11 +27,13 @@ export const CutOrder = memo(function CutOrder({ drawn: { formula }, layout, onP
         {cutOrder(formula, layout).map((step, i) => (
           <li key={i}>{stepWords(step, units)}</li>
         ))}
-        {cut !== 'raw' && <li>Bake the whole sheet, then cut it {cut === 'hot' ? 'hot, within minutes' : 'cold'}</li>}
+        {cut !== 'raw' && (
+          <li>{t('sheet.bakeTheWholeSheetThenCutIt', { word: cut === 'hot' ? t('sheet.hotWithinMinutes') : t('sheet.cold') })}</li>
+        )}
       </Box>
       <Note pt={1}>
-        Mark both edges before the first cut; straight down, no twist.
-        {formula.sheet.laminate && ' Sharp cuts: a blunt knife seals the layers. Stack the offcuts, never ball them up.'}
+        {t('sheet.markBothEdgesBeforeTheFirstCut')}
+        {formula.sheet.laminate && t('sheet.sharpCutsABluntKnifeSealsThe')}
       </Note>
     </Box>
   );
@@ -40,27 +43,49 @@ function stepWords(step: CutStep, units: Units): string {
   const length = (mm: number) => showQuantity(mm, 'length', units);
   switch (step.kind) {
     case 'roll':
-      return `Roll to ${length(step.widthMm)} × ${length(step.lengthMm)}, ${length(step.thicknessMm)} thin${step.lots > 1 ? `, ${step.lots} sheets` : ''}`;
+      return t('sheet.rollToWidthLengthThicknessThinWord', {
+        width: length(step.widthMm),
+        length: length(step.lengthMm),
+        thickness: length(step.thicknessMm),
+        word: step.lots > 1 ? t('sheet.lotsSheets', { lots: step.lots }) : '',
+      });
     case 'trim':
-      return `Trim ${length(step.byMm)} off each side`;
+      return t('sheet.trimByOffEachSide', { by: length(step.byMm) });
     case 'lines': {
       const side = step.along === 'width' ? 'across' : 'along';
-      if (step.atMm.length === 0) return `No cut ${side}`;
+      if (step.atMm.length === 0) return t('sheet.noCutSide', { side });
       const at = [...step.atMm.slice(0, 4), ...(step.atMm.length > 4 ? [step.atMm[step.atMm.length - 1]!] : [])].map((mm) =>
         showValue(mm, 'length', units),
       );
       if (step.atMm.length > 5) at.splice(4, 0, '…');
-      return `${step.atMm.length} cut${step.atMm.length > 1 ? 's' : ''} ${side} every ${length(step.everyMm)}: at ${at.join(', ')} ${unitOf('length', units)}`;
+      return t('sheet.atCutWordSideEveryEveryAt', {
+        at: step.atMm.length,
+        word: step.atMm.length > 1 ? 's' : '',
+        side,
+        every: length(step.everyMm),
+        at2: at.join(', '),
+        value: unitOf('length', units),
+      });
     }
     case 'slant':
-      return `Slanted at ${step.angleDeg}°, ${step.count} a strip, every ${length(step.everyMm)} along the edge`;
+      return t('sheet.slantedAtAngledegNumberAStripEvery', { angleDeg: step.angleDeg, number: step.count, every: length(step.everyMm) });
     case 'zigzag':
-      return `Mark every ${length(step.everyMm)} on one edge, on the other from ${length(step.halfMm)} on; cut from mark to mark, ${step.perStrip} a strip`;
+      return t('sheet.markEveryEveryOnOneEdgeOn', { every: length(step.everyMm), half: length(step.halfMm), perStrip: step.perStrip });
     case 'cutter':
-      return `Cutter every ${length(step.everyMm)}, rows every ${length(step.rowMm)}${step.shiftMm > 0 ? `, each second row ${length(step.shiftMm)} further in` : ''}${step.turned ? ', every other one head to tail' : ''}`;
+      return t('sheet.cutterEveryEveryRowsEveryRowWord', {
+        every: length(step.everyMm),
+        row: length(step.rowMm),
+        word: step.shiftMm > 0 ? t('sheet.eachSecondRowShiftFurtherIn', { shift: length(step.shiftMm) }) : '',
+        word2: step.turned ? t('sheet.everyOtherOneHeadToTail') : '',
+      });
     case 'window':
-      return `Cut the window out of ${step.of} of them; the middles go back to the scraps`;
+      return t('sheet.cutTheWindowOutOfOfOf', { of: step.of });
     case 'dock':
-      return `Prick every ${length(step.everyMm)}, ${step.pattern === 'staggered' ? 'each second row between, ' : ''}${step.perPiece} hole${step.perPiece === 1 ? '' : 's'} a piece, through to the paper`;
+      return t('sheet.prickEveryEveryWordPerpieceHoleWord2', {
+        every: length(step.everyMm),
+        word: step.pattern === 'staggered' ? t('sheet.eachSecondRowBetween') : '',
+        perPiece: step.perPiece,
+        word2: step.perPiece === 1 ? '' : 's',
+      });
   }
 }

@@ -8,6 +8,7 @@ import { typeSize } from '../../ui/theme/theme';
 import { usePreferences, useVoice } from '../../platform/preferences';
 import { setValue, useDraft, newKey } from '../formulas/doors';
 import { cutWords, useCutWays, type DrawnSheet } from './sheet-plan';
+import { t } from '../../platform/words';
 
 /** The same dough cut otherwise: what comes out, and what is left over. */
 export const Ways = memo(function Ways({ drawn }: { drawn: DrawnSheet | null }) {
@@ -20,7 +21,7 @@ export const Ways = memo(function Ways({ drawn }: { drawn: DrawnSheet | null }) 
   return (
     <Box
       role="group"
-      aria-label="Ways to cut"
+      aria-label={t('sheet.waysToCut')}
       sx={{ border: `1px solid ${palette.divider}`, borderRadius: '8px', overflow: 'hidden', mt: 1 }}
     >
       {ways.map((way, i) => (
@@ -46,7 +47,8 @@ export const Ways = memo(function Ways({ drawn }: { drawn: DrawnSheet | null }) 
           <Box sx={{ fontSize: typeSize.small, lineHeight: '17px' }}>
             <b>{cutWords(way.shape, voice)}</b>
             <Note>
-              {showQuantity(way.scrapG, 'mass', units)} left over{way.cutter !== undefined && `, ${way.cutter}`}
+              {t('sheet.scrapLeftOver', { scrap: showQuantity(way.scrapG, 'mass', units) })}
+              {way.cutter !== undefined && `, ${way.cutter}`}
             </Note>
           </Box>
           <Box sx={{ fontWeight: 680, fontSize: typeSize.body, textAlign: 'right' }}>

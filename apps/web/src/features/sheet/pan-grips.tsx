@@ -2,6 +2,7 @@ import { latticeOf, type Pan, type Part } from '@north-leaf/core';
 import { useVoice } from '../../platform/preferences';
 import { Grip } from '../../ui/drawing/grip';
 import { setValue, useDraft } from '../formulas/doors';
+import { t } from '../../platform/words';
 
 /** A part as it is drawn: its middle and its width, mm from the top left of the drawing. */
 type DrawnPart = { readonly xMm: number; readonly yMm: number; readonly widthMm: number };
@@ -29,14 +30,14 @@ export function PanGrips({ part: { shape }, index, at, pan, pxPerMm }: Props) {
   const edgeMm = at.xMm + at.widthMm / 2;
   switch (shape.kind) {
     case 'lining':
-      return grip('How far the lining hangs over', 'overhangMm', shape.overhangMm, 60, edgeMm);
+      return grip(t('sheet.howFarTheLiningHangsOver'), 'overhangMm', shape.overhangMm, 60, edgeMm);
     case 'lid':
-      return grip('How far the lid hangs over', 'overhangMm', shape.overhangMm, 60, edgeMm);
+      return grip(t('sheet.howFarTheLidHangsOver'), 'overhangMm', shape.overhangMm, 60, edgeMm);
     case 'freeForm':
       return [
         // Drawn from one side, it grows on both.
-        grip('How far across it is filled', 'filledMm', shape.filledMm, 600, at.xMm + shape.filledMm / 2, 2, 20),
-        grip('How far its edge is folded in', 'foldMm', shape.foldMm, 150, edgeMm),
+        grip(t('sheet.howFarAcrossItIsFilled'), 'filledMm', shape.filledMm, 600, at.xMm + shape.filledMm / 2, 2, 20),
+        grip(t('sheet.howFarItsEdgeIsFoldedIn'), 'foldMm', shape.foldMm, 150, edgeMm),
       ];
     case 'lattice': {
       const strips = pan
@@ -49,8 +50,16 @@ export function PanGrips({ part: { shape }, index, at, pan, pxPerMm }: Props) {
         .slice(0, 2)
         .map(({ atMm }, i) =>
           i === 0
-            ? grip('Width of a strip', 'stripMm', shape.stripMm, 100, at.xMm + atMm + shape.stripMm / 2, 1 / (atMm / pitchMm + 0.5), 3)
-            : grip('Gap between strips', 'gapMm', shape.gapMm, 100, at.xMm + atMm - shape.stripMm / 2, pitchMm / atMm),
+            ? grip(
+                t('sheet.widthOfAStrip'),
+                'stripMm',
+                shape.stripMm,
+                100,
+                at.xMm + atMm + shape.stripMm / 2,
+                1 / (atMm / pitchMm + 0.5),
+                3,
+              )
+            : grip(t('sheet.gapBetweenStrips'), 'gapMm', shape.gapMm, 100, at.xMm + atMm - shape.stripMm / 2, pitchMm / atMm),
         );
     }
     default:

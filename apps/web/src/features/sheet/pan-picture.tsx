@@ -11,6 +11,7 @@ import { usePreferences, useVoice } from '../../platform/preferences';
 import { Ruled } from '../../ui/drawing/ruled';
 import { PanGrips } from './pan-grips';
 import type { DrawnSheet } from './sheet-plan';
+import { t } from '../../platform/words';
 
 /** What one piece is made of, each part to one scale, and how the dough is shared between them. */
 export function PanPicture({ drawn, pan }: { drawn: DrawnSheet; pan: Pan | null }) {
@@ -32,7 +33,7 @@ export function PanPicture({ drawn, pan }: { drawn: DrawnSheet; pan: Pan | null 
     });
   return (
     <Box sx={{ display: 'grid', gap: 2 }}>
-      <Ruled widthMm={widthMm} lengthMm={lengthMm} summary={`To scale: ${words}`} handles={grips}>
+      <Ruled widthMm={widthMm} lengthMm={lengthMm} summary={t('sheet.toScaleWords', { words })} handles={grips}>
         {laid.map((one) => (
           <g key={`${one.key} ${one.x}`} transform={`translate(${one.x} ${(lengthMm - one.lengthMm) / 2})`}>
             {one.round ? (
@@ -75,9 +76,7 @@ export function PanPicture({ drawn, pan }: { drawn: DrawnSheet; pan: Pan | null 
       <PartsTable parts={plan.parts} />
       {pan && <PanWords pan={pan} parts={plan.parts} />}
       {plan.parts.some(({ kind, surplusShare }) => kind === 'freeForm' && surplusShare) && (
-        <Note size="small">
-          The folded edge has {Math.round(plan.parts[0]!.surplusShare! * 100)} % more round than it needs: lay it in pleats.
-        </Note>
+        <Note size="small">{t('sheet.theFoldedEdgeHasSurplusMoreRound', { surplus: Math.round(plan.parts[0]!.surplusShare! * 100) })}</Note>
       )}
     </Box>
   );
@@ -99,21 +98,21 @@ const sideBySide = (blanks: readonly Blank[]) =>
   blanks.map((blank, i) => ({ ...blank, x: blanks.slice(0, i).reduce((sum, { widthMm }) => sum + widthMm + GAP, 0) }));
 
 export const partWords: Readonly<Record<ShapeKind, string>> = {
-  rectangle: 'Piece',
-  diamond: 'Piece',
-  round: 'Piece',
-  hexagon: 'Piece',
-  heart: 'Piece',
-  triangle: 'Piece',
+  rectangle: t('common.piece'),
+  diamond: t('common.piece'),
+  round: t('common.piece'),
+  hexagon: t('common.piece'),
+  heart: t('common.piece'),
+  triangle: t('common.piece'),
   outline: 'Piece',
-  portion: 'Portion',
-  slice: 'Slice',
-  lining: 'Lining',
-  lid: 'Lid',
-  base: 'Base',
+  portion: t('sheet.portion'),
+  slice: t('sheet.slice'),
+  lining: t('sheet.lining'),
+  lid: t('sheet.lid'),
+  base: t('common.base2'),
   side: 'Side strip',
-  lattice: 'Lattice strips',
-  freeForm: 'Disc',
+  lattice: t('sheet.latticeStrips'),
+  freeForm: t('sheet.disc'),
 };
 
 const flatRound: ReadonlySet<ShapeKind> = new Set(['lining', 'lid', 'base', 'freeForm', 'portion', 'slice']);
@@ -183,14 +182,18 @@ function PartsTable({ parts }: { parts: readonly PartPlan[] }) {
   const length = (mm: number) => showQuantity(mm, 'size', units);
   const sumG = parts.reduce((sum, { massG, perPiece }) => sum + massG * perPiece, 0);
   return (
-    <Table size="small" aria-label="Parts of a piece" sx={{ '& td, & th': { px: 1 }, '& td[class*=alignRight]': { whiteSpace: 'nowrap' } }}>
+    <Table
+      size="small"
+      aria-label={t('sheet.partsOfAPiece')}
+      sx={{ '& td, & th': { px: 1 }, '& td[class*=alignRight]': { whiteSpace: 'nowrap' } }}
+    >
       <TableHead>
         <TableRow>
-          <TableCell>Part</TableCell>
-          <TableCell>Cut</TableCell>
-          <TableCell align="right">Thick</TableCell>
-          <TableCell align="right">Dough</TableCell>
-          <TableCell align="right">Share</TableCell>
+          <TableCell>{t('sheet.part')}</TableCell>
+          <TableCell>{t('sheet.cut')}</TableCell>
+          <TableCell align="right">{t('sheet.thick')}</TableCell>
+          <TableCell align="right">{t('common.dough')}</TableCell>
+          <TableCell align="right">{t('common.share')}</TableCell>
         </TableRow>
       </TableHead>
       <TableBody>
@@ -202,7 +205,12 @@ function PartsTable({ parts }: { parts: readonly PartPlan[] }) {
             </TableCell>
             <TableCell>
               {part.strips
-                ? `${part.strips} strips of ${length(part.widthMm)} × ${part.kind === 'lattice' ? 'up to ' : ''}${length(part.lengthMm)}`
+                ? t('sheet.stripsStripsOfWidthWordLength', {
+                    strips: part.strips,
+                    width: length(part.widthMm),
+                    word: part.kind === 'lattice' ? t('sheet.upTo') : '',
+                    length: length(part.lengthMm),
+                  })
                 : Math.abs(part.widthMm - part.lengthMm) < 0.5
                   ? `Ø ${length(part.widthMm)}`
                   : `${length(part.widthMm)} × ${length(part.lengthMm)}`}
@@ -229,12 +237,14 @@ function PanWords({ pan, parts }: { pan: Pan; parts: readonly PartPlan[] }) {
   const thick = lining && lid ? [(lining.thicknessMm * twoThirdsSplit.value * shared) / lining.massG, (lid.thicknessMm * (1 - twoThirdsSplit.value) * shared) / lid.massG] : null; // prettier-ignore
   return (
     <Note size="small">
-      {pan.name} holds {Math.round(volumeMl)} ml to its rim.{' '}
-      {lining?.surplusShare !== undefined &&
-        `A flat lining has ${Math.round(lining.surplusShare * 100)} % more dough than it covers: it thickens the wall or lies in small pleats. `}
-      {lattice?.openShare !== undefined && `${Math.round(lattice.openShare * 100)} % of the filling shows through the lattice. `}
+      {t('sheet.nameHoldsVolumeMlToItsRim', { name: pan.name, volume: Math.round(volumeMl) })}{' '}
+      {lining?.surplusShare !== undefined && t('sheet.aFlatLiningHasSurplusMoreDough', { surplus: Math.round(lining.surplusShare * 100) })}
+      {lattice?.openShare !== undefined && t('sheet.openOfTheFillingShowsThroughThe', { open: Math.round(lattice.openShare * 100) })}
       {thick &&
-        `The common two thirds for the base and one for the lid (no source) would roll the base ${showQuantity(thick[0]!, 'length', units)} and the lid ${showQuantity(thick[1]!, 'length', units)} thick.`}
+        t('sheet.theCommonTwoThirdsForTheBase', {
+          thick: showQuantity(thick[0]!, 'length', units),
+          thick2: showQuantity(thick[1]!, 'length', units),
+        })}
     </Note>
   );
 }

@@ -12,38 +12,39 @@ import { FormulaField, useFormula } from '../board/doors';
 import { partWords } from './pan-picture';
 import { type DrawnSheet } from './sheet-plan';
 import { outlineFromSvg } from './templates/svg-outline';
+import { t } from '../../platform/words';
 
 const shapeFields: Readonly<Record<Shape['kind'], readonly (readonly [member: string, label: string])[]>> = {
   rectangle: [
-    ['widthMm', 'Piece width'],
-    ['lengthMm', 'Piece length'],
+    ['widthMm', t('sheet.pieceWidth')],
+    ['lengthMm', t('sheet.pieceLength')],
   ],
-  diamond: [['widthMm', 'Strip width']],
-  round: [['acrossMm', 'Across']],
-  hexagon: [['acrossMm', 'Across the flats']],
-  heart: [['acrossMm', 'Across']],
+  diamond: [['widthMm', t('sheet.stripWidth')]],
+  round: [['acrossMm', t('sheet.across')]],
+  hexagon: [['acrossMm', t('sheet.acrossTheFlats')]],
+  heart: [['acrossMm', t('sheet.across')]],
   triangle: [
-    ['baseMm', 'Base'],
-    ['heightMm', 'Height'],
+    ['baseMm', t('common.base2')],
+    ['heightMm', t('sheet.height')],
   ],
   outline: [],
   portion: [],
-  slice: [['acrossMm', 'Log across']],
-  lining: [['overhangMm', 'Hangs over']],
+  slice: [['acrossMm', t('sheet.logAcross')]],
+  lining: [['overhangMm', t('sheet.hangsOver')]],
   lid: [
-    ['overhangMm', 'Lid hangs over'],
-    ['domeMm', 'Room for the filling'],
+    ['overhangMm', t('sheet.lidHangsOver')],
+    ['domeMm', t('sheet.roomForTheFilling')],
   ],
   base: [],
   side: [['overlapMm', 'Lap of the strip']],
   lattice: [
-    ['stripMm', 'Strip width'],
-    ['gapMm', 'Between strips'],
-    ['overhangMm', 'Strips hang over'],
+    ['stripMm', t('sheet.stripWidth')],
+    ['gapMm', t('sheet.betweenStrips')],
+    ['overhangMm', t('sheet.stripsHangOver')],
   ],
   freeForm: [
-    ['filledMm', 'Filled across'],
-    ['foldMm', 'Folded in'],
+    ['filledMm', t('sheet.filledAcross')],
+    ['foldMm', t('sheet.foldedIn')],
   ],
 };
 
@@ -57,8 +58,13 @@ export function PartFields({ part, index, what, drawn }: { part: Part; index: nu
   return (
     <>
       {second && !paired && (
-        <FieldRow label={`${partWords[shape.kind]}, thick`}>
-          <FormulaField path={`${path}/thicknessMm`} label={`${partWords[shape.kind]} thickness`} kind="length" grain={0.1} />
+        <FieldRow label={t('sheet.partwordsThick', { partWords: partWords[shape.kind] })}>
+          <FormulaField
+            path={`${path}/thicknessMm`}
+            label={t('sheet.partwordsThickness', { partWords: partWords[shape.kind] })}
+            kind="length"
+            grain={0.1}
+          />
         </FieldRow>
       )}
       {paired && index === 0 && <PairedSize />}
@@ -69,32 +75,32 @@ export function PartFields({ part, index, what, drawn }: { part: Part; index: nu
           </FieldRow>
         ))}
       {shape.kind === 'diamond' && (
-        <FieldRow label="Angle">
-          <FormulaField path={`${path}/shape/angleDeg`} label="Angle" kind="percent" hideUnit digits={0} />°
+        <FieldRow label={t('sheet.angle')}>
+          <FormulaField path={`${path}/shape/angleDeg`} label={t('sheet.angle')} kind="percent" hideUnit digits={0} />°
         </FieldRow>
       )}
       {shape.kind === 'portion' && (
-        <FieldRow label="Each weighs">
-          <FormulaField path={`${path}/shape/pieceG`} label="Portion" kind="mass" />
+        <FieldRow label={t('sheet.eachWeighs')}>
+          <FormulaField path={`${path}/shape/pieceG`} label={t('sheet.portion')} kind="mass" />
         </FieldRow>
       )}
       {shape.kind === 'portion' && drawn && <ShareAll path={`${path}/shape/pieceG`} pieceG={shape.pieceG} drawn={drawn} />}
       {shape.kind === 'outline' && <OutlineFile path={`${path}/shape/pointsMm`} shape={shape} />}
       {part.window && 'acrossMm' in part.window && (
-        <FieldRow label="Window">
+        <FieldRow label={t('sheet.window')}>
           <Choice
-            label="Form of the window"
+            label={t('sheet.formOfTheWindow')}
             value={part.window.kind}
             options={windowKinds}
             onChange={(kind) => useDraft.getState().edit(`window:${newKey()}`, setValue(`${path}/window/kind`, kind))}
             width={112}
           />
-          <FormulaField path={`${path}/window/acrossMm`} label="Window" kind="length" />
+          <FormulaField path={`${path}/window/acrossMm`} label={t('sheet.window')} kind="length" />
         </FieldRow>
       )}
       {shape.kind === 'lid' && (
-        <FieldRow label="Slits for steam">
-          <FormulaField path={`${path}/vents`} label="Slits" kind="percent" hideUnit digits={0} />
+        <FieldRow label={t('sheet.slitsForSteam')}>
+          <FormulaField path={`${path}/vents`} label={t('sheet.slits')} kind="percent" hideUnit digits={0} />
         </FieldRow>
       )}
     </>
@@ -113,15 +119,15 @@ function ShareAll({ path, pieceG, drawn: { plan, massG } }: { path: string; piec
       sx={{ justifySelf: 'start' }}
       onClick={() => useDraft.getState().edit(`share:${newKey()}`, setValue(path, eachG))}
     >
-      Each {showQuantity(pieceG, 'mass', units)} → {showQuantity(eachG, 'mass', units)}, none left over
+      {t('sheet.eachPieceEachNoneLeftOver', { piece: showQuantity(pieceG, 'mass', units), each: showQuantity(eachG, 'mass', units) })}
     </Button>
   );
 }
 
 const windowKinds = [
-  { value: 'round' as const, name: 'round' },
-  { value: 'heart' as const, name: 'heart' },
-  { value: 'hexagon' as const, name: 'hexagon' },
+  { value: 'round' as const, name: t('sheet.round') },
+  { value: 'heart' as const, name: t('sheet.heart') },
+  { value: 'hexagon' as const, name: t('sheet.hexagon') },
 ];
 
 /** Bottoms and tops have one outline and one size. */
@@ -132,16 +138,16 @@ function PairedSize() {
   const cutAs = (kind: (typeof acrossShapes)[number]) =>
     useDraft.getState().edit(`pair:${newKey()}`, (now) => parts.flatMap((_, i) => setValue(`/sheet/parts/${i}/shape/kind`, kind)(now)));
   return (
-    <FieldRow label="Across">
+    <FieldRow label={t('sheet.across')}>
       <Choice
-        label="Form of the pair"
+        label={t('sheet.formOfThePair')}
         value={first.kind === 'slice' ? 'round' : first.kind}
         options={windowKinds}
         onChange={cutAs}
         width={112}
       />
       <QuantityField
-        label="Across"
+        label={t('sheet.across')}
         kind="length"
         value={first.acrossMm}
         onChange={(mm, visit) =>
@@ -165,24 +171,28 @@ function OutlineFile({ path, shape }: { path: string; shape: Extract<CutShape, {
       const points = outlineFromSvg(await chosen.text());
       useDraft.getState().edit(`outline:${newKey()}`, setValue(path, points as never));
     } catch (error) {
-      notify(`Not read: ${(error as Error).message}`, 'error');
+      notify(t('sheet.notReadMessage', { message: (error as Error).message }), 'error');
     }
   };
   const { widthMm, lengthMm } = safely(shape);
   return (
     <FieldRow
-      label={`${showQuantity(widthMm, 'length', units)} × ${showQuantity(lengthMm, 'length', units)}, ${shape.pointsMm.length} points`}
+      label={t('sheet.widthLengthPointsPoints', {
+        width: showQuantity(widthMm, 'length', units),
+        length: showQuantity(lengthMm, 'length', units),
+        points: shape.pointsMm.length,
+      })}
     >
       <input
         ref={file}
         type="file"
         accept=".svg,image/svg+xml"
         hidden
-        aria-label="SVG of the outline"
+        aria-label={t('sheet.svgOfTheOutline')}
         onChange={(event) => void read(event.target.files?.[0])}
       />
       <Button size="small" variant="outlined" onClick={() => file.current?.click()}>
-        Read an SVG
+        {t('sheet.readAnSvg')}
       </Button>
     </FieldRow>
   );

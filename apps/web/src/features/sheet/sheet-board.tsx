@@ -32,6 +32,7 @@ import { useDrawnSheet, type DrawnSheet } from './sheet-plan';
 import { SheetSettings } from './sheet-settings';
 import { Standing } from './standing';
 import { Templates } from './templates/templates';
+import { t } from '../../platform/words';
 
 /** Divided by weight: there is no sheet to draw. */
 const isWeighed = ({ sheet }: Formula): boolean => sheet.parts.every(({ shape }) => shape.kind === 'portion' || shape.kind === 'slice');
@@ -47,12 +48,12 @@ export function SheetBoard() {
     <ToggleButtonGroup
       exclusive
       size="small"
-      aria-label="Face"
+      aria-label={t('sheet.face')}
       value={face}
       onChange={(_, next: 'layers' | 'sheet' | null) => next && setFace(next)}
     >
-      <ToggleButton value="layers">Layers</ToggleButton>
-      <ToggleButton value="sheet">Sheet and trays</ToggleButton>
+      <ToggleButton value="layers">{t('sheet.layers2')}</ToggleButton>
+      <ToggleButton value="sheet">{t('sheet.sheetAndTrays')}</ToggleButton>
     </ToggleButtonGroup>
   );
   if (laminated && face === 'layers') {
@@ -118,26 +119,35 @@ function Yields({ drawn: { formula, plan }, result }: { drawn: DrawnSheet; resul
     <Box>
       <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fit, minmax(110px, 1fr))', gap: 2 }}>
         <Fact
-          label={`${plan.pieces === 1 ? 'piece' : 'pieces'}${more > 0 && plan.layout ? `, ${more}${plan.cutsPerPiece > 1 ? ' cut-outs' : ''} from trim` : ''}`}
+          label={`${plan.pieces === 1 ? t('common.piece2') : t('common.pieces')}${more > 0 && plan.layout ? t('sheet.moreWordFromTrim', { more, word: plan.cutsPerPiece > 1 ? t('sheet.cutOuts') : '' }) : ''}`}
           value={String(plan.pieces)}
         />
-        <Fact label="each, raw" value={showQuantity(plan.pieceDoughG, 'mass', units)} />
-        <Fact label="left over" value={showQuantity(plan.scrapG, 'mass', units)} />
+        <Fact label={t('sheet.eachRaw')} value={showQuantity(plan.pieceDoughG, 'mass', units)} />
+        <Fact label={t('sheet.leftOver')} value={showQuantity(plan.scrapG, 'mass', units)} />
         {result && (
           <Fact
-            label={panned ? (result.loads === 1 ? 'load of the oven' : 'loads of the oven') : `trays of ${result.piecesPerTray}`}
+            label={
+              panned
+                ? result.loads === 1
+                  ? t('sheet.loadOfTheOven')
+                  : t('sheet.loadsOfTheOven')
+                : t('sheet.traysOfPiecespertray', { piecesPerTray: result.piecesPerTray })
+            }
             value={String(panned ? result.loads : result.traysNeeded)}
           />
         )}
       </Box>
       <Note size="small" pt={1}>
-        {lots > 1 && `Rolled in ${lots} equal lots of ${showQuantity(plan.rolls[0]?.massG ?? 0, 'mass', units, 0)}; the rest stays cold. `}
-        {plan.dustG > 0.05 &&
-          `Rolled again, the scraps take up about ${showQuantity(plan.dustG, 'mass', units)} of dust: each roll is drier. `}
+        {lots > 1 && t('sheet.rolledInLotsEqualLotsOfMass', { lots, mass: showQuantity(plan.rolls[0]?.massG ?? 0, 'mass', units, 0) })}
+        {plan.dustG > 0.05 && t('sheet.rolledAgainTheScrapsTakeUpAbout', { dust: showQuantity(plan.dustG, 'mass', units) })}
         {plan.halves > 0 &&
-          `${plan.halves} half triangles are left at the ends of the strips, ${showQuantity(plan.pieceDoughG / 2, 'mass', units)} each: bake them as small pieces. `}
-        {plan.byHand && 'One more piece can be pressed by hand from what is left. '}
-        {plan.oddCuts > 0 && `${plan.oddCuts} cut-out${plan.oddCuts > 1 ? 's are' : ' is'} without a partner. `}
+          t('sheet.halvesHalfTrianglesAreLeftAtThe', {
+            halves: plan.halves,
+            pieceDough: showQuantity(plan.pieceDoughG / 2, 'mass', units),
+          })}
+        {plan.byHand && t('sheet.oneMorePieceCanBePressedBy')}
+        {plan.oddCuts > 0 &&
+          t('sheet.oddcutsCutOutWordWithoutAPartner', { oddCuts: plan.oddCuts, word: plan.oddCuts > 1 ? t('sheet.sAre') : t('sheet.is') })}
         {result && result.loads > 1 && !panned && <Loads loads={result.loads} />}
         {formula.sheet.shrink && <Shrunk />}
       </Note>
@@ -152,12 +162,11 @@ function Loads({ loads }: { loads: number }) {
   const { kitchen } = useSurroundings();
   const oven = kitchen.ovens.find(({ id }) => id === bake.ovenId);
   const apart = oven ? shelvesApartK(oven) : null;
-  if (!oven || bake.traysAtOnce === 2) return `${loads} loads of the oven. `;
-  if (apart === null)
-    return `${loads} loads of the oven; map a second shelf of ${oven.name} to know whether two trays at once bake alike. `;
+  if (!oven || bake.traysAtOnce === 2) return t('sheet.loadsLoadsOfTheOven', { loads });
+  if (apart === null) return t('sheet.loadsLoadsOfTheOvenMapA', { loads, name: oven.name });
   return apart > shelvesEvenK.value
-    ? `${loads} loads of the oven: its shelves differ by ${voice.show(apart, 'difference')}, so one tray at a time. `
-    : `${loads} loads of the oven; its shelves differ by ${voice.show(apart, 'difference')}, so two trays at once would do. `;
+    ? t('sheet.loadsLoadsOfTheOvenItsShelves', { loads, apart: voice.show(apart, 'difference') })
+    : t('sheet.loadsLoadsOfTheOvenItsShelves2', { loads, apart: voice.show(apart, 'difference') });
 }
 
 /** Too little dough for one piece: the batch that gives one, by one button. */
@@ -175,7 +184,7 @@ function EnoughForOne({ drawn: { formula, plan, massG } }: { drawn: DrawnSheet }
       sx={{ justifySelf: 'start' }}
       onClick={() => useDraft.getState().edit(`scale:${newKey()}`, (from) => editsBetween(from, scaled(from, factor)))}
     >
-      Dough {g(massG)} → {g(massG * factor)}, one piece
+      {t('sheet.doughMassMass2OnePiece', { mass: g(massG), mass2: g(massG * factor) })}
     </Button>
   );
 }
@@ -200,8 +209,10 @@ function Shrunk() {
   if (!shrink || !part) return null;
   return (
     <>
-      Baked it measures about {showQuantity(part.widthMm * (1 - shrink.acrossShare), 'length', units)} ×{' '}
-      {showQuantity(part.lengthMm * (1 - shrink.alongShare), 'length', units)}.
+      {t('sheet.bakedItMeasuresAboutWidthLength', {
+        width: showQuantity(part.widthMm * (1 - shrink.acrossShare), 'length', units),
+        length: showQuantity(part.lengthMm * (1 - shrink.alongShare), 'length', units),
+      })}
     </>
   );
 }

@@ -28,6 +28,7 @@ import { Grip } from '../../ui/drawing/grip';
 import { Ruled } from '../../ui/drawing/ruled';
 import { setValue, useDraft } from '../formulas/doors';
 import { cutWords, type DrawnSheet } from './sheet-plan';
+import { t } from '../../platform/words';
 
 /** The first sheet with its cuts, long side lying. The size of a piece can be drawn out at its corner. */
 export function SheetToScale({ drawn: { formula, plan } }: { drawn: DrawnSheet }) {
@@ -39,7 +40,7 @@ export function SheetToScale({ drawn: { formula, plan } }: { drawn: DrawnSheet }
   const { shape, window } = part;
   const placed = useMemo(() => (layout && isCutShape(shape) ? placedFor(shape, layout, trimMm) : []), [layout, shape, trimMm]);
   if (!layout || !isCutShape(shape))
-    return <Box sx={{ py: 8, textAlign: 'center', color: 'text.secondary' }}>No piece fits this sheet.</Box>;
+    return <Box sx={{ py: 8, textAlign: 'center', color: 'text.secondary' }}>{t('sheet.noPieceFitsThisSheet')}</Box>;
   const lying = layout.sheetLengthMm > layout.sheetWidthMm;
   const [w, h] = lying ? [layout.sheetLengthMm, layout.sheetWidthMm] : [layout.sheetWidthMm, layout.sheetLengthMm];
   const holes = formula.sheet.parts.find((one) => one.window)?.window ?? window;
@@ -47,7 +48,12 @@ export function SheetToScale({ drawn: { formula, plan } }: { drawn: DrawnSheet }
     <Ruled
       widthMm={w}
       lengthMm={h}
-      summary={`${layout.pieces} ${cutWords(shape, voice).toLowerCase()} from a sheet of ${voice.bare(w, 'size')} by ${voice.show(h, 'size')}`}
+      summary={t('sheet.piecesShapeFromASheetOfW', {
+        pieces: layout.pieces,
+        shape: cutWords(shape, voice).toLowerCase(),
+        w: voice.bare(w, 'size'),
+        h: voice.show(h, 'size'),
+      })}
       handles={(pxPerMm) => (
         // A piece that lies turned on a sheet that lies turned lies as it is written.
         <SheetGrips parts={formula.sheet.parts} trimMm={trimMm} pxPerMm={pxPerMm} turned={lying !== layout.quarter} />
@@ -206,7 +212,7 @@ function SheetGrips({ parts, trimMm, pxPerMm, turned }: GripsProps) {
         xMm={xMm}
         yMm={yMm}
         pxPerMm={pxPerMm}
-        label="Size of a piece"
+        label={t('sheet.sizeOfAPiece')}
         valueMm={across}
         valueText={cutWords(shape, voice)}
         cursor="nwse-resize"
@@ -238,7 +244,7 @@ function WindowGrip({ index, window, middleMm: [xMm, yMm], pxPerMm }: WindowProp
       xMm={xMm + acrossMm / 2}
       yMm={yMm}
       pxPerMm={pxPerMm}
-      label="Size of the window"
+      label={t('sheet.sizeOfTheWindow')}
       valueMm={acrossMm}
       valueText={cutWords(window, voice)}
       cursor="ew-resize"
@@ -284,7 +290,7 @@ export const TraysToScale = memo(function TraysToScale({ drawn: { formula }, res
               viewBox={`0 0 ${w * TRAY_PX} ${h * TRAY_PX}`}
               width="100%"
               role={i === 0 ? 'group' : 'img'}
-              aria-label={`Tray ${i + 1} with ${Math.round(count)} pieces`}
+              aria-label={t('sheet.trayIWithNumberPieces', { i: i + 1, number: Math.round(count) })}
               style={{ display: 'block' }}
             >
               <g transform={`scale(${TRAY_PX})`}>
@@ -297,15 +303,15 @@ export const TraysToScale = memo(function TraysToScale({ drawn: { formula }, res
               {i === 0 && placed[1] && <GapGrip second={placed[1]} lengthMm={figure.lengthMm} gapMm={gapMm} turned={turned} />}
             </svg>
             <Box sx={{ fontSize: typeSize.small, pt: 1 }}>
-              <b>Tray {i + 1}</b> {Math.round(count)}
-              {!whole && ` of ${result.piecesPerTray}, ${voice.show(gapMm, 'size')} gaps`}
+              <b>{t('sheet.trayI', { i: i + 1 })}</b> {Math.round(count)}
+              {!whole && t('sheet.ofPiecespertrayGapGaps', { piecesPerTray: result.piecesPerTray, gap: voice.show(gapMm, 'size') })}
             </Box>
           </Box>
         );
       })}
       {result.trays.length > shownTrays.length && (
         <Box sx={{ alignSelf: 'center', fontSize: typeSize.small, color: 'text.secondary' }}>
-          and {result.trays.length - shownTrays.length} more
+          {t('sheet.andTraysMore', { trays: result.trays.length - shownTrays.length })}
         </Box>
       )}
     </Box>
@@ -322,7 +328,7 @@ function GapGrip({ second, lengthMm, gapMm, turned }: GapProps) {
       xMm={turned ? y : x}
       yMm={turned ? x : y}
       pxPerMm={TRAY_PX}
-      label="Between pieces on the tray"
+      label={t('sheet.betweenPiecesOnTheTray')}
       valueMm={gapMm}
       valueText={voice.show(gapMm, 'size')}
       cursor={turned ? 'ns-resize' : 'ew-resize'}

@@ -11,6 +11,7 @@ import { QuantityField } from '../../ui/form/quantity-field';
 import { setValue, useDraft, newKey } from '../formulas/doors';
 import { FormulaField, useFormula, useSet } from '../board/doors';
 import { type DrawnSheet } from './sheet-plan';
+import { t } from '../../platform/words';
 
 /** A sheet of a wanted size: as thick as this dough makes it, or with as much dough as it takes. */
 function RollToSize({ drawn }: { drawn: DrawnSheet }) {
@@ -26,11 +27,11 @@ function RollToSize({ drawn }: { drawn: DrawnSheet }) {
   const fits = areaMm2 > 0 && thick >= 0.3 && thick <= 40 && needG / massG < 1000 && needG / massG > 0.001;
   return (
     <>
-      <FieldRow label="To a sheet of">
+      <FieldRow label={t('sheet.toASheetOf')}>
         {(['widthMm', 'lengthMm'] as const).map((name) => (
           <QuantityField
             key={name}
-            label={name === 'widthMm' ? 'Wanted width' : 'Wanted length'}
+            label={name === 'widthMm' ? t('sheet.wantedWidth') : t('sheet.wantedLength')}
             kind="length"
             grain={10}
             width={62}
@@ -43,14 +44,14 @@ function RollToSize({ drawn }: { drawn: DrawnSheet }) {
       {fits && (
         <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
           <Button size="small" variant="outlined" onClick={() => edit(`thick:${newKey()}`, setValue('/sheet/parts/0/thicknessMm', thick))}>
-            Thickness {showQuantity(mm, 'length', units)} → {showQuantity(thick, 'length', units)}
+            {t('sheet.thicknessMmThick', { mm: showQuantity(mm, 'length', units), thick: showQuantity(thick, 'length', units) })}
           </Button>
           <Button
             size="small"
             variant="outlined"
             onClick={() => edit(`scale:${newKey()}`, (from) => editsBetween(from, scaled(from, needG / massG)))}
           >
-            Dough {showQuantity(massG, 'mass', units, 0)} → {showQuantity(needG, 'mass', units, 0)}
+            {t('sheet.doughMassNeed', { mass: showQuantity(massG, 'mass', units, 0), need: showQuantity(needG, 'mass', units, 0) })}
           </Button>
         </Box>
       )}
@@ -70,33 +71,33 @@ export function More({ drawn }: { drawn: DrawnSheet | null }) {
   return (
     <Box sx={{ pt: 1 }}>
       <Button size="small" aria-expanded={open} onClick={() => setOpen(!open)} sx={{ minHeight: 26 }}>
-        {open ? 'Less' : 'More: a wanted sheet, when cut, shrink, density'}
+        {open ? t('common.less') : t('sheet.moreAWantedSheetWhenCutShrink')}
       </Button>
       <Collapse in={open} unmountOnExit>
         <Box sx={{ display: 'grid', gap: 1 }}>
           {cuts && (
-            <FieldRow label="Cut">
+            <FieldRow label={t('sheet.cut')}>
               <ToggleButtonGroup
                 exclusive
                 size="small"
-                aria-label="When it is cut"
+                aria-label={t('sheet.whenItIsCut')}
                 value={sheet.cut ?? 'raw'}
                 onChange={(_, next: NonNullable<Sheet['cut']> | null) => next && set('/sheet/cut', next === 'raw' ? undefined : next)}
               >
-                <ToggleButton value="raw">raw</ToggleButton>
-                <ToggleButton value="hot">hot</ToggleButton>
-                <ToggleButton value="cold">cold</ToggleButton>
+                <ToggleButton value="raw">{t('sheet.raw')}</ToggleButton>
+                <ToggleButton value="hot">{t('sheet.hot')}</ToggleButton>
+                <ToggleButton value="cold">{t('sheet.cold')}</ToggleButton>
               </ToggleButtonGroup>
             </FieldRow>
           )}
           {drawn && cuts && <RollToSize drawn={drawn} />}
           {sheet.shrink ? (
             <>
-              <FieldRow label="Shortens along">
-                <FormulaField path="/sheet/shrink/alongShare" label="Shortens along" kind="percent" times={100} width={62} />
+              <FieldRow label={t('sheet.shortensAlong')}>
+                <FormulaField path="/sheet/shrink/alongShare" label={t('sheet.shortensAlong')} kind="percent" times={100} width={62} />
               </FieldRow>
-              <FieldRow label="and across">
-                <FormulaField path="/sheet/shrink/acrossShare" label="Shortens across" kind="percent" times={100} width={62} />
+              <FieldRow label={t('sheet.andAcross')}>
+                <FormulaField path="/sheet/shrink/acrossShare" label={t('sheet.shortensAcross')} kind="percent" times={100} width={62} />
               </FieldRow>
               {part && isCutShape(sheet.parts[0]!.shape) && <WantedBaked />}
             </>
@@ -106,13 +107,19 @@ export function More({ drawn }: { drawn: DrawnSheet | null }) {
               sx={{ justifySelf: 'start' }}
               onClick={() => set('/sheet/shrink', { alongShare: 0.03, acrossShare: 0.02 })}
             >
-              It shortens in the oven
+              {t('sheet.itShortensInTheOven')}
             </Button>
           )}
           {part && (
-            <FieldRow label={sheet.densityGPerMl === undefined ? 'A raw piece weighs' : `Weighed: ${sheet.densityGPerMl.toFixed(2)} g/ml`}>
+            <FieldRow
+              label={
+                sheet.densityGPerMl === undefined
+                  ? t('sheet.aRawPieceWeighs')
+                  : t('sheet.weighedDensitygperGMl', { densityGPer: sheet.densityGPerMl.toFixed(2) })
+              }
+            >
               <QuantityField
-                label="Weight of a raw piece"
+                label={t('sheet.weightOfARawPiece')}
                 kind="mass"
                 value={part.massG}
                 onChange={(g, visit) =>
@@ -124,7 +131,7 @@ export function More({ drawn }: { drawn: DrawnSheet | null }) {
               />
               {sheet.densityGPerMl !== undefined && (
                 <Button size="small" onClick={() => set('/sheet/densityGPerMl', undefined)}>
-                  Usual
+                  {t('sheet.usual')}
                 </Button>
               )}
             </FieldRow>
@@ -162,8 +169,12 @@ function WantedBaked() {
           ])
       }
     >
-      Piece {showValue(shape.widthMm, 'length', voice.units)} × {showValue(shape.lengthMm, 'length', voice.units)} →{' '}
-      {showValue(w, 'length', voice.units)} × {voice.exact(l, 'length')}, baked as it is now
+      {t('sheet.pieceWidthLengthWLBakedAs', {
+        width: showValue(shape.widthMm, 'length', voice.units),
+        length: showValue(shape.lengthMm, 'length', voice.units),
+        w: showValue(w, 'length', voice.units),
+        l: voice.exact(l, 'length'),
+      })}
     </Button>
   );
 }

@@ -12,6 +12,7 @@ import {
 } from '@north-leaf/core';
 import { type Voice } from '@north-leaf/words';
 import { useEarlyDough, useAnswer, useFormula, useSurroundings } from '../board/doors';
+import { t } from '../../platform/words';
 
 export type DrawnSheet = { readonly formula: Formula; readonly plan: SheetPlan; readonly massG: number };
 
@@ -52,16 +53,16 @@ export function cutWords(shape: CutShape, { exact, units }: Voice): string {
   switch (shape.kind) {
     case 'rectangle': {
       const [short, long] = [shape.widthMm, shape.lengthMm].sort((a, b) => a - b) as [number, number];
-      if (long - short < 0.05) return `Squares ${exact(short, 'length')}`;
-      return `${long > 2.5 * short ? 'Sticks' : 'Rectangles'} ${showValue(short, 'length', units)} × ${exact(long, 'length')}`;
+      if (long - short < 0.05) return t('sheet.squaresShort', { short: exact(short, 'length') });
+      return `${long > 2.5 * short ? t('common.sticks') : t('sheet.rectangles')} ${showValue(short, 'length', units)} × ${exact(long, 'length')}`;
     }
     case 'diamond':
-      return `Diamonds ${exact(shape.widthMm, 'length')}`;
+      return t('sheet.diamondsWidth', { width: exact(shape.widthMm, 'length') });
     case 'triangle':
-      return `Triangles ${showValue(shape.baseMm, 'length', units)} × ${exact(shape.heightMm, 'length')}`;
+      return t('sheet.trianglesBaseHeight', { base: showValue(shape.baseMm, 'length', units), height: exact(shape.heightMm, 'length') });
     case 'outline':
-      return 'Own outline';
+      return t('sheet.ownOutline');
     default:
-      return `${{ round: 'Rounds', hexagon: 'Hexagons', heart: 'Hearts' }[shape.kind]} ${exact(shape.acrossMm, 'length')}`;
+      return `${{ round: t('sheet.rounds'), hexagon: t('sheet.hexagons'), heart: t('sheet.hearts') }[shape.kind]} ${exact(shape.acrossMm, 'length')}`;
   }
 }

@@ -29,6 +29,7 @@ import { goods, goodsOf, goodsWords, makeOf } from './what-is-cut';
 import { Ways } from './cut-ways';
 import { PartFields } from './part-fields';
 import { More } from './sheet-more';
+import { t } from '../../platform/words';
 
 /** How the dough is rolled, what is cut of it, and what becomes of the rest. */
 export function SheetSettings({ faces, drawn }: { faces: ReactNode; drawn: DrawnSheet | null }) {
@@ -44,9 +45,9 @@ export function SheetSettings({ faces, drawn }: { faces: ReactNode; drawn: Drawn
       {!weighed && <Trim />}
       {sheet.cut === undefined || sheet.cut === 'raw' ? <TrayRoom /> : null}
       <Typography variant="h3" sx={{ pt: 2 }}>
-        After cutting
+        {t('sheet.afterCutting')}
       </Typography>
-      <Waits path="/sheet/waits" label="Firm" />
+      <Waits path="/sheet/waits" label={t('sheet.firm')} />
       <More drawn={drawn} />
     </Box>
   );
@@ -67,7 +68,7 @@ function Laminating() {
       sx={{ justifySelf: 'start' }}
       onClick={() => useDraft.getState().edit(`laminate:${newKey()}`, laminate)}
     >
-      Fold the fat into it
+      {t('sheet.foldTheFatIntoIt')}
     </Button>
   );
 }
@@ -93,18 +94,18 @@ const Roll = memo(function Roll({ massG, weighed }: RollProps) {
   return (
     <>
       <Typography variant="h2" sx={{ height: 32 }}>
-        {weighed ? 'Divide' : 'Roll'}
+        {weighed ? t('sheet.divide') : t('sheet.roll2')}
       </Typography>
       {!rises && (
-        <FieldRow label={weighed ? 'Stands' : 'Thickness'}>
-          <Note>{units.length === 'mm' ? `${showFraction(thicknessMm)} in` : ''}</Note>
-          <FormulaField path="/sheet/parts/0/thicknessMm" label="Thickness" kind="length" grain={0.1} />
+        <FieldRow label={weighed ? t('sheet.stands') : t('common.thickness2')}>
+          <Note>{units.length === 'mm' ? t('sheet.thicknessIn', { thickness: showFraction(thicknessMm) }) : ''}</Note>
+          <FormulaField path="/sheet/parts/0/thicknessMm" label={t('common.thickness2')} kind="length" grain={0.1} />
         </FieldRow>
       )}
       {bakedMm !== null && !rises && !stands && (
-        <FieldRow label="Baked, so high">
+        <FieldRow label={t('sheet.bakedSoHigh')}>
           <QuantityField
-            label="Height when baked"
+            label={t('sheet.heightWhenBaked')}
             kind="length"
             digits={1}
             grain={0.1}
@@ -118,25 +119,27 @@ const Roll = memo(function Roll({ massG, weighed }: RollProps) {
         </FieldRow>
       )}
       {!weighed && (
-        <FieldRow label="Guide bands">
-          {bandsMm !== undefined && <FormulaField path="/sheet/bandsMm" label="Band height" kind="length" grain={0.1} width={62} />}
+        <FieldRow label={t('sheet.guideBands')}>
+          {bandsMm !== undefined && (
+            <FormulaField path="/sheet/bandsMm" label={t('sheet.bandHeight')} kind="length" grain={0.1} width={62} />
+          )}
           <ToggleButtonGroup
             exclusive
             size="small"
-            aria-label="Guide bands"
+            aria-label={t('sheet.guideBands')}
             value={bandsMm === undefined ? 'no' : 'yes'}
             onChange={(_, next: string | null) => next && set('/sheet/bandsMm', next === 'yes' ? thicknessMm : undefined)}
           >
-            <ToggleButton value="no">by eye</ToggleButton>
-            <ToggleButton value="yes">bands</ToggleButton>
+            <ToggleButton value="no">{t('sheet.byEye')}</ToggleButton>
+            <ToggleButton value="yes">{t('sheet.bands')}</ToggleButton>
           </ToggleButtonGroup>
         </FieldRow>
       )}
       <Note size="small">
-        {massG !== null && showQuantity(massG, 'mass', units, 0)} of dough
-        {chill && ` at ${showQuantity(chill.endMiddleC, 'temperature', units, 0)}`}
-        {dust > 0 ? `, ${showQuantity(dust, 'mass', units)} of dust in it` : weighed ? '' : ', rolled between film'}
-        {chill && !weighed && `. It rolls for ${chill.benchOpenEnded ? 'over ' : ''}${Math.round(chill.benchMin)} min on the table`}
+        {massG !== null && showQuantity(massG, 'mass', units, 0)} {t('sheet.ofDough')}
+        {chill && t('sheet.atEndmiddle', { endMiddle: showQuantity(chill.endMiddleC, 'temperature', units, 0) })}
+        {dust > 0 ? t('sheet.dustOfDustInIt', { dust: showQuantity(dust, 'mass', units) }) : weighed ? '' : t('sheet.rolledBetweenFilm')}
+        {chill && !weighed && `. It rolls for ${chill.benchOpenEnded ? t('sheet.over') : ''}${Math.round(chill.benchMin)} min on the table`}
       </Note>
     </>
   );
@@ -154,19 +157,19 @@ function Cut({ drawn }: { drawn: DrawnSheet | null }) {
   return (
     <>
       <Typography variant="h2" sx={{ pt: 2, height: 32 }}>
-        Cut
+        {t('sheet.cut')}
       </Typography>
       <Choice
-        label="What is made of it"
+        label={t('sheet.whatIsMadeOfIt')}
         value={what}
         options={goods.map((value) => ({ value, name: goodsWords[value] }))}
         onChange={(next) => next !== what && edit(`goods:${newKey()}`, makeOf(next, pieceG, kitchen))}
         width={336}
       />
       {usesPan && (
-        <FieldRow label="For">
+        <FieldRow label={t('sheet.for')}>
           <Choice
-            label="Pan"
+            label={t('common.pan')}
             value={pan ?? ''}
             options={(kitchen.pans ?? []).map(({ id, name }) => ({ value: id, name }))}
             onChange={(panId) => edit(`pan:${newKey()}`, setValue('/bake/panId', panId))}
@@ -191,13 +194,19 @@ function TrayRoom() {
   const result = evaluation.sheet.state === 'waiting' ? null : evaluation.sheet.result;
   const rows = [
     {
-      label: 'Between pieces',
+      label: t('sheet.betweenPieces'),
       path: '/sheet/trayGapMm',
       own: trayGapMm,
       usual: result && Math.round(result.gapMm),
-      back: 'As they spread',
+      back: t('sheet.asTheySpread'),
     },
-    { label: 'Edge of the tray', path: '/sheet/trayEdgeMm', own: trayEdgeMm, usual: result && Math.round(result.edgeMm), back: 'As usual' },
+    {
+      label: t('sheet.edgeOfTheTray'),
+      path: '/sheet/trayEdgeMm',
+      own: trayEdgeMm,
+      usual: result && Math.round(result.edgeMm),
+      back: t('sheet.asUsual'),
+    },
   ];
   return rows.map(({ label, path, own, usual, back }) => (
     <FieldRow key={path} label={label}>
@@ -224,46 +233,46 @@ const Trim = memo(function Trim() {
   const dockPattern = useDraft(({ formula }) => formula.sheet.dockPattern ?? 'inLine');
   return (
     <>
-      <FieldRow label="Trim each side">
-        <FormulaField path="/sheet/trimMm" label="Trim" kind="length" />
+      <FieldRow label={t('sheet.trimEachSide')}>
+        <FormulaField path="/sheet/trimMm" label={t('sheet.trim')} kind="length" />
       </FieldRow>
-      <FieldRow label="Roll trim again">
+      <FieldRow label={t('sheet.rollTrimAgain')}>
         <ToggleButtonGroup
           exclusive
           size="small"
-          aria-label="Roll trim again"
+          aria-label={t('sheet.rollTrimAgain')}
           value={reroll}
           onChange={(_, next: Sheet['reroll'] | null) => next && set('/sheet/reroll', next)}
         >
-          <ToggleButton value="no">no</ToggleButton>
-          <ToggleButton value="once">once</ToggleButton>
-          <ToggleButton value="tillGone">till gone</ToggleButton>
+          <ToggleButton value="no">{t('sheet.no')}</ToggleButton>
+          <ToggleButton value="once">{t('sheet.once')}</ToggleButton>
+          <ToggleButton value="tillGone">{t('sheet.tillGone')}</ToggleButton>
         </ToggleButtonGroup>
       </FieldRow>
-      <FieldRow label="Equal sheets">
-        <FormulaField path="/sheet/lots" label="Sheets" kind="percent" hideUnit digits={0} width={62} />
+      <FieldRow label={t('sheet.equalSheets')}>
+        <FormulaField path="/sheet/lots" label={t('sheet.sheets')} kind="percent" hideUnit digits={0} width={62} />
       </FieldRow>
-      <FieldRow label="Prick">
+      <FieldRow label={t('sheet.prick')}>
         {dockPitchMm !== undefined && (
           <>
-            every <FormulaField path="/sheet/dockPitchMm" label="Pricked every" kind="length" width={62} />
+            {t('sheet.every')} <FormulaField path="/sheet/dockPitchMm" label={t('sheet.prickedEvery')} kind="length" width={62} />
           </>
         )}
         <Button size="small" onClick={() => set('/sheet/dockPitchMm', dockPitchMm === undefined ? 12 : undefined)}>
-          {dockPitchMm === undefined ? 'Prick it' : 'Not'}
+          {dockPitchMm === undefined ? t('sheet.prickIt') : t('sheet.not')}
         </Button>
       </FieldRow>
       {dockPitchMm !== undefined && (
-        <FieldRow label="Rows of holes">
+        <FieldRow label={t('sheet.rowsOfHoles')}>
           <ToggleButtonGroup
             exclusive
             size="small"
-            aria-label="Rows of holes"
+            aria-label={t('sheet.rowsOfHoles')}
             value={dockPattern}
             onChange={(_, next: DockPattern | null) => next && set('/sheet/dockPattern', next)}
           >
-            <ToggleButton value="inLine">in line</ToggleButton>
-            <ToggleButton value="staggered">staggered</ToggleButton>
+            <ToggleButton value="inLine">{t('sheet.inLine')}</ToggleButton>
+            <ToggleButton value="staggered">{t('sheet.staggered')}</ToggleButton>
           </ToggleButtonGroup>
         </FieldRow>
       )}

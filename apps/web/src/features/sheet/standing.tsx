@@ -6,16 +6,17 @@ import { type Pan, type Part, type SheetResult, showQuantity } from '@north-leaf
 import { typeSize } from '../../ui/theme/theme';
 import { usePreferences } from '../../platform/preferences';
 import { useAnswer } from '../board/doors';
+import { t } from '../../platform/words';
 
 const standsAs: Readonly<Record<SheetResult['body']['form'], string>> = {
-  flat: 'A flat piece',
-  rolledUp: 'Rolled up',
-  wrapped: 'Closed round its filling',
-  ball: 'A ball',
-  poured: 'Batter at its level',
-  inPan: 'In its pan',
-  folded: 'Folded over its filling',
-  sheet: 'The whole sheet, cut after baking',
+  flat: t('sheet.aFlatPiece'),
+  rolledUp: t('sheet.rolledUp'),
+  wrapped: t('sheet.closedRoundItsFilling'),
+  ball: t('sheet.aBall'),
+  poured: t('sheet.batterAtItsLevel'),
+  inPan: t('sheet.inItsPan'),
+  folded: t('sheet.foldedOverItsFilling'),
+  sheet: t('sheet.theWholeSheetCutAfterBaking'),
 };
 
 /** The section that the oven sees, and what it measures. */
@@ -37,15 +38,20 @@ export const Standing = memo(function Standing({ result, parts, pan }: StandingP
       )}
       <Box sx={{ fontSize: typeSize.small }}>
         <Typography variant="h3" component="h3">
-          What stands in the oven
+          {t('sheet.whatStandsInTheOven')}
         </Typography>
-        {standsAs[body.form]}: {length(body.heightMm)} {filling ? 'of dough under the filling' : 'high'},{' '}
-        {showQuantity(body.widthMm, 'size', units)} across
-        {filling && `, filled ${length(filling.heightMm)} deep`}
-        {filling && filling.roomMm !== null && ` of ${length(filling.roomMm)} that the pan leaves it`}
-        {body.lidMm !== null && `, ${length(body.lidMm)} over it`}
-        {spread > 1.01 && `, spread to about ${showQuantity(body.widthMm * spread, 'size', units)}`}
-        {body.proved > 1 && `, proved to ${body.proved} times its volume`}. Bake reads this, not the sheet.
+        {t('sheet.standsasHeightWordWidthAcross', {
+          standsAs: standsAs[body.form],
+          height: length(body.heightMm),
+          word: filling ? t('sheet.ofDoughUnderTheFilling') : t('sheet.high'),
+          width: showQuantity(body.widthMm, 'size', units),
+        })}
+        {filling && t('sheet.filledHeightDeep', { height: length(filling.heightMm) })}
+        {filling && filling.roomMm !== null && t('sheet.ofRoomThatThePanLeavesIt', { room: length(filling.roomMm) })}
+        {body.lidMm !== null && t('sheet.lidOverIt', { lid: length(body.lidMm) })}
+        {spread > 1.01 && t('sheet.spreadToAboutWidth', { width: showQuantity(body.widthMm * spread, 'size', units) })}
+        {body.proved > 1 && t('sheet.provedToProvedTimesItsVolume', { proved: body.proved })}
+        {t('sheet.bakeReadsThisNotTheSheet')}
       </Box>
     </Box>
   );
@@ -62,7 +68,7 @@ function Section({ children }: { children: ReactNode }) {
       height={H}
       viewBox={`0 0 ${W} ${H}`}
       role="img"
-      aria-label="What stands in the oven, in section, to scale"
+      aria-label={t('sheet.whatStandsInTheOvenInSection')}
       style={{ flex: 'none' }}
     >
       {children}

@@ -12,6 +12,7 @@ import {
   type PortionForm,
 } from '@north-leaf/core';
 import { newKey } from '../formulas/doors';
+import { t } from '../../platform/words';
 
 /** What a baker makes of a sheet: each is a set of parts. */
 export const goods = [
@@ -39,26 +40,26 @@ export const goods = [
 export type Goods = (typeof goods)[number];
 
 export const goodsWords: Readonly<Record<Goods, string>> = {
-  rectangle: 'squares, rectangles, sticks',
-  round: 'rounds',
-  hexagon: 'hexagons',
-  heart: 'hearts',
-  triangle: 'triangles',
-  diamond: 'diamonds',
+  rectangle: t('sheet.squaresRectanglesSticks'),
+  round: t('sheet.rounds2'),
+  hexagon: t('sheet.hexagons2'),
+  heart: t('sheet.hearts2'),
+  triangle: t('sheet.triangles'),
+  diamond: t('sheet.diamonds'),
   outline: 'an outline of your own',
-  windowed: 'pairs, tops with a window',
-  rolledUp: 'triangles, rolled up',
-  ball: 'balls, equal by weight',
-  drop: 'scoops, equal by weight',
-  pressed: 'pressed flat, equal by weight',
-  wrapped: 'closed round a filling',
-  poured: 'batter, poured',
-  slice: 'slices of a log',
-  lining: 'a pan lined',
-  lidded: 'a pan lined, with a lid',
-  latticed: 'a pan lined, with a lattice',
-  ring: 'a disc and a side strip',
-  freeForm: 'a disc folded over its filling',
+  windowed: t('sheet.pairsTopsWithAWindow'),
+  rolledUp: t('sheet.trianglesRolledUp'),
+  ball: t('sheet.ballsEqualByWeight'),
+  drop: t('sheet.scoopsEqualByWeight'),
+  pressed: t('sheet.pressedFlatEqualByWeight'),
+  wrapped: t('sheet.closedRoundAFilling'),
+  poured: t('sheet.batterPoured'),
+  slice: t('sheet.slicesOfALog'),
+  lining: t('sheet.aPanLined'),
+  lidded: t('sheet.aPanLinedWithALid'),
+  latticed: t('sheet.aPanLinedWithALattice'),
+  ring: t('sheet.aDiscAndASideStrip'),
+  freeForm: t('sheet.aDiscFoldedOverItsFilling'),
 };
 
 /** Which goods these parts are. */

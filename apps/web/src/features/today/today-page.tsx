@@ -32,6 +32,7 @@ import { pantryQuery } from '../pantry/doors';
 import { runningQuery } from '../bakes/doors';
 import { NotStored, leftWords, useRunning, useRunningNews, useWaits } from '../runs/doors';
 import { useNow } from '../../platform/use-now';
+import { t } from '../../platform/words';
 
 type Going = { readonly run: Run; readonly state: RunState };
 
@@ -47,15 +48,20 @@ export function TodayPage() {
   const here = DateTime.fromMillis(now, { zone: kitchen?.zone ?? 'UTC', locale: 'en-GB' });
   return (
     <Page
-      title="Today"
+      title={t('common.today')}
       beside={
         kitchen
-          ? `${here.toFormat('cccc')} ${here.toFormat('HH:mm')}, kitchen ${voice.exact(kitchen.roomC, 'temperature')}, ${Math.round(kitchen.humidityShare * 100)} % damp`
+          ? t('today.hereHere2KitchenRoomHumidityDamp', {
+              here: here.toFormat('cccc'),
+              here2: here.toFormat('HH:mm'),
+              room: voice.exact(kitchen.roomC, 'temperature'),
+              humidity: Math.round(kitchen.humidityShare * 100),
+            })
           : ' '
       }
       actions={
         <Button component={Link} to="/run/new" variant="contained">
-          Start a bake
+          {t('common.startABake')}
         </Button>
       }
     >
@@ -92,13 +98,13 @@ function Hands({ running }: { running: readonly Going[] }) {
     return state.state === 'running' && !state.allDone && !(step.kind === 'wait' && beganAt !== null);
   });
   return (
-    <Box component="section" aria-label="Hands now">
+    <Box component="section" aria-label={t('today.handsNow')}>
       <Typography variant="h2" sx={{ pb: 2 }}>
-        Hands now
+        {t('today.handsNow')}
       </Typography>
       {busy.length === 0 && (
         <Box sx={{ fontSize: typeSize.lead }}>
-          {running.length > 0 ? 'Nothing wants hands: everything waits.' : 'No bake is under way.'}
+          {running.length > 0 ? t('today.nothingWantsHandsEverythingWaits') : t('today.noBakeIsUnderWay')}
         </Box>
       )}
       <Box sx={{ display: 'flex', gap: 4, flexWrap: 'wrap' }}>
@@ -111,7 +117,7 @@ function Hands({ running }: { running: readonly Going[] }) {
               <Box sx={{ fontSize: typeSize.strip, lineHeight: '28px', fontWeight: 680 }}>{words.title}</Box>
               <Box sx={{ fontSize: typeSize.lead, pb: 2 }}>{[words.how, words.sign].filter(Boolean).join(' ')}</Box>
               <Button component={Link} to={`/run/${run.id}`} variant="contained" sx={{ minHeight: 48, fontSize: typeSize.large }}>
-                Open steps
+                {t('today.openSteps')}
               </Button>
             </Box>
           );
@@ -123,16 +129,16 @@ function Hands({ running }: { running: readonly Going[] }) {
 
 function OnTheLine({ running, now, zone, asked }: { running: readonly Going[]; now: number; zone: string; asked: boolean }) {
   const names: Readonly<Record<string, string>> = {
-    blend: 'Blend',
-    dough: 'Dough',
-    chill: 'Chill',
-    sheet: 'Sheet',
-    bake: 'Bake',
-    keep: 'Keep',
+    blend: t('common.blend'),
+    dough: t('common.dough'),
+    chill: t('common.chill'),
+    sheet: t('common.sheet'),
+    bake: t('common.bake'),
+    keep: t('common.keep'),
   };
   return (
-    <Box component="section" aria-label="On the line">
-      <Typography variant="h2">On the line</Typography>
+    <Box component="section" aria-label={t('today.onTheLine')}>
+      <Typography variant="h2">{t('today.onTheLine')}</Typography>
       {running.length > 0 && (
         <Box
           aria-hidden
@@ -151,17 +157,13 @@ function OnTheLine({ running, now, zone, asked }: { running: readonly Going[]; n
               <span key={name}>{names[name]}</span>
             ))}
           </Box>
-          <Box sx={{ textAlign: 'right' }}>ready about</Box>
+          <Box sx={{ textAlign: 'right' }}>{t('today.readyAbout')}</Box>
         </Box>
       )}
       {running.map((one) => (
         <OneOnTheLine key={one.run.id} {...one} now={now} zone={zone} stage={names} />
       ))}
-      {asked && running.length === 0 && (
-        <Box sx={{ fontSize: typeSize.lead, py: 2 }}>
-          A bake under way is drawn here, from grains to packs, with a mark where it stands.
-        </Box>
-      )}
+      {asked && running.length === 0 && <Box sx={{ fontSize: typeSize.lead, py: 2 }}>{t('today.aBakeUnderWayIsDrawnHere')}</Box>}
     </Box>
   );
 }
@@ -175,9 +177,9 @@ function GoOnWith() {
   const touched = ({ savedAt, draftStoredAt }: FormulaName) => (draftStoredAt && draftStoredAt > savedAt ? draftStoredAt : savedAt);
   const lately = [...formulas].sort((a, b) => touched(b).localeCompare(touched(a))).slice(0, SHOWN);
   return (
-    <Box component="section" aria-label="Go on with">
+    <Box component="section" aria-label={t('today.goOnWith')}>
       <Typography variant="h2" sx={{ pb: 1 }}>
-        Go on with
+        {t('today.goOnWith')}
       </Typography>
       {lately.map(({ id, name, version, familyName, draftStoredAt }) => (
         <Box key={id} sx={{ display: 'flex', alignItems: 'center', gap: 3, minHeight: 40, flexWrap: 'wrap' }}>
@@ -186,16 +188,16 @@ function GoOnWith() {
           </Box>
           <Box sx={{ flex: 1, fontSize: typeSize.small, color: 'text.secondary' }}>
             v{version} · {familyName}
-            {draftStoredAt && ' · draft stored'}
+            {draftStoredAt && t('common.draftStored')}
           </Box>
-          <Button component={Link} to={`/run/new?formula=${id}`} size="small" aria-label={`Bake ${name}`}>
-            Bake it
+          <Button component={Link} to={`/run/new?formula=${id}`} size="small" aria-label={t('today.bakeName', { name })}>
+            {t('today.bakeIt')}
           </Button>
         </Box>
       ))}
       {formulas.length === 0 && (
         <Button component={Link} to="/formulas" variant="outlined">
-          Make the first formula
+          {t('today.makeTheFirstFormula')}
         </Button>
       )}
     </Box>
@@ -216,7 +218,12 @@ function OneOnTheLine({ run, state, now, zone, stage }: Going & { now: number; z
     <Box
       component={Link}
       to={`/run/${run.id}`}
-      aria-label={`${run.formulaName}, ${stage[step.stage]}: ${titleOf(step, voice)}, ready about ${ready}`}
+      aria-label={t('today.formulanameStageStepReadyAboutReady', {
+        formulaName: run.formulaName,
+        stage: stage[step.stage],
+        step: titleOf(step, voice),
+        ready,
+      })}
       sx={{
         display: 'grid',
         gridTemplateColumns: '210px 1fr 84px',
@@ -257,11 +264,11 @@ function Waiting({ now }: { now: number }) {
   const voice = useVoice();
   const waits = useWaits();
   return (
-    <Box component="section" aria-label="Waiting">
+    <Box component="section" aria-label={t('common.waiting')}>
       <Typography variant="h2" sx={{ pb: 1 }}>
-        Waiting
+        {t('common.waiting')}
       </Typography>
-      {waits.length === 0 && <Box sx={{ fontSize: typeSize.lead }}>Nothing waits.</Box>}
+      {waits.length === 0 && <Box sx={{ fontSize: typeSize.lead }}>{t('common.nothingWaits')}</Box>}
       {waits.map(({ run, wait, key }) => (
         <Box
           key={key}
@@ -281,7 +288,7 @@ function Waiting({ now }: { now: number }) {
             <Box sx={{ fontSize: typeSize.lead, fontWeight: 650 }}>{titleOf(wait.step, voice)}</Box>
             <Note size="small">
               {run.formulaName}
-              {wait.then ? `; then: ${titleOf(wait.then, voice)}` : ''}
+              {wait.then ? t('common.thenThen', { then: titleOf(wait.then, voice) }) : ''}
             </Note>
           </Box>
           <Box sx={{ fontSize: typeSize.strip, fontWeight: 700, whiteSpace: 'nowrap' }}>{leftWords(wait.endsAt - now)}</Box>
@@ -309,9 +316,9 @@ function Next({ running, now, zone }: { running: readonly Going[]; now: number; 
     .slice(0, MOST_NEXT);
   if (steps.length === 0) return null;
   return (
-    <Box component="section" aria-label="Next, with hands">
+    <Box component="section" aria-label={t('today.nextWithHands')}>
       <Typography variant="h2" sx={{ pb: 1 }}>
-        Next, with hands
+        {t('today.nextWithHands')}
       </Typography>
       {steps.map(({ run, step, beginMin }) => (
         <Box key={`${run.id} ${step.key}`} sx={{ display: 'grid', gridTemplateColumns: '64px 1fr', fontSize: typeSize.body, py: '3px' }}>
@@ -336,11 +343,11 @@ function LookAfter() {
   const { data: pantry } = useQuery(pantryQuery);
   const cares = kitchen && pantry ? caresOf(kitchen, pantry) : [];
   return (
-    <Box component="section" aria-label="Look after">
+    <Box component="section" aria-label={t('today.lookAfter')}>
       <Typography variant="h2" sx={{ pb: 1 }}>
-        Look after
+        {t('today.lookAfter')}
       </Typography>
-      {kitchen && pantry && cares.length === 0 && <Box sx={{ fontSize: typeSize.lead }}>Nothing today.</Box>}
+      {kitchen && pantry && cares.length === 0 && <Box sx={{ fontSize: typeSize.lead }}>{t('today.nothingToday')}</Box>}
       {cares.map(({ key, state, text, to }) => (
         <Box
           key={key}
@@ -373,16 +380,16 @@ function caresOf(kitchen: Kitchen, pantry: PantryBook): Care[] {
     const when =
       days < 0
         ? lot.useByOn !== undefined
-          ? `past its use-by day ${-days} ${days === -1 ? 'day' : 'days'}: do not use, do not taste`
-          : `ended ${-days} ${days === -1 ? 'day' : 'days'} ago`
+          ? t('today.pastItsUseByDayDaysWord', { days: -days, word: days === -1 ? 'day' : 'days' })
+          : t('today.endedDaysWordAgo', { days: -days, word: days === -1 ? 'day' : 'days' })
         : days === 0
-          ? 'ends today'
-          : `ends in ${days} ${days === 1 ? 'day' : 'days'}`;
+          ? t('today.endsToday')
+          : t('today.endsInDaysWord', { days, word: days === 1 ? 'day' : 'days' });
     return [
       {
         key: `end ${lot.id}`,
         state: days < 0 ? 'fix' : 'watch',
-        text: `${nameOf(lot.ingredientId)} lot ${lot.code} ${when}`,
+        text: t('today.ingredientidLotCodeWhen', { ingredientId: nameOf(lot.ingredientId), code: lot.code, when }),
         to: '/pantry/lots',
       },
     ];
@@ -394,8 +401,13 @@ function caresOf(kitchen: Kitchen, pantry: PantryBook): Care[] {
     if (!isUnproven(proof) || proof === 'contains') return [];
     const text =
       proof === 'over'
-        ? `${nameOf(lot.ingredientId)} lot ${lot.code}: ${lot.report?.mgPerKg} mg/kg, limit ${glutenLimitOf(kitchen).limitMgPerKg}`
-        : `${nameOf(lot.ingredientId)} lot ${lot.code} not proven`;
+        ? t('today.ingredientidLotCodeMgperMgKgLimit', {
+            ingredientId: nameOf(lot.ingredientId),
+            code: lot.code,
+            mgPer: lot.report?.mgPerKg,
+            limitMgPer: glutenLimitOf(kitchen).limitMgPerKg,
+          })
+        : t('today.ingredientidLotCodeNotProven', { ingredientId: nameOf(lot.ingredientId), code: lot.code });
     return [{ key: `proof ${lot.id}`, state: 'fix', text, to: '/pantry/lots' }];
   });
   const ovens = kitchen.ovens.flatMap((oven): Care[] => {
@@ -405,7 +417,10 @@ function caresOf(kitchen: Kitchen, pantry: PantryBook): Care[] {
       {
         key: oven.id,
         state: 'watch',
-        text: care.daysSince === null ? `${oven.name} was never measured` : `${oven.name} measured ${care.daysSince} days ago`,
+        text:
+          care.daysSince === null
+            ? t('today.nameWasNeverMeasured', { name: oven.name })
+            : t('today.nameMeasuredDayssinceDaysAgo', { name: oven.name, daysSince: care.daysSince }),
         to: `/kitchen/ovens/${oven.id}`,
       },
     ];

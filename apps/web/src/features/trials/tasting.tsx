@@ -6,11 +6,12 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { blindSheet, chanceOf, criticalRight, seeded, tastersNeeded, type TastingTest } from '@north-leaf/core';
 import { typeSize, media } from '../../ui/theme/theme';
+import { t } from '../../platform/words';
 
 const tests: Readonly<Record<TastingTest, { readonly name: string; readonly asks: string }>> = {
-  triangle: { name: 'Three cups, one is another', asks: 'Which is the odd one?' },
-  paired: { name: 'Two cups, which is crisper', asks: 'Which is crisper?' },
-  duoTrio: { name: 'Two cups, which is like the first', asks: 'Which is like the first?' },
+  triangle: { name: t('trials.threeCupsOneIsAnother'), asks: t('trials.whichIsTheOddOne') },
+  paired: { name: t('trials.twoCupsWhichIsCrisper'), asks: t('trials.whichIsCrisper') },
+  duoTrio: { name: t('trials.twoCupsWhichIsLikeTheFirst'), asks: t('trials.whichIsLikeTheFirst') },
 };
 const ALPHA = 0.05;
 const whole = (text: string, low: number, high: number): number | null => {
@@ -32,13 +33,13 @@ export function Tasting() {
   const sheet = n === null || !shown ? [] : blindSheet(test, n, seeded(seed));
   const needed = tastersNeeded(test, 0.5, ALPHA, 0.8);
   return (
-    <Box component="section" aria-label="Blind tasting" sx={{ pt: 6 }}>
-      <Typography variant="h2">Blind tasting</Typography>
+    <Box component="section" aria-label={t('trials.blindTasting')} sx={{ pt: 6 }}>
+      <Typography variant="h2">{t('trials.blindTasting')}</Typography>
       <Box sx={{ display: 'flex', gap: 3, flexWrap: 'wrap', pt: 2, alignItems: 'flex-start' }}>
         <TextField
           select
           size="small"
-          label="Test"
+          label={t('trials.test')}
           value={test}
           onChange={({ target }) => setTest(target.value as TastingTest)}
           sx={{ minWidth: 280 }}
@@ -51,44 +52,48 @@ export function Tasting() {
         </TextField>
         <TextField
           size="small"
-          label="People"
+          label={t('trials.people')}
           value={people}
           error={n === null}
-          helperText={n === null ? 'People are a whole number from 1 to 200' : ' '}
+          helperText={n === null ? t('trials.peopleAreAWholeNumberFrom1') : ' '}
           onChange={({ target }) => setPeople(target.value)}
           slotProps={{ htmlInput: { inputMode: 'numeric', style: { width: 90 } } }}
         />
         <TextField
           size="small"
-          label={sides === 'two' ? 'Say the one' : 'Right'}
+          label={sides === 'two' ? t('trials.sayTheOne') : t('trials.right')}
           value={right}
           error={right.trim() !== '' && k === null}
-          helperText={right.trim() !== '' && k === null ? `a whole number from 0 to ${n ?? 200}` : ' '}
+          helperText={right.trim() !== '' && k === null ? t('trials.aWholeNumberFrom0ToN', { n: n ?? 200 }) : ' '}
           onChange={({ target }) => setRight(target.value)}
           slotProps={{ htmlInput: { inputMode: 'numeric', style: { width: 90 } } }}
         />
         <Button variant="outlined" onClick={() => setShown(!shown)} disabled={n === null}>
-          {shown ? 'Hide the sheet' : 'Blind sheet'}
+          {shown ? t('trials.hideTheSheet') : t('trials.blindSheet')}
         </Button>
       </Box>
       <Box role="status" sx={{ fontSize: typeSize.body, lineHeight: '22px' }}>
         {n !== null && (
           <>
             {critical === null
-              ? `With ${n} people even all of them are no proof.`
-              : `${critical} of ${n} have to ${sides === 'two' ? 'agree' : 'be right'}: chance alone gives that less than once in twenty.`}
-            {n < (needed ?? Infinity) && needed !== null && ` To find a difference that half of people can tell, ${needed} are needed.`} One
-            person tasting {n} times is one person.
+              ? t('trials.withNPeopleEvenAllOfThem', { n })
+              : t('trials.criticalOfNHaveToWordChance', { critical, n, word: sides === 'two' ? t('trials.agree') : t('trials.beRight') })}
+            {n < (needed ?? Infinity) && needed !== null && t('trials.toFindADifferenceThatHalfOf', { needed })}{' '}
+            {t('trials.onePersonTastingNTimesIsOne', { n })}
           </>
         )}
         {k !== null && n !== null && (
           <b>
             {' '}
-            {k} of {n}:{' '}
-            {critical !== null && (k >= critical || (sides === 'two' && n - k >= critical))
-              ? 'they can be told apart'
-              : 'not shown to differ'}{' '}
-            (chance {percent(chanceOf(test, k, n, sides))}).
+            {t('trials.kOfNWordChanceTest', {
+              k,
+              n,
+              word:
+                critical !== null && (k >= critical || (sides === 'two' && n - k >= critical))
+                  ? t('trials.theyCanBeToldApart')
+                  : t('trials.notShownToDiffer'),
+              test: percent(chanceOf(test, k, n, sides)),
+            })}
           </b>
         )}
       </Box>
@@ -96,15 +101,15 @@ export function Tasting() {
         <Box sx={{ pt: 3 }}>
           <Box sx={{ display: 'flex', gap: 2, pb: 2, [media.print]: { display: 'none' } }}>
             <Button size="small" onClick={() => setSeed(seed + 1)}>
-              Other numbers
+              {t('trials.otherNumbers')}
             </Button>
             <Button size="small" onClick={() => window.print()}>
-              Print
+              {t('trials.print')}
             </Button>
           </Box>
           <Box
             component="table"
-            aria-label="Blind sheet"
+            aria-label={t('trials.blindSheet')}
             sx={{
               fontSize: typeSize.body,
               borderCollapse: 'collapse',
@@ -113,10 +118,10 @@ export function Tasting() {
           >
             <thead>
               <tr>
-                <th>Taster</th>
-                <th>Cups, in this order</th>
+                <th>{t('trials.taster')}</th>
+                <th>{t('trials.cupsInThisOrder')}</th>
                 <th>{tests[test].asks}</th>
-                <th>Key, fold away</th>
+                <th>{t('trials.keyFoldAway')}</th>
               </tr>
             </thead>
             <tbody>

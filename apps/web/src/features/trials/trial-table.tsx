@@ -12,6 +12,7 @@ import { last, measured } from '../bakes/doors';
 import { countedChanges } from '../formulas/doors';
 import { whatWentIn } from './what-went-in';
 import { useNames, type Link } from './links';
+import { t } from '../../platform/words';
 
 const shown: readonly MeasuredWhat[] = ['doughC', 'rawMm', 'bakeMin', 'topTone', 'baseTone', 'bakedMm', 'coreC', 'pieces'];
 type Row = { readonly name: string; readonly values: readonly string[] };
@@ -25,12 +26,12 @@ export function TrialTable({ links, every }: { links: readonly Link[]; every: bo
   );
   if (rows.length === 0) return null;
   return (
-    <Table size="small" sx={{ maxWidth: 980 }} aria-label={every ? 'Everything' : 'Only what differs'}>
+    <Table size="small" sx={{ maxWidth: 980 }} aria-label={every ? t('trials.everything') : t('trials.onlyWhatDiffers')}>
       <TableHead>
         <TableRow>
-          <TableCell>{every ? 'Everything' : 'Only what differs'}</TableCell>
+          <TableCell>{every ? t('trials.everything') : t('trials.onlyWhatDiffers')}</TableCell>
           {links.map(({ bake }) => (
-            <TableCell key={bake.id}>Bake {bake.number}</TableCell>
+            <TableCell key={bake.id}>{t('common.bakeNumber', { number: bake.number })}</TableCell>
           ))}
         </TableRow>
       </TableHead>
@@ -69,19 +70,24 @@ function rowsOf(links: readonly Link[], voice: Voice, nameOf: (ingredientId: str
     ),
   );
   return [
-    of('Version', ({ version }) => `v${version.version}`),
-    of('Set otherwise', ({ version }, i) => changedSince(links[i - 1]?.version, version, voice)),
+    of(t('common.version'), ({ version }) => `v${version.version}`),
+    of(t('trials.setOtherwise'), ({ version }, i) => changedSince(links[i - 1]?.version, version, voice)),
     ...amounts,
-    of('Felt', ({ bake }) => last(bake, (one) => (one.kind === 'felt' ? handWordLabels[one.word] : undefined))),
-    of('Oven', ({ version }) => version.kitchen.ovens.find(({ id }) => id === version.formula.bake.ovenId)?.name),
-    of('Steps in the oven', ({ version }) =>
+    of(t('common.felt'), ({ bake }) => last(bake, (one) => (one.kind === 'felt' ? handWordLabels[one.word] : undefined))),
+    of(t('common.oven'), ({ version }) => version.kitchen.ovens.find(({ id }) => id === version.formula.bake.ovenId)?.name),
+    of(t('trials.stepsInTheOven'), ({ version }) =>
       version.formula.bake.steps
         .map(({ name, wantC, min }) => `${name} ${wantC === null ? 'off' : voice.show(wantC, 'oven')} ${voice.show(min, 'minutes', 1)}`)
         .join(', '),
     ),
-    of('Kitchen', ({ bake }) => `${voice.show(bake.roomC, 'temperature', 1)}, ${voice.show(bake.humidityShare, 'share', 0)} damp`),
+    of(t('common.kitchen'), ({ bake }) =>
+      t('trials.roomHumidityDamp', {
+        room: voice.show(bake.roomC, 'temperature', 1),
+        humidity: voice.show(bake.humidityShare, 'share', 0),
+      }),
+    ),
     ...shown.map((what) => of(measureName(what, voice), ({ bake }) => { const value = measured(bake, what); return value === undefined ? undefined : showMeasured(what, value, voice); })), // prettier-ignore
-    of('Weight lost', ({ bake }) => {
+    of(t('common.weightLost'), ({ bake }) => {
       const [raw, baked] = [measured(bake, 'rawG'), measured(bake, 'bakedG')];
       return raw && baked ? voice.show(1 - baked / raw, 'share') : undefined;
     }),
@@ -91,11 +97,13 @@ function rowsOf(links: readonly Link[], voice: Voice, nameOf: (ingredientId: str
         return dots === undefined ? undefined : `${'●'.repeat(dots)}${'○'.repeat(5 - dots)}`;
       }),
     ),
-    of('Crisp after days', ({ bake }) => {
+    of(t('trials.crispAfterDays'), ({ bake }) => {
       const later = last(bake, (one) => (one.kind === 'rated' && one.after !== 'fresh' && one.crisp !== undefined ? one : undefined));
-      return later?.crisp === undefined ? undefined : `${'●'.repeat(later.crisp)}${'○'.repeat(5 - later.crisp)} after ${later.after} d`;
+      return later?.crisp === undefined
+        ? undefined
+        : t('trials.crispValueAfterAfterD', { crisp: '●'.repeat(later.crisp), value: '○'.repeat(5 - later.crisp), after: later.after });
     }),
-    of('Note', ({ bake }) => last(bake, (one) => (one.kind === 'noted' ? one.text : undefined))),
+    of(t('common.note'), ({ bake }) => last(bake, (one) => (one.kind === 'noted' ? one.text : undefined))),
   ];
 }
 

@@ -33,6 +33,7 @@ import { useNames, type Link } from './links';
 import { Tasting } from './tasting';
 import { TrialTable } from './trial-table';
 import type { TrialsApi } from './trials.worker';
+import { t } from '../../platform/words';
 
 /** Bakes in one chain, at most. */
 const MOST = 4;
@@ -52,13 +53,16 @@ export function TrialsPage() {
   const choose = (next: readonly string[]) => setParams({ formula: formulaId, bakes: next.join(',') });
   if (formulas.isError) return <ErrorPage error={formulas.error} />;
   return (
-    <Page title="Trials" beside={bakes.data ? `${chosen.length} of ${all.length} bakes in the chain` : ' '}>
+    <Page
+      title={t('common.trials')}
+      beside={bakes.data ? t('trials.chosenOfAllBakesInTheChain', { chosen: chosen.length, all: all.length }) : ' '}
+    >
       <Box sx={{ display: 'flex', gap: 4, flexWrap: 'wrap', alignItems: 'center', pb: 4 }}>
         <FormulaSelect formulas={formulas.data} id={formulaId} onChoose={(formula) => setParams({ formula })} />
         <ToggleButtonGroup
           value={chosen.map(({ id }) => id)}
           onChange={(_, next: string[]) => next.length <= MOST && choose(next)}
-          aria-label="Bakes in the chain, at most four"
+          aria-label={t('trials.bakesInTheChainAtMostFour')}
           sx={{ flexWrap: 'wrap' }}
         >
           {all.slice(-16).map(({ id, number }) => (
@@ -70,7 +74,9 @@ export function TrialsPage() {
       </Box>
       {bakes.isPending && <Skeleton height={300} />}
       {bakes.data && all.length < 2 && (
-        <Box sx={{ py: 6 }}>Two bakes of a formula make a trial. {all.length === 0 ? 'None is recorded yet.' : 'One is recorded.'}</Box>
+        <Box sx={{ py: 6 }}>
+          {t('trials.twoBakesOfAFormulaMakeA', { word: all.length === 0 ? t('trials.noneIsRecordedYet') : t('trials.oneIsRecorded') })}
+        </Box>
       )}
       {chosen.length > 0 && <Chain key={chosen.map(({ id }) => id).join()} bakes={chosen} />}
       <Tasting />
@@ -85,7 +91,7 @@ function Chain({ bakes }: { bakes: readonly Bake[] }) {
   const failed = [...versions, ...runs].find(({ error }) => error !== null)?.error;
   if (failed) return <ErrorPage error={failed} />;
   const ready = [...versions, ...runs].every(({ data }) => data !== undefined);
-  if (!ready) return <Skeleton height={300} aria-label="Loading the versions" />;
+  if (!ready) return <Skeleton height={300} aria-label={t('trials.loadingTheVersions')} />;
   return <Linked links={bakes.map((_, i) => ({ bake: runs[i]!.data!, version: versions[i]!.data! }))} />;
 }
 
@@ -137,7 +143,7 @@ function Linked({ links }: { links: readonly Link[] }) {
             {i > 0 && <Arrow explained={explained?.[i - 1] ?? null} before={links[i - 1]!} after={link} waiting={explained === null} />}
             <Box
               component="section"
-              aria-label={`Bake ${link.bake.number}`}
+              aria-label={t('common.bakeNumber', { number: link.bake.number })}
               sx={{ flex: 'none', width: 190, borderRadius: '10px', bgcolor: palette.leaf.well, p: 3 }}
             >
               <Section link={link} zone={kitchen?.zone ?? 'UTC'} />
@@ -146,7 +152,7 @@ function Linked({ links }: { links: readonly Link[] }) {
         ))}
       </Box>
       <Button size="small" variant="outlined" onClick={() => setEvery(!every)} sx={{ mb: 2 }}>
-        {every ? 'Only what differs' : 'Show every row'}
+        {every ? t('trials.onlyWhatDiffers') : t('trials.showEveryRow')}
       </Button>
       <TrialTable links={links} every={every} />
     </>
@@ -170,7 +176,7 @@ function Section({ link: { bake, version }, zone }: { link: Link; zone: string }
   return (
     <>
       <Box sx={{ fontWeight: 700, fontSize: typeSize.large }}>
-        Bake {bake.number}{' '}
+        {t('common.bakeNumber', { number: bake.number })}{' '}
         <Box component="span" sx={{ fontWeight: 400, fontSize: typeSize.small, color: 'text.secondary' }}>
           v{bake.version}, {DateTime.fromISO(bake.startedAt, { zone }).toFormat('d LLL')}
         </Box>
@@ -180,7 +186,10 @@ function Section({ link: { bake, version }, zone }: { link: Link; zone: string }
         width="160"
         height="130"
         role="img"
-        aria-label={`Section: ${mm === null ? 'not measured' : `${voice.show(mm, 'length')} high`}, top tone ${top.toFixed(1)}`}
+        aria-label={t('trials.sectionWordTopToneTop', {
+          word: mm === null ? t('common.notMeasured') : t('trials.mmHigh', { mm: voice.show(mm, 'length') }),
+          top: top.toFixed(1),
+        })}
       >
         <rect
           x="4"
@@ -197,13 +206,15 @@ function Section({ link: { bake, version }, zone }: { link: Link; zone: string }
         <path d={`M134 ${124 - height}h8m-4 0v${height}m-4 0h8`} stroke={palette.text.secondary} fill="none" />
       </svg>
       <Box sx={{ fontSize: typeSize.small, lineHeight: '20px' }}>
-        {mm === null ? 'thickness not known' : `${showQuantity(mm, 'length', units)} ${bakedMm === undefined ? 'forecast' : 'measured'}`}
+        {mm === null
+          ? t('trials.thicknessNotKnown')
+          : `${showQuantity(mm, 'length', units)} ${bakedMm === undefined ? t('trials.forecast') : t('trials.measured')}`}
         <br />
-        tone {top.toFixed(1)} {tone === undefined ? 'forecast' : 'seen'}
+        {t('trials.toneTopWord', { top: top.toFixed(1), word: tone === undefined ? t('trials.forecast') : t('trials.seen') })}
         {ratedWhats.map((axis) => (
           <Box key={axis} sx={{ display: 'flex', justifyContent: 'space-between' }}>
             <span>{axis}</span>
-            <span aria-label={rated?.[axis] === undefined ? 'not rated' : `${rated[axis]} of 5`}>
+            <span aria-label={rated?.[axis] === undefined ? t('common.notRated') : t('trials.ratedOf5', { rated: rated[axis] })}>
               {rated?.[axis] === undefined ? '–' : `${'●'.repeat(rated[axis])}${'○'.repeat(5 - rated[axis])}`}
             </span>
           </Box>
@@ -214,17 +225,17 @@ function Section({ link: { bake, version }, zone }: { link: Link; zone: string }
 }
 
 const changeNames: Readonly<Record<string, string>> = {
-  blend: 'Blend',
-  thickness: 'Thickness',
-  bakeTime: 'Time in the oven',
-  bakeHeat: 'Heat of the oven',
-  oven: 'Oven and tray',
-  air: 'Air of the day',
-  chill: 'Chill and rest',
-  sheet: 'Shape and rolling',
-  keep: 'Cooling and packing',
-  mix: 'Order of mixing',
-  other: 'Dough temperature',
+  blend: t('common.blend'),
+  thickness: t('common.thickness2'),
+  bakeTime: t('trials.timeInTheOven'),
+  bakeHeat: t('trials.heatOfTheOven'),
+  oven: t('trials.ovenAndTray'),
+  air: t('trials.airOfTheDay'),
+  chill: t('trials.chillAndRest'),
+  sheet: t('trials.shapeAndRolling'),
+  keep: t('trials.coolingAndPacking'),
+  mix: t('common.orderOfMixing'),
+  other: t('common.doughTemperature'),
 };
 
 /** A change by the name of what it is about; what was only put in at one of the two bakes is named too. */
@@ -232,7 +243,7 @@ function nameOfChange({ key }: Pick<Change, 'key'>, links: readonly Link[], name
   if (!key.startsWith('row:')) return changeNames[key] ?? key;
   const rows = links.flatMap(({ bake, version }) => asBaked(version.formula, bake.events).formula.rows);
   const row = rows.find((one) => `row:${one.key}` === key);
-  return row ? nameOf(row.ingredientId).split(/[,(]/)[0]!.trim() : 'Something added';
+  return row ? nameOf(row.ingredientId).split(/[,(]/)[0]!.trim() : t('trials.somethingAdded');
 }
 
 function amounts({ key, from, to }: Change, units: Units): string {
@@ -262,7 +273,7 @@ function Arrow({ explained, before, after, waiting }: { explained: Explanation |
   return (
     <Box
       component="section"
-      aria-label={`From bake ${before.bake.number} to ${after.bake.number}`}
+      aria-label={t('trials.fromBakeNumberToNumber2', { number: before.bake.number, number2: after.bake.number })}
       aria-busy={waiting}
       sx={{
         flex: 1,
@@ -287,9 +298,9 @@ function Arrow({ explained, before, after, waiting }: { explained: Explanation |
         >
           <thead>
             <Box component="tr" sx={{ color: 'text.secondary', fontSize: typeSize.caption }}>
-              <th scope="col">changed</th>
-              <th scope="col">crisp</th>
-              <th scope="col">tender</th>
+              <th scope="col">{t('trials.changed')}</th>
+              <th scope="col">{t('common.crisp2')}</th>
+              <th scope="col">{t('common.tender2')}</th>
             </Box>
           </thead>
           <tbody>
@@ -305,15 +316,15 @@ function Arrow({ explained, before, after, waiting }: { explained: Explanation |
             ))}
             {explained.changes.length === 0 && (
               <tr>
-                <td colSpan={3}>Nothing that the record holds.</td>
+                <td colSpan={3}>{t('trials.nothingThatTheRecordHolds')}</td>
               </tr>
             )}
             <Box component="tr" sx={{ borderTop: `1px solid ${palette.divider}`, color: 'text.secondary' }}>
               <th scope="row" style={{ fontWeight: 400 }}>
-                Not explained
+                {t('trials.notExplained')}
               </th>
-              <td>{explained.notExplained.crisp ? effect(explained.notExplained.crisp) : 'not rated'}</td>
-              <td>{explained.notExplained.tender ? effect(explained.notExplained.tender) : 'not rated'}</td>
+              <td>{explained.notExplained.crisp ? effect(explained.notExplained.crisp) : t('common.notRated')}</td>
+              <td>{explained.notExplained.tender ? effect(explained.notExplained.tender) : t('common.notRated')}</td>
             </Box>
           </tbody>
         </Box>
@@ -321,11 +332,16 @@ function Arrow({ explained, before, after, waiting }: { explained: Explanation |
       {explained && explained.next !== null && explained.mixedUp[0] && (
         <Box sx={{ fontSize: typeSize.small, pt: 1 }}>
           <Typography component="span" sx={{ fontWeight: 680, fontSize: typeSize.small }}>
-            {nameOfThis(explained.changes[explained.mixedUp[0][0]]!)} and{' '}
-            {nameOfThis(explained.changes[explained.mixedUp[0][1]]!).toLowerCase()} moved together.
+            {t('trials.changesAndChanges2MovedTogether', {
+              changes: nameOfThis(explained.changes[explained.mixedUp[0][0]]!),
+              changes2: nameOfThis(explained.changes[explained.mixedUp[0][1]]!).toLowerCase(),
+            })}
           </Typography>{' '}
-          One more bake like {after.bake.number} with only “{nameOfThis(explained.changes[explained.next]!).toLowerCase()}” as in{' '}
-          {before.bake.number} would tell most.
+          {t('trials.oneMoreBakeLikeNumberWithOnly', {
+            number: after.bake.number,
+            changes: nameOfThis(explained.changes[explained.next]!).toLowerCase(),
+            number2: before.bake.number,
+          })}
         </Box>
       )}
     </Box>

@@ -21,6 +21,7 @@ import { typeSize } from '../../ui/theme/theme';
 import { useVoice } from '../../platform/preferences';
 import { Leaf, stateWords } from '../../ui/frame/leaf';
 import { stageLabels } from '../board/doors';
+import { t } from '../../platform/words';
 
 type Props = {
   readonly evaluation: Evaluation;
@@ -42,23 +43,23 @@ export function FindingsList({ evaluation, stage, formula, pantry, places, onApp
   const wanting = found.filter(({ level }) => level !== 'note').length;
   const open = all ? found : found.slice(0, MOST_OPEN);
   return (
-    <Box component="section" aria-label="Findings" aria-live="polite" sx={{ pt: 3 }}>
+    <Box component="section" aria-label={t('workspace.findings')} aria-live="polite" sx={{ pt: 3 }}>
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, minHeight: 28 }}>
-        <Typography variant="h2">Findings</Typography>
+        <Typography variant="h2">{t('workspace.findings')}</Typography>
         <Box component="span" sx={{ fontWeight: 650, fontSize: typeSize.small }}>
           {wanting}
         </Box>
         {found.length > MOST_OPEN && (
           <Button size="small" onClick={() => setAll(!all)} sx={{ ml: 'auto', minHeight: 24, fontSize: typeSize.caption }}>
-            {all ? 'fewer' : `all ${found.length}`}
+            {all ? t('workspace.fewer') : t('workspace.allFound', { found: found.length })}
           </Button>
         )}
       </Box>
       {found.length === 0 && (
         <Note size="small">
           {stageNames.some((name) => evaluation[name].state === 'waiting')
-            ? 'Nothing so far; the stages that wait are not judged.'
-            : 'Holds, all the way down the Line.'}
+            ? t('workspace.nothingSoFarTheStagesThatWait')
+            : t('workspace.holdsAllTheWayDownTheLine')}
         </Note>
       )}
       {open.map((finding) => (
@@ -146,7 +147,7 @@ function FindingCard({ finding, here, formula, pantry, places, onApply, onStage,
             {what}
             <Box component="span" sx={{ position: 'absolute', width: '1px', height: '1px', overflow: 'hidden', clipPath: 'inset(50%)' }}>
               {' '}
-              {finding.level === 'note' ? 'Note' : stateWords[state]}
+              {finding.level === 'note' ? t('common.note') : stateWords[state]}
             </Box>
           </Box>
           <Box sx={{ fontSize: typeSize.small, lineHeight: '17px', color: 'text.secondary' }}>

@@ -10,6 +10,7 @@ import { kitchenQuery } from '../kitchen/doors';
 import { pantryQuery } from '../pantry/doors';
 import { formulaQuery, versionQuery, openDraft, useDraftKeeping, useDraft } from '../formulas/doors';
 import { Workspace } from './workspace';
+import { t } from '../../platform/words';
 
 /** Loads a formula, its newest version and its draft, then shows the workspace. */
 export function FormulaPage() {
@@ -61,7 +62,7 @@ export function FormulaPage() {
 /** The Line keeps its shape while it loads. */
 function Loading() {
   return (
-    <Box component="main" sx={{ px: 4 }} aria-busy="true" aria-label="Loading the formula">
+    <Box component="main" sx={{ px: 4 }} aria-busy="true" aria-label={t('workspace.loadingTheFormula')}>
       <Skeleton height={52} width={320} />
       <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(6, 1fr)', gap: 2 }}>
         {stageNames.map((name) => (

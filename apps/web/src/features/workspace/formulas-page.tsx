@@ -23,6 +23,7 @@ import { pantryQuery } from '../pantry/doors';
 import { formulasQuery } from '../formulas/doors';
 import { stageLabels } from '../board/doors';
 import { ShowMore } from '../../ui/frame/show-more';
+import { t } from '../../platform/words';
 
 const NewFormula = lazy(async () => ({ default: (await import('./new-formula')).NewFormula }));
 
@@ -37,13 +38,13 @@ export function FormulasPage() {
   if (formulas.isError) return <ErrorPage error={formulas.error} />;
   return (
     <Page
-      title="Formulas"
-      beside={formulas.data ? `${total} in use` : ' '}
+      title={t('common.formulas')}
+      beside={formulas.data ? t('workspace.totalInUse', { total }) : ' '}
       actions={
         <Box sx={{ display: 'flex', gap: 2 }}>
           <UnitToggle />
           <Button variant="contained" disabled={!kitchen.data || !pantry.data} onClick={() => setMaking(true)}>
-            New formula
+            {t('workspace.newFormula')}
           </Button>
         </Box>
       }
@@ -51,16 +52,16 @@ export function FormulasPage() {
       <Table size="small">
         <TableHead>
           <TableRow>
-            <TableCell>Formula</TableCell>
-            <TableCell>Blend</TableCell>
+            <TableCell>{t('common.formula')}</TableCell>
+            <TableCell>{t('common.blend')}</TableCell>
             {stageNames.map((stage) => (
               <TableCell key={stage} align="center">
                 {stageLabels[stage]}
               </TableCell>
             ))}
-            <TableCell align="center">Outlook</TableCell>
-            <TableCell align="right">Piece</TableCell>
-            <TableCell align="right">Liked</TableCell>
+            <TableCell align="center">{t('workspace.outlook')}</TableCell>
+            <TableCell align="right">{t('common.piece')}</TableCell>
+            <TableCell align="right">{t('common.liked')}</TableCell>
           </TableRow>
         </TableHead>
         <TableBody>
@@ -84,14 +85,14 @@ export function FormulasPage() {
         onMore={formulas.hasNextPage ? () => void formulas.fetchNextPage() : null}
       />
       {formulas.data && list.length === 0 && (
-        <Box sx={{ py: 8, textAlign: 'center' }}>Your formulas belong here. Make the first one: New formula, above.</Box>
+        <Box sx={{ py: 8, textAlign: 'center' }}>{t('workspace.yourFormulasBelongHereMakeTheFirst')}</Box>
       )}
       <Suspense>
         {making && kitchen.data && pantry.data && (
           <NewFormula kitchen={kitchen.data} pantry={pantry.data} onClose={() => setMaking(false)} />
         )}
       </Suspense>
-      <Box sx={{ display: 'flex', gap: 5, pt: 3 }} aria-label="Key">
+      <Box sx={{ display: 'flex', gap: 5, pt: 3 }} aria-label={t('common.key')}>
         {(Object.keys(stateWords) as StageState[]).slice(0, 3).map((state) => (
           <Leaf key={state} state={state} label />
         ))}
@@ -112,8 +113,12 @@ function FormulaRow({ formula }: { formula: FormulaListItem }) {
         </Box>
         <Box sx={{ color: 'text.secondary', fontSize: typeSize.small }}>
           v{formula.version} · {formula.familyName}
-          {formula.draftStoredAt && ' · draft stored'}
-          {formula.judgedBy === null ? ' · not judged yet by today’s rules' : formula.judgedBy !== formula.savedBy ? ' · judged anew' : ''}
+          {formula.draftStoredAt && t('common.draftStored')}
+          {formula.judgedBy === null
+            ? t('workspace.notJudgedYetByTodaysRules')
+            : formula.judgedBy !== formula.savedBy
+              ? t('workspace.judgedAnew')
+              : ''}
         </Box>
       </TableCell>
       <TableCell>{formula.blendName}</TableCell>
@@ -129,7 +134,7 @@ function FormulaRow({ formula }: { formula: FormulaListItem }) {
       <TableCell align="right">
         <Box sx={{ fontWeight: 680 }}>{formula.liked === null ? '–' : formula.liked.toFixed(1)}</Box>
         <Box sx={{ color: 'text.secondary', fontSize: typeSize.small }}>
-          {formula.bakes === 0 ? 'no bakes yet' : `${formula.bakes} bakes`}
+          {formula.bakes === 0 ? t('workspace.noBakesYet') : t('workspace.bakesBakes', { bakes: formula.bakes })}
         </Box>
       </TableCell>
     </TableRow>
@@ -143,7 +148,12 @@ function SmallOutlook({ outlook }: { outlook: FormulaListItem['outlook'] }) {
   const y = (tender: number) => 50 - tender * 4.6;
   const { zone } = outlook;
   return (
-    <svg width="84" height="54" role="img" aria-label={`crisp ${outlook.crisp.toFixed(1)}, tender ${outlook.tender.toFixed(1)} of 10`}>
+    <svg
+      width="84"
+      height="54"
+      role="img"
+      aria-label={t('workspace.crispCrispTenderTenderOf10', { crisp: outlook.crisp.toFixed(1), tender: outlook.tender.toFixed(1) })}
+    >
       <rect x="0.5" y="0.5" width="83" height="53" rx="4" fill={palette.leaf.well} stroke={palette.divider} />
       <rect
         x={x(zone.crisp - zone.halfWidth)}

@@ -7,22 +7,23 @@ import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
 import TableRow from '@mui/material/TableRow';
+import { t } from '../../platform/words';
 
 const keys: readonly [string, string][] = [
-  ['1 to 6', 'go to a stage'],
-  ['Ctrl Z, Ctrl Shift Z', 'undo, redo'],
-  ['Ctrl S', 'save as a version'],
-  ['Alt A', 'use the first finding'],
-  ['Up, Down in a field', 'step it; Shift ten times, Alt a tenth'],
-  ['U', 'other units first'],
-  ['?', 'this list'],
+  ['1 to 6', t('workspace.goToAStage')],
+  [t('workspace.ctrlZCtrlShiftZ'), t('workspace.undoRedo')],
+  [t('workspace.ctrlS'), t('workspace.saveAsAVersion')],
+  [t('workspace.altA'), t('workspace.useTheFirstFinding')],
+  [t('workspace.upDownInAField'), t('workspace.stepItShiftTenTimesAltA')],
+  ['U', t('workspace.otherUnitsFirst')],
+  ['?', t('workspace.thisList')],
 ];
 
 /** Every key of the desk. */
 export function KeyList({ open, onClose }: { open: boolean; onClose: () => void }) {
   return (
     <Dialog open={open} onClose={onClose} aria-labelledby="keys">
-      <DialogTitle id="keys">Keys</DialogTitle>
+      <DialogTitle id="keys">{t('workspace.keys')}</DialogTitle>
       <DialogContent>
         <Table size="small">
           <TableBody>
@@ -38,7 +39,7 @@ export function KeyList({ open, onClose }: { open: boolean; onClose: () => void 
         </Table>
       </DialogContent>
       <DialogActions>
-        <Button onClick={onClose}>Close</Button>
+        <Button onClick={onClose}>{t('common.close')}</Button>
       </DialogActions>
     </Dialog>
   );

@@ -31,23 +31,24 @@ import { useVoice } from '../../platform/preferences';
 import { Choice } from '../../ui/form/choice';
 import { useCreateFormula, newKey } from '../formulas/doors';
 import { ListReader, useListReading } from '../entry/doors';
+import { t } from '../../platform/words';
 
 type Way = 'middle' | 'wheat';
 const stepWords: Readonly<Record<WheatStepCode, { readonly what: string; readonly why: string }>> = {
   blend: {
     what: 'Blend for wheat, gram for gram',
-    why: 'By mass, never by cup: blends differ too much in weight. Cake-like goods take 93 %.',
+    why: t('workspace.byMassNeverByCupBlendsDiffer'),
   },
-  binder: { what: 'Gum and husk in place of gluten', why: 'What held the sheet is gone; half of what the family needs of each.' },
+  binder: { what: 'Gum and husk in place of gluten', why: t('workspace.whatHeldTheSheetIsGoneHalf') },
   water: {
     what: 'Water by this blend’s thirst',
-    why: 'As this blend holds it and the family’s rule has it; butter and egg bring part, gum takes its own on top.',
+    why: t('workspace.asThisBlendHoldsItAndThe'),
   },
-  fat: { what: 'Fat', why: 'Starch sheds fat and looks greasy: pastry takes 3 points less, a lean cookie 3 more.' },
-  leavener: { what: 'Leavener', why: 'A fifth more powder lifts a dough that holds gas badly; soda only what its acid takes up.' },
-  flavour: { what: 'Salt and sugar', why: 'Blends are blander and paler than wheat.' },
-  rest: { what: 'Rest 30 min', why: 'Rice and starch wet slowly; no gluten means no harm in it.' },
-  trial: { what: 'A quarter of the batch first', why: 'A trial that fails should cost little; what you feel and see moves the next.' },
+  fat: { what: 'Fat', why: t('workspace.starchShedsFatAndLooksGreasyPastry') },
+  leavener: { what: 'Leavener', why: t('workspace.aFifthMorePowderLiftsADough') },
+  flavour: { what: 'Salt and sugar', why: t('workspace.blendsAreBlanderAndPalerThanWheat') },
+  rest: { what: 'Rest 30 min', why: t('workspace.riceAndStarchWetSlowlyNoGluten') },
+  trial: { what: 'A quarter of the batch first', why: t('workspace.aTrialThatFailsShouldCostLittle') },
 };
 
 /** A new formula: from the middle of its family, or step by step from one with wheat. */
@@ -74,15 +75,19 @@ export function NewFormula({ kitchen, pantry, onClose }: { kitchen: Kitchen; pan
 
   const submit = (event: FormEvent) => {
     event.preventDefault();
-    if (called === '') return setProblem('Name: give it one, up to 120 letters.');
-    if (way === 'wheat' && !wheat) return setProblem(plan && 'problem' in plan ? plan.problem : 'Paste the list first.');
-    if (way === 'wheat' && asking.length > 0) return setProblem(`Say what “${asking[0]!.name}” is first.`);
+    if (called === '') return setProblem(t('workspace.nameGiveItOneUpTo120'));
+    if (way === 'wheat' && !wheat) return setProblem(plan && 'problem' in plan ? plan.problem : t('workspace.pasteTheListFirst'));
+    if (way === 'wheat' && asking.length > 0) return setProblem(t('common.sayWhatNameIsFirst', { name: asking[0]!.name }));
     setProblem(null);
     const formula: Formula = wheat ? { ...wheat.formula, name: called } : starterFormula(family, called, { kitchen, pantry }, newKey);
     create.mutate(
       {
         id: ids.id,
-        body: { versionId: ids.versionId, why: wheat ? 'First trial, from a wheat formula' : 'From the middle of its family', formula },
+        body: {
+          versionId: ids.versionId,
+          why: wheat ? t('workspace.firstTrialFromAWheatFormula') : t('workspace.fromTheMiddleOfItsFamily'),
+          formula,
+        },
       },
       { onSuccess: () => void navigate(`/formulas/${ids.id}/dough`) },
     );
@@ -90,7 +95,7 @@ export function NewFormula({ kitchen, pantry, onClose }: { kitchen: Kitchen; pan
   return (
     <Dialog open onClose={onClose} maxWidth={way === 'wheat' ? 'lg' : 'sm'} fullWidth aria-labelledby="new-formula">
       <Box component="form" noValidate onSubmit={submit} sx={{ display: 'contents' }}>
-        <DialogTitle id="new-formula">A new formula</DialogTitle>
+        <DialogTitle id="new-formula">{t('workspace.aNewFormula')}</DialogTitle>
         <DialogContent
           sx={{
             display: 'grid',
@@ -103,14 +108,14 @@ export function NewFormula({ kitchen, pantry, onClose }: { kitchen: Kitchen; pan
             <TextField
               autoFocus
               size="small"
-              label="Name"
+              label={t('common.name')}
               value={name}
               onChange={(event) => setName(event.target.value.slice(0, 120))}
               slotProps={{ htmlInput: { style: { textAlign: 'left' } } }}
               sx={{ width: 260 }}
             />
             <Choice
-              label="Family"
+              label={t('common.family')}
               value={familyId}
               options={Object.values(families).map(({ id, name: called }) => ({ value: id, name: called }))}
               onChange={setFamilyId}
@@ -121,23 +126,25 @@ export function NewFormula({ kitchen, pantry, onClose }: { kitchen: Kitchen; pan
               exclusive
               value={way}
               onChange={(_, to: Way | null) => to && setWay(to)}
-              aria-label="Begin from"
+              aria-label={t('workspace.beginFrom')}
             >
-              <ToggleButton value="middle">Middle of its family</ToggleButton>
-              <ToggleButton value="wheat">A wheat formula</ToggleButton>
+              <ToggleButton value="middle">{t('workspace.middleOfItsFamily')}</ToggleButton>
+              <ToggleButton value="wheat">{t('workspace.aWheatFormula')}</ToggleButton>
             </ToggleButtonGroup>
           </Box>
           {way === 'middle' ? (
             <Note size="small">
-              {family.name}: {voice.show(300, 'mass')} of blend, fat {family.fatPercent[1]} %, sugar {family.sugarPercent[1]} %, egg{' '}
-              {family.eggPercent[1]} %, water as the blend wants it. A place to start from: change anything.
+              {t('workspace.nameShowOfBlendFatFatpercentSugar', {
+                name: family.name,
+                show: voice.show(300, 'mass'),
+                fatPercent: family.fatPercent[1],
+                sugarPercent: family.sugarPercent[1],
+                eggPercent: family.eggPercent[1],
+              })}
             </Note>
           ) : (
             <>
-              <ListReader
-                reading={reading}
-                placeholder={'2 1/2 cups all-purpose flour\n1 cup butter, cold\n1/3 cup ice water\n1 tsp salt'}
-              />
+              <ListReader reading={reading} placeholder={t('workspace.212CupsAllPurposeFlour')} />
               {wheat && <WheatSteps plan={wheat} without={without} onChange={setWithout} />}
             </>
           )}
@@ -148,9 +155,9 @@ export function NewFormula({ kitchen, pantry, onClose }: { kitchen: Kitchen; pan
           )}
         </DialogContent>
         <DialogActions sx={{ p: 4, gap: 2 }}>
-          <Button onClick={onClose}>Leave it</Button>
+          <Button onClick={onClose}>{t('common.leaveIt')}</Button>
           <Button type="submit" variant="contained" disabled={create.isPending}>
-            {create.isPending ? 'Making it' : way === 'wheat' ? 'Make it a first trial' : 'Make it'}
+            {create.isPending ? t('workspace.makingIt') : way === 'wheat' ? t('workspace.makeItAFirstTrial') : t('workspace.makeIt')}
           </Button>
         </DialogActions>
       </Box>
@@ -166,9 +173,9 @@ function planOf(
 ): WheatPlan | { readonly problem: string } | null {
   if (list.length === 0) return null;
   try {
-    return trialFromWheat(list, { family, name: 'First trial' }, { kitchen, pantry }, { newKey, without });
+    return trialFromWheat(list, { family, name: t('workspace.firstTrial') }, { kitchen, pantry }, { newKey, without });
   } catch (error) {
-    if (error instanceof InputError) return { problem: `The list ${error.message}.` };
+    if (error instanceof InputError) return { problem: t('workspace.theListMessage', { message: error.message }) };
     throw error;
   }
 }
@@ -185,7 +192,7 @@ function WheatSteps({
 }) {
   const voice = useVoice();
   return (
-    <Box component="section" aria-label="From wheat, step by step" sx={{ gridColumn: '1 / -1', display: 'grid', gap: 1 }}>
+    <Box component="section" aria-label={t('workspace.fromWheatStepByStep')} sx={{ gridColumn: '1 / -1', display: 'grid', gap: 1 }}>
       {plan.steps.map(({ code, moves, skipped }, i) => (
         <Box key={code} sx={{ display: 'grid', gridTemplateColumns: '40px 1fr', alignItems: 'start', fontSize: typeSize.small }}>
           <Checkbox
@@ -200,7 +207,7 @@ function WheatSteps({
             </b>
             {moves.length > 0 &&
               `: ${moves.map(({ name, fromG, toG }) => `${name} ${showValue(fromG, 'mass', voice.units)} → ${voice.exact(toG, 'mass')}`).join(', ')}`}
-            {skipped && !without.has(code) && ': nothing to do'}
+            {skipped && !without.has(code) && t('workspace.nothingToDo')}
             <Box sx={{ color: 'text.secondary' }}>{stepWords[code].why}</Box>
           </Box>
         </Box>

@@ -10,6 +10,7 @@ import { useTheme } from '@mui/material/styles';
 import type { Outlook } from '@north-leaf/core';
 import { Note } from '../../ui/frame/note';
 import { typeSize, media } from '../../ui/theme/theme';
+import { t } from '../../platform/words';
 
 export type BakedPoint = { readonly number: number; readonly version: number; readonly crisp: number; readonly tender: number };
 type Props = {
@@ -33,23 +34,23 @@ const SD80 = Math.sqrt(-2 * Math.log(0.2));
 const LEAF = 'M0-11C6-5 7 3 0 11-7 3-6-5 0-11Z';
 
 const termWords: Record<string, string> = {
-  fat: 'fat',
-  fatPieces: 'fat pieces',
-  water: 'water',
-  sugar: 'sugar',
-  eggWhite: 'egg white',
-  eggYolk: 'yolk',
-  xanthan: 'xanthan',
-  psyllium: 'husk',
-  protein: 'flour protein',
-  starch: 'starch',
-  fibre: 'fibre',
-  thickness: 'thickness',
-  gas: 'lift',
-  moisture: 'moisture left',
-  crispness: 'dryness',
-  raw: 'raw in the middle',
-  burnt: 'burnt',
+  fat: t('common.fat2'),
+  fatPieces: t('workspace.fatPieces'),
+  water: t('common.water'),
+  sugar: t('common.sugar'),
+  eggWhite: t('workspace.eggWhite'),
+  eggYolk: t('workspace.yolk'),
+  xanthan: t('workspace.xanthan'),
+  psyllium: t('workspace.husk'),
+  protein: t('workspace.flourProtein'),
+  starch: t('workspace.starch'),
+  fibre: t('common.fibre'),
+  thickness: t('common.thickness'),
+  gas: t('workspace.lift'),
+  moisture: t('workspace.moistureLeft'),
+  crispness: t('workspace.dryness'),
+  raw: t('workspace.rawInTheMiddle'),
+  burnt: t('workspace.burnt'),
 };
 
 /** Where it lands between soft and crisp, firm and tender: the draft with its spread, the saved version, the real bakes. */
@@ -60,14 +61,14 @@ export function OutlookField({ outlook, savedOutlook: stored, savedByAnother, ve
   return (
     <Box
       component="section"
-      aria-label="Outlook"
+      aria-label={t('workspace.outlook')}
       aria-busy={stale}
       data-crisp={outlook?.crisp.value.toFixed(3)}
       data-tender={outlook?.tender.value.toFixed(3)}
     >
       <Box sx={{ display: 'flex', alignItems: 'baseline', justifyContent: 'space-between', height: 32 }}>
-        <Typography variant="h2">Outlook</Typography>
-        <Note>model, judgement sizes</Note>
+        <Typography variant="h2">{t('workspace.outlook')}</Typography>
+        <Note>{t('workspace.modelJudgementSizes')}</Note>
       </Box>
       <svg viewBox={`0 0 ${W + X0 + 10} ${H + 28}`} width="100%" aria-hidden="true" style={{ opacity: stale ? 0.6 : 1 }}>
         <clipPath id={frame}>
@@ -91,7 +92,7 @@ export function OutlookField({ outlook, savedOutlook: stored, savedByAnother, ve
             stroke={palette.text.primary}
             strokeWidth="1.5"
           >
-            <title>{`bake ${point.number}, v${point.version}`}</title>
+            <title>{t('workspace.bakeNumberVVersion', { number: point.number, version: point.version })}</title>
           </circle>
         ))}
         {changed && outlook && savedOutlook && (
@@ -131,18 +132,18 @@ export function OutlookField({ outlook, savedOutlook: stored, savedByAnother, ve
         )}
         <g fontSize={typeSize.caption} fontWeight="600" fill={palette.text.primary}>
           <text x={X0} y={Y0 + H + 16}>
-            soft
+            {t('workspace.soft')}
           </text>
           <text x={X0 + W} y={Y0 + H + 16} textAnchor="end">
-            crisp
+            {t('common.crisp2')}
           </text>
-          <text transform={`translate(16 ${Y0 + 38}) rotate(-90)`}>tender</text>
-          <text transform={`translate(16 ${Y0 + H}) rotate(-90)`}>firm</text>
+          <text transform={`translate(16 ${Y0 + 38}) rotate(-90)`}>{t('common.tender2')}</text>
+          <text transform={`translate(16 ${Y0 + H}) rotate(-90)`}>{t('workspace.firm')}</text>
         </g>
       </svg>
       <Box sx={{ display: 'flex', gap: 4, fontSize: typeSize.caption, color: 'text.secondary', justifyContent: 'center' }}>
         <span>
-          <LeafKey filled /> {changed ? 'draft' : `v${version}`}
+          <LeafKey filled /> {changed ? t('workspace.draft') : `v${version}`}
         </span>
         {changed && (
           <span>
@@ -151,11 +152,11 @@ export function OutlookField({ outlook, savedOutlook: stored, savedByAnother, ve
                 <LeafKey /> v{version}
               </>
             ) : (
-              `v${version}: worked out by an older model, not shown`
+              t('workspace.vVersionWorkedOutByAnOlder', { version })
             )}
           </span>
         )}
-        <span>○ {baked.length === 0 ? 'no bakes yet' : `baked (${baked.length})`}</span>
+        <span>○ {baked.length === 0 ? t('workspace.noBakesYet') : t('workspace.bakedBaked', { baked: baked.length })}</span>
       </Box>
       <OutlookWords outlook={outlook} />
     </Box>
@@ -185,7 +186,7 @@ function Zone({ outlook: { zone } }: { outlook: Outlook }) {
         fontWeight="700"
         fill={palette.primary.main}
       >
-        Target
+        {t('common.target')}
       </text>
     </g>
   );
@@ -195,7 +196,7 @@ function Zone({ outlook: { zone } }: { outlook: Outlook }) {
 const SEEN = 0.05;
 function OutlookWords({ outlook }: { outlook: Outlook | null }) {
   const [all, setAll] = useState(false);
-  if (!outlook) return <Box sx={{ fontSize: typeSize.small, py: 2 }}>Waiting: a stage above cannot be worked out yet.</Box>;
+  if (!outlook) return <Box sx={{ fontSize: typeSize.small, py: 2 }}>{t('workspace.waitingAStageAboveCannotBeWorked')}</Box>;
   const most = outlook.terms.slice(0, 3).flatMap(({ name, crisp, tender }) => {
     const [axis, points] = Math.abs(crisp) > Math.abs(tender) ? (['crisp', crisp] as const) : (['tender', tender] as const);
     return Math.abs(points) < SEEN ? [] : [`${termWords[name] ?? name} ${signed(points)} ${axis}`];
@@ -203,13 +204,17 @@ function OutlookWords({ outlook }: { outlook: Outlook | null }) {
   return (
     <Box sx={{ fontSize: typeSize.caption, lineHeight: '17px', color: 'text.secondary', pt: 2 }}>
       <Box component="span" sx={{ color: 'text.primary', fontWeight: 650 }} data-testid="outlook-words">
-        Crisp {outlook.crisp.value.toFixed(1)} ± {outlook.crisp.sd.toFixed(1)}, tender {outlook.tender.value.toFixed(1)} ±{' '}
-        {outlook.tender.sd.toFixed(1)} of 10.
+        {t('workspace.crispValueSdTenderValue2Sd2Of', {
+          value: outlook.crisp.value.toFixed(1),
+          sd: outlook.crisp.sd.toFixed(1),
+          value2: outlook.tender.value.toFixed(1),
+          sd2: outlook.tender.sd.toFixed(1),
+        })}
       </Box>{' '}
-      {outlook.underFilling && 'This is the dough under its filling, the target a bare crust: rim and lid are crisper. '}
-      {most.length > 0 ? `Moved most by ${most.join(', ')}.` : 'As the first formula of its family: nothing moves it.'}{' '}
+      {outlook.underFilling && t('workspace.thisIsTheDoughUnderItsFilling')}
+      {most.length > 0 ? t('workspace.movedMostByMost', { most: most.join(', ') }) : t('workspace.asTheFirstFormulaOfItsFamily')}{' '}
       <Box component="button" type="button" aria-expanded={all} onClick={() => setAll(!all)} sx={plainButton}>
-        {all ? 'Less' : 'Term by term'}
+        {all ? t('common.less') : t('workspace.termByTerm')}
       </Box>
       {all && <Terms outlook={outlook} />}
     </Box>
@@ -240,12 +245,12 @@ function Terms({ outlook }: { outlook: Outlook }) {
     </TableRow>
   );
   return (
-    <Table size="small" aria-label="Outlook term by term" sx={{ mt: 1 }}>
-      <TableHead>{row('', 'crisp', 'tender')}</TableHead>
+    <Table size="small" aria-label={t('workspace.outlookTermByTerm')} sx={{ mt: 1 }}>
+      <TableHead>{row('', t('common.crisp2'), t('common.tender2'))}</TableHead>
       <TableBody>
-        {row('middle of the family', outlook.zone.crisp.toFixed(1), outlook.zone.tender.toFixed(1))}
+        {row(t('workspace.middleOfTheFamily'), outlook.zone.crisp.toFixed(1), outlook.zone.tender.toFixed(1))}
         {outlook.terms.map(({ name, crisp, tender }) => row(termWords[name] ?? name, signed(crisp), signed(tender)))}
-        {row('lands at, 0 to 10', outlook.crisp.value.toFixed(1), outlook.tender.value.toFixed(1), true)}
+        {row(t('workspace.landsAt0To10'), outlook.crisp.value.toFixed(1), outlook.tender.value.toFixed(1), true)}
       </TableBody>
     </Table>
   );

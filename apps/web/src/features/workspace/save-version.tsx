@@ -14,6 +14,7 @@ import { useVoice } from '../../platform/preferences';
 import { notify } from '../../platform/notices';
 import { ApiError } from '../../platform/http';
 import { useSaveVersion, countedChanges, holdDraft, releaseDraft, useDraft } from '../formulas/doors';
+import { t } from '../../platform/words';
 
 type Props = {
   readonly detail: FormulaDetail;
@@ -39,16 +40,16 @@ export function SaveVersionButton({ detail, saved, pantry, evaluation, of, unrea
   const problem = evaluation && of === draft ? problemsOf(evaluation)[0] : undefined;
   const reason =
     unread > 0
-      ? 'a field holds what cannot be read as a number'
+      ? t('workspace.aFieldHoldsWhatCannotBeRead')
       : problem
         ? `${placeName(pointerOf(problem.path), voice) ?? problem.path} ${refusalWords(problem, voice)}`
         : changes.length === 0
-          ? 'nothing has changed'
+          ? t('workspace.nothingHasChanged')
           : null;
 
   const ask = () => {
     if (save.isPending) return;
-    if (reason) return void notify(`Not saved: ${reason}.`);
+    if (reason) return void notify(t('workspace.notSavedReason', { reason }));
     save.reset();
     setWhy(describeEdits(changes, saved.formula, pantry, voice));
     setOpen(true);
@@ -76,11 +77,11 @@ export function SaveVersionButton({ detail, saved, pantry, evaluation, of, unrea
         onError: releaseDraft,
         onSuccess: (version) => {
           setOpen(false);
-          if (version.draftKept) notify('Another device has a later draft of this formula: it is still there.');
+          if (version.draftKept) notify(t('workspace.anotherDeviceHasALaterDraftOf'));
           notify(
             version.beside === null
-              ? `Saved as v${version.version}.`
-              : `Saved as v${version.version}, beside v${version.beside} that was saved meanwhile.`,
+              ? t('workspace.savedAsVVersion', { version: version.version })
+              : t('workspace.savedAsVVersionBesideVBeside', { version: version.version, beside: version.beside }),
           );
         },
       },
@@ -91,7 +92,7 @@ export function SaveVersionButton({ detail, saved, pantry, evaluation, of, unrea
   return (
     <>
       <Button ref={setButton} variant="contained" onClick={ask} aria-disabled={reason !== null} sx={reason ? { opacity: 0.75 } : {}}>
-        Save as v{next}
+        {t('workspace.saveAsVNext', { next })}
         <Box
           component="span"
           sx={{
@@ -104,7 +105,7 @@ export function SaveVersionButton({ detail, saved, pantry, evaluation, of, unrea
             lineHeight: '18px',
           }}
         >
-          Ctrl S
+          {t('workspace.ctrlS')}
         </Box>
       </Button>
       <Popover
@@ -124,7 +125,7 @@ export function SaveVersionButton({ detail, saved, pantry, evaluation, of, unrea
         >
           <TextField
             autoFocus
-            label="Why"
+            label={t('workspace.why')}
             value={why}
             onChange={(event) => setWhy(event.target.value.slice(0, 500))}
             multiline
@@ -133,9 +134,9 @@ export function SaveVersionButton({ detail, saved, pantry, evaluation, of, unrea
             slotProps={{ htmlInput: { style: { textAlign: 'left', height: 'auto' } } }}
           />
           {save.isError && <Alert severity="error">{save.error.message}</Alert>}
-          {recovering && <Alert severity="warning">The server does not answer. Saving again as soon as it does; nothing is lost.</Alert>}
+          {recovering && <Alert severity="warning">{t('workspace.theServerDoesNotAnswerSavingAgain')}</Alert>}
           <Button type="submit" variant="contained" disabled={save.isPending}>
-            {save.isPending ? 'Saving' : `Save v${next}`}
+            {save.isPending ? t('workspace.saving') : t('workspace.saveVNext', { next })}
           </Button>
         </Box>
       </Popover>

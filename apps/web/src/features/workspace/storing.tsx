@@ -5,6 +5,7 @@ import Button from '@mui/material/Button';
 import { useTheme } from '@mui/material/styles';
 import { typeSize } from '../../ui/theme/theme';
 import { formulaQuery, settleClash, useDraft } from '../formulas/doors';
+import { t } from '../../platform/words';
 
 /** "stored 4 s ago", "stored here only": where the draft is kept. */
 export function StoringWords() {
@@ -16,13 +17,17 @@ export function StoringWords() {
     return () => clearInterval(tick);
   }, []);
   const words = () => {
-    if (storing === 'clean') return 'as saved';
-    if (storing === 'storing') return 'storing';
-    if (storing === 'hereOnly') return 'stored here only';
-    if (storing === 'clash') return 'two drafts';
+    if (storing === 'clean') return t('workspace.asSaved');
+    if (storing === 'storing') return t('common.storing2');
+    if (storing === 'hereOnly') return t('workspace.storedHereOnly');
+    if (storing === 'clash') return t('workspace.twoDrafts');
     const seconds = Math.max(0, Math.round((now - Date.parse(storedAt ?? '')) / 1000));
-    if (!Number.isFinite(seconds) || seconds < 2) return 'stored';
-    return seconds < 60 ? `stored ${seconds} s ago` : seconds < 3600 ? `stored ${Math.floor(seconds / 60)} min ago` : 'stored earlier';
+    if (!Number.isFinite(seconds) || seconds < 2) return t('workspace.stored');
+    return seconds < 60
+      ? t('workspace.storedSecondsSAgo', { seconds })
+      : seconds < 3600
+        ? t('workspace.storedSecondsMinAgo', { seconds: Math.floor(seconds / 60) })
+        : t('workspace.storedEarlier');
   };
   return <span data-testid="storing">{words()}</span>;
 }
@@ -55,15 +60,15 @@ export function StoringStrip({ formulaId }: { formulaId: string }) {
       }}
     >
       {storing === 'hereOnly' ? (
-        `Working from this device: the server does not answer. ${changes} change${changes === 1 ? ' waits' : 's wait'} here and will be stored when it is back.`
+        t('workspace.workingFromThisDeviceTheServerDoes', { changes, word: changes === 1 ? t('workspace.waits') : t('workspace.sWait') })
       ) : (
         <>
-          Another device stored a later draft of this formula. Both are kept until you choose.
+          {t('workspace.anotherDeviceStoredALaterDraftOf')}
           <Button size="small" variant="outlined" onClick={() => void settle('mine')}>
-            Keep mine
+            {t('workspace.keepMine')}
           </Button>
           <Button size="small" variant="outlined" onClick={() => void settle('theirs')}>
-            Take theirs
+            {t('workspace.takeTheirs')}
           </Button>
         </>
       )}

@@ -8,6 +8,7 @@ import { Leaf } from '../../ui/frame/leaf';
 import { sizes, typeSize, under } from '../../ui/theme/theme';
 import { Ribbon } from '../../ui/drawing/ribbon';
 import { rulingOf, stageLabelOf } from '../board/doors';
+import { t } from '../../platform/words';
 
 /** Six stages in the order of the work; one picture of the same dough runs under them. */
 export function TheLine({
@@ -35,7 +36,7 @@ export function TheLine({
     <Box sx={{ position: 'relative', height: sizes.line, [under.phone]: { height: 'auto' } }}>
       <Box
         role="tablist"
-        aria-label="The Line"
+        aria-label={t('workspace.theLine')}
         onKeyDown={move}
         sx={{
           display: 'grid',

@@ -30,6 +30,7 @@ import { SaveVersionButton } from './save-version';
 import { StoringStrip, StoringWords } from './storing';
 import { TheLine } from './the-line';
 import { useEvaluation } from './use-evaluation';
+import { t } from '../../platform/words';
 
 const boards: Record<StageName, () => React.ReactNode> = {
   blend: BlendBoard,
@@ -74,26 +75,32 @@ export function Workspace({ detail, saved, stage, onStage, kitchen, pantry }: Pr
         <Typography variant="h1">{formula.name}</Typography>
         <Note size="small">
           <b>v{saved.version}</b>
-          {changes.length > 0 && ` + ${changes.length} change${changes.length > 1 ? 's' : ''}`}
-          {saved.version < newest && ` · v${newest} is newer`} · <StoringWords />
+          {changes.length > 0 && t('workspace.changesChangeWord', { changes: changes.length, word: changes.length > 1 ? 's' : '' })}
+          {saved.version < newest && t('workspace.vNewestIsNewer', { newest })} · <StoringWords />
         </Note>
-        <IconButton size="small" aria-label="Undo" disabled={!undoable} onClick={undoStep} title="Undo (Ctrl Z)">
+        <IconButton size="small" aria-label={t('common.undo')} disabled={!undoable} onClick={undoStep} title={t('common.undoCtrlZ')}>
           <UndoIcon fontSize="small" />
         </IconButton>
-        <IconButton size="small" aria-label="Redo" disabled={!redoable} onClick={redoStep} title="Redo (Ctrl Shift Z)">
+        <IconButton
+          size="small"
+          aria-label={t('workspace.redo')}
+          disabled={!redoable}
+          onClick={redoStep}
+          title={t('workspace.redoCtrlShiftZ')}
+        >
           <RedoIcon fontSize="small" />
         </IconButton>
         {changes.length > 0 && (
           <Button size="small" onClick={() => void discardChanges()} sx={{ fontSize: typeSize.small }}>
-            Back to v{saved.version}
+            {t('workspace.backToVVersion', { version: saved.version })}
           </Button>
         )}
         <Box sx={{ ml: 'auto', display: 'flex', flexWrap: 'wrap', gap: 2, alignItems: 'center' }}>
           <Button component={Link} to={`/run/new?formula=${detail.id}`} variant="outlined">
-            Start a bake
+            {t('common.startABake')}
           </Button>
           <Button component={Link} to={`/bakes/new?formula=${detail.id}&version=${saved.version}`} variant="outlined">
-            Record a bake
+            {t('common.recordABake')}
           </Button>
           <UnitToggle />
           <SaveVersionButton detail={detail} saved={saved} pantry={pantry} evaluation={evaluation} of={of} unread={unread} />
@@ -102,7 +109,7 @@ export function Workspace({ detail, saved, stage, onStage, kitchen, pantry }: Pr
       <StoringStrip formulaId={detail.id} />
       {failed && (
         <Box role="alert" sx={{ bgcolor: palette.leaf.fixSoft, px: 4, py: 2, borderRadius: '8px' }}>
-          This draft could not be worked out: a fault of ours. It is stored; take the last change back, or try again.
+          {t('workspace.thisDraftCouldNotBeWorkedOut')}
         </Box>
       )}
       <TheLine formula={formula} evaluation={evaluation} stage={stage} onStage={onStage} />
@@ -125,11 +132,11 @@ export function Workspace({ detail, saved, stage, onStage, kitchen, pantry }: Pr
             <Shown />
           </BoardProvider>
         ) : (
-          <Box sx={{ gridColumn: 'span 2', p: 6, color: 'text.secondary' }}>Working it out</Box>
+          <Box sx={{ gridColumn: 'span 2', p: 6, color: 'text.secondary' }}>{t('workspace.workingItOut')}</Box>
         )}
         <Box
           component="aside"
-          aria-label="Outlook and findings"
+          aria-label={t('workspace.outlookAndFindings')}
           sx={{
             p: '12px 16px',
             [under.desk]: {

@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import { useTheme } from '@mui/material/styles';
 import { typeSize } from '../theme/theme';
+import { t } from '../../platform/words';
 
 type Props = {
   readonly label: string;
@@ -24,7 +25,7 @@ export function GoodRange({ label, value, low, high, from, to, text, then }: Pro
       <Box sx={{ fontSize: typeSize.small }}>{label}</Box>
       <Box
         role="img"
-        aria-label={`${label} ${text}${ranged ? `, ${inside ? 'inside' : 'outside'} its good range` : ''}`}
+        aria-label={`${label} ${text}${ranged ? t('ui.wordItsGoodRange', { word: inside ? t('ui.inside') : t('ui.outside') }) : ''}`}
         sx={{ position: 'relative', height: 24, mx: '8px' }}
       >
         <Box sx={{ position: 'absolute', left: 0, right: 0, top: 11, borderTop: `1px solid ${palette.leaf.edge}` }} />

@@ -2,6 +2,7 @@ import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import Box from '@mui/material/Box';
 import { useTheme } from '@mui/material/styles';
 import { useVoice } from '../../platform/preferences';
+import { t } from '../../platform/words';
 
 /** Sets what is held: how far it was moved since it was grasped, mm, and the undo step that all of one move belong to. */
 export type Mover = (rightMm: number, downMm: number, step: string) => void;
@@ -48,7 +49,7 @@ export function Grip({ xMm, yMm, pxPerMm, label, valueMm, valueText, cursor, ste
       className="not-on-paper"
       role="slider"
       tabIndex={0}
-      aria-label={`${label}; arrow keys change it by ${voice.show(stepMm, 'length')}`}
+      aria-label={t('ui.labelArrowKeysChangeItByStep', { label, step: voice.show(stepMm, 'length') })}
       aria-valuenow={Math.round(valueMm / stepMm) * stepMm}
       aria-valuetext={valueText}
       sx={{ cursor, touchAction: 'none', outline: 'none', '&:focus-visible circle': { strokeWidth: 5 } }}

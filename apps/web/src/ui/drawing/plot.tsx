@@ -4,6 +4,7 @@ import Button from '@mui/material/Button';
 import { useTheme } from '@mui/material/styles';
 import type PlotlyType from 'plotly.js';
 import { typeSize } from '../theme/theme';
+import { t } from '../../platform/words';
 
 type Props = {
   /** One sentence that says what the picture shows. */ readonly summary: string;
@@ -69,7 +70,7 @@ export function Plot({ summary, data, layout, height, columns }: Props) {
         aria-controls={tableId}
         sx={{ minHeight: 24, p: 0, fontSize: typeSize.caption }}
       >
-        {numbers ? 'Hide numbers' : 'Show numbers'}
+        {numbers ? t('ui.hideNumbers') : t('ui.showNumbers')}
       </Button>
       {numbers && (
         <Box id={tableId} tabIndex={0} sx={{ maxHeight: 220, overflow: 'auto', fontSize: typeSize.caption }}>

@@ -8,6 +8,7 @@ import { useTheme } from '@mui/material/styles';
 import { inchesOf } from '@north-leaf/core';
 import { typeSize } from '../theme/theme';
 import { usePrintAlone } from '../frame/print-alone';
+import { t } from '../../platform/words';
 
 type Props = {
   readonly widthMm: number;
@@ -37,15 +38,20 @@ export function Ruled({ widthMm, lengthMm, summary, children, handles, box = [54
     <Box className={className}>
       {styles}
       <Box sx={{ display: 'flex', alignItems: 'center', justifyContent: 'flex-end', fontSize: typeSize.caption, color: 'text.secondary' }}>
-        to scale: {Math.round(widthMm)} × {Math.round(lengthMm)} mm, {inchesOf(widthMm).toFixed(1)} × {inchesOf(lengthMm).toFixed(1)} in
+        {t('ui.toScaleWidthLengthMmWidth2Length2', {
+          width: Math.round(widthMm),
+          length: Math.round(lengthMm),
+          width2: inchesOf(widthMm).toFixed(1),
+          length2: inchesOf(lengthMm).toFixed(1),
+        })}
         <Box component="span" className="not-on-paper" sx={{ whiteSpace: 'nowrap' }}>
-          <IconButton size="small" aria-label="Smaller" disabled={zoom === 0} onClick={() => setZoom(zoom - 1)}>
+          <IconButton size="small" aria-label={t('ui.smaller')} disabled={zoom === 0} onClick={() => setZoom(zoom - 1)}>
             <RemoveIcon fontSize="inherit" />
           </IconButton>
-          <IconButton size="small" aria-label="Larger" disabled={zoom === ZOOMS.length - 1} onClick={() => setZoom(zoom + 1)}>
+          <IconButton size="small" aria-label={t('ui.larger')} disabled={zoom === ZOOMS.length - 1} onClick={() => setZoom(zoom + 1)}>
             <AddIcon fontSize="inherit" />
           </IconButton>
-          <IconButton size="small" aria-label="Print the drawing" onClick={print}>
+          <IconButton size="small" aria-label={t('ui.printTheDrawing')} onClick={print}>
             <PrintIcon fontSize="inherit" />
           </IconButton>
         </Box>

@@ -1,6 +1,7 @@
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import { t } from '../../platform/words';
 
 type Props = {
   /** What went wrong with the whole; a field's own fault stands at the field. */ readonly failed: string | null | undefined;
@@ -17,14 +18,14 @@ export function FormEnd({ failed, busy = false, onStore, onLeave, onRemove }: Pr
       {failed && <Alert severity="error">{failed}</Alert>}
       <Box sx={{ display: 'flex', gap: 3 }}>
         <Button type={onStore ? 'button' : 'submit'} variant="contained" disabled={busy} {...(onStore ? { onClick: onStore } : {})}>
-          {busy ? 'Storing' : 'Store'}
+          {busy ? t('common.storing') : t('common.store')}
         </Button>
         <Button variant="outlined" onClick={onLeave}>
-          Leave it
+          {t('common.leaveIt')}
         </Button>
         {onRemove && (
           <Button color="error" onClick={onRemove} sx={{ ml: 'auto' }}>
-            Remove
+            {t('common.remove')}
           </Button>
         )}
       </Box>

@@ -5,6 +5,7 @@ import { useTheme } from '@mui/material/styles';
 import { readQuantity, roundTo, type QuantityKind, type ReadQuantity, showValue, unitOf } from '@north-leaf/core';
 import { typeSize, media } from '../theme/theme';
 import { usePreferences } from '../../platform/preferences';
+import { t } from '../../platform/words';
 
 type Props = {
   readonly label: string;
@@ -114,7 +115,7 @@ export function QuantityField(props: Props) {
             whiteSpace: 'nowrap',
           }}
         >
-          was {showValue(was, kind, units, digits)}
+          {t('ui.wasWas', { was: showValue(was, kind, units, digits) })}
         </Box>
       )}
       {wrong && (

@@ -9,6 +9,7 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import TextField from '@mui/material/TextField';
 import { typeSize } from '../theme/theme';
+import { t } from '../../platform/words';
 
 export type SearchOption = {
   readonly id: string;
@@ -49,7 +50,7 @@ export function SearchField({ label, placeholder, find, onChoose, icon = <AddIco
         getOptionKey={({ id }) => id}
         inputValue={typed}
         onInputChange={(_, text) => setTyped(text)}
-        noOptionsText="Nothing by that name"
+        noOptionsText={t('ui.nothingByThatName')}
         onChange={(_, chosen) => {
           setTyped('');
           if (chosen?.asks) setAsked(chosen);
@@ -78,7 +79,7 @@ export function SearchField({ label, placeholder, find, onChoose, icon = <AddIco
         )}
       />
       <Dialog open={asked !== null} onClose={() => setAsked(null)} aria-labelledby="which-one">
-        <DialogTitle id="which-one">Which one is it?</DialogTitle>
+        <DialogTitle id="which-one">{t('ui.whichOneIsIt')}</DialogTitle>
         <DialogContent sx={{ maxWidth: 440 }}>{asked?.asks?.why}</DialogContent>
         <DialogActions sx={{ flexDirection: 'column', alignItems: 'stretch', gap: 2, p: 4, '& > *': { ml: '0 !important' } }}>
           {asked?.asks?.among.map(({ id, name }) => (
@@ -86,7 +87,7 @@ export function SearchField({ label, placeholder, find, onChoose, icon = <AddIco
               {name}
             </Button>
           ))}
-          <Button onClick={() => setAsked(null)}>None of these</Button>
+          <Button onClick={() => setAsked(null)}>{t('ui.noneOfThese')}</Button>
         </DialogActions>
       </Dialog>
     </>

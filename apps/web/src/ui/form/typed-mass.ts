@@ -1,5 +1,6 @@
 import { readQuantity, unitOf } from '@north-leaf/core';
 import type { Voice } from '@north-leaf/words';
+import { t } from '../../platform/words';
 
 /** Most that any weight is, g. */
 const MOST_G = 100_000;
@@ -11,8 +12,9 @@ export type TypedMass = { readonly g: number | undefined; readonly problem: stri
 export function readMass(text: string, voice: Voice, { above0 = false }: { readonly above0?: boolean } = {}): TypedMass {
   if (text.trim() === '') return { g: undefined, problem: null };
   const read = readQuantity(text, 'mass', unitOf('mass', voice.units));
-  if (!read.ok) return { g: undefined, problem: `A weight is a number, got “${text}”` };
-  if (above0 && read.value <= 0) return { g: undefined, problem: `A weight is above 0, at most ${voice.show(MOST_G, 'mass')}` };
-  if (read.value < 0 || read.value > MOST_G) return { g: undefined, problem: `A weight is from ${voice.range(0, MOST_G, 'mass')}` };
+  if (!read.ok) return { g: undefined, problem: t('ui.aWeightIsANumberGotText', { text }) };
+  if (above0 && read.value <= 0) return { g: undefined, problem: t('ui.aWeightIsAbove0AtMost', { most: voice.show(MOST_G, 'mass') }) };
+  if (read.value < 0 || read.value > MOST_G)
+    return { g: undefined, problem: t('ui.aWeightIsFromMost', { most: voice.range(0, MOST_G, 'mass') }) };
   return { g: read.value, problem: null };
 }

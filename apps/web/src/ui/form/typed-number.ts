@@ -1,4 +1,5 @@
 import type { NumberField } from '@north-leaf/core';
+import { t } from '../../platform/words';
 
 /** How a number of the registry is typed and read, and in which unit: shares as g in 100 g, cups as g a cup. */
 export const shownAs = ({ shown, unit }: NumberField): { readonly times: number; readonly unit: string } => shown ?? { times: 1, unit };
@@ -19,11 +20,11 @@ export function readTyped(field: NumberField, text: string): TypedNumber {
   if (text.trim() === '') return { ok: true, value: undefined };
   const { times, unit } = shownAs(field);
   const typed = bareNumber(text);
-  if (typed === undefined) return { ok: false, problem: `“${text}” is not a number` };
+  if (typed === undefined) return { ok: false, problem: t('ui.textIsNotANumber', { text }) };
   const [low, high] = [field.low * times, field.high * times].map((limit) => Number(limit.toPrecision(6))) as [number, number];
   if (typed < low || typed > high || (field.above && typed === low)) {
     // A scale's unit is its range.
-    return { ok: false, problem: `must be from ${low} to ${high}${/\d/.test(unit) ? '' : ` ${unit}`}` };
+    return { ok: false, problem: t('ui.mustBeFromLowToHighWord', { low, high, word: /\d/.test(unit) ? '' : ` ${unit}` }) };
   }
   return { ok: true, value: Number((typed / times).toPrecision(12)) };
 }

@@ -2,8 +2,14 @@ import Box from '@mui/material/Box';
 import { useTheme } from '@mui/material/styles';
 import type { StageState } from '@north-leaf/core';
 import { typeSize } from '../theme/theme';
+import { t } from '../../platform/words';
 
-export const stateWords: Record<StageState, string> = { good: 'Good', watch: 'Watch', fix: 'Fix', waiting: 'Waiting' };
+export const stateWords: Record<StageState, string> = {
+  good: t('ui.good'),
+  watch: t('ui.watch'),
+  fix: t('ui.fix'),
+  waiting: t('common.waiting'),
+};
 
 const OUTLINE = 'M10 1C15 6 16 12 10 19 4 12 5 6 10 1Z';
 

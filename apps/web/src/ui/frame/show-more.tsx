@@ -1,5 +1,6 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import { t } from '../../platform/words';
 
 type Props = { readonly shown: number; readonly total: number; readonly onMore: (() => void) | null; readonly loading: boolean };
 
@@ -9,10 +10,10 @@ export function ShowMore({ shown, total, onMore, loading }: Props) {
   return (
     <Box sx={{ display: 'flex', alignItems: 'center', gap: 3, py: 3 }}>
       <Button variant="outlined" onClick={onMore} disabled={loading}>
-        {loading ? 'Loading' : 'Show more'}
+        {loading ? t('common.loading') : t('ui.showMore')}
       </Button>
       <Box sx={{ color: 'text.secondary' }} role="status">
-        {shown} of {total}
+        {t('ui.shownOfTotal', { shown, total })}
       </Box>
     </Box>
   );

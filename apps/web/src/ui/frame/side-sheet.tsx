@@ -4,6 +4,7 @@ import Drawer from '@mui/material/Drawer';
 import IconButton from '@mui/material/IconButton';
 import Typography from '@mui/material/Typography';
 import { useId, type ReactNode } from 'react';
+import { t } from '../../platform/words';
 
 /** What belongs to one row of a list, beside it. */
 export function SideSheet({ title, onClose, children }: { title: string; onClose: () => void; children: ReactNode }) {
@@ -19,7 +20,7 @@ export function SideSheet({ title, onClose, children }: { title: string; onClose
         <Typography id={id} variant="h1" sx={{ flex: 1 }}>
           {title}
         </Typography>
-        <IconButton aria-label="Close" onClick={onClose}>
+        <IconButton aria-label={t('common.close')} onClick={onClose}>
           <CloseIcon />
         </IconButton>
       </Box>

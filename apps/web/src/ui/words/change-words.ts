@@ -1,5 +1,6 @@
 import { valueIn, type Field, type Fields } from '@north-leaf/core';
 import { shownAs, textOf } from '../form/typed-number';
+import { t } from '../../platform/words';
 
 /** Changes said in one notice. */
 const MOST = 3;
@@ -11,7 +12,7 @@ const MOST = 3;
 export function changeWords(fields: Fields, before: unknown, after: unknown): string {
   const said = differing(fields, before, after);
   const more = said.length - MOST;
-  return said.slice(0, MOST).join(', ') + (more > 0 ? ` and ${more} more` : '');
+  return said.slice(0, MOST).join(', ') + (more > 0 ? t('ui.andMoreMore', { more }) : '');
 }
 
 function differing(fields: Fields, before: unknown, after: unknown): string[] {

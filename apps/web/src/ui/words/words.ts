@@ -1,38 +1,39 @@
 import type { HandWord, RowUse } from '@north-leaf/core';
+import { t } from '../../platform/words';
 
 /** The hand's words for a dough, as they stand on the screen. */
 export const handWordLabels: Record<HandWord, string> = {
-  sandy: 'Sandy',
-  cracks: 'Cracks',
-  rollsClean: 'Rolls clean',
-  tacky: 'Tacky',
-  sticks: 'Sticks',
+  sandy: t('ui.sandy'),
+  cracks: t('ui.cracks'),
+  rollsClean: t('ui.rollsClean'),
+  tacky: t('ui.tacky'),
+  sticks: t('common.sticks'),
 };
 
 /** Where a row of a formula goes. */
 export const rowUseWords: Readonly<Record<RowUse, string>> = {
-  dough: 'into the dough',
-  rollIn: 'folded in',
-  wash: 'as a wash',
-  topping: 'on top',
-  filling: 'as filling',
-  dust: 'as dust',
+  dough: t('ui.intoTheDough'),
+  rollIn: t('ui.foldedIn'),
+  wash: t('common.asAWash'),
+  topping: t('common.onTop'),
+  filling: t('ui.asFilling'),
+  dust: t('ui.asDust'),
 };
 
 const allergenWords: Record<string, string> = {
-  milk: 'milk',
-  egg: 'egg',
-  eggs: 'egg',
-  sesame: 'sesame',
-  soy: 'soy',
-  soya: 'soy',
-  peanut: 'peanut',
-  sulphites: 'sulphites',
-  mustard: 'mustard',
-  celery: 'celery',
-  lupin: 'lupin',
-  fish: 'fish',
-  wheat: 'wheat',
+  milk: t('common.milk'),
+  egg: t('common.egg'),
+  eggs: t('common.egg'),
+  sesame: t('common.sesame'),
+  soy: t('common.soy'),
+  soya: t('common.soy'),
+  peanut: t('common.peanut'),
+  sulphites: t('common.sulphites'),
+  mustard: t('common.mustard'),
+  celery: t('common.celery'),
+  lupin: t('common.lupin'),
+  fish: t('common.fish'),
+  wheat: t('common.wheat'),
 };
 /** An allergen's code of the US or EU list, as a baker says it. */
 export const allergenWord = (code: string): string => {

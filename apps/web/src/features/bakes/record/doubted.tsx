@@ -4,6 +4,7 @@ import { doubtCode, learningDoubts, type LearningDoubt, showDuration } from '@no
 import type { FormulaVersion, Run } from '@north-leaf/contracts';
 import { notify } from '../../../platform/notices';
 import { useAddEvents } from '../api';
+import { t } from '../../../platform/words';
 
 /** What of a bake cannot be as it stands: nothing is learned from it until its baker says that it was so. Nothing where there is none. */
 export function Doubted({ bake, version }: { bake: Run; version: FormulaVersion }) {
@@ -17,7 +18,7 @@ export function Doubted({ bake, version }: { bake: Run; version: FormulaVersion 
         at: new Date().toISOString(),
         what: { kind: 'confirmed' as const, code, reason: 'The baker says that it was so' },
       })),
-      { onSuccess: () => notify('Counted: the kitchen learns from this bake too.') },
+      { onSuccess: () => notify(t('bakes.countedTheKitchenLearnsFromThisBake')) },
     );
   return (
     <Alert
@@ -25,20 +26,20 @@ export function Doubted({ bake, version }: { bake: Run; version: FormulaVersion 
       sx={{ mb: 4 }}
       action={
         <Button color="inherit" size="small" onClick={itWasSo} disabled={add.isPending}>
-          It was so: learn from it
+          {t('bakes.itWasSoLearnFromIt')}
         </Button>
       }
     >
-      {doubts.map(doubtWords).join(' ')} So nothing is learned from this bake.
-      {add.isError && ` Not stored: ${add.error.message}`}
+      {t('bakes.doubtsSoNothingIsLearnedFromThis', { doubts: doubts.map(doubtWords).join(' ') })}
+      {add.isError && t('bakes.notStoredMessage', { message: add.error.message })}
     </Alert>
   );
 }
 
 function doubtWords(doubt: LearningDoubt): string {
   if (doubt.code === 'minutes')
-    return `${showDuration(doubt.min)} in the oven, ${showDuration(doubt.plannedMin)} planned: it can hardly have baked so.`;
+    return t('bakes.minInTheOvenPlannedPlannedIt', { min: showDuration(doubt.min), planned: showDuration(doubt.plannedMin) });
   return doubt.tookMin < 0.5
-    ? `A wait of ${showDuration(doubt.plannedMin)} was skipped.`
-    : `A wait of ${showDuration(doubt.plannedMin)} took ${showDuration(doubt.tookMin)}.`;
+    ? t('bakes.aWaitOfPlannedWasSkipped', { planned: showDuration(doubt.plannedMin) })
+    : t('bakes.aWaitOfPlannedTookTook', { planned: showDuration(doubt.plannedMin), took: showDuration(doubt.tookMin) });
 }

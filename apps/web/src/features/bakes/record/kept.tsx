@@ -18,13 +18,14 @@ import { kitchenQuery } from '../../kitchen/doors';
 import { pantryQuery } from '../../pantry/doors';
 import { useAddEvents } from '../api';
 import { Section } from './section';
+import { t } from '../../../platform/words';
 
 const leftWords: Readonly<Record<LeftOver, string>> = {
-  dough: 'Dough',
-  shaped: 'Raw pieces',
-  baked: 'Baked pieces',
-  crumb: 'Crumb, ground',
-  egg: 'Rest of an egg',
+  dough: t('common.dough'),
+  shaped: t('bakes.rawPieces'),
+  baked: t('bakes.bakedPieces'),
+  crumb: t('bakes.crumbGround'),
+  egg: t('bakes.restOfAnEgg'),
 };
 
 /** What the run left: a lot of the pantry each, with where it lies, until when, and what it is enough for. */
@@ -56,7 +57,7 @@ export function Kept({ bake, version }: { bake: Run; version: FormulaVersion }) 
     );
   };
   return (
-    <Section title="Kept from it">
+    <Section title={t('bakes.keptFromIt')}>
       {left.map((one) => {
         const lot = pantry.lots[one.lotId];
         const enough = keptFor(
@@ -67,8 +68,11 @@ export function Kept({ bake, version }: { bake: Run; version: FormulaVersion }) 
         return (
           <Box key={one.lotId} sx={{ display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap', fontSize: typeSize.body, py: 1 }}>
             <b>{leftWords[one.what]}</b> {showQuantity(lot?.onHandG ?? one.amountG, 'mass', units)}
-            {enough === null ? '' : `, enough for ${enough} ${enough === 1 ? 'piece' : 'pieces'}`},{' '}
-            {kitchen.places.find(({ id }) => id === one.placeId)?.name}, use by {one.useByOn}
+            {enough === null
+              ? ''
+              : t('bakes.enoughForEnoughWord', { enough, word: enough === 1 ? t('common.piece2') : t('common.pieces') })}
+            , {kitchen.places.find(({ id }) => id === one.placeId)?.name}
+            {t('bakes.useByUsebyon', { useByOn: one.useByOn })}
             {canBegin(one.what) && (lot?.onHandG ?? 0) > 0 && (
               <Button
                 component={Link}
@@ -76,7 +80,7 @@ export function Kept({ bake, version }: { bake: Run; version: FormulaVersion }) 
                 variant="outlined"
                 to={`/run/new?formula=${bake.formulaId}&version=${bake.version}&lot=${one.lotId}`}
               >
-                Bake from it
+                {t('bakes.bakeFromIt')}
               </Button>
             )}
           </Box>
@@ -86,7 +90,7 @@ export function Kept({ bake, version }: { bake: Run; version: FormulaVersion }) 
         <TextField
           select
           size="small"
-          label="What is left"
+          label={t('bakes.whatIsLeft')}
           value={what}
           onChange={({ target }) => setWhat(target.value as LeftOver)}
           sx={{ minWidth: 140 }}
@@ -99,12 +103,17 @@ export function Kept({ bake, version }: { bake: Run; version: FormulaVersion }) 
         </TextField>
         <TextField
           size="small"
-          label={`How much, ${unitOf('mass', units)}`}
+          label={t('bakes.howMuchValue', { value: unitOf('mass', units) })}
           value={text}
           error={problem !== null}
           helperText={
             problem?.replace('Load before', 'It') ??
-            (kept ? `use by ${kept.useByOn}${kept.pieces === null ? '' : `, enough for ${kept.pieces}`}` : ' ')
+            (kept
+              ? t('bakes.useByUsebyonWord', {
+                  useByOn: kept.useByOn,
+                  word: kept.pieces === null ? '' : t('bakes.enoughForPieces', { pieces: kept.pieces }),
+                })
+              : ' ')
           }
           onChange={({ target }) => setText(target.value)}
           slotProps={{ htmlInput: { inputMode: 'decimal', autoComplete: 'off', style: { width: 110 } } }}
@@ -112,7 +121,7 @@ export function Kept({ bake, version }: { bake: Run; version: FormulaVersion }) 
         <TextField
           select
           size="small"
-          label="Where"
+          label={t('bakes.where')}
           value={place}
           onChange={({ target }) => setPlaceId(target.value)}
           sx={{ minWidth: 130 }}
@@ -124,12 +133,10 @@ export function Kept({ bake, version }: { bake: Run; version: FormulaVersion }) 
           ))}
         </TextField>
         <Button variant="outlined" disabled={value === undefined || problem !== null || add.isPending} onClick={store}>
-          Keep it
+          {t('bakes.keepIt')}
         </Button>
       </Box>
-      {(canBegin(what) || what === 'egg') && value !== undefined && (
-        <Note>Days are a judgement, shorter with raw egg; local rules and your nose win.</Note>
-      )}
+      {(canBegin(what) || what === 'egg') && value !== undefined && <Note>{t('bakes.daysAreAJudgementShorterWithRaw')}</Note>}
       {add.isError && <Alert severity="error">{add.error.message}</Alert>}
     </Section>
   );

@@ -17,6 +17,7 @@ import { benchIso } from '../../../platform/bench-clock';
 import { useVoice } from '../../../platform/preferences';
 import { useAddEvents } from '../api';
 import { Section } from './section';
+import { t } from '../../../platform/words';
 
 /** Everything that was read off, each to be corrected by a further event. */
 export function Measured({ bake, version }: { bake: Run; version: FormulaVersion }) {
@@ -49,13 +50,13 @@ export function Measured({ bake, version }: { bake: Run; version: FormulaVersion
   };
   if (events.length === 0) return null;
   return (
-    <Section title="Measured">
+    <Section title={t('bakes.measured')}>
       <Table size="small">
         <TableHead>
           <TableRow>
-            <TableCell>What</TableCell>
-            <TableCell align="right">Planned</TableCell>
-            <TableCell align="right">It was</TableCell>
+            <TableCell>{t('bakes.what')}</TableCell>
+            <TableCell align="right">{t('bakes.planned')}</TableCell>
+            <TableCell align="right">{t('bakes.itWas')}</TableCell>
             <TableCell component="td" />
           </TableRow>
         </TableHead>
@@ -68,7 +69,7 @@ export function Measured({ bake, version }: { bake: Run; version: FormulaVersion
               <TableRow key={event.id}>
                 <TableCell component="th" scope="row">
                   {measureName(what, voice)}
-                  {/:[2-9]/.test(event.stepKey ?? '') ? `, load ${event.stepKey!.split(':')[1]}` : ''}
+                  {/:[2-9]/.test(event.stepKey ?? '') ? t('bakes.loadStepkey', { stepKey: event.stepKey!.split(':')[1] }) : ''}
                 </TableCell>
                 <TableCell align="right">{planned.has(what) ? showMeasured(what, planned.get(what)!, voice) : ''}</TableCell>
                 <TableCell align="right">
@@ -83,7 +84,7 @@ export function Measured({ bake, version }: { bake: Run; version: FormulaVersion
                       onKeyDown={({ key }) => key === 'Enter' && store(event, what)}
                       slotProps={{
                         htmlInput: {
-                          'aria-label': `${measureName(what, voice)}, corrected`,
+                          'aria-label': t('bakes.whatCorrected', { what: measureName(what, voice) }),
                           inputMode: 'decimal',
                           style: { width: 70, textAlign: 'right' },
                         },
@@ -96,18 +97,18 @@ export function Measured({ bake, version }: { bake: Run; version: FormulaVersion
                 <TableCell>
                   {open ? (
                     <Button size="small" onClick={() => store(event, what)} disabled={add.isPending}>
-                      Store
+                      {t('common.store')}
                     </Button>
                   ) : (
                     <Button
                       size="small"
-                      aria-label={`Correct ${measureName(what, voice)}`}
+                      aria-label={t('bakes.correctWhat', { what: measureName(what, voice) })}
                       onClick={() => {
                         setCorrecting(event.id);
                         setText('');
                       }}
                     >
-                      Correct
+                      {t('bakes.correct')}
                     </Button>
                   )}
                 </TableCell>
@@ -117,7 +118,9 @@ export function Measured({ bake, version }: { bake: Run; version: FormulaVersion
         </TableBody>
       </Table>
       {raw !== undefined && baked !== undefined && (
-        <Box sx={{ pt: 1, fontSize: typeSize.body }}>Lost {((1 - baked / raw) * 100).toFixed(1)} % of its weight.</Box>
+        <Box sx={{ pt: 1, fontSize: typeSize.body }}>
+          {t('bakes.lostValueOfItsWeight', { value: ((1 - baked / raw) * 100).toFixed(1) })}
+        </Box>
       )}
     </Section>
   );

@@ -8,6 +8,7 @@ import type { Run } from '@north-leaf/contracts';
 import { Note } from '../../../ui/frame/note';
 import { useAddPhoto } from '../api';
 import { Section } from './section';
+import { t } from '../../../platform/words';
 
 /** Pictures of the bake. */
 export function Photos({ bake }: { bake: Run }) {
@@ -15,13 +16,13 @@ export function Photos({ bake }: { bake: Run }) {
   const input = useRef<HTMLInputElement>(null);
   const photos = standingEvents(bake.events).flatMap(({ what }) => (what.kind === 'photographed' ? [what.photoId] : []));
   return (
-    <Section title="Photos">
+    <Section title={t('bakes.photos')}>
       <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'flex-start' }}>
         {photos.map((photoId, i) => (
           <a key={photoId} href={`/api/bakes/${bake.id}/photos/${photoId}`} target="_blank" rel="noreferrer">
             <img
               src={`/api/bakes/${bake.id}/photos/${photoId}`}
-              alt={`Bake ${bake.number}, photo ${i + 1}`}
+              alt={t('bakes.bakeNumberPhotoI', { number: bake.number, i: i + 1 })}
               width={132}
               height={99}
               style={{ objectFit: 'cover', borderRadius: 8 }}
@@ -29,14 +30,14 @@ export function Photos({ bake }: { bake: Run }) {
           </a>
         ))}
         <Button variant="outlined" disabled={add.isPending} onClick={() => input.current?.click()}>
-          {add.isPending ? 'Storing' : 'Add a photo'}
+          {add.isPending ? t('common.storing') : t('bakes.addAPhoto')}
         </Button>
         <input
           ref={input}
           hidden
           type="file"
           accept="image/jpeg,image/png,image/webp"
-          aria-label="Photo of the bake"
+          aria-label={t('bakes.photoOfTheBake')}
           onChange={({ target }) => {
             const [file] = target.files ?? [];
             if (file) add.mutate({ photoId: v4(), file });
@@ -44,7 +45,7 @@ export function Photos({ bake }: { bake: Run }) {
           }}
         />
       </Box>
-      <Note pt={1}>Stored smaller, without place, camera and date.</Note>
+      <Note pt={1}>{t('bakes.storedSmallerWithoutPlaceCameraAndDate')}</Note>
       {add.isError && <Alert severity="error">{add.error.message}</Alert>}
     </Section>
   );

@@ -13,8 +13,9 @@ import { benchIso } from '../../../platform/bench-clock';
 import { handWordLabels } from '../../../ui/words/words';
 import { useAddEvents } from '../api';
 import { Section } from './section';
+import { t } from '../../../platform/words';
 
-const against = { paler: 'paler than shown', asShown: 'as shown', darker: 'darker than shown' } as const;
+const against = { paler: t('bakes.palerThanShown'), asShown: t('bakes.asShown'), darker: t('bakes.darkerThanShown') } as const;
 
 /** Words, dots and notes, in the order they came. */
 export function Said({ bake, zone }: { bake: Run; zone: string }) {
@@ -24,29 +25,38 @@ export function Said({ bake, zone }: { bake: Run; zone: string }) {
     const line = (text: ReactNode) => [{ id, at, text }];
     switch (what.kind) {
       case 'felt':
-        return line(<>Felt: {handWordLabels[what.word].toLowerCase()}</>);
+        return line(<>{t('common.feltHandwordlabels', { handWordLabels: handWordLabels[what.word].toLowerCase() })}</>);
       case 'looked':
         return line(
           <>
-            Look: {against[what.against]}
-            {what.topTone === undefined ? '' : `, top tone ${what.topTone}`}
+            {t('bakes.lookAgainstWord', {
+              against: against[what.against],
+              word: what.topTone === undefined ? '' : t('bakes.topToneToptone', { topTone: what.topTone }),
+            })}
           </>,
         );
       case 'rated':
         return line(
           <>
-            {what.after === 'fresh' ? 'Fresh' : `After ${what.after} ${what.after === 1 ? 'day' : 'days'}`}:{' '}
+            {what.after === 'fresh'
+              ? t('bakes.fresh')
+              : t('bakes.afterAfterWord', { after: what.after, word: what.after === 1 ? t('common.day') : t('common.days') })}
+            :{' '}
             {ratedWhats
               .flatMap((axis) => (what[axis] === undefined ? [] : [`${axis} ${'●'.repeat(what[axis])}${'○'.repeat(5 - what[axis])}`]))
               .join(', ')}
           </>,
         );
       case 'noticed':
-        return line(<>Noticed: {symptoms.values[what.symptom]?.toLowerCase()}</>);
+        return line(
+          <>
+            {t('bakes.noticed')} {symptoms.values[what.symptom]?.toLowerCase()}
+          </>,
+        );
       case 'confirmed':
-        return line(<b>Confirmed all the same: {what.reason}</b>);
+        return line(<b>{t('bakes.confirmedAllTheSameReason', { reason: what.reason })}</b>);
       case 'scaled':
-        return line(<>Scaled × {Number(what.factor.toFixed(3))}</>);
+        return line(<>{t('bakes.scaledFactor', { factor: Number(what.factor.toFixed(3)) })}</>);
       case 'noted':
         return line(what.text);
       default:
@@ -54,8 +64,8 @@ export function Said({ bake, zone }: { bake: Run; zone: string }) {
     }
   });
   return (
-    <Section title="Said of it">
-      {lines.length === 0 && <Box sx={{ fontSize: typeSize.body }}>Nothing yet.</Box>}
+    <Section title={t('bakes.saidOfIt')}>
+      {lines.length === 0 && <Box sx={{ fontSize: typeSize.body }}>{t('bakes.nothingYet')}</Box>}
       {lines.map(({ id, at, text }) => (
         <Box key={id} sx={{ display: 'grid', gridTemplateColumns: '96px 1fr', fontSize: typeSize.body, lineHeight: '24px' }}>
           <Box sx={{ color: 'text.secondary' }}>{DateTime.fromISO(at, { zone }).toFormat('d LLL HH:mm')}</Box>
@@ -95,15 +105,15 @@ export function AddTo({ bake }: { bake: Run }) {
     );
   };
   return (
-    <Section title="Add to it">
+    <Section title={t('bakes.addToIt')}>
       <Box sx={{ display: 'grid', gap: 3 }}>
         <Box sx={{ display: 'flex', gap: 3, flexWrap: 'wrap', alignItems: 'flex-start' }}>
           <TextField
             size="small"
-            label="Days after"
+            label={t('bakes.daysAfter')}
             value={days}
             error={daysWrong}
-            helperText={daysWrong ? 'Days are a whole number from 0 to 365' : n === 0 ? 'fresh' : ' '}
+            helperText={daysWrong ? t('bakes.daysAreAWholeNumberFrom0') : n === 0 ? t('bakes.fresh2') : ' '}
             onChange={({ target }) => setDays(target.value)}
             slotProps={{ htmlInput: { inputMode: 'numeric', style: { width: 90 } } }}
           />
@@ -126,8 +136,8 @@ export function AddTo({ bake }: { bake: Run }) {
             </TextField>
           ))}
         </Box>
-        <TextField select size="small" label="Noticed" value={symptom} onChange={({ target }) => setSymptom(target.value)}>
-          <MenuItem value="">Nothing</MenuItem>
+        <TextField select size="small" label={t('bakes.noticed2')} value={symptom} onChange={({ target }) => setSymptom(target.value)}>
+          <MenuItem value="">{t('bakes.nothing')}</MenuItem>
           {bakedSymptoms.map((id) => (
             <MenuItem key={id} value={String(id)}>
               {symptoms.values[id]}
@@ -136,14 +146,14 @@ export function AddTo({ bake }: { bake: Run }) {
         </TextField>
         <TextField
           size="small"
-          label="Note"
+          label={t('common.note')}
           value={note}
           onChange={({ target }) => setNote(target.value)}
           slotProps={{ htmlInput: { maxLength: 2000 } }}
         />
         {add.isError && <Alert severity="error">{add.error.message}</Alert>}
         <Button variant="outlined" disabled={whats.length === 0 || add.isPending} onClick={store} sx={{ justifySelf: 'start' }}>
-          Store it
+          {t('bakes.storeIt')}
         </Button>
       </Box>
     </Section>

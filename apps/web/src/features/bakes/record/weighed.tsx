@@ -13,6 +13,7 @@ import { typeSize } from '../../../ui/theme/theme';
 import { usePreferences, useVoice } from '../../../platform/preferences';
 import { pantryQuery } from '../../pantry/doors';
 import { Section } from './section';
+import { t } from '../../../platform/words';
 
 /** What was planned, what went in, from which lot. */
 export function Weighed({ bake, version }: { bake: Run; version: FormulaVersion }) {
@@ -29,15 +30,15 @@ export function Weighed({ bake, version }: { bake: Run; version: FormulaVersion 
   const nameOf = (id: string) => pantry.ingredients[id]?.name ?? now?.ingredients[id]?.name ?? id;
   const real = new Map([...made.formula.blend.rows, ...made.formula.rows].map((row) => [row.key, row]));
   return (
-    <Section title="Weighed">
+    <Section title={t('bakes.weighed')}>
       <Table size="small">
         <TableHead>
           <TableRow>
-            <TableCell>Ingredient</TableCell>
-            <TableCell align="right">Planned</TableCell>
-            <TableCell align="right">Went in</TableCell>
-            <TableCell align="right">Off by</TableCell>
-            <TableCell>Lot</TableCell>
+            <TableCell>{t('common.ingredient')}</TableCell>
+            <TableCell align="right">{t('bakes.planned')}</TableCell>
+            <TableCell align="right">{t('bakes.wentIn')}</TableCell>
+            <TableCell align="right">{t('bakes.offBy')}</TableCell>
+            <TableCell>{t('common.lot')}</TableCell>
           </TableRow>
         </TableHead>
         <TableBody>
@@ -51,9 +52,13 @@ export function Weighed({ bake, version }: { bake: Run; version: FormulaVersion 
               <TableRow key={key}>
                 <TableCell component="th" scope="row">
                   {nameOf(row?.ingredientId ?? ingredientId)}
-                  {swapped && <Box sx={{ fontSize: typeSize.caption }}>in place of {nameOf(ingredientId)}</Box>}
+                  {swapped && (
+                    <Box sx={{ fontSize: typeSize.caption }}>
+                      {t('bakes.inPlaceOfIngredientid', { ingredientId: nameOf(ingredientId) })}
+                    </Box>
+                  )}
                 </TableCell>
-                <TableCell align="right">{g > 0 ? showQuantity(g, 'mass', units) : 'not planned'}</TableCell>
+                <TableCell align="right">{g > 0 ? showQuantity(g, 'mass', units) : t('bakes.notPlanned')}</TableCell>
                 <TableCell align="right">{inG === undefined ? '–' : <b>{showQuantity(inG, 'mass', units)}</b>}</TableCell>
                 <TableCell align="right">
                   {off === null || Math.abs(off) < 0.05 ? '' : `${off > 0 ? '+' : '−'}${showQuantity(Math.abs(off), 'mass', units)}`}
@@ -76,13 +81,13 @@ export function Waited({ bake, scaleStepG }: { bake: Run; scaleStepG: number }) 
   const shown = steps.filter(({ step, state, beganAt }) => step.kind === 'wait' && state !== 'todo' && beganAt !== null);
   const skipped = steps.filter(({ state }) => state === 'skipped');
   return (
-    <Section title="Waits">
+    <Section title={t('common.waits')}>
       <Table size="small">
         <TableHead>
           <TableRow>
-            <TableCell>Wait</TableCell>
-            <TableCell align="right">Planned</TableCell>
-            <TableCell align="right">It was</TableCell>
+            <TableCell>{t('common.wait')}</TableCell>
+            <TableCell align="right">{t('bakes.planned')}</TableCell>
+            <TableCell align="right">{t('bakes.itWas')}</TableCell>
           </TableRow>
         </TableHead>
         <TableBody>
@@ -92,7 +97,7 @@ export function Waited({ bake, scaleStepG }: { bake: Run; scaleStepG: number }) 
               <TableRow key={step.key}>
                 <TableCell component="th" scope="row">
                   {titleOf(step, voice)}
-                  {step.since?.startsWith('in:') ? ', until' : ''}
+                  {step.since?.startsWith('in:') ? t('bakes.until') : ''}
                 </TableCell>
                 <TableCell align="right">{showDuration(step.min ?? 0)}</TableCell>
                 <TableCell align="right">{endedAt && since ? showDuration((endedAt - since) / 60_000) : '–'}</TableCell>
@@ -103,7 +108,7 @@ export function Waited({ bake, scaleStepG }: { bake: Run; scaleStepG: number }) 
       </Table>
       {skipped.length > 0 && (
         <Note size="small" pt={2}>
-          Left out: {skipped.map(({ step, reason }) => `${titleOf(step, voice)} (${reason})`).join(', ')}.
+          {t('bakes.leftOutSkipped', { skipped: skipped.map(({ step, reason }) => `${titleOf(step, voice)} (${reason})`).join(', ') })}
         </Note>
       )}
     </Section>

@@ -4,6 +4,7 @@ import type { GlutenProof, Lot, StageState } from '@north-leaf/core';
 import { Note } from '../../../ui/frame/note';
 import { Leaf } from '../../../ui/frame/leaf';
 import { showDay } from '../../../ui/words/money';
+import { t } from '../../../platform/words';
 
 const states: Partial<Record<GlutenProof, StageState>> = {
   proven: 'good',
@@ -22,15 +23,19 @@ export function GlutenMark({ proof, lot, on }: { proof: GlutenProof; lot: Lot | 
   const { report, certificate } = lot ?? {};
   const said: Record<GlutenProof, string> = {
     proven: report ? `${report.below ? '< ' : ''}${report.mgPerKg}` : '',
-    old: report ? `${report.below ? '< ' : ''}${report.mgPerKg}, old report` : '',
-    over: report ? (report.below ? `< ${report.mgPerKg}, not shown to be under yours` : `${report.mgPerKg}, over your limit`) : '',
-    certified: certificate ? `certificate ${certificate.number}` : '',
-    onBag: 'certified on the bag',
-    notInMarket: 'not in your market',
-    noReport: certificate ? 'certificate ended' : 'no report',
-    noGrain: 'no grain in it, no report',
-    accepted: 'accepted without report',
-    contains: 'contains gluten',
+    old: report ? t('pantry.wordMgperOldReport', { word: report.below ? '< ' : '', mgPer: report.mgPerKg }) : '',
+    over: report
+      ? report.below
+        ? t('pantry.mgperNotShownToBeUnderYours', { mgPer: report.mgPerKg })
+        : t('pantry.mgperOverYourLimit', { mgPer: report.mgPerKg })
+      : '',
+    certified: certificate ? t('pantry.certificateNumber', { number: certificate.number }) : '',
+    onBag: t('pantry.certifiedOnTheBag'),
+    notInMarket: t('pantry.notInYourMarket'),
+    noReport: certificate ? t('pantry.certificateEnded') : t('common.noReport'),
+    noGrain: t('pantry.noGrainInItNoReport'),
+    accepted: t('pantry.acceptedWithoutReport'),
+    contains: t('common.containsGluten'),
   };
   return (
     <Box sx={{ display: 'flex', gap: 2, alignItems: 'center' }}>
@@ -51,7 +56,7 @@ export function GlutenMark({ proof, lot, on }: { proof: GlutenProof; lot: Lot | 
       <Box sx={{ lineHeight: '17px' }}>
         <Box sx={{ fontWeight: state === 'fix' ? 700 : 600, color: state === 'fix' ? 'error.main' : 'text.primary' }}>{said[proof]}</Box>
         {report && <Note>{showDay(report.on, on)}</Note>}
-        {!report && certificate && <Note>until {showDay(certificate.until, on)}</Note>}
+        {!report && certificate && <Note>{t('pantry.untilUntil', { until: showDay(certificate.until, on) })}</Note>}
       </Box>
     </Box>
   );

@@ -40,6 +40,7 @@ import { SideSheet } from '../../../ui/frame/side-sheet';
 import { allergenWords, labelAllergens } from '../words';
 import { OwnIngredientForm } from './own-ingredient-form';
 import { useDoInPantry } from '../use-pantry';
+import { t } from '../../../platform/words';
 
 const sources = ['label', 'measured'] as const;
 
@@ -71,7 +72,7 @@ export function IngredientSheet({ book, ingredient, onClose }: { book: PantryBoo
       const read = readTyped(about, text);
       if (!read.ok) found[field] = read.problem;
       else if (read.value === undefined) delete facts[field];
-      else facts[field] = { value: read.value, unit: about.unit, basis, source: source.trim() || 'entered here' };
+      else facts[field] = { value: read.value, unit: about.unit, basis, source: source.trim() || t('pantry.enteredHere') };
     }
     setProblems(found);
     if (Object.keys(found).length > 0) return null;
@@ -88,7 +89,7 @@ export function IngredientSheet({ book, ingredient, onClose }: { book: PantryBoo
     if (!now.ok) return setProblems({ [correctableFields[now.refused.path] ? now.refused.path : 'all']: now.refused.message });
     setBusy(true);
     try {
-      const words = changedName(ingredient.name, ingredientFields as Fields, [ingredient, now.answer], 'corrected');
+      const words = changedName(ingredient.name, ingredientFields as Fields, [ingredient, now.answer], t('pantry.corrected'));
       await act(words, { kind: 'correct', id: ingredient.id, change, revision });
       onClose();
     } catch (error) {
@@ -114,11 +115,15 @@ export function IngredientSheet({ book, ingredient, onClose }: { book: PantryBoo
     <SideSheet title={ingredient.name} onClose={onClose}>
       <Box sx={{ display: 'grid', gap: 3 }}>
         <Note size="small">
-          {kindWords[ingredient.kind]} · of {originWords[ingredient.origin]} · {doesWhat(ingredient).join(', ') || 'no role of its own'}
-          <Box>Gluten: {ingredientFields.gluten.words[ingredient.gluten]}.</Box>
+          {t('pantry.kindwordsOfOriginwordsIngredient', {
+            kindWords: kindWords[ingredient.kind],
+            originWords: originWords[ingredient.origin],
+            ingredient: doesWhat(ingredient).join(', ') || t('pantry.noRoleOfItsOwn'),
+          })}
+          <Box>{t('pantry.glutenWords', { words: ingredientFields.gluten.words[ingredient.gluten] })}</Box>
           {ingredient.note && <Box sx={{ color: 'text.primary', pt: 2 }}>{ingredient.note}.</Box>}
         </Note>
-        <Table size="small" aria-label="What is known">
+        <Table size="small" aria-label={t('pantry.whatIsKnown')}>
           <TableBody>
             {Object.entries(correctableFields).map(([field, about]) => {
               const { name, estimate } = about;
@@ -127,7 +132,7 @@ export function IngredientSheet({ book, ingredient, onClose }: { book: PantryBoo
               const known: string = corrected[field]
                 ? `${basisWords[corrected[field].basis]}: ${corrected[field].source}`
                 : value === undefined
-                  ? 'not known'
+                  ? t('pantry.notKnown')
                   : estimate
                     ? basisWords.judgement
                     : basisWords[ingredient.basis];
@@ -160,7 +165,7 @@ export function IngredientSheet({ book, ingredient, onClose }: { book: PantryBoo
                   <TableCell sx={{ fontSize: typeSize.caption, color: corrected[field] ? 'primary.main' : 'text.secondary' }}>
                     {typed[field] ? (
                       <Choice
-                        label={`${name} known from`}
+                        label={t('pantry.nameKnownFrom', { name })}
                         value={typed[field].basis}
                         options={sources.map((basis) => ({ value: basis, name: basisWords[basis] }))}
                         onChange={(basis) => setTyped({ ...typed, [field]: { ...typed[field]!, basis } })}
@@ -175,11 +180,11 @@ export function IngredientSheet({ book, ingredient, onClose }: { book: PantryBoo
             })}
           </TableBody>
         </Table>
-        <Note>Parts are in 100 g; starch takes up what a correction leaves. Source of the row: {ingredient.source}.</Note>
-        <Typography variant="h2">Allergens on the label</Typography>
+        <Note>{t('pantry.partsAreIn100GStarchTakes', { source: ingredient.source })}</Note>
+        <Typography variant="h2">{t('pantry.allergensOnTheLabel')}</Typography>
         <Box sx={{ fontSize: typeSize.small }}>
-          {sure.length > 0 ? `Contains ${sure.join(', ')}.` : 'None for certain.'}{' '}
-          {may.length > 0 && `Depends on the maker: ${may.join(', ')}.`}
+          {sure.length > 0 ? t('pantry.containsSure', { sure: sure.join(', ') }) : t('pantry.noneForCertain')}{' '}
+          {may.length > 0 && t('pantry.dependsOnTheMakerMay', { may: may.join(', ') })}
         </Box>
         {!own && !made && (
           <>
@@ -203,13 +208,13 @@ export function IngredientSheet({ book, ingredient, onClose }: { book: PantryBoo
             {ingredient.origin === 'milk' && (
               <FormControlLabel
                 control={<Checkbox checked={lactoseFree} onChange={(_, checked) => setLactoseFree(checked)} />}
-                label="The label says lactose-free (it is still milk)"
+                label={t('pantry.theLabelSaysLactoseFreeItIs')}
               />
             )}
-            <Note>A box you touch here means you read the label: the maker’s “may contain” is replaced by it.</Note>
+            <Note>{t('pantry.aBoxYouTouchHereMeansYou')}</Note>
             <TextField
               size="small"
-              label="From which label or measurement"
+              label={t('pantry.fromWhichLabelOrMeasurement')}
               value={source}
               onChange={(event) => setSource(event.target.value)}
               slotProps={{ htmlInput: { maxLength: 200 } }}
@@ -217,32 +222,34 @@ export function IngredientSheet({ book, ingredient, onClose }: { book: PantryBoo
           </>
         )}
         <Box sx={{ fontSize: typeSize.small }}>
-          Suits: {listed(ingredient, 'yes')}.{' '}
+          {t('pantry.suitsIngredient', { ingredient: listed(ingredient, 'yes') })}{' '}
           <Box component="span" sx={{ color: 'text.secondary' }}>
-            Does not suit: {listed(ingredient, 'no')}.
+            {t('pantry.doesNotSuitIngredient', { ingredient: listed(ingredient, 'no') })}
           </Box>
         </Box>
-        {users.length > 0 && <Box sx={{ fontSize: typeSize.small }}>Part of {users.map(({ name }) => name).join(', ')}.</Box>}
+        {users.length > 0 && (
+          <Box sx={{ fontSize: typeSize.small }}>{t('pantry.partOfUsers', { users: users.map(({ name }) => name).join(', ') })}</Box>
+        )}
         {problems['all'] && <Alert severity="error">{problems['all']}</Alert>}
         <Box sx={{ display: 'flex', gap: 3, flexWrap: 'wrap' }}>
           {!own && !made && (
             <Button variant="contained" disabled={!changed || busy} onClick={() => void store()}>
-              {busy ? 'Storing' : 'Store corrections'}
+              {busy ? t('common.storing') : t('pantry.storeCorrections')}
             </Button>
           )}
           {ingredient.corrected && (
-            <Button variant="outlined" onClick={() => void back(`${ingredient.name} is as in the table again`)}>
-              Back to the table
+            <Button variant="outlined" onClick={() => void back(t('pantry.nameIsAsInTheTableAgain', { name: ingredient.name }))}>
+              {t('pantry.backToTheTable')}
             </Button>
           )}
           {own && !made && (
             <Button variant="contained" onClick={() => setChanging(true)}>
-              Change
+              {t('common.change')}
             </Button>
           )}
           {own && (
-            <Button color="error" variant="outlined" onClick={() => void back(`${ingredient.name} removed`)}>
-              Remove
+            <Button color="error" variant="outlined" onClick={() => void back(t('common.nameRemoved', { name: ingredient.name }))}>
+              {t('common.remove')}
             </Button>
           )}
         </Box>

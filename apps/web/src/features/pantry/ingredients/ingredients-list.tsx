@@ -18,9 +18,10 @@ import { CrumbForm } from '../lots/crumb-form';
 import { IngredientSheet } from './ingredient-sheet';
 import { OwnIngredientForm } from './own-ingredient-form';
 import { allergenWords } from '../words';
+import { t } from '../../../platform/words';
 
 const shelves = ['all', 'here', 'corrected', 'own'] as const;
-const shelfWords = { all: 'All', here: 'Here now', corrected: 'Corrected here', own: 'Our own' };
+const shelfWords = { all: t('pantry.all'), here: t('pantry.hereNow'), corrected: t('pantry.correctedHere'), own: t('pantry.ourOwn') };
 
 /** Everything that can be weighed, with what is known of it; found by name in several languages or by what it does. */
 export function IngredientsList({ book }: { book: PantryBook; kitchen: Kitchen }) {
@@ -38,42 +39,44 @@ export function IngredientsList({ book }: { book: PantryBook; kitchen: Kitchen }
           size="small"
           value={typed}
           onChange={(event) => setTyped(event.target.value)}
-          placeholder="fecola, besan, E415, binds, dusting"
+          placeholder={t('pantry.fecolaBesanE415BindsDusting')}
           slotProps={{
-            htmlInput: { 'aria-label': 'Find an ingredient' },
+            htmlInput: { 'aria-label': t('pantry.findAnIngredient') },
             input: { startAdornment: <InputAdornment position="start"><SearchIcon fontSize="small" /></InputAdornment> }, // prettier-ignore
           }}
           sx={{ width: 300 }}
         />
         <Choice
-          label="Show"
+          label={t('pantry.show')}
           value={shelf}
           options={shelves.map((value) => ({ value, name: shelfWords[value] }))}
           onChange={setShelf}
           width={160}
         />
-        <Box sx={{ color: 'text.secondary', fontSize: typeSize.small }}>{rows.length} shown</Box>
+        <Box sx={{ color: 'text.secondary', fontSize: typeSize.small }}>{t('pantry.rowsShown', { rows: rows.length })}</Box>
         <Button variant="outlined" onClick={() => setAdding('crumb')} sx={{ ml: 'auto' }}>
-          Add a crumb
+          {t('pantry.addACrumb')}
         </Button>
         <Button variant="contained" startIcon={<AddIcon />} onClick={() => setAdding('own')}>
-          Add our own
+          {t('pantry.addOurOwn')}
         </Button>
       </Box>
       <Box sx={{ overflowX: 'auto' }}>
         <Table size="small" sx={{ minWidth: 900 }}>
           <TableHead>
             <TableRow>
-              <TableCell>Ingredient</TableCell>
-              {['Water', 'Protein', 'Fat', 'Sugars', 'Starch', 'Fibre'].map((name) => (
-                <TableCell key={name} align="right">
-                  {name} %
-                </TableCell>
-              ))}
-              <TableCell align="right">Holds g/g</TableCell>
-              <TableCell align="right">Cup g</TableCell>
-              <TableCell>Allergens</TableCell>
-              <TableCell>Known from</TableCell>
+              <TableCell>{t('common.ingredient')}</TableCell>
+              {[t('pantry.water'), t('common.protein'), t('common.fat'), t('pantry.sugars'), t('common.starch'), t('common.fibre2')].map(
+                (name) => (
+                  <TableCell key={name} align="right">
+                    {name} %
+                  </TableCell>
+                ),
+              )}
+              <TableCell align="right">{t('pantry.holdsGG')}</TableCell>
+              <TableCell align="right">{t('pantry.cupG')}</TableCell>
+              <TableCell>{t('pantry.allergens')}</TableCell>
+              <TableCell>{t('pantry.knownFrom')}</TableCell>
             </TableRow>
           </TableHead>
           <TableBody>
@@ -85,10 +88,10 @@ export function IngredientsList({ book }: { book: PantryBook; kitchen: Kitchen }
       </Box>
       {!whole && rows.length > MOST_ROWS && (
         <Button sx={{ mt: 2 }} variant="outlined" onClick={() => setWhole(true)}>
-          Show the other {rows.length - MOST_ROWS}
+          {t('pantry.showTheOtherRows', { rows: rows.length - MOST_ROWS })}
         </Button>
       )}
-      {rows.length === 0 && <Box sx={{ py: 8, textAlign: 'center' }}>Nothing by that name here. Add it as your own, from its label.</Box>}
+      {rows.length === 0 && <Box sx={{ py: 8, textAlign: 'center' }}>{t('pantry.nothingByThatNameHereAddIt')}</Box>}
       {one && <IngredientSheet key={one.id} book={book} ingredient={one} onClose={() => setOpen(null)} />}
       {adding === 'own' && <OwnIngredientForm onClose={() => setAdding(null)} />}
       {adding === 'crumb' && <CrumbForm onClose={() => setAdding(null)} />}
@@ -160,11 +163,13 @@ function IngredientRow({ ingredient, as, onOpen }: { ingredient: Ingredient; as:
       <TableCell align="right">{ingredient.spoonedGPerMl === undefined ? '–' : Math.round(ingredient.spoonedGPerMl * 236.588)}</TableCell>
       <TableCell sx={{ fontSize: typeSize.small }}>
         {ingredient.labelRead === false
-          ? [...sure, 'label not read yet'].join(', ')
+          ? [...sure, t('pantry.labelNotReadYet')].join(', ')
           : [...sure, ...may.map((word) => `(${word})`)].join(', ') || '–'}
       </TableCell>
       <TableCell sx={{ fontSize: typeSize.small, color: 'text.secondary' }}>
-        {ingredient.corrected ? `${basisWords[ingredient.basis]}, corrected` : basisWords[ingredient.basis]}
+        {ingredient.corrected
+          ? t('pantry.basiswordsCorrected', { basisWords: basisWords[ingredient.basis] })
+          : basisWords[ingredient.basis]}
       </TableCell>
     </TableRow>
   );

@@ -44,6 +44,7 @@ import {
 } from './own-ingredient-of-form';
 import { labelAllergens } from '../words';
 import { useDoInPantry } from '../use-pantry';
+import { t } from '../../../platform/words';
 
 /** An ingredient that no table has, from its label. What the label leaves open makes up the whole as starch. */
 type Props = {
@@ -87,7 +88,9 @@ export function OwnIngredientForm({ onClose, name = '', stored, onStored }: Prop
     try {
       const revision = book.revisions.ingredients[id] ?? 0;
       await act(
-        stored ? changedName(stored.name, ownIngredientFields as Fields, [stored, read.ingredient]) : `${read.ingredient.name} added`,
+        stored
+          ? changedName(stored.name, ownIngredientFields as Fields, [stored, read.ingredient])
+          : t('common.nameAdded', { name: read.ingredient.name }),
         { kind: 'own', id, ingredient: read.ingredient, revision },
       );
       onStored?.(id);
@@ -145,7 +148,7 @@ export function OwnIngredientForm({ onClose, name = '', stored, onStored }: Prop
         onChange={(event) => set({ words: { ...form.words, [key]: event.target.value } })}
         slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
       >
-        {choosable && <MenuItem value="">not said</MenuItem>}
+        {choosable && <MenuItem value="">{t('pantry.notSaid')}</MenuItem>}
         {Object.entries(words).map(([word, said]) => (
           <MenuItem key={word} value={word}>
             {said}
@@ -155,7 +158,7 @@ export function OwnIngredientForm({ onClose, name = '', stored, onStored }: Prop
     );
   };
   return (
-    <SideSheet title={stored ? stored.name : 'An ingredient of our own'} onClose={onClose}>
+    <SideSheet title={stored ? stored.name : t('pantry.anIngredientOfOurOwn')} onClose={onClose}>
       <Box
         component="form"
         noValidate
@@ -167,7 +170,7 @@ export function OwnIngredientForm({ onClose, name = '', stored, onStored }: Prop
       >
         <TextField
           size="small"
-          label="Name"
+          label={t('common.name')}
           value={form.name}
           onChange={(event) => set({ name: event.target.value })}
           error={problems['name'] !== undefined}
@@ -176,27 +179,19 @@ export function OwnIngredientForm({ onClose, name = '', stored, onStored }: Prop
         />
         <Box sx={{ display: 'grid', gap: 1 }}>
           <SearchField
-            label="Behaves like"
-            placeholder="Behaves like … (fills in the rest)"
+            label={t('pantry.behavesLike')}
+            placeholder={t('pantry.behavesLikeFillsInTheRest')}
             find={ingredientOptions(book.ingredients, (one) => !isExcluded(one) && one.id !== id)}
             onChoose={behaveLike}
           />
-          <Box sx={quiet}>
-            {like
-              ? `Filled in from ${like}: correct what your label says otherwise. Its allergens are not taken over.`
-              : 'Fills in what it does and what is in it; your label corrects it.'}
-          </Box>
+          <Box sx={quiet}>{like ? t('pantry.filledInFromLikeCorrectWhatYour', { like }) : t('pantry.fillsInWhatItDoesAndWhat')}</Box>
         </Box>
-        <Typography variant="h2">Allergens on the label</Typography>
+        <Typography variant="h2">{t('pantry.allergensOnTheLabel')}</Typography>
         <FormControlLabel
           control={<Checkbox checked={form.labelRead} onChange={(_, labelRead) => set({ labelRead })} />}
-          label="I have read its label; what is not marked here is not in it"
+          label={t('pantry.iHaveReadItsLabelWhatIs')}
         />
-        {!form.labelRead && (
-          <Box sx={{ fontSize: typeSize.caption, color: 'warning.main' }}>
-            Until its label was read it may hold anything: no guest’s limit counts as met.
-          </Box>
-        )}
+        {!form.labelRead && <Box sx={{ fontSize: typeSize.caption, color: 'warning.main' }}>{t('pantry.untilItsLabelWasReadItMay')}</Box>}
         <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2 }}>
           {labelAllergens.map(({ name: allergen, codes }) => {
             const on = codes.every((code) => form.allergens.includes(code));
@@ -216,10 +211,10 @@ export function OwnIngredientForm({ onClose, name = '', stored, onStored }: Prop
           })}
         </Box>
         <Box sx={{ ...pairs, '& > :last-child': { gridColumn: '1 / -1' } }}>{chief.map((key) => wordField(key, false))}</Box>
-        <Typography variant="h2">In 100 g, from the label</Typography>
+        <Typography variant="h2">{t('pantry.in100GFromTheLabel')}</Typography>
         <Box sx={columns}>{panel.map(numberField)}</Box>
-        <Box sx={quiet}>What is left open to 100 g counts as starch.</Box>
-        <Typography variant="h2">How it behaves, where you know it</Typography>
+        <Box sx={quiet}>{t('pantry.whatIsLeftOpenTo100G')}</Box>
+        <Typography variant="h2">{t('pantry.howItBehavesWhereYouKnowIt')}</Typography>
         <Box sx={columns}>{behaviour.map(numberField)}</Box>
         <Autocomplete
           multiple
@@ -228,7 +223,7 @@ export function OwnIngredientForm({ onClose, name = '', stored, onStored }: Prop
           getOptionLabel={(act) => doesWords[act]}
           value={[...form.does]}
           onChange={(_, does) => set({ does })}
-          renderInput={(params) => <TextField {...params} label="What it does" />}
+          renderInput={(params) => <TextField {...params} label={t('pantry.whatItDoes')} />}
         />
         <Autocomplete
           multiple
@@ -237,14 +232,16 @@ export function OwnIngredientForm({ onClose, name = '', stored, onStored }: Prop
           getOptionLabel={(suit) => suits.values[suit].name}
           value={form.unsuited.filter((mark): mark is SuitId => mark in suits.values)}
           onChange={(_, chosen) => set({ unsuited: [...form.unsuited.filter((mark) => !(mark in suits.values)), ...chosen] })}
-          renderInput={(params) => <TextField {...params} label="Does not suit, beside its allergens" />}
+          renderInput={(params) => <TextField {...params} label={t('pantry.doesNotSuitBesideItsAllergens')} />}
         />
         <FormControlLabel
           control={<Checkbox checked={form.unsuitedSaid} onChange={(_, unsuitedSaid) => set({ unsuitedSaid })} />}
-          label="Nothing besides: no maize, rice, coconut, potato or the like that a guest may refuse"
+          label={t('pantry.nothingBesidesNoMaizeRiceCoconutPotato')}
         />
         <Button onClick={() => setMore(!more)} aria-expanded={more} sx={{ justifySelf: 'start' }}>
-          {more ? 'Less' : `More that may be known: leavens, sets, melts, label${moreSaid === 0 ? '' : `; ${moreSaid} said`}`}
+          {more
+            ? t('common.less')
+            : t('pantry.moreThatMayBeKnownLeavensSets', { word: moreSaid === 0 ? '' : t('pantry.moresaidSaid', { moreSaid }) })}
         </Button>
         {more && (
           <>
@@ -268,13 +265,13 @@ export function OwnIngredientForm({ onClose, name = '', stored, onStored }: Prop
                 />
               ))}
             </Box>
-            <Typography variant="h2">Further on the label, in 100 g</Typography>
+            <Typography variant="h2">{t('pantry.furtherOnTheLabelIn100G')}</Typography>
             <Box sx={pairs}>{furtherParts.map(numberField)}</Box>
             <Box sx={pairs}>{doings.texts.map(textField)}</Box>
           </>
         )}
         <FormEnd
-          failed={problems['root'] ?? (Object.keys(problems).length > 0 ? 'Something above is not right yet.' : undefined)}
+          failed={problems['root'] ?? (Object.keys(problems).length > 0 ? t('pantry.somethingAboveIsNotRightYet') : undefined)}
           busy={busy}
           onLeave={onClose}
         />

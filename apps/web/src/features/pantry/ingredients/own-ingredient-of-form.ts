@@ -15,6 +15,7 @@ import {
   type OwnIngredient,
 } from '@north-leaf/core';
 import { readTyped, textOf } from '../../../ui/form/typed-number';
+import { t } from '../../../platform/words';
 
 /** What an own ingredient is typed as: texts, words and marks by where they stand in the document. */
 export type OwnForm = {
@@ -87,7 +88,7 @@ export type ReadOwn =
 export function ownOfForm(form: OwnForm, base: Partial<OwnIngredient>): ReadOwn {
   const before = formOf(base as Partial<Ingredient>);
   const problems: Record<string, string> = {};
-  if (form.name.trim() === '') problems['name'] = 'Give it a name';
+  if (form.name.trim() === '') problems['name'] = t('pantry.giveItAName');
   const changes: Record<string, unknown> = {};
   for (const [path, field] of numbers) {
     const text = form.numbers[path] ?? '';
@@ -109,8 +110,8 @@ export function ownOfForm(form: OwnForm, base: Partial<OwnIngredient>): ReadOwn 
     unsuited: form.unsuited.length === 0 && !form.unsuitedSaid ? undefined : [...form.unsuited],
   }) as OwnIngredient;
   const sum = wholeParts.reduce((total, part) => total + (said.composition?.[part] ?? 0), 0);
-  if (sum > 1.02) problems['root'] = `The parts sum to ${(sum * 100).toFixed(1)} in 100: at most 100.`;
-  if (sum === 0) problems['root'] = 'Give at least one part: the panel on the label has them.';
+  if (sum > 1.02) problems['root'] = t('pantry.thePartsSumToSumIn100', { sum: (sum * 100).toFixed(1) });
+  if (sum === 0) problems['root'] = t('pantry.giveAtLeastOnePartThePanel');
   if (Object.keys(problems).length > 0) return { ok: false, problems };
   const open = 1 - sum;
   return {

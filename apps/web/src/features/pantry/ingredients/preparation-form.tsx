@@ -32,18 +32,20 @@ import { SideSheet } from '../../../ui/frame/side-sheet';
 import { ingredientOptions } from '../api';
 import { allergenWords } from '../words';
 import { useDoInPantry } from '../use-pantry';
+import { t } from '../../../platform/words';
+import { Said } from '../../../ui/words/said';
 
 const actWords: Record<PreparationAct['act'], string> = {
-  soak: 'Soak',
-  warm: 'Warm',
-  melt: 'Melt',
-  whisk: 'Whisk',
-  beat: 'Beat',
-  foldIn: 'Fold in',
-  boil: 'Boil',
-  drain: 'Drain',
-  grind: 'Grind',
-  stand: 'Let stand',
+  soak: t('pantry.soak'),
+  warm: t('pantry.warm'),
+  melt: t('pantry.melt'),
+  whisk: t('pantry.whisk'),
+  beat: t('pantry.beat'),
+  foldIn: t('pantry.foldIn'),
+  boil: t('pantry.boil'),
+  drain: t('pantry.drain'),
+  grind: t('pantry.grind'),
+  stand: t('pantry.letStand'),
 };
 const places = keysOf(keptAtWords).map((value) => ({ value, name: keptAtWords[value] }));
 
@@ -78,9 +80,9 @@ export function PreparationForm({ book, preparation, onClose }: { book: PantryBo
   const unread = Object.keys(typed).length > 0;
   const reason =
     draft.name.trim() === ''
-      ? 'Give it a name.'
+      ? t('pantry.giveItAName2')
       : unread
-        ? 'A field holds what cannot be read as a number.'
+        ? t('pantry.aFieldHoldsWhatCannotBeRead')
         : problem
           ? problem.message
           : null;
@@ -89,7 +91,11 @@ export function PreparationForm({ book, preparation, onClose }: { book: PantryBo
     if (reason) return setFailed(reason);
     setBusy(true);
     try {
-      await act(`${draft.name.trim()} stored`, { kind: 'preparation', preparation: { ...draft, name: draft.name.trim() }, revision });
+      await act(t('pantry.nameStored', { name: draft.name.trim() }), {
+        kind: 'preparation',
+        preparation: { ...draft, name: draft.name.trim() },
+        revision,
+      });
       onClose();
     } catch (error) {
       if (!(error instanceof ApiError)) throw error;
@@ -100,7 +106,7 @@ export function PreparationForm({ book, preparation, onClose }: { book: PantryBo
   };
   const remove = async () => {
     try {
-      await act(`${preparation.name} removed`, { kind: 'removePreparation', id: preparation.id });
+      await act(t('common.nameRemoved', { name: preparation.name }), { kind: 'removePreparation', id: preparation.id });
       onClose();
     } catch (error) {
       setFailed((error as Error).message);
@@ -108,31 +114,31 @@ export function PreparationForm({ book, preparation, onClose }: { book: PantryBo
   };
 
   return (
-    <SideSheet title={preparation.name || 'A new preparation'} onClose={onClose}>
+    <SideSheet title={preparation.name || t('pantry.aNewPreparation')} onClose={onClose}>
       <Box sx={{ display: 'grid', gap: 3 }}>
         <TextField
           size="small"
-          label="Name"
+          label={t('common.name')}
           value={draft.name}
           onChange={(event) => set({ name: event.target.value })}
           slotProps={{ htmlInput: { maxLength: 120 } }}
         />
-        <Typography variant="h2">What goes in</Typography>
+        <Typography variant="h2">{t('common.whatGoesIn')}</Typography>
         {draft.rows.map((row, i) => (
           <Box key={row.key} sx={{ display: 'grid', gridTemplateColumns: '1fr auto 34px', gap: 2, alignItems: 'center' }}>
             <span>{book.ingredients[row.ingredientId]?.name ?? row.ingredientId}</span>
             <QuantityField
-              label={`${book.ingredients[row.ingredientId]?.name ?? row.ingredientId} in it`}
+              label={t('pantry.nameInIt', { name: book.ingredients[row.ingredientId]?.name ?? row.ingredientId })}
               kind="mass"
               value={row.amountG}
               onChange={(amountG) => setRow(i, { amountG })}
-              typed={typed[`row ${row.key}`]}
-              onTyped={type(`row ${row.key}`)}
+              typed={typed[t('pantry.rowValue', { value: row.key })]}
+              onTyped={type(t('pantry.rowValue', { value: row.key }))}
               problem={at(`rows[${i}].amountG`)}
             />
             <IconButton
               size="small"
-              aria-label={`Take out ${book.ingredients[row.ingredientId]?.name ?? 'row'}`}
+              aria-label={t('common.takeOutName', { name: book.ingredients[row.ingredientId]?.name ?? t('pantry.row') })}
               onClick={() => set({ rows: draft.rows.filter((_, k) => k !== i) })}
             >
               <CloseIcon fontSize="inherit" />
@@ -140,40 +146,40 @@ export function PreparationForm({ book, preparation, onClose }: { book: PantryBo
           </Box>
         ))}
         <SearchField
-          label="Add to the preparation"
-          placeholder="Add an ingredient"
+          label={t('pantry.addToThePreparation')}
+          placeholder={t('common.addAnIngredient')}
           find={ingredientOptions(book.ingredients, (one) => one.kind !== 'excluded' && one.id !== draft.id)}
           onChoose={(ingredientId) => set({ rows: [...draft.rows, { key: crypto.randomUUID().slice(0, 8), ingredientId, amountG: 50 }] })}
         />
-        <Typography variant="h2">What is done</Typography>
+        <Typography variant="h2">{t('common.whatIsDone')}</Typography>
         {draft.acts.map((one, i) => (
           <Box key={one.key} sx={{ display: 'grid', gridTemplateColumns: '120px auto 1fr 34px', gap: 2, alignItems: 'center' }}>
             <Choice
-              label={`Act ${i + 1}`}
+              label={t('pantry.actI', { i: i + 1 })}
               value={one.act}
               options={preparationActs.map((value) => ({ value, name: actWords[value] }))}
               onChange={(next) => setAct(i, { act: next })}
               width={120}
             />
             <QuantityField
-              label={`Act ${i + 1} minutes`}
+              label={t('pantry.actIMinutes', { i: i + 1 })}
               kind="minutes"
               value={one.min ?? 0}
               onChange={(min) => setAct(i, { min })}
-              typed={typed[`act ${one.key}`]}
-              onTyped={type(`act ${one.key}`)}
+              typed={typed[t('pantry.actValue', { value: one.key })]}
+              onTyped={type(t('pantry.actValue', { value: one.key }))}
               width={52}
             />
             <TextField
               size="small"
-              placeholder="until"
+              placeholder={t('pantry.until')}
               value={one.stopAt ?? ''}
               onChange={(event) => setAct(i, { stopAt: event.target.value })}
-              slotProps={{ htmlInput: { 'aria-label': `Act ${i + 1} until`, maxLength: 200 } }}
+              slotProps={{ htmlInput: { 'aria-label': t('pantry.actIUntil', { i: i + 1 }), maxLength: 200 } }}
             />
             <IconButton
               size="small"
-              aria-label={`Take out act ${i + 1}`}
+              aria-label={t('pantry.takeOutActI', { i: i + 1 })}
               onClick={() => set({ acts: draft.acts.filter((_, k) => k !== i) })}
             >
               <CloseIcon fontSize="inherit" />
@@ -185,7 +191,7 @@ export function PreparationForm({ book, preparation, onClose }: { book: PantryBo
           sx={{ justifySelf: 'start' }}
           onClick={() => set({ acts: [...draft.acts, { key: crypto.randomUUID().slice(0, 8), act: 'whisk', min: 2 }] })}
         >
-          Add an act
+          {t('pantry.addAnAct')}
         </Button>
         <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap' }}>
           <FormControlLabel
@@ -198,11 +204,11 @@ export function PreparationForm({ book, preparation, onClose }: { book: PantryBo
                 }}
               />
             }
-            label="Cooked: its middle reached"
+            label={t('pantry.cookedItsMiddleReached')}
           />
           {draft.cookedToC !== undefined && (
             <QuantityField
-              label="Middle reached"
+              label={t('pantry.middleReached')}
               kind="temperature"
               value={draft.cookedToC}
               onChange={(cookedToC) => set({ cookedToC })}
@@ -213,17 +219,16 @@ export function PreparationForm({ book, preparation, onClose }: { book: PantryBo
           )}
           {draft.cookedToC === undefined && keeping !== null && keeping.rawEggG > 0 && (
             <Box role="alert" sx={{ color: 'warning.main', fontSize: typeSize.small }}>
-              Raw egg is in it, and nobody said that it is cooked: it counts as raw. Egg is safe from{' '}
-              {voice.show(saidFacts.safeEggC, 'temperature')}.
+              {t('pantry.rawEggIsInItAndNobody', { safeEgg: voice.show(saidFacts.safeEggC, 'temperature') })}
             </Box>
           )}
         </Box>
-        <Typography variant="h2">What is lost</Typography>
+        <Typography variant="h2">{t('pantry.whatIsLost')}</Typography>
         <Box sx={{ display: 'flex', gap: 5, flexWrap: 'wrap' }}>
           {(
             [
-              ['boiledOffG', 'Boiled off'],
-              ['drainedG', 'Drained'],
+              ['boiledOffG', t('pantry.boiledOff')],
+              ['drainedG', t('pantry.drained')],
             ] as const
           ).map(([name, label]) => (
             <Box key={name} sx={{ display: 'grid', gap: 1 }}>
@@ -241,42 +246,59 @@ export function PreparationForm({ book, preparation, onClose }: { book: PantryBo
           ))}
         </Box>
         <Box sx={{ display: 'flex', gap: 2, alignItems: 'center' }}>
-          <span>Keeps</span>
+          <span>{t('pantry.keeps')}</span>
           <TextField
             size="small"
             value={String(draft.keepDays)}
             onChange={(event) => set({ keepDays: Math.max(0, Math.min(730, Number(event.target.value.replace(/\D/g, '')) || 0)) })}
-            slotProps={{ htmlInput: { 'aria-label': 'Keeps days', inputMode: 'numeric', style: { width: 40, textAlign: 'right' } } }}
+            slotProps={{
+              htmlInput: { 'aria-label': t('pantry.keepsDays'), inputMode: 'numeric', style: { width: 40, textAlign: 'right' } },
+            }}
           />
-          <span>days</span>
-          <Choice label="Keeps where" value={draft.keepAt} options={places} onChange={(keepAt) => set({ keepAt })} />
+          <span>{t('common.days')}</span>
+          <Choice label={t('pantry.keepsWhere')} value={draft.keepAt} options={places} onChange={(keepAt) => set({ keepAt })} />
         </Box>
         {keeping !== null && keeping.mostDays !== null && draft.keepDays > keeping.mostDays && (
           <Wrong size="small">
-            It needs the cold{keeping.because.length > 0 && `: ${keeping.because.join(', ')}`}.{' '}
-            {draft.keepAt === 'room'
-              ? `Keep it in a fridge of ${voice.show(saidFacts.fridgeC, 'temperature')} or colder`
-              : `At ${voice.show(saidFacts.fridgeC, 'temperature')} it keeps ${keeping.mostDays} days at most`}
-            , or freeze it. Local rules win.
+            {t('pantry.itNeedsTheCold')}
+            {keeping.because.length > 0 && `: ${keeping.because.join(', ')}`}
+            {t('pantry.wordOrFreezeItLocalRulesWin', {
+              word:
+                draft.keepAt === 'room'
+                  ? t('pantry.keepItInAFridgeOfFridge', { fridge: voice.show(saidFacts.fridgeC, 'temperature') })
+                  : t('pantry.atFridgeItKeepsMostdaysDaysAt', {
+                      fridge: voice.show(saidFacts.fridgeC, 'temperature'),
+                      mostDays: keeping.mostDays,
+                    }),
+            })}
           </Wrong>
         )}
         <Box sx={{ bgcolor: 'leaf.well', borderRadius: '8px', p: 3, fontSize: typeSize.body }} role="status">
           {made ? (
             <>
-              Makes <b>{voice.show(rawG - draft.boiledOffG - draft.drainedG, 'bulk')}</b>: water{' '}
-              {(made.composition.waterShare * 100).toFixed(0)} %, sugars {(made.composition.sugarsShare * 100).toFixed(0)} %, fat{' '}
-              {(made.composition.fatShare * 100).toFixed(0)} %.{' '}
-              {allergenWords(made.allergens).sure.length > 0
-                ? `Contains ${allergenWords(made.allergens).sure.join(', ')}.`
-                : 'No listed allergen for certain.'}
+              <Said
+                say="pantry.makesRawWaterWaterSugarsSugarsFat"
+                values={{
+                  raw: voice.show(rawG - draft.boiledOffG - draft.drainedG, 'bulk'),
+                  water: (made.composition.waterShare * 100).toFixed(0),
+                  sugars: (made.composition.sugarsShare * 100).toFixed(0),
+                  fat: (made.composition.fatShare * 100).toFixed(0),
+                  word:
+                    allergenWords(made.allergens).sure.length > 0
+                      ? t('pantry.containsSure', { sure: allergenWords(made.allergens).sure.join(', ') })
+                      : t('common.noListedAllergenForCertain'),
+                }}
+              />
             </>
           ) : (
             <Box sx={{ color: 'error.main' }}>{problem?.message}</Box>
           )}
         </Box>
         <Note>
-          With egg or dairy: {voice.show(saidFacts.fridgeC, 'temperature')} or colder, and only as long as local rules allow. Hot sugar and
-          jam burn at {voice.range(saidFacts.jamFromC, saidFacts.jamToC, 'temperature')}.
+          {t('pantry.withEggOrDairyFridgeOrColder', {
+            fridge: voice.show(saidFacts.fridgeC, 'temperature'),
+            jamFrom: voice.range(saidFacts.jamFromC, saidFacts.jamToC, 'temperature'),
+          })}
         </Note>
         <FormEnd
           failed={failed}

@@ -14,6 +14,7 @@ import { useVoice } from '../../../platform/preferences';
 import { showMoney } from '../../../ui/words/money';
 import { PreparationForm } from './preparation-form';
 import { allergenWords } from '../words';
+import { t } from '../../../platform/words';
 
 const emptyPreparation = (): Preparation => ({
   schema: 1,
@@ -35,21 +36,21 @@ export function PreparationsList({ book, kitchen }: { book: PantryBook; kitchen:
     <>
       <Box sx={{ display: 'flex', pb: 3 }}>
         <Button variant="contained" startIcon={<AddIcon />} onClick={() => setOpen(emptyPreparation())} sx={{ ml: 'auto' }}>
-          Add a preparation
+          {t('pantry.addAPreparation')}
         </Button>
       </Box>
       <Box sx={{ overflowX: 'auto' }}>
         <Table size="small" sx={{ minWidth: 760 }}>
           <TableHead>
             <TableRow>
-              <TableCell>Preparation</TableCell>
-              <TableCell>Made of</TableCell>
-              <TableCell align="right">Makes</TableCell>
-              <TableCell align="right">Water</TableCell>
-              <TableCell align="right">Sugars</TableCell>
-              <TableCell align="right">Per 100 g</TableCell>
-              <TableCell>Allergens</TableCell>
-              <TableCell>Keeps</TableCell>
+              <TableCell>{t('pantry.preparation')}</TableCell>
+              <TableCell>{t('common.madeOf')}</TableCell>
+              <TableCell align="right">{t('pantry.makes')}</TableCell>
+              <TableCell align="right">{t('pantry.water')}</TableCell>
+              <TableCell align="right">{t('pantry.sugars')}</TableCell>
+              <TableCell align="right">{t('pantry.per100G')}</TableCell>
+              <TableCell>{t('pantry.allergens')}</TableCell>
+              <TableCell>{t('pantry.keeps')}</TableCell>
             </TableRow>
           </TableHead>
           <TableBody>
@@ -78,14 +79,14 @@ export function PreparationsList({ book, kitchen }: { book: PantryBook; kitchen:
                     {cost && cost.pricedShare > 0.99
                       ? showMoney(cost.costMinor, kitchen.currency)
                       : cost && cost.pricedShare > 0
-                        ? `from ${showMoney(cost.costMinor, kitchen.currency)}`
+                        ? t('pantry.fromCostminor', { costMinor: showMoney(cost.costMinor, kitchen.currency) })
                         : '–'}
                   </TableCell>
                   <TableCell sx={{ fontSize: typeSize.small }}>
                     {made ? allergenWords(made.allergens).sure.join(', ') || 'none for certain' : '–'}
                   </TableCell>
                   <TableCell sx={{ fontSize: typeSize.small }}>
-                    {keepDays} days {keptAtWords[keepAt]}
+                    {t('pantry.keepdaysDaysKeptatwords', { keepDays, keptAtWords: keptAtWords[keepAt] })}
                   </TableCell>
                 </TableRow>
               );
@@ -93,11 +94,7 @@ export function PreparationsList({ book, kitchen }: { book: PantryBook; kitchen:
           </TableBody>
         </Table>
       </Box>
-      {book.preparations.length === 0 && (
-        <Box sx={{ py: 8, textAlign: 'center' }}>
-          A filling, a crumble, a glaze belongs here: what goes in, what boils off, how long it stands.
-        </Box>
-      )}
+      {book.preparations.length === 0 && <Box sx={{ py: 8, textAlign: 'center' }}>{t('pantry.aFillingACrumbleAGlazeBelongs')}</Box>}
       {open && <PreparationForm key={open.id} book={book} preparation={open} onClose={() => setOpen(null)} />}
     </>
   );

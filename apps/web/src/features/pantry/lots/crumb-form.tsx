@@ -12,6 +12,7 @@ import { formulaNamesQuery } from '../../formulas/doors';
 import { pantryKeys } from '../api';
 import { notify } from '../../../platform/notices';
 import { pantrySteps } from '../pantry-undo';
+import { t } from '../../../platform/words';
 
 /** What a formula's newest version is once baked and ground, kept as an ingredient with everything that went into it. */
 export function CrumbForm({ onClose }: { onClose: () => void }) {
@@ -25,16 +26,16 @@ export function CrumbForm({ onClose }: { onClose: () => void }) {
       request('PUT /formulas/:id/versions/:version/crumb/:ingredientId', { id: formulaId, version, ingredientId: id }, { name: called }),
     onSuccess: async ({ id }, { called }) => {
       await client.invalidateQueries({ queryKey: pantryKeys.all });
-      pantrySteps.push({ name: `${called} added`, change: { kind: 'removeIngredient', id } });
-      notify(`${called} added. Ctrl Z takes it back.`);
+      pantrySteps.push({ name: t('pantry.calledAdded', { called }), change: { kind: 'removeIngredient', id } });
+      notify(t('pantry.calledAddedCtrlZTakesItBack', { called }));
       onClose();
     },
   });
   return (
-    <SideSheet title="A crumb of a bake" onClose={onClose}>
+    <SideSheet title={t('pantry.aCrumbOfABake')} onClose={onClose}>
       <Box sx={{ display: 'grid', gap: 3 }}>
         <Choice
-          label="Of which formula"
+          label={t('pantry.ofWhichFormula')}
           value={formulaId}
           options={(formulas.data ?? []).map(({ id, name: called, version }) => ({ value: id, name: `${called} v${version}` }))}
           onChange={(id) => {
@@ -45,14 +46,12 @@ export function CrumbForm({ onClose }: { onClose: () => void }) {
         />
         <TextField
           size="small"
-          label="Name"
+          label={t('common.name')}
           value={name}
           onChange={(event) => setName(event.target.value)}
           slotProps={{ htmlInput: { maxLength: 120 } }}
         />
-        <Note size="small">
-          Its dry matter is the dough’s, its water what the bake leaves; allergens and gluten are judged by what went into it.
-        </Note>
+        <Note size="small">{t('pantry.itsDryMatterIsTheDoughsIts')}</Note>
         {(formulas.error ?? make.error) && <Alert severity="error">{(formulas.error ?? make.error)!.message}</Alert>}
         <Button
           variant="contained"
@@ -60,7 +59,7 @@ export function CrumbForm({ onClose }: { onClose: () => void }) {
           onClick={() => chosen && make.mutate({ id: crypto.randomUUID(), version: chosen.version, called: name.trim() })}
           sx={{ justifySelf: 'start' }}
         >
-          {make.isPending ? 'Storing' : 'Store'}
+          {make.isPending ? t('common.storing') : t('common.store')}
         </Button>
       </Box>
     </SideSheet>

@@ -18,6 +18,7 @@ import { SideSheet } from '../../../ui/frame/side-sheet';
 import { ingredientOptions } from '../api';
 import { emptyLot, formOfLot, lotOfForm, numberOf, type LotTexts as Form } from './lot-of-form';
 import { useDoInPantry } from '../use-pantry';
+import { t } from '../../../platform/words';
 
 type Props = { readonly book: PantryBook; readonly kitchen: Kitchen; readonly lot: Lot | null; readonly onClose: () => void };
 
@@ -31,20 +32,23 @@ export function LotForm({ book, kitchen, lot, onClose }: Props) {
   const { errors, isSubmitting, dirtyFields } = formState;
   const asideOn = useWatch({ control, name: 'asideOn' });
   const ingredient = book.ingredients[ingredientId];
-  const title = lot ? `${ingredient?.name ?? lot.ingredientId}, lot ${lot.code}` : 'A new lot';
+  const title = lot ? t('pantry.nameLotCode', { name: ingredient?.name ?? lot.ingredientId, code: lot.code }) : t('pantry.aNewLot');
   const revision = book.revisions.lots[id] ?? 0;
 
   const store = handleSubmit(async (values) => {
-    if (!ingredient) return setError('root', { message: 'Choose what is in the bag first.' });
+    if (!ingredient) return setError('root', { message: t('pantry.chooseWhatIsInTheBagFirst') });
     try {
       const recounted = !lot || dirtyFields.onHandG === true;
       const next = lotOfForm(values, id, ingredientId, lot);
-      await act(lot ? changedName(title, lotFields, [lot, next]) : `${ingredient.name}, lot ${values.code} added`, {
-        kind: 'lot',
-        lot: next,
-        revision,
-        recounted,
-      });
+      await act(
+        lot ? changedName(title, lotFields, [lot, next]) : t('pantry.nameLotCodeAdded', { name: ingredient.name, code: values.code }),
+        {
+          kind: 'lot',
+          lot: next,
+          revision,
+          recounted,
+        },
+      );
       onClose();
     } catch (error) {
       if (!(error instanceof ApiError)) throw error;
@@ -53,7 +57,7 @@ export function LotForm({ book, kitchen, lot, onClose }: Props) {
   });
   const remove = async () => {
     try {
-      await act(`${title} removed`, { kind: 'removeLot', id });
+      await act(t('pantry.titleRemoved', { title }), { kind: 'removeLot', id });
       onClose();
     } catch (error) {
       setError('root', { message: (error as Error).message });
@@ -76,10 +80,10 @@ export function LotForm({ book, kitchen, lot, onClose }: Props) {
       {...register(name, {
         validate: (value) => {
           const typed = String(value ?? '').trim();
-          if (typed === '') return name !== 'code' || 'Give the lot its code: the one on the bag, or your own number';
+          if (typed === '') return name !== 'code' || t('pantry.giveTheLotItsCodeTheOne');
           if (!rule) return true;
           const read = numberOf(typed, rule.unit);
-          if (read === undefined) return `“${typed}” is not a number`;
+          if (read === undefined) return t('pantry.typedIsNotANumber', { typed });
           return (read >= rule.low && read <= rule.high) || `must be from ${rule.low} to ${rule.high} ${rule.unit}`;
         },
       })}
@@ -91,9 +95,9 @@ export function LotForm({ book, kitchen, lot, onClose }: Props) {
       name={name}
       rules={{
         validate: (value, values) => {
-          if (value !== '') return /^\d{4}-\d\d-\d\d$/.test(value) || 'is not a whole day yet';
-          if (name === 'certUntil') return values.certNumber.trim() === '' || 'A certificate has a last day';
-          return name !== 'reportOn' || values.mgPerKg.trim() === '' || 'A report has a day';
+          if (value !== '') return /^\d{4}-\d\d-\d\d$/.test(value) || t('pantry.isNotAWholeDayYet');
+          if (name === 'certUntil') return values.certNumber.trim() === '' || t('pantry.aCertificateHasALastDay');
+          return name !== 'reportOn' || values.mgPerKg.trim() === '' || t('pantry.aReportHasADay');
         },
       }}
       render={({ field }) => <DayField label={label} value={field.value} onChange={field.onChange} error={errors[name]?.message} />}
@@ -107,8 +111,8 @@ export function LotForm({ book, kitchen, lot, onClose }: Props) {
           <Box>
             {ingredient && <Box sx={{ fontWeight: 680, fontSize: typeSize.large, pb: 1 }}>{ingredient.name}</Box>}
             <SearchField
-              label="What is in the bag"
-              placeholder={ingredient ? 'Something else' : 'What is in the bag'}
+              label={t('pantry.whatIsInTheBag')}
+              placeholder={ingredient ? t('common.somethingElse') : t('pantry.whatIsInTheBag')}
               find={ingredientOptions(book.ingredients, (one) => one.kind !== 'excluded' && !isPouredWater(one))}
               onChoose={setIngredientId}
             />
@@ -120,43 +124,41 @@ export function LotForm({ book, kitchen, lot, onClose }: Props) {
           </Box>
         )}
         <Box sx={twoColumns}>
-          {text('code', 'Code', 'on the bag, or your own')}
-          {text('supplier', 'Supplier', 'as you know them')}
-          {text('onHandG', 'On hand', 'g, or 3.1 kg; empty: not counted', { low: 0, high: 1e7, unit: 'g' })}
-          {day('bestByOn', 'Best by')}
-          {day('useByOn', 'Use by')}
-          {day('openedOn', 'Opened on')}
-          {text('moisture', 'Moisture', '%, measured', { low: 0, high: 60, unit: '%' })}
-          {text('packG', 'Pack', 'g, or kg', { low: 0.001, high: 1e7, unit: 'g' })}
-          {text('packCost', 'Price of a pack', kitchen.currency, { low: 0, high: 1e7, unit: '' })}
+          {text('code', t('pantry.code'), t('pantry.onTheBagOrYourOwn'))}
+          {text('supplier', t('pantry.supplier'), t('pantry.asYouKnowThem'))}
+          {text('onHandG', t('pantry.onHand'), t('pantry.gOr31KgEmptyNot'), { low: 0, high: 1e7, unit: 'g' })}
+          {day('bestByOn', t('pantry.bestBy'))}
+          {day('useByOn', t('pantry.useBy'))}
+          {day('openedOn', t('pantry.openedOn'))}
+          {text('moisture', t('pantry.moisture'), t('pantry.measured'), { low: 0, high: 60, unit: '%' })}
+          {text('packG', t('common.pack'), t('pantry.gOrKg'), { low: 0.001, high: 1e7, unit: 'g' })}
+          {text('packCost', t('pantry.priceOfAPack'), kitchen.currency, { low: 0, high: 1e7, unit: '' })}
         </Box>
-        <Typography variant="h2">Proof of gluten</Typography>
-        {ingredient?.gluten === 'free' && (
-          <Note size="small">No grain is in it by nature. That is a belief, not a proof: take it on record, or enter a report.</Note>
-        )}
+        <Typography variant="h2">{t('pantry.proofOfGluten')}</Typography>
+        {ingredient?.gluten === 'free' && <Note size="small">{t('pantry.noGrainIsInItByNature')}</Note>}
         <Box sx={twoColumns}>
-          {text('mgPerKg', 'Found', 'mg/kg; “< 5” for below', { low: 0, high: 100000, unit: 'mg/kg' })}
-          {text('method', 'Method', 'as on the report, e.g. R5 ELISA')}
-          {day('reportOn', 'Day of the report')}
-          {text('certNumber', 'Or certificate', 'its number, as the maker gives it')}
-          {text('certBy', 'Certified by', 'as on the certificate')}
-          {day('certUntil', 'Holds until')}
+          {text('mgPerKg', t('pantry.found'), t('pantry.mgKg5ForBelow'), { low: 0, high: 100000, unit: 'mg/kg' })}
+          {text('method', t('pantry.method'), t('pantry.asOnTheReportEGR5'))}
+          {day('reportOn', t('pantry.dayOfTheReport'))}
+          {text('certNumber', t('pantry.orCertificate'), t('pantry.itsNumberAsTheMakerGivesIt'))}
+          {text('certBy', t('pantry.certifiedBy'), t('pantry.asOnTheCertificate'))}
+          {day('certUntil', t('pantry.holdsUntil'))}
         </Box>
         {kitchen.home &&
           ingredient?.gluten === 'needsProof' &&
-          text('onBag', 'Taken on the bag’s mark, because', 'at home only; kept with the lot')}
-        {ingredient?.gluten === 'free' && text('accepted', 'Accept without report, because', 'kept with the lot')}
+          text('onBag', t('pantry.takenOnTheBagsMarkBecause'), t('pantry.atHomeOnlyKeptWithTheLot'))}
+        {ingredient?.gluten === 'free' && text('accepted', t('pantry.acceptWithoutReportBecause'), t('pantry.keptWithTheLot'))}
         <Controller
           control={control}
           name="asideOn"
           render={({ field }) => (
             <FormControlLabel
               control={<Checkbox checked={field.value} onChange={(_, checked) => field.onChange(checked)} />}
-              label="Set this lot aside"
+              label={t('pantry.setThisLotAside')}
             />
           )}
         />
-        {asideOn && text('setAside', 'Set aside, because', 'smells, past its day, report in doubt')}
+        {asideOn && text('setAside', t('pantry.setAsideBecause'), t('pantry.smellsPastItsDayReportInDoubt'))}
         <FormEnd failed={errors.root?.message} busy={isSubmitting} onLeave={onClose} onRemove={lot ? () => void remove() : undefined} />
       </Box>
     </SideSheet>

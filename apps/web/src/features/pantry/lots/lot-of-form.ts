@@ -1,5 +1,6 @@
 import { patched, readQuantity, type Lot } from '@north-leaf/core';
 import { bareNumber } from '../../../ui/form/typed-number';
+import { t } from '../../../platform/words';
 
 /** What the form holds, all of it text until it is stored. */
 export type LotTexts = {
@@ -108,14 +109,18 @@ export function lotOfForm(form: LotTexts, id: string, ingredientId: string, held
       : {
           'report.mgPerKg': mgPerKg,
           'report.below': form.mgPerKg.trim().startsWith('<'),
-          'report.method': said(form.method) ?? 'not said',
+          'report.method': said(form.method) ?? t('pantry.notSaid'),
           'report.on': form.reportOn,
         }),
     ...(certificate === undefined
       ? { certificate }
-      : { 'certificate.number': certificate, 'certificate.by': said(form.certBy) ?? 'its maker', 'certificate.until': form.certUntil }),
+      : {
+          'certificate.number': certificate,
+          'certificate.by': said(form.certBy) ?? t('pantry.itsMaker'),
+          'certificate.until': form.certUntil,
+        }),
     acceptedOnBag: said(form.onBag),
     acceptedWithoutReport: said(form.accepted),
-    setAside: form.asideOn ? (said(form.setAside) ?? 'set aside') : undefined,
+    setAside: form.asideOn ? (said(form.setAside) ?? t('common.setAside')) : undefined,
   });
 }

@@ -32,6 +32,7 @@ import { GlutenMark } from '../ingredients/gluten-mark';
 import { LotForm } from './lot-form';
 import { Leaf, stateWords } from '../../../ui/frame/leaf';
 import { showDay, showMoney } from '../../../ui/words/money';
+import { t } from '../../../platform/words';
 
 /** Every lot: its proof, what was measured, what is left, what it cost. */
 export function LotsList({ book, kitchen }: { book: PantryBook; kitchen: Kitchen }) {
@@ -53,29 +54,29 @@ export function LotsList({ book, kitchen }: { book: PantryBook; kitchen: Kitchen
           size="small"
           value={typed}
           onChange={(event) => setTyped(event.target.value)}
-          placeholder="Find a lot by name or code"
+          placeholder={t('pantry.findALotByNameOrCode')}
           slotProps={{
-            htmlInput: { 'aria-label': 'Find a lot' },
+            htmlInput: { 'aria-label': t('pantry.findALot') },
             input: { startAdornment: <InputAdornment position="start"><SearchIcon fontSize="small" /></InputAdornment> }, // prettier-ignore
           }}
           sx={{ width: 280 }}
         />
         <Button variant="contained" startIcon={<AddIcon />} onClick={() => setOpen('new')} sx={{ ml: 'auto' }}>
-          Add a lot
+          {t('pantry.addALot')}
         </Button>
       </Box>
       <Box sx={{ overflowX: 'auto' }}>
         <Table size="small" sx={{ minWidth: 820 }}>
           <TableHead>
             <TableRow>
-              <TableCell>Ingredient</TableCell>
-              <TableCell>Lot</TableCell>
-              <TableCell>Gluten, mg/kg</TableCell>
-              <TableCell align="right">Moisture</TableCell>
-              <TableCell align="right">On hand</TableCell>
-              <TableCell align="right">Per kg</TableCell>
-              <TableCell align="right">Best or use by</TableCell>
-              <TableCell>Now</TableCell>
+              <TableCell>{t('common.ingredient')}</TableCell>
+              <TableCell>{t('common.lot')}</TableCell>
+              <TableCell>{t('pantry.glutenMgKg')}</TableCell>
+              <TableCell align="right">{t('pantry.moisture')}</TableCell>
+              <TableCell align="right">{t('pantry.onHand')}</TableCell>
+              <TableCell align="right">{t('common.perKg')}</TableCell>
+              <TableCell align="right">{t('pantry.bestOrUseBy')}</TableCell>
+              <TableCell>{t('common.now2')}</TableCell>
             </TableRow>
           </TableHead>
           <TableBody>
@@ -104,11 +105,11 @@ export function LotsList({ book, kitchen }: { book: PantryBook; kitchen: Kitchen
                       {name}
                       <Box component="span" sx={{ position: 'absolute', width: 1, height: 1, overflow: 'hidden', clipPath: 'inset(50%)' }}>
                         {' '}
-                        lot {lot.code}
+                        {t('common.lotCode', { code: lot.code })}
                       </Box>
                     </Button>
                     <Note>
-                      {ingredient ? kindWords[ingredient.kind] : 'not in the pantry any more'}
+                      {ingredient ? kindWords[ingredient.kind] : t('pantry.notInThePantryAnyMore')}
                       {lot.supplier && ` · ${lot.supplier}`}
                     </Note>
                   </TableCell>
@@ -119,32 +120,34 @@ export function LotsList({ book, kitchen }: { book: PantryBook; kitchen: Kitchen
                     )}
                   </TableCell>
                   <TableCell align="right">{lot.moistureShare === undefined ? '–' : `${(lot.moistureShare * 100).toFixed(1)} %`}</TableCell>
-                  <TableCell align="right">{lot.onHandG === undefined ? 'not counted' : showStock(lot.onHandG, units)}</TableCell>
+                  <TableCell align="right">{lot.onHandG === undefined ? t('pantry.notCounted') : showStock(lot.onHandG, units)}</TableCell>
                   <TableCell align="right">{perG === undefined ? '–' : showMoney(perG * 1000, kitchen.currency)}</TableCell>
                   <TableCell align="right" sx={past || lastDay === book.on ? { color, fontWeight: 700 } : {}}>
-                    {lot.useByOn !== undefined && 'use '}
+                    {lot.useByOn !== undefined && t('pantry.use')}
                     {lastDay === undefined
                       ? '–'
                       : past
-                        ? `past, ${showDay(lastDay, book.on)}`
+                        ? t('pantry.pastLastday', { lastDay: showDay(lastDay, book.on) })
                         : lastDay === book.on
-                          ? 'today'
+                          ? t('pantry.today')
                           : showDay(lastDay, book.on)}
                   </TableCell>
                   <TableCell sx={{ fontSize: typeSize.small, color: 'text.secondary' }}>
                     {lot.setAside !== undefined
-                      ? `set aside: ${lot.setAside}`
+                      ? t('pantry.setAsideSetaside', { setAside: lot.setAside })
                       : lot.onHandG === 0
-                        ? 'empty'
+                        ? t('pantry.empty')
                         : first
-                          ? 'first in line'
-                          : 'waits its turn'}
-                    {lot.openedOn && lot.setAside === undefined && `, open since ${showDay(lot.openedOn, book.on)}`}
+                          ? t('pantry.firstInLine')
+                          : t('pantry.waitsItsTurn')}
+                    {lot.openedOn &&
+                      lot.setAside === undefined &&
+                      t('pantry.openSinceOpenedon', { openedOn: showDay(lot.openedOn, book.on) })}
                     {lot.from && (
                       <>
                         ,{' '}
                         <Link to={`/bakes/${lot.from.bakeId}`} style={{ color: 'inherit' }}>
-                          left by a bake
+                          {t('pantry.leftByABake')}
                         </Link>
                       </>
                     )}
@@ -152,9 +155,9 @@ export function LotsList({ book, kitchen }: { book: PantryBook; kitchen: Kitchen
                       <Link
                         to={`/bakes?lot=${encodeURIComponent(lot.id)}`}
                         style={{ color: 'inherit' }}
-                        aria-label={`Bakes with ${name}, lot ${lot.code}`}
+                        aria-label={t('pantry.bakesWithNameLotCode', { name, code: lot.code })}
                       >
-                        its bakes
+                        {t('pantry.itsBakes')}
                       </Link>
                     </Box>
                   </TableCell>
@@ -166,14 +169,14 @@ export function LotsList({ book, kitchen }: { book: PantryBook; kitchen: Kitchen
       </Box>
       {rows.length === 0 && (
         <Box sx={{ py: 8, textAlign: 'center' }}>
-          {typed ? `No lot by “${typed}”.` : 'Lots belong here: each bag you opened, with the report that proves it.'}
+          {typed ? t('pantry.noLotByTyped', { typed }) : t('pantry.lotsBelongHereEachBagYouOpened')}
         </Box>
       )}
-      <Box sx={{ display: 'flex', gap: 5, pt: 3, flexWrap: 'wrap', fontSize: typeSize.small }} aria-label="Key">
+      <Box sx={{ display: 'flex', gap: 5, pt: 3, flexWrap: 'wrap', fontSize: typeSize.small }} aria-label={t('common.key')}>
         {(Object.keys(stateWords) as StageState[]).slice(0, 3).map((state) => (
           <Leaf key={state} state={state} label />
         ))}
-        <span>Hollow ring: no grain in it, but nobody has shown so. Your limit counts, in every formula.</span>
+        <span>{t('pantry.hollowRingNoGrainInItBut')}</span>
       </Box>
       {open && (
         <LotForm book={book} kitchen={kitchen} lot={open === 'new' ? null : (book.lots[open.id] ?? open)} onClose={() => setOpen(null)} />

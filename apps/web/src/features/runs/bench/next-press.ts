@@ -1,4 +1,5 @@
 import { useCallback, useLayoutEffect, useRef, useState, type RefObject } from 'react';
+import { t } from '../../../platform/words';
 
 /** What the Next edge says at a step, and what a press of it does. */
 export type NextPress = {
@@ -26,7 +27,7 @@ export function useNextOfStep(): {
   readonly latest: RefObject<NextPress>;
   readonly set: (next: NextPress) => void;
 } {
-  const [shown, setShown] = useState<Omit<NextPress, 'press' | 'digit'>>({ label: 'Next', detail: '', filled: false });
+  const [shown, setShown] = useState<Omit<NextPress, 'press' | 'digit'>>({ label: t('runs.next'), detail: '', filled: false });
   const latest = useRef<NextPress>({ ...shown, press: () => undefined });
   const set = useCallback((next: NextPress) => {
     latest.current = next;

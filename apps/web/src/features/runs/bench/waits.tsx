@@ -14,6 +14,7 @@ import { leftWords } from './bench-words';
 import { resume } from '../keeping/run-store';
 import { useNow } from '../../../platform/use-now';
 import { useRunning } from '../keeping/use-run';
+import { t } from '../../../platform/words';
 
 export type ShownWait = { readonly run: Run; readonly wait: RunningWait; readonly key: string };
 
@@ -105,10 +106,10 @@ export function Alarms({ waits }: { waits: readonly ShownWait[] }) {
                 void navigate(`/run/${one.run.id}`);
               }}
             >
-              Go to it
+              {t('runs.goToIt')}
             </Button>
             <Button variant="outlined" sx={bench.button} onClick={() => answer([one.key])}>
-              Quiet
+              {t('runs.quiet')}
             </Button>
           </Box>
         ))}
@@ -127,7 +128,7 @@ export function Shelf({ waits }: { waits: readonly ShownWait[] }) {
   return (
     <Box
       component="section"
-      aria-label="Waits"
+      aria-label={t('common.waits')}
       sx={{
         height: bench.shelf,
         borderTop: `1px solid ${palette.divider}`,
@@ -139,7 +140,9 @@ export function Shelf({ waits }: { waits: readonly ShownWait[] }) {
         [under.phone]: { height: 64, p: '6px 10px' },
       }}
     >
-      {shown.length === 0 && <Box sx={{ alignSelf: 'center', fontSize: typeSize.list, color: 'text.secondary' }}>Nothing waits.</Box>}
+      {shown.length === 0 && (
+        <Box sx={{ alignSelf: 'center', fontSize: typeSize.list, color: 'text.secondary' }}>{t('common.nothingWaits')}</Box>
+      )}
       {shown.map(({ run, wait, key }, i) => {
         const share = Math.min(1, Math.max(0, (now - wait.beganAt) / Math.max(1, wait.endsAt - wait.beganAt)));
         return (
@@ -193,7 +196,7 @@ export function Shelf({ waits }: { waits: readonly ShownWait[] }) {
                 }}
               >
                 {run.formulaName}
-                {i === 0 && wait.then ? `; then: ${titleOf(wait.then, voice)}` : ''}
+                {i === 0 && wait.then ? t('common.thenThen', { then: titleOf(wait.then, voice) }) : ''}
               </Box>
             </Box>
             <Box sx={{ fontSize: typeSize.hour, fontWeight: 700, whiteSpace: 'nowrap', [under.phone]: { fontSize: typeSize.bench } }}>
@@ -224,7 +227,7 @@ export function WaitsBar() {
           component="button"
           type="button"
           onClick={() => void navigate(`/run/${first.run.id}`)}
-          aria-label={`Wait: ${titleOf(first.wait.step, voice)} of ${first.run.formulaName}`}
+          aria-label={t('runs.waitStepOfFormulaname', { step: titleOf(first.wait.step, voice), formulaName: first.run.formulaName })}
           sx={{
             width: '100%',
             minHeight: 36,
@@ -241,7 +244,7 @@ export function WaitsBar() {
           }}
         >
           <b>{leftWords(first.wait.endsAt - now)}</b> {titleOf(first.wait.step, voice)}, {first.run.formulaName}
-          {first.wait.then ? `; then: ${titleOf(first.wait.then, voice)}` : ''}
+          {first.wait.then ? t('common.thenThen', { then: titleOf(first.wait.then, voice) }) : ''}
           {waits.length > 1 && <b> +{waits.length - 1}</b>}
         </Box>
       )}

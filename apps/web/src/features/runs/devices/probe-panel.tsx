@@ -9,6 +9,7 @@ import type { RunInHand } from '../keeping/use-run';
 import { hasBluetooth } from './real';
 import { simulatedProbe } from './simulated';
 import { closeProbe, openProbe, useDevices } from './use-devices';
+import { t } from '../../../platform/words';
 
 /** Which thermometer is read. The stand-in lives in a kitchen whose oven and flour are not quite what was planned. */
 export function ProbePanel({ run, progress }: { run: RunInHand; progress: StepProgress }) {
@@ -24,23 +25,23 @@ export function ProbePanel({ run, progress }: { run: RunInHand; progress: StepPr
     <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'center', fontSize: typeSize.action, color: 'text.secondary' }}>
       {problem ??
         (probe === 'on' && probeC !== null
-          ? `Probe: ${voice.exact(probeC, 'temperature')}`
+          ? t('runs.probeProbe', { probe: voice.exact(probeC, 'temperature') })
           : probe === 'lost'
-            ? 'Thermometer lost.'
-            : 'No thermometer is read.')}
+            ? t('runs.thermometerLost')
+            : t('runs.noThermometerIsRead'))}
       {hasBluetooth() && probe !== 'on' && (
         <Button variant="outlined" sx={small} onClick={() => void openProbe()}>
-          Bluetooth thermometer
+          {t('runs.bluetoothThermometer')}
         </Button>
       )}
       {probe !== 'on' && (
         <Button variant="outlined" sx={small} onClick={simulate}>
-          Simulated probe
+          {t('runs.simulatedProbe')}
         </Button>
       )}
       {probe === 'on' && (
         <Button variant="text" sx={small} onClick={() => void closeProbe()}>
-          Take it out
+          {t('runs.takeItOut')}
         </Button>
       )}
     </Box>

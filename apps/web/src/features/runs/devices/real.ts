@@ -1,5 +1,6 @@
 import { readScaleLine, readTemperatureMeasurement, readWeightMeasurement } from '@north-leaf/core';
 import type { Probe, Scale } from './scale';
+import { t } from '../../../platform/words';
 
 /** The parts of Web Serial and Web Bluetooth that are used here; the browser's own types do not know them yet. */
 type SerialPort = {
@@ -32,7 +33,7 @@ export function serialScale(): Scale {
   let port: SerialPort | undefined;
   let reader: ReadableStreamDefaultReader<Uint8Array> | undefined;
   return {
-    name: 'Scale on a cable',
+    name: t('runs.scaleOnACable'),
     open: async (heard, lost) => {
       port = await ports().serial!.requestPort();
       await port.open({ baudRate: USUAL_BAUD });
@@ -79,7 +80,7 @@ async function listen(of: typeof WEIGHT, each: (value: DataView) => void, lost: 
 export function bluetoothScale(): Scale {
   let device: BluetoothDevice | undefined;
   return {
-    name: 'Bluetooth scale',
+    name: t('runs.bluetoothScale'),
     open: async (heard, lost) => {
       device = await listen(
         WEIGHT,
@@ -97,7 +98,7 @@ export function bluetoothScale(): Scale {
 export function bluetoothProbe(): Probe {
   let device: BluetoothDevice | undefined;
   return {
-    name: 'Bluetooth thermometer',
+    name: t('runs.bluetoothThermometer'),
     open: async (heard, lost) => {
       device = await listen(
         THERMOMETER,

@@ -7,6 +7,7 @@ import { useVoice } from '../../../platform/preferences';
 import { hasBluetooth, hasSerial } from './real';
 import { useBench } from './simulated';
 import { openScale, setScaleAside, useDevices } from './use-devices';
+import { t } from '../../../platform/words';
 
 /** Which scale is read, how it is, and the stand-in's own hands. */
 export function ScalePanel({ onTare, canTare }: { onTare: () => void; canTare: boolean }) {
@@ -20,19 +21,19 @@ export function ScalePanel({ onTare, canTare }: { onTare: () => void; canTare: b
   if (scale === 'none' || scale === 'opening')
     return (
       <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'center', fontSize: typeSize.action, color: 'text.secondary' }}>
-        {problem ?? 'No scale is read.'}
+        {problem ?? t('runs.noScaleIsRead')}
         {hasSerial() && (
           <Button variant="outlined" sx={small} onClick={() => void openScale('serial')}>
-            Scale on a cable
+            {t('runs.scaleOnACable')}
           </Button>
         )}
         {hasBluetooth() && (
           <Button variant="outlined" sx={small} onClick={() => void openScale('bluetooth')}>
-            Bluetooth scale
+            {t('runs.bluetoothScale')}
           </Button>
         )}
         <Button variant="outlined" sx={small} onClick={() => void openScale('simulated')}>
-          Simulated scale
+          {t('runs.simulatedScale')}
         </Button>
       </Box>
     );
@@ -51,18 +52,18 @@ export function ScalePanel({ onTare, canTare }: { onTare: () => void; canTare: b
           }}
         >
           {scale === 'lost'
-            ? 'Scale lost. What is in stays counted: pour nothing until it is back, or type the weight.'
+            ? t('runs.scaleLostWhatIsInStaysCounted')
             : reading?.over
-              ? 'Too heavy for this scale. Use a lighter bowl or weigh in two parts.'
-              : `${scaleName}: ${reading?.steady ? 'steady' : 'moving'}. Goes on by itself when the weight holds.`}
+              ? t('runs.tooHeavyForThisScaleUseA')
+              : t('runs.scalenameWordGoesOnByItselfWhen', { scaleName, word: reading?.steady ? t('runs.steady') : t('runs.moving') })}
         </Box>
         {canTare && (
           <Button variant="text" sx={small} onClick={onTare}>
-            Zero here
+            {t('runs.zeroHere')}
           </Button>
         )}
         <Button variant="text" sx={small} onClick={() => void setScaleAside()}>
-          No scale
+          {t('runs.noScale')}
         </Button>
       </Box>
       {wanted === 'simulated' && <Hands edge={palette.leaf.edge} />}
@@ -83,7 +84,7 @@ function Hands({ edge }: { edge: string }) {
   return (
     <Box
       role="group"
-      aria-label="Hands of the simulated scale"
+      aria-label={t('runs.handsOfTheSimulatedScale')}
       sx={{
         border: `1px dashed ${edge}`,
         borderRadius: '10px',
@@ -95,9 +96,9 @@ function Hands({ edge }: { edge: string }) {
         fontSize: typeSize.large,
       }}
     >
-      <span>{voice.exact(pan.loadG, 'mass')} lie on it</span>
+      <span>{t('runs.loadLieOnIt', { load: voice.exact(pan.loadG, 'mass') })}</span>
       <Button variant="outlined" sx={small} {...pouring(60)} disabled={!plugged}>
-        Pour, hold
+        {t('runs.pourHold')}
       </Button>
       <Button variant="outlined" sx={small} onClick={() => put(10)} disabled={!plugged}>
         + {voice.exact(10, 'mass')}
@@ -112,10 +113,10 @@ function Hands({ edge }: { edge: string }) {
         − {voice.exact(1, 'mass')}
       </Button>
       <Button variant="outlined" sx={small} onClick={clear}>
-        Empty it
+        {t('runs.emptyIt')}
       </Button>
       <Button variant="outlined" sx={small} onClick={() => plug(!plugged)}>
-        {plugged ? 'Pull the plug' : 'Plug it in'}
+        {plugged ? t('runs.pullThePlug') : t('runs.plugItIn')}
       </Button>
     </Box>
   );

@@ -2,6 +2,7 @@ import { emptyPan, panAfter, probeReading, readPan, restarted, type Course, type
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
 import type { Probe, Scale } from './scale';
+import { t } from '../../../platform/words';
 
 const TICK_MS = 100;
 
@@ -36,7 +37,7 @@ export const useBench = create<Bench>()(
 export function simulatedScale(): Scale {
   let timer: ReturnType<typeof setInterval> | undefined;
   return {
-    name: 'Simulated scale',
+    name: t('runs.simulatedScale'),
     open: async (heard, lost) => {
       let last = performance.now();
       let here = true;
@@ -64,7 +65,7 @@ export function simulatedScale(): Scale {
 export function simulatedProbe(course: () => { readonly course: Course; readonly atMin: number; readonly roomC: number }): Probe {
   let timer: ReturnType<typeof setInterval> | undefined;
   return {
-    name: 'Simulated probe',
+    name: t('runs.simulatedProbe'),
     open: async (heard) => {
       const from = performance.now();
       timer = setInterval(() => {

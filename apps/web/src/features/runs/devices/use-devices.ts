@@ -4,6 +4,7 @@ import { restAfter, restReading, type ScaleReading, type ScaleRest } from '@nort
 import { bluetoothProbe, bluetoothScale, serialScale } from './real';
 import { simulatedScale } from './simulated';
 import type { Probe, Scale } from './scale';
+import { t } from '../../../platform/words';
 
 export type ScaleKind = 'simulated' | 'serial' | 'bluetooth';
 type Linked = 'none' | 'opening' | 'on' | 'lost';
@@ -47,7 +48,7 @@ export async function openScale(kind: ScaleKind): Promise<void> {
       },
     );
   } catch (error) {
-    useDevices.setState({ scale: 'none', problem: `No scale: ${(error as Error).message}. Type the weights instead, or try again.` });
+    useDevices.setState({ scale: 'none', problem: t('runs.noScaleMessageTypeTheWeightsInstead', { message: (error as Error).message }) });
   }
 }
 
@@ -74,7 +75,7 @@ export async function openProbe(made: Probe = bluetoothProbe()): Promise<void> {
       () => useDevices.setState({ probe: 'lost', probeC: null }),
     );
   } catch (error) {
-    useDevices.setState({ probe: 'none', problem: `No thermometer: ${(error as Error).message}. Type what it says instead.` });
+    useDevices.setState({ probe: 'none', problem: t('runs.noThermometerMessageTypeWhatItSays', { message: (error as Error).message }) });
   }
 }
 

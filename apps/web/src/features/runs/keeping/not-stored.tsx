@@ -8,6 +8,7 @@ import { useVoice } from '../../../platform/preferences';
 import { eventWords } from './event-words';
 import { letGo, resume, sendAgain, useRuns } from './run-store';
 import type { Refused } from './run-keeping';
+import { t } from '../../../platform/words';
 
 /** What the server would not take: still here, to be mended and sent, saved as a file, or let go. Nothing where there is none. */
 export function NotStored() {
@@ -17,9 +18,13 @@ export function NotStored() {
   return (
     <Alert severity="error" sx={{ mb: 4, '& .MuiAlert-message': { display: 'grid', gap: 3, width: '100%' } }}>
       <Box sx={{ display: 'flex', gap: 3, alignItems: 'center', flexWrap: 'wrap' }}>
-        <b>Not stored, and kept on this device: {refused.length === 1 ? 'one thing' : `${refused.length} things`}</b>
+        <b>
+          {t('runs.notStoredAndKeptOnThisDevice', {
+            word: refused.length === 1 ? t('runs.oneThing') : t('runs.refusedThings', { refused: refused.length }),
+          })}
+        </b>
         <Button size="small" onClick={() => saveAsFile(refused)}>
-          Save as a file
+          {t('runs.saveAsAFile')}
         </Button>
       </Box>
       {refused.map((one) => (
@@ -46,7 +51,7 @@ function OneRefused({ one }: { one: Refused }) {
           label={field.label}
           value={text}
           error={mended === null}
-          helperText={mended === null ? `Got “${text}”` : undefined}
+          helperText={mended === null ? t('runs.gotText', { text }) : undefined}
           onChange={({ target }) => setText(target.value)}
         />
       )}
@@ -56,10 +61,10 @@ function OneRefused({ one }: { one: Refused }) {
         disabled={mended === null}
         onClick={() => void sendAgain({ bakeId: one.bakeId, event: { ...event, what: mended! } as BakeEvent })}
       >
-        Send again
+        {t('runs.sendAgain')}
       </Button>
       <Button size="small" onClick={() => void letGo(event.id)}>
-        Let it go
+        {t('runs.letItGo')}
       </Button>
     </Box>
   );
@@ -70,16 +75,16 @@ type Mendable = { readonly label: string; readonly text: string; readonly mend: 
 function fieldOf(what: Happened): Mendable | null {
   const number = (text: string) => (/^-?\d+([.,]\d+)?$/.test(text.trim()) ? Number(text.trim().replace(',', '.')) : null);
   if (what.kind === 'noted')
-    return { label: 'Note', text: what.text, mend: (text) => (text.trim() === '' ? null : { ...what, text: text.trim() }) };
+    return { label: t('common.note'), text: what.text, mend: (text) => (text.trim() === '' ? null : { ...what, text: text.trim() }) };
   if (what.kind === 'measured')
     return {
-      label: 'Value',
+      label: t('runs.value'),
       text: String(what.value),
       mend: (text) => (number(text) === null ? null : { ...what, value: number(text)! }),
     };
   if (what.kind === 'weighed')
     return {
-      label: 'Grams that it should be',
+      label: t('runs.gramsThatItShouldBe'),
       text: String(what.addedG),
       mend: (text) => (number(text) === null ? null : { ...what, addedG: number(text)! }),
     };

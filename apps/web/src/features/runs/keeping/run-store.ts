@@ -19,6 +19,7 @@ import {
   type Refused,
   type WaitingEvent,
 } from './run-keeping';
+import { t } from '../../../platform/words';
 
 type RunsState = {
   /** As the server last told, by id. */ readonly kept: Readonly<Record<string, KeptRun>>;
@@ -141,7 +142,7 @@ async function settle(bakeId: string, batch: readonly WaitingEvent[], stored: re
   const byId = new Map(stored.map((event) => [event.id, event]));
   const disagreed = batch.filter(({ event }) => byId.has(event.id) && differs(event, byId.get(event.id)!));
   // Taken and not among what is stored: it would be sent for ever.
-  for (const one of batch.filter(({ event }) => !byId.has(event.id))) await putAside(one, 'the server answered without it');
+  for (const one of batch.filter(({ event }) => !byId.has(event.id))) await putAside(one, t('runs.theServerAnsweredWithoutIt'));
   const done = batch.map(({ event }) => event.id);
   await heardBack(done);
   useRuns.setState(({ kept, waiting }) => {
@@ -155,7 +156,7 @@ async function settle(bakeId: string, batch: readonly WaitingEvent[], stored: re
     const other = byId.get(event.id)!.what;
     const theirs = other.kind === 'weighed' ? other.addedG : 0;
     const voice = voiceNow();
-    const text = `Two devices weighed the same step: ${voice.exact(theirs, 'mass')} is kept, ${voice.exact(mine, 'mass')} is left out.`;
+    const text = t('runs.twoDevicesWeighedTheSameStepTheirs', { theirs: voice.exact(theirs, 'mass'), mine: voice.exact(mine, 'mass') });
     notify(text);
     await say(bakeId, [{ what: { kind: 'noted', text } }]);
   }
@@ -177,7 +178,7 @@ async function putAside(one: WaitingEvent, why: string): Promise<void> {
     waiting: waiting.filter(({ event }) => event.id !== one.event.id),
     refused: [...held.filter(({ event }) => event.id !== one.event.id), { ...one, why }],
   }));
-  notify(`Not stored: ${why}. It is kept on this device.`, 'error');
+  notify(t('runs.notStoredWhyItIsKeptOn', { why }), 'error');
 }
 
 /** Sent once more, as it is or mended. */

@@ -10,6 +10,7 @@ import { SearchField } from '../../../ui/form/search-field';
 import { ingredientOptions } from '../../pantry/doors';
 import { bench } from '../bench/bench-style';
 import type { RunInHand } from '../keeping/use-run';
+import { t } from '../../../platform/words';
 
 /** Something that the formula does not have goes in: it counts for stock and record, and is seen in Trials. */
 export function AddSomething({ run }: { run: RunInHand }) {
@@ -27,18 +28,18 @@ export function AddSomething({ run }: { run: RunInHand }) {
   if (!open)
     return (
       <Button variant="text" sx={{ ...bench.button, fontSize: typeSize.list, color: 'text.secondary' }} onClick={() => setOpen(true)}>
-        Add something
+        {t('runs.addSomething')}
       </Button>
     );
   return (
     <Box
       role="group"
-      aria-label="Add something"
+      aria-label={t('runs.addSomething')}
       sx={{ flexBasis: '100%', display: 'flex', gap: 3, alignItems: 'flex-start', flexWrap: 'wrap' }}
     >
       {id === null ? (
         <Box sx={{ minWidth: 320 }}>
-          <SearchField label="What goes in" placeholder="sugar, cocoa, ..." find={find} onChoose={setId} />
+          <SearchField label={t('common.whatGoesIn')} placeholder={t('runs.sugarCocoa')} find={find} onChoose={setId} />
         </Box>
       ) : (
         <Box sx={{ ...bench.text, alignSelf: 'center', fontWeight: 650 }}>{run.pantry.ingredients[id]?.name}</Box>
@@ -47,7 +48,7 @@ export function AddSomething({ run }: { run: RunInHand }) {
         <>
           <TextField
             autoFocus
-            label={voice.units.mass === 'g' ? 'Grams' : 'Ounces'}
+            label={voice.units.mass === 'g' ? t('common.grams') : t('runs.ounces')}
             value={text}
             error={problem !== null}
             helperText={problem ?? ' '}
@@ -62,12 +63,12 @@ export function AddSomething({ run }: { run: RunInHand }) {
             disabled={grams === undefined}
             onClick={() => void run.say({ what: { kind: 'added', ingredientId: id, amountG: grams! } }).then(close)}
           >
-            It is in
+            {t('runs.itIsIn')}
           </Button>
         </>
       )}
       <Button variant="text" sx={{ ...bench.button, fontSize: typeSize.list }} onClick={close}>
-        No
+        {t('runs.no')}
       </Button>
     </Box>
   );

@@ -3,6 +3,7 @@ import { useTheme } from '@mui/material/styles';
 import { type Pantry, type StepProgress, isFat } from '@north-leaf/core';
 import { typeSize } from '../../../ui/theme/theme';
 import { useVoice } from '../../../platform/preferences';
+import { t } from '../../../platform/words';
 
 const W = 500;
 /** The middle of the bowl; the names stand to its right. */
@@ -57,7 +58,11 @@ export function Bowl({ steps, nowKey, netG, pantry }: { steps: readonly StepProg
       component="figure"
       sx={{ m: 0 }}
       role="img"
-      aria-label={now ? `${voice.bare(now.g, 'mass')} of ${voice.show(now.of, 'mass')} of ${now.name} in the bowl` : 'The bowl'}
+      aria-label={
+        now
+          ? t('runs.gOfOfOfNameInThe', { g: voice.bare(now.g, 'mass'), of: voice.show(now.of, 'mass'), name: now.name })
+          : t('runs.theBowl')
+      }
     >
       <svg viewBox={`0 0 ${W} ${H}`} width="100%" style={{ maxHeight: 330 }} aria-hidden="true">
         {drawn.map(

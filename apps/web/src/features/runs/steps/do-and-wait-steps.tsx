@@ -8,6 +8,7 @@ import { useNow } from '../../../platform/use-now';
 import { useNext, type Advance } from '../bench/next-press';
 import type { RunInHand } from '../keeping/use-run';
 import { Telling } from '../bench/telling';
+import { t } from '../../../platform/words';
 
 type Props = { readonly run: RunInHand; readonly progress: StepProgress; readonly advance: Advance };
 
@@ -18,8 +19,8 @@ export function DoStep({ run, progress, advance }: Props) {
     await run.say({ stepKey: step.key, what: { kind: 'stepEnded' } });
     advance.forward();
   };
-  const labels: Partial<Record<typeof step.what, string>> = { putIn: 'It is in', ovenOn: 'It is on', pack: 'Packed' };
-  useNext(advance, { label: labels[step.what] ?? 'Done', detail: '', filled: true, press: () => void end() });
+  const labels: Partial<Record<typeof step.what, string>> = { putIn: t('runs.itIsIn'), ovenOn: t('runs.itIsOn'), pack: t('runs.packed') };
+  useNext(advance, { label: labels[step.what] ?? t('common.done'), detail: '', filled: true, press: () => void end() });
   return <Telling progress={progress} />;
 }
 
@@ -46,10 +47,10 @@ export function WaitStep({ run, progress, advance }: Props) {
   useNext(
     advance,
     !begun
-      ? { label: 'It is in', detail: '', filled: true, press: begin }
+      ? { label: t('runs.itIsIn'), detail: '', filled: true, press: begin }
       : {
-          label: 'Next',
-          detail: left !== null && left > 0 ? `${leftWords(left)} left` : '',
+          label: t('runs.next'),
+          detail: left !== null && left > 0 ? t('runs.leftLeft', { left: leftWords(left) }) : '',
           filled: left === null || left <= 0,
           press: () => (left === null || left <= 0 || early ? void end() : setEarly(true)),
         },
@@ -59,9 +60,9 @@ export function WaitStep({ run, progress, advance }: Props) {
       {begun && (
         <Box>
           <Box sx={bench.number} role="timer" data-testid="time-left">
-            {left === null ? '' : left <= 0 ? 'Now' : leftWords(left)}
+            {left === null ? '' : left <= 0 ? t('common.now2') : leftWords(left)}
           </Box>
-          {left !== null && left <= 120_000 && left > 0 && <Box sx={bench.text}>left</Box>}
+          {left !== null && left <= 120_000 && left > 0 && <Box sx={bench.text}>{t('common.left')}</Box>}
         </Box>
       )}
       {step.what === 'inOven' && wait && <InOven wait={wait} now={now} />}
@@ -69,9 +70,9 @@ export function WaitStep({ run, progress, advance }: Props) {
       {early && left !== null && left > 0 && (
         <Box role="status" sx={{ display: 'flex', gap: 3, alignItems: 'center', ...bench.text }}>
           <Button variant="contained" sx={bench.button} onClick={() => void end()}>
-            End it now, {leftWords(left)} early
+            {t('runs.endItNowLeftEarly', { left: leftWords(left) })}
           </Button>
-          or press Next again
+          {t('runs.orPressNextAgain')}
         </Box>
       )}
     </Box>
@@ -83,7 +84,10 @@ function InOven({ wait, now }: { wait: { readonly beganAt: number; readonly ends
   const ofMin = (wait.endsAt - wait.beganAt) / 60_000;
   return (
     <Box sx={bench.text}>
-      {inMin < 1 ? 'Just in' : `${Math.floor(inMin)} min in the oven`}, next at {Number(ofMin.toFixed(1))} min
+      {t('runs.wordNextAtOfMin', {
+        word: inMin < 1 ? t('runs.justIn') : t('runs.inMinInTheOven', { in: Math.floor(inMin) }),
+        of: Number(ofMin.toFixed(1)),
+      })}
     </Box>
   );
 }

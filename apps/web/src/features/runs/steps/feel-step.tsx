@@ -20,6 +20,7 @@ import { bench } from '../bench/bench-style';
 import { Palm } from './feel-pictures';
 import { useNext, type Advance } from '../bench/next-press';
 import type { RunInHand } from '../keeping/use-run';
+import { t } from '../../../platform/words';
 
 type Props = { readonly run: RunInHand; readonly progress: StepProgress; readonly advance: Advance };
 
@@ -79,18 +80,18 @@ export function FeelStep({ run, progress, advance }: Props) {
   const button = !word
     ? null
     : warmth
-      ? 'I will feel it again'
+      ? t('runs.iWillFeelItAgain')
       : isRight
-        ? 'Go on'
+        ? t('runs.goOn')
         : !dosing
-          ? 'Leave it, go on'
+          ? t('runs.leaveItGoOn')
           : answer.adds === 'water'
-            ? `${capital(spoons(answer.spoons ?? 0))} in`
-            : `${voice.show(answer.doseG, 'mass')} of blend in`;
+            ? t('runs.spoonsIn', { spoons: capital(spoons(answer.spoons ?? 0)) })
+            : t('runs.doseOfBlendIn', { dose: voice.show(answer.doseG, 'mass') });
   const press = () => (warmth ? setWord(null) : word ? void said(dosing && !isRight ? 'dose' : 'end') : undefined);
   useNext(advance, {
-    label: button ?? 'Next',
-    detail: word ? '' : 'say how it feels',
+    label: button ?? t('runs.next'),
+    detail: word ? '' : t('runs.sayHowItFeels'),
     filled: word !== null,
     press,
   });
@@ -99,10 +100,13 @@ export function FeelStep({ run, progress, advance }: Props) {
       <Box sx={bench.text}>
         {feelWords(right)}{' '}
         {bowl &&
-          `${voice.show(bowl.dough.pouredWaterG, 'mass')} of water is in${bowl.heldG > 0.5 ? `, ${voice.show(bowl.heldG, 'mass')} is held back` : ''}.`}
+          t('runs.pouredwaterOfWaterIsInWord', {
+            pouredWater: voice.show(bowl.dough.pouredWaterG, 'mass'),
+            word: bowl.heldG > 0.5 ? t('runs.heldIsHeldBack', { held: voice.show(bowl.heldG, 'mass') }) : '',
+          })}
       </Box>
       <Answers
-        label="How the dough feels"
+        label={t('runs.howTheDoughFeels')}
         answers={handWordOrder.map((key) => ({ key, label: handWordLabels[key], picture: <Palm word={key} /> }))}
         chosen={word}
         onTake={take}
@@ -121,12 +125,12 @@ export function FeelStep({ run, progress, advance }: Props) {
             </Button>
             {warmth && (
               <Button variant="outlined" sx={bench.button} onClick={() => setAsItIs(true)}>
-                Go by this word all the same
+                {t('runs.goByThisWordAllTheSame')}
               </Button>
             )}
             {dosing && !isRight && !warmth && (
               <Button variant="outlined" disabled={busy} sx={bench.button} onClick={() => void said('end')}>
-                Leave it, go on
+                {t('runs.leaveItGoOn')}
               </Button>
             )}
           </Box>
@@ -136,15 +140,13 @@ export function FeelStep({ run, progress, advance }: Props) {
   );
 }
 
-const spoons = (n: number) => `${n === 0.5 ? 'half a' : n % 1 === 0.5 ? `${Math.floor(n)}½` : n} ${n > 1 ? 'spoons' : 'spoon'}`;
+const spoons = (n: number) => `${n === 0.5 ? t('runs.halfA') : n % 1 === 0.5 ? `${Math.floor(n)}½` : n} ${n > 1 ? 'spoons' : 'spoon'}`;
 
 /** How to feel a dough of this form, and what is right for it. */
 function feelWords(right: readonly HandWord[]): string {
-  if (!right.includes('rollsClean')) return 'Lift a spoonful: it should cling and fall off slowly. Sticking is right here.';
-  if (right.includes('cracks')) return 'Squeeze a fistful: it should just hold. It need not bend.';
-  return right.includes('tacky')
-    ? 'Roll a ball between your palms: a little tacky is right.'
-    : 'Squeeze a fistful, bend it, look at your palm.';
+  if (!right.includes('rollsClean')) return t('runs.liftASpoonfulItShouldClingAnd');
+  if (right.includes('cracks')) return t('runs.squeezeAFistfulItShouldJustHold');
+  return right.includes('tacky') ? t('runs.rollABallBetweenYourPalmsA') : t('runs.squeezeAFistfulBendItLookAt');
 }
 
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
@@ -155,12 +157,10 @@ function Warmth({ is, measuredC, plannedC }: FeelsByWarmth) {
   const show = (celsius: number) => showQuantity(celsius, 'temperature', units, 0);
   return (
     <Box sx={bench.text}>
-      <b>
-        It is {show(measuredC)}, {show(plannedC)} was planned.
-      </b>{' '}
+      <b>{t('runs.itIsMeasuredPlannedWasPlanned', { measured: show(measuredC), planned: show(plannedC) })}</b>{' '}
       {is === 'warm'
-        ? `Soft fat feels like too much water: cool it until it is at ${show(plannedC)}, then feel again. Blend added now makes it dry once it is cold.`
-        : `Firm fat feels like too little water: let it stand until it is at ${show(plannedC)}, then feel again.`}
+        ? t('runs.softFatFeelsLikeTooMuchWater', { planned: show(plannedC) })
+        : t('runs.firmFatFeelsLikeTooLittleWater', { planned: show(plannedC) })}
     </Box>
   );
 }
@@ -177,12 +177,11 @@ function FeelSaid({
   wantedThirst: string;
 }) {
   const voice = useVoice();
-  if (isRight) return <Box sx={bench.title}>It is right.</Box>;
+  if (isRight) return <Box sx={bench.title}>{t('runs.itIsRight')}</Box>;
   if (!answer)
     return (
       <Box sx={bench.text}>
-        <b>Stop here.</b>{' '}
-        {dosesGiven >= 2 ? 'Two doses are in: a third chases the hand. The cold will firm it.' : 'Nothing in this formula mends it.'}
+        <b>{t('runs.stopHere')}</b> {dosesGiven >= 2 ? t('runs.twoDosesAreInAThirdChases') : t('runs.nothingInThisFormulaMendsIt')}
       </Box>
     );
   const drinks = (answer.impliedThirst - 1) * 100;
@@ -190,15 +189,30 @@ function FeelSaid({
     <Box>
       <Box sx={bench.title}>
         {answer.adds === 'water'
-          ? `Add ${spoons(answer.spoons ?? 0)} of water, ${voice.show(answer.doseG, 'mass')}. Mix 20 seconds, feel again.`
-          : `Add ${voice.show(answer.doseG, 'mass')} of the blend${answer.withIt.map(({ name, amountG }) => `, ${voice.show(amountG, 'mass')} ${name.split(',')[0]!.toLowerCase()}`).join('')}. Mix, feel again.`}
+          ? t('runs.addSpoonsOfWaterDoseMix20', { spoons: spoons(answer.spoons ?? 0), dose: voice.show(answer.doseG, 'mass') })
+          : t('runs.addDoseOfTheBlendWithitMix', {
+              dose: voice.show(answer.doseG, 'mass'),
+              withIt: answer.withIt
+                .map(({ name, amountG }) => `, ${voice.show(amountG, 'mass')} ${name.split(',')[0]!.toLowerCase()}`)
+                .join(''),
+            })}
       </Box>
       <Box sx={{ ...bench.text, color: 'text.secondary' }}>
-        {answer.dose === 1 ? 'First of two doses: half of ' : 'Second and last dose: the rest of '}
-        about {voice.spread(answer.totalG, answer.sdG, 'mass')}.{' '}
+        {t('runs.wordAboutTotal', {
+          word: answer.dose === 1 ? t('runs.firstOfTwoDosesHalfOf') : t('runs.secondAndLastDoseTheRestOf'),
+          total: voice.spread(answer.totalG, answer.sdG, 'mass'),
+        })}{' '}
         {answer.orStarch.length > 0 &&
-          `Or ${answer.orStarch.map(({ name, amountG }) => `${voice.show(amountG, 'mass')} ${name.split(/[,(]/)[0]!.trim().toLowerCase()}`).join(', ')}. `}
-        If it makes it right, {wantedThirst} drinks about {Math.abs(drinks).toFixed(0)} % {drinks >= 0 ? 'more' : 'less'} than its record.
+          t('runs.orOrstarch', {
+            orStarch: answer.orStarch
+              .map(({ name, amountG }) => `${voice.show(amountG, 'mass')} ${name.split(/[,(]/)[0]!.trim().toLowerCase()}`)
+              .join(', '),
+          })}
+        {t('runs.ifItMakesItRightWantedthirstDrinks', {
+          wantedThirst,
+          drinks: Math.abs(drinks).toFixed(0),
+          word: drinks >= 0 ? t('common.more') : t('common.less2'),
+        })}
       </Box>
     </Box>
   );

@@ -13,6 +13,7 @@ import { ToneChoice } from '../bench/tone-choice';
 import { useNow } from '../../../platform/use-now';
 import { useNext, type Advance } from '../bench/next-press';
 import type { RunInHand } from '../keeping/use-run';
+import { t } from '../../../platform/words';
 
 type Props = { readonly run: RunInHand; readonly progress: StepProgress; readonly advance: Advance };
 
@@ -44,29 +45,27 @@ export function LookStep({ run, progress, advance }: Props) {
     await run.say(...left.map((one) => ({ stepKey: one.step.key, what: { kind: 'skipped' as const, reason: 'done before it' } })));
     advance.forward();
   };
-  useNext(advance, { label: 'Next', detail: 'say what you see', filled: false, press: () => undefined });
+  useNext(advance, { label: t('runs.next'), detail: t('runs.sayWhatYouSee'), filled: false, press: () => undefined });
   return (
     <Box sx={{ display: 'grid', gap: 3 }}>
       <Box sx={{ display: 'flex', gap: 4, alignItems: 'center', flexWrap: 'wrap' }}>
-        <Tone name="top" tone={step.topTone ?? 1} />
-        <Tone name="base" tone={step.baseTone ?? 1} />
-        <Box sx={{ ...bench.text, flex: 1, minWidth: 220 }}>
-          You should see this. {sign} {why}
-        </Box>
+        <Tone name={t('common.top')} tone={step.topTone ?? 1} />
+        <Tone name={t('common.base')} tone={step.baseTone ?? 1} />
+        <Box sx={{ ...bench.text, flex: 1, minWidth: 220 }}>{t('runs.youShouldSeeThisSignWhy', { sign, why })}</Box>
       </Box>
-      {early && <Box sx={bench.text}>Planned in {leftWords(at - now)}: it may look paler than this now.</Box>}
+      {early && <Box sx={bench.text}>{t('runs.plannedInAtItMayLookPaler', { at: leftWords(at - now) })}</Box>}
       <Answers
-        label="What you see"
+        label={t('runs.whatYouSee')}
         answers={[
-          { key: 'paler', label: 'Paler' },
-          { key: 'asShown', label: 'As shown' },
-          { key: 'darker', label: 'Darker' },
+          { key: 'paler', label: t('runs.paler') },
+          { key: 'asShown', label: t('runs.asShown') },
+          { key: 'darker', label: t('runs.darker') },
         ]}
         chosen={null}
         onTake={(key) => void tell(key as 'paler')}
         onBack={advance.back}
       />
-      <Box sx={bench.text}>Not done yet? What you see plans the next look.</Box>
+      <Box sx={bench.text}>{t('runs.notDoneYetWhatYouSeePlans')}</Box>
       <Box
         sx={{
           display: 'grid',
@@ -77,11 +76,11 @@ export function LookStep({ run, progress, advance }: Props) {
           [under.phone]: { gridTemplateColumns: 'minmax(0, 1fr)', gap: 1, fontSize: typeSize.action },
         }}
       >
-        Top you see, if you like
-        <ToneChoice name="Top you see" value={tone} onChoose={setTone} />
+        {t('runs.topYouSeeIfYouLike')}
+        <ToneChoice name={t('runs.topYouSee')} value={tone} onChoose={setTone} />
       </Box>
       <HoldButton holdMs={500} onHeld={() => void out()} sx={{ width: '100%' }}>
-        Out now, hold
+        {t('runs.outNowHold')}
       </HoldButton>
     </Box>
   );

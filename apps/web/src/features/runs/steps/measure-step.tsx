@@ -16,6 +16,7 @@ import { Telling } from '../bench/telling';
 import { useNext, type Advance } from '../bench/next-press';
 import { ToneChoice } from '../bench/tone-choice';
 import type { RunInHand } from '../keeping/use-run';
+import { t } from '../../../platform/words';
 
 /** Values that may be read off at a step; every one may be left out. */
 export function MeasureStep({ run, progress, advance }: { run: RunInHand; progress: StepProgress; advance: Advance }) {
@@ -41,8 +42,8 @@ export function MeasureStep({ run, progress, advance }: { run: RunInHand; progre
   };
   const some = read.some(({ value, what }) => value !== undefined && !(what === 'bakeMin' && texts[what] === undefined));
   useNext(advance, {
-    label: 'Next',
-    detail: wrong ? 'not a value' : some || measures.length === 0 ? '' : 'without it',
+    label: t('runs.next'),
+    detail: wrong ? t('runs.notAValue') : some || measures.length === 0 ? '' : t('runs.withoutIt'),
     filled: !wrong && some,
     press: () => void end(),
   });
@@ -96,14 +97,14 @@ export function MeasureStep({ run, progress, advance }: { run: RunInHand; progre
                 [under.phone]: { gridColumn: '1 / 3', fontSize: typeSize.large },
               }}
             >
-              {problem ?? (planned === undefined ? '' : `planned ${showMeasured(what, planned, voice)}`)}
+              {problem ?? (planned === undefined ? '' : t('runs.plannedWhat', { what: showMeasured(what, planned, voice) }))}
               {kind === 'temperature' && probeC !== null && (
                 <Button
                   variant="outlined"
                   sx={{ ml: 2, minHeight: 48, fontSize: typeSize.action }}
                   onClick={() => set(what, inUnits(probeC, 'temperature', units).toFixed(1))}
                 >
-                  Take {voice.show(probeC, 'temperature', 1)}
+                  {t('runs.takeProbe', { probe: voice.show(probeC, 'temperature', 1) })}
                 </Button>
               )}
               {kind === 'mass' && scale === 'on' && reading?.steady && (
@@ -112,7 +113,7 @@ export function MeasureStep({ run, progress, advance }: { run: RunInHand; progre
                   sx={{ ml: 2, minHeight: 48, fontSize: typeSize.action }}
                   onClick={() => set(what, fixedMass(reading.grams, units))}
                 >
-                  Take {voice.show(reading.grams, 'mass')}
+                  {t('runs.takeGrams', { grams: voice.show(reading.grams, 'mass') })}
                 </Button>
               )}
             </Box>

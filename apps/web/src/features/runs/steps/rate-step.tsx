@@ -10,11 +10,12 @@ import { usePreferences, useVoice } from '../../../platform/preferences';
 import { bench } from '../bench/bench-style';
 import { useNext, type Advance } from '../bench/next-press';
 import type { RunInHand } from '../keeping/use-run';
+import { t } from '../../../platform/words';
 
 const asked = [
-  ['crisp', 'Crisp', 'soft', 'snaps'],
-  ['tender', 'Tender', 'firm', 'melts'],
-  ['liked', 'Liked', 'not again', 'make it again'],
+  ['crisp', t('common.crisp'), 'soft', 'snaps'],
+  ['tender', t('common.tender'), 'firm', 'melts'],
+  ['liked', t('common.liked'), t('runs.notAgain'), t('runs.makeItAgain')],
 ] as const;
 type Rated = Partial<Record<(typeof asked)[number][0], number>>;
 
@@ -45,8 +46,8 @@ export function RateStep({ run, progress, advance }: { run: RunInHand; progress:
     advance.ended();
   };
   useNext(advance, {
-    label: 'End the bake',
-    detail: wrong ? 'not a size' : some ? '' : 'without a rating',
+    label: t('runs.endTheBake'),
+    detail: wrong ? t('runs.notASize') : some ? '' : t('runs.withoutARating'),
     filled: some,
     press: () => void end(),
   });
@@ -78,7 +79,7 @@ export function RateStep({ run, progress, advance }: { run: RunInHand; progress:
                 key={n}
                 component="button"
                 type="button"
-                aria-label={`${name} ${n} of 5`}
+                aria-label={t('runs.nameNOf5', { name, n })}
                 aria-pressed={rated[key] === n}
                 onClick={() => setRated((before) => ({ ...before, [key]: n }))}
                 sx={{
@@ -115,7 +116,7 @@ export function RateStep({ run, progress, advance }: { run: RunInHand; progress:
             label={`${measureName(what, voice)}, ${unitOf('length', units)}`}
             value={sizes[what] ?? ''}
             error={problem !== null}
-            helperText={problem ?? (planned === undefined ? ' ' : `planned ${showMeasured(what, planned, voice)}`)}
+            helperText={problem ?? (planned === undefined ? ' ' : t('runs.plannedWhat', { what: showMeasured(what, planned, voice) }))}
             onChange={({ target }) => setSizes((before) => ({ ...before, [what]: target.value }))}
             slotProps={{
               htmlInput: { inputMode: 'decimal', autoComplete: 'off', style: { fontSize: typeSize.bench, height: 48, width: 190 } },
@@ -123,7 +124,7 @@ export function RateStep({ run, progress, advance }: { run: RunInHand; progress:
           />
         ))}
         <TextField
-          label="Note"
+          label={t('common.note')}
           value={note}
           onChange={({ target }) => setNote(target.value)}
           slotProps={{ htmlInput: { maxLength: 2000, style: { fontSize: typeSize.strip, height: 48 } } }}

@@ -9,6 +9,7 @@ import { useVoice } from '../../../platform/preferences';
 import { bench } from '../bench/bench-style';
 import type { Advance } from '../bench/next-press';
 import type { RunInHand } from '../keeping/use-run';
+import { t } from '../../../platform/words';
 
 /** A blend that was mixed before is weighed in one; each of its flours is noted by its own key, in its share. */
 export function ReadyBlend({ run, advance }: { run: RunInHand; advance: Advance }) {
@@ -32,17 +33,17 @@ export function ReadyBlend({ run, advance }: { run: RunInHand; advance: Advance 
   if (text === null)
     return (
       <Button variant="outlined" sx={bench.button} onClick={() => setText('')}>
-        Blend is ready, {voice.show(plannedG, 'mass')} in one
+        {t('runs.blendIsReadyPlannedInOne', { planned: voice.show(plannedG, 'mass') })}
       </Button>
     );
   return (
     <Box sx={{ flexBasis: '100%', display: 'flex', gap: 3, alignItems: 'flex-start', flexWrap: 'wrap' }}>
       <TextField
         autoFocus
-        label={`Ready blend in ${unitOf('mass', voice.units)}`}
+        label={t('runs.readyBlendInValue', { value: unitOf('mass', voice.units) })}
         value={text}
         error={problem !== null}
-        helperText={problem ?? `planned ${voice.show(plannedG, 'mass')}`}
+        helperText={problem ?? t('runs.plannedPlanned', { planned: voice.show(plannedG, 'mass') })}
         onChange={({ target }) => setText(target.value)}
         onKeyDown={({ key }) => key === 'Enter' && void store()}
         slotProps={{
@@ -50,7 +51,7 @@ export function ReadyBlend({ run, advance }: { run: RunInHand; advance: Advance 
         }}
       />
       <Button variant="contained" sx={bench.button} disabled={grams === undefined} onClick={() => void store()}>
-        It is in
+        {t('runs.itIsIn')}
       </Button>
     </Box>
   );

@@ -17,6 +17,7 @@ import { useVoice } from '../../../platform/preferences';
 import { allergenWord } from '../../../ui/words/words';
 import { bench } from '../bench/bench-style';
 import type { RunInHand } from '../keeping/use-run';
+import { t } from '../../../platform/words';
 
 /** More than a hand can read through at the bench. */
 const MOST_CHOICES = 6;
@@ -61,11 +62,11 @@ export function Swap({ run, progress }: { run: RunInHand; progress: StepProgress
   if (!open)
     return (
       <Button variant="outlined" sx={bench.button} onClick={() => setOpen(true)}>
-        Swap
+        {t('common.swap')}
       </Button>
     );
   return (
-    <Box role="group" aria-label="Swap for" sx={{ flexBasis: '100%', display: 'grid', gap: 2 }}>
+    <Box role="group" aria-label={t('common.swapFor')} sx={{ flexBasis: '100%', display: 'grid', gap: 2 }}>
       {tried && 'refused' in tried && (
         <Box role="alert" sx={{ ...bench.text, color: 'error.main' }}>
           {nameOf(tried.toId)} {tried.refused}
@@ -87,22 +88,29 @@ export function Swap({ run, progress }: { run: RunInHand; progress: StepProgress
             .{' '}
             {tried.swap.allergensNew.length > 0 && (
               <b>
-                Now with{' '}
-                {[...new Set(tried.swap.allergensNew.map(({ code, possible }) => `${possible ? 'maybe ' : ''}${allergenWord(code)}`))].join(
-                  ', ',
-                )}
-                .{' '}
+                {t('runs.nowWithValue', {
+                  value: [
+                    ...new Set(
+                      tried.swap.allergensNew.map(({ code, possible }) => `${possible ? t('common.maybe') : ''}${allergenWord(code)}`),
+                    ),
+                  ].join(', '),
+                })}{' '}
               </b>
             )}
             {tried.formula.rows
               .filter(({ key }) => !formula.rows.some((row) => row.key === key))
-              .map(({ ingredientId, amountG }) => `Put ${voice.show(amountG, 'mass')} ${nameOf(ingredientId).toLowerCase()} in with it. `)
+              .map(({ ingredientId, amountG }) =>
+                t('runs.putAmountIngredientidInWithIt', {
+                  amount: voice.show(amountG, 'mass'),
+                  ingredientId: nameOf(ingredientId).toLowerCase(),
+                }),
+              )
               .join('')}
-            {tried.swap.breaks.length > 0 && <b>Does not suit {tried.swap.breaks.join(', ')}. </b>}
+            {tried.swap.breaks.length > 0 && <b>{t('runs.doesNotSuitBreaks', { breaks: tried.swap.breaks.join(', ') })} </b>}
             {tried.swap.notes.join(' ')}
           </Box>
           <Button variant="contained" sx={bench.button} onClick={() => void take(tried.formula)}>
-            Swap it
+            {t('runs.swapIt')}
           </Button>
         </Box>
       )}
@@ -118,7 +126,7 @@ export function Swap({ run, progress }: { run: RunInHand; progress: StepProgress
           </Button>
         ))}
         <Button variant="text" sx={{ ...bench.button, fontSize: typeSize.list }} onClick={() => setOpen(false)}>
-          No, keep it
+          {t('runs.noKeepIt')}
         </Button>
       </Box>
     </Box>

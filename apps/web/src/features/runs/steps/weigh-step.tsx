@@ -31,6 +31,7 @@ import { afterReading, isHeld, keepPour, keptPour, newPour, type Pour } from './
 import { useNow } from '../../../platform/use-now';
 import { useNext, type Advance } from '../bench/next-press';
 import type { RunInHand } from '../keeping/use-run';
+import { t } from '../../../platform/words';
 
 /** Weighing one row: the bowl fills, the number is what is still to add, and it goes on by itself. */
 export function WeighStep({ run, progress, advance }: { run: RunInHand; progress: StepProgress; advance: Advance }) {
@@ -103,20 +104,20 @@ export function WeighStep({ run, progress, advance }: { run: RunInHand; progress
 
   // The strip: outlined with what is missing until the weight is right; a press too early asks, a second one means it.
   useNext(advance, {
-    label: 'Next',
+    label: t('runs.next'),
     detail: stopped
-      ? 'lot not proven'
+      ? t('runs.lotNotProven')
       : typing !== null
         ? reads === undefined
-          ? 'type it'
+          ? t('runs.typeIt')
           : voice.show(reads, 'mass')
         : live
           ? inside
             ? ''
             : shortG > 0
-              ? `${voice.show(shortG, 'mass')} short`
-              : `${voice.show(-shortG, 'mass')} over`
-          : 'not weighed',
+              ? t('runs.shortShort', { short: voice.show(shortG, 'mass') })
+              : t('runs.shortOver', { short: voice.show(-shortG, 'mass') })
+          : t('runs.notWeighed'),
     filled: !stopped && (typing === null ? live && inside : reads !== undefined),
     press: () => {
       if (stopped) return;
@@ -154,7 +155,7 @@ export function WeighStep({ run, progress, advance }: { run: RunInHand; progress
           <Box sx={{ display: 'flex', gap: 3, alignItems: 'center', flexWrap: 'wrap' }}>
             <TextField
               autoFocus
-              label={`Weight in ${unitOf('mass', voice.units)}`}
+              label={t('runs.weightInValue', { value: unitOf('mass', voice.units) })}
               value={typing}
               error={typedProblem !== null}
               helperText={typedProblem ?? ' '}
@@ -168,7 +169,7 @@ export function WeighStep({ run, progress, advance }: { run: RunInHand; progress
               }}
             />
             <Button variant="contained" sx={bench.button} disabled={reads === undefined || typedProblem !== null} onClick={takeTyped}>
-              It is in
+              {t('runs.itIsIn')}
             </Button>
             {lot.more && (
               <Button
@@ -180,7 +181,7 @@ export function WeighStep({ run, progress, advance }: { run: RunInHand; progress
                   lot.more!();
                 }}
               >
-                This bag is empty
+                {t('runs.thisBagIsEmpty')}
               </Button>
             )}
           </Box>
@@ -188,29 +189,34 @@ export function WeighStep({ run, progress, advance }: { run: RunInHand; progress
         {asked && typing === null && !(live && inside) && (
           <Box role="status" sx={{ display: 'flex', gap: 3, alignItems: 'center', flexWrap: 'wrap', ...bench.text }}>
             <Button variant="contained" sx={bench.button} onClick={() => void keep(live ? Math.max(0, pour.netG) : wantedG)}>
-              {live ? `Keep ${voice.show(Math.max(0, pour.netG), 'mass')}` : `In as planned, ${voice.show(wantedG, 'mass')}`}
+              {live
+                ? t('runs.keepNet', { net: voice.show(Math.max(0, pour.netG), 'mass') })
+                : t('runs.inAsPlannedWanted', { wanted: voice.show(wantedG, 'mass') })}
             </Button>
-            or press Next again
+            {t('runs.orPressNextAgain')}
           </Box>
         )}
         {far !== null && (
           <Box role="alert" sx={{ display: 'flex', gap: 3, alignItems: 'center', flexWrap: 'wrap', ...bench.text }}>
             <b>
-              {voice.bare(progress.weighedG + far, 'mass')} of {voice.show(step.amountG ?? 0, 'mass')}:{' '}
-              {far < wantedG ? 'was it forgotten?' : 'so much more?'}
+              {t('runs.weighedOfAmountWord', {
+                weighed: voice.bare(progress.weighedG + far, 'mass'),
+                amount: voice.show(step.amountG ?? 0, 'mass'),
+                word: far < wantedG ? t('runs.wasItForgotten') : t('runs.soMuchMore'),
+              })}
             </b>
             <Button variant="contained" sx={bench.button} onClick={() => setFar(null)}>
-              Weigh it again
+              {t('runs.weighItAgain')}
             </Button>
             <Button variant="outlined" sx={bench.button} onClick={() => void keep(far)}>
-              It is really {voice.show(progress.weighedG + far, 'mass')}
+              {t('runs.itIsReallyWeighed', { weighed: voice.show(progress.weighedG + far, 'mass') })}
             </Button>
           </Box>
         )}
         {over && <Over run={run} progress={progress} netG={pour.netG} onKeep={() => keep(pour.netG)} />}
         <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap' }}>
           <Button variant="outlined" sx={bench.button} onClick={() => setTyping((before) => (before === null ? '' : null))}>
-            Type it
+            {t('runs.typeIt2')}
           </Button>
           {live && <ScaleToThis run={run} progress={progress} netG={pour.netG} wantedG={wantedG} toleranceG={toleranceG} />}
           {step.stage === 'blend' && <ReadyBlend run={run} advance={advance} />}
@@ -248,7 +254,7 @@ function Amount({ live, shortG, netG, ofG, toleranceG }: { live: boolean; shortG
       >
         {voice.bare(Math.abs(shortG) <= toleranceG / 2 && live ? 0 : Math.abs(shortG), 'mass')}
         <Box component="span" sx={{ fontSize: '0.36em', pl: 2 }}>
-          {unitOf('mass', voice.units)} {over ? 'over' : live ? 'to add' : ''}
+          {unitOf('mass', voice.units)} {over ? t('common.over') : live ? t('runs.toAdd') : ''}
         </Box>
       </Box>
       <Box
@@ -260,7 +266,9 @@ function Amount({ live, shortG, netG, ofG, toleranceG }: { live: boolean; shortG
           [under.phone]: { fontSize: typeSize.reading, lineHeight: '36px' },
         }}
       >
-        {live ? `${voice.bare(netG, 'mass', digits)} of ${voice.show(ofG, 'mass', digits)}` : showQuantity(ofG, 'mass', other)}
+        {live
+          ? t('runs.netOfOf', { net: voice.bare(netG, 'mass', digits), of: voice.show(ofG, 'mass', digits) })
+          : showQuantity(ofG, 'mass', other)}
         <Box component="span" sx={{ fontSize: '0.55em', pl: 2 }}>
           ± {voice.show(toleranceG, 'mass')}
         </Box>
@@ -275,7 +283,7 @@ function Over({ run, progress, netG, onKeep }: { run: RunInHand; progress: StepP
   const factor = (progress.weighedG + netG) / planned;
   return (
     <Box role="status" sx={{ display: 'grid', gap: 2, ...bench.text }}>
-      <b>Take it out, or make the rest fit.</b>
+      <b>{t('runs.takeItOutOrMakeTheRest')}</b>
       <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap' }}>
         <Button
           variant="outlined"
@@ -285,10 +293,10 @@ function Over({ run, progress, netG, onKeep }: { run: RunInHand; progress: StepP
             await onKeep();
           }}
         >
-          Scale the rest × {factor.toFixed(3)}
+          {t('runs.scaleTheRestFactor', { factor: factor.toFixed(3) })}
         </Button>
         <Button variant="outlined" sx={bench.button} onClick={() => void onKeep()}>
-          Leave it in
+          {t('runs.leaveItIn')}
         </Button>
       </Box>
     </Box>
@@ -314,7 +322,7 @@ function ScaleToThis({
   const factor = ((progress.weighedG + netG) / (progress.step.amountG ?? 1)) * run.state.factor;
   return (
     <Button variant="outlined" sx={bench.button} onClick={() => void run.say({ what: { kind: 'scaled', factor } })}>
-      Scale to what I have
+      {t('runs.scaleToWhatIHave')}
     </Button>
   );
 }
@@ -356,12 +364,12 @@ function useLot(run: RunInHand, rowKey: string, ingredientId: string, onLeave: (
             }),
         }
       : null;
-  const lotWords = `lot ${chosen?.code ?? '–'}${proof === 'proven' ? ', proven' : ''}`;
+  const lotWords = t('runs.lotCodeWord', { code: chosen?.code ?? '–', word: proof === 'proven' ? t('runs.proven') : '' });
   const choice =
     lots.length === 0 ? null : lots.length === 1 ? (
       <Box sx={{ ...bench.text, alignSelf: 'center', color: palette.text.secondary, px: 2 }}>{lotWords}</Box>
     ) : open ? (
-      <Box role="group" aria-label="Lot" sx={{ display: 'flex', gap: 2, flexWrap: 'wrap' }}>
+      <Box role="group" aria-label={t('common.lot')} sx={{ display: 'flex', gap: 2, flexWrap: 'wrap' }}>
         {lots.map((lot) => (
           <Button
             key={lot.id}
@@ -373,13 +381,13 @@ function useLot(run: RunInHand, rowKey: string, ingredientId: string, onLeave: (
               setOpen(false);
             }}
           >
-            Lot {lot.code}
+            {t('runs.lotCode', { code: lot.code })}
           </Button>
         ))}
       </Box>
     ) : (
       <Button variant="outlined" sx={bench.button} onClick={() => setOpen(true)}>
-        {lotWords}, another
+        {t('runs.lotwordsAnother', { lotWords })}
       </Button>
     );
   return { chosen, stop, choice, more: lots.length > 1 ? () => setOpen(true) : null };
@@ -399,18 +407,17 @@ function LotStop({
   return (
     <Box role="alert" sx={{ display: 'grid', gap: 4, justifyItems: 'start' }}>
       <Box sx={{ ...bench.title, color: 'error.main' }}>
-        Not proven: {name}
-        {code ? `, lot ${code}` : ''}
+        {t('runs.notProvenNameWord', { name, word: code ? t('runs.lotCode2', { code }) : '' })}
       </Box>
-      <Box sx={bench.text}>No report shows that it is under this kitchen’s gluten limit. What it goes into is not gluten-free.</Box>
+      <Box sx={bench.text}>{t('runs.noReportShowsThatItIsUnder')}</Box>
       <Box sx={{ display: 'flex', gap: 3, flexWrap: 'wrap' }}>
         {others.map((lot) => (
           <Button key={lot.code} variant="contained" sx={bench.button} onClick={lot.take}>
-            Use lot {lot.code}
+            {t('runs.useLotCode', { code: lot.code })}
           </Button>
         ))}
         <Button variant="outlined" color="error" sx={bench.button} onClick={onWeigh}>
-          Weigh it, not gluten-free
+          {t('runs.weighItNotGlutenFree')}
         </Button>
       </Box>
     </Box>

@@ -16,12 +16,14 @@ import { FieldRow } from '../../../ui/form/field-row';
 import { useDraft, newKey } from '../../formulas/doors';
 import { FormulaField, useFormula, useSet, useSurroundings, Waits } from '../../board/doors';
 import { foldWords, useLaminate, useShownStep } from './laminate-view';
+import { t } from '../../../platform/words';
+import { Said } from '../../../ui/words/said';
 
 const lockInWords: Readonly<Record<Laminate['lockIn'], string>> = {
-  envelope: 'envelope',
-  halfBook: 'half book',
-  twoThirds: 'fat on two thirds',
-  inverse: 'inverse, fat outside',
+  envelope: t('sheet.envelope'),
+  halfBook: t('sheet.halfBook'),
+  twoThirds: t('sheet.fatOnTwoThirds'),
+  inverse: t('sheet.inverseFatOutside'),
 };
 /** Lock-in, folds and rests, in the order of the hands. */
 export function FoldTable({ faces }: { faces: ReactNode }) {
@@ -44,21 +46,21 @@ export function FoldTable({ faces }: { faces: ReactNode }) {
     <Box sx={{ display: 'grid', gap: 1 }}>
       {faces}
       <Box sx={{ display: 'flex', justifyContent: 'space-between', alignItems: 'center', height: 32 }}>
-        <Typography variant="h2">Folds</Typography>
+        <Typography variant="h2">{t('sheet.folds')}</Typography>
         <Button size="small" variant="outlined" startIcon={<AddIcon />} disabled={plan.folds.length >= 8} onClick={add}>
-          Fold
+          {t('sheet.fold')}
         </Button>
       </Box>
-      <FieldRow label="Lock in">
+      <FieldRow label={t('sheet.lockIn')}>
         <Choice
-          label="Lock in"
+          label={t('sheet.lockIn')}
           value={plan.lockIn}
           options={Object.entries(lockInWords).map(([value, name]) => ({ value: value as Laminate['lockIn'], name }))}
           onChange={(lockIn) => set('/sheet/laminate/lockIn', lockIn)}
           width={170}
         />
       </FieldRow>
-      <StepLine step={result?.steps[0]} title="Lock in" chosen={shown === 0} onChoose={() => useShownStep.setState({ at: 0 })}>
+      <StepLine step={result?.steps[0]} title={t('sheet.lockIn')} chosen={shown === 0} onChoose={() => useShownStep.setState({ at: 0 })}>
         <Profile layers={result?.steps[0]?.fatLayers ?? 1} parts={1} />
       </StepLine>
       {plan.folds.map((fold, i) => {
@@ -67,7 +69,7 @@ export function FoldTable({ faces }: { faces: ReactNode }) {
           <Box key={i} sx={{ borderTop: `1px solid ${palette.divider}`, pt: 1 }}>
             <StepLine
               step={step}
-              title={`Fold ${i + 1}`}
+              title={t('sheet.foldI', { i: i + 1 })}
               chosen={shown === i + 1}
               onChoose={() => useShownStep.setState({ at: i + 1 })}
               onRemove={() => edit(`unfold:${newKey()}`, () => [{ path: `/sheet/laminate/folds/${i}`, from: fold as never }])}
@@ -76,70 +78,77 @@ export function FoldTable({ faces }: { faces: ReactNode }) {
             </StepLine>
             <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', flexWrap: 'wrap', py: 0.5, fontSize: typeSize.small }}>
               <Choice
-                label={`Fold ${i + 1} parts`}
+                label={t('sheet.foldIParts', { i: i + 1 })}
                 value={fold.parts}
                 options={([2, 3, 4] as const).map((value) => ({ value, name: foldWords[value] }))}
                 onChange={(parts) => set(`/sheet/laminate/folds/${i}/parts`, parts)}
                 width={132}
               />
-              rolled to
+              {t('sheet.rolledTo')}
               <FormulaField
                 path={`/sheet/laminate/folds/${i}/rollToMm`}
-                label={`Fold ${i + 1} rolled to`}
+                label={t('sheet.foldIRolledTo', { i: i + 1 })}
                 kind="length"
                 grain={0.5}
                 width={54}
               />
             </Box>
-            <Waits path={`/sheet/laminate/folds/${i}/waits`} label={`Rest ${i + 1}`} />
+            <Waits path={`/sheet/laminate/folds/${i}/waits`} label={t('sheet.restI', { i: i + 1 })} />
           </Box>
         );
       })}
       <Box sx={{ borderTop: `1px solid ${palette.divider}`, pt: 1 }}>
         <StepLine
           step={result?.steps[result.steps.length - 1]}
-          title="Last roll"
+          title={t('sheet.lastRoll')}
           chosen={shown === null}
           onChoose={() => useShownStep.setState({ at: null })}
         >
           <Profile layers={result?.layers.fatLayers ?? 1} parts={1} />
         </StepLine>
-        <FieldRow label="Rolled to">
-          <FormulaField path="/sheet/parts/0/thicknessMm" label="Last sheet" kind="length" grain={0.1} />
+        <FieldRow label={t('common.rolledTo')}>
+          <FormulaField path="/sheet/parts/0/thicknessMm" label={t('sheet.lastSheet')} kind="length" grain={0.1} />
         </FieldRow>
       </Box>
-      <FieldRow label="Dough, when fat goes in">
-        <FormulaField path="/sheet/laminate/doughMm" label="Dough thickness" kind="length" width={62} />
+      <FieldRow label={t('sheet.doughWhenFatGoesIn')}>
+        <FormulaField path="/sheet/laminate/doughMm" label={t('sheet.doughThickness')} kind="length" width={62} />
       </FieldRow>
-      <FieldRow label="Bare border">
-        <FormulaField path="/sheet/laminate/borderMm" label="Border" kind="length" width={62} />
+      <FieldRow label={t('sheet.bareBorder')}>
+        <FormulaField path="/sheet/laminate/borderMm" label={t('sheet.border')} kind="length" width={62} />
       </FieldRow>
-      <FieldRow label="Mark the far edge">
+      <FieldRow label={t('sheet.markTheFarEdge')}>
         <ToggleButtonGroup
           exclusive
           size="small"
-          aria-label="Mark the far edge"
+          aria-label={t('sheet.markTheFarEdge')}
           value={plan.mark ? 'yes' : 'no'}
           onChange={(_, next: string | null) => next && set('/sheet/laminate/mark', next === 'yes' ? true : undefined)}
         >
-          <ToggleButton value="yes">yes</ToggleButton>
-          <ToggleButton value="no">no</ToggleButton>
+          <ToggleButton value="yes">{t('sheet.yes')}</ToggleButton>
+          <ToggleButton value="no">{t('sheet.no')}</ToggleButton>
         </ToggleButtonGroup>
       </FieldRow>
       <Button size="small" sx={{ justifySelf: 'start' }} onClick={() => set('/sheet/laminate', undefined)}>
-        Not laminated
+        {t('sheet.notLaminated')}
       </Button>
       {result && (
         <Box sx={{ bgcolor: 'leaf.well', borderRadius: '8px', p: 2, display: 'flex', gap: 3, flexWrap: 'wrap', fontSize: typeSize.small }}>
           <span>
-            <b>{showDuration(result.totalMin)}</b> in all
+            <Said say="sheet.totalInAll" values={{ total: showDuration(result.totalMin) }} />
           </span>
           <span>
-            <b>{showDuration(result.handsMin)}</b> hands
+            <Said say="sheet.handsHands" values={{ hands: showDuration(result.handsMin) }} />
           </span>
           <span>
-            fat <b>{showQuantity(result.fatG, 'mass', units, 0)}</b>, {Math.round(result.rollIn.ofBlend * 100)} % of the blend,{' '}
-            {Math.round(result.rollIn.ofDough * 100)} % of the dough, {Math.round(result.rollIn.ofAll * 100)} % of both
+            <Said
+              say="sheet.fatFatOfblendOfTheBlendOfdough"
+              values={{
+                fat: showQuantity(result.fatG, 'mass', units, 0),
+                ofBlend: Math.round(result.rollIn.ofBlend * 100),
+                ofDough: Math.round(result.rollIn.ofDough * 100),
+                ofAll: Math.round(result.rollIn.ofAll * 100),
+              }}
+            />
           </span>
         </Box>
       )}
@@ -180,16 +189,16 @@ function StepLine({ step, title, chosen, onChoose, onRemove, children }: StepLin
       >
         {title}
       </Button>
-      <Box title="layers of fat" sx={{ fontWeight: 680, textAlign: 'right' }}>
+      <Box title={t('sheet.layersOfFat')} sx={{ fontWeight: 680, textAlign: 'right' }}>
         {step?.fatLayers ?? '–'}
       </Box>
       <Box sx={{ textAlign: 'right', whiteSpace: 'nowrap', color: 'text.secondary', fontSize: typeSize.caption }}>
         {step && `${showQuantity(step.fromC, 'temperature', units, 0)} → ${showQuantity(step.toC, 'temperature', units, 0)}`}
         <br />
-        {step && `at ${showDuration(step.atMin)}`}
+        {step && t('sheet.atAt', { at: showDuration(step.atMin) })}
       </Box>
       {onRemove ? (
-        <IconButton size="small" aria-label={`Remove ${title}`} onClick={onRemove}>
+        <IconButton size="small" aria-label={t('sheet.removeTitle', { title })} onClick={onRemove}>
           <CloseIcon fontSize="inherit" />
         </IconButton>
       ) : (

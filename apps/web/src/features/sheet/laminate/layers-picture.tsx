@@ -27,6 +27,8 @@ import { Plot } from '../../../ui/drawing/plot';
 import { setValue, useDraft } from '../../formulas/doors';
 import { useAnswer, useFormula, useSurroundings, Waiting } from '../../board/doors';
 import { foldWords, useLaminate, useShownStep } from './laminate-view';
+import { t } from '../../../platform/words';
+import { Said } from '../../../ui/words/said';
 
 /** The cut through the packet or the last sheet, and when fat and dough are equally firm. */
 export function LayersPicture() {
@@ -61,8 +63,13 @@ export function LayersPicture() {
   return (
     <Box sx={{ display: 'grid', gap: 2 }}>
       <Note size="small">
-        {step ? (step.what === 'lockIn' ? 'Cut through the packet with its fat' : `Cut through fold ${at}`) : 'Cut through the last sheet'},
-        layers at their true share of the thickness.
+        {t('sheet.wordLayersAtTheirTrueShareOf', {
+          word: step
+            ? step.what === 'lockIn'
+              ? t('sheet.cutThroughThePacketWithItsFat')
+              : t('sheet.cutThroughFoldAt', { at })
+            : t('sheet.cutThroughTheLastSheet'),
+        })}
       </Note>
       <Section
         lies={lies}
@@ -75,11 +82,17 @@ export function LayersPicture() {
         drawn={step === undefined}
       />
       <Box sx={{ fontSize: typeSize.small }}>
-        <b>
-          {result.layers.fatLayers} layers of fat, {result.layers.doughLayers} of dough
-        </b>{' '}
-        in {showQuantity(result.sheet.thicknessMm, 'length', units)}; counted as stacked, {result.layers.stacked}. At{' '}
-        {voice.show(floor, 'thin')} of dough this sheet takes up to {most} layers of fat: judgement, not a law.
+        <Said
+          say="sheet.fatlayersLayersOfFatDoughlayersOfDough"
+          values={{
+            fatLayers: result.layers.fatLayers,
+            doughLayers: result.layers.doughLayers,
+            thickness: showQuantity(result.sheet.thicknessMm, 'length', units),
+            stacked: result.layers.stacked,
+            floor: voice.show(floor, 'thin'),
+            most,
+          }}
+        />
       </Box>
       <Sizes result={result} rolled={rolled} step={at} />
       <Firmness result={result} />
@@ -122,7 +135,14 @@ function Section({ lies, fatLayers, doughLayers, fatUm, doughUm, inverse, floorU
       viewBox={`0 0 ${W + 200} ${H + 20}`}
       width="100%"
       role={drawn ? 'group' : 'img'}
-      aria-label={`${fatLayers} ${fatLayers === 1 ? 'layer' : 'layers'} of fat of ${voice.show(fatUm, 'thin')} and ${doughLayers} of dough of ${voice.show(doughUm, 'thin')} in ${voice.show(lies.thicknessMm, 'length')}`}
+      aria-label={t('sheet.fatlayersWordOfFatOfFatAnd', {
+        fatLayers,
+        word: fatLayers === 1 ? t('sheet.layer') : t('sheet.layers'),
+        fat: voice.show(fatUm, 'thin'),
+        doughLayers,
+        dough: voice.show(doughUm, 'thin'),
+        thickness: voice.show(lies.thicknessMm, 'length'),
+      })}
       style={{ maxHeight: 250 }}
     >
       <g fontSize={typeSize.tiny} fill={palette.text.secondary} stroke={palette.leaf.edge}>
@@ -166,12 +186,12 @@ function Section({ lies, fatLayers, doughLayers, fatUm, doughUm, inverse, floorU
         </g>
         <circle r={lens} fill="none" stroke={palette.text.primary} strokeWidth="1.8" />
         <g fontSize={typeSize.caption} fontWeight="650" fill="#14211E" textAnchor="middle">
-          <text y={-10}>fat {thin(fatUm, voice)}</text>
-          <text y={(pair * zoom) / 2 - 10}>dough {thin(doughUm, voice)}</text>
+          <text y={-10}>{t('sheet.fatFat', { fat: thin(fatUm, voice) })}</text>
+          <text y={(pair * zoom) / 2 - 10}>{t('sheet.doughDough', { dough: thin(doughUm, voice) })}</text>
         </g>
       </g>
       <text x={W + 94} y={H / 2 + lens + 18} fontSize={typeSize.caption} textAnchor="middle" fill={palette.text.secondary}>
-        dough: watch under {showQuantity(floorUm, 'thin', units)}
+        {t('sheet.doughWatchUnderFloor', { floor: showQuantity(floorUm, 'thin', units) })}
       </text>
       <text x={W + 94} y={H / 2 - lens - 10} fontSize={typeSize.caption} textAnchor="middle" fill={palette.text.secondary}>
         {showQuantity(lies.widthMm, 'size', units)} × {showQuantity(lies.lengthMm, 'size', units)}
@@ -189,7 +209,7 @@ function ThicknessGrip({ thicknessMm }: { thicknessMm: number }) {
       xMm={(W - 40) / 2 / pxPerMm}
       yMm={thicknessMm}
       pxPerMm={pxPerMm}
-      label="Thickness of the last sheet"
+      label={t('sheet.thicknessOfTheLastSheet')}
       valueMm={thicknessMm}
       valueText={voice.show(thicknessMm, 'length')}
       cursor="ns-resize"
@@ -211,29 +231,33 @@ function Sizes({ result, rolled, step }: { result: LaminateResult; rolled: Rolle
   const units = usePreferences((state) => state.units);
   const formula = useFormula();
   const size = ({ widthMm, lengthMm, thicknessMm }: RolledSlab) =>
-    `${showQuantity(widthMm, 'size', units)} × ${showQuantity(lengthMm, 'size', units)}, ${showQuantity(thicknessMm, 'length', units)} thick`;
+    t('sheet.widthLengthThicknessThick', {
+      width: showQuantity(widthMm, 'size', units),
+      length: showQuantity(lengthMm, 'size', units),
+      thickness: showQuantity(thicknessMm, 'length', units),
+    });
   const turn = step === null ? undefined : result.steps[step]?.turn;
   return (
     <Box component="ul" sx={{ m: 0, pl: 4, fontSize: typeSize.small }}>
-      <li>
-        Dough {size(result.dough)}; fat slab {size(result.fat)}
-      </li>
-      <li>With the fat in it: {size(result.locked)}</li>
+      <li>{t('sheet.doughDoughFatSlabFat', { dough: size(result.dough), fat: size(result.fat) })}</li>
+      <li>{t('sheet.withTheFatInItLocked', { locked: size(result.locked) })}</li>
       {turn && (
         <li>
-          Roll away from you only, to {size(turn.rolled)}; fold {foldWords[turn.parts as 2 | 3 | 4]}: {size(turn.folded)}
+          {t('sheet.rollAwayFromYouOnlyToRolled', {
+            rolled: size(turn.rolled),
+            foldWords: foldWords[turn.parts as 2 | 3 | 4],
+            folded: size(turn.folded),
+          })}
         </li>
       )}
       {step === null && (
         <li>
-          Last roll: {size(rolled)}
-          {formula.sheet.lots > 1 && `, each of ${formula.sheet.lots}`}, folded edges at the sides
+          {t('sheet.lastRollRolled', { rolled: size(rolled) })}
+          {formula.sheet.lots > 1 && t('sheet.eachOfLots', { lots: formula.sheet.lots })}
+          {t('sheet.foldedEdgesAtTheSides')}
         </li>
       )}
-      <li>
-        Then a quarter turn{formula.sheet.laminate?.mark ? ': the mark that was on the far edge now lies at the side' : ''}. Fat showing:
-        dust it, brush it, go on
-      </li>
+      <li>{t('sheet.thenAQuarterTurnWordFatShowing', { word: formula.sheet.laminate?.mark ? t('sheet.theMarkThatWasOnTheFar') : '' })}</li>
     </Box>
   );
 }
@@ -256,24 +280,30 @@ function Firmness({ result }: { result: LaminateResult }) {
     const curveC = (atX: number) => firmnessAt(fatName, family, fromUnits(atX, 'temperature', units)).fat;
     return {
       data: [
-        { x, y: fat, mode: 'lines' as const, name: 'fat', line: { width: 3, color: palette.leaf.fatLine } },
-        { x, y: dough, mode: 'lines' as const, name: 'dough', line: { width: 2.4, color: palette.leaf.crust, dash: 'dash' as const } },
+        { x, y: fat, mode: 'lines' as const, name: t('common.fat2'), line: { width: 3, color: palette.leaf.fatLine } },
+        {
+          x,
+          y: dough,
+          mode: 'lines' as const,
+          name: t('sheet.dough'),
+          line: { width: 2.4, color: palette.leaf.crust, dash: 'dash' as const },
+        },
         {
           x: works.flatMap(({ fromC, toC }) => [shown(fromC), shown(toC), NaN]),
           y: works.flatMap(({ fromC, toC }) => [Math.min(4, curveC(shown(fromC))), Math.min(4, curveC(shown(toC))), NaN]),
           mode: 'lines+markers' as const,
-          name: 'while you work',
+          name: t('sheet.whileYouWork'),
           line: { color: palette.text.primary, width: 1.5 },
           marker: { size: 7, color: palette.text.primary },
           text: works.flatMap(({ what }, i) => {
-            const name = what === 'fold' ? `fold ${i + 1}` : 'last roll';
-            return [`${name} begins`, `${name} ends`, ''];
+            const name = what === 'fold' ? t('sheet.foldI2', { i: i + 1 }) : t('sheet.lastRoll2');
+            return [t('sheet.nameBegins', { name }), t('sheet.nameEnds', { name }), ''];
           }),
         },
       ],
       layout: {
         xaxis: { ticksuffix: ` ${unitOf('temperature', units)}`, range: [x[0]!, x[x.length - 1]!] },
-        yaxis: { title: { text: 'softer · firmer' }, range: [0, 4], tickvals: [1], ticktext: ['as dough'] },
+        yaxis: { title: { text: t('sheet.softerFirmer') }, range: [0, 4], tickvals: [1], ticktext: [t('sheet.asDough')] },
         shapes: [
           {
             type: 'rect' as const,
@@ -292,34 +322,37 @@ function Firmness({ result }: { result: LaminateResult }) {
             x: shown((windowC[0] + windowC[1]) / 2),
             y: 1.02,
             yref: 'paper' as const,
-            text: 'roll',
+            text: t('sheet.roll'),
             showarrow: false,
             yanchor: 'bottom' as const,
             font: { color: palette.primary.main },
           },
-          { x: shown(5), y: 2.4, text: 'fat breaks', showarrow: false },
-          { x: shown(25), y: 1.3, text: 'fat smears', showarrow: false },
+          { x: shown(5), y: 2.4, text: t('sheet.fatBreaks'), showarrow: false },
+          { x: shown(25), y: 1.3, text: t('sheet.fatSmears'), showarrow: false },
         ],
       },
       columns: [
         { name: unitOf('temperature', units), values: x },
-        { name: 'fat', values: fat, digits: 2 },
-        { name: 'dough', values: dough, digits: 2 },
+        { name: t('common.fat2'), values: fat, digits: 2 },
+        { name: t('sheet.dough'), values: dough, digits: 2 },
       ],
     };
   }, [fatName, family, steps, windowC, units, palette]);
-  if (!made) return <Note size="small">No curve of this fat is known: read its temperatures off its packet.</Note>;
+  if (!made) return <Note size="small">{t('sheet.noCurveOfThisFatIsKnown')}</Note>;
   return (
     <Box>
-      <Typography variant="h3">Fat and dough should be equally firm</Typography>
+      <Typography variant="h3">{t('sheet.fatAndDoughShouldBeEquallyFirm')}</Typography>
       <Plot
-        summary={`Fat and dough can both be rolled between ${showQuantity(windowC[0], 'temperature', units)} and ${showQuantity(windowC[1], 'temperature', units)}.`}
+        summary={t('sheet.fatAndDoughCanBothBeRolled', {
+          window: showQuantity(windowC[0], 'temperature', units),
+          window2: showQuantity(windowC[1], 'temperature', units),
+        })}
         data={made.data}
         layout={made.layout}
         height={190}
         columns={made.columns}
       />
-      <Note>Solid fat from memory within 5 points; firmness beside it, minutes at the table and layer limits are judgement.</Note>
+      <Note>{t('sheet.solidFatFromMemoryWithin5Points')}</Note>
     </Box>
   );
 }
@@ -330,17 +363,21 @@ function Proof({ result }: { result: LaminateResult }) {
   const { liquidC, mostC, min } = frothWords.values;
   return (
     <Box>
-      <Typography variant="h3">Yeast</Typography>
+      <Typography variant="h3">{t('sheet.yeast')}</Typography>
       <Box component="ol" sx={{ m: 0, pl: 5, fontSize: typeSize.small }}>
         <li>
-          Yeast and a pinch of sugar in liquid at {showQuantity(liquidC, 'temperature', units, 0)}, never over{' '}
-          {showQuantity(mostC, 'temperature', units, 0)}: it froths within {min} min. No froth: stop, take new yeast
+          {t('sheet.yeastAndAPinchOfSugarIn', {
+            liquid: showQuantity(liquidC, 'temperature', units, 0),
+            most: showQuantity(mostC, 'temperature', units, 0),
+            min,
+          })}
         </li>
         <li>
-          Cut and shaped, prove under oiled film until half as large again, a bit puffed, not double: judge by volume, not by the clock
-          {result.proofMostC !== null && `, at most at ${showQuantity(result.proofMostC, 'temperature', units, 0)} for this fat`}
+          {t('sheet.cutAndShapedProveUnderOiledFilm')}
+          {result.proofMostC !== null &&
+            t('sheet.atMostAtProofmostForThisFat', { proofMost: showQuantity(result.proofMostC, 'temperature', units, 0) })}
         </li>
-        <li>Fridge until the fat is firm, then the wash, cut sides left bare, and a hot oven</li>
+        <li>{t('sheet.fridgeUntilTheFatIsFirmThen')}</li>
       </Box>
     </Box>
   );

@@ -1,4 +1,5 @@
 import type { Template } from '@north-leaf/core';
+import { t } from '../../../platform/words';
 
 export const papers = { A4: [210, 297], letter: [215.9, 279.4] } as const;
 export type Paper = keyof typeof papers;
@@ -13,7 +14,7 @@ const PT = 72 / 25.4;
 /** A template as an SVG of its true size, with a line of 100 mm to measure. */
 export function templateSvg({ name, widthMm, lengthMm, cut, mark, count }: Template): string {
   const [w, h] = [Math.max(widthMm, 104) + 4, lengthMm + 4 + FOOT];
-  const text = `${name} × ${count}: ${widthMm.toFixed(1)} × ${lengthMm.toFixed(1)} mm. The line below is 100 mm: measure it before cutting.`;
+  const text = t('sheet.nameNumberWidthLengthMmTheLine', { name, number: count, width: widthMm.toFixed(1), length: lengthMm.toFixed(1) });
   return [
     `<svg xmlns="http://www.w3.org/2000/svg" width="${w}mm" height="${h}mm" viewBox="-2 -2 ${w} ${h}" fill="none" stroke="black" stroke-width="0.3">`,
     `<title>${escaped(name)}</title>`,
@@ -66,9 +67,11 @@ export async function templatesPdf(templates: readonly Template[], paper: Paper)
         line(MARGIN, MARGIN + 0.5, MARGIN, MARGIN + 3.5);
         line(MARGIN + 100, MARGIN + 0.5, MARGIN + 100, MARGIN + 3.5);
         const where =
-          columns * rows > 1 ? `, page ${row + 1} of ${rows} down, ${column + 1} of ${columns} across, ${OVERLAP} mm shared` : '';
+          columns * rows > 1
+            ? t('sheet.pageRowOfRowsDownColumnOf', { row: row + 1, rows, column: column + 1, columns, overlap: OVERLAP })
+            : '';
         page.drawText(
-          `${name} x ${count}: ${widthMm.toFixed(1)} x ${lengthMm.toFixed(1)} mm${where}. Print at 100 %: this line is 100 mm.`,
+          t('sheet.nameXNumberWidthXLengthMm', { name, number: count, width: widthMm.toFixed(1), length: lengthMm.toFixed(1), where }),
           {
             x: MARGIN * PT,
             y: (MARGIN + 6) * PT,

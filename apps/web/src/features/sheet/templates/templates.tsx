@@ -10,6 +10,7 @@ import { usePreferences } from '../../../platform/preferences';
 import { useSurroundings } from '../../board/doors';
 import { papers, templatesPdf, templateSvg, type Paper } from './template-pdf';
 import type { DrawnSheet } from '../sheet-plan';
+import { t } from '../../../platform/words';
 
 /** Paper patterns at their true size: one PDF of all, or an SVG each. */
 export const Templates = memo(function Templates({ drawn: { formula, massG } }: { drawn: DrawnSheet }) {
@@ -22,19 +23,22 @@ export const Templates = memo(function Templates({ drawn: { formula, massG } }: 
   const pdf = async (on: Paper) => {
     setBusy(true);
     try {
-      save(`${formula.name} templates ${on}.pdf`, new Blob([(await templatesPdf(templates, on)) as BlobPart], { type: 'application/pdf' }));
+      save(
+        t('sheet.nameTemplatesOnPdf', { name: formula.name, on }),
+        new Blob([(await templatesPdf(templates, on)) as BlobPart], { type: 'application/pdf' }),
+      );
     } catch (error) {
-      notify(`The PDF could not be made: ${(error as Error).message}`, 'error');
+      notify(t('sheet.thePdfCouldNotBeMadeMessage', { message: (error as Error).message }), 'error');
     }
     setBusy(false);
   };
   return (
-    <Box component="section" aria-label="Templates">
-      <Typography variant="h3">Templates, 1:1</Typography>
+    <Box component="section" aria-label={t('sheet.templates')}>
+      <Typography variant="h3">{t('sheet.templates11')}</Typography>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center', fontSize: typeSize.small }}>
         {[paper, ...(Object.keys(papers) as Paper[]).filter((one) => one !== paper)].map((one) => (
           <Button key={one} size="small" variant="outlined" disabled={busy} onClick={() => void pdf(one)}>
-            PDF, {one}
+            {t('sheet.pdfOne', { one })}
           </Button>
         ))}
         {templates.map((template) => (
@@ -43,14 +47,11 @@ export const Templates = memo(function Templates({ drawn: { formula, massG } }: 
             size="small"
             onClick={() => save(`${formula.name} ${template.name}.svg`, new Blob([templateSvg(template)], { type: 'image/svg+xml' }))}
           >
-            {template.name} × {template.count}, SVG
+            {t('sheet.nameNumberSvg', { name: template.name, number: template.count })}
           </Button>
         ))}
       </Box>
-      <Note>
-        Print at 100 %, and measure the line on the sheet: it is 100 mm. Paper that touches dough is baking paper laid over, never the print
-        itself.
-      </Note>
+      <Note>{t('sheet.printAt100AndMeasureTheLine')}</Note>
     </Box>
   );
 });
