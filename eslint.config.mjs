@@ -34,6 +34,11 @@ export default tseslint.config(
           message: 'a size of type is one of `typeSize` in ui/theme.',
         },
         { selector: 'Literal[value=/^@media/]', message: 'a width or way of showing is one of `under` and `media` in ui/theme.' },
+        { selector: 'JSXText[value=/[A-Za-z]{2}/]', message: 'what a page says is a sentence of packages/words: t(key).' },
+        {
+          selector: 'JSXAttribute[name.name=/^(label|title|aria-label|placeholder|helperText)$/] > Literal',
+          message: 'what a page says is a sentence of packages/words: t(key).',
+        },
       ],
     },
   },

@@ -121,34 +121,50 @@ export function unitsWritten(ts, parsed) {
   return found;
 }
 
-const WORDS = /[A-Za-z’]{2,}/;
-const SAID = /^(label|title|aria-label|placeholder|helperText|question|alt|heading|caption|hint)$/;
+const SAID = /^(label|title|aria-label|placeholder|helperText|question|alt|heading|caption|hint|unit|words?|text)$/;
+/** Styles, paths, patterns of days and markup are no sentences. */
+const NO_SENTENCE =
+  /^(auto|none|inherit|solid|dashed|north-leaf|color-mix)|\d(px|fr|em|ch|vh|vw|mm|%)\b|\b1fr\b|^minmax|!important|^[&.#@*:<"]|translate|rgba?\(|gradient|^calc|^scale|^inset|^repeat|^span \d|^flex|ease-in|^all |^url|^input,|sans-serif|^d LLL|HH:mm|^https?:|^\/[a-z]|^[A-Z]+ \/|^[a-zA-Z]+[:.\-[]/;
+const spoken = (text) => /[A-Za-z’]{2,} [A-Za-z]|^ ?[,;:.] [A-Za-z]|[A-Za-z] $|^ [A-Za-z]/.test(text) && !NO_SENTENCE.test(text.trim());
 
 /** Text of the web that stands in its components and not in a catalogue of packages/words. */
 export function sentencesOutside(ts, parsed) {
-  let count = 0;
+  const found = [];
   for (const [file, tree] of parsed) {
-    if (!file.startsWith('apps/web/')) continue;
+    if (!file.startsWith('apps/web/') || file.includes('/ui/theme/')) continue;
+    const hit = (at) =>
+      found.push(`${file}:${tree.getLineAndCharacterOfPosition(at.getStart()).line + 1} ${at.getText().trim().slice(0, 60)}`);
     const visit = (at) => {
-      if (ts.isJsxText(at) && WORDS.test(at.text)) count += 1;
-      else if (ts.isJsxAttribute(at) && SAID.test(at.name.getText()) && at.initializer && ts.isStringLiteral(at.initializer)) count += 1;
-      else if (
-        ts.isStringLiteral(at) &&
-        /[A-Za-z’]{2,} [A-Za-z]/.test(at.text) &&
-        !ts.isImportDeclaration(at.parent) &&
-        !/\d(px|fr)|solid|auto/.test(at.text)
-      )
-        count += 1;
-      else if (
-        ts.isTemplateExpression(at) &&
-        [at.head.text, ...at.templateSpans.map(({ literal }) => literal.text)].some((text) => /[A-Za-z’]{3,} |^ ?[A-Za-z’]{3,}$/.test(text))
-      )
-        count += 1;
+      const fault = ts.isNewExpression(at.parent ?? at) && at.parent.expression.getText().endsWith('Error');
+      if (ts.isJsxText(at) && /[A-Za-z’]{2,}/.test(at.text)) hit(at);
+      else if (ts.isJsxAttribute(at) && SAID.test(at.name.getText()) && at.initializer && ts.isStringLiteral(at.initializer)) hit(at);
+      else if (ts.isStringLiteral(at) && spoken(at.text) && !ts.isImportDeclaration(at.parent) && !fault) hit(at);
+      else if (ts.isTemplateExpression(at)) {
+        const texts = [at.head.text, ...at.templateSpans.map(({ literal }) => literal.text)];
+        if (
+          texts.some((text) => /[A-Za-z’]{2,} |(^| )[A-Za-z’]{3,}/.test(text)) &&
+          !texts.some((text) => NO_SENTENCE.test(text.trim())) &&
+          !/px|solid|fr\b/.test(at.getText())
+        )
+          hit(at);
+      }
       ts.forEachChild(at, visit);
     };
     visit(tree);
   }
-  return count;
+  return found;
+}
+
+/** Sentences of the catalogue of pages that no page says. */
+export function sentencesUnsaid(parsed) {
+  const web = [...parsed].flatMap(([file, tree]) => (file.startsWith('apps/web/') ? [tree.text] : [])).join('\n');
+  const folder = join(ROOT, 'packages/words/src/en/pages');
+  const keys = readdirSync(folder).flatMap((file) => Object.keys(JSON.parse(readFileSync(join(folder, file), 'utf8'))));
+  // A key may be put together from a code: `common.axis.${axis}`.
+  return keys.filter((key) => {
+    const stem = key.replace(/_(zero|one|other)$/, '');
+    return !web.includes(`'${stem}'`) && !web.includes(`"${stem}"`) && !web.includes(`\`${stem.replace(/[^.]+$/, '')}\${`);
+  });
 }
 
 /** Names the core gives away that no other part takes. */

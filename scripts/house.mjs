@@ -10,6 +10,7 @@ import {
   namesTwice,
   rooms,
   sentencesOutside,
+  sentencesUnsaid,
   spread,
   unitsWritten,
   unusedOfCore,
@@ -120,7 +121,8 @@ else {
   }
   print('names of core used nowhere outside', unusedOfCore(ts, parsed), 0);
   print('units written in the web', unitsWritten(ts, parsed), 0);
-  console.log(`sentences of the web in no catalogue  ${sentencesOutside(ts, parsed)}   goal 0`);
+  print('sentences of the web in no catalogue', sentencesOutside(ts, parsed), 0);
+  print('sentences of the catalogue said nowhere', sentencesUnsaid(parsed), 0);
   await import('./count.mjs');
 }
 

@@ -7,8 +7,9 @@ import steps from './en/steps.json' with { type: 'json' };
 import { pages } from './pages.js';
 
 const english = { ...changes, ...findings, ...pages, ...refusals, ...steps };
-/** A sentence of the catalogue. */
-export type Key = keyof typeof english;
+type Stem<T> = T extends `${infer stem}_${'zero' | 'one' | 'other'}` ? stem : never;
+/** A sentence of the catalogue; one that goes by a number is said by what stands before `_one` and `_other`, with its `count`. */
+export type Key = keyof typeof english | Stem<keyof typeof english>;
 /** Whether the catalogue has it: for words that are looked up by what a document says. */
 export const isKey = (text: string): text is Key => text in english;
 export type Values = Readonly<Record<string, unknown>>;

@@ -185,7 +185,7 @@ function GoalRow({ goal, pantry, currency, onChange }: RowProps) {
       >
         {strengths.map((strength) => (
           <ToggleButton key={strength} value={strength} sx={{ px: '6px !important', height: '26px', borderColor: palette.leaf.edge }}>
-            {strength}
+            {t(`blend.strength.${strength}`)}
           </ToggleButton>
         ))}
       </ToggleButtonGroup>

@@ -20,7 +20,7 @@ export const stageQuestions: Record<StageName, string> = {
   keep: t('board.howLongWillItSnap'),
 };
 
-const piecesWord = (count: number) => `${count} ${count === 1 ? 'piece' : 'pieces'}`;
+const piecesWord = (count: number) => t('common.countedPieces', { count });
 
 /** The boards of layers and of portions ask their own. */
 export const portionQuestion = t('board.howManyComeOutOfThisDough');

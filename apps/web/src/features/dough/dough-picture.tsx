@@ -281,12 +281,11 @@ function Ladder({ result }: { result: DoughResult }) {
         ))}
         <Box sx={{ fontSize: typeSize.small }}>
           {result.spoons > 0
-            ? t('dough.holdBackSpoonsSpoonWordOfValue', {
-                spoons: result.spoons,
-                word: result.spoons > 1 ? 's' : '',
-                value: voice.exact(spoonWaterG.value, 'mass'),
+            ? t('dough.holdBack', {
+                count: result.spoons,
+                each: voice.exact(spoonWaterG.value, 'mass'),
               })
-            : 'all at once'}
+            : t('dough.allAtOnce')}
         </Box>
       </Box>
       {temperature && (
@@ -417,9 +416,8 @@ function Learned() {
   return (
     <>
       {' '}
-      {t('dough.learnedFromBakeidsWordFeltThisBlend', {
-        bakeIds: learned.bakeIds.length,
-        word: learned.bakeIds.length === 1 ? t('dough.bakeThatWas') : t('dough.bakesThatWere'),
+      {t('dough.learnedThirst', {
+        count: learned.bakeIds.length,
         value: learned.value.toFixed(2),
         sd: learned.sd.toFixed(2),
       })}

@@ -244,14 +244,7 @@ function ForLater({ result }: { result: KeepResult }) {
         </li>
       )}
       {!needsCold && (
-        <li>
-          {mouldFreeDays === null
-            ? t('keep.tooDryForMouldInItsPack')
-            : t('keep.byItsWettestPartMouldIsLikely', {
-                mouldFreeDays: Math.floor(mouldFreeDays),
-                word: Math.floor(mouldFreeDays) === 1 ? t('common.day') : t('common.days'),
-              })}
-        </li>
+        <li>{mouldFreeDays === null ? t('keep.tooDryForMouldInItsPack') : t('keep.mouldLikely', { count: Math.floor(mouldFreeDays) })}</li>
       )}
     </Box>
   );

@@ -65,9 +65,9 @@ export function KitchenPage() {
       beside={
         kitchen
           ? t('kitchen.ovensPlacesTraysOfTraysAndPans', {
-              ovens: many(kitchen.ovens.length, 'oven'),
-              places: many(kitchen.places.length, 'place'),
-              trays: many(kitchen.trays.length + (kitchen.pans?.length ?? 0), 'kind'),
+              ovens: t('kitchen.countedOvens', { count: kitchen.ovens.length }),
+              places: t('kitchen.countedPlaces', { count: kitchen.places.length }),
+              trays: t('kitchen.countedKinds', { count: kitchen.trays.length + (kitchen.pans?.length ?? 0) }),
             })
           : ' '
       }
@@ -84,8 +84,6 @@ export function KitchenPage() {
     </Page>
   );
 }
-
-const many = (n: number, one: string) => `${n} ${one}${n === 1 ? '' : 's'}`;
 
 function Loaded({ kitchen, ovenId }: { kitchen: Kitchen; ovenId: string | undefined }) {
   const [open, setOpen] = useState<Open | null>(null);
@@ -184,7 +182,7 @@ function Things({ list, kitchen, chosen, on, onOpen }: ThingsProps) {
   const voice = useVoice();
   const units = usePreferences((state) => state.units);
   const { palette } = useTheme();
-  const { title, one } = lists[list];
+  const { title } = lists[list];
   const things = (kitchen[list] ?? []) as readonly KitchenThings[KitchenList][];
   const line = {
     width: '100%',
@@ -208,7 +206,7 @@ function Things({ list, kitchen, chosen, on, onOpen }: ThingsProps) {
         </Typography>
         <IconButton
           size="small"
-          aria-label={t('kitchen.addWordOne', { word: one === 'oven' ? t('kitchen.an') : 'a', one })}
+          aria-label={t(`kitchen.add.${list}`)}
           onClick={() =>
             onOpen({ list, thing: { ...emptyThing[list], id: crypto.randomUUID() } as KitchenThings[KitchenList], isNew: true })
           }
@@ -311,7 +309,7 @@ function Sureness({ oven, care, kitchen, on, onMeasure }: SurenessProps) {
             word:
               care.state === 'never'
                 ? t('kitchen.andNothingOfItIsMeasuredHere')
-                : t('kitchen.byReadings', { readings: many(care.readings, t('kitchen.reading')) }),
+                : t('kitchen.byReadings', { readings: t('kitchen.countedReadings', { count: care.readings }) }),
           }}
         />
       </Box>

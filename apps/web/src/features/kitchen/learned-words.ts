@@ -80,7 +80,7 @@ export function learnedFrom(learned: Learned, { zone }: Kitchen): string {
     return what === 'ovenHeatFactor' ? t('kitchen.weighedUnderTheOvenModelBeforeThis') : t('kitchen.learnedUnderTheOvenModelBeforeThis');
   if (bakeIds.length === 0) return from ?? t('kitchen.begunAnewNoBakeSinceThen');
   const day = (at: string) => DateTime.fromISO(at, { zone }).toFormat('d LLL yyyy');
-  const many = t('kitchen.fromBakeidsWord', { bakeIds: bakeIds.length, word: bakeIds.length === 1 ? 'bake' : 'bakes' });
+  const many = t('kitchen.fromBakes', { count: bakeIds.length });
   if (firstAt === undefined || lastAt === undefined) return `${many}.`;
   return day(firstAt) === day(lastAt)
     ? `${many}, ${day(lastAt)}.`

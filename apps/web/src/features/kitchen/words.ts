@@ -4,14 +4,14 @@ import { t } from '../../platform/words';
 
 /** Headings of the lists, and what one of each is called. */
 export const lists: Readonly<Record<KitchenList, { readonly title: string; readonly one: string }>> = {
-  ovens: { title: t('kitchen.ovens'), one: 'oven' },
-  places: { title: t('kitchen.coldTableRack'), one: 'place' },
-  trays: { title: t('kitchen.trays'), one: 'tray' },
-  pans: { title: t('kitchen.pans'), one: 'pan' },
-  cutters: { title: t('kitchen.cutters'), one: 'cutter' },
+  ovens: { title: t('kitchen.ovens'), one: t('kitchen.one.oven') },
+  places: { title: t('kitchen.coldTableRack'), one: t('kitchen.one.place') },
+  trays: { title: t('kitchen.trays'), one: t('kitchen.one.tray') },
+  pans: { title: t('kitchen.pans'), one: t('kitchen.one.pan') },
+  cutters: { title: t('kitchen.cutters'), one: t('kitchen.one.cutter') },
 };
 
-const ago = (days: number) => (days === 0 ? 'today' : days === 1 ? 'yesterday' : t('kitchen.daysDaysAgo', { days }));
+const ago = (days: number) => t('kitchen.measuredAgo', { count: days });
 
 /** How well an oven is known, in one line. */
 export const careWords = ({ state, daysSince }: OvenCare): string =>
@@ -22,13 +22,13 @@ export const nextWords = ({
   show,
 }: Voice): Readonly<Record<NonNullable<OvenCare['next']>, { readonly what: string; readonly why: string }>> => ({
   measure: {
-    what: 'Measure it with a thermometer',
+    what: t('kitchen.measureIt'),
     why: t('kitchen.halfOfWhatABakesMinutesStray'),
   },
-  secondSetting: { what: 'Measure a second setting', why: t('kitchen.oneReadingSaysHowFarItIs') },
-  hotSpots: { what: 'Map where it is hotter', why: t('kitchen.fromShowBetweenTheSidesOnTrays', { show: show(5, 'difference') }) },
+  secondSetting: { what: t('kitchen.measureASecond'), why: t('kitchen.oneReadingSaysHowFarItIs') },
+  hotSpots: { what: t('kitchen.mapHotter'), why: t('kitchen.fromShowBetweenTheSidesOnTrays', { show: show(5, 'difference') }) },
   weigh: {
-    what: 'Weigh one tray before and after a bake',
+    what: t('kitchen.weighOneTray'),
     why: t('kitchen.onTheBakeBoardOfAFormula'),
   },
 });

@@ -80,7 +80,10 @@ function GuestForm({ guest, failed, onStore, onClose }: FormProps) {
         event.preventDefault();
         setAsked(true);
         if (!missing)
-          onStore(patched(guest, { name: name.trim(), suits: limits, note: note.trim() || undefined }), `${name.trim()} stored.`);
+          onStore(
+            patched(guest, { name: name.trim(), suits: limits, note: note.trim() || undefined }),
+            t('pantry.guestStored', { name: name.trim() }),
+          );
       }}
       sx={{ display: 'grid', gap: 3, alignContent: 'start' }}
     >

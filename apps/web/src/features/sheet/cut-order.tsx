@@ -52,19 +52,18 @@ function stepWords(step: CutStep, units: Units): string {
     case 'trim':
       return t('sheet.trimByOffEachSide', { by: length(step.byMm) });
     case 'lines': {
-      const side = step.along === 'width' ? 'across' : 'along';
+      const side = step.along === 'width' ? t('sheet.sideAcross') : t('sheet.sideAlong');
       if (step.atMm.length === 0) return t('sheet.noCutSide', { side });
       const at = [...step.atMm.slice(0, 4), ...(step.atMm.length > 4 ? [step.atMm[step.atMm.length - 1]!] : [])].map((mm) =>
         showValue(mm, 'length', units),
       );
       if (step.atMm.length > 5) at.splice(4, 0, '…');
-      return t('sheet.atCutWordSideEveryEveryAt', {
-        at: step.atMm.length,
-        word: step.atMm.length > 1 ? 's' : '',
+      return t('sheet.cutsEvery', {
+        count: step.atMm.length,
         side,
         every: length(step.everyMm),
-        at2: at.join(', '),
-        value: unitOf('length', units),
+        at: at.join(', '),
+        unit: unitOf('length', units),
       });
     }
     case 'slant':
@@ -81,11 +80,10 @@ function stepWords(step: CutStep, units: Units): string {
     case 'window':
       return t('sheet.cutTheWindowOutOfOfOf', { of: step.of });
     case 'dock':
-      return t('sheet.prickEveryEveryWordPerpieceHoleWord2', {
+      return t('sheet.prickEvery', {
         every: length(step.everyMm),
-        word: step.pattern === 'staggered' ? t('sheet.eachSecondRowBetween') : '',
-        perPiece: step.perPiece,
-        word2: step.perPiece === 1 ? '' : 's',
+        staggered: step.pattern === 'staggered' ? t('sheet.eachSecondRowBetween') : '',
+        count: step.perPiece,
       });
   }
 }

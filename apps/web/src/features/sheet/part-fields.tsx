@@ -36,7 +36,7 @@ const shapeFields: Readonly<Record<Shape['kind'], readonly (readonly [member: st
     ['domeMm', t('sheet.roomForTheFilling')],
   ],
   base: [],
-  side: [['overlapMm', 'Lap of the strip']],
+  side: [['overlapMm', t('sheet.lapOfTheStrip')]],
   lattice: [
     ['stripMm', t('sheet.stripWidth')],
     ['gapMm', t('sheet.betweenStrips')],
@@ -167,7 +167,7 @@ function OutlineFile({ path, shape }: { path: string; shape: Extract<CutShape, {
   const read = async (chosen: File | undefined) => {
     if (!chosen) return;
     try {
-      if (chosen.size > 2_000_000) throw new Error('The file is over 2 MB.');
+      if (chosen.size > 2_000_000) throw new Error(t('sheet.fileTooLarge'));
       const points = outlineFromSvg(await chosen.text());
       useDraft.getState().edit(`outline:${newKey()}`, setValue(path, points as never));
     } catch (error) {

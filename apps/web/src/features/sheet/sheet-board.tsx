@@ -119,7 +119,11 @@ function Yields({ drawn: { formula, plan }, result }: { drawn: DrawnSheet; resul
     <Box>
       <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fit, minmax(110px, 1fr))', gap: 2 }}>
         <Fact
-          label={`${plan.pieces === 1 ? t('common.piece2') : t('common.pieces')}${more > 0 && plan.layout ? t('sheet.moreWordFromTrim', { more, word: plan.cutsPerPiece > 1 ? t('sheet.cutOuts') : '' }) : ''}`}
+          label={
+            more > 0 && plan.layout
+              ? t(plan.cutsPerPiece > 1 ? 'sheet.piecesAndCutOuts' : 'sheet.piecesAndTrim', { count: plan.pieces, more })
+              : t('sheet.pieces', { count: plan.pieces })
+          }
           value={String(plan.pieces)}
         />
         <Fact label={t('sheet.eachRaw')} value={showQuantity(plan.pieceDoughG, 'mass', units)} />
@@ -146,8 +150,7 @@ function Yields({ drawn: { formula, plan }, result }: { drawn: DrawnSheet; resul
             pieceDough: showQuantity(plan.pieceDoughG / 2, 'mass', units),
           })}
         {plan.byHand && t('sheet.oneMorePieceCanBePressedBy')}
-        {plan.oddCuts > 0 &&
-          t('sheet.oddcutsCutOutWordWithoutAPartner', { oddCuts: plan.oddCuts, word: plan.oddCuts > 1 ? t('sheet.sAre') : t('sheet.is') })}
+        {plan.oddCuts > 0 && t('sheet.cutOutsAlone', { count: plan.oddCuts })}
         {result && result.loads > 1 && !panned && <Loads loads={result.loads} />}
         {formula.sheet.shrink && <Shrunk />}
       </Note>

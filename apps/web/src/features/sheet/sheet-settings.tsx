@@ -139,7 +139,7 @@ const Roll = memo(function Roll({ massG, weighed }: RollProps) {
         {massG !== null && showQuantity(massG, 'mass', units, 0)} {t('sheet.ofDough')}
         {chill && t('sheet.atEndmiddle', { endMiddle: showQuantity(chill.endMiddleC, 'temperature', units, 0) })}
         {dust > 0 ? t('sheet.dustOfDustInIt', { dust: showQuantity(dust, 'mass', units) }) : weighed ? '' : t('sheet.rolledBetweenFilm')}
-        {chill && !weighed && `. It rolls for ${chill.benchOpenEnded ? t('sheet.over') : ''}${Math.round(chill.benchMin)} min on the table`}
+        {chill && !weighed && t('sheet.rollsFor', { over: chill.benchOpenEnded ? t('sheet.over') : '', min: Math.round(chill.benchMin) })}
       </Note>
     </>
   );

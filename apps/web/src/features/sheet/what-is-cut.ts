@@ -46,7 +46,7 @@ export const goodsWords: Readonly<Record<Goods, string>> = {
   heart: t('sheet.hearts2'),
   triangle: t('sheet.triangles'),
   diamond: t('sheet.diamonds'),
-  outline: 'an outline of your own',
+  outline: t('sheet.anOutlineOfYourOwn'),
   windowed: t('sheet.pairsTopsWithAWindow'),
   rolledUp: t('sheet.trianglesRolledUp'),
   ball: t('sheet.ballsEqualByWeight'),

@@ -380,14 +380,14 @@ function caresOf(kitchen: Kitchen, pantry: PantryBook): Care[] {
     const when =
       days < 0
         ? lot.useByOn !== undefined
-          ? t('today.pastItsUseByDayDaysWord', { days: -days, word: days === -1 ? 'day' : 'days' })
-          : t('today.endedDaysWordAgo', { days: -days, word: days === -1 ? 'day' : 'days' })
+          ? t('today.pastUseBy', { count: -days })
+          : t('today.endedAgo', { count: -days })
         : days === 0
           ? t('today.endsToday')
-          : t('today.endsInDaysWord', { days, word: days === 1 ? 'day' : 'days' });
+          : t('today.endsIn', { count: days });
     return [
       {
-        key: `end ${lot.id}`,
+        key: `end:${lot.id}`,
         state: days < 0 ? 'fix' : 'watch',
         text: t('today.ingredientidLotCodeWhen', { ingredientId: nameOf(lot.ingredientId), code: lot.code, when }),
         to: '/pantry/lots',
@@ -408,7 +408,7 @@ function caresOf(kitchen: Kitchen, pantry: PantryBook): Care[] {
             limitMgPer: glutenLimitOf(kitchen).limitMgPerKg,
           })
         : t('today.ingredientidLotCodeNotProven', { ingredientId: nameOf(lot.ingredientId), code: lot.code });
-    return [{ key: `proof ${lot.id}`, state: 'fix', text, to: '/pantry/lots' }];
+    return [{ key: `proof:${lot.id}`, state: 'fix', text, to: '/pantry/lots' }];
   });
   const ovens = kitchen.ovens.flatMap((oven): Care[] => {
     const care = ovenCare(oven, kitchen, pantry.on);

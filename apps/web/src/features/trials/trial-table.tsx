@@ -92,7 +92,7 @@ function rowsOf(links: readonly Link[], voice: Voice, nameOf: (ingredientId: str
       return raw && baked ? voice.show(1 - baked / raw, 'share') : undefined;
     }),
     ...ratedWhats.map((axis) =>
-      of(axis[0]!.toUpperCase() + axis.slice(1), ({ bake }) => {
+      of(t(`common.rated.${axis}`), ({ bake }) => {
         const dots = last(bake, (one) => (one.kind === 'rated' && one.after === 'fresh' ? one[axis] : undefined));
         return dots === undefined ? undefined : `${'●'.repeat(dots)}${'○'.repeat(5 - dots)}`;
       }),

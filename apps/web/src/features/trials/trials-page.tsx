@@ -213,7 +213,7 @@ function Section({ link: { bake, version }, zone }: { link: Link; zone: string }
         {t('trials.toneTopWord', { top: top.toFixed(1), word: tone === undefined ? t('trials.forecast') : t('trials.seen') })}
         {ratedWhats.map((axis) => (
           <Box key={axis} sx={{ display: 'flex', justifyContent: 'space-between' }}>
-            <span>{axis}</span>
+            <span>{t(`common.axis.${axis}`)}</span>
             <span aria-label={rated?.[axis] === undefined ? t('common.notRated') : t('trials.ratedOf5', { rated: rated[axis] })}>
               {rated?.[axis] === undefined ? '–' : `${'●'.repeat(rated[axis])}${'○'.repeat(5 - rated[axis])}`}
             </span>
@@ -257,7 +257,7 @@ function amounts({ key, from, to }: Change, units: Units): string {
         : key === 'bakeHeat'
           ? 'temperature'
           : null;
-  if (key === 'air') return `${Math.round(from * 100)} → ${Math.round(to * 100)} % damp`;
+  if (key === 'air') return t('trials.fromDampToDamp', { from: Math.round(from * 100), to: Math.round(to * 100) });
   return kind === null ? '' : `${showQuantity(from, kind, units).replace(/ [^ ]+$/, '')} → ${showQuantity(to, kind, units)}`;
 }
 

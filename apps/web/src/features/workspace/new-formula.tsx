@@ -36,19 +36,19 @@ import { t } from '../../platform/words';
 type Way = 'middle' | 'wheat';
 const stepWords: Readonly<Record<WheatStepCode, { readonly what: string; readonly why: string }>> = {
   blend: {
-    what: 'Blend for wheat, gram for gram',
+    what: t('workspace.wheatStep.blend'),
     why: t('workspace.byMassNeverByCupBlendsDiffer'),
   },
-  binder: { what: 'Gum and husk in place of gluten', why: t('workspace.whatHeldTheSheetIsGoneHalf') },
+  binder: { what: t('workspace.wheatStep.binder'), why: t('workspace.whatHeldTheSheetIsGoneHalf') },
   water: {
-    what: 'Water by this blend’s thirst',
+    what: t('workspace.wheatStep.water'),
     why: t('workspace.asThisBlendHoldsItAndThe'),
   },
-  fat: { what: 'Fat', why: t('workspace.starchShedsFatAndLooksGreasyPastry') },
-  leavener: { what: 'Leavener', why: t('workspace.aFifthMorePowderLiftsADough') },
-  flavour: { what: 'Salt and sugar', why: t('workspace.blendsAreBlanderAndPalerThanWheat') },
-  rest: { what: 'Rest 30 min', why: t('workspace.riceAndStarchWetSlowlyNoGluten') },
-  trial: { what: 'A quarter of the batch first', why: t('workspace.aTrialThatFailsShouldCostLittle') },
+  fat: { what: t('workspace.wheatStep.fat'), why: t('workspace.starchShedsFatAndLooksGreasyPastry') },
+  leavener: { what: t('workspace.wheatStep.leavener'), why: t('workspace.aFifthMorePowderLiftsADough') },
+  flavour: { what: t('workspace.wheatStep.flavour'), why: t('workspace.blendsAreBlanderAndPalerThanWheat') },
+  rest: { what: t('workspace.wheatStep.rest'), why: t('workspace.riceAndStarchWetSlowlyNoGluten') },
+  trial: { what: t('workspace.wheatStep.trial'), why: t('workspace.aTrialThatFailsShouldCostLittle') },
 };
 
 /** A new formula: from the middle of its family, or step by step from one with wheat. */

@@ -60,7 +60,7 @@ export function StoringStrip({ formulaId }: { formulaId: string }) {
       }}
     >
       {storing === 'hereOnly' ? (
-        t('workspace.workingFromThisDeviceTheServerDoes', { changes, word: changes === 1 ? t('workspace.waits') : t('workspace.sWait') })
+        t('workspace.worksFromHere', { count: changes })
       ) : (
         <>
           {t('workspace.anotherDeviceStoredALaterDraftOf')}

@@ -75,7 +75,7 @@ export function Workspace({ detail, saved, stage, onStage, kitchen, pantry }: Pr
         <Typography variant="h1">{formula.name}</Typography>
         <Note size="small">
           <b>v{saved.version}</b>
-          {changes.length > 0 && t('workspace.changesChangeWord', { changes: changes.length, word: changes.length > 1 ? 's' : '' })}
+          {changes.length > 0 && t('workspace.andChanges', { count: changes.length })}
           {saved.version < newest && t('workspace.vNewestIsNewer', { newest })} · <StoringWords />
         </Note>
         <IconButton size="small" aria-label={t('common.undo')} disabled={!undoable} onClick={undoStep} title={t('common.undoCtrlZ')}>

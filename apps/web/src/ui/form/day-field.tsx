@@ -2,6 +2,7 @@ import { AdapterLuxon } from '@mui/x-date-pickers/AdapterLuxon';
 import { DatePicker } from '@mui/x-date-pickers/DatePicker';
 import { LocalizationProvider } from '@mui/x-date-pickers/LocalizationProvider';
 import { DateTime } from 'luxon';
+import { t } from '../../platform/words';
 
 type Props = {
   readonly label: string;
@@ -19,7 +20,7 @@ export function DayField({ label, value, onChange, error }: Props) {
         label={label}
         value={read}
         timezone="UTC"
-        onChange={(next: DateTime | null) => onChange(next === null ? '' : next.isValid ? next.toISODate()! : 'not a day')}
+        onChange={(next: DateTime | null) => onChange(next === null ? '' : next.isValid ? next.toISODate()! : t('ui.notADay'))}
         slotProps={{
           textField: { size: 'small', fullWidth: true, error: error !== undefined, helperText: error },
           field: { clearable: true },

@@ -16,7 +16,7 @@ export function Doubted({ bake, version }: { bake: Run; version: FormulaVersion 
       [...new Set(doubts.map(doubtCode))].map((code) => ({
         id: crypto.randomUUID(),
         at: new Date().toISOString(),
-        what: { kind: 'confirmed' as const, code, reason: 'The baker says that it was so' },
+        what: { kind: 'confirmed' as const, code, reason: t('bakes.theBakerSaysSo') },
       })),
       { onSuccess: () => notify(t('bakes.countedTheKitchenLearnsFromThisBake')) },
     );

@@ -40,7 +40,7 @@ export function Kept({ bake, version }: { bake: Run; version: FormulaVersion }) 
   const [placeId, setPlaceId] = useState('');
   if (!kitchen || !pantry) return null;
   const place = placeId || kitchen.places.find(({ kind }) => kind === 'freezer')?.id || kitchen.places[0]?.id || '';
-  const { value, problem } = readMeasure('rawG', text, voice);
+  const { value, problem } = readMeasure('rawG', text, voice, t('bakes.it'));
   const kept =
     value === undefined
       ? null
@@ -68,10 +68,7 @@ export function Kept({ bake, version }: { bake: Run; version: FormulaVersion }) 
         return (
           <Box key={one.lotId} sx={{ display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap', fontSize: typeSize.body, py: 1 }}>
             <b>{leftWords[one.what]}</b> {showQuantity(lot?.onHandG ?? one.amountG, 'mass', units)}
-            {enough === null
-              ? ''
-              : t('bakes.enoughForEnoughWord', { enough, word: enough === 1 ? t('common.piece2') : t('common.pieces') })}
-            , {kitchen.places.find(({ id }) => id === one.placeId)?.name}
+            {enough === null ? '' : t('bakes.enoughFor', { count: enough })}, {kitchen.places.find(({ id }) => id === one.placeId)?.name}
             {t('bakes.useByUsebyon', { useByOn: one.useByOn })}
             {canBegin(one.what) && (lot?.onHandG ?? 0) > 0 && (
               <Button
@@ -107,7 +104,7 @@ export function Kept({ bake, version }: { bake: Run; version: FormulaVersion }) 
           value={text}
           error={problem !== null}
           helperText={
-            problem?.replace('Load before', 'It') ??
+            problem ??
             (kept
               ? t('bakes.useByUsebyonWord', {
                   useByOn: kept.useByOn,

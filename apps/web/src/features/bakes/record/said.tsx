@@ -38,12 +38,11 @@ export function Said({ bake, zone }: { bake: Run; zone: string }) {
       case 'rated':
         return line(
           <>
-            {what.after === 'fresh'
-              ? t('bakes.fresh')
-              : t('bakes.afterAfterWord', { after: what.after, word: what.after === 1 ? t('common.day') : t('common.days') })}
-            :{' '}
+            {what.after === 'fresh' ? t('bakes.fresh') : t('bakes.afterDays', { count: what.after })}:{' '}
             {ratedWhats
-              .flatMap((axis) => (what[axis] === undefined ? [] : [`${axis} ${'●'.repeat(what[axis])}${'○'.repeat(5 - what[axis])}`]))
+              .flatMap((axis) =>
+                what[axis] === undefined ? [] : [`${t(`common.axis.${axis}`)} ${'●'.repeat(what[axis])}${'○'.repeat(5 - what[axis])}`],
+              )
               .join(', ')}
           </>,
         );
@@ -122,7 +121,7 @@ export function AddTo({ bake }: { bake: Run }) {
               key={axis}
               select
               size="small"
-              label={axis[0]!.toUpperCase() + axis.slice(1)}
+              label={t(`common.rated.${axis}`)}
               value={dots[axis] ?? ''}
               onChange={({ target }) => setDots((before) => ({ ...before, [axis]: Number(target.value) }))}
               sx={{ minWidth: 104 }}

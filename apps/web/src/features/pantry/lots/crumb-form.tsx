@@ -40,7 +40,7 @@ export function CrumbForm({ onClose }: { onClose: () => void }) {
           options={(formulas.data ?? []).map(({ id, name: called, version }) => ({ value: id, name: `${called} v${version}` }))}
           onChange={(id) => {
             setFormulaId(id);
-            setName(`${formulas.data?.find((one) => one.id === id)?.name ?? ''} crumb`);
+            setName(t('pantry.crumbOf', { name: formulas.data?.find((one) => one.id === id)?.name ?? '' }));
           }}
           width={320}
         />

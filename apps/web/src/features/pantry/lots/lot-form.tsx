@@ -84,7 +84,7 @@ export function LotForm({ book, kitchen, lot, onClose }: Props) {
           if (!rule) return true;
           const read = numberOf(typed, rule.unit);
           if (read === undefined) return t('pantry.typedIsNotANumber', { typed });
-          return (read >= rule.low && read <= rule.high) || `must be from ${rule.low} to ${rule.high} ${rule.unit}`;
+          return (read >= rule.low && read <= rule.high) || t('pantry.mustBeFrom', rule);
         },
       })}
     />

@@ -18,11 +18,7 @@ export function NotStored() {
   return (
     <Alert severity="error" sx={{ mb: 4, '& .MuiAlert-message': { display: 'grid', gap: 3, width: '100%' } }}>
       <Box sx={{ display: 'flex', gap: 3, alignItems: 'center', flexWrap: 'wrap' }}>
-        <b>
-          {t('runs.notStoredAndKeptOnThisDevice', {
-            word: refused.length === 1 ? t('runs.oneThing') : t('runs.refusedThings', { refused: refused.length }),
-          })}
-        </b>
+        <b>{t('runs.notStoredHere', { count: refused.length })}</b>
         <Button size="small" onClick={() => saveAsFile(refused)}>
           {t('runs.saveAsAFile')}
         </Button>

@@ -140,7 +140,8 @@ export function FeelStep({ run, progress, advance }: Props) {
   );
 }
 
-const spoons = (n: number) => `${n === 0.5 ? t('runs.halfA') : n % 1 === 0.5 ? `${Math.floor(n)}½` : n} ${n > 1 ? 'spoons' : 'spoon'}`;
+const spoons = (n: number) =>
+  t('runs.spoons', { count: Math.ceil(n), spoons: n === 0.5 ? t('runs.halfA') : n % 1 === 0.5 ? `${Math.floor(n)}½` : n });
 
 /** How to feel a dough of this form, and what is right for it. */
 function feelWords(right: readonly HandWord[]): string {

@@ -42,7 +42,7 @@ export function LookStep({ run, progress, advance }: Props) {
         one.step.load === step.load &&
         (one.step.what === 'inOven' || one.step.what === 'look' || one.step.what === 'nextSetting'),
     );
-    await run.say(...left.map((one) => ({ stepKey: one.step.key, what: { kind: 'skipped' as const, reason: 'done before it' } })));
+    await run.say(...left.map((one) => ({ stepKey: one.step.key, what: { kind: 'skipped' as const, reason: t('runs.doneBeforeIt') } })));
     advance.forward();
   };
   useNext(advance, { label: t('runs.next'), detail: t('runs.sayWhatYouSee'), filled: false, press: () => undefined });

@@ -38,7 +38,7 @@ export function Swap({ run, progress }: { run: RunInHand; progress: StepProgress
   const tryIt = (toId: string) => {
     try {
       let n = 0;
-      const swap = swapRow({ formula, family: families[formula.family]!, kitchen, pantry }, index, toId, () => `swap${Date.now()}${++n}`);
+      const swap = swapRow({ formula, family: families[formula.family]!, kitchen, pantry }, index, toId, () => `swap:${Date.now()}${++n}`);
       setTried({ toId, swap, formula: applyEdits(formula, swap.edits) });
     } catch (error) {
       if (!(error instanceof InputError)) throw error;

@@ -360,7 +360,7 @@ function useLot(run: RunInHand, rowKey: string, ingredientId: string, onLeave: (
           others: lots.filter((lot) => !unproven(proofOf(lot))).map((lot) => ({ code: lot.code, take: () => setId(lot.id) })),
           onWeigh: () =>
             void run.say({
-              what: { kind: 'confirmed', code: `lot:${id ?? ingredientId}`, reason: 'Weighed all the same: not gluten-free' },
+              what: { kind: 'confirmed', code: `lot:${id ?? ingredientId}`, reason: t('runs.weighedAllTheSame') },
             }),
         }
       : null;

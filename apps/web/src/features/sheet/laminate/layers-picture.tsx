@@ -135,9 +135,8 @@ function Section({ lies, fatLayers, doughLayers, fatUm, doughUm, inverse, floorU
       viewBox={`0 0 ${W + 200} ${H + 20}`}
       width="100%"
       role={drawn ? 'group' : 'img'}
-      aria-label={t('sheet.fatlayersWordOfFatOfFatAnd', {
-        fatLayers,
-        word: fatLayers === 1 ? t('sheet.layer') : t('sheet.layers'),
+      aria-label={t('sheet.layersInSection', {
+        count: fatLayers,
         fat: voice.show(fatUm, 'thin'),
         doughLayers,
         dough: voice.show(doughUm, 'thin'),

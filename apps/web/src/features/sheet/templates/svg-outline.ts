@@ -1,4 +1,5 @@
 import simplify from 'simplify-js';
+import { t } from '../../../platform/words';
 
 /** Points along a drawn line before it is made simpler. */
 const SAMPLES = 1200;
@@ -10,9 +11,9 @@ const MOST_POINTS = 96;
 export function outlineFromSvg(text: string): number[][] {
   const doc = new DOMParser().parseFromString(text, 'image/svg+xml');
   const root = doc.documentElement;
-  if (doc.querySelector('parsererror') || root.nodeName !== 'svg') throw new Error('This file is not an SVG drawing.');
+  if (doc.querySelector('parsererror') || root.nodeName !== 'svg') throw new Error(t('sheet.notAnSvg'));
   const drawn = root.querySelector('path, polygon, rect, circle, ellipse');
-  if (!drawn) throw new Error('The drawing has no path, polygon, rectangle, circle or ellipse.');
+  if (!drawn) throw new Error(t('sheet.noPath'));
   // Measured by the browser itself, in a hidden copy that holds one shape and nothing that could run.
   const host = document.createElementNS('http://www.w3.org/2000/svg', 'svg');
   host.setAttribute('style', 'position:absolute;width:0;height:0;visibility:hidden');
@@ -26,7 +27,7 @@ export function outlineFromSvg(text: string): number[][] {
   try {
     const scale = mmPerUnit(root);
     const whole = shape.getTotalLength();
-    if (!(whole > 0)) throw new Error('The first line of the drawing has no length.');
+    if (!(whole > 0)) throw new Error(t('sheet.noLength'));
     const points = Array.from({ length: SAMPLES }, (_, i) => {
       const { x, y } = shape.getPointAtLength((whole * i) / SAMPLES);
       return { x: x * scale, y: y * scale };
