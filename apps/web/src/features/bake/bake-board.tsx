@@ -256,8 +256,8 @@ function BakeSettings({ looks }: { looks: ReturnType<typeof useLooks> }) {
           value={bake.traysAtOnce}
           onChange={(trays) => set('/bake/traysAtOnce', trays)}
           options={[
-            { value: 1, name: '1 tray' },
-            { value: 2, name: '2 trays' },
+            { value: 1, name: t('common.trays', { count: 1 }) },
+            { value: 2, name: t('common.trays', { count: 2 }) },
           ]}
           width={96}
         />
@@ -266,9 +266,9 @@ function BakeSettings({ looks }: { looks: ReturnType<typeof useLooks> }) {
           value={bake.layer}
           onChange={(layer) => set('/bake/layer', layer)}
           options={[
-            { value: 'none', name: 'nothing' },
-            { value: 'paper', name: 'paper' },
-            { value: 'mat', name: 'mat' },
+            { value: 'none', name: t('common.under.nothing') },
+            { value: 'paper', name: t('common.under.paper') },
+            { value: 'mat', name: t('common.under.mat') },
           ]}
           width={92}
         />

@@ -93,7 +93,7 @@ function Form({ version, roomC, humidityShare }: { version: FormulaVersion; room
   });
 
   const field = (name: (typeof measuredFields)[number], label: string, plan?: string | null) => {
-    const unit = name === 'topTone' ? 'of 8' : unitOf(measureKinds[name], voice.units);
+    const unit = name === 'topTone' ? t('bakes.of8') : unitOf(measureKinds[name], voice.units);
     return (
       <Box sx={{ display: 'grid', gridTemplateColumns: '150px 130px 1fr', gap: 3, alignItems: 'center', minHeight: 44 }}>
         <label htmlFor={name}>{label}</label>

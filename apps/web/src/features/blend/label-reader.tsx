@@ -57,6 +57,29 @@ export function LabelReader({ onClose, onRead }: Props) {
   const { pantry } = useSurroundings();
   const { edit } = useDraft.getState();
   const save = useSaveBlend();
+  const reader = useLabelReader();
+  const { cancel, reading } = reader;
+  const close = () => {
+    cancel();
+    onClose();
+  };
+  return (
+    <Dialog open onClose={close} maxWidth="md" fullWidth aria-labelledby="read-label">
+      <DialogTitle id="read-label">{t('blend.whatIsInTheBox')}</DialogTitle>
+      <DialogContent sx={{ display: 'grid', gap: 3, gridTemplateColumns: '1fr 1fr', [under.phone]: { gridTemplateColumns: '1fr' } }}>
+        <ListOfBox reader={reader} />
+        <PanelOfBox reader={reader} />
+        {reading?.status === 'read' && <Estimate reader={reader} reading={reading} />}
+      </DialogContent>
+      <WhatToDoWithIt reader={reader} close={close} onClose={onClose} onRead={onRead} save={save} />
+    </Dialog>
+  );
+}
+
+/** What is typed of a box, what was read of it, and what is still missing before it can be worked out. */
+function useLabelReader() {
+  const { pantry } = useSurroundings();
+  const voice = useVoice();
   const [name, setName] = useState('');
   const [text, setText] = useState('');
   const [chosen, setChosen] = useState<Readonly<Record<string, string>>>({});
@@ -139,217 +162,290 @@ export function LabelReader({ onClose, onRead }: Props) {
       uncertainShare: reading.sd,
     };
   };
-  const close = () => {
-    cancel();
-    onClose();
+  return {
+    cancel,
+    name,
+    setName,
+    text,
+    setText,
+    setReading,
+    rows,
+    setChosen,
+    chosen,
+    rule,
+    setRule,
+    setBasis,
+    basis,
+    panel,
+    wrongNutrient,
+    problem,
+    setPanel,
+    reading,
+    busy,
+    read,
+    blend,
+    setProblem,
+    label,
   };
+}
+
+type Reader = ReturnType<typeof useLabelReader>;
+
+/** The ingredient list as printed, and what each name is taken for. */
+function ListOfBox({ reader }: { readonly reader: Reader }) {
+  const { pantry } = useSurroundings();
+  const { name, setName, text, setText, setReading, rows, setChosen, chosen } = reader;
   return (
-    <Dialog open onClose={close} maxWidth="md" fullWidth aria-labelledby="read-label">
-      <DialogTitle id="read-label">{t('blend.whatIsInTheBox')}</DialogTitle>
-      <DialogContent sx={{ display: 'grid', gap: 3, gridTemplateColumns: '1fr 1fr', [under.phone]: { gridTemplateColumns: '1fr' } }}>
-        <Box sx={{ display: 'grid', gap: 3, alignContent: 'start' }}>
-          <TextField
-            size="small"
-            label={t('common.name')}
-            value={name}
-            onChange={(event) => setName(event.target.value)}
-            sx={{ mt: 2 }}
-            slotProps={{ htmlInput: { maxLength: 120 } }}
-          />
-          <TextField
-            multiline
-            minRows={4}
-            label={t('blend.ingredientListAsPrinted')}
-            placeholder={t('blend.whiteRiceFlourPotatoStarch32Tapioca')}
-            value={text}
-            onChange={(event) => (setText(event.target.value), setReading(null))}
-            slotProps={{ htmlInput: { style: { textAlign: 'left' }, maxLength: 4000 } }}
-          />
-          <Box component="ol" sx={{ m: 0, pl: 5, fontSize: typeSize.small, '& li': { py: 0.5 } }} aria-label={t('blend.whatWasRead')}>
-            {rows.map(({ written, id, candidates, why, sure, declaredShare, inTail }) => (
-              <li key={written}>
-                {id && sure ? (
-                  <span>
-                    {pantry.ingredients[id]!.name}
-                    {declaredShare !== undefined && t('blend.declaredDeclared', { declared: (declaredShare * 100).toFixed(0) })}
-                    {inTail && t('blend.2OrLess')}
-                  </span>
-                ) : (
-                  <Box sx={{ display: 'grid', gap: 1 }}>
-                    <Box sx={{ color: 'warning.main', fontWeight: 650 }}>
-                      “{written}”: {id ? t('blend.whichOneWhy', { why }) : t('blend.nobodyKnowsThisName')}
-                    </Box>
-                    <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
-                      {candidates.map((one) => (
-                        <Button key={one} size="small" variant="outlined" onClick={() => setChosen({ ...chosen, [written]: one })}>
-                          {pantry.ingredients[one]!.name}
-                        </Button>
-                      ))}
-                    </Box>
-                    <SearchField
-                      label={t('common.whatIsWritten', { written })}
-                      placeholder={t('common.chooseWhatItIs')}
-                      find={ingredientOptions(pantry.ingredients, (one) => one.kind !== 'excluded')}
-                      onChoose={(choice) => setChosen({ ...chosen, [written]: choice })}
-                    />
-                  </Box>
-                )}
-              </li>
-            ))}
-          </Box>
-        </Box>
-        <Box sx={{ display: 'grid', gap: 2, alignContent: 'start' }}>
-          <Box sx={{ display: 'flex', gap: 3, alignItems: 'center', mt: 2 }}>
-            <ToggleButtonGroup
-              exclusive
-              value={rule}
-              onChange={(_, next: LabelRule | null) => {
-                if (!next) return;
-                setRule(next);
-                setBasis(next === 'us' ? '30' : '100');
-                setReading(null);
-              }}
-              aria-label={t('blend.whosePanel')}
-            >
-              <ToggleButton value="us">{t('blend.usPanel')}</ToggleButton>
-              <ToggleButton value="eu">{t('blend.euPanel')}</ToggleButton>
-            </ToggleButtonGroup>
-            <TextField
-              size="small"
-              label={rule === 'us' ? t('blend.servingG') : t('blend.perG')}
-              value={basis}
-              onChange={(event) => setBasis(event.target.value)}
-              sx={{ width: 110 }}
-              slotProps={{ htmlInput: { inputMode: 'decimal' } }}
-            />
-          </Box>
-          <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 2 }}>
-            {nutrientsOf(rule).map((nutrient) => (
-              <TextField
-                key={nutrient}
-                size="small"
-                label={nutrientWords[nutrient]}
-                value={panel[nutrient] ?? ''}
-                error={wrongNutrient === nutrient}
-                helperText={wrongNutrient === nutrient ? problem?.message : undefined}
-                onChange={(event) => {
-                  setPanel({ ...panel, [nutrient]: event.target.value });
-                  setReading(null);
-                }}
-                slotProps={{ htmlInput: { inputMode: 'decimal', autoComplete: 'off' } }}
-              />
-            ))}
-          </Box>
-          <Note>
-            {t('blend.asPrinted1ForLessThanOne', { word: rule === 'us' ? t('blend.21Cfr1019C') : t('blend.euGuidanceOnTolerances2012') })}
-          </Note>
-          <Box sx={{ display: 'flex', gap: 2 }}>
-            <Button variant={reading ? 'outlined' : 'contained'} disabled={busy} onClick={() => void read()}>
-              {t('common.workItOut')}
-            </Button>
-            {busy && (
-              <Button variant="outlined" onClick={cancel}>
-                {t('blend.cancel')}
-              </Button>
+    <Box sx={{ display: 'grid', gap: 3, alignContent: 'start' }}>
+      <TextField
+        size="small"
+        label={t('common.name')}
+        value={name}
+        onChange={(event) => setName(event.target.value)}
+        sx={{ mt: 2 }}
+        slotProps={{ htmlInput: { maxLength: 120 } }}
+      />
+      <TextField
+        multiline
+        minRows={4}
+        label={t('blend.ingredientListAsPrinted')}
+        placeholder={t('blend.whiteRiceFlourPotatoStarch32Tapioca')}
+        value={text}
+        onChange={(event) => (setText(event.target.value), setReading(null))}
+        slotProps={{ htmlInput: { style: { textAlign: 'left' }, maxLength: 4000 } }}
+      />
+      <Box component="ol" sx={{ m: 0, pl: 5, fontSize: typeSize.small, '& li': { py: 0.5 } }} aria-label={t('blend.whatWasRead')}>
+        {rows.map(({ written, id, candidates, why, sure, declaredShare, inTail }) => (
+          <li key={written}>
+            {id && sure ? (
+              <span>
+                {pantry.ingredients[id]!.name}
+                {declaredShare !== undefined && t('blend.declaredDeclared', { declared: (declaredShare * 100).toFixed(0) })}
+                {inTail && t('blend.2OrLess')}
+              </span>
+            ) : (
+              <Box sx={{ display: 'grid', gap: 1 }}>
+                <Box sx={{ color: 'warning.main', fontWeight: 650 }}>
+                  “{written}”: {id ? t('blend.whichOneWhy', { why }) : t('blend.nobodyKnowsThisName')}
+                </Box>
+                <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
+                  {candidates.map((one) => (
+                    <Button key={one} size="small" variant="outlined" onClick={() => setChosen({ ...chosen, [written]: one })}>
+                      {pantry.ingredients[one]!.name}
+                    </Button>
+                  ))}
+                </Box>
+                <SearchField
+                  label={t('common.whatIsWritten', { written })}
+                  placeholder={t('common.chooseWhatItIs')}
+                  find={ingredientOptions(pantry.ingredients, (one) => one.kind !== 'excluded')}
+                  onChoose={(choice) => setChosen({ ...chosen, [written]: choice })}
+                />
+              </Box>
             )}
-          </Box>
-          {busy && <LinearProgress aria-label={t('blend.readingTheLabel')} />}
-          {problem && wrongNutrient === undefined && <Alert severity="error">{problem.message}</Alert>}
-          {reading?.status === 'doesNotFit' && (
-            <Alert severity="warning">
-              {t('blend.noMixOfTheseFitsThePanel', {
-                off: reading.off
-                  .map(({ nutrient, per100G }) =>
-                    t('blend.nutrientwordsIsPer100In100GWord', {
-                      nutrientWords: nutrientWords[nutrient],
-                      per100: Math.abs(per100G).toFixed(1),
-                      word: per100G > 0 ? t('common.more') : t('common.less2'),
-                    }),
-                  )
-                  .join('; '),
-              })}
-            </Alert>
-          )}
-        </Box>
-        {reading?.status === 'read' && (
-          <Box sx={{ gridColumn: '1 / -1' }} role="status">
-            <Typography variant="h2">{t('blend.mostLikely')}</Typography>
-            <Table size="small">
-              <TableHead>
-                <TableRow>
-                  <TableCell>{t('common.ingredient')}</TableCell>
-                  <TableCell align="right">{t('blend.bestEstimate')}</TableCell>
-                  <TableCell align="right">{t('blend.9In10Between')}</TableCell>
-                  <TableCell align="right">{t('blend.possibleAtAll')}</TableCell>
-                </TableRow>
-              </TableHead>
-              <TableBody>
-                {rows.map(({ id, written }, i) => (
-                  <TableRow key={written}>
-                    <TableCell component="th" scope="row">
-                      {pantry.ingredients[id!]!.name}
-                    </TableCell>
-                    <TableCell align="right" sx={{ fontWeight: 680 }}>
-                      {(reading.estimate[i]! * 100).toFixed(1)} %
-                    </TableCell>
-                    <TableCell align="right">{reading.band90[i]!.map((share) => (share * 100).toFixed(0)).join(t('blend.to'))} %</TableCell>
-                    <TableCell align="right">{reading.ranges[i]!.map((share) => (share * 100).toFixed(0)).join(t('blend.to'))} %</TableCell>
-                  </TableRow>
-                ))}
-              </TableBody>
-            </Table>
-            <Note pt={1}>{t('blend.fromThePrintedOrderTheRoundedPanel', { tolerance: (reading.tolerance * 100).toFixed(0) })}</Note>
-          </Box>
-        )}
-      </DialogContent>
-      <DialogActions sx={{ p: 4, flexWrap: 'wrap', gap: 2 }}>
-        <Button onClick={close}>{t('common.leaveIt')}</Button>
-        <Button
-          variant="outlined"
-          disabled={reading?.status !== 'read' || save.isPending}
-          onClick={() => {
-            const made = blend();
-            if (made)
-              save.mutate(
-                { id: crypto.randomUUID(), blend: made },
-                {
-                  onSuccess: ({ blend: kept }) => void notify(t('blend.nameIsInTheLibrary', { name: kept.name })),
-                  onError: (error) => setProblem({ path: '', message: error.message }),
-                },
-              );
+          </li>
+        ))}
+      </Box>
+    </Box>
+  );
+}
+
+/** The panel as printed, and the press that works it out. */
+function PanelOfBox({ reader }: { readonly reader: Reader }) {
+  const { rule, setRule, setBasis, setReading, basis, panel, wrongNutrient, problem, setPanel, reading, busy, read, cancel } = reader;
+  return (
+    <Box sx={{ display: 'grid', gap: 2, alignContent: 'start' }}>
+      <Box sx={{ display: 'flex', gap: 3, alignItems: 'center', mt: 2 }}>
+        <ToggleButtonGroup
+          exclusive
+          value={rule}
+          onChange={(_, next: LabelRule | null) => {
+            if (!next) return;
+            setRule(next);
+            setBasis(next === 'us' ? '30' : '100');
+            setReading(null);
           }}
+          aria-label={t('blend.whosePanel')}
         >
-          {t('blend.keepInTheLibrary')}
-        </Button>
-        {!onRead && (
-          <Button
-            variant="outlined"
-            disabled={reading?.status !== 'read'}
-            onClick={() => {
-              const { formula } = useDraft.getState();
-              const { mostFlours, reach } = useBlendSearch.getState();
-              void runSearch(formula, 'imitated', (signal) =>
-                imitateBlend({ formula, search: { goals: [], mostFlours, reach }, label: label() }, signal),
-              );
-              onClose();
+          <ToggleButton value="us">{t('blend.usPanel')}</ToggleButton>
+          <ToggleButton value="eu">{t('blend.euPanel')}</ToggleButton>
+        </ToggleButtonGroup>
+        <TextField
+          size="small"
+          label={rule === 'us' ? t('blend.servingG') : t('blend.perG')}
+          value={basis}
+          onChange={(event) => setBasis(event.target.value)}
+          sx={{ width: 110 }}
+          slotProps={{ htmlInput: { inputMode: 'decimal' } }}
+        />
+      </Box>
+      <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 2 }}>
+        {nutrientsOf(rule).map((nutrient) => (
+          <TextField
+            key={nutrient}
+            size="small"
+            label={nutrientWords[nutrient]}
+            value={panel[nutrient] ?? ''}
+            error={wrongNutrient === nutrient}
+            helperText={wrongNutrient === nutrient ? problem?.message : undefined}
+            onChange={(event) => {
+              setPanel({ ...panel, [nutrient]: event.target.value });
+              setReading(null);
             }}
-          >
-            {t('blend.imitateFromMyPantry')}
+            slotProps={{ htmlInput: { inputMode: 'decimal', autoComplete: 'off' } }}
+          />
+        ))}
+      </Box>
+      <Note>
+        {t('blend.asPrinted1ForLessThanOne', { word: rule === 'us' ? t('blend.21Cfr1019C') : t('blend.euGuidanceOnTolerances2012') })}
+      </Note>
+      <Box sx={{ display: 'flex', gap: 2 }}>
+        <Button variant={reading ? 'outlined' : 'contained'} disabled={busy} onClick={() => void read()}>
+          {t('common.workItOut')}
+        </Button>
+        {busy && (
+          <Button variant="outlined" onClick={cancel}>
+            {t('blend.cancel')}
           </Button>
         )}
+      </Box>
+      {busy && <LinearProgress aria-label={t('blend.readingTheLabel')} />}
+      {problem && wrongNutrient === undefined && <Alert severity="error">{problem.message}</Alert>}
+      {reading?.status === 'doesNotFit' && (
+        <Alert severity="warning">
+          {t('blend.noMixOfTheseFitsThePanel', {
+            off: reading.off
+              .map(({ nutrient, per100G }) =>
+                t('blend.nutrientwordsIsPer100In100GWord', {
+                  nutrientWords: nutrientWords[nutrient],
+                  per100: Math.abs(per100G).toFixed(1),
+                  word: per100G > 0 ? t('common.more') : t('common.less2'),
+                }),
+              )
+              .join('; '),
+          })}
+        </Alert>
+      )}
+    </Box>
+  );
+}
+
+/** What is most likely in it, with how sure that is. */
+function Estimate({
+  reader,
+  reading,
+}: {
+  readonly reader: Reader;
+  readonly reading: Omit<
+    {
+      readonly status: 'read';
+      readonly ranges: readonly (readonly [number, number])[];
+      readonly estimate: readonly number[];
+      readonly sd: readonly number[];
+      readonly band90: readonly (readonly [number, number])[];
+      readonly tolerance: number;
+      readonly samples: readonly (readonly number[])[];
+    },
+    'samples'
+  >;
+}) {
+  const { pantry } = useSurroundings();
+  const { rows } = reader;
+  return (
+    <Box sx={{ gridColumn: '1 / -1' }} role="status">
+      <Typography variant="h2">{t('blend.mostLikely')}</Typography>
+      <Table size="small">
+        <TableHead>
+          <TableRow>
+            <TableCell>{t('common.ingredient')}</TableCell>
+            <TableCell align="right">{t('blend.bestEstimate')}</TableCell>
+            <TableCell align="right">{t('blend.9In10Between')}</TableCell>
+            <TableCell align="right">{t('blend.possibleAtAll')}</TableCell>
+          </TableRow>
+        </TableHead>
+        <TableBody>
+          {rows.map(({ id, written }, i) => (
+            <TableRow key={written}>
+              <TableCell component="th" scope="row">
+                {pantry.ingredients[id!]!.name}
+              </TableCell>
+              <TableCell align="right" sx={{ fontWeight: 680 }}>
+                {(reading.estimate[i]! * 100).toFixed(1)} %
+              </TableCell>
+              <TableCell align="right">{reading.band90[i]!.map((share) => (share * 100).toFixed(0)).join(t('blend.to'))} %</TableCell>
+              <TableCell align="right">{reading.ranges[i]!.map((share) => (share * 100).toFixed(0)).join(t('blend.to'))} %</TableCell>
+            </TableRow>
+          ))}
+        </TableBody>
+      </Table>
+      <Note pt={1}>{t('blend.fromThePrintedOrderTheRoundedPanel', { tolerance: (reading.tolerance * 100).toFixed(0) })}</Note>
+    </Box>
+  );
+}
+
+function WhatToDoWithIt({
+  reader,
+  close,
+  onClose,
+  onRead,
+  save,
+}: {
+  readonly reader: Reader;
+  readonly close: () => void;
+  readonly onClose: () => void;
+  readonly onRead: ((blend: Blend) => void) | undefined;
+  readonly save: ReturnType<typeof useSaveBlend>;
+}) {
+  const { edit } = useDraft.getState();
+  const { reading, blend, setProblem, label } = reader;
+  return (
+    <DialogActions sx={{ p: 4, flexWrap: 'wrap', gap: 2 }}>
+      <Button onClick={close}>{t('common.leaveIt')}</Button>
+      <Button
+        variant="outlined"
+        disabled={reading?.status !== 'read' || save.isPending}
+        onClick={() => {
+          const made = blend();
+          if (made)
+            save.mutate(
+              { id: crypto.randomUUID(), blend: made },
+              {
+                onSuccess: ({ blend: kept }) => void notify(t('blend.nameIsInTheLibrary', { name: kept.name })),
+                onError: (error) => setProblem({ path: '', message: error.message }),
+              },
+            );
+        }}
+      >
+        {t('blend.keepInTheLibrary')}
+      </Button>
+      {!onRead && (
         <Button
-          variant="contained"
+          variant="outlined"
           disabled={reading?.status !== 'read'}
           onClick={() => {
-            const made = blend();
-            if (made && onRead) onRead(made);
-            else if (made) edit(`label:${Date.now()}`, (from) => editsBetween(from, { ...from, blend: made }));
+            const { formula } = useDraft.getState();
+            const { mostFlours, reach } = useBlendSearch.getState();
+            void runSearch(formula, 'imitated', (signal) =>
+              imitateBlend({ formula, search: { goals: [], mostFlours, reach }, label: label() }, signal),
+            );
             onClose();
           }}
         >
-          {onRead ? t('blend.thatIsInIt') : t('blend.useAsThisBlend')}
+          {t('blend.imitateFromMyPantry')}
         </Button>
-      </DialogActions>
-    </Dialog>
+      )}
+      <Button
+        variant="contained"
+        disabled={reading?.status !== 'read'}
+        onClick={() => {
+          const made = blend();
+          if (made && onRead) onRead(made);
+          else if (made) edit(`label:${Date.now()}`, (from) => editsBetween(from, { ...from, blend: made }));
+          onClose();
+        }}
+      >
+        {onRead ? t('blend.thatIsInIt') : t('blend.useAsThisBlend')}
+      </Button>
+    </DialogActions>
   );
 }

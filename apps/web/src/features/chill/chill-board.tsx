@@ -74,9 +74,9 @@ function ChillSettings() {
           onChange={(wrap) => set('/chill/wrap', wrap)}
           width={130}
           options={[
-            { value: 'none', name: 'nothing' },
-            { value: 'film', name: 'film' },
-            { value: 'paper', name: 'paper' },
+            { value: 'none', name: t('common.under.nothing') },
+            { value: 'film', name: t('common.under.film') },
+            { value: 'paper', name: t('common.under.paper') },
             { value: 'lid', name: t('chill.boxWithLid') },
           ]}
         />

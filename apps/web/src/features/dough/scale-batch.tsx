@@ -72,7 +72,7 @@ function panFactor(pan: Readonly<Record<keyof typeof panLabels, string>>, unit: 
   }
 }
 
-const trays = (n: number) => t('dough.trays', { count: n });
+const trays = (n: number) => t('common.trays', { count: n });
 
 const cautionWords = (caution: ScaleCaution, voice: Voice): string => {
   const grams = voice.show(caution.amountG, 'mass', caution.amountG < 1 ? 2 : undefined);

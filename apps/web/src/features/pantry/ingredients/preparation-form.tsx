@@ -53,6 +53,69 @@ const places = keysOf(keptAtWords).map((value) => ({ value, name: keptAtWords[va
 export function PreparationForm({ book, preparation, onClose }: { book: PantryBook; preparation: Preparation; onClose: () => void }) {
   const voice = useVoice();
   const act = useDoInPantry();
+  const entry = usePreparationDraft(book, onClose, preparation);
+  const { draft, set, keeping, failed, busy, store, revision, remove } = entry;
+
+  return (
+    <SideSheet title={preparation.name || t('pantry.aNewPreparation')} onClose={onClose}>
+      <Box sx={{ display: 'grid', gap: 3 }}>
+        <TextField
+          size="small"
+          label={t('common.name')}
+          value={draft.name}
+          onChange={(event) => set({ name: event.target.value })}
+          slotProps={{ htmlInput: { maxLength: 120 } }}
+        />
+        <Typography variant="h2">{t('common.whatGoesIn')}</Typography>
+        {draft.rows.map((row, i) => (
+          <RowLine key={row.key} entry={entry} book={book} i={i} row={row} />
+        ))}
+        <SearchField
+          label={t('pantry.addToThePreparation')}
+          placeholder={t('common.addAnIngredient')}
+          find={ingredientOptions(book.ingredients, (one) => one.kind !== 'excluded' && one.id !== draft.id)}
+          onChoose={(ingredientId) => set({ rows: [...draft.rows, { key: crypto.randomUUID().slice(0, 8), ingredientId, amountG: 50 }] })}
+        />
+        <Typography variant="h2">{t('common.whatIsDone')}</Typography>
+        {draft.acts.map((one, i) => (
+          <ActLine key={one.key} entry={entry} i={i} one={one} />
+        ))}
+        <Button
+          variant="outlined"
+          sx={{ justifySelf: 'start' }}
+          onClick={() => set({ acts: [...draft.acts, { key: crypto.randomUUID().slice(0, 8), act: 'whisk', min: 2 }] })}
+        >
+          {t('pantry.addAnAct')}
+        </Button>
+        <Cooked entry={entry} />
+        <Typography variant="h2">{t('pantry.whatIsLost')}</Typography>
+        <Lost entry={entry} />
+        <Keeps entry={entry} />
+        {keeping !== null && keeping.mostDays !== null && draft.keepDays > keeping.mostDays && (
+          <NeedsTheCold entry={entry} keeping={keeping} />
+        )}
+        <WhatComesOut entry={entry} />
+        <Note>
+          {t('pantry.withEggOrDairyFridgeOrColder', {
+            fridge: voice.show(saidFacts.fridgeC, 'temperature'),
+            jamFrom: voice.range(saidFacts.jamFromC, saidFacts.jamToC, 'temperature'),
+          })}
+        </Note>
+        <FormEnd
+          failed={failed}
+          busy={busy}
+          onStore={() => void store()}
+          onLeave={onClose}
+          onRemove={revision > 0 ? () => void remove() : undefined}
+        />
+      </Box>
+    </SideSheet>
+  );
+}
+
+/** A preparation as it is typed, what comes of it, and its way into the pantry and out of it. */
+function usePreparationDraft(book: PantryBook, onClose: () => void, preparation: Preparation) {
+  const act = useDoInPantry();
   const [draft, setDraft] = useState(preparation);
   const [typed, setTyped] = useState<Readonly<Record<string, string>>>({});
   const [failed, setFailed] = useState<string | null>(null);
@@ -112,202 +175,218 @@ export function PreparationForm({ book, preparation, onClose }: { book: PantryBo
       setFailed((error as Error).message);
     }
   };
+  return { draft, set, setRow, typed, type, at, setAct, setDraft, keeping, made, rawG, problem, failed, busy, store, revision, remove };
+}
 
+type Entry = ReturnType<typeof usePreparationDraft>;
+
+/** One ingredient of it, and how much. */
+function RowLine({
+  entry,
+  book,
+  i,
+  row,
+}: {
+  readonly entry: Entry;
+  readonly book: PantryBook;
+  readonly i: number;
+  readonly row: PreparationRow;
+}) {
+  const { setRow, typed, type, at, set, draft } = entry;
   return (
-    <SideSheet title={preparation.name || t('pantry.aNewPreparation')} onClose={onClose}>
-      <Box sx={{ display: 'grid', gap: 3 }}>
-        <TextField
-          size="small"
-          label={t('common.name')}
-          value={draft.name}
-          onChange={(event) => set({ name: event.target.value })}
-          slotProps={{ htmlInput: { maxLength: 120 } }}
-        />
-        <Typography variant="h2">{t('common.whatGoesIn')}</Typography>
-        {draft.rows.map((row, i) => (
-          <Box key={row.key} sx={{ display: 'grid', gridTemplateColumns: '1fr auto 34px', gap: 2, alignItems: 'center' }}>
-            <span>{book.ingredients[row.ingredientId]?.name ?? row.ingredientId}</span>
-            <QuantityField
-              label={t('pantry.nameInIt', { name: book.ingredients[row.ingredientId]?.name ?? row.ingredientId })}
-              kind="mass"
-              value={row.amountG}
-              onChange={(amountG) => setRow(i, { amountG })}
-              typed={typed[t('pantry.rowValue', { value: row.key })]}
-              onTyped={type(t('pantry.rowValue', { value: row.key }))}
-              problem={at(`rows[${i}].amountG`)}
-            />
-            <IconButton
-              size="small"
-              aria-label={t('common.takeOutName', { name: book.ingredients[row.ingredientId]?.name ?? t('pantry.row') })}
-              onClick={() => set({ rows: draft.rows.filter((_, k) => k !== i) })}
-            >
-              <CloseIcon fontSize="inherit" />
-            </IconButton>
-          </Box>
-        ))}
-        <SearchField
-          label={t('pantry.addToThePreparation')}
-          placeholder={t('common.addAnIngredient')}
-          find={ingredientOptions(book.ingredients, (one) => one.kind !== 'excluded' && one.id !== draft.id)}
-          onChoose={(ingredientId) => set({ rows: [...draft.rows, { key: crypto.randomUUID().slice(0, 8), ingredientId, amountG: 50 }] })}
-        />
-        <Typography variant="h2">{t('common.whatIsDone')}</Typography>
-        {draft.acts.map((one, i) => (
-          <Box key={one.key} sx={{ display: 'grid', gridTemplateColumns: '120px auto 1fr 34px', gap: 2, alignItems: 'center' }}>
-            <Choice
-              label={t('pantry.actI', { i: i + 1 })}
-              value={one.act}
-              options={preparationActs.map((value) => ({ value, name: actWords[value] }))}
-              onChange={(next) => setAct(i, { act: next })}
-              width={120}
-            />
-            <QuantityField
-              label={t('pantry.actIMinutes', { i: i + 1 })}
-              kind="minutes"
-              value={one.min ?? 0}
-              onChange={(min) => setAct(i, { min })}
-              typed={typed[t('pantry.actValue', { value: one.key })]}
-              onTyped={type(t('pantry.actValue', { value: one.key }))}
-              width={52}
-            />
-            <TextField
-              size="small"
-              placeholder={t('pantry.until')}
-              value={one.stopAt ?? ''}
-              onChange={(event) => setAct(i, { stopAt: event.target.value })}
-              slotProps={{ htmlInput: { 'aria-label': t('pantry.actIUntil', { i: i + 1 }), maxLength: 200 } }}
-            />
-            <IconButton
-              size="small"
-              aria-label={t('pantry.takeOutActI', { i: i + 1 })}
-              onClick={() => set({ acts: draft.acts.filter((_, k) => k !== i) })}
-            >
-              <CloseIcon fontSize="inherit" />
-            </IconButton>
-          </Box>
-        ))}
-        <Button
-          variant="outlined"
-          sx={{ justifySelf: 'start' }}
-          onClick={() => set({ acts: [...draft.acts, { key: crypto.randomUUID().slice(0, 8), act: 'whisk', min: 2 }] })}
-        >
-          {t('pantry.addAnAct')}
-        </Button>
-        <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap' }}>
-          <FormControlLabel
-            control={
-              <Checkbox
-                checked={draft.cookedToC !== undefined}
-                onChange={(_, cooked) => {
-                  const { cookedToC: _was, ...rest } = draft;
-                  setDraft(cooked ? { ...rest, cookedToC: 85 } : rest);
-                }}
-              />
-            }
-            label={t('pantry.cookedItsMiddleReached')}
-          />
-          {draft.cookedToC !== undefined && (
-            <QuantityField
-              label={t('pantry.middleReached')}
-              kind="temperature"
-              value={draft.cookedToC}
-              onChange={(cookedToC) => set({ cookedToC })}
-              typed={typed['cookedToC']}
-              onTyped={type('cookedToC')}
-              problem={at('cookedToC')}
-            />
-          )}
-          {draft.cookedToC === undefined && keeping !== null && keeping.rawEggG > 0 && (
-            <Box role="alert" sx={{ color: 'warning.main', fontSize: typeSize.small }}>
-              {t('pantry.rawEggIsInItAndNobody', { safeEgg: voice.show(saidFacts.safeEggC, 'temperature') })}
-            </Box>
-          )}
-        </Box>
-        <Typography variant="h2">{t('pantry.whatIsLost')}</Typography>
-        <Box sx={{ display: 'flex', gap: 5, flexWrap: 'wrap' }}>
-          {(
-            [
-              ['boiledOffG', t('pantry.boiledOff')],
-              ['drainedG', t('pantry.drained')],
-            ] as const
-          ).map(([name, label]) => (
-            <Box key={name} sx={{ display: 'grid', gap: 1 }}>
-              <span>{label}</span>
-              <QuantityField
-                label={label}
-                kind="mass"
-                value={draft[name]}
-                onChange={(value) => set({ [name]: value })}
-                typed={typed[name]}
-                onTyped={type(name)}
-                problem={at(name)}
-              />
-            </Box>
-          ))}
-        </Box>
-        <Box sx={{ display: 'flex', gap: 2, alignItems: 'center' }}>
-          <span>{t('pantry.keeps')}</span>
-          <TextField
-            size="small"
-            value={String(draft.keepDays)}
-            onChange={(event) => set({ keepDays: Math.max(0, Math.min(730, Number(event.target.value.replace(/\D/g, '')) || 0)) })}
-            slotProps={{
-              htmlInput: { 'aria-label': t('pantry.keepsDays'), inputMode: 'numeric', style: { width: 40, textAlign: 'right' } },
+    <Box sx={{ display: 'grid', gridTemplateColumns: '1fr auto 34px', gap: 2, alignItems: 'center' }}>
+      <span>{book.ingredients[row.ingredientId]?.name ?? row.ingredientId}</span>
+      <QuantityField
+        label={t('pantry.nameInIt', { name: book.ingredients[row.ingredientId]?.name ?? row.ingredientId })}
+        kind="mass"
+        value={row.amountG}
+        onChange={(amountG) => setRow(i, { amountG })}
+        typed={typed[`row:${row.key}`]}
+        onTyped={type(`row:${row.key}`)}
+        problem={at(`rows[${i}].amountG`)}
+      />
+      <IconButton
+        size="small"
+        aria-label={t('common.takeOutName', { name: book.ingredients[row.ingredientId]?.name ?? t('pantry.row') })}
+        onClick={() => set({ rows: draft.rows.filter((_, k) => k !== i) })}
+      >
+        <CloseIcon fontSize="inherit" />
+      </IconButton>
+    </Box>
+  );
+}
+
+/** One act: what, how long, until when. */
+function ActLine({ entry, i, one }: { readonly entry: Entry; readonly i: number; readonly one: PreparationAct }) {
+  const { setAct, typed, type, set, draft } = entry;
+  return (
+    <Box sx={{ display: 'grid', gridTemplateColumns: '120px auto 1fr 34px', gap: 2, alignItems: 'center' }}>
+      <Choice
+        label={t('pantry.actI', { i: i + 1 })}
+        value={one.act}
+        options={preparationActs.map((value) => ({ value, name: actWords[value] }))}
+        onChange={(next) => setAct(i, { act: next })}
+        width={120}
+      />
+      <QuantityField
+        label={t('pantry.actIMinutes', { i: i + 1 })}
+        kind="minutes"
+        value={one.min ?? 0}
+        onChange={(min) => setAct(i, { min })}
+        typed={typed[`act:${one.key}`]}
+        onTyped={type(`act:${one.key}`)}
+        width={52}
+      />
+      <TextField
+        size="small"
+        placeholder={t('pantry.until')}
+        value={one.stopAt ?? ''}
+        onChange={(event) => setAct(i, { stopAt: event.target.value })}
+        slotProps={{ htmlInput: { 'aria-label': t('pantry.actIUntil', { i: i + 1 }), maxLength: 200 } }}
+      />
+      <IconButton
+        size="small"
+        aria-label={t('pantry.takeOutActI', { i: i + 1 })}
+        onClick={() => set({ acts: draft.acts.filter((_, k) => k !== i) })}
+      >
+        <CloseIcon fontSize="inherit" />
+      </IconButton>
+    </Box>
+  );
+}
+
+/** Whether its middle was hot, and what raw egg means if not. */
+function Cooked({ entry }: { readonly entry: Entry }) {
+  const voice = useVoice();
+  const { draft, setDraft, set, typed, type, at, keeping } = entry;
+  return (
+    <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap' }}>
+      <FormControlLabel
+        control={
+          <Checkbox
+            checked={draft.cookedToC !== undefined}
+            onChange={(_, cooked) => {
+              const { cookedToC: _was, ...rest } = draft;
+              setDraft(cooked ? { ...rest, cookedToC: 85 } : rest);
             }}
           />
-          <span>{t('common.days')}</span>
-          <Choice label={t('pantry.keepsWhere')} value={draft.keepAt} options={places} onChange={(keepAt) => set({ keepAt })} />
-        </Box>
-        {keeping !== null && keeping.mostDays !== null && draft.keepDays > keeping.mostDays && (
-          <Wrong size="small">
-            {t('pantry.itNeedsTheCold')}
-            {keeping.because.length > 0 && `: ${keeping.because.join(', ')}`}
-            {t('pantry.wordOrFreezeItLocalRulesWin', {
-              word:
-                draft.keepAt === 'room'
-                  ? t('pantry.keepItInAFridgeOfFridge', { fridge: voice.show(saidFacts.fridgeC, 'temperature') })
-                  : t('pantry.atFridgeItKeepsMostdaysDaysAt', {
-                      fridge: voice.show(saidFacts.fridgeC, 'temperature'),
-                      mostDays: keeping.mostDays,
-                    }),
-            })}
-          </Wrong>
-        )}
-        <Box sx={{ bgcolor: 'leaf.well', borderRadius: '8px', p: 3, fontSize: typeSize.body }} role="status">
-          {made ? (
-            <>
-              <Said
-                say="pantry.makesRawWaterWaterSugarsSugarsFat"
-                values={{
-                  raw: voice.show(rawG - draft.boiledOffG - draft.drainedG, 'bulk'),
-                  water: (made.composition.waterShare * 100).toFixed(0),
-                  sugars: (made.composition.sugarsShare * 100).toFixed(0),
-                  fat: (made.composition.fatShare * 100).toFixed(0),
-                  word:
-                    allergenWords(made.allergens).sure.length > 0
-                      ? t('pantry.containsSure', { sure: allergenWords(made.allergens).sure.join(', ') })
-                      : t('common.noListedAllergenForCertain'),
-                }}
-              />
-            </>
-          ) : (
-            <Box sx={{ color: 'error.main' }}>{problem?.message}</Box>
-          )}
-        </Box>
-        <Note>
-          {t('pantry.withEggOrDairyFridgeOrColder', {
-            fridge: voice.show(saidFacts.fridgeC, 'temperature'),
-            jamFrom: voice.range(saidFacts.jamFromC, saidFacts.jamToC, 'temperature'),
-          })}
-        </Note>
-        <FormEnd
-          failed={failed}
-          busy={busy}
-          onStore={() => void store()}
-          onLeave={onClose}
-          onRemove={revision > 0 ? () => void remove() : undefined}
+        }
+        label={t('pantry.cookedItsMiddleReached')}
+      />
+      {draft.cookedToC !== undefined && (
+        <QuantityField
+          label={t('pantry.middleReached')}
+          kind="temperature"
+          value={draft.cookedToC}
+          onChange={(cookedToC) => set({ cookedToC })}
+          typed={typed['cookedToC']}
+          onTyped={type('cookedToC')}
+          problem={at('cookedToC')}
         />
-      </Box>
-    </SideSheet>
+      )}
+      {draft.cookedToC === undefined && keeping !== null && keeping.rawEggG > 0 && (
+        <Box role="alert" sx={{ color: 'warning.main', fontSize: typeSize.small }}>
+          {t('pantry.rawEggIsInItAndNobody', { safeEgg: voice.show(saidFacts.safeEggC, 'temperature') })}
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+/** What boils and drains off. */
+function Lost({ entry }: { readonly entry: Entry }) {
+  const { draft, set, typed, type, at } = entry;
+  return (
+    <Box sx={{ display: 'flex', gap: 5, flexWrap: 'wrap' }}>
+      {(
+        [
+          ['boiledOffG', t('pantry.boiledOff')],
+          ['drainedG', t('pantry.drained')],
+        ] as const
+      ).map(([name, label]) => (
+        <Box key={name} sx={{ display: 'grid', gap: 1 }}>
+          <span>{label}</span>
+          <QuantityField
+            label={label}
+            kind="mass"
+            value={draft[name]}
+            onChange={(value) => set({ [name]: value })}
+            typed={typed[name]}
+            onTyped={type(name)}
+            problem={at(name)}
+          />
+        </Box>
+      ))}
+    </Box>
+  );
+}
+
+/** How long and where it may stand. */
+function Keeps({ entry }: { readonly entry: Entry }) {
+  const { draft, set } = entry;
+  return (
+    <Box sx={{ display: 'flex', gap: 2, alignItems: 'center' }}>
+      <span>{t('pantry.keeps')}</span>
+      <TextField
+        size="small"
+        value={String(draft.keepDays)}
+        onChange={(event) => set({ keepDays: Math.max(0, Math.min(730, Number(event.target.value.replace(/\D/g, '')) || 0)) })}
+        slotProps={{
+          htmlInput: { 'aria-label': t('pantry.keepsDays'), inputMode: 'numeric', style: { width: 40, textAlign: 'right' } },
+        }}
+      />
+      <span>{t('common.days')}</span>
+      <Choice label={t('pantry.keepsWhere')} value={draft.keepAt} options={places} onChange={(keepAt) => set({ keepAt })} />
+    </Box>
+  );
+}
+
+/** What it is once made. */
+function WhatComesOut({ entry }: { readonly entry: Entry }) {
+  const voice = useVoice();
+  const { made, rawG, draft, problem } = entry;
+  return (
+    <Box sx={{ bgcolor: 'leaf.well', borderRadius: '8px', p: 3, fontSize: typeSize.body }} role="status">
+      {made ? (
+        <>
+          <Said
+            say="pantry.makesRawWaterWaterSugarsSugarsFat"
+            values={{
+              raw: voice.show(rawG - draft.boiledOffG - draft.drainedG, 'bulk'),
+              water: (made.composition.waterShare * 100).toFixed(0),
+              sugars: (made.composition.sugarsShare * 100).toFixed(0),
+              fat: (made.composition.fatShare * 100).toFixed(0),
+              word:
+                allergenWords(made.allergens).sure.length > 0
+                  ? t('pantry.containsSure', { sure: allergenWords(made.allergens).sure.join(', ') })
+                  : t('common.noListedAllergenForCertain'),
+            }}
+          />
+        </>
+      ) : (
+        <Box sx={{ color: 'error.main' }}>{problem?.message}</Box>
+      )}
+    </Box>
+  );
+}
+
+/** It is to be kept longer, or warmer, than it may. */
+function NeedsTheCold({ entry, keeping }: { readonly entry: Entry; readonly keeping: NonNullable<Entry['keeping']> }) {
+  const voice = useVoice();
+  const { draft } = entry;
+  return (
+    <Wrong size="small">
+      {t('pantry.itNeedsTheCold')}
+      {keeping.because.length > 0 && `: ${keeping.because.join(', ')}`}
+      {t('pantry.wordOrFreezeItLocalRulesWin', {
+        word:
+          draft.keepAt === 'room'
+            ? t('pantry.keepItInAFridgeOfFridge', { fridge: voice.show(saidFacts.fridgeC, 'temperature') })
+            : t('pantry.atFridgeItKeepsMostdaysDaysAt', {
+                fridge: voice.show(saidFacts.fridgeC, 'temperature'),
+                mostDays: keeping.mostDays,
+              }),
+      })}
+    </Wrong>
   );
 }
