@@ -201,8 +201,25 @@ function Slices({ result }: { result: BakeResult }) {
 }
 
 function MoistureCurve({ result, looks }: { result: BakeResult; looks: LooksStudy | null }) {
-  const units = useUnits();
+  const { data, layout, columns } = useMoistureTraces(looks, result);
+  return (
+    <Plot
+      summary={t('bake.moistureFallsToMoisturePercentAtTotal', {
+        moisture: (result.end.moistureShare * 100).toFixed(1),
+        total: showDuration(result.totalMin),
+      })}
+      data={data}
+      layout={layout}
+      height={200}
+      columns={columns}
+    />
+  );
+}
+
+/** Moisture with its spread, the looks, and where it is done. */
+function useMoistureTraces(looks: LooksStudy | null, result: BakeResult) {
   const { palette } = useTheme();
+  const units = useUnits();
   const { data, layout, columns } = useMemo(() => {
     const { curve, done, dryBelowShare, totalMin } = result;
     const y = curve.moistureShare.map((share) => share * 100);
@@ -311,18 +328,7 @@ function MoistureCurve({ result, looks }: { result: BakeResult; looks: LooksStud
       ],
     };
   }, [result, looks, palette, units]);
-  return (
-    <Plot
-      summary={t('bake.moistureFallsToMoisturePercentAtTotal', {
-        moisture: (result.end.moistureShare * 100).toFixed(1),
-        total: showDuration(result.totalMin),
-      })}
-      data={data}
-      layout={layout}
-      height={200}
-      columns={columns}
-    />
-  );
+  return { data, layout, columns };
 }
 
 /** Crust tone through the bake, in eight numbered steps. */

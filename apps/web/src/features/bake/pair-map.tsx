@@ -12,6 +12,7 @@ import { usePairMap, type MapState } from './bake-study';
 import { useDraft } from '../formulas/doors';
 import { useFormula, useSurroundings } from '../board/doors';
 import { t } from '../../platform/words';
+import type { Dispatch, SetStateAction } from 'react';
 
 /** What a pair comes to: shape and word first, colour after. */
 type Verdict = 'meet' | 'dryFirst' | 'goldenFirst' | 'darkFirst' | 'never';
@@ -95,22 +96,12 @@ const RIGHT = 6;
 const BOTTOM = 30;
 
 function Map({ map, nowMm, nowC }: { map: MapState; nowMm: number; nowC: number }) {
-  const voice = useVoice();
   const { palette } = useTheme();
   const units = usePreferences((state) => state.units);
   const [chosen, setChosen] = useState<PairCell | null>(null);
   const { edit } = useDraft.getState();
-  const { thicknesses, temperatures } = map;
-  const fine = thicknesses.length > 20;
-  const wide = (WIDTH - LEFT - RIGHT) / thicknesses.length;
-  const tall = (HEIGHT - BOTTOM - TOP) / temperatures.length;
-  const x = (mm: number) =>
-    LEFT + ((mm - thicknesses[0]!) / (thicknesses[thicknesses.length - 1]! - thicknesses[0]!)) * (WIDTH - LEFT - RIGHT - wide);
-  const y = (c: number) =>
-    HEIGHT -
-    BOTTOM -
-    tall -
-    ((c - temperatures[0]!) / (temperatures[temperatures.length - 1]! - temperatures[0]!)) * (HEIGHT - BOTTOM - TOP - tall);
+  const places = placesOn(map);
+  const { fine, x, y, wide, tall, temperatures, thicknesses } = places;
   const fills: Readonly<Record<Verdict, string>> = useMemo(
     () => ({
       meet: palette.leaf.okSoft,
@@ -148,43 +139,9 @@ function Map({ map, nowMm, nowC }: { map: MapState; nowMm: number; nowC: number 
           cells2: map.cells.filter((cell) => verdictOf(cell) === 'meet').length,
         })}
       >
-        {map.cells.map((cell) => {
-          const verdict = verdictOf(cell);
-          return (
-            <g
-              key={`${cell.thicknessMm} ${cell.wantC}`}
-              role="button"
-              tabIndex={fine ? -1 : 0}
-              aria-label={t('bake.thicknessAtWantVerdictwords', {
-                thickness: voice.show(cell.thicknessMm, 'length'),
-                want: voice.show(cell.wantC, 'temperature'),
-                verdictWords: verdictWords[verdict],
-              })}
-              onClick={() => setChosen(cell)}
-              onKeyDown={(event) => (event.key === 'Enter' || event.key === ' ') && setChosen(cell)}
-              style={{ cursor: 'pointer' }}
-            >
-              <rect
-                x={x(cell.thicknessMm)}
-                y={y(cell.wantC)}
-                width={wide - (fine ? 0 : 1.5)}
-                height={tall - (fine ? 0 : 1.5)}
-                fill={fills[verdict]}
-              />
-              {!fine && (
-                <text
-                  x={x(cell.thicknessMm) + wide / 2}
-                  y={y(cell.wantC) + tall / 2 + 4}
-                  textAnchor="middle"
-                  fontSize={typeSize.tiny}
-                  fill={palette.text.primary}
-                >
-                  {cell.doneMin === null ? marks.never : `${marks[verdict]} ${cell.doneMin.toFixed(0)}`}
-                </text>
-              )}
-            </g>
-          );
-        })}
+        {map.cells.map((cell) => (
+          <Cell key={`${cell.thicknessMm} ${cell.wantC}`} cell={cell} places={places} fills={fills} onChoose={setChosen} />
+        ))}
         <circle cx={x(nowMm) + wide / 2} cy={y(nowC) + tall / 2} r="9" fill="none" stroke={palette.primary.main} strokeWidth="2.2" />
         {[temperatures[0]!, temperatures[temperatures.length >> 1]!, temperatures[temperatures.length - 1]!].map((c) => (
           <text
@@ -216,40 +173,122 @@ function Map({ map, nowMm, nowC }: { map: MapState; nowMm: number; nowC: number 
           word: fine ? t('bake.blueDoneAndGoldenTogetherPaleDone') : t('bake.minutesUntilDoneWithGoldBeforeGold'),
         })}
       </Note>
-      {chosen && (
-        <Box
-          role="status"
-          sx={{
-            bgcolor: 'leaf.well',
-            borderRadius: '8px',
-            p: 2,
-            mt: 1,
-            display: 'flex',
-            alignItems: 'center',
-            gap: 3,
-            flexWrap: 'wrap',
-            fontSize: typeSize.small,
-          }}
+      {chosen && <ChosenPair chosen={chosen} setChosen={setChosen} take={take} />}
+    </Box>
+  );
+}
+
+/** Where a pair lies in the picture. */
+function placesOn(map: MapState) {
+  const { thicknesses, temperatures } = map;
+  const fine = thicknesses.length > 20;
+  const wide = (WIDTH - LEFT - RIGHT) / thicknesses.length;
+  const tall = (HEIGHT - BOTTOM - TOP) / temperatures.length;
+  const x = (mm: number) =>
+    LEFT + ((mm - thicknesses[0]!) / (thicknesses[thicknesses.length - 1]! - thicknesses[0]!)) * (WIDTH - LEFT - RIGHT - wide);
+  const y = (c: number) =>
+    HEIGHT -
+    BOTTOM -
+    tall -
+    ((c - temperatures[0]!) / (temperatures[temperatures.length - 1]! - temperatures[0]!)) * (HEIGHT - BOTTOM - TOP - tall);
+  return { fine, x, y, wide, tall, temperatures, thicknesses };
+}
+type Places = ReturnType<typeof placesOn>;
+
+/** One pair: its verdict by colour, its minutes where they fit. */
+function Cell({
+  cell,
+  places,
+  fills,
+  onChoose,
+}: {
+  readonly cell: PairCell;
+  readonly places: Places;
+  readonly fills: Readonly<Record<Verdict, string>>;
+  readonly onChoose: (cell: PairCell) => void;
+}) {
+  const { fine, tall, wide, x, y } = places;
+  const verdict = verdictOf(cell);
+  const voice = useVoice();
+  const { palette } = useTheme();
+  return (
+    <g
+      role="button"
+      tabIndex={fine ? -1 : 0}
+      aria-label={t('bake.thicknessAtWantVerdictwords', {
+        thickness: voice.show(cell.thicknessMm, 'length'),
+        want: voice.show(cell.wantC, 'temperature'),
+        verdictWords: verdictWords[verdict],
+      })}
+      onClick={() => onChoose(cell)}
+      onKeyDown={(event) => (event.key === 'Enter' || event.key === ' ') && onChoose(cell)}
+      style={{ cursor: 'pointer' }}
+    >
+      <rect
+        x={x(cell.thicknessMm)}
+        y={y(cell.wantC)}
+        width={wide - (fine ? 0 : 1.5)}
+        height={tall - (fine ? 0 : 1.5)}
+        fill={fills[verdict]}
+      />
+      {!fine && (
+        <text
+          x={x(cell.thicknessMm) + wide / 2}
+          y={y(cell.wantC) + tall / 2 + 4}
+          textAnchor="middle"
+          fontSize={typeSize.tiny}
+          fill={palette.text.primary}
         >
-          <span>
-            {t('bake.thicknessAtWantVerdictwords', {
-              thickness: showQuantity(chosen.thicknessMm, 'length', units),
-              want: showQuantity(chosen.wantC, 'temperature', units, 0),
-              verdictWords: verdictWords[verdictOf(chosen)],
-            })}
-            {chosen.doneMin !== null && t('bake.doneAtDone', { done: showDuration(chosen.doneMin) })}
-            {chosen.overMin !== null && t('bake.overAtOver', { over: showDuration(chosen.overMin) })}.
-          </span>
-          {chosen.doneMin !== null && (
-            <Button size="small" variant="outlined" onClick={() => take(chosen)}>
-              {t('bake.setThisPair')}
-            </Button>
-          )}
-          <Button size="small" onClick={() => setChosen(null)}>
-            {t('common.leaveIt')}
-          </Button>
-        </Box>
+          {cell.doneMin === null ? marks.never : `${marks[verdict]} ${cell.doneMin.toFixed(0)}`}
+        </text>
       )}
+    </g>
+  );
+}
+
+/** What the pair under the finger would give, and the press that sets it. */
+function ChosenPair({
+  chosen,
+  setChosen,
+  take,
+}: {
+  readonly chosen: PairCell;
+  readonly setChosen: Dispatch<SetStateAction<PairCell | null>>;
+  readonly take: (cell: PairCell) => void;
+}) {
+  const units = usePreferences((state) => state.units);
+  return (
+    <Box
+      role="status"
+      sx={{
+        bgcolor: 'leaf.well',
+        borderRadius: '8px',
+        p: 2,
+        mt: 1,
+        display: 'flex',
+        alignItems: 'center',
+        gap: 3,
+        flexWrap: 'wrap',
+        fontSize: typeSize.small,
+      }}
+    >
+      <span>
+        {t('bake.thicknessAtWantVerdictwords', {
+          thickness: showQuantity(chosen.thicknessMm, 'length', units),
+          want: showQuantity(chosen.wantC, 'temperature', units, 0),
+          verdictWords: verdictWords[verdictOf(chosen)],
+        })}
+        {chosen.doneMin !== null && t('bake.doneAtDone', { done: showDuration(chosen.doneMin) })}
+        {chosen.overMin !== null && t('bake.overAtOver', { over: showDuration(chosen.overMin) })}.
+      </span>
+      {chosen.doneMin !== null && (
+        <Button size="small" variant="outlined" onClick={() => take(chosen)}>
+          {t('bake.setThisPair')}
+        </Button>
+      )}
+      <Button size="small" onClick={() => setChosen(null)}>
+        {t('common.leaveIt')}
+      </Button>
     </Box>
   );
 }

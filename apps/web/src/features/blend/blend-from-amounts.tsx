@@ -50,6 +50,65 @@ type Line = { readonly ingredientId: string; readonly text: string; readonly uni
 /** A blend as it was found: in parts, grams, cups or spoons; what cups leave open is shown beside each share. */
 export function BlendFromAmountsDialog({ onClose }: { onClose: () => void }) {
   const { pantry } = useSurroundings();
+  const amounts = useAmounts(onClose);
+  const { name, setName, lines, problem, setLines, spread, blend, use } = amounts;
+  return (
+    <Dialog open onClose={onClose} maxWidth="md" fullWidth aria-labelledby="from-amounts">
+      <DialogTitle id="from-amounts">{t('blend.aBlendFromPartsGramsOrCups')}</DialogTitle>
+      <DialogContent sx={{ display: 'grid', gap: 3 }}>
+        <TextField
+          size="small"
+          label={t('common.name')}
+          value={name}
+          onChange={(event) => setName(event.target.value)}
+          sx={{ mt: 2, maxWidth: 320 }}
+          slotProps={{ htmlInput: { maxLength: 120 } }}
+        />
+        {lines.length > 0 && (
+          <Table size="small">
+            <TableHead>
+              <TableRow>
+                <TableCell>{t('blend.flourStarchGum')}</TableCell>
+                <TableCell align="right">{t('blend.amount')}</TableCell>
+                <TableCell>{t('blend.in')}</TableCell>
+                <TableCell>{t('blend.cupFilled')}</TableCell>
+                <TableCell align="right">{t('common.grams')}</TableCell>
+                <TableCell align="right">{t('common.share')}</TableCell>
+                <TableCell component="td" />
+              </TableRow>
+            </TableHead>
+            <TableBody>
+              {lines.map((line, i) => (
+                <AmountLine key={line.ingredientId} amounts={amounts} i={i} line={line} />
+              ))}
+            </TableBody>
+          </Table>
+        )}
+        <SearchField
+          label={t('blend.addToTheseAmounts')}
+          placeholder={t('blend.addAFlourStarchOrGum')}
+          find={ingredientOptions(
+            pantry.ingredients,
+            (one) => isBlendable(one) && !isExcluded(one) && !lines.some(({ ingredientId }) => ingredientId === one.id),
+          )}
+          onChoose={(ingredientId) => setLines([...lines, { ingredientId, text: '1', unit: lines[0]?.unit ?? 'part', filling: 'spooned' }])}
+        />
+        {spread && <Note size="small">{t('blend.isOneStandardDeviation4FromCup')}</Note>}
+        {problem && !problem.path.startsWith('amounts[') && lines.length > 0 && <Alert severity="error">{problem.message}</Alert>}
+      </DialogContent>
+      <DialogActions sx={{ p: 4 }}>
+        <Button onClick={onClose}>{t('common.leaveIt')}</Button>
+        <Button variant="contained" disabled={!blend} onClick={use}>
+          {t('blend.useThisBlend')}
+        </Button>
+      </DialogActions>
+    </Dialog>
+  );
+}
+
+/** Amounts as they are typed, and the blend they make. */
+function useAmounts(onClose: () => void) {
+  const { pantry } = useSurroundings();
   const { edit } = useDraft.getState();
   const [lines, setLines] = useState<readonly Line[]>([]);
   const [name, setName] = useState('');
@@ -80,123 +139,82 @@ export function BlendFromAmountsDialog({ onClose }: { onClose: () => void }) {
     });
     onClose();
   };
+  return { name, setName, lines, problem, set, setLines, gramsOf, blend, spread, use };
+}
+
+type Amounts = ReturnType<typeof useAmounts>;
+
+/** One flour, starch or gum: how much, in what. */
+function AmountLine({ amounts, i, line }: { readonly amounts: Amounts; readonly i: number; readonly line: Line }) {
+  const { pantry } = useSurroundings();
+  const { blend, gramsOf, lines, problem, set, setLines } = amounts;
+
+  const one = pantry.ingredients[line.ingredientId]!;
+  const wrong = problem?.path.startsWith(`amounts[${i}]`) ? problem.message : undefined;
   return (
-    <Dialog open onClose={onClose} maxWidth="md" fullWidth aria-labelledby="from-amounts">
-      <DialogTitle id="from-amounts">{t('blend.aBlendFromPartsGramsOrCups')}</DialogTitle>
-      <DialogContent sx={{ display: 'grid', gap: 3 }}>
+    <TableRow>
+      <TableCell component="th" scope="row">
+        {one.name}
+        {wrong && <Wrong>{wrong}</Wrong>}
+      </TableCell>
+      <TableCell align="right">
         <TextField
           size="small"
-          label={t('common.name')}
-          value={name}
-          onChange={(event) => setName(event.target.value)}
-          sx={{ mt: 2, maxWidth: 320 }}
-          slotProps={{ htmlInput: { maxLength: 120 } }}
+          value={line.text}
+          error={wrong !== undefined}
+          onChange={(event) => set(i, { text: event.target.value })}
+          slotProps={{
+            htmlInput: {
+              'aria-label': t('blend.nameAmount', { name: one.name }),
+              inputMode: 'decimal',
+              autoComplete: 'off',
+              style: { width: 60, textAlign: 'right' },
+            },
+          }}
         />
-        {lines.length > 0 && (
-          <Table size="small">
-            <TableHead>
-              <TableRow>
-                <TableCell>{t('blend.flourStarchGum')}</TableCell>
-                <TableCell align="right">{t('blend.amount')}</TableCell>
-                <TableCell>{t('blend.in')}</TableCell>
-                <TableCell>{t('blend.cupFilled')}</TableCell>
-                <TableCell align="right">{t('common.grams')}</TableCell>
-                <TableCell align="right">{t('common.share')}</TableCell>
-                <TableCell component="td" />
-              </TableRow>
-            </TableHead>
-            <TableBody>
-              {lines.map((line, i) => {
-                const one = pantry.ingredients[line.ingredientId]!;
-                const wrong = problem?.path.startsWith(`amounts[${i}]`) ? problem.message : undefined;
-                return (
-                  <TableRow key={line.ingredientId}>
-                    <TableCell component="th" scope="row">
-                      {one.name}
-                      {wrong && <Wrong>{wrong}</Wrong>}
-                    </TableCell>
-                    <TableCell align="right">
-                      <TextField
-                        size="small"
-                        value={line.text}
-                        error={wrong !== undefined}
-                        onChange={(event) => set(i, { text: event.target.value })}
-                        slotProps={{
-                          htmlInput: {
-                            'aria-label': t('blend.nameAmount', { name: one.name }),
-                            inputMode: 'decimal',
-                            autoComplete: 'off',
-                            style: { width: 60, textAlign: 'right' },
-                          },
-                        }}
-                      />
-                    </TableCell>
-                    <TableCell>
-                      <Choice
-                        label={t('blend.nameIn', { name: one.name })}
-                        value={line.unit}
-                        options={units}
-                        onChange={(unit) =>
-                          setLines(
-                            unit === 'part' || line.unit === 'part'
-                              ? lines.map((other) => ({ ...other, unit }))
-                              : lines.map((other, k) => (k === i ? { ...other, unit } : other)),
-                          )
-                        }
-                        width={104}
-                      />
-                    </TableCell>
-                    <TableCell>
-                      {line.unit === 'cup' ? (
-                        <Choice
-                          label={t('blend.nameCupFilled', { name: one.name })}
-                          value={line.filling}
-                          options={fillings}
-                          onChange={(filling) => set(i, { filling })}
-                          width={118}
-                        />
-                      ) : (
-                        '–'
-                      )}
-                    </TableCell>
-                    <TableCell align="right">{gramsOf(i)}</TableCell>
-                    <TableCell align="right">
-                      {blend ? `${(blend.shares[i]! * 100).toFixed(1)} %` : '–'}
-                      {blend && blend.sdShares[i]! > 0 && <Note>± {(blend.sdShares[i]! * 100).toFixed(1)}</Note>}
-                    </TableCell>
-                    <TableCell sx={{ width: 34 }}>
-                      <IconButton
-                        size="small"
-                        aria-label={t('common.takeOutName', { name: one.name })}
-                        onClick={() => setLines(lines.filter((_, k) => k !== i))}
-                      >
-                        <CloseIcon fontSize="inherit" />
-                      </IconButton>
-                    </TableCell>
-                  </TableRow>
-                );
-              })}
-            </TableBody>
-          </Table>
+      </TableCell>
+      <TableCell>
+        <Choice
+          label={t('blend.nameIn', { name: one.name })}
+          value={line.unit}
+          options={units}
+          onChange={(unit) =>
+            setLines(
+              unit === 'part' || line.unit === 'part'
+                ? lines.map((other) => ({ ...other, unit }))
+                : lines.map((other, k) => (k === i ? { ...other, unit } : other)),
+            )
+          }
+          width={104}
+        />
+      </TableCell>
+      <TableCell>
+        {line.unit === 'cup' ? (
+          <Choice
+            label={t('blend.nameCupFilled', { name: one.name })}
+            value={line.filling}
+            options={fillings}
+            onChange={(filling) => set(i, { filling })}
+            width={118}
+          />
+        ) : (
+          '–'
         )}
-        <SearchField
-          label={t('blend.addToTheseAmounts')}
-          placeholder={t('blend.addAFlourStarchOrGum')}
-          find={ingredientOptions(
-            pantry.ingredients,
-            (one) => isBlendable(one) && !isExcluded(one) && !lines.some(({ ingredientId }) => ingredientId === one.id),
-          )}
-          onChoose={(ingredientId) => setLines([...lines, { ingredientId, text: '1', unit: lines[0]?.unit ?? 'part', filling: 'spooned' }])}
-        />
-        {spread && <Note size="small">{t('blend.isOneStandardDeviation4FromCup')}</Note>}
-        {problem && !problem.path.startsWith('amounts[') && lines.length > 0 && <Alert severity="error">{problem.message}</Alert>}
-      </DialogContent>
-      <DialogActions sx={{ p: 4 }}>
-        <Button onClick={onClose}>{t('common.leaveIt')}</Button>
-        <Button variant="contained" disabled={!blend} onClick={use}>
-          {t('blend.useThisBlend')}
-        </Button>
-      </DialogActions>
-    </Dialog>
+      </TableCell>
+      <TableCell align="right">{gramsOf(i)}</TableCell>
+      <TableCell align="right">
+        {blend ? `${(blend.shares[i]! * 100).toFixed(1)} %` : '–'}
+        {blend && blend.sdShares[i]! > 0 && <Note>± {(blend.sdShares[i]! * 100).toFixed(1)}</Note>}
+      </TableCell>
+      <TableCell sx={{ width: 34 }}>
+        <IconButton
+          size="small"
+          aria-label={t('common.takeOutName', { name: one.name })}
+          onClick={() => setLines(lines.filter((_, k) => k !== i))}
+        >
+          <CloseIcon fontSize="inherit" />
+        </IconButton>
+      </TableCell>
+    </TableRow>
   );
 }

@@ -53,9 +53,6 @@ type Props = {
 
 /** What a boxed blend is likely made of: its ingredient list and panel in, ranges and a best estimate out. */
 export function LabelReader({ onClose, onRead }: Props) {
-  const voice = useVoice();
-  const { pantry } = useSurroundings();
-  const { edit } = useDraft.getState();
   const save = useSaveBlend();
   const reader = useLabelReader();
   const { cancel, reading } = reader;

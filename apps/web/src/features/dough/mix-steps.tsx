@@ -174,101 +174,24 @@ function Sign({ id }: { id: string | undefined }) {
 }
 
 type Change = (next: MixStep, step?: string) => void;
+const without = ({ tool: _tool, ...rest }: MixStep) => rest;
+const unsigned = ({ stopAt: _sign, ...rest }: MixStep) => rest;
 function StepFields({ step, onChange }: { step: MixStep; onChange: Change }) {
   const mixable = useMixable();
   const { pantry } = useSurroundings();
-  const takes = step.of ?? [];
   const rows = [
     { key: BLEND, name: t('dough.theBlend') },
     ...mixable
       .filter(({ use }) => use === 'dough')
       .map(({ key, ingredientId }) => ({ key, name: pantry.ingredients[ingredientId]?.name ?? ingredientId })),
   ];
-  const without = ({ tool: _tool, ...rest }: MixStep) => rest;
-  const unsigned = ({ stopAt: _sign, ...rest }: MixStep) => rest;
   return (
     <Box sx={{ display: 'grid', gap: 2, py: 2, px: 2, my: 1, bgcolor: 'leaf.well', borderRadius: '8px' }}>
-      <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'center' }}>
-        <Choice
-          label={t('common.whatIsDone')}
-          value={step.act ?? ''}
-          options={mixActs.map((value) => ({ value: value as MixAct | '', name: actWords[value] }))}
-          onChange={(act) => act !== '' && onChange({ ...step, act })}
-          width={130}
-          placeholder={t('dough.ownWords')}
-        />
-        <Choice
-          label={t('dough.withWhat')}
-          value={step.tool ?? ''}
-          options={[
-            { value: '' as MixTool | '', name: t('dough.noToolNamed') },
-            ...mixTools.map((value) => ({ value, name: toolWords[value] })),
-          ]}
-          onChange={(tool) => onChange(tool === '' ? without(step) : { ...step, tool })}
-          width={150}
-        />
-        <QuantityField
-          label={t('dough.minutesOfThisStep')}
-          kind="minutes"
-          value={step.min ?? 0}
-          width={52}
-          onChange={(min, visit) => onChange({ ...step, min }, `mixmin:${visit}`)}
-        />
-        {step.tool === 'processor' && (
-          <QuantityField
-            label={t('dough.pulses')}
-            kind="percent"
-            hideUnit
-            value={step.pulses ?? 0}
-            width={46}
-            onChange={(pulses, visit) => onChange({ ...step, pulses: Math.round(pulses) }, `mixpulse:${visit}`)}
-          />
-        )}
-        <Choice
-          label={t('dough.until')}
-          value={step.stopAt ?? ''}
-          options={[
-            { value: '', name: t('dough.noSign') },
-            ...Object.entries(stopSigns.values).map(([value, { words }]) => ({ value, name: words })),
-          ]}
-          onChange={(stopAt) => onChange(stopAt === '' ? unsigned(step) : { ...step, stopAt })}
-          width={230}
-        />
-      </Box>
+      <HowItIsDone step={step} onChange={onChange} />
       <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fill, minmax(230px, 1fr))', gap: 1 }}>
-        {rows.map(({ key, name }) => {
-          const share = takes.find(({ rowKey }) => rowKey === key)?.share;
-          return (
-            <Box key={key} sx={{ display: 'flex', alignItems: 'center', gap: 1, fontSize: typeSize.small }}>
-              <Checkbox
-                size="small"
-                checked={share !== undefined}
-                slotProps={{ input: { 'aria-label': t('dough.nameInThisStep', { name }) } }}
-                onChange={(_, on) =>
-                  onChange({ ...step, of: on ? [...takes, { rowKey: key, share: 1 }] : takes.filter(({ rowKey }) => rowKey !== key) })
-                }
-              />
-              <Box sx={{ flex: 1, minWidth: 0, overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }}>{name}</Box>
-              {share !== undefined && (
-                <QuantityField
-                  label={t('dough.nameHowMuchOfIt', { name })}
-                  kind="percent"
-                  value={share * 100}
-                  width={48}
-                  onChange={(percent, visit) =>
-                    onChange(
-                      {
-                        ...step,
-                        of: takes.map((one) => (one.rowKey === key ? { ...one, share: Math.min(1, Math.max(0, percent / 100)) } : one)),
-                      },
-                      `mixshare:${visit}`,
-                    )
-                  }
-                />
-              )}
-            </Box>
-          );
-        })}
+        {rows.map(({ key, name }) => (
+          <RowInStep key={key} rowKey={key} name={name} step={step} onChange={onChange} />
+        ))}
       </Box>
       <TextField
         size="small"
@@ -293,6 +216,105 @@ function StepFields({ step, onChange }: { step: MixStep; onChange: Change }) {
       >
         {t('dough.takeThisStepOut')}
       </Button>
+    </Box>
+  );
+}
+
+/** The act, its tool, how long, until what sign. */
+function HowItIsDone({ step, onChange }: { readonly step: MixStep; readonly onChange: Change }) {
+  return (
+    <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'center' }}>
+      <Choice
+        label={t('common.whatIsDone')}
+        value={step.act ?? ''}
+        options={mixActs.map((value) => ({ value: value as MixAct | '', name: actWords[value] }))}
+        onChange={(act) => act !== '' && onChange({ ...step, act })}
+        width={130}
+        placeholder={t('dough.ownWords')}
+      />
+      <Choice
+        label={t('dough.withWhat')}
+        value={step.tool ?? ''}
+        options={[
+          { value: '' as MixTool | '', name: t('dough.noToolNamed') },
+          ...mixTools.map((value) => ({ value, name: toolWords[value] })),
+        ]}
+        onChange={(tool) => onChange(tool === '' ? without(step) : { ...step, tool })}
+        width={150}
+      />
+      <QuantityField
+        label={t('dough.minutesOfThisStep')}
+        kind="minutes"
+        value={step.min ?? 0}
+        width={52}
+        onChange={(min, visit) => onChange({ ...step, min }, `mixmin:${visit}`)}
+      />
+      {step.tool === 'processor' && (
+        <QuantityField
+          label={t('dough.pulses')}
+          kind="percent"
+          hideUnit
+          value={step.pulses ?? 0}
+          width={46}
+          onChange={(pulses, visit) => onChange({ ...step, pulses: Math.round(pulses) }, `mixpulse:${visit}`)}
+        />
+      )}
+      <Choice
+        label={t('dough.until')}
+        value={step.stopAt ?? ''}
+        options={[
+          { value: '', name: t('dough.noSign') },
+          ...Object.entries(stopSigns.values).map(([value, { words }]) => ({ value, name: words })),
+        ]}
+        onChange={(stopAt) => onChange(stopAt === '' ? unsigned(step) : { ...step, stopAt })}
+        width={230}
+      />
+    </Box>
+  );
+}
+
+/** Whether a row goes into this step, and how much of it. */
+function RowInStep({
+  rowKey,
+  name,
+  step,
+  onChange,
+}: {
+  readonly rowKey: string;
+  readonly name: string;
+  readonly step: MixStep;
+  readonly onChange: Change;
+}) {
+  const takes = step.of ?? [];
+  const share = takes.find((one) => one.rowKey === rowKey)?.share;
+  return (
+    <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, fontSize: typeSize.small }}>
+      <Checkbox
+        size="small"
+        checked={share !== undefined}
+        slotProps={{ input: { 'aria-label': t('dough.nameInThisStep', { name }) } }}
+        onChange={(_, on) =>
+          onChange({ ...step, of: on ? [...takes, { rowKey, share: 1 }] : takes.filter((one) => one.rowKey !== rowKey) })
+        }
+      />
+      <Box sx={{ flex: 1, minWidth: 0, overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }}>{name}</Box>
+      {share !== undefined && (
+        <QuantityField
+          label={t('dough.nameHowMuchOfIt', { name })}
+          kind="percent"
+          value={share * 100}
+          width={48}
+          onChange={(percent, visit) =>
+            onChange(
+              {
+                ...step,
+                of: takes.map((one) => (one.rowKey === rowKey ? { ...one, share: Math.min(1, Math.max(0, percent / 100)) } : one)),
+              },
+              `mixshare:${visit}`,
+            )
+          }
+        />
+      )}
     </Box>
   );
 }

@@ -171,55 +171,12 @@ function Before({ formulaId, version, size }: Asked) {
 }
 
 function Ready({ of, plan, rests, looks }: { of: Asked; plan: RunPlan; rests: Planned['rests']; looks: Planned['looks'] }) {
-  const navigate = useNavigate();
-  const start = useStartRun();
-  const { units } = usePreferences();
   const voice = useVoice();
-  const version = useQuery(versionQuery(of.formulaId, of.version));
-  const kitchen = useQuery(kitchenQuery);
-  const pantry = useQuery(pantryQuery);
-  const [id] = useState(() => v4());
-  const [reason, setReason] = useState('');
-  const [asked, setAsked] = useState(false);
-  const { times } = plan;
-  const needsReason = plan.unsafe.length > 0 && reason.trim().length < 3;
-  const begin = () => {
-    setAsked(true);
-    if (needsReason || !looks) return;
-    const confirmed = [...new Set(plan.unsafe.map(({ code }) => code))].map((code) => ({ code, reason: reason.trim() }));
-    start.mutate(
-      {
-        id,
-        body: {
-          formulaId: of.formulaId,
-          version: of.version,
-          factor: Math.min(100, Math.max(0.01, plan.factor)),
-          looks,
-          confirmed,
-          ...('what' in of.size ? { begins: { lotId: of.size.lotId, what: of.size.what } } : {}),
-        },
-      },
-      {
-        onSuccess: (run) => {
-          if (version.data && kitchen.data && pantry.data)
-            told(run, { formula: scaled(version.data.formula, run.factor), kitchen: kitchen.data, pantry: pantry.data });
-          void navigate(`/run/${run.id}`);
-        },
-      },
-    );
-  };
+  const { reason, asked, needsReason, setReason, start, begin } = useBeginning(looks, of, plan);
   return (
     <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 6, [under.phone]: { gridTemplateColumns: '1fr' } }}>
       <Box sx={{ display: 'grid', gap: 4, alignContent: 'start' }}>
-        <Box sx={{ display: 'flex', gap: 6, flexWrap: 'wrap' }}>
-          <Figure value={showDuration(times.handsMin)} label={t('runs.hands')} />
-          <Figure value={showDuration(times.waitMin)} label={t('runs.waiting')} />
-          <Figure value={showDuration(times.totalMin)} label={t('runs.inAll')} />
-          <Figure
-            value={`${plan.pieces}`}
-            label={plan.loads > 1 ? t('runs.piecesInLoadsOvenLoads', { loads: plan.loads }) : t('common.pieces')}
-          />
-        </Box>
+        <Times plan={plan} />
         <Note size="small">{t('runs.minutesOfHandsAreAJudgementWaits')}</Note>
         <When plan={plan} />
         {plan.unsafe.map((finding) => (
@@ -257,48 +214,128 @@ function Ready({ of, plan, rests, looks }: { of: Asked; plan: RunPlan; rests: Pl
         </Box>
       </Box>
       <Box sx={{ display: 'grid', gap: 4, alignContent: 'start' }}>
-        <Box component="section" aria-label={t('runs.beforeTheFirstStep')}>
-          <Typography variant="h2">{t('runs.beforeTheFirstStep')}</Typography>
-          {plan.ready.length === 0 ? (
-            <Box sx={{ fontSize: typeSize.body }}>{t('runs.nothingHasToGoIntoTheCold')}</Box>
-          ) : (
-            plan.ready.map((one) => (
-              <Box key={one.thing} sx={{ fontSize: typeSize.lead, py: 1 }}>
-                {readyWords(one, voice)}
-              </Box>
-            ))
-          )}
-        </Box>
-        <Box component="section" aria-label={t('runs.restsThatCannotBeLeftOut')} aria-busy={rests === null}>
-          <Typography variant="h2">{t('runs.restsThatCannotBeLeftOut')}</Typography>
-          {rests === null && <Skeleton />}
-          {rests?.length === 0 && <Box sx={{ fontSize: typeSize.body }}>{t('runs.noneEveryRestHereMayBeCut')}</Box>}
-          {rests?.map((rest) => (
-            <Box key={rest.key} sx={{ fontSize: typeSize.lead, py: 1, display: 'flex', gap: 3 }}>
-              <b style={{ whiteSpace: 'nowrap' }}>
-                {rest.place}, {showDuration(rest.min)}
-              </b>
-              <span>{t('runs.withoutItWhat', { what: findingWords(rest.without, voice).what.toLowerCase() })}</span>
-            </Box>
-          ))}
-        </Box>
+        <BeforeIt plan={plan} />
+        <Rests rests={rests} />
         <Box component="section" aria-label={t('common.looks')}>
           <Typography variant="h2">{t('common.looks')}</Typography>
           <Box sx={{ fontSize: typeSize.lead }}>{looks ? looks.map(lookWords).join(', ') || 'none is planned' : <Skeleton />}</Box>
         </Box>
-        <Box component="section" aria-label={t('runs.steps')}>
-          <Typography variant="h2">{t('runs.steps')}</Typography>
-          <Box component="ol" sx={{ m: 0, pl: 6, fontSize: typeSize.body, maxHeight: 220, overflowY: 'auto' }} tabIndex={0}>
-            {plan.steps.map((step) => (
-              <li key={step.key}>
-                {titleOf(step, voice)}
-                {step.kind === 'weigh' ? `, ${showQuantity(step.amountG ?? 0, 'mass', units)}` : ''}
-                {step.kind === 'wait' ? `, ${showDuration(step.min ?? 0)}` : ''}
-              </li>
-            ))}
-          </Box>
-        </Box>
+        <StepList plan={plan} />
       </Box>
+    </Box>
+  );
+}
+
+/** Begins the run, once: a reason first where something is unsafe. */
+function useBeginning(looks: readonly PlannedLook[] | null, of: Asked, plan: RunPlan) {
+  const navigate = useNavigate();
+  const start = useStartRun();
+  const version = useQuery(versionQuery(of.formulaId, of.version));
+  const kitchen = useQuery(kitchenQuery);
+  const pantry = useQuery(pantryQuery);
+  const [id] = useState(() => v4());
+  const [reason, setReason] = useState('');
+  const [asked, setAsked] = useState(false);
+  const needsReason = plan.unsafe.length > 0 && reason.trim().length < 3;
+  const begin = () => {
+    setAsked(true);
+    if (needsReason || !looks) return;
+    const confirmed = [...new Set(plan.unsafe.map(({ code }) => code))].map((code) => ({ code, reason: reason.trim() }));
+    start.mutate(
+      {
+        id,
+        body: {
+          formulaId: of.formulaId,
+          version: of.version,
+          factor: Math.min(100, Math.max(0.01, plan.factor)),
+          looks,
+          confirmed,
+          ...('what' in of.size ? { begins: { lotId: of.size.lotId, what: of.size.what } } : {}),
+        },
+      },
+      {
+        onSuccess: (run) => {
+          if (version.data && kitchen.data && pantry.data)
+            told(run, { formula: scaled(version.data.formula, run.factor), kitchen: kitchen.data, pantry: pantry.data });
+          void navigate(`/run/${run.id}`);
+        },
+      },
+    );
+  };
+  return { reason, asked, needsReason, setReason, start, begin };
+}
+
+/** What has to be in its place before. */
+function BeforeIt({ plan }: { readonly plan: RunPlan }) {
+  const voice = useVoice();
+  return (
+    <Box component="section" aria-label={t('runs.beforeTheFirstStep')}>
+      <Typography variant="h2">{t('runs.beforeTheFirstStep')}</Typography>
+      {plan.ready.length === 0 ? (
+        <Box sx={{ fontSize: typeSize.body }}>{t('runs.nothingHasToGoIntoTheCold')}</Box>
+      ) : (
+        plan.ready.map((one) => (
+          <Box key={one.thing} sx={{ fontSize: typeSize.lead, py: 1 }}>
+            {readyWords(one, voice)}
+          </Box>
+        ))
+      )}
+    </Box>
+  );
+}
+
+/** Rests that cannot be cut short, and what would be wrong without. */
+function Rests({ rests }: { readonly rests: readonly NeededRest[] | null }) {
+  const voice = useVoice();
+  return (
+    <Box component="section" aria-label={t('runs.restsThatCannotBeLeftOut')} aria-busy={rests === null}>
+      <Typography variant="h2">{t('runs.restsThatCannotBeLeftOut')}</Typography>
+      {rests === null && <Skeleton />}
+      {rests?.length === 0 && <Box sx={{ fontSize: typeSize.body }}>{t('runs.noneEveryRestHereMayBeCut')}</Box>}
+      {rests?.map((rest) => (
+        <Box key={rest.key} sx={{ fontSize: typeSize.lead, py: 1, display: 'flex', gap: 3 }}>
+          <b style={{ whiteSpace: 'nowrap' }}>
+            {rest.place}, {showDuration(rest.min)}
+          </b>
+          <span>{t('runs.withoutItWhat', { what: findingWords(rest.without, voice).what.toLowerCase() })}</span>
+        </Box>
+      ))}
+    </Box>
+  );
+}
+
+/** All steps, by name. */
+function StepList({ plan }: { readonly plan: RunPlan }) {
+  const voice = useVoice();
+  const { units } = usePreferences();
+  return (
+    <Box component="section" aria-label={t('runs.steps')}>
+      <Typography variant="h2">{t('runs.steps')}</Typography>
+      <Box component="ol" sx={{ m: 0, pl: 6, fontSize: typeSize.body, maxHeight: 220, overflowY: 'auto' }} tabIndex={0}>
+        {plan.steps.map((step) => (
+          <li key={step.key}>
+            {titleOf(step, voice)}
+            {step.kind === 'weigh' ? `, ${showQuantity(step.amountG ?? 0, 'mass', units)}` : ''}
+            {step.kind === 'wait' ? `, ${showDuration(step.min ?? 0)}` : ''}
+          </li>
+        ))}
+      </Box>
+    </Box>
+  );
+}
+
+/** Hands, waits and pieces. */
+function Times({ plan }: { readonly plan: RunPlan }) {
+  const { times } = plan;
+  return (
+    <Box sx={{ display: 'flex', gap: 6, flexWrap: 'wrap' }}>
+      <Figure value={showDuration(times.handsMin)} label={t('runs.hands')} />
+      <Figure value={showDuration(times.waitMin)} label={t('runs.waiting')} />
+      <Figure value={showDuration(times.totalMin)} label={t('runs.inAll')} />
+      <Figure
+        value={`${plan.pieces}`}
+        label={plan.loads > 1 ? t('runs.piecesInLoadsOvenLoads', { loads: plan.loads }) : t('common.pieces')}
+      />
     </Box>
   );
 }

@@ -72,71 +72,107 @@ export function Tasting() {
           {shown ? t('trials.hideTheSheet') : t('trials.blindSheet')}
         </Button>
       </Box>
-      <Box role="status" sx={{ fontSize: typeSize.body, lineHeight: '22px' }}>
-        {n !== null && (
-          <>
-            {critical === null
-              ? t('trials.withNPeopleEvenAllOfThem', { n })
-              : t('trials.criticalOfNHaveToWordChance', { critical, n, word: sides === 'two' ? t('trials.agree') : t('trials.beRight') })}
-            {n < (needed ?? Infinity) && needed !== null && t('trials.toFindADifferenceThatHalfOf', { needed })}{' '}
-            {t('trials.onePersonTastingNTimesIsOne', { n })}
-          </>
-        )}
-        {k !== null && n !== null && (
-          <b>
-            {' '}
-            {t('trials.kOfNWordChanceTest', {
-              k,
-              n,
-              word:
-                critical !== null && (k >= critical || (sides === 'two' && n - k >= critical))
-                  ? t('trials.theyCanBeToldApart')
-                  : t('trials.notShownToDiffer'),
-              test: percent(chanceOf(test, k, n, sides)),
-            })}
-          </b>
-        )}
-      </Box>
-      {shown && (
-        <Box sx={{ pt: 3 }}>
-          <Box sx={{ display: 'flex', gap: 2, pb: 2, [media.print]: { display: 'none' } }}>
-            <Button size="small" onClick={() => setSeed(seed + 1)}>
-              {t('trials.otherNumbers')}
-            </Button>
-            <Button size="small" onClick={() => window.print()}>
-              {t('trials.print')}
-            </Button>
-          </Box>
-          <Box
-            component="table"
-            aria-label={t('trials.blindSheet')}
-            sx={{
-              fontSize: typeSize.body,
-              borderCollapse: 'collapse',
-              '& td, & th': { border: 1, borderColor: 'divider', px: 3, py: 1, textAlign: 'left' },
-            }}
-          >
-            <thead>
-              <tr>
-                <th>{t('trials.taster')}</th>
-                <th>{t('trials.cupsInThisOrder')}</th>
-                <th>{tests[test].asks}</th>
-                <th>{t('trials.keyFoldAway')}</th>
-              </tr>
-            </thead>
-            <tbody>
-              {sheet.map(({ cups }, i) => (
-                <tr key={cups[0]!.code}>
-                  <th scope="row">{i + 1}</th>
-                  <td>{cups.map(({ code }) => code).join('   ')}</td>
-                  <td />
-                  <td>{cups.map(({ is }) => is).join(' ')}</td>
-                </tr>
-              ))}
-            </tbody>
-          </Box>
-        </Box>
+      <WhatItProves critical={critical} k={k} n={n} needed={needed} sides={sides} test={test} />
+      {shown && <BlindSheet seed={seed} setSeed={setSeed} sheet={sheet} test={test} />}
+    </Box>
+  );
+}
+
+/** How many have to be right, and what those who tasted have shown. */
+function WhatItProves({
+  critical,
+  k,
+  n,
+  needed,
+  sides,
+  test,
+}: {
+  readonly critical: number | null;
+  readonly k: number | null;
+  readonly n: number | null;
+  readonly needed: number | null;
+  readonly sides: 'one' | 'two';
+  readonly test: TastingTest;
+}) {
+  return (
+    <Box role="status" sx={{ fontSize: typeSize.body, lineHeight: '22px' }}>
+      {n !== null && (
+        <>
+          {critical === null
+            ? t('trials.withNPeopleEvenAllOfThem', { n })
+            : t('trials.criticalOfNHaveToWordChance', { critical, n, word: sides === 'two' ? t('trials.agree') : t('trials.beRight') })}
+          {n < (needed ?? Infinity) && needed !== null && t('trials.toFindADifferenceThatHalfOf', { needed })}{' '}
+          {t('trials.onePersonTastingNTimesIsOne', { n })}
+        </>
       )}
+      {k !== null && n !== null && (
+        <b>
+          {' '}
+          {t('trials.kOfNWordChanceTest', {
+            k,
+            n,
+            word:
+              critical !== null && (k >= critical || (sides === 'two' && n - k >= critical))
+                ? t('trials.theyCanBeToldApart')
+                : t('trials.notShownToDiffer'),
+            test: percent(chanceOf(test, k, n, sides)),
+          })}
+        </b>
+      )}
+    </Box>
+  );
+}
+
+/** Who gets which cup, for the one who serves. */
+function BlindSheet({
+  seed,
+  setSeed,
+  sheet,
+  test,
+}: {
+  readonly seed: number;
+  readonly setSeed: (seed: number) => void;
+  readonly sheet: readonly { readonly cups: readonly { readonly code: number; readonly is: 'A' | 'B' }[] }[];
+  readonly test: TastingTest;
+}) {
+  return (
+    <Box sx={{ pt: 3 }}>
+      <Box sx={{ display: 'flex', gap: 2, pb: 2, [media.print]: { display: 'none' } }}>
+        <Button size="small" onClick={() => setSeed(seed + 1)}>
+          {t('trials.otherNumbers')}
+        </Button>
+        <Button size="small" onClick={() => window.print()}>
+          {t('trials.print')}
+        </Button>
+      </Box>
+      <Box
+        component="table"
+        aria-label={t('trials.blindSheet')}
+        sx={{
+          fontSize: typeSize.body,
+          borderCollapse: 'collapse',
+          '& td, & th': { border: 1, borderColor: 'divider', px: 3, py: 1, textAlign: 'left' },
+        }}
+      >
+        <thead>
+          <tr>
+            <th>{t('trials.taster')}</th>
+            <th>{t('trials.cupsInThisOrder')}</th>
+            <th>{tests[test].asks}</th>
+            <th>{t('trials.keyFoldAway')}</th>
+          </tr>
+        </thead>
+        <tbody>
+          {sheet.map(({ cups }, i) => (
+            <tr key={cups[0]!.code}>
+              <th scope="row">{i + 1}</th>
+              <td>{cups.map(({ code }) => code).join('   ')}</td>
+              <td />
+              <td>{cups.map(({ is }) => is).join(' ')}</td>
+            </tr>
+          ))}
+        </tbody>
+      </Box>
     </Box>
   );
 }

@@ -15,6 +15,7 @@ import { notify } from '../../platform/notices';
 import { ApiError } from '../../platform/http';
 import { useSaveVersion, countedChanges, holdDraft, releaseDraft, useDraft } from '../formulas/doors';
 import { t } from '../../platform/words';
+import type { Dispatch, SetStateAction } from 'react';
 
 type Props = {
   readonly detail: FormulaDetail;
@@ -27,11 +28,49 @@ type Props = {
 
 /** Makes the draft the next version, with a one-line why made from its changes. Safe to press twice and across a server that dies. */
 export function SaveVersionButton({ detail, saved, pantry, evaluation, of, unread }: Props) {
-  const voice = useVoice();
   const { palette } = useTheme();
   const [button, setButton] = useState<HTMLButtonElement | null>(null);
   const [open, setOpen] = useState(false);
   const [why, setWhy] = useState('');
+  const saving = useSaving(detail, evaluation, of, pantry, saved, setOpen, setWhy, unread, why);
+  const { ask, reason, next } = saving;
+  return (
+    <>
+      <Button ref={setButton} variant="contained" onClick={ask} aria-disabled={reason !== null} sx={reason ? { opacity: 0.75 } : {}}>
+        {t('workspace.saveAsVNext', { next })}
+        <Box
+          component="span"
+          sx={{
+            [under.phone]: { display: 'none' },
+            ml: 2,
+            px: 1.5,
+            borderRadius: '5px',
+            border: `1px solid ${palette.primary.contrastText}`,
+            fontSize: typeSize.caption,
+            lineHeight: '18px',
+          }}
+        >
+          {t('workspace.ctrlS')}
+        </Box>
+      </Button>
+      <Why saving={saving} button={button} open={open} setOpen={setOpen} setWhy={setWhy} why={why} />
+    </>
+  );
+}
+
+/** Whether the draft can be saved, why not, and the saving itself. */
+function useSaving(
+  detail: FormulaDetail,
+  evaluation: Evaluation | null,
+  of: Formula | null,
+  pantry: Pantry,
+  saved: FormulaVersion,
+  setOpen: Dispatch<SetStateAction<boolean>>,
+  setWhy: Dispatch<SetStateAction<string>>,
+  unread: number,
+  why: string,
+) {
+  const voice = useVoice();
   const save = useSaveVersion();
   const next = detail.versions[detail.versions.length - 1]!.version + 1;
   // What is saved is the draft as it stands, not as it was last worked out.
@@ -89,57 +128,60 @@ export function SaveVersionButton({ detail, saved, pantry, evaluation, of, unrea
   };
 
   const recovering = save.failureReason instanceof ApiError && save.failureReason.mayRecover && save.isPending;
+  return { ask, reason, next, save, send, recovering };
+}
+
+type Saving = ReturnType<typeof useSaving>;
+
+/** Why it is saved, said before it is. */
+function Why({
+  saving,
+  button,
+  open,
+  setOpen,
+  setWhy,
+  why,
+}: {
+  readonly saving: Saving;
+  readonly button: HTMLButtonElement | null;
+  readonly open: boolean;
+  readonly setOpen: Dispatch<SetStateAction<boolean>>;
+  readonly setWhy: Dispatch<SetStateAction<string>>;
+  readonly why: string;
+}) {
+  const { save, send, recovering, next } = saving;
   return (
-    <>
-      <Button ref={setButton} variant="contained" onClick={ask} aria-disabled={reason !== null} sx={reason ? { opacity: 0.75 } : {}}>
-        {t('workspace.saveAsVNext', { next })}
-        <Box
-          component="span"
-          sx={{
-            [under.phone]: { display: 'none' },
-            ml: 2,
-            px: 1.5,
-            borderRadius: '5px',
-            border: `1px solid ${palette.primary.contrastText}`,
-            fontSize: typeSize.caption,
-            lineHeight: '18px',
-          }}
-        >
-          {t('workspace.ctrlS')}
-        </Box>
-      </Button>
-      <Popover
-        open={open}
-        anchorEl={button}
-        onClose={() => !save.isPending && setOpen(false)}
-        anchorOrigin={{ vertical: 'bottom', horizontal: 'right' }}
-        transformOrigin={{ vertical: 'top', horizontal: 'right' }}
+    <Popover
+      open={open}
+      anchorEl={button}
+      onClose={() => !save.isPending && setOpen(false)}
+      anchorOrigin={{ vertical: 'bottom', horizontal: 'right' }}
+      transformOrigin={{ vertical: 'top', horizontal: 'right' }}
+    >
+      <Box
+        component="form"
+        onSubmit={(event) => {
+          event.preventDefault();
+          void send();
+        }}
+        sx={{ p: 4, width: 420, display: 'grid', gap: 3 }}
       >
-        <Box
-          component="form"
-          onSubmit={(event) => {
-            event.preventDefault();
-            void send();
-          }}
-          sx={{ p: 4, width: 420, display: 'grid', gap: 3 }}
-        >
-          <TextField
-            autoFocus
-            label={t('workspace.why')}
-            value={why}
-            onChange={(event) => setWhy(event.target.value.slice(0, 500))}
-            multiline
-            maxRows={4}
-            onKeyDown={(event) => event.key === 'Enter' && !event.shiftKey && (event.preventDefault(), void send())}
-            slotProps={{ htmlInput: { style: { textAlign: 'left', height: 'auto' } } }}
-          />
-          {save.isError && <Alert severity="error">{save.error.message}</Alert>}
-          {recovering && <Alert severity="warning">{t('workspace.theServerDoesNotAnswerSavingAgain')}</Alert>}
-          <Button type="submit" variant="contained" disabled={save.isPending}>
-            {save.isPending ? t('workspace.saving') : t('workspace.saveVNext', { next })}
-          </Button>
-        </Box>
-      </Popover>
-    </>
+        <TextField
+          autoFocus
+          label={t('workspace.why')}
+          value={why}
+          onChange={(event) => setWhy(event.target.value.slice(0, 500))}
+          multiline
+          maxRows={4}
+          onKeyDown={(event) => event.key === 'Enter' && !event.shiftKey && (event.preventDefault(), void send())}
+          slotProps={{ htmlInput: { style: { textAlign: 'left', height: 'auto' } } }}
+        />
+        {save.isError && <Alert severity="error">{save.error.message}</Alert>}
+        {recovering && <Alert severity="warning">{t('workspace.theServerDoesNotAnswerSavingAgain')}</Alert>}
+        <Button type="submit" variant="contained" disabled={save.isPending}>
+          {save.isPending ? t('workspace.saving') : t('workspace.saveVNext', { next })}
+        </Button>
+      </Box>
+    </Popover>
   );
 }

@@ -31,6 +31,7 @@ import { StoringStrip, StoringWords } from './storing';
 import { TheLine } from './the-line';
 import { useEvaluation } from './use-evaluation';
 import { t } from '../../platform/words';
+import type { Edit } from '@north-leaf/core';
 
 const boards: Record<StageName, () => React.ReactNode> = {
   blend: BlendBoard,
@@ -53,14 +54,11 @@ type Props = {
 /** One formula: the Line, the board of the stage that is looked at, the Outlook and what to change. */
 export function Workspace({ detail, saved, stage, onStage, kitchen, pantry }: Props) {
   const { palette } = useTheme();
-  const unread = useDraft((state) => Object.keys(state.typed).length);
-  const [undoable, redoable] = [useDraft((state) => state.undo.length > 0), useDraft((state) => state.redo.length > 0)];
-  const { undoStep, redoStep, edit } = useDraft.getState();
-  const { evaluation, of, stale, failed } = useEvaluation(kitchen, pantry);
+  const { edit } = useDraft.getState();
+  const worked = useEvaluation(kitchen, pantry);
+  const { evaluation, of, stale, failed } = worked;
   // Everything on this page is about the formula that was worked out; only the fields are ahead of it.
   const formula = of ?? saved.formula;
-  const bakes = useInfiniteQuery(bakesQuery({ formulaId: detail.id }));
-  const baked = useMemo(() => bakedPoints(together(bakes.data) ?? []), [bakes.data]);
   const changes = useMemo(() => countedChanges(saved.formula, formula), [saved.formula, formula]);
   const apply = (finding: Finding) => {
     // A finding about an older draft is not applied to a newer one.
@@ -68,44 +66,9 @@ export function Workspace({ detail, saved, stage, onStage, kitchen, pantry }: Pr
   };
   const keys = useKeys(onStage, evaluation ? firstChange(evaluation, stage) : undefined, apply);
   const Shown = boards[stage];
-  const newest = detail.versions[detail.versions.length - 1]!.version;
   return (
     <Box component="main" sx={{ px: 4, pb: 4 }}>
-      <Box sx={{ minHeight: sizes.top, display: 'flex', alignItems: 'center', gap: 2, flexWrap: 'wrap' }}>
-        <Typography variant="h1">{formula.name}</Typography>
-        <Note size="small">
-          <b>v{saved.version}</b>
-          {changes.length > 0 && t('workspace.andChanges', { count: changes.length })}
-          {saved.version < newest && t('workspace.vNewestIsNewer', { newest })} · <StoringWords />
-        </Note>
-        <IconButton size="small" aria-label={t('common.undo')} disabled={!undoable} onClick={undoStep} title={t('common.undoCtrlZ')}>
-          <UndoIcon fontSize="small" />
-        </IconButton>
-        <IconButton
-          size="small"
-          aria-label={t('workspace.redo')}
-          disabled={!redoable}
-          onClick={redoStep}
-          title={t('workspace.redoCtrlShiftZ')}
-        >
-          <RedoIcon fontSize="small" />
-        </IconButton>
-        {changes.length > 0 && (
-          <Button size="small" onClick={() => void discardChanges()} sx={{ fontSize: typeSize.small }}>
-            {t('workspace.backToVVersion', { version: saved.version })}
-          </Button>
-        )}
-        <Box sx={{ ml: 'auto', display: 'flex', flexWrap: 'wrap', gap: 2, alignItems: 'center' }}>
-          <Button component={Link} to={`/run/new?formula=${detail.id}`} variant="outlined">
-            {t('common.startABake')}
-          </Button>
-          <Button component={Link} to={`/bakes/new?formula=${detail.id}&version=${saved.version}`} variant="outlined">
-            {t('common.recordABake')}
-          </Button>
-          <UnitToggle />
-          <SaveVersionButton detail={detail} saved={saved} pantry={pantry} evaluation={evaluation} of={of} unread={unread} />
-        </Box>
-      </Box>
+      <TopLine detail={detail} saved={saved} pantry={pantry} worked={worked} changes={changes} />
       <StoringStrip formulaId={detail.id} />
       {failed && (
         <Box role="alert" sx={{ bgcolor: palette.leaf.fixSoft, px: 4, py: 2, borderRadius: '8px' }}>
@@ -134,45 +97,126 @@ export function Workspace({ detail, saved, stage, onStage, kitchen, pantry }: Pr
         ) : (
           <Box sx={{ gridColumn: 'span 2', p: 6, color: 'text.secondary' }}>{t('workspace.workingItOut')}</Box>
         )}
-        <Box
-          component="aside"
-          aria-label={t('workspace.outlookAndFindings')}
-          sx={{
-            p: '12px 16px',
-            [under.desk]: {
-              gridColumn: '1 / -1',
-              borderTop: `1px solid ${palette.divider}`,
-              display: 'grid',
-              gridTemplateColumns: 'minmax(0, 320px) 1fr',
-              gap: 6,
-            },
-            [under.phone]: { display: 'block' },
-          }}
-        >
-          <OutlookField
-            outlook={evaluation?.outlook ?? null}
-            savedOutlook={saved.evaluation.outlook}
-            savedByAnother={!hasTodaysOven(saved.coreVersion)}
-            version={saved.version}
-            changed={changes.length > 0}
-            baked={baked}
-            stale={stale}
-          />
-          {evaluation && (
-            <FindingsList
-              evaluation={evaluation}
-              stage={stage}
-              formula={formula}
-              places={kitchen.places}
-              pantry={pantry}
-              onApply={apply}
-              onStage={onStage}
-              stale={stale}
-            />
-          )}
-        </Box>
+        <Aside {...{ detail, saved, stage, onStage, kitchen, pantry, worked }} changed={changes.length > 0} onApply={apply} />
       </Box>
       <KeyList open={keys.listed} onClose={() => keys.setListed(false)} />
+    </Box>
+  );
+}
+
+/** Name and version, undo and redo, and what to do with the formula. */
+function TopLine({
+  detail,
+  saved,
+  pantry,
+  worked,
+  changes,
+}: {
+  readonly detail: FormulaDetail;
+  readonly saved: FormulaVersion;
+  readonly pantry: Pantry;
+  readonly worked: ReturnType<typeof useEvaluation>;
+  readonly changes: readonly Edit[];
+}) {
+  const [undoable, redoable] = [useDraft((state) => state.undo.length > 0), useDraft((state) => state.redo.length > 0)];
+  const { evaluation, of } = worked;
+  const formula = of ?? saved.formula;
+  const newest = detail.versions[detail.versions.length - 1]!.version;
+  const { undoStep, redoStep } = useDraft.getState();
+  const unread = useDraft((state) => Object.keys(state.typed).length);
+  return (
+    <Box sx={{ minHeight: sizes.top, display: 'flex', alignItems: 'center', gap: 2, flexWrap: 'wrap' }}>
+      <Typography variant="h1">{formula.name}</Typography>
+      <Note size="small">
+        <b>v{saved.version}</b>
+        {changes.length > 0 && t('workspace.andChanges', { count: changes.length })}
+        {saved.version < newest && t('workspace.vNewestIsNewer', { newest })} · <StoringWords />
+      </Note>
+      <IconButton size="small" aria-label={t('common.undo')} disabled={!undoable} onClick={undoStep} title={t('common.undoCtrlZ')}>
+        <UndoIcon fontSize="small" />
+      </IconButton>
+      <IconButton
+        size="small"
+        aria-label={t('workspace.redo')}
+        disabled={!redoable}
+        onClick={redoStep}
+        title={t('workspace.redoCtrlShiftZ')}
+      >
+        <RedoIcon fontSize="small" />
+      </IconButton>
+      {changes.length > 0 && (
+        <Button size="small" onClick={() => void discardChanges()} sx={{ fontSize: typeSize.small }}>
+          {t('workspace.backToVVersion', { version: saved.version })}
+        </Button>
+      )}
+      <Box sx={{ ml: 'auto', display: 'flex', flexWrap: 'wrap', gap: 2, alignItems: 'center' }}>
+        <Button component={Link} to={`/run/new?formula=${detail.id}`} variant="outlined">
+          {t('common.startABake')}
+        </Button>
+        <Button component={Link} to={`/bakes/new?formula=${detail.id}&version=${saved.version}`} variant="outlined">
+          {t('common.recordABake')}
+        </Button>
+        <UnitToggle />
+        <SaveVersionButton detail={detail} saved={saved} pantry={pantry} evaluation={evaluation} of={of} unread={unread} />
+      </Box>
+    </Box>
+  );
+}
+
+/** What the formula will be, and what is found wrong with it. */
+function Aside({
+  detail,
+  saved,
+  stage,
+  onStage,
+  kitchen,
+  pantry,
+  worked,
+  changed,
+  onApply,
+}: Props & { readonly worked: ReturnType<typeof useEvaluation>; readonly changed: boolean; readonly onApply: (finding: Finding) => void }) {
+  const { evaluation, of, stale } = worked;
+  const formula = of ?? saved.formula;
+  const bakes = useInfiniteQuery(bakesQuery({ formulaId: detail.id }));
+  const baked = useMemo(() => bakedPoints(together(bakes.data) ?? []), [bakes.data]);
+  const { palette } = useTheme();
+  return (
+    <Box
+      component="aside"
+      aria-label={t('workspace.outlookAndFindings')}
+      sx={{
+        p: '12px 16px',
+        [under.desk]: {
+          gridColumn: '1 / -1',
+          borderTop: `1px solid ${palette.divider}`,
+          display: 'grid',
+          gridTemplateColumns: 'minmax(0, 320px) 1fr',
+          gap: 6,
+        },
+        [under.phone]: { display: 'block' },
+      }}
+    >
+      <OutlookField
+        outlook={evaluation?.outlook ?? null}
+        savedOutlook={saved.evaluation.outlook}
+        savedByAnother={!hasTodaysOven(saved.coreVersion)}
+        version={saved.version}
+        changed={changed}
+        baked={baked}
+        stale={stale}
+      />
+      {evaluation && (
+        <FindingsList
+          evaluation={evaluation}
+          stage={stage}
+          formula={formula}
+          places={kitchen.places}
+          pantry={pantry}
+          onApply={onApply}
+          onStage={onStage}
+          stale={stale}
+        />
+      )}
     </Box>
   );
 }

@@ -52,7 +52,6 @@ const places = keysOf(keptAtWords).map((value) => ({ value, name: keptAtWords[va
 /** Rows, acts, what is lost on the way and how long it may stand; what comes out is worked out as one types. */
 export function PreparationForm({ book, preparation, onClose }: { book: PantryBook; preparation: Preparation; onClose: () => void }) {
   const voice = useVoice();
-  const act = useDoInPantry();
   const entry = usePreparationDraft(book, onClose, preparation);
   const { draft, set, keeping, failed, busy, store, revision, remove } = entry;
 

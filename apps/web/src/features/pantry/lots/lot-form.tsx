@@ -24,6 +24,91 @@ type Props = { readonly book: PantryBook; readonly kitchen: Kitchen; readonly lo
 
 /** One lot: what the bag and the supplier's paper say, what is left, and what was measured. */
 export function LotForm({ book, kitchen, lot, onClose }: Props) {
+  const entry = useLotForm(book, lot, onClose);
+  const { title, store, ingredient, control, asideOn, errors, isSubmitting, remove } = entry;
+
+  return (
+    <SideSheet title={title} onClose={onClose}>
+      <Box component="form" noValidate onSubmit={(event) => void store(event)} sx={{ display: 'grid', gap: 3 }}>
+        {!lot && <WhatIsIn entry={entry} book={book} />}
+        <Box sx={twoColumns}>
+          <LotText name="code" label={t('pantry.code')} helper={t('pantry.onTheBagOrYourOwn')} entry={entry} />
+          <LotText name="supplier" label={t('pantry.supplier')} helper={t('pantry.asYouKnowThem')} entry={entry} />
+          <LotText
+            name="onHandG"
+            label={t('pantry.onHand')}
+            helper={t('pantry.gOr31KgEmptyNot')}
+            rule={{ low: 0, high: 1e7, unit: 'g' }}
+            entry={entry}
+          />
+          <LotDay name="bestByOn" label={t('pantry.bestBy')} entry={entry} />
+          <LotDay name="useByOn" label={t('pantry.useBy')} entry={entry} />
+          <LotDay name="openedOn" label={t('pantry.openedOn')} entry={entry} />
+          <LotText
+            name="moisture"
+            label={t('pantry.moisture')}
+            helper={t('pantry.measured')}
+            rule={{ low: 0, high: 60, unit: '%' }}
+            entry={entry}
+          />
+          <LotText
+            name="packG"
+            label={t('common.pack')}
+            helper={t('pantry.gOrKg')}
+            rule={{ low: 0.001, high: 1e7, unit: 'g' }}
+            entry={entry}
+          />
+          <LotText
+            name="packCost"
+            label={t('pantry.priceOfAPack')}
+            helper={kitchen.currency}
+            rule={{ low: 0, high: 1e7, unit: '' }}
+            entry={entry}
+          />
+        </Box>
+        <Typography variant="h2">{t('pantry.proofOfGluten')}</Typography>
+        {ingredient?.gluten === 'free' && <Note size="small">{t('pantry.noGrainIsInItByNature')}</Note>}
+        <Box sx={twoColumns}>
+          <LotText
+            name="mgPerKg"
+            label={t('pantry.found')}
+            helper={t('pantry.mgKg5ForBelow')}
+            rule={{ low: 0, high: 100000, unit: 'mg/kg' }}
+            entry={entry}
+          />
+          <LotText name="method" label={t('pantry.method')} helper={t('pantry.asOnTheReportEGR5')} entry={entry} />
+          <LotDay name="reportOn" label={t('pantry.dayOfTheReport')} entry={entry} />
+          <LotText name="certNumber" label={t('pantry.orCertificate')} helper={t('pantry.itsNumberAsTheMakerGivesIt')} entry={entry} />
+          <LotText name="certBy" label={t('pantry.certifiedBy')} helper={t('pantry.asOnTheCertificate')} entry={entry} />
+          <LotDay name="certUntil" label={t('pantry.holdsUntil')} entry={entry} />
+        </Box>
+        {kitchen.home && ingredient?.gluten === 'needsProof' && (
+          <LotText name="onBag" label={t('pantry.takenOnTheBagsMarkBecause')} helper={t('pantry.atHomeOnlyKeptWithTheLot')} entry={entry} />
+        )}
+        {ingredient?.gluten === 'free' && (
+          <LotText name="accepted" label={t('pantry.acceptWithoutReportBecause')} helper={t('pantry.keptWithTheLot')} entry={entry} />
+        )}
+        <Controller
+          control={control}
+          name="asideOn"
+          render={({ field }) => (
+            <FormControlLabel
+              control={<Checkbox checked={field.value} onChange={(_, checked) => field.onChange(checked)} />}
+              label={t('pantry.setThisLotAside')}
+            />
+          )}
+        />
+        {asideOn && (
+          <LotText name="setAside" label={t('pantry.setAsideBecause')} helper={t('pantry.smellsPastItsDayReportInDoubt')} entry={entry} />
+        )}
+        <FormEnd failed={errors.root?.message} busy={isSubmitting} onLeave={onClose} onRemove={lot ? () => void remove() : undefined} />
+      </Box>
+    </SideSheet>
+  );
+}
+
+/** A lot as it is typed, and its way into the pantry and out of it. */
+function useLotForm(book: PantryBook, lot: Lot | null, onClose: () => void) {
   const act = useDoInPantry();
   const [ingredientId, setIngredientId] = useState(lot?.ingredientId ?? '');
   const [id] = useState(() => lot?.id ?? crypto.randomUUID());
@@ -63,13 +148,27 @@ export function LotForm({ book, kitchen, lot, onClose }: Props) {
       setError('root', { message: (error as Error).message });
     }
   };
+  return { errors, register, control, title, store, ingredient, setIngredientId, asideOn, isSubmitting, remove };
+}
 
-  const text = (
-    name: keyof Form & string,
-    label: string,
-    helper: string,
-    rule?: { readonly low: number; readonly high: number; readonly unit: string },
-  ) => (
+type Entry = ReturnType<typeof useLotForm>;
+
+/** One line of the form; a number has its limits. */
+function LotText({
+  name,
+  label,
+  helper,
+  rule,
+  entry,
+}: {
+  readonly name: keyof Form & string;
+  readonly label: string;
+  readonly helper: string;
+  readonly rule?: { readonly low: number; readonly high: number; readonly unit: string } | undefined;
+  readonly entry: Entry;
+}) {
+  const { errors, register } = entry;
+  return (
     <TextField
       size="small"
       label={label}
@@ -89,7 +188,20 @@ export function LotForm({ book, kitchen, lot, onClose }: Props) {
       })}
     />
   );
-  const day = (name: 'bestByOn' | 'useByOn' | 'openedOn' | 'reportOn' | 'certUntil', label: string) => (
+}
+
+/** One day of the form. */
+function LotDay({
+  name,
+  label,
+  entry,
+}: {
+  readonly name: 'bestByOn' | 'useByOn' | 'openedOn' | 'reportOn' | 'certUntil';
+  readonly label: string;
+  readonly entry: Entry;
+}) {
+  const { control, errors } = entry;
+  return (
     <Controller
       control={control}
       name={name}
@@ -103,65 +215,26 @@ export function LotForm({ book, kitchen, lot, onClose }: Props) {
       render={({ field }) => <DayField label={label} value={field.value} onChange={field.onChange} error={errors[name]?.message} />}
     />
   );
+}
 
+/** Which ingredient a new lot is of. */
+function WhatIsIn({ entry, book }: { readonly entry: Entry; readonly book: PantryBook }) {
+  const { ingredient, setIngredientId } = entry;
   return (
-    <SideSheet title={title} onClose={onClose}>
-      <Box component="form" noValidate onSubmit={(event) => void store(event)} sx={{ display: 'grid', gap: 3 }}>
-        {!lot && (
-          <Box>
-            {ingredient && <Box sx={{ fontWeight: 680, fontSize: typeSize.large, pb: 1 }}>{ingredient.name}</Box>}
-            <SearchField
-              label={t('pantry.whatIsInTheBag')}
-              placeholder={ingredient ? t('common.somethingElse') : t('pantry.whatIsInTheBag')}
-              find={ingredientOptions(book.ingredients, (one) => one.kind !== 'excluded' && !isPouredWater(one))}
-              onChoose={setIngredientId}
-            />
-            {ingredient?.note && (
-              <Note size="small" pt={1}>
-                {ingredient.note}
-              </Note>
-            )}
-          </Box>
-        )}
-        <Box sx={twoColumns}>
-          {text('code', t('pantry.code'), t('pantry.onTheBagOrYourOwn'))}
-          {text('supplier', t('pantry.supplier'), t('pantry.asYouKnowThem'))}
-          {text('onHandG', t('pantry.onHand'), t('pantry.gOr31KgEmptyNot'), { low: 0, high: 1e7, unit: 'g' })}
-          {day('bestByOn', t('pantry.bestBy'))}
-          {day('useByOn', t('pantry.useBy'))}
-          {day('openedOn', t('pantry.openedOn'))}
-          {text('moisture', t('pantry.moisture'), t('pantry.measured'), { low: 0, high: 60, unit: '%' })}
-          {text('packG', t('common.pack'), t('pantry.gOrKg'), { low: 0.001, high: 1e7, unit: 'g' })}
-          {text('packCost', t('pantry.priceOfAPack'), kitchen.currency, { low: 0, high: 1e7, unit: '' })}
-        </Box>
-        <Typography variant="h2">{t('pantry.proofOfGluten')}</Typography>
-        {ingredient?.gluten === 'free' && <Note size="small">{t('pantry.noGrainIsInItByNature')}</Note>}
-        <Box sx={twoColumns}>
-          {text('mgPerKg', t('pantry.found'), t('pantry.mgKg5ForBelow'), { low: 0, high: 100000, unit: 'mg/kg' })}
-          {text('method', t('pantry.method'), t('pantry.asOnTheReportEGR5'))}
-          {day('reportOn', t('pantry.dayOfTheReport'))}
-          {text('certNumber', t('pantry.orCertificate'), t('pantry.itsNumberAsTheMakerGivesIt'))}
-          {text('certBy', t('pantry.certifiedBy'), t('pantry.asOnTheCertificate'))}
-          {day('certUntil', t('pantry.holdsUntil'))}
-        </Box>
-        {kitchen.home &&
-          ingredient?.gluten === 'needsProof' &&
-          text('onBag', t('pantry.takenOnTheBagsMarkBecause'), t('pantry.atHomeOnlyKeptWithTheLot'))}
-        {ingredient?.gluten === 'free' && text('accepted', t('pantry.acceptWithoutReportBecause'), t('pantry.keptWithTheLot'))}
-        <Controller
-          control={control}
-          name="asideOn"
-          render={({ field }) => (
-            <FormControlLabel
-              control={<Checkbox checked={field.value} onChange={(_, checked) => field.onChange(checked)} />}
-              label={t('pantry.setThisLotAside')}
-            />
-          )}
-        />
-        {asideOn && text('setAside', t('pantry.setAsideBecause'), t('pantry.smellsPastItsDayReportInDoubt'))}
-        <FormEnd failed={errors.root?.message} busy={isSubmitting} onLeave={onClose} onRemove={lot ? () => void remove() : undefined} />
-      </Box>
-    </SideSheet>
+    <Box>
+      {ingredient && <Box sx={{ fontWeight: 680, fontSize: typeSize.large, pb: 1 }}>{ingredient.name}</Box>}
+      <SearchField
+        label={t('pantry.whatIsInTheBag')}
+        placeholder={ingredient ? t('common.somethingElse') : t('pantry.whatIsInTheBag')}
+        find={ingredientOptions(book.ingredients, (one) => one.kind !== 'excluded' && !isPouredWater(one))}
+        onChoose={setIngredientId}
+      />
+      {ingredient?.note && (
+        <Note size="small" pt={1}>
+          {ingredient.note}
+        </Note>
+      )}
+    </Box>
   );
 }
 

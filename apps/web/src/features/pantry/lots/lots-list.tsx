@@ -36,10 +36,8 @@ import { t } from '../../../platform/words';
 
 /** Every lot: its proof, what was measured, what is left, what it cost. */
 export function LotsList({ book, kitchen }: { book: PantryBook; kitchen: Kitchen }) {
-  const units = useUnits();
   const [open, setOpen] = useState<Lot | 'new' | null>(null);
   const [typed, setTyped] = useState('');
-  const { palette } = useTheme();
   const rows = useMemo(() => {
     const found = typed.trim() === '' ? null : new Set(findIngredients(book.ingredients, typed).map(({ id }) => id));
     return Object.values(book.lots)
@@ -49,22 +47,7 @@ export function LotsList({ book, kitchen }: { book: PantryBook; kitchen: Kitchen
   }, [book, typed]);
   return (
     <>
-      <Box sx={{ display: 'flex', gap: 3, pb: 3, flexWrap: 'wrap' }}>
-        <TextField
-          size="small"
-          value={typed}
-          onChange={(event) => setTyped(event.target.value)}
-          placeholder={t('pantry.findALotByNameOrCode')}
-          slotProps={{
-            htmlInput: { 'aria-label': t('pantry.findALot') },
-            input: { startAdornment: <InputAdornment position="start"><SearchIcon fontSize="small" /></InputAdornment> }, // prettier-ignore
-          }}
-          sx={{ width: 280 }}
-        />
-        <Button variant="contained" startIcon={<AddIcon />} onClick={() => setOpen('new')} sx={{ ml: 'auto' }}>
-          {t('pantry.addALot')}
-        </Button>
-      </Box>
+      <FindOrAdd setOpen={setOpen} setTyped={setTyped} typed={typed} />
       <Box sx={{ overflowX: 'auto' }}>
         <Table size="small" sx={{ minWidth: 820 }}>
           <TableHead>
@@ -80,90 +63,9 @@ export function LotsList({ book, kitchen }: { book: PantryBook; kitchen: Kitchen
             </TableRow>
           </TableHead>
           <TableBody>
-            {rows.map(({ lot, name }) => {
-              const ingredient = book.ingredients[lot.ingredientId];
-              const perG = costPerG(lot);
-              const lastDay = lot.useByOn ?? lot.bestByOn;
-              const past = lastDay !== undefined && lastDay < book.on;
-              const color = past && lot.useByOn !== undefined ? palette.error.main : palette.warning.main;
-              const first = lotsInUse(book, lot.ingredientId)[0]?.id === lot.id;
-              return (
-                <TableRow key={lot.id} hover sx={{ height: 50, opacity: lot.setAside === undefined ? 1 : 0.75 }}>
-                  <TableCell component="th" scope="row">
-                    <Button
-                      onClick={() => setOpen(lot)}
-                      sx={{
-                        p: 0,
-                        minHeight: 0,
-                        color: 'text.primary',
-                        fontWeight: 650,
-                        justifyContent: 'flex-start',
-                        textAlign: 'left',
-                        whiteSpace: 'normal',
-                      }}
-                    >
-                      {name}
-                      <Box component="span" sx={{ position: 'absolute', width: 1, height: 1, overflow: 'hidden', clipPath: 'inset(50%)' }}>
-                        {' '}
-                        {t('common.lotCode', { code: lot.code })}
-                      </Box>
-                    </Button>
-                    <Note>
-                      {ingredient ? kindWords[ingredient.kind] : t('pantry.notInThePantryAnyMore')}
-                      {lot.supplier && ` · ${lot.supplier}`}
-                    </Note>
-                  </TableCell>
-                  <TableCell>{lot.code}</TableCell>
-                  <TableCell>
-                    {ingredient && (
-                      <GlutenMark proof={glutenProof(ingredient, lot, glutenLimitOf(kitchen), book.on)} lot={lot} on={book.on} />
-                    )}
-                  </TableCell>
-                  <TableCell align="right">{lot.moistureShare === undefined ? '–' : `${(lot.moistureShare * 100).toFixed(1)} %`}</TableCell>
-                  <TableCell align="right">{lot.onHandG === undefined ? t('pantry.notCounted') : showStock(lot.onHandG, units)}</TableCell>
-                  <TableCell align="right">{perG === undefined ? '–' : showMoney(perG * 1000, kitchen.currency)}</TableCell>
-                  <TableCell align="right" sx={past || lastDay === book.on ? { color, fontWeight: 700 } : {}}>
-                    {lot.useByOn !== undefined && t('pantry.use')}
-                    {lastDay === undefined
-                      ? '–'
-                      : past
-                        ? t('pantry.pastLastday', { lastDay: showDay(lastDay, book.on) })
-                        : lastDay === book.on
-                          ? t('pantry.today')
-                          : showDay(lastDay, book.on)}
-                  </TableCell>
-                  <TableCell sx={{ fontSize: typeSize.small, color: 'text.secondary' }}>
-                    {lot.setAside !== undefined
-                      ? t('pantry.setAsideSetaside', { setAside: lot.setAside })
-                      : lot.onHandG === 0
-                        ? t('pantry.empty')
-                        : first
-                          ? t('pantry.firstInLine')
-                          : t('pantry.waitsItsTurn')}
-                    {lot.openedOn &&
-                      lot.setAside === undefined &&
-                      t('pantry.openSinceOpenedon', { openedOn: showDay(lot.openedOn, book.on) })}
-                    {lot.from && (
-                      <>
-                        ,{' '}
-                        <Link to={`/bakes/${lot.from.bakeId}`} style={{ color: 'inherit' }}>
-                          {t('pantry.leftByABake')}
-                        </Link>
-                      </>
-                    )}
-                    <Box>
-                      <Link
-                        to={`/bakes?lot=${encodeURIComponent(lot.id)}`}
-                        style={{ color: 'inherit' }}
-                        aria-label={t('pantry.bakesWithNameLotCode', { name, code: lot.code })}
-                      >
-                        {t('pantry.itsBakes')}
-                      </Link>
-                    </Box>
-                  </TableCell>
-                </TableRow>
-              );
-            })}
+            {rows.map(({ lot, name }) => (
+              <LotRow key={lot.id} lot={lot} name={name} book={book} kitchen={kitchen} onOpen={setOpen} />
+            ))}
           </TableBody>
         </Table>
       </Box>
@@ -172,15 +74,149 @@ export function LotsList({ book, kitchen }: { book: PantryBook; kitchen: Kitchen
           {typed ? t('pantry.noLotByTyped', { typed }) : t('pantry.lotsBelongHereEachBagYouOpened')}
         </Box>
       )}
-      <Box sx={{ display: 'flex', gap: 5, pt: 3, flexWrap: 'wrap', fontSize: typeSize.small }} aria-label={t('common.key')}>
-        {(Object.keys(stateWords) as StageState[]).slice(0, 3).map((state) => (
-          <Leaf key={state} state={state} label />
-        ))}
-        <span>{t('pantry.hollowRingNoGrainInItBut')}</span>
-      </Box>
+      <GlutenKey />
       {open && (
         <LotForm book={book} kitchen={kitchen} lot={open === 'new' ? null : (book.lots[open.id] ?? open)} onClose={() => setOpen(null)} />
       )}
     </>
+  );
+}
+
+/** One lot: what it is, what is left, how long it may be used. */
+function LotRow({
+  lot,
+  name,
+  book,
+  kitchen,
+  onOpen,
+}: {
+  readonly lot: Lot;
+  readonly name: string;
+  readonly book: PantryBook;
+  readonly kitchen: Kitchen;
+  readonly onOpen: (lot: Lot) => void;
+}) {
+  const { palette } = useTheme();
+
+  const ingredient = book.ingredients[lot.ingredientId];
+  const perG = costPerG(lot);
+  const lastDay = lot.useByOn ?? lot.bestByOn;
+  const past = lastDay !== undefined && lastDay < book.on;
+  const color = past && lot.useByOn !== undefined ? palette.error.main : palette.warning.main;
+  const first = lotsInUse(book, lot.ingredientId)[0]?.id === lot.id;
+  const units = useUnits();
+  return (
+    <TableRow hover sx={{ height: 50, opacity: lot.setAside === undefined ? 1 : 0.75 }}>
+      <TableCell component="th" scope="row">
+        <Button
+          onClick={() => onOpen(lot)}
+          sx={{
+            p: 0,
+            minHeight: 0,
+            color: 'text.primary',
+            fontWeight: 650,
+            justifyContent: 'flex-start',
+            textAlign: 'left',
+            whiteSpace: 'normal',
+          }}
+        >
+          {name}
+          <Box component="span" sx={{ position: 'absolute', width: 1, height: 1, overflow: 'hidden', clipPath: 'inset(50%)' }}>
+            {' '}
+            {t('common.lotCode', { code: lot.code })}
+          </Box>
+        </Button>
+        <Note>
+          {ingredient ? kindWords[ingredient.kind] : t('pantry.notInThePantryAnyMore')}
+          {lot.supplier && ` · ${lot.supplier}`}
+        </Note>
+      </TableCell>
+      <TableCell>{lot.code}</TableCell>
+      <TableCell>
+        {ingredient && <GlutenMark proof={glutenProof(ingredient, lot, glutenLimitOf(kitchen), book.on)} lot={lot} on={book.on} />}
+      </TableCell>
+      <TableCell align="right">{lot.moistureShare === undefined ? '–' : `${(lot.moistureShare * 100).toFixed(1)} %`}</TableCell>
+      <TableCell align="right">{lot.onHandG === undefined ? t('pantry.notCounted') : showStock(lot.onHandG, units)}</TableCell>
+      <TableCell align="right">{perG === undefined ? '–' : showMoney(perG * 1000, kitchen.currency)}</TableCell>
+      <TableCell align="right" sx={past || lastDay === book.on ? { color, fontWeight: 700 } : {}}>
+        {lot.useByOn !== undefined && t('pantry.use')}
+        {lastDay === undefined
+          ? '–'
+          : past
+            ? t('pantry.pastLastday', { lastDay: showDay(lastDay, book.on) })
+            : lastDay === book.on
+              ? t('pantry.today')
+              : showDay(lastDay, book.on)}
+      </TableCell>
+      <TableCell sx={{ fontSize: typeSize.small, color: 'text.secondary' }}>
+        {lot.setAside !== undefined
+          ? t('pantry.setAsideSetaside', { setAside: lot.setAside })
+          : lot.onHandG === 0
+            ? t('pantry.empty')
+            : first
+              ? t('pantry.firstInLine')
+              : t('pantry.waitsItsTurn')}
+        {lot.openedOn && lot.setAside === undefined && t('pantry.openSinceOpenedon', { openedOn: showDay(lot.openedOn, book.on) })}
+        {lot.from && (
+          <>
+            ,{' '}
+            <Link to={`/bakes/${lot.from.bakeId}`} style={{ color: 'inherit' }}>
+              {t('pantry.leftByABake')}
+            </Link>
+          </>
+        )}
+        <Box>
+          <Link
+            to={`/bakes?lot=${encodeURIComponent(lot.id)}`}
+            style={{ color: 'inherit' }}
+            aria-label={t('pantry.bakesWithNameLotCode', { name, code: lot.code })}
+          >
+            {t('pantry.itsBakes')}
+          </Link>
+        </Box>
+      </TableCell>
+    </TableRow>
+  );
+}
+
+/** Finding a lot and adding one. */
+function FindOrAdd({
+  setOpen,
+  setTyped,
+  typed,
+}: {
+  readonly setOpen: (what: 'new') => void;
+  readonly setTyped: (text: string) => void;
+  readonly typed: string;
+}) {
+  return (
+    <Box sx={{ display: 'flex', gap: 3, pb: 3, flexWrap: 'wrap' }}>
+      <TextField
+        size="small"
+        value={typed}
+        onChange={(event) => setTyped(event.target.value)}
+        placeholder={t('pantry.findALotByNameOrCode')}
+        slotProps={{
+          htmlInput: { 'aria-label': t('pantry.findALot') },
+          input: { startAdornment: <InputAdornment position="start"><SearchIcon fontSize="small" /></InputAdornment> }, // prettier-ignore
+        }}
+        sx={{ width: 280 }}
+      />
+      <Button variant="contained" startIcon={<AddIcon />} onClick={() => setOpen('new')} sx={{ ml: 'auto' }}>
+        {t('pantry.addALot')}
+      </Button>
+    </Box>
+  );
+}
+
+/** What the marks of gluten mean. */
+function GlutenKey() {
+  return (
+    <Box sx={{ display: 'flex', gap: 5, pt: 3, flexWrap: 'wrap', fontSize: typeSize.small }} aria-label={t('common.key')}>
+      {(Object.keys(stateWords) as StageState[]).slice(0, 3).map((state) => (
+        <Leaf key={state} state={state} label />
+      ))}
+      <span>{t('pantry.hollowRingNoGrainInItBut')}</span>
+    </Box>
   );
 }

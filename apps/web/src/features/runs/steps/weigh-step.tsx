@@ -35,6 +35,46 @@ import { t } from '../../../platform/words';
 
 /** Weighing one row: the bowl fills, the number is what is still to add, and it goes on by itself. */
 export function WeighStep({ run, progress, advance }: { run: RunInHand; progress: StepProgress; advance: Advance }) {
+  const weighing = useWeighing(advance, progress, run);
+  const { lot, step, live, pour, shortG, wantedG, toleranceG, typing, asked, inside, far, over, keep, setPour } = weighing;
+
+  if (lot.stop) return <LotStop {...lot.stop} />;
+  return (
+    <Box
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: 'minmax(260px, 460px) 1fr',
+        gap: 5,
+        alignItems: 'start',
+        [under.phone]: { gridTemplateColumns: '1fr', gap: 2 },
+      }}
+    >
+      <Box sx={{ [under.phone]: { display: 'none' } }}>
+        <Bowl pantry={run.pantry} steps={run.state.steps} nowKey={step.key} netG={progress.weighedG + (live ? pour.netG : 0)} />
+      </Box>
+      <Box sx={{ display: 'grid', gap: 3, minWidth: 0 }}>
+        <Amount
+          live={live}
+          shortG={live ? shortG : wantedG}
+          netG={progress.weighedG + (live ? pour.netG : 0)}
+          ofG={step.amountG ?? 0}
+          toleranceG={toleranceG}
+        />
+        {typing !== null && <TypedWeight weighing={weighing} />}
+        {asked && typing === null && !(live && inside) && <PressedTooEarly weighing={weighing} />}
+        {far !== null && <FarFromPlanned weighing={weighing} far={far} progress={progress} />}
+        {over && <Over run={run} progress={progress} netG={pour.netG} onKeep={() => keep(pour.netG)} />}
+        <OtherWays weighing={weighing} advance={advance} progress={progress} run={run} />
+      </Box>
+      <Box sx={{ gridColumn: '1 / -1' }}>
+        <ScalePanel onTare={() => setPour(newPour(step.key))} canTare={Math.abs(pour.netG) <= 2} />
+      </Box>
+    </Box>
+  );
+}
+
+/** What lies on the scale or is typed, against what is wanted, and when it counts as in. */
+function useWeighing(advance: Advance, progress: StepProgress, run: RunInHand) {
   const voice = useVoice();
   const { step } = progress;
   const { reading, scale } = useDevices();
@@ -128,105 +168,142 @@ export function WeighStep({ run, progress, advance }: { run: RunInHand; progress
     },
     digit: (digit) => setTyping((before) => (before ?? '') + digit),
   });
+  return {
+    lot,
+    step,
+    live,
+    pour,
+    shortG,
+    wantedG,
+    toleranceG,
+    typing,
+    typedProblem,
+    setTyping,
+    takeTyped,
+    reads,
+    fromThisBag,
+    asked,
+    inside,
+    keep,
+    far,
+    setFar,
+    over,
+    setPour,
+  };
+}
 
-  if (lot.stop) return <LotStop {...lot.stop} />;
+type Weighing = ReturnType<typeof useWeighing>;
+
+/** No scale: the weight by hand. */
+function TypedWeight({ weighing }: { readonly weighing: Weighing }) {
+  const voice = useVoice();
+  const { typing, typedProblem, setTyping, takeTyped, reads, lot, wantedG, fromThisBag } = weighing;
   return (
-    <Box
-      sx={{
-        display: 'grid',
-        gridTemplateColumns: 'minmax(260px, 460px) 1fr',
-        gap: 5,
-        alignItems: 'start',
-        [under.phone]: { gridTemplateColumns: '1fr', gap: 2 },
-      }}
-    >
-      <Box sx={{ [under.phone]: { display: 'none' } }}>
-        <Bowl pantry={run.pantry} steps={run.state.steps} nowKey={step.key} netG={progress.weighedG + (live ? pour.netG : 0)} />
-      </Box>
-      <Box sx={{ display: 'grid', gap: 3, minWidth: 0 }}>
-        <Amount
-          live={live}
-          shortG={live ? shortG : wantedG}
-          netG={progress.weighedG + (live ? pour.netG : 0)}
-          ofG={step.amountG ?? 0}
-          toleranceG={toleranceG}
-        />
-        {typing !== null && (
-          <Box sx={{ display: 'flex', gap: 3, alignItems: 'center', flexWrap: 'wrap' }}>
-            <TextField
-              autoFocus
-              label={t('runs.weightInValue', { value: unitOf('mass', voice.units) })}
-              value={typing}
-              error={typedProblem !== null}
-              helperText={typedProblem ?? ' '}
-              onChange={({ target }) => setTyping(target.value)}
-              onKeyDown={({ key }) => {
-                if (key === 'Enter') takeTyped();
-                if (key === 'Escape') setTyping(null);
-              }}
-              slotProps={{
-                htmlInput: { inputMode: 'decimal', autoComplete: 'off', style: { fontSize: typeSize.remaining, height: 48, width: 150 } },
-              }}
-            />
-            <Button variant="contained" sx={bench.button} disabled={reads === undefined || typedProblem !== null} onClick={takeTyped}>
-              {t('runs.itIsIn')}
-            </Button>
-            {lot.more && (
-              <Button
-                variant="outlined"
-                sx={bench.button}
-                disabled={reads === undefined || typedProblem !== null || reads >= wantedG}
-                onClick={() => {
-                  void fromThisBag(reads!, lot.chosen?.id);
-                  lot.more!();
-                }}
-              >
-                {t('runs.thisBagIsEmpty')}
-              </Button>
-            )}
-          </Box>
-        )}
-        {asked && typing === null && !(live && inside) && (
-          <Box role="status" sx={{ display: 'flex', gap: 3, alignItems: 'center', flexWrap: 'wrap', ...bench.text }}>
-            <Button variant="contained" sx={bench.button} onClick={() => void keep(live ? Math.max(0, pour.netG) : wantedG)}>
-              {live
-                ? t('runs.keepNet', { net: voice.show(Math.max(0, pour.netG), 'mass') })
-                : t('runs.inAsPlannedWanted', { wanted: voice.show(wantedG, 'mass') })}
-            </Button>
-            {t('runs.orPressNextAgain')}
-          </Box>
-        )}
-        {far !== null && (
-          <Box role="alert" sx={{ display: 'flex', gap: 3, alignItems: 'center', flexWrap: 'wrap', ...bench.text }}>
-            <b>
-              {t('runs.weighedOfAmountWord', {
-                weighed: voice.bare(progress.weighedG + far, 'mass'),
-                amount: voice.show(step.amountG ?? 0, 'mass'),
-                word: far < wantedG ? t('runs.wasItForgotten') : t('runs.soMuchMore'),
-              })}
-            </b>
-            <Button variant="contained" sx={bench.button} onClick={() => setFar(null)}>
-              {t('runs.weighItAgain')}
-            </Button>
-            <Button variant="outlined" sx={bench.button} onClick={() => void keep(far)}>
-              {t('runs.itIsReallyWeighed', { weighed: voice.show(progress.weighedG + far, 'mass') })}
-            </Button>
-          </Box>
-        )}
-        {over && <Over run={run} progress={progress} netG={pour.netG} onKeep={() => keep(pour.netG)} />}
-        <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap' }}>
-          <Button variant="outlined" sx={bench.button} onClick={() => setTyping((before) => (before === null ? '' : null))}>
-            {t('runs.typeIt2')}
-          </Button>
-          {live && <ScaleToThis run={run} progress={progress} netG={pour.netG} wantedG={wantedG} toleranceG={toleranceG} />}
-          {step.stage === 'blend' && <ReadyBlend run={run} advance={advance} />}
-          <Swap run={run} progress={progress} />
-          {lot.choice}
-        </Box>
-      </Box>
-      <Box sx={{ gridColumn: '1 / -1' }}>
-        <ScalePanel onTare={() => setPour(newPour(step.key))} canTare={Math.abs(pour.netG) <= 2} />
-      </Box>
+    <Box sx={{ display: 'flex', gap: 3, alignItems: 'center', flexWrap: 'wrap' }}>
+      <TextField
+        autoFocus
+        label={t('runs.weightInValue', { value: unitOf('mass', voice.units) })}
+        value={typing}
+        error={typedProblem !== null}
+        helperText={typedProblem ?? ' '}
+        onChange={({ target }) => setTyping(target.value)}
+        onKeyDown={({ key }) => {
+          if (key === 'Enter') takeTyped();
+          if (key === 'Escape') setTyping(null);
+        }}
+        slotProps={{
+          htmlInput: { inputMode: 'decimal', autoComplete: 'off', style: { fontSize: typeSize.remaining, height: 48, width: 150 } },
+        }}
+      />
+      <Button variant="contained" sx={bench.button} disabled={reads === undefined || typedProblem !== null} onClick={takeTyped}>
+        {t('runs.itIsIn')}
+      </Button>
+      {lot.more && (
+        <Button
+          variant="outlined"
+          sx={bench.button}
+          disabled={reads === undefined || typedProblem !== null || reads >= wantedG}
+          onClick={() => {
+            void fromThisBag(reads!, lot.chosen?.id);
+            lot.more!();
+          }}
+        >
+          {t('runs.thisBagIsEmpty')}
+        </Button>
+      )}
+    </Box>
+  );
+}
+
+/** Next was pressed before the weight was right: a second press means it. */
+function PressedTooEarly({ weighing }: { readonly weighing: Weighing }) {
+  const voice = useVoice();
+  const { keep, live, pour, wantedG } = weighing;
+  return (
+    <Box role="status" sx={{ display: 'flex', gap: 3, alignItems: 'center', flexWrap: 'wrap', ...bench.text }}>
+      <Button variant="contained" sx={bench.button} onClick={() => void keep(live ? Math.max(0, pour.netG) : wantedG)}>
+        {live
+          ? t('runs.keepNet', { net: voice.show(Math.max(0, pour.netG), 'mass') })
+          : t('runs.inAsPlannedWanted', { wanted: voice.show(wantedG, 'mass') })}
+      </Button>
+      {t('runs.orPressNextAgain')}
+    </Box>
+  );
+}
+
+/** So far off that it may be a slip. */
+function FarFromPlanned({
+  weighing,
+  far,
+  progress,
+}: {
+  readonly weighing: Weighing;
+  readonly far: number;
+  readonly progress: StepProgress;
+}) {
+  const voice = useVoice();
+  const { step, wantedG, setFar, keep } = weighing;
+  return (
+    <Box role="alert" sx={{ display: 'flex', gap: 3, alignItems: 'center', flexWrap: 'wrap', ...bench.text }}>
+      <b>
+        {t('runs.weighedOfAmountWord', {
+          weighed: voice.bare(progress.weighedG + far, 'mass'),
+          amount: voice.show(step.amountG ?? 0, 'mass'),
+          word: far < wantedG ? t('runs.wasItForgotten') : t('runs.soMuchMore'),
+        })}
+      </b>
+      <Button variant="contained" sx={bench.button} onClick={() => setFar(null)}>
+        {t('runs.weighItAgain')}
+      </Button>
+      <Button variant="outlined" sx={bench.button} onClick={() => void keep(far)}>
+        {t('runs.itIsReallyWeighed', { weighed: voice.show(progress.weighedG + far, 'mass') })}
+      </Button>
+    </Box>
+  );
+}
+
+/** What else can be done at this row. */
+function OtherWays({
+  weighing,
+  advance,
+  progress,
+  run,
+}: {
+  readonly weighing: Weighing;
+  readonly advance: Advance;
+  readonly progress: StepProgress;
+  readonly run: RunInHand;
+}) {
+  const { setTyping, live, pour, wantedG, toleranceG, step, lot } = weighing;
+  return (
+    <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap' }}>
+      <Button variant="outlined" sx={bench.button} onClick={() => setTyping((before) => (before === null ? '' : null))}>
+        {t('runs.typeIt2')}
+      </Button>
+      {live && <ScaleToThis run={run} progress={progress} netG={pour.netG} wantedG={wantedG} toleranceG={toleranceG} />}
+      {step.stage === 'blend' && <ReadyBlend run={run} advance={advance} />}
+      <Swap run={run} progress={progress} />
+      {lot.choice}
     </Box>
   );
 }

@@ -18,6 +18,7 @@ import { FormulaField, useFormula, useSet, useSurroundings, Waits } from '../../
 import { foldWords, useLaminate, useShownStep } from './laminate-view';
 import { t } from '../../../platform/words';
 import { Said } from '../../../ui/words/said';
+import type { LaminateResult } from '@north-leaf/core';
 
 const lockInWords: Readonly<Record<Laminate['lockIn'], string>> = {
   envelope: t('sheet.envelope'),
@@ -27,12 +28,10 @@ const lockInWords: Readonly<Record<Laminate['lockIn'], string>> = {
 };
 /** Lock-in, folds and rests, in the order of the hands. */
 export function FoldTable({ faces }: { faces: ReactNode }) {
-  const { palette } = useTheme();
   const formula = useFormula();
   const set = useSet();
   const result = useLaminate();
   const shown = useShownStep((state) => state.at);
-  const units = usePreferences((state) => state.units);
   const { edit } = useDraft.getState();
   const { kitchen } = useSurroundings();
   const plan = formula.sheet.laminate!;
@@ -63,53 +62,10 @@ export function FoldTable({ faces }: { faces: ReactNode }) {
       <StepLine step={result?.steps[0]} title={t('sheet.lockIn')} chosen={shown === 0} onChoose={() => useShownStep.setState({ at: 0 })}>
         <Profile layers={result?.steps[0]?.fatLayers ?? 1} parts={1} />
       </StepLine>
-      {plan.folds.map((fold, i) => {
-        const step = result?.steps[i + 1];
-        return (
-          <Box key={i} sx={{ borderTop: `1px solid ${palette.divider}`, pt: 1 }}>
-            <StepLine
-              step={step}
-              title={t('sheet.foldI', { i: i + 1 })}
-              chosen={shown === i + 1}
-              onChoose={() => useShownStep.setState({ at: i + 1 })}
-              onRemove={() => edit(`unfold:${newKey()}`, () => [{ path: `/sheet/laminate/folds/${i}`, from: fold as never }])}
-            >
-              <Profile layers={step?.fatLayers ?? 1} parts={fold.parts} />
-            </StepLine>
-            <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', flexWrap: 'wrap', py: 0.5, fontSize: typeSize.small }}>
-              <Choice
-                label={t('sheet.foldIParts', { i: i + 1 })}
-                value={fold.parts}
-                options={([2, 3, 4] as const).map((value) => ({ value, name: foldWords[value] }))}
-                onChange={(parts) => set(`/sheet/laminate/folds/${i}/parts`, parts)}
-                width={132}
-              />
-              {t('sheet.rolledTo')}
-              <FormulaField
-                path={`/sheet/laminate/folds/${i}/rollToMm`}
-                label={t('sheet.foldIRolledTo', { i: i + 1 })}
-                kind="length"
-                grain={0.5}
-                width={54}
-              />
-            </Box>
-            <Waits path={`/sheet/laminate/folds/${i}/waits`} label={t('sheet.restI', { i: i + 1 })} />
-          </Box>
-        );
-      })}
-      <Box sx={{ borderTop: `1px solid ${palette.divider}`, pt: 1 }}>
-        <StepLine
-          step={result?.steps[result.steps.length - 1]}
-          title={t('sheet.lastRoll')}
-          chosen={shown === null}
-          onChoose={() => useShownStep.setState({ at: null })}
-        >
-          <Profile layers={result?.layers.fatLayers ?? 1} parts={1} />
-        </StepLine>
-        <FieldRow label={t('common.rolledTo')}>
-          <FormulaField path="/sheet/parts/0/thicknessMm" label={t('sheet.lastSheet')} kind="length" grain={0.1} />
-        </FieldRow>
-      </Box>
+      {plan.folds.map((fold, i) => (
+        <OneFold key={i} fold={fold} i={i} />
+      ))}
+      <LastRoll />
       <FieldRow label={t('sheet.doughWhenFatGoesIn')}>
         <FormulaField path="/sheet/laminate/doughMm" label={t('sheet.doughThickness')} kind="length" width={62} />
       </FieldRow>
@@ -131,27 +87,95 @@ export function FoldTable({ faces }: { faces: ReactNode }) {
       <Button size="small" sx={{ justifySelf: 'start' }} onClick={() => set('/sheet/laminate', undefined)}>
         {t('sheet.notLaminated')}
       </Button>
-      {result && (
-        <Box sx={{ bgcolor: 'leaf.well', borderRadius: '8px', p: 2, display: 'flex', gap: 3, flexWrap: 'wrap', fontSize: typeSize.small }}>
-          <span>
-            <Said say="sheet.totalInAll" values={{ total: showDuration(result.totalMin) }} />
-          </span>
-          <span>
-            <Said say="sheet.handsHands" values={{ hands: showDuration(result.handsMin) }} />
-          </span>
-          <span>
-            <Said
-              say="sheet.fatFatOfblendOfTheBlendOfdough"
-              values={{
-                fat: showQuantity(result.fatG, 'mass', units, 0),
-                ofBlend: Math.round(result.rollIn.ofBlend * 100),
-                ofDough: Math.round(result.rollIn.ofDough * 100),
-                ofAll: Math.round(result.rollIn.ofAll * 100),
-              }}
-            />
-          </span>
-        </Box>
-      )}
+      {result && <InAll result={result} />}
+    </Box>
+  );
+}
+
+/** One fold: its parts, how thin it is rolled, its rests. */
+function OneFold({ fold, i }: { readonly fold: Fold; readonly i: number }) {
+  const step = useLaminate()?.steps[i + 1];
+  const shown = useShownStep((state) => state.at);
+  const { palette } = useTheme();
+  const { edit } = useDraft.getState();
+  const set = useSet();
+  return (
+    <Box sx={{ borderTop: `1px solid ${palette.divider}`, pt: 1 }}>
+      <StepLine
+        step={step}
+        title={t('sheet.foldI', { i: i + 1 })}
+        chosen={shown === i + 1}
+        onChoose={() => useShownStep.setState({ at: i + 1 })}
+        onRemove={() => edit(`unfold:${newKey()}`, () => [{ path: `/sheet/laminate/folds/${i}`, from: fold as never }])}
+      >
+        <Profile layers={step?.fatLayers ?? 1} parts={fold.parts} />
+      </StepLine>
+      <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', flexWrap: 'wrap', py: 0.5, fontSize: typeSize.small }}>
+        <Choice
+          label={t('sheet.foldIParts', { i: i + 1 })}
+          value={fold.parts}
+          options={([2, 3, 4] as const).map((value) => ({ value, name: foldWords[value] }))}
+          onChange={(parts) => set(`/sheet/laminate/folds/${i}/parts`, parts)}
+          width={132}
+        />
+        {t('sheet.rolledTo')}
+        <FormulaField
+          path={`/sheet/laminate/folds/${i}/rollToMm`}
+          label={t('sheet.foldIRolledTo', { i: i + 1 })}
+          kind="length"
+          grain={0.5}
+          width={54}
+        />
+      </Box>
+      <Waits path={`/sheet/laminate/folds/${i}/waits`} label={t('sheet.restI', { i: i + 1 })} />
+    </Box>
+  );
+}
+
+/** The last roll of all. */
+function LastRoll() {
+  const result = useLaminate();
+  const shown = useShownStep((state) => state.at);
+  const { palette } = useTheme();
+  return (
+    <Box sx={{ borderTop: `1px solid ${palette.divider}`, pt: 1 }}>
+      <StepLine
+        step={result?.steps[result.steps.length - 1]}
+        title={t('sheet.lastRoll')}
+        chosen={shown === null}
+        onChoose={() => useShownStep.setState({ at: null })}
+      >
+        <Profile layers={result?.layers.fatLayers ?? 1} parts={1} />
+      </StepLine>
+      <FieldRow label={t('common.rolledTo')}>
+        <FormulaField path="/sheet/parts/0/thicknessMm" label={t('sheet.lastSheet')} kind="length" grain={0.1} />
+      </FieldRow>
+    </Box>
+  );
+}
+
+/** Hours, hands and fat of the whole lamination. */
+function InAll({ result }: { readonly result: LaminateResult }) {
+  const units = usePreferences((state) => state.units);
+  return (
+    <Box sx={{ bgcolor: 'leaf.well', borderRadius: '8px', p: 2, display: 'flex', gap: 3, flexWrap: 'wrap', fontSize: typeSize.small }}>
+      <span>
+        <Said say="sheet.totalInAll" values={{ total: showDuration(result.totalMin) }} />
+      </span>
+      <span>
+        <Said say="sheet.handsHands" values={{ hands: showDuration(result.handsMin) }} />
+      </span>
+      <span>
+        <Said
+          say="sheet.fatFatOfblendOfTheBlendOfdough"
+          values={{
+            fat: showQuantity(result.fatG, 'mass', units, 0),
+            ofBlend: Math.round(result.rollIn.ofBlend * 100),
+            ofDough: Math.round(result.rollIn.ofDough * 100),
+            ofAll: Math.round(result.rollIn.ofAll * 100),
+          }}
+        />
+      </span>
     </Box>
   );
 }
