@@ -95,7 +95,6 @@ function BakeSettings({ looks }: { looks: ReturnType<typeof useLooks> }) {
   const formula = useFormula();
   const { kitchen } = useSurroundings();
   const { evaluation } = useAnswer();
-  const units = usePreferences((state) => state.units);
   const set = useSet();
   const { edit } = useDraft.getState();
   const result = evaluation.bake.state === 'waiting' ? null : evaluation.bake.result;
@@ -123,84 +122,7 @@ function BakeSettings({ looks }: { looks: ReturnType<typeof useLooks> }) {
           {t('bake.aboutThisOven')}
         </Link>
       </Note>
-      <Table size="small" sx={{ '& td, & th': { px: 1 } }}>
-        <TableHead>
-          <TableRow>
-            <TableCell>{t('bake.step')}</TableCell>
-            <TableCell align="right">{t('common.want')}</TableCell>
-            <TableCell align="right">{t('common.dial')}</TableCell>
-            <TableCell align="right">{t('bake.min')}</TableCell>
-            <TableCell component="td" />
-          </TableRow>
-        </TableHead>
-        <TableBody>
-          {bake.steps.map((step, i) => {
-            const dialC = result?.steps[i]?.dialC;
-            return (
-              <TableRow key={i}>
-                <TableCell component="th" scope="row" sx={{ fontWeight: 650 }}>
-                  {step.name}
-                  <Choice
-                    label={t('bake.nameTray', { name: step.name })}
-                    value={handlingOf(step)}
-                    options={i === 0 ? handlings.slice(0, 2) : handlings}
-                    onChange={(how) =>
-                      edit(`how:${Date.now()}`, () => [{ path: `/bake/steps/${i}`, from: step as never, to: handled(step, how) as never }])
-                    }
-                    width={98}
-                  />
-                </TableCell>
-                <TableCell align="right">
-                  {step.wantC === null ? (
-                    t('bake.off')
-                  ) : (
-                    <FormulaField
-                      path={`/bake/steps/${i}/wantC`}
-                      label={t('bake.nameWant', { name: step.name })}
-                      kind="oven"
-                      grain={5}
-                      width={60}
-                      hideUnit
-                      digits={0}
-                    />
-                  )}
-                </TableCell>
-                <TableCell align="right" sx={{ whiteSpace: 'nowrap', lineHeight: '15px' }}>
-                  {dialC === null || dialC === undefined ? (
-                    '–'
-                  ) : (
-                    <>
-                      <b>{dialWords(dialUnit, dialC)}</b>
-                      <Note>{dialWords(dialUnit === 'F' ? 'C' : 'F', dialC)}</Note>
-                    </>
-                  )}
-                </TableCell>
-                <TableCell align="right">
-                  <FormulaField
-                    path={`/bake/steps/${i}/min`}
-                    label={t('bake.nameMinutes', { name: step.name })}
-                    kind="minutes"
-                    grain={0.5}
-                    width={50}
-                    hideUnit
-                  />
-                </TableCell>
-                <TableCell sx={{ width: 30 }}>
-                  {bake.steps.length > 1 && (
-                    <IconButton
-                      size="small"
-                      aria-label={t('bake.removeName', { name: step.name })}
-                      onClick={() => edit(`out:${Date.now()}`, (from) => [{ path: `/bake/steps/${i}`, from: from.bake.steps[i] as never }])}
-                    >
-                      <CloseIcon fontSize="inherit" />
-                    </IconButton>
-                  )}
-                </TableCell>
-              </TableRow>
-            );
-          })}
-        </TableBody>
-      </Table>
+      <StepsInOven dialUnit={dialUnit} result={result} />
       <Button
         size="small"
         startIcon={<AddIcon />}
@@ -221,77 +143,10 @@ function BakeSettings({ looks }: { looks: ReturnType<typeof useLooks> }) {
           options={kitchen.trays.map(({ id, name }) => ({ value: id, name }))}
         />
       </FieldRow>
-      {(kitchen.pans?.length ?? 0) > 0 && (
-        <FieldRow label={t('bake.inAPan')}>
-          <Choice
-            label={t('common.pan')}
-            value={bake.panId ?? ''}
-            onChange={(panId) =>
-              edit(`pan:${Date.now()}`, (from) => {
-                const { panId: _was, panOnTray: _on, ...rest } = from.bake;
-                return [{ path: '/bake', from: from.bake as never, to: { ...rest, ...(panId ? { panId } : {}) } as never }];
-              })
-            }
-            options={[{ value: '', name: t('bake.flatOnTheTray') }, ...(kitchen.pans ?? []).map(({ id, name }) => ({ value: id, name }))]}
-          />
-        </FieldRow>
-      )}
-      {bake.panId !== undefined && (
-        <FieldRow label={t('bake.itStands')}>
-          <Choice
-            label={t('bake.thePanStands')}
-            value={bake.panOnTray ? 'tray' : 'rack'}
-            onChange={(on) => set('/bake/panOnTray', on === 'tray' ? true : undefined)}
-            options={[
-              { value: 'rack', name: t('bake.onTheRack') },
-              { value: 'tray', name: t('bake.onTheTray') },
-            ]}
-            width={118}
-          />
-        </FieldRow>
-      )}
-      <FieldRow label={t('bake.atOnceOn')}>
-        <Choice
-          label={t('bake.traysAtOnce')}
-          value={bake.traysAtOnce}
-          onChange={(trays) => set('/bake/traysAtOnce', trays)}
-          options={[
-            { value: 1, name: t('common.trays', { count: 1 }) },
-            { value: 2, name: t('common.trays', { count: 2 }) },
-          ]}
-          width={96}
-        />
-        <Choice
-          label={t('common.layer')}
-          value={bake.layer}
-          onChange={(layer) => set('/bake/layer', layer)}
-          options={[
-            { value: 'none', name: t('common.under.nothing') },
-            { value: 'paper', name: t('common.under.paper') },
-            { value: 'mat', name: t('common.under.mat') },
-          ]}
-          width={92}
-        />
-      </FieldRow>
-      <FieldRow label={t('bake.into')}>
-        <Choice
-          label={t('bake.intoTheOven')}
-          value={bake.fromCold ? 'cold' : bake.hotTray ? 'hotTray' : 'hot'}
-          onChange={(into) =>
-            edit(`into:${Date.now()}`, (from) => {
-              const { fromCold: _cold, hotTray: _hot, ...rest } = from.bake;
-              const to = { ...rest, ...(into === 'cold' ? { fromCold: true } : into === 'hotTray' ? { hotTray: true } : {}) };
-              return [{ path: '/bake', from: from.bake as never, to: to as never }];
-            })
-          }
-          options={[
-            { value: 'hot', name: t('bake.hotOvenColdTray') },
-            { value: 'hotTray', name: t('bake.hotOvenHotTray') },
-            { value: 'cold', name: t('bake.coldOven') },
-          ]}
-          width={160}
-        />
-      </FieldRow>
+      {(kitchen.pans?.length ?? 0) > 0 && <InAPan />}
+      {bake.panId !== undefined && <PanStands />}
+      <TraysAndLayer />
+      <Into />
       {result && <DoneWords result={result} />}
       {result && (
         <Looks
@@ -303,31 +158,252 @@ function BakeSettings({ looks }: { looks: ReturnType<typeof useLooks> }) {
         />
       )}
       {result && <AcrylamideLine result={result} />}
-      <FieldRow label={thick && !result?.mustDry ? t('bake.orDoneByMoisture') : t('bake.doneWhenMoistureIs')}>
-        {bake.done.moistureShare === undefined ? (
-          <Button size="small" onClick={() => set('/bake/done/moistureShare', result?.dryBelowShare ?? 0.05)} sx={{ minHeight: 26 }}>
-            {result ? t('bake.drybelowTheFamilys', { dryBelow: (result.dryBelowShare * 100).toFixed(1) }) : t('bake.setIt')}
-          </Button>
-        ) : (
-          <FormulaField path="/bake/done/moistureShare" label={t('bake.doneAtMoisture')} kind="percent" times={100} grain={0.5} />
-        )}
-      </FieldRow>
-      <FieldRow label={t('bake.doneWhenItsCoreIs')}>
-        {bake.done.coreC === undefined ? (
-          <Button size="small" onClick={() => set('/bake/done/coreC', result?.coreC ?? 95)} sx={{ minHeight: 26 }}>
-            {thick
-              ? t('bake.coreTheFamilys', { core: showQuantity(result?.coreC ?? 0, 'temperature', units, 0) })
-              : t('bake.notAskedItIsThin')}
-          </Button>
-        ) : (
-          <FormulaField path="/bake/done/coreC" label={t('bake.doneAtCore')} kind="temperature" digits={0} />
-        )}
-      </FieldRow>
+      <DoneByMoisture result={result} thick={thick} />
+      <DoneByCore result={result} thick={thick} />
       <Suspense>
         <LearnedHere kitchen={kitchen} of={learnedHere(formula)} />
       </Suspense>
       <WeighTray />
       <Note pt={2}>{t('bake.traysAndSteamBurnDryClothsOpen')}</Note>
     </Box>
+  );
+}
+
+/** The bake's steps: heat, dial, minutes, and what is done to the tray. */
+function StepsInOven({ dialUnit, result }: { readonly dialUnit: 'C' | 'F' | 'gas'; readonly result: BakeResult | null }) {
+  const { bake } = useFormula();
+  return (
+    <Table size="small" sx={{ '& td, & th': { px: 1 } }}>
+      <TableHead>
+        <TableRow>
+          <TableCell>{t('bake.step')}</TableCell>
+          <TableCell align="right">{t('common.want')}</TableCell>
+          <TableCell align="right">{t('common.dial')}</TableCell>
+          <TableCell align="right">{t('bake.min')}</TableCell>
+          <TableCell component="td" />
+        </TableRow>
+      </TableHead>
+      <TableBody>
+        {bake.steps.map((step, i) => {
+          const dialC = result?.steps[i]?.dialC;
+          return <StepInOven key={i} dialC={dialC} dialUnit={dialUnit} i={i} step={step} />;
+        })}
+      </TableBody>
+    </Table>
+  );
+}
+
+/** One step. */
+function StepInOven({
+  dialC,
+  dialUnit,
+  i,
+  step,
+}: {
+  readonly dialC: number | null | undefined;
+  readonly dialUnit: 'C' | 'F' | 'gas';
+  readonly i: number;
+  readonly step: BakeStep;
+}) {
+  const { edit } = useDraft.getState();
+  const { bake } = useFormula();
+  return (
+    <TableRow>
+      <TableCell component="th" scope="row" sx={{ fontWeight: 650 }}>
+        {step.name}
+        <Choice
+          label={t('bake.nameTray', { name: step.name })}
+          value={handlingOf(step)}
+          options={i === 0 ? handlings.slice(0, 2) : handlings}
+          onChange={(how) =>
+            edit(`how:${Date.now()}`, () => [{ path: `/bake/steps/${i}`, from: step as never, to: handled(step, how) as never }])
+          }
+          width={98}
+        />
+      </TableCell>
+      <TableCell align="right">
+        {step.wantC === null ? (
+          t('bake.off')
+        ) : (
+          <FormulaField
+            path={`/bake/steps/${i}/wantC`}
+            label={t('bake.nameWant', { name: step.name })}
+            kind="oven"
+            grain={5}
+            width={60}
+            hideUnit
+            digits={0}
+          />
+        )}
+      </TableCell>
+      <TableCell align="right" sx={{ whiteSpace: 'nowrap', lineHeight: '15px' }}>
+        {dialC === null || dialC === undefined ? (
+          '–'
+        ) : (
+          <>
+            <b>{dialWords(dialUnit, dialC)}</b>
+            <Note>{dialWords(dialUnit === 'F' ? 'C' : 'F', dialC)}</Note>
+          </>
+        )}
+      </TableCell>
+      <TableCell align="right">
+        <FormulaField
+          path={`/bake/steps/${i}/min`}
+          label={t('bake.nameMinutes', { name: step.name })}
+          kind="minutes"
+          grain={0.5}
+          width={50}
+          hideUnit
+        />
+      </TableCell>
+      <TableCell sx={{ width: 30 }}>
+        {bake.steps.length > 1 && (
+          <IconButton
+            size="small"
+            aria-label={t('bake.removeName', { name: step.name })}
+            onClick={() => edit(`out:${Date.now()}`, (from) => [{ path: `/bake/steps/${i}`, from: from.bake.steps[i] as never }])}
+          >
+            <CloseIcon fontSize="inherit" />
+          </IconButton>
+        )}
+      </TableCell>
+    </TableRow>
+  );
+}
+
+/** How many trays at once, and what lies on them. */
+function TraysAndLayer() {
+  const { bake } = useFormula();
+  const set = useSet();
+  return (
+    <FieldRow label={t('bake.atOnceOn')}>
+      <Choice
+        label={t('bake.traysAtOnce')}
+        value={bake.traysAtOnce}
+        onChange={(trays) => set('/bake/traysAtOnce', trays)}
+        options={[
+          { value: 1, name: t('common.trays', { count: 1 }) },
+          { value: 2, name: t('common.trays', { count: 2 }) },
+        ]}
+        width={96}
+      />
+      <Choice
+        label={t('common.layer')}
+        value={bake.layer}
+        onChange={(layer) => set('/bake/layer', layer)}
+        options={[
+          { value: 'none', name: t('common.under.nothing') },
+          { value: 'paper', name: t('common.under.paper') },
+          { value: 'mat', name: t('common.under.mat') },
+        ]}
+        width={92}
+      />
+    </FieldRow>
+  );
+}
+
+/** A hot or a cold oven, a hot or a cold tray. */
+function Into() {
+  const { bake } = useFormula();
+  const { edit } = useDraft.getState();
+  return (
+    <FieldRow label={t('bake.into')}>
+      <Choice
+        label={t('bake.intoTheOven')}
+        value={bake.fromCold ? 'cold' : bake.hotTray ? 'hotTray' : 'hot'}
+        onChange={(into) =>
+          edit(`into:${Date.now()}`, (from) => {
+            const { fromCold: _cold, hotTray: _hot, ...rest } = from.bake;
+            const to = { ...rest, ...(into === 'cold' ? { fromCold: true } : into === 'hotTray' ? { hotTray: true } : {}) };
+            return [{ path: '/bake', from: from.bake as never, to: to as never }];
+          })
+        }
+        options={[
+          { value: 'hot', name: t('bake.hotOvenColdTray') },
+          { value: 'hotTray', name: t('bake.hotOvenHotTray') },
+          { value: 'cold', name: t('bake.coldOven') },
+        ]}
+        width={160}
+      />
+    </FieldRow>
+  );
+}
+
+/** At which moisture it is done. */
+function DoneByMoisture({ result, thick }: { readonly result: BakeResult | null; readonly thick: boolean }) {
+  const { bake } = useFormula();
+  const set = useSet();
+  return (
+    <FieldRow label={thick && !result?.mustDry ? t('bake.orDoneByMoisture') : t('bake.doneWhenMoistureIs')}>
+      {bake.done.moistureShare === undefined ? (
+        <Button size="small" onClick={() => set('/bake/done/moistureShare', result?.dryBelowShare ?? 0.05)} sx={{ minHeight: 26 }}>
+          {result ? t('bake.drybelowTheFamilys', { dryBelow: (result.dryBelowShare * 100).toFixed(1) }) : t('bake.setIt')}
+        </Button>
+      ) : (
+        <FormulaField path="/bake/done/moistureShare" label={t('bake.doneAtMoisture')} kind="percent" times={100} grain={0.5} />
+      )}
+    </FieldRow>
+  );
+}
+
+/** At which heat of its middle it is done. */
+function DoneByCore({ result, thick }: { readonly result: BakeResult | null; readonly thick: boolean }) {
+  const { bake } = useFormula();
+  const set = useSet();
+  const units = usePreferences((state) => state.units);
+  return (
+    <FieldRow label={t('bake.doneWhenItsCoreIs')}>
+      {bake.done.coreC === undefined ? (
+        <Button size="small" onClick={() => set('/bake/done/coreC', result?.coreC ?? 95)} sx={{ minHeight: 26 }}>
+          {thick
+            ? t('bake.coreTheFamilys', { core: showQuantity(result?.coreC ?? 0, 'temperature', units, 0) })
+            : t('bake.notAskedItIsThin')}
+        </Button>
+      ) : (
+        <FormulaField path="/bake/done/coreC" label={t('bake.doneAtCore')} kind="temperature" digits={0} />
+      )}
+    </FieldRow>
+  );
+}
+
+/** Which pan it stands in, if any. */
+function InAPan() {
+  const { bake } = useFormula();
+  const { edit } = useDraft.getState();
+  const { kitchen } = useSurroundings();
+  return (
+    <FieldRow label={t('bake.inAPan')}>
+      <Choice
+        label={t('common.pan')}
+        value={bake.panId ?? ''}
+        onChange={(panId) =>
+          edit(`pan:${Date.now()}`, (from) => {
+            const { panId: _was, panOnTray: _on, ...rest } = from.bake;
+            return [{ path: '/bake', from: from.bake as never, to: { ...rest, ...(panId ? { panId } : {}) } as never }];
+          })
+        }
+        options={[{ value: '', name: t('bake.flatOnTheTray') }, ...(kitchen.pans ?? []).map(({ id, name }) => ({ value: id, name }))]}
+      />
+    </FieldRow>
+  );
+}
+
+/** On the rack or on a tray. */
+function PanStands() {
+  const { bake } = useFormula();
+  const set = useSet();
+  return (
+    <FieldRow label={t('bake.itStands')}>
+      <Choice
+        label={t('bake.thePanStands')}
+        value={bake.panOnTray ? 'tray' : 'rack'}
+        onChange={(on) => set('/bake/panOnTray', on === 'tray' ? true : undefined)}
+        options={[
+          { value: 'rack', name: t('bake.onTheRack') },
+          { value: 'tray', name: t('bake.onTheTray') },
+        ]}
+        width={118}
+      />
+    </FieldRow>
   );
 }

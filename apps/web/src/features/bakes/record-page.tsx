@@ -48,6 +48,91 @@ export function RecordPage() {
 }
 
 function Form({ version, roomC, humidityShare }: { version: FormulaVersion; roomC: number; humidityShare: number }) {
+  const entry = useRecordForm(humidityShare, roomC, version);
+  const { formula, submit, unsafe, voice, errors, register, planned, record, navigate } = entry;
+
+  return (
+    <Page title={t('common.recordABake')} beside={`${formula.name} v${version.version}`}>
+      <form noValidate onSubmit={(event) => void submit(event)}>
+        {unsafe.map((finding) => (
+          <Alert key={finding.code} severity="error" icon={<Leaf state="fix" />} sx={{ mb: 3 }}>
+            {findingWords(finding, voice).what}. {findingWords(finding, voice).change}
+          </Alert>
+        ))}
+        {unsafe.length > 0 && (
+          <TextField
+            fullWidth
+            label={t('bakes.whyItWasBakedAllTheSame')}
+            error={errors.reason !== undefined}
+            helperText={errors.reason?.message}
+            {...register('reason', { validate: (text: string) => text.trim().length >= 3 || t('common.giveTheReasonInAFewWords') })}
+            sx={{ mb: 4 }}
+          />
+        )}
+        <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 8, [under.phone]: { gridTemplateColumns: '1fr' } }}>
+          <Box>
+            <Typography variant="h2">{t('bakes.weighed')}</Typography>
+            <WeighedTable entry={entry} />
+            <Typography variant="h2" sx={{ pt: 6, pb: 2 }}>
+              {t('bakes.inTheHand')}
+            </Typography>
+            <FeltChoice entry={entry} />
+          </Box>
+          <Box>
+            <Typography variant="h2">{t('bakes.measured')}</Typography>
+            <MeasuredField name="rawMm" label={t('common.rolledTo')} plan={planned.rawMm} entry={entry} />
+            <MeasuredField name="bakeMin" label={t('common.inTheOven')} plan={planned.bakeMin} entry={entry} />
+            <MeasuredField name="rawG" label={t('bakes.traysLoadBefore')} entry={entry} />
+            <MeasuredField
+              name="bakedG"
+              label={t('bakes.traysLoadAfter')}
+              plan={planned.lost && t('bakes.lostLess', { lost: planned.lost })}
+              entry={entry}
+            />
+            <MeasuredField name="topTone" label={t('bakes.toneOfTheTop')} plan={planned.tone} entry={entry} />
+            <MeasuredField name="roomC" label={t('common.room')} entry={entry} />
+            <Typography variant="h2" sx={{ pt: 4 }}>
+              {t('bakes.freshItWas')}
+            </Typography>
+            <Stars name="crisp" label={t('common.crisp')} entry={entry} />
+            <Stars name="tender" label={t('common.tender')} entry={entry} />
+            <Stars name="liked" label={t('common.liked')} entry={entry} />
+            <TextField
+              label={t('common.note')}
+              multiline
+              minRows={2}
+              fullWidth
+              {...register('note', { maxLength: { value: 2000, message: t('bakes.atMost2000Letters') } })}
+              slotProps={{ htmlInput: { style: { textAlign: 'left' } } }}
+              sx={{ mt: 3 }}
+            />
+          </Box>
+        </Box>
+        {errors.root && (
+          <Alert severity="error" sx={{ mt: 3 }}>
+            {errors.root.message}
+          </Alert>
+        )}
+        {record.isPending && record.failureReason instanceof ApiError && (
+          <Alert severity="warning" sx={{ mt: 3 }}>
+            {t('bakes.theServerDoesNotAnswerStoringAgain')}
+          </Alert>
+        )}
+        <Box sx={{ display: 'flex', gap: 3, pt: 5 }}>
+          <Button type="submit" variant="contained" disabled={record.isPending}>
+            {record.isPending ? t('common.storing') : t('bakes.storeThisBake')}
+          </Button>
+          <Button variant="outlined" onClick={() => void navigate(-1)}>
+            {t('common.leaveIt')}
+          </Button>
+        </Box>
+      </form>
+    </Page>
+  );
+}
+
+/** What happened, as it is typed, and the bake that is stored of it. */
+function useRecordForm(humidityShare: number, roomC: number, version: FormulaVersion) {
   const navigate = useNavigate();
   const voice = useVoice();
   const record = useRecordBake();
@@ -91,35 +176,56 @@ function Form({ version, roomC, humidityShare }: { version: FormulaVersion; room
       },
     );
   });
+  return { voice, errors, register, control, formula, submit, unsafe, pantry, planned, record, navigate };
+}
 
-  const field = (name: (typeof measuredFields)[number], label: string, plan?: string | null) => {
-    const unit = name === 'topTone' ? t('bakes.of8') : unitOf(measureKinds[name], voice.units);
-    return (
-      <Box sx={{ display: 'grid', gridTemplateColumns: '150px 130px 1fr', gap: 3, alignItems: 'center', minHeight: 44 }}>
-        <label htmlFor={name}>{label}</label>
-        <TextField
-          id={name}
-          size="small"
-          error={errors[name] !== undefined}
-          slotProps={{
-            htmlInput: { inputMode: 'decimal', autoComplete: 'off', 'aria-describedby': `${name}-why`, style: { textAlign: 'right' } },
-          }}
-          {...register(name, {
-            validate: (text: string) => readMeasure(name, text, voice, label).problem ?? true,
-          })}
-        />
-        <Box
-          id={`${name}-why`}
-          role={errors[name] ? 'alert' : undefined}
-          sx={{ fontSize: typeSize.small, color: errors[name] ? 'error.main' : 'text.secondary' }}
-        >
-          {errors[name]?.message ?? `${unit}${plan ? t('bakes.plannedPlan', { plan }) : ''}`}
-        </Box>
+type Entry = ReturnType<typeof useRecordForm>;
+
+/** One measured value with its plan beside it. */
+function MeasuredField({
+  name,
+  label,
+  plan,
+  entry,
+}: {
+  readonly name: (typeof measuredFields)[number];
+  readonly label: string;
+  readonly plan?: string | null | undefined;
+  readonly entry: Entry;
+}) {
+  const voice = useVoice();
+  const { errors, register } = entry;
+
+  const unit = name === 'topTone' ? t('bakes.of8') : unitOf(measureKinds[name], voice.units);
+  return (
+    <Box sx={{ display: 'grid', gridTemplateColumns: '150px 130px 1fr', gap: 3, alignItems: 'center', minHeight: 44 }}>
+      <label htmlFor={name}>{label}</label>
+      <TextField
+        id={name}
+        size="small"
+        error={errors[name] !== undefined}
+        slotProps={{
+          htmlInput: { inputMode: 'decimal', autoComplete: 'off', 'aria-describedby': `${name}-why`, style: { textAlign: 'right' } },
+        }}
+        {...register(name, {
+          validate: (text: string) => readMeasure(name, text, voice, label).problem ?? true,
+        })}
+      />
+      <Box
+        id={`${name}-why`}
+        role={errors[name] ? 'alert' : undefined}
+        sx={{ fontSize: typeSize.small, color: errors[name] ? 'error.main' : 'text.secondary' }}
+      >
+        {errors[name]?.message ?? `${unit}${plan ? t('bakes.plannedPlan', { plan }) : ''}`}
       </Box>
-    );
-  };
+    </Box>
+  );
+}
 
-  const stars = (name: RatedWhat, label: string) => (
+/** Five dots of one kind. */
+function Stars({ name, label, entry }: { readonly name: RatedWhat; readonly label: string; readonly entry: Entry }) {
+  const { control } = entry;
+  return (
     <Box sx={{ display: 'grid', gridTemplateColumns: '150px 1fr', alignItems: 'center', minHeight: 40 }}>
       <Box id={`${name}-label`}>{label}</Box>
       <Controller
@@ -139,139 +245,82 @@ function Form({ version, roomC, humidityShare }: { version: FormulaVersion; room
       />
     </Box>
   );
+}
 
+/** What went in of each row. */
+function WeighedTable({ entry }: { readonly entry: Entry }) {
+  const voice = useVoice();
+  const { formula, pantry, errors, register } = entry;
   return (
-    <Page title={t('common.recordABake')} beside={`${formula.name} v${version.version}`}>
-      <form noValidate onSubmit={(event) => void submit(event)}>
-        {unsafe.map((finding) => (
-          <Alert key={finding.code} severity="error" icon={<Leaf state="fix" />} sx={{ mb: 3 }}>
-            {findingWords(finding, voice).what}. {findingWords(finding, voice).change}
-          </Alert>
-        ))}
-        {unsafe.length > 0 && (
-          <TextField
-            fullWidth
-            label={t('bakes.whyItWasBakedAllTheSame')}
-            error={errors.reason !== undefined}
-            helperText={errors.reason?.message}
-            {...register('reason', { validate: (text: string) => text.trim().length >= 3 || t('common.giveTheReasonInAFewWords') })}
-            sx={{ mb: 4 }}
-          />
-        )}
-        <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 8, [under.phone]: { gridTemplateColumns: '1fr' } }}>
-          <Box>
-            <Typography variant="h2">{t('bakes.weighed')}</Typography>
-            <Table size="small">
-              <TableHead>
-                <TableRow>
-                  <TableCell>{t('common.ingredient')}</TableCell>
-                  <TableCell align="right">{t('bakes.plannedG')}</TableCell>
-                  <TableCell align="right">{t('bakes.wentInG')}</TableCell>
-                </TableRow>
-              </TableHead>
-              <TableBody>
-                {formula.rows.map((row) => {
-                  const name = pantry.ingredients[row.ingredientId]?.name ?? row.ingredientId;
-                  const wrong = errors.weighed?.[row.key];
-                  return (
-                    <TableRow key={row.key}>
-                      <TableCell component="th" scope="row">
-                        {name}
-                        {wrong && <Wrong>{wrong.message}</Wrong>}
-                      </TableCell>
-                      <TableCell align="right">{fixedMass(row.amountG, voice.units)}</TableCell>
-                      <TableCell align="right">
-                        <TextField
-                          size="small"
-                          error={wrong !== undefined}
-                          slotProps={{
-                            htmlInput: {
-                              'aria-label': t('bakes.nameWeighed', { name }),
-                              inputMode: 'decimal',
-                              autoComplete: 'off',
-                              style: { textAlign: 'right', width: 80 },
-                            },
-                          }}
-                          {...register(`weighed.${row.key}`, {
-                            validate: (text: string | undefined) => {
-                              if (!text || text.trim() === '') return true;
-                              return readMass(text, voice).problem ?? true;
-                            },
-                          })}
-                        />
-                      </TableCell>
-                    </TableRow>
-                  );
-                })}
-              </TableBody>
-            </Table>
-            <Typography variant="h2" sx={{ pt: 6, pb: 2 }}>
-              {t('bakes.inTheHand')}
-            </Typography>
-            <Controller
-              control={control}
-              name="felt"
-              render={({ field: { value, onChange } }) => (
-                <ToggleButtonGroup
-                  exclusive
-                  value={value}
-                  onChange={(_, next: HandWord | null) => onChange(next)}
-                  aria-label={t('bakes.feelOfTheDough')}
-                >
-                  {handWordOrder.map((word) => (
-                    <ToggleButton key={word} value={word}>
-                      {handWordLabels[word]}
-                    </ToggleButton>
-                  ))}
-                </ToggleButtonGroup>
-              )}
-            />
-          </Box>
-          <Box>
-            <Typography variant="h2">{t('bakes.measured')}</Typography>
-            {field('rawMm', t('common.rolledTo'), planned.rawMm)}
-            {field('bakeMin', t('common.inTheOven'), planned.bakeMin)}
-            {field('rawG', t('bakes.traysLoadBefore'))}
-            {field('bakedG', t('bakes.traysLoadAfter'), planned.lost && t('bakes.lostLess', { lost: planned.lost }))}
-            {field('topTone', t('bakes.toneOfTheTop'), planned.tone)}
-            {field('roomC', t('common.room'))}
-            <Typography variant="h2" sx={{ pt: 4 }}>
-              {t('bakes.freshItWas')}
-            </Typography>
-            {stars('crisp', t('common.crisp'))}
-            {stars('tender', t('common.tender'))}
-            {stars('liked', t('common.liked'))}
-            <TextField
-              label={t('common.note')}
-              multiline
-              minRows={2}
-              fullWidth
-              {...register('note', { maxLength: { value: 2000, message: t('bakes.atMost2000Letters') } })}
-              slotProps={{ htmlInput: { style: { textAlign: 'left' } } }}
-              sx={{ mt: 3 }}
-            />
-          </Box>
-        </Box>
-        {errors.root && (
-          <Alert severity="error" sx={{ mt: 3 }}>
-            {errors.root.message}
-          </Alert>
-        )}
-        {record.isPending && record.failureReason instanceof ApiError && (
-          <Alert severity="warning" sx={{ mt: 3 }}>
-            {t('bakes.theServerDoesNotAnswerStoringAgain')}
-          </Alert>
-        )}
-        <Box sx={{ display: 'flex', gap: 3, pt: 5 }}>
-          <Button type="submit" variant="contained" disabled={record.isPending}>
-            {record.isPending ? t('common.storing') : t('bakes.storeThisBake')}
-          </Button>
-          <Button variant="outlined" onClick={() => void navigate(-1)}>
-            {t('common.leaveIt')}
-          </Button>
-        </Box>
-      </form>
-    </Page>
+    <Table size="small">
+      <TableHead>
+        <TableRow>
+          <TableCell>{t('common.ingredient')}</TableCell>
+          <TableCell align="right">{t('bakes.plannedG')}</TableCell>
+          <TableCell align="right">{t('bakes.wentInG')}</TableCell>
+        </TableRow>
+      </TableHead>
+      <TableBody>
+        {formula.rows.map((row) => {
+          const name = pantry.ingredients[row.ingredientId]?.name ?? row.ingredientId;
+          const wrong = errors.weighed?.[row.key];
+          return (
+            <TableRow key={row.key}>
+              <TableCell component="th" scope="row">
+                {name}
+                {wrong && <Wrong>{wrong.message}</Wrong>}
+              </TableCell>
+              <TableCell align="right">{fixedMass(row.amountG, voice.units)}</TableCell>
+              <TableCell align="right">
+                <TextField
+                  size="small"
+                  error={wrong !== undefined}
+                  slotProps={{
+                    htmlInput: {
+                      'aria-label': t('bakes.nameWeighed', { name }),
+                      inputMode: 'decimal',
+                      autoComplete: 'off',
+                      style: { textAlign: 'right', width: 80 },
+                    },
+                  }}
+                  {...register(`weighed.${row.key}`, {
+                    validate: (text: string | undefined) => {
+                      if (!text || text.trim() === '') return true;
+                      return readMass(text, voice).problem ?? true;
+                    },
+                  })}
+                />
+              </TableCell>
+            </TableRow>
+          );
+        })}
+      </TableBody>
+    </Table>
+  );
+}
+
+/** What the hand said. */
+function FeltChoice({ entry }: { readonly entry: Entry }) {
+  const { control } = entry;
+  return (
+    <Controller
+      control={control}
+      name="felt"
+      render={({ field: { value, onChange } }) => (
+        <ToggleButtonGroup
+          exclusive
+          value={value}
+          onChange={(_, next: HandWord | null) => onChange(next)}
+          aria-label={t('bakes.feelOfTheDough')}
+        >
+          {handWordOrder.map((word) => (
+            <ToggleButton key={word} value={word}>
+              {handWordLabels[word]}
+            </ToggleButton>
+          ))}
+        </ToggleButtonGroup>
+      )}
+    />
   );
 }
 

@@ -20,6 +20,7 @@ import { useSurroundings } from '../board/doors';
 import { runSearch, useBlendSearch, type BoardGoal } from './blend-search';
 import { goalWords, shownGoal } from './goal-words';
 import { t } from '../../platform/words';
+import type { BlendSearchState } from './blend-search';
 
 const round = (value: number, step: number) => Number((Math.round(value / step) * step).toFixed(6));
 
@@ -49,6 +50,60 @@ export function FindBlends() {
   const { goals, mostFlours, reach, running, failed } = useBlendSearch();
   const { set, setGoal } = useBlendSearch.getState();
   const off = goals.filter(({ on }) => !on);
+  const { find } = useFind(set);
+  return (
+    <Box component="section" aria-labelledby="find-blends" sx={{ pt: 4 }}>
+      <Typography id="find-blends" variant="h2" sx={{ pb: 1 }}>
+        {t('blend.findABlendThat')}
+      </Typography>
+      {goals
+        .filter(({ on }) => on)
+        .map((goal) => (
+          <GoalRow key={goal.key} goal={goal} pantry={pantry} currency={kitchen.currency} onChange={(patch) => setGoal(goal.key, patch)} />
+        ))}
+      {off.length > 0 && (
+        <Choice
+          label={t('blend.addAWish')}
+          value=""
+          placeholder={t('blend.addAWish')}
+          options={off.map(({ key, way }) => ({ value: key as string, name: goalWords(key, way, pantry, kitchen.currency).words }))}
+          onChange={(key) => setGoal(key, { on: true })}
+          width={200}
+        />
+      )}
+      <WhereFrom mostFlours={mostFlours} reach={reach} set={set} />
+      <Box sx={{ display: 'flex', gap: 2, pt: 3, alignItems: 'center' }}>
+        <Button variant="contained" disabled={running !== null} onClick={() => find.current()} title={t('blend.ctrlEnter')}>
+          {t('blend.findBlends')}
+        </Button>
+        {running && (
+          <Button
+            variant="outlined"
+            onClick={() => {
+              running.abort();
+              set({ running: null });
+            }}
+          >
+            {t('blend.cancel')}
+          </Button>
+        )}
+      </Box>
+      {running && <LinearProgress aria-label={t('blend.lookingForBlends')} sx={{ mt: 2, height: 3, bgcolor: palette.leaf.well }} />}
+      {failed && (
+        <Alert severity="error" sx={{ mt: 2 }}>
+          {failed}
+        </Alert>
+      )}
+      <Note pt={2}>
+        {t('blend.pinsLimitsAndWhatItMustSuit')} {Object.values(pantry.ingredients).some(isGum) && t('blend.gumsComeToWhatTheFamilyNeeds')}
+      </Note>
+    </Box>
+  );
+}
+
+/** Begins the search, by a press or by key. */
+function useFind(set: (patch: Partial<BlendSearchState>) => void) {
+  const { pantry, kitchen } = useSurroundings();
   const find = useRef(() => {});
   useEffect(() => {
     find.current = () => {
@@ -76,71 +131,39 @@ export function FindBlends() {
     window.addEventListener('keydown', press);
     return () => window.removeEventListener('keydown', press);
   }, []);
+  return { find };
+}
+
+/** From which flours, and how many. */
+function WhereFrom({
+  mostFlours,
+  reach,
+  set,
+}: {
+  readonly mostFlours: number;
+  readonly reach: 'all' | 'here';
+  readonly set: (patch: Partial<BlendSearchState>) => void;
+}) {
   return (
-    <Box component="section" aria-labelledby="find-blends" sx={{ pt: 4 }}>
-      <Typography id="find-blends" variant="h2" sx={{ pb: 1 }}>
-        {t('blend.findABlendThat')}
-      </Typography>
-      {goals
-        .filter(({ on }) => on)
-        .map((goal) => (
-          <GoalRow key={goal.key} goal={goal} pantry={pantry} currency={kitchen.currency} onChange={(patch) => setGoal(goal.key, patch)} />
-        ))}
-      {off.length > 0 && (
-        <Choice
-          label={t('blend.addAWish')}
-          value=""
-          placeholder={t('blend.addAWish')}
-          options={off.map(({ key, way }) => ({ value: key as string, name: goalWords(key, way, pantry, kitchen.currency).words }))}
-          onChange={(key) => setGoal(key, { on: true })}
-          width={200}
-        />
-      )}
-      <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, pt: 2, fontSize: typeSize.small, flexWrap: 'wrap' }}>
-        <Choice
-          label={t('blend.whereFrom')}
-          value={reach}
-          options={[
-            { value: 'here', name: t('blend.fromWhatIsHere') },
-            { value: 'all', name: t('blend.fromAnything') },
-          ]}
-          onChange={(next) => set({ reach: next })}
-          width={160}
-        />
-        <span>{t('blend.atMost')}</span>
-        <Choice
-          label={t('blend.mostFlours')}
-          value={mostFlours}
-          options={[2, 3, 4, 5, 6, 7, 8].map((value) => ({ value, name: t('blend.valueFlours', { value }) }))}
-          onChange={(next) => set({ mostFlours: next })}
-          width={104}
-        />
-      </Box>
-      <Box sx={{ display: 'flex', gap: 2, pt: 3, alignItems: 'center' }}>
-        <Button variant="contained" disabled={running !== null} onClick={() => find.current()} title={t('blend.ctrlEnter')}>
-          {t('blend.findBlends')}
-        </Button>
-        {running && (
-          <Button
-            variant="outlined"
-            onClick={() => {
-              running.abort();
-              set({ running: null });
-            }}
-          >
-            {t('blend.cancel')}
-          </Button>
-        )}
-      </Box>
-      {running && <LinearProgress aria-label={t('blend.lookingForBlends')} sx={{ mt: 2, height: 3, bgcolor: palette.leaf.well }} />}
-      {failed && (
-        <Alert severity="error" sx={{ mt: 2 }}>
-          {failed}
-        </Alert>
-      )}
-      <Note pt={2}>
-        {t('blend.pinsLimitsAndWhatItMustSuit')} {Object.values(pantry.ingredients).some(isGum) && t('blend.gumsComeToWhatTheFamilyNeeds')}
-      </Note>
+    <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, pt: 2, fontSize: typeSize.small, flexWrap: 'wrap' }}>
+      <Choice
+        label={t('blend.whereFrom')}
+        value={reach}
+        options={[
+          { value: 'here', name: t('blend.fromWhatIsHere') },
+          { value: 'all', name: t('blend.fromAnything') },
+        ]}
+        onChange={(next) => set({ reach: next })}
+        width={160}
+      />
+      <span>{t('blend.atMost')}</span>
+      <Choice
+        label={t('blend.mostFlours')}
+        value={mostFlours}
+        options={[2, 3, 4, 5, 6, 7, 8].map((value) => ({ value, name: t('blend.valueFlours', { value }) }))}
+        onChange={(next) => set({ mostFlours: next })}
+        width={104}
+      />
     </Box>
   );
 }

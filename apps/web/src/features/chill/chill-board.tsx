@@ -317,8 +317,25 @@ function Slices({ result }: { result: ChillResult }) {
 
 function ChillCurve({ result }: { result: ChillResult }) {
   const voice = useVoice();
-  const { palette } = useTheme();
+  const { data, layout, columns } = useChillTraces(result);
+  return (
+    <Plot
+      summary={t('chill.middleOfTheDoughAtEndmiddleWhen', {
+        endMiddle: voice.show(result.endMiddleC, 'temperature'),
+        wait: Math.round(result.waitMin),
+      })}
+      data={data}
+      layout={layout}
+      height={250}
+      columns={columns}
+    />
+  );
+}
+
+/** Temperatures of rim, middle and fat through the waits. */
+function useChillTraces(result: ChillResult) {
   const units = usePreferences((state) => state.units);
+  const { palette } = useTheme();
   const { data, layout, columns } = useMemo(() => {
     const shown = (c: number) => inUnits(c, 'temperature', units);
     const { min, middleC, rimC } = result.curve;
@@ -404,16 +421,5 @@ function ChillCurve({ result }: { result: ChillResult }) {
       ],
     };
   }, [result, palette, units]);
-  return (
-    <Plot
-      summary={t('chill.middleOfTheDoughAtEndmiddleWhen', {
-        endMiddle: voice.show(result.endMiddleC, 'temperature'),
-        wait: Math.round(result.waitMin),
-      })}
-      data={data}
-      layout={layout}
-      height={250}
-      columns={columns}
-    />
-  );
+  return { data, layout, columns };
 }

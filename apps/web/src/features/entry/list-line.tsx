@@ -85,21 +85,14 @@ type Props = {
 const isBox = (one: Ingredient | undefined) => one?.kind === 'blend' && one.madeFrom === undefined;
 
 /** One line: what it was read as, what it asks, and everything a baker can put right about it. */
-export function ListLine({ line, heading, slips, asks, pantry, saidBefore, onCorrect, onRemember, onForget, onMake, onBox }: Props) {
-  const units = useUnits();
-  const voice = useVoice();
+export function ListLine(props: Props) {
+  const { line, heading, pantry, onCorrect, onMake } = props;
   const [open, setOpen] = useState(false);
-  const { written, ingredientId, mass, candidates, why, leftOut, corrected, part, box } = line;
-  const nameOf = (id: string) => pantry.ingredients[id]?.name ?? id;
+  const { written, mass, leftOut } = line;
   const choose = (id: string) => {
     setOpen(false);
     onCorrect({ ingredientId: id, box: null, leftOut: false });
   };
-  const unknown = ingredientId === null && !asks;
-  const fix = !asks && slips.some(({ kind }) => kind === 'gluten');
-  // A flour may be a box: what is in it is read where it is met.
-  const mayBeBox =
-    onBox !== undefined && !leftOut && [ingredientId, ...(asks ? candidates : [])].some((id) => isBox(pantry.ingredients[id ?? '']));
   return (
     <>
       {heading && (
@@ -113,105 +106,8 @@ export function ListLine({ line, heading, slips, asks, pantry, saidBefore, onCor
         <TableCell component="th" scope="row" sx={{ fontSize: typeSize.small }}>
           {written.trim()}
         </TableCell>
-        <TableCell>
-          {leftOut ? (
-            <>
-              {t('entry.leftOut')}{' '}
-              <Button size="small" onClick={() => onCorrect({ leftOut: false })}>
-                {t('entry.takeItIn')}
-              </Button>
-            </>
-          ) : asks ? (
-            <Box sx={{ display: 'grid', gap: 1, py: 1 }}>
-              <Box sx={{ color: 'warning.main', fontSize: typeSize.small }}>{t('entry.whichOneWhy', { why })}</Box>
-              <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
-                {candidates.map((id) => (
-                  <Button
-                    key={id}
-                    size="small"
-                    variant="outlined"
-                    onClick={() => choose(id)}
-                    title={hazardsOf(pantry.ingredients[id]!).join(', ')}
-                  >
-                    {nameOf(id)}
-                    {pantry.ingredients[id]?.gluten === 'contains' && t('entry.keptOut')}
-                  </Button>
-                ))}
-                {mayBeBox && (
-                  <Button size="small" variant="outlined" onClick={onBox}>
-                    {t('entry.itIsABoxReadItsLabel')}
-                  </Button>
-                )}
-                <Button size="small" onClick={() => setOpen(true)} aria-expanded={open}>
-                  {t('common.somethingElse')}
-                </Button>
-              </Box>
-            </Box>
-          ) : unknown ? (
-            <Button
-              size="small"
-              variant="outlined"
-              onClick={() => setOpen(true)}
-              aria-label={t('common.whatIsWritten', { written: written.trim() })}
-            >
-              {t('common.chooseWhatItIs')}
-            </Button>
-          ) : (
-            <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
-              <span>
-                {box ? `${box.name}: ${box.rows.map((row) => nameOf(row.ingredientId)).join(', ')}` : nameOf(ingredientId!)}
-                {part && <Box component="span" sx={{ color: 'text.secondary', fontSize: typeSize.caption }}>{`, ${partName(part)}`}</Box>}
-              </span>
-              <IconButton
-                size="small"
-                aria-label={t('entry.correctWritten', { written: written.trim() })}
-                aria-expanded={open}
-                onClick={() => setOpen(!open)}
-              >
-                <EditOutlinedIcon fontSize="inherit" />
-              </IconButton>
-            </Box>
-          )}
-          {mayBeBox && !asks && (
-            <Button size="small" onClick={onBox}>
-              {box ? t('entry.readItsLabelAgain') : t('entry.readWhatItsBoxSaysIsIn')}
-            </Button>
-          )}
-          {saidBefore && !asks && !leftOut && (
-            <Note>
-              {t('entry.asYouSaidBefore')}{' '}
-              <Button size="small" sx={{ minHeight: 0, p: 0 }} onClick={onForget}>
-                {t('entry.forget')}
-              </Button>
-            </Note>
-          )}
-          {corrected && !box && !saidBefore && !leftOut && ingredientId !== null && line.name !== '' && (
-            <Button size="small" sx={{ minHeight: 0, p: 0 }} onClick={() => onRemember(ingredientId)}>
-              {t('entry.inThisKitchenNameIsAlwaysThis', { name: line.name })}
-            </Button>
-          )}
-          {!leftOut &&
-            slips
-              .filter(({ kind }) => !(asks && (kind === 'unknown' || kind === 'gluten')))
-              .map(({ kind, likelyG }) => (
-                <Box key={kind} role="alert" sx={{ color: kind === 'gluten' ? 'error.main' : 'warning.main', fontSize: typeSize.caption }}>
-                  {slipWords[kind](line, likelyG === undefined ? '' : voice.exact(likelyG, 'mass'))}
-                </Box>
-              ))}
-          {fix && !leftOut && !open && (
-            <Button size="small" onClick={() => setOpen(true)}>
-              {t('entry.chooseWhatStandsForIt')}
-            </Button>
-          )}
-        </TableCell>
-        <TableCell align="right" sx={{ whiteSpace: 'nowrap', fontWeight: 650 }}>
-          {mass && !leftOut ? fixedMass(mass.massG, units) : '–'}
-          {mass && !leftOut && mass.sdG > 0.05 * mass.massG && (
-            <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary', fontWeight: 400 }}>
-              ± {voice.bare(mass.sdG, 'mass', mass.sdG < 2 || units.mass === 'oz' ? 1 : 0)}
-            </Box>
-          )}
-        </TableCell>
+        <TakenFor {...props} open={open} onOpen={setOpen} onChoose={choose} />
+        <Weighs leftOut={leftOut} mass={mass} />
         <TableCell sx={{ fontSize: typeSize.small, color: 'text.secondary' }}>{leftOut ? '' : mass?.assumption}</TableCell>
       </TableRow>
       {open && (
@@ -222,6 +118,214 @@ export function ListLine({ line, heading, slips, asks, pantry, saidBefore, onCor
         </TableRow>
       )}
     </>
+  );
+}
+
+type Opened = { readonly open: boolean; readonly onOpen: (open: boolean) => void; readonly onChoose: (id: string) => void };
+/** What the line was taken for, or what it asks; and what is doubted about it. */
+function TakenFor({
+  line,
+  slips,
+  asks,
+  pantry,
+  saidBefore,
+  onCorrect,
+  onRemember,
+  onForget,
+  onBox,
+  open,
+  onOpen,
+  onChoose,
+}: Props & Opened) {
+  const voice = useVoice();
+  const { ingredientId, candidates, leftOut, corrected, box } = line;
+  const fix = !asks && slips.some(({ kind }) => kind === 'gluten');
+  // A flour may be a box: what is in it is read where it is met.
+  const mayBeBox =
+    onBox !== undefined && !leftOut && [ingredientId, ...(asks ? candidates : [])].some((id) => isBox(pantry.ingredients[id ?? '']));
+  return (
+    <TableCell>
+      <Answer {...{ line, asks, pantry, onCorrect, onBox, open, onOpen, onChoose, mayBeBox }} />
+      {mayBeBox && !asks && (
+        <Button size="small" onClick={onBox}>
+          {box ? t('entry.readItsLabelAgain') : t('entry.readWhatItsBoxSaysIsIn')}
+        </Button>
+      )}
+      {saidBefore && !asks && !leftOut && (
+        <Note>
+          {t('entry.asYouSaidBefore')}{' '}
+          <Button size="small" sx={{ minHeight: 0, p: 0 }} onClick={onForget}>
+            {t('entry.forget')}
+          </Button>
+        </Note>
+      )}
+      {corrected && !box && !saidBefore && !leftOut && ingredientId !== null && line.name !== '' && (
+        <Button size="small" sx={{ minHeight: 0, p: 0 }} onClick={() => onRemember(ingredientId)}>
+          {t('entry.inThisKitchenNameIsAlwaysThis', { name: line.name })}
+        </Button>
+      )}
+      {!leftOut &&
+        slips
+          .filter(({ kind }) => !(asks && (kind === 'unknown' || kind === 'gluten')))
+          .map(({ kind, likelyG }) => (
+            <Box key={kind} role="alert" sx={{ color: kind === 'gluten' ? 'error.main' : 'warning.main', fontSize: typeSize.caption }}>
+              {slipWords[kind](line, likelyG === undefined ? '' : voice.exact(likelyG, 'mass'))}
+            </Box>
+          ))}
+      {fix && !leftOut && !open && (
+        <Button size="small" onClick={() => onOpen(true)}>
+          {t('entry.chooseWhatStandsForIt')}
+        </Button>
+      )}
+    </TableCell>
+  );
+}
+
+/** The answer itself: left out, one of several, unknown, or a name. */
+function Answer({
+  line,
+  asks,
+  pantry,
+  onCorrect,
+  onBox,
+  open,
+  onOpen,
+  onChoose,
+  mayBeBox,
+}: Pick<Props, 'line' | 'asks' | 'pantry' | 'onCorrect' | 'onBox'> & Opened & { readonly mayBeBox: boolean }) {
+  const { written, ingredientId, candidates, why, leftOut, part, box } = line;
+  const nameOf = (id: string) => pantry.ingredients[id]?.name ?? id;
+  if (leftOut)
+    return (
+      <>
+        {t('entry.leftOut')}{' '}
+        <Button size="small" onClick={() => onCorrect({ leftOut: false })}>
+          {t('entry.takeItIn')}
+        </Button>
+      </>
+    );
+  if (asks)
+    return (
+      <WhichOne
+        candidates={candidates}
+        choose={onChoose}
+        mayBeBox={mayBeBox}
+        nameOf={nameOf}
+        onBox={onBox}
+        open={open}
+        pantry={pantry}
+        setOpen={onOpen}
+        why={why}
+      />
+    );
+  if (ingredientId === null)
+    return (
+      <Button
+        size="small"
+        variant="outlined"
+        onClick={() => onOpen(true)}
+        aria-label={t('common.whatIsWritten', { written: written.trim() })}
+      >
+        {t('common.chooseWhatItIs')}
+      </Button>
+    );
+  return <Understood box={box} ingredientId={ingredientId} nameOf={nameOf} open={open} part={part} setOpen={onOpen} written={written} />;
+}
+
+/** Several things go by this name. */
+function WhichOne({
+  candidates,
+  choose,
+  mayBeBox,
+  nameOf,
+  onBox,
+  open,
+  pantry,
+  setOpen,
+  why,
+}: {
+  readonly candidates: readonly string[];
+  readonly choose: (id: string) => void;
+  readonly mayBeBox: boolean;
+  readonly nameOf: (id: string) => string;
+  readonly onBox: (() => void) | undefined;
+  readonly open: boolean;
+  readonly pantry: Pantry;
+  readonly setOpen: (open: boolean) => void;
+  readonly why: string;
+}) {
+  return (
+    <Box sx={{ display: 'grid', gap: 1, py: 1 }}>
+      <Box sx={{ color: 'warning.main', fontSize: typeSize.small }}>{t('entry.whichOneWhy', { why })}</Box>
+      <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
+        {candidates.map((id) => (
+          <Button key={id} size="small" variant="outlined" onClick={() => choose(id)} title={hazardsOf(pantry.ingredients[id]!).join(', ')}>
+            {nameOf(id)}
+            {pantry.ingredients[id]?.gluten === 'contains' && t('entry.keptOut')}
+          </Button>
+        ))}
+        {mayBeBox && (
+          <Button size="small" variant="outlined" onClick={onBox}>
+            {t('entry.itIsABoxReadItsLabel')}
+          </Button>
+        )}
+        <Button size="small" onClick={() => setOpen(true)} aria-expanded={open}>
+          {t('common.somethingElse')}
+        </Button>
+      </Box>
+    </Box>
+  );
+}
+
+/** What it was understood as. */
+function Understood({
+  box,
+  ingredientId,
+  nameOf,
+  open,
+  part,
+  setOpen,
+  written,
+}: {
+  readonly box: Blend | null;
+  readonly ingredientId: string | null;
+  readonly nameOf: (id: string) => string;
+  readonly open: boolean;
+  readonly part: PartOfList | undefined;
+  readonly setOpen: (open: boolean) => void;
+  readonly written: string;
+}) {
+  return (
+    <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
+      <span>
+        {box ? `${box.name}: ${box.rows.map((row) => nameOf(row.ingredientId)).join(', ')}` : nameOf(ingredientId!)}
+        {part && <Box component="span" sx={{ color: 'text.secondary', fontSize: typeSize.caption }}>{`, ${partName(part)}`}</Box>}
+      </span>
+      <IconButton
+        size="small"
+        aria-label={t('entry.correctWritten', { written: written.trim() })}
+        aria-expanded={open}
+        onClick={() => setOpen(!open)}
+      >
+        <EditOutlinedIcon fontSize="inherit" />
+      </IconButton>
+    </Box>
+  );
+}
+
+/** What it weighs, and how sure that is. */
+function Weighs({ leftOut, mass }: { readonly leftOut: boolean; readonly mass: Props['line']['mass'] }) {
+  const units = useUnits();
+  const voice = useVoice();
+  return (
+    <TableCell align="right" sx={{ whiteSpace: 'nowrap', fontWeight: 650 }}>
+      {mass && !leftOut ? fixedMass(mass.massG, units) : '–'}
+      {mass && !leftOut && mass.sdG > 0.05 * mass.massG && (
+        <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary', fontWeight: 400 }}>
+          ± {voice.bare(mass.sdG, 'mass', mass.sdG < 2 || units.mass === 'oz' ? 1 : 0)}
+        </Box>
+      )}
+    </TableCell>
   );
 }
 

@@ -128,9 +128,37 @@ function KeepPicture() {
 /** From the oven to the pack: the middle against minutes, and when it may be packed. */
 function CoolingCurve({ result }: { result: KeepResult }) {
   const voice = useVoice();
-  const { palette } = useTheme();
-  const units = usePreferences((state) => state.units);
   const { cooling, coolMin } = result;
+  const { data, layout, columns } = useCoolingTraces(coolMin, cooling);
+  return (
+    <Box component="section" aria-label={t('keep.cooling')}>
+      <Box sx={{ fontSize: typeSize.small }}>
+        {cooling.packableMin === null ? (
+          t('keep.itDoesNotCoolFarEnoughTo')
+        ) : (
+          <>
+            <Said
+              say="keep.coolEnoughToPackAfterPackable"
+              values={{ packable: showDuration(Math.max(1, Math.round(cooling.packableMin))) }}
+            />
+          </>
+        )}
+      </Box>
+      <Plot
+        summary={t('keep.coolsToPackedatInCoolMin', { packedAt: voice.show(result.packedAtC, 'temperature'), cool: Math.round(coolMin) })}
+        data={data}
+        layout={layout}
+        height={140}
+        columns={columns}
+      />
+    </Box>
+  );
+}
+
+/** How it cools, and from when it may be packed. */
+function useCoolingTraces(coolMin: number, cooling: KeepResult['cooling']) {
+  const units = usePreferences((state) => state.units);
+  const { palette } = useTheme();
   const { data, layout, columns } = useMemo(() => {
     const shown = (c: number) => inUnits(c, 'temperature', units);
     const { min, middleC } = cooling.curve;
@@ -167,29 +195,7 @@ function CoolingCurve({ result }: { result: KeepResult }) {
       ],
     };
   }, [cooling, coolMin, palette, units]);
-  return (
-    <Box component="section" aria-label={t('keep.cooling')}>
-      <Box sx={{ fontSize: typeSize.small }}>
-        {cooling.packableMin === null ? (
-          t('keep.itDoesNotCoolFarEnoughTo')
-        ) : (
-          <>
-            <Said
-              say="keep.coolEnoughToPackAfterPackable"
-              values={{ packable: showDuration(Math.max(1, Math.round(cooling.packableMin))) }}
-            />
-          </>
-        )}
-      </Box>
-      <Plot
-        summary={t('keep.coolsToPackedatInCoolMin', { packedAt: voice.show(result.packedAtC, 'temperature'), cool: Math.round(coolMin) })}
-        data={data}
-        layout={layout}
-        height={140}
-        columns={columns}
-      />
-    </Box>
-  );
+  return { data, layout, columns };
 }
 
 /** Soft again, frozen, or kept too long: what to do for another day. */
@@ -251,6 +257,23 @@ function ForLater({ result }: { result: KeepResult }) {
 }
 
 function UptakeCurve({ result, sellWithinDays }: { result: KeepResult; sellWithinDays: number }) {
+  const { data, layout, columns } = useUptakeTraces(result, sellWithinDays);
+  return (
+    <Plot
+      summary={t('keep.waterActivityRisesFromWateractivityItBends', {
+        waterActivity: result.waterActivity.toFixed(2),
+        halfAw: crispLoss.values.halfAw,
+      })}
+      data={data}
+      layout={layout}
+      height={290}
+      columns={columns}
+    />
+  );
+}
+
+/** Water that is taken up over the days, and where it bends. */
+function useUptakeTraces(result: KeepResult, sellWithinDays: number) {
   const { palette } = useTheme();
   const { data, layout, columns } = useMemo(() => {
     const { days, activity, moistureShare } = result.curve;
@@ -339,16 +362,5 @@ function UptakeCurve({ result, sellWithinDays }: { result: KeepResult; sellWithi
       ],
     };
   }, [result, sellWithinDays, palette]);
-  return (
-    <Plot
-      summary={t('keep.waterActivityRisesFromWateractivityItBends', {
-        waterActivity: result.waterActivity.toFixed(2),
-        halfAw: crispLoss.values.halfAw,
-      })}
-      data={data}
-      layout={layout}
-      height={290}
-      columns={columns}
-    />
-  );
+  return { data, layout, columns };
 }

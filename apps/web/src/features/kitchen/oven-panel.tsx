@@ -31,6 +31,8 @@ import { useDoInKitchen } from './use-kitchen';
 import { notify } from '../../platform/notices';
 import { t } from '../../platform/words';
 import { Said } from '../../ui/words/said';
+import type { OvenReading } from '@north-leaf/core';
+import type { Dispatch, SetStateAction } from 'react';
 
 type Props = { readonly oven: Oven; readonly kitchen: Kitchen; readonly care: OvenCare };
 const WANTS_C = [150, 165, 180, 200, 220];
@@ -125,61 +127,108 @@ function HotSpots({ oven }: { oven: Oven }) {
         {ovenSides.map((side) => {
           const above = at(side);
           const depth = above === null ? 0 : Math.max(0, Math.min(1, (above + 4) / 12));
-          return (
-            <Box
-              key={side}
-              sx={{
-                minHeight: 48,
-                display: 'grid',
-                placeItems: 'center',
-                borderRadius: '6px',
-                fontWeight: 680,
-                bgcolor:
-                  above === null
-                    ? palette.leaf.well
-                    : `color-mix(in srgb, ${palette.leaf.heat} ${Math.round(depth * 45)}%, ${palette.background.paper})`,
-              }}
-            >
-              {typed ? (
-                <QuantityField
-                  label={t('kitchen.sidewordsAbove', { sideWords: sideWords[side] })}
-                  kind="difference"
-                  hideUnit
-                  width={52}
-                  value={typed[side] ?? above ?? 0}
-                  onChange={(value) => setTyped({ ...typed, [side]: value })}
-                  problem={outside(typed[side] ?? 0, -60, 60, 'difference', voice)}
-                />
-              ) : (
-                <span
-                  aria-label={`${sideWords[side]}: ${above === null ? t('common.notMeasured') : t('kitchen.aboveAbove', { above: voice.show(above, 'difference') })}`}
-                >
-                  {above === null ? '?' : `${above > 0 ? '+' : ''}${voice.bare(above, 'difference')}`}
-                </span>
-              )}
-            </Box>
-          );
+          return <Spot key={side} above={above} depth={depth} setTyped={setTyped} side={side} typed={typed} />;
         })}
       </Box>
-      <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary', display: 'flex', justifyContent: 'space-between', pt: 1 }}>
-        <span>{t('kitchen.door')}</span>
-        {typed ? (
-          <span>
-            <Button size="small" disabled={wrong} onClick={keep}>
-              {t('kitchen.storeTheMap')}
-            </Button>
-            <Button size="small" onClick={() => setTyped(null)}>
-              {t('common.leaveIt')}
-            </Button>
-          </span>
-        ) : (
-          <Button size="small" onClick={() => setTyped({})} sx={{ minHeight: 24 }}>
-            {spots.some((one) => one.shelf === shelf) ? t('kitchen.changeTheMap') : t('kitchen.mapThisShelf')}
-          </Button>
-        )}
-      </Box>
+      <MapEnd keep={keep} setTyped={setTyped} shelf={shelf} spots={spots} typed={typed} wrong={wrong} />
       {typed && (
         <Note>{t('kitchen.moveTheThermometerFromPlaceToPlace', { flourTest: voice.show(saidFacts.flourTestC, 'temperature') })}</Note>
+      )}
+    </Box>
+  );
+}
+
+/** One place of the shelf, measured or not. */
+function Spot({
+  above,
+  depth,
+  setTyped,
+  side,
+  typed,
+}: {
+  readonly above: number | null;
+  readonly depth: number;
+  readonly setTyped: (typed: Partial<Record<HotSpot['side'], number>>) => void;
+  readonly side: 'left' | 'back' | 'centre' | 'right' | 'door' | 'backLeft' | 'backRight' | 'doorLeft' | 'doorRight';
+  readonly typed: Partial<
+    Record<'left' | 'back' | 'centre' | 'right' | 'door' | 'backLeft' | 'backRight' | 'doorLeft' | 'doorRight', number>
+  > | null;
+}) {
+  const { palette } = useTheme();
+  const voice = useVoice();
+  return (
+    <Box
+      sx={{
+        minHeight: 48,
+        display: 'grid',
+        placeItems: 'center',
+        borderRadius: '6px',
+        fontWeight: 680,
+        bgcolor:
+          above === null
+            ? palette.leaf.well
+            : `color-mix(in srgb, ${palette.leaf.heat} ${Math.round(depth * 45)}%, ${palette.background.paper})`,
+      }}
+    >
+      {typed ? (
+        <QuantityField
+          label={t('kitchen.sidewordsAbove', { sideWords: sideWords[side] })}
+          kind="difference"
+          hideUnit
+          width={52}
+          value={typed[side] ?? above ?? 0}
+          onChange={(value) => setTyped({ ...typed, [side]: value })}
+          problem={outside(typed[side] ?? 0, -60, 60, 'difference', voice)}
+        />
+      ) : (
+        <span
+          aria-label={`${sideWords[side]}: ${above === null ? t('common.notMeasured') : t('kitchen.aboveAbove', { above: voice.show(above, 'difference') })}`}
+        >
+          {above === null ? '?' : `${above > 0 ? '+' : ''}${voice.bare(above, 'difference')}`}
+        </span>
+      )}
+    </Box>
+  );
+}
+
+/** The door, and storing the map. */
+function MapEnd({
+  keep,
+  setTyped,
+  shelf,
+  spots,
+  typed,
+  wrong,
+}: {
+  readonly keep: () => void;
+  readonly setTyped: Dispatch<
+    SetStateAction<Partial<
+      Record<'left' | 'back' | 'centre' | 'right' | 'door' | 'backLeft' | 'backRight' | 'doorLeft' | 'doorRight', number>
+    > | null>
+  >;
+  readonly shelf: 'middle' | 'high' | 'low';
+  readonly spots: readonly HotSpot[];
+  readonly typed: Partial<
+    Record<'left' | 'back' | 'centre' | 'right' | 'door' | 'backLeft' | 'backRight' | 'doorLeft' | 'doorRight', number>
+  > | null;
+  readonly wrong: boolean;
+}) {
+  return (
+    <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary', display: 'flex', justifyContent: 'space-between', pt: 1 }}>
+      <span>{t('kitchen.door')}</span>
+      {typed ? (
+        <span>
+          <Button size="small" disabled={wrong} onClick={keep}>
+            {t('kitchen.storeTheMap')}
+          </Button>
+          <Button size="small" onClick={() => setTyped(null)}>
+            {t('common.leaveIt')}
+          </Button>
+        </span>
+      ) : (
+        <Button size="small" onClick={() => setTyped({})} sx={{ minHeight: 24 }}>
+          {spots.some((one) => one.shelf === shelf) ? t('kitchen.changeTheMap') : t('kitchen.mapThisShelf')}
+        </Button>
       )}
     </Box>
   );
@@ -218,11 +267,55 @@ function SetDial({ oven }: { oven: Oven }) {
 }
 
 function DialAndTruth({ oven }: { oven: Oven }) {
-  const units = useUnits();
   const voice = useVoice();
-  const { palette } = useTheme();
   const store = useStoreOven();
   const { readings } = oven;
+  const { data, layout, columns } = useDialTraces(oven, readings);
+  return (
+    <Box component="section" aria-label={t('kitchen.dialAndTruth')}>
+      <Typography variant="h2">{t('kitchen.dialAndTruth')}</Typography>
+      <Plot
+        summary={
+          readings.length > 0
+            ? t('kitchen.readingsReadingsOfNameAgainstItsDial', { readings: readings.length, name: oven.name })
+            : t('kitchen.nameHasNoReadingsYet', { name: oven.name })
+        }
+        data={data}
+        layout={layout}
+        height={230}
+        columns={columns}
+      />
+      {readings.map((reading) => (
+        <Box key={`${reading.dialC} ${reading.at}`} sx={{ display: 'flex', alignItems: 'center', gap: 2, fontSize: typeSize.small }}>
+          <span>
+            {t('kitchen.dialunitOnTheDialTrueInThe', {
+              dialUnit: dialWords(oven.dialUnit, reading.dialC),
+              true: voice.show(reading.trueC, 'temperature'),
+              at: reading.at.slice(0, 10),
+            })}
+          </span>
+          <IconButton
+            size="small"
+            aria-label={t('kitchen.removeTheReadingAtDialunit', { dialUnit: dialWords(oven.dialUnit, reading.dialC) })}
+            onClick={() =>
+              store(t('kitchen.readingOfNameRemoved', { name: oven.name }), {
+                ...oven,
+                readings: readings.filter((one) => one !== reading),
+              })
+            }
+          >
+            <CloseIcon fontSize="inherit" />
+          </IconButton>
+        </Box>
+      ))}
+    </Box>
+  );
+}
+
+/** What the oven gives against its dial, and the dial that is true. */
+function useDialTraces(oven: Oven, readings: readonly OvenReading[]) {
+  const units = useUnits();
+  const { palette } = useTheme();
   const { data, layout, columns } = useMemo(() => {
     const unit = unitOf('temperature', units);
     const shown = (c: number) => inUnits(c, 'temperature', units);
@@ -282,45 +375,7 @@ function DialAndTruth({ oven }: { oven: Oven }) {
       ],
     };
   }, [oven, readings, palette, units]);
-  return (
-    <Box component="section" aria-label={t('kitchen.dialAndTruth')}>
-      <Typography variant="h2">{t('kitchen.dialAndTruth')}</Typography>
-      <Plot
-        summary={
-          readings.length > 0
-            ? t('kitchen.readingsReadingsOfNameAgainstItsDial', { readings: readings.length, name: oven.name })
-            : t('kitchen.nameHasNoReadingsYet', { name: oven.name })
-        }
-        data={data}
-        layout={layout}
-        height={230}
-        columns={columns}
-      />
-      {readings.map((reading) => (
-        <Box key={`${reading.dialC} ${reading.at}`} sx={{ display: 'flex', alignItems: 'center', gap: 2, fontSize: typeSize.small }}>
-          <span>
-            {t('kitchen.dialunitOnTheDialTrueInThe', {
-              dialUnit: dialWords(oven.dialUnit, reading.dialC),
-              true: voice.show(reading.trueC, 'temperature'),
-              at: reading.at.slice(0, 10),
-            })}
-          </span>
-          <IconButton
-            size="small"
-            aria-label={t('kitchen.removeTheReadingAtDialunit', { dialUnit: dialWords(oven.dialUnit, reading.dialC) })}
-            onClick={() =>
-              store(t('kitchen.readingOfNameRemoved', { name: oven.name }), {
-                ...oven,
-                readings: readings.filter((one) => one !== reading),
-              })
-            }
-          >
-            <CloseIcon fontSize="inherit" />
-          </IconButton>
-        </Box>
-      ))}
-    </Box>
-  );
+  return { data, layout, columns };
 }
 
 function Heating({ oven }: { oven: Oven }) {

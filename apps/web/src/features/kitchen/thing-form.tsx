@@ -27,6 +27,7 @@ import { lists } from './words';
 import { useDoInKitchen } from './use-kitchen';
 import type { KitchenThing } from './api';
 import { t } from '../../platform/words';
+import type { Oven, Place, Tray, Pan, Cutter } from '@north-leaf/core';
 
 /** What the form asks of each, in the order that it is described in; readings, hot spots and heating have places of their own. */
 const askedOf = (list: KitchenList) =>
@@ -51,6 +52,56 @@ type Props = {
 
 /** One oven, place, tray, pan or cutter: what it is called and what the models need of it. */
 export function ThingForm({ list, thing, isNew, onClose }: Props) {
+  const entry = useThingForm(isNew, list, onClose, thing);
+  const { one, store, name, setName, tried, missing, asked, values, setValues, failed, busy, remove } = entry;
+
+  return (
+    <SideSheet title={isNew ? t('kitchen.aNewOne', { one }) : thing.name} onClose={onClose}>
+      <Box
+        component="form"
+        noValidate
+        onSubmit={(event) => {
+          event.preventDefault();
+          void store();
+        }}
+        sx={{ display: 'grid', gap: 2 }}
+      >
+        <TextField
+          size="small"
+          label={t('common.name')}
+          value={name}
+          onChange={(event) => setName(event.target.value)}
+          error={tried && missing}
+          helperText={tried && missing ? t('kitchen.giveItTheNameItHasIn') : undefined}
+          slotProps={{ htmlInput: { maxLength: 60 } }}
+        />
+        {asked.map(([key, field]) =>
+          field.is === 'yesNo' ? (
+            <FormControlLabel
+              key={key}
+              control={
+                <Checkbox
+                  checked={values[key] === true}
+                  onChange={(_, on) => setValues((now) => patched(now, { [key]: on ? true : undefined }))}
+                />
+              }
+              label={field.name}
+            />
+          ) : (
+            <ThingField key={key} member={key} field={field} entry={entry} />
+          ),
+        )}
+        <Box sx={{ pt: 3, display: 'grid', gap: 2 }}>
+          <FormEnd failed={failed} busy={busy} onLeave={onClose} onRemove={isNew ? undefined : () => void remove()} />
+          {!isNew && list !== 'pans' && list !== 'cutters' && <Note>{t('kitchen.aFormulaThatNamesARemovedOne', { one })}</Note>}
+        </Box>
+      </Box>
+    </SideSheet>
+  );
+}
+
+/** A thing of the kitchen as it is typed, and its way into the kitchen and out of it. */
+function useThingForm(isNew: boolean, list: KitchenList, onClose: () => void, thing: Oven | Place | Tray | Pan | Cutter) {
   const voice = useVoice();
   const act = useDoInKitchen();
   const [name, setName] = useState(thing.name);
@@ -104,83 +155,46 @@ export function ThingForm({ list, thing, isNew, onClose }: Props) {
       setFailed((error as Error).message);
     }
   };
+  return { one, store, name, setName, tried, missing, asked, values, setValues, set, setUnread, wrongOf, failed, busy, remove };
+}
 
+type Entry = ReturnType<typeof useThingForm>;
+
+/** One field, by what it is. */
+function ThingField({ member, field, entry }: { readonly member: string; readonly field: Field; readonly entry: Entry }) {
+  const { values, set, setUnread, wrongOf } = entry;
   return (
-    <SideSheet title={isNew ? t('kitchen.aNewOne', { one }) : thing.name} onClose={onClose}>
-      <Box
-        component="form"
-        noValidate
-        onSubmit={(event) => {
-          event.preventDefault();
-          void store();
-        }}
-        sx={{ display: 'grid', gap: 2 }}
-      >
-        <TextField
-          size="small"
-          label={t('common.name')}
-          value={name}
-          onChange={(event) => setName(event.target.value)}
-          error={tried && missing}
-          helperText={tried && missing ? t('kitchen.giveItTheNameItHasIn') : undefined}
-          slotProps={{ htmlInput: { maxLength: 60 } }}
+    <FieldRow label={field.is === 'number' && field.unit.startsWith('W') ? `${field.name}, ${field.unit}` : field.name}>
+      {field.is === 'word' ? (
+        <Choice
+          label={field.name!}
+          value={values[member] as string}
+          onChange={(value) => set(member, value)}
+          options={Object.entries(field.words).map(([value, word]) => ({ value, name: word }))}
+          width={230}
         />
-        {asked.map(([key, field]) =>
-          field.is === 'yesNo' ? (
-            <FormControlLabel
-              key={key}
-              control={
-                <Checkbox
-                  checked={values[key] === true}
-                  onChange={(_, on) => setValues((now) => patched(now, { [key]: on ? true : undefined }))}
-                />
-              }
-              label={field.name}
-            />
-          ) : (
-            <FieldRow key={key} label={field.is === 'number' && field.unit.startsWith('W') ? `${field.name}, ${field.unit}` : field.name}>
-              {field.is === 'word' ? (
-                <Choice
-                  label={field.name!}
-                  value={values[key] as string}
-                  onChange={(value) => set(key, value)}
-                  options={Object.entries(field.words).map(([value, word]) => ({ value, name: word }))}
-                  width={230}
-                />
-              ) : field.is === 'number' && field.without && values[key] === undefined ? (
-                <Button
-                  size="small"
-                  onClick={() => set(key, field.usual ?? field.low)}
-                  aria-label={t('kitchen.setName', { name: field.name })}
-                >
-                  {field.without}
-                </Button>
-              ) : field.is === 'number' ? (
-                <QuantityField
-                  label={field.name!}
-                  kind={quantityOf(field)}
-                  value={values[key] as number}
-                  onChange={(value) => set(key, value)}
-                  onTyped={(text) =>
-                    setUnread((now) => {
-                      const next = new Set(now);
-                      if (text === null) next.delete(key);
-                      else next.add(key);
-                      return next;
-                    })
-                  }
-                  problem={wrongOf(key, field)}
-                  hideUnit={quantityOf(field) === 'percent'}
-                />
-              ) : null}
-            </FieldRow>
-          ),
-        )}
-        <Box sx={{ pt: 3, display: 'grid', gap: 2 }}>
-          <FormEnd failed={failed} busy={busy} onLeave={onClose} onRemove={isNew ? undefined : () => void remove()} />
-          {!isNew && list !== 'pans' && list !== 'cutters' && <Note>{t('kitchen.aFormulaThatNamesARemovedOne', { one })}</Note>}
-        </Box>
-      </Box>
-    </SideSheet>
+      ) : field.is === 'number' && field.without && values[member] === undefined ? (
+        <Button size="small" onClick={() => set(member, field.usual ?? field.low)} aria-label={t('kitchen.setName', { name: field.name })}>
+          {field.without}
+        </Button>
+      ) : field.is === 'number' ? (
+        <QuantityField
+          label={field.name!}
+          kind={quantityOf(field)}
+          value={values[member] as number}
+          onChange={(value) => set(member, value)}
+          onTyped={(text) =>
+            setUnread((now) => {
+              const next = new Set(now);
+              if (text === null) next.delete(member);
+              else next.add(member);
+              return next;
+            })
+          }
+          problem={wrongOf(member, field)}
+          hideUnit={quantityOf(field) === 'percent'}
+        />
+      ) : null}
+    </FieldRow>
   );
 }

@@ -48,7 +48,6 @@ export function RunPage() {
 }
 
 function Bench({ run }: { run: RunInHand }) {
-  const { palette } = useTheme();
   const navigate = useNavigate();
   const voice = useVoice();
   const waits = useWaits();
@@ -116,26 +115,7 @@ function Bench({ run }: { run: RunInHand }) {
               onOn={() => setLookedAt(index + 1 >= state.nowIndex ? null : index + 1)}
             />
           )}
-          <Box sx={{ display: 'flex', gap: 3, flexWrap: 'wrap', alignItems: 'center', borderTop: `1px solid ${palette.divider}`, pt: 2 }}>
-            {following && (
-              <Box
-                sx={{
-                  flex: 1,
-                  minWidth: 200,
-                  fontSize: typeSize.list,
-                  color: 'text.secondary',
-                  [under.phone]: { fontSize: typeSize.large },
-                }}
-              >
-                {t('runs.thenStepWord', {
-                  step: titleOf(following.step, voice),
-                  word: following.step.kind === 'weigh' ? `, ${voice.show(following.step.amountG ?? 0, 'mass')}` : '',
-                })}
-              </Box>
-            )}
-            {isNow && !ended && (progress.step.stage === 'blend' || progress.step.stage === 'dough') && <AddSomething run={run} />}
-            {isNow && !ended && <LeaveOut run={run} progress={progress} onDone={advance.forward} />}
-          </Box>
+          <WhatFollows advance={advance} ended={ended} following={following} isNow={isNow} progress={progress} run={run} />
         </Box>
         <Box sx={{ display: 'contents', [under.phone]: { display: 'flex', gap: 2, p: '6px 10px' } }}>
           <Box sx={{ display: 'none', [under.phone]: { display: 'contents' } }}>
@@ -145,6 +125,48 @@ function Bench({ run }: { run: RunInHand }) {
         </Box>
       </Box>
       <Shelf waits={waits} />
+    </Box>
+  );
+}
+
+/** What comes next, and what else can be done at this step. */
+function WhatFollows({
+  advance,
+  ended,
+  following,
+  isNow,
+  progress,
+  run,
+}: {
+  readonly advance: Advance;
+  readonly ended: boolean;
+  readonly following: StepProgress | undefined;
+  readonly isNow: boolean;
+  readonly progress: StepProgress;
+  readonly run: RunInHand;
+}) {
+  const { palette } = useTheme();
+  const voice = useVoice();
+  return (
+    <Box sx={{ display: 'flex', gap: 3, flexWrap: 'wrap', alignItems: 'center', borderTop: `1px solid ${palette.divider}`, pt: 2 }}>
+      {following && (
+        <Box
+          sx={{
+            flex: 1,
+            minWidth: 200,
+            fontSize: typeSize.list,
+            color: 'text.secondary',
+            [under.phone]: { fontSize: typeSize.large },
+          }}
+        >
+          {t('runs.thenStepWord', {
+            step: titleOf(following.step, voice),
+            word: following.step.kind === 'weigh' ? `, ${voice.show(following.step.amountG ?? 0, 'mass')}` : '',
+          })}
+        </Box>
+      )}
+      {isNow && !ended && (progress.step.stage === 'blend' || progress.step.stage === 'dough') && <AddSomething run={run} />}
+      {isNow && !ended && <LeaveOut run={run} progress={progress} onDone={advance.forward} />}
     </Box>
   );
 }

@@ -54,6 +54,56 @@ const stepWords: Readonly<Record<WheatStepCode, { readonly what: string; readonl
 /** A new formula: from the middle of its family, or step by step from one with wheat. */
 export function NewFormula({ kitchen, pantry, onClose }: { kitchen: Kitchen; pantry: Pantry; onClose: () => void }) {
   const voice = useVoice();
+  const entry = useNewFormula(kitchen, pantry);
+  const { way, submit, family, reading, wheat, without, setWithout, problem, create } = entry;
+  return (
+    <Dialog open onClose={onClose} maxWidth={way === 'wheat' ? 'lg' : 'sm'} fullWidth aria-labelledby="new-formula">
+      <Box component="form" noValidate onSubmit={submit} sx={{ display: 'contents' }}>
+        <DialogTitle id="new-formula">{t('workspace.aNewFormula')}</DialogTitle>
+        <DialogContent
+          sx={{
+            display: 'grid',
+            gap: 4,
+            gridTemplateColumns: way === 'wheat' ? '320px 1fr' : '1fr',
+            [under.phone]: { gridTemplateColumns: '1fr' },
+          }}
+        >
+          <NameAndFamily entry={entry} />
+          {way === 'middle' ? (
+            <Note size="small">
+              {t('workspace.nameShowOfBlendFatFatpercentSugar', {
+                name: family.name,
+                show: voice.show(300, 'mass'),
+                fatPercent: family.fatPercent[1],
+                sugarPercent: family.sugarPercent[1],
+                eggPercent: family.eggPercent[1],
+              })}
+            </Note>
+          ) : (
+            <>
+              <ListReader reading={reading} placeholder={t('workspace.212CupsAllPurposeFlour')} />
+              {wheat && <WheatSteps plan={wheat} without={without} onChange={setWithout} />}
+            </>
+          )}
+          {(problem ?? create.error) && (
+            <Alert severity="error" sx={{ gridColumn: '1 / -1' }}>
+              {problem ?? create.error?.message}
+            </Alert>
+          )}
+        </DialogContent>
+        <DialogActions sx={{ p: 4, gap: 2 }}>
+          <Button onClick={onClose}>{t('common.leaveIt')}</Button>
+          <Button type="submit" variant="contained" disabled={create.isPending}>
+            {create.isPending ? t('workspace.makingIt') : way === 'wheat' ? t('workspace.makeItAFirstTrial') : t('workspace.makeIt')}
+          </Button>
+        </DialogActions>
+      </Box>
+    </Dialog>
+  );
+}
+
+/** What is known of a formula to be, and its making. */
+function useNewFormula(kitchen: Kitchen, pantry: Pantry) {
   const navigate = useNavigate();
   const create = useCreateFormula();
   // Made once: pressed twice or sent again after a cut, it is still one formula.
@@ -92,76 +142,43 @@ export function NewFormula({ kitchen, pantry, onClose }: { kitchen: Kitchen; pan
       { onSuccess: () => void navigate(`/formulas/${ids.id}/dough`) },
     );
   };
+  return { way, submit, name, setName, familyId, setFamilyId, setWay, family, reading, wheat, without, setWithout, problem, create };
+}
+
+type Entry = ReturnType<typeof useNewFormula>;
+
+/** What it is called, what family it is of, what it begins from. */
+function NameAndFamily({ entry }: { readonly entry: Entry }) {
+  const { name, setName, familyId, setFamilyId, way, setWay } = entry;
   return (
-    <Dialog open onClose={onClose} maxWidth={way === 'wheat' ? 'lg' : 'sm'} fullWidth aria-labelledby="new-formula">
-      <Box component="form" noValidate onSubmit={submit} sx={{ display: 'contents' }}>
-        <DialogTitle id="new-formula">{t('workspace.aNewFormula')}</DialogTitle>
-        <DialogContent
-          sx={{
-            display: 'grid',
-            gap: 4,
-            gridTemplateColumns: way === 'wheat' ? '320px 1fr' : '1fr',
-            [under.phone]: { gridTemplateColumns: '1fr' },
-          }}
-        >
-          <Box sx={{ gridColumn: '1 / -1', display: 'flex', gap: 3, flexWrap: 'wrap', alignItems: 'center', pt: 2 }}>
-            <TextField
-              autoFocus
-              size="small"
-              label={t('common.name')}
-              value={name}
-              onChange={(event) => setName(event.target.value.slice(0, 120))}
-              slotProps={{ htmlInput: { style: { textAlign: 'left' } } }}
-              sx={{ width: 260 }}
-            />
-            <Choice
-              label={t('common.family')}
-              value={familyId}
-              options={Object.values(families).map(({ id, name: called }) => ({ value: id, name: called }))}
-              onChange={setFamilyId}
-              width={240}
-            />
-            <ToggleButtonGroup
-              size="small"
-              exclusive
-              value={way}
-              onChange={(_, to: Way | null) => to && setWay(to)}
-              aria-label={t('workspace.beginFrom')}
-            >
-              <ToggleButton value="middle">{t('workspace.middleOfItsFamily')}</ToggleButton>
-              <ToggleButton value="wheat">{t('workspace.aWheatFormula')}</ToggleButton>
-            </ToggleButtonGroup>
-          </Box>
-          {way === 'middle' ? (
-            <Note size="small">
-              {t('workspace.nameShowOfBlendFatFatpercentSugar', {
-                name: family.name,
-                show: voice.show(300, 'mass'),
-                fatPercent: family.fatPercent[1],
-                sugarPercent: family.sugarPercent[1],
-                eggPercent: family.eggPercent[1],
-              })}
-            </Note>
-          ) : (
-            <>
-              <ListReader reading={reading} placeholder={t('workspace.212CupsAllPurposeFlour')} />
-              {wheat && <WheatSteps plan={wheat} without={without} onChange={setWithout} />}
-            </>
-          )}
-          {(problem ?? create.error) && (
-            <Alert severity="error" sx={{ gridColumn: '1 / -1' }}>
-              {problem ?? create.error?.message}
-            </Alert>
-          )}
-        </DialogContent>
-        <DialogActions sx={{ p: 4, gap: 2 }}>
-          <Button onClick={onClose}>{t('common.leaveIt')}</Button>
-          <Button type="submit" variant="contained" disabled={create.isPending}>
-            {create.isPending ? t('workspace.makingIt') : way === 'wheat' ? t('workspace.makeItAFirstTrial') : t('workspace.makeIt')}
-          </Button>
-        </DialogActions>
-      </Box>
-    </Dialog>
+    <Box sx={{ gridColumn: '1 / -1', display: 'flex', gap: 3, flexWrap: 'wrap', alignItems: 'center', pt: 2 }}>
+      <TextField
+        autoFocus
+        size="small"
+        label={t('common.name')}
+        value={name}
+        onChange={(event) => setName(event.target.value.slice(0, 120))}
+        slotProps={{ htmlInput: { style: { textAlign: 'left' } } }}
+        sx={{ width: 260 }}
+      />
+      <Choice
+        label={t('common.family')}
+        value={familyId}
+        options={Object.values(families).map(({ id, name: called }) => ({ value: id, name: called }))}
+        onChange={setFamilyId}
+        width={240}
+      />
+      <ToggleButtonGroup
+        size="small"
+        exclusive
+        value={way}
+        onChange={(_, to: Way | null) => to && setWay(to)}
+        aria-label={t('workspace.beginFrom')}
+      >
+        <ToggleButton value="middle">{t('workspace.middleOfItsFamily')}</ToggleButton>
+        <ToggleButton value="wheat">{t('workspace.aWheatFormula')}</ToggleButton>
+      </ToggleButtonGroup>
+    </Box>
   );
 }
 

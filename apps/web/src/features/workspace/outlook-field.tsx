@@ -95,41 +95,8 @@ export function OutlookField({ outlook, savedOutlook: stored, savedByAnother, ve
             <title>{t('workspace.bakeNumberVVersion', { number: point.number, version: point.version })}</title>
           </circle>
         ))}
-        {changed && outlook && savedOutlook && (
-          <>
-            <line
-              x1={x(savedOutlook.crisp.value)}
-              y1={y(savedOutlook.tender.value)}
-              x2={x(outlook.crisp.value)}
-              y2={y(outlook.tender.value)}
-              stroke={palette.primary.main}
-              strokeDasharray="2 3"
-            />
-            <path
-              d={LEAF}
-              transform={`translate(${x(savedOutlook.crisp.value)} ${y(savedOutlook.tender.value)})`}
-              fill={palette.background.paper}
-              stroke={palette.primary.main}
-              strokeWidth="1.5"
-            />
-          </>
-        )}
-        {outlook && (
-          <>
-            <ellipse
-              cx={x(outlook.crisp.value)}
-              cy={y(outlook.tender.value)}
-              rx={(outlook.crisp.sd * SD80 * W) / 10}
-              ry={(outlook.tender.sd * SD80 * H) / 10}
-              fill={palette.primary.main}
-              fillOpacity="0.14"
-              stroke={palette.primary.main}
-              strokeWidth="1"
-              clipPath={`url(#${frame})`}
-            />
-            <path d={LEAF} transform={`translate(${x(outlook.crisp.value)} ${y(outlook.tender.value)})`} fill={palette.primary.main} />
-          </>
-        )}
+        {changed && outlook && savedOutlook && <MovedFrom outlook={outlook} savedOutlook={savedOutlook} />}
+        {outlook && <Here frame={frame} outlook={outlook} />}
         <g fontSize={typeSize.caption} fontWeight="600" fill={palette.text.primary}>
           <text x={X0} y={Y0 + H + 16}>
             {t('workspace.soft')}
@@ -141,24 +108,86 @@ export function OutlookField({ outlook, savedOutlook: stored, savedByAnother, ve
           <text transform={`translate(16 ${Y0 + H}) rotate(-90)`}>{t('workspace.firm')}</text>
         </g>
       </svg>
-      <Box sx={{ display: 'flex', gap: 4, fontSize: typeSize.caption, color: 'text.secondary', justifyContent: 'center' }}>
-        <span>
-          <LeafKey filled /> {changed ? t('workspace.draft') : `v${version}`}
-        </span>
-        {changed && (
-          <span>
-            {!savedByAnother ? (
-              <>
-                <LeafKey /> v{version}
-              </>
-            ) : (
-              t('workspace.vVersionWorkedOutByAnOlder', { version })
-            )}
-          </span>
-        )}
-        <span>○ {baked.length === 0 ? t('workspace.noBakesYet') : t('workspace.bakedBaked', { baked: baked.length })}</span>
-      </Box>
+      <OutlookKey baked={baked} changed={changed} savedByAnother={savedByAnother} version={version} />
       <OutlookWords outlook={outlook} />
+    </Box>
+  );
+}
+
+/** Where the saved version lies, and the way from there. */
+function MovedFrom({ outlook, savedOutlook }: { readonly outlook: Outlook; readonly savedOutlook: Outlook }) {
+  const { palette } = useTheme();
+  return (
+    <>
+      <line
+        x1={x(savedOutlook.crisp.value)}
+        y1={y(savedOutlook.tender.value)}
+        x2={x(outlook.crisp.value)}
+        y2={y(outlook.tender.value)}
+        stroke={palette.primary.main}
+        strokeDasharray="2 3"
+      />
+      <path
+        d={LEAF}
+        transform={`translate(${x(savedOutlook.crisp.value)} ${y(savedOutlook.tender.value)})`}
+        fill={palette.background.paper}
+        stroke={palette.primary.main}
+        strokeWidth="1.5"
+      />
+    </>
+  );
+}
+
+/** Where it lies, with its spread. */
+function Here({ frame, outlook }: { readonly frame: string; readonly outlook: Outlook }) {
+  const { palette } = useTheme();
+  return (
+    <>
+      <ellipse
+        cx={x(outlook.crisp.value)}
+        cy={y(outlook.tender.value)}
+        rx={(outlook.crisp.sd * SD80 * W) / 10}
+        ry={(outlook.tender.sd * SD80 * H) / 10}
+        fill={palette.primary.main}
+        fillOpacity="0.14"
+        stroke={palette.primary.main}
+        strokeWidth="1"
+        clipPath={`url(#${frame})`}
+      />
+      <path d={LEAF} transform={`translate(${x(outlook.crisp.value)} ${y(outlook.tender.value)})`} fill={palette.primary.main} />
+    </>
+  );
+}
+
+/** What the marks stand for. */
+function OutlookKey({
+  baked,
+  changed,
+  savedByAnother,
+  version,
+}: {
+  readonly baked: readonly BakedPoint[];
+  readonly changed: boolean;
+  readonly savedByAnother: boolean;
+  readonly version: number;
+}) {
+  return (
+    <Box sx={{ display: 'flex', gap: 4, fontSize: typeSize.caption, color: 'text.secondary', justifyContent: 'center' }}>
+      <span>
+        <LeafKey filled /> {changed ? t('workspace.draft') : `v${version}`}
+      </span>
+      {changed && (
+        <span>
+          {!savedByAnother ? (
+            <>
+              <LeafKey /> v{version}
+            </>
+          ) : (
+            t('workspace.vVersionWorkedOutByAnOlder', { version })
+          )}
+        </span>
+      )}
+      <span>○ {baked.length === 0 ? t('workspace.noBakesYet') : t('workspace.bakedBaked', { baked: baked.length })}</span>
     </Box>
   );
 }

@@ -22,8 +22,6 @@ export function TheLine({
   stage: StageName;
   onStage: (stage: StageName) => void;
 }) {
-  const voice = useVoice();
-  const { palette } = useTheme();
   const move = (event: KeyboardEvent) => {
     const by = event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0;
     if (by === 0) return;
@@ -45,58 +43,9 @@ export function TheLine({
           [under.phone]: { gridTemplateColumns: 'repeat(2, minmax(0, 1fr))' },
         }}
       >
-        {stageNames.map((name) => {
-          const chosen = name === stage;
-          const state = evaluation?.[name].state ?? 'waiting';
-          const { number, unit } = evaluation ? rulingOf(name, evaluation, voice) : { number: '–', unit: '' };
-          return (
-            <ButtonBase
-              key={name}
-              id={`tab-${name}`}
-              role="tab"
-              aria-selected={chosen}
-              aria-controls="board"
-              tabIndex={chosen ? 0 : -1}
-              onClick={() => onStage(name)}
-              sx={{
-                display: 'flex',
-                flexDirection: 'column',
-                alignItems: 'stretch',
-                justifyContent: 'flex-start',
-                textAlign: 'left',
-                px: 4,
-                pt: 2.5,
-                minHeight: 72,
-                borderRadius: '10px 10px 0 0',
-                borderTop: `3px solid ${chosen ? palette.primary.main : 'transparent'}`,
-                bgcolor: chosen ? 'background.paper' : 'transparent',
-                '&:hover': { bgcolor: chosen ? 'background.paper' : palette.action.hover },
-              }}
-            >
-              <Box sx={{ display: 'flex', justifyContent: 'space-between', alignItems: 'center' }}>
-                <Box component="span" sx={{ fontWeight: 600, fontSize: typeSize.body }}>
-                  {stageLabelOf(name, formula)}
-                </Box>
-                <Leaf state={state} size={19} label />
-              </Box>
-              <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1.5, whiteSpace: 'nowrap', overflow: 'hidden' }}>
-                <Box
-                  component="span"
-                  data-testid={`ruling-${name}`}
-                  sx={{ fontSize: typeSize.stage, lineHeight: '30px', fontWeight: 700, letterSpacing: '-0.4px' }}
-                >
-                  {number}
-                </Box>
-                <Box
-                  component="span"
-                  sx={{ fontSize: typeSize.small, fontWeight: 600, color: 'text.secondary', overflow: 'hidden', textOverflow: 'ellipsis' }}
-                >
-                  {unit}
-                </Box>
-              </Box>
-            </ButtonBase>
-          );
-        })}
+        {stageNames.map((name) => (
+          <StageTab key={name} name={name} chosen={name === stage} formula={formula} evaluation={evaluation} onStage={onStage} />
+        ))}
       </Box>
       <Box
         sx={{
@@ -112,5 +61,71 @@ export function TheLine({
         <Ribbon formula={formula} evaluation={evaluation} />
       </Box>
     </Box>
+  );
+}
+
+/** A stage: its name, its state, its ruling number. */
+function StageTab({
+  name,
+  chosen,
+  formula,
+  evaluation,
+  onStage,
+}: {
+  readonly name: StageName;
+  readonly chosen: boolean;
+  readonly formula: Formula;
+  readonly evaluation: Evaluation | null;
+  readonly onStage: (stage: StageName) => void;
+}) {
+  const voice = useVoice();
+  const state = evaluation?.[name].state ?? 'waiting';
+  const { number, unit } = evaluation ? rulingOf(name, evaluation, voice) : { number: '–', unit: '' };
+  const { palette } = useTheme();
+  return (
+    <ButtonBase
+      id={`tab-${name}`}
+      role="tab"
+      aria-selected={chosen}
+      aria-controls="board"
+      tabIndex={chosen ? 0 : -1}
+      onClick={() => onStage(name)}
+      sx={{
+        display: 'flex',
+        flexDirection: 'column',
+        alignItems: 'stretch',
+        justifyContent: 'flex-start',
+        textAlign: 'left',
+        px: 4,
+        pt: 2.5,
+        minHeight: 72,
+        borderRadius: '10px 10px 0 0',
+        borderTop: `3px solid ${chosen ? palette.primary.main : 'transparent'}`,
+        bgcolor: chosen ? 'background.paper' : 'transparent',
+        '&:hover': { bgcolor: chosen ? 'background.paper' : palette.action.hover },
+      }}
+    >
+      <Box sx={{ display: 'flex', justifyContent: 'space-between', alignItems: 'center' }}>
+        <Box component="span" sx={{ fontWeight: 600, fontSize: typeSize.body }}>
+          {stageLabelOf(name, formula)}
+        </Box>
+        <Leaf state={state} size={19} label />
+      </Box>
+      <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1.5, whiteSpace: 'nowrap', overflow: 'hidden' }}>
+        <Box
+          component="span"
+          data-testid={`ruling-${name}`}
+          sx={{ fontSize: typeSize.stage, lineHeight: '30px', fontWeight: 700, letterSpacing: '-0.4px' }}
+        >
+          {number}
+        </Box>
+        <Box
+          component="span"
+          sx={{ fontSize: typeSize.small, fontWeight: 600, color: 'text.secondary', overflow: 'hidden', textOverflow: 'ellipsis' }}
+        >
+          {unit}
+        </Box>
+      </Box>
+    </ButtonBase>
   );
 }

@@ -1,4 +1,4 @@
-import { useId, useRef, useState, type KeyboardEvent } from 'react';
+import { useId, useRef, useState, type FocusEvent, type KeyboardEvent } from 'react';
 import Box from '@mui/material/Box';
 import InputBase from '@mui/material/InputBase';
 import { useTheme } from '@mui/material/styles';
@@ -31,80 +31,22 @@ let visits = 0;
  * the reason beneath. Up and Down step it, Shift ten times, Alt a tenth.
  */
 export function QuantityField(props: Props) {
-  const { label, kind, value, onChange, typed, onTyped, was, problem, grain = 1, width = 74, hideUnit = false, digits, read } = props;
+  const { label, kind, was, width = 74, hideUnit = false, digits } = props;
   const units = usePreferences((state) => state.units);
-  const { palette } = useTheme();
-  const visit = useRef('');
-  const [text, setText] = useState<string | null>(null);
-  const [reason, setReason] = useState<string | null>(null);
-  const id = useId();
-  const unit = unitOf(kind, units);
-  const reads = (text: string): ReadQuantity => (read ?? ((one: string) => readQuantity(one, kind, unit)))(text);
-  const shown = text ?? typed ?? showValue(value, kind, units, digits);
-  const unread = typed === undefined ? null : reads(typed);
-  const wrong = reason ?? (unread && !unread.ok ? unread.reason : null) ?? problem ?? null;
-  const changed = was !== undefined && Math.abs(was - value) > 1e-9;
-
-  const type = (next: string) => {
-    setText(next);
-    const found = reads(next);
-    setReason(found.ok ? null : found.reason);
-    onTyped?.(found.ok ? null : next);
-    if (found.ok) onChange(found.value, visit.current, next);
-  };
-  const nudge = (event: KeyboardEvent) => {
-    if (event.key !== 'ArrowUp' && event.key !== 'ArrowDown') return;
-    event.preventDefault();
-    const by = grain * (event.shiftKey ? 10 : event.altKey ? 0.1 : 1) * (event.key === 'ArrowUp' ? 1 : -1);
-    const next = roundTo(value + by, grain * 0.1);
-    setText(null);
-    setReason(null);
-    onTyped?.(null);
-    onChange(next, visit.current, null);
-  };
+  const typing = useTyping(props);
+  const { unit, changed, wrong, id } = typing;
 
   return (
     <Box sx={{ display: 'inline-block' }}>
       <Box sx={{ display: 'inline-flex', alignItems: 'center', gap: 1.5 }}>
-        <InputBase
-          id={id}
-          value={shown}
-          inputProps={{
-            'aria-label': label,
-            'aria-invalid': wrong !== null,
-            'aria-describedby': wrong ? `${id}-why` : undefined,
-            inputMode: 'decimal',
-            autoComplete: 'off',
-          }}
-          onChange={(event) => type(event.target.value)}
-          onKeyDown={nudge}
-          onFocus={(event) => {
-            visit.current = `visit-${++visits}`;
-            event.target.select();
-          }}
-          onBlur={() => {
-            if (reason === null) setText(null);
-          }}
-          sx={{
-            width,
-            height: 28,
-            [media.coarse]: { height: 48 },
-            px: 2,
-            border: `1.5px solid ${wrong ? palette.error.main : palette.leaf.edge}`,
-            borderRadius: '6px',
-            bgcolor: wrong ? palette.leaf.fixSoft : changed ? palette.leaf.firSoft : palette.background.paper,
-            '& input:focus-visible': { outline: 'none !important' },
-            '& input': { textAlign: 'right', p: 0, fontWeight: 650, fontVariantNumeric: 'tabular-nums' },
-            '&.Mui-focused': { borderColor: palette.primary.main, outline: `2px solid ${palette.primary.main}` },
-          }}
-        />
+        <TypedInput typing={typing} label={label} width={width} />
         {!hideUnit && (
           <Box component="span" sx={{ color: 'text.secondary', fontSize: typeSize.small }}>
             {unit}
           </Box>
         )}
       </Box>
-      {changed && !wrong && (
+      {was !== undefined && changed && !wrong && (
         <Box
           sx={{
             color: 'primary.main',
@@ -135,5 +77,83 @@ export function QuantityField(props: Props) {
         </Box>
       )}
     </Box>
+  );
+}
+
+/** What is typed, as the core reads it, and why not. */
+function useTyping({ digits, grain = 1, kind, onChange, onTyped, problem, read, typed, value, was }: Props) {
+  const units = usePreferences((state) => state.units);
+  const visit = useRef('');
+  const [text, setText] = useState<string | null>(null);
+  const [reason, setReason] = useState<string | null>(null);
+  const id = useId();
+  const unit = unitOf(kind, units);
+  const reads = (text: string): ReadQuantity => (read ?? ((one: string) => readQuantity(one, kind, unit)))(text);
+  const shown = text ?? typed ?? showValue(value, kind, units, digits);
+  const unread = typed === undefined ? null : reads(typed);
+  const wrong = reason ?? (unread && !unread.ok ? unread.reason : null) ?? problem ?? null;
+  const changed = was !== undefined && Math.abs(was - value) > 1e-9;
+
+  const type = (next: string) => {
+    setText(next);
+    const found = reads(next);
+    setReason(found.ok ? null : found.reason);
+    onTyped?.(found.ok ? null : next);
+    if (found.ok) onChange(found.value, visit.current, next);
+  };
+  const nudge = (event: KeyboardEvent) => {
+    if (event.key !== 'ArrowUp' && event.key !== 'ArrowDown') return;
+    event.preventDefault();
+    const by = grain * (event.shiftKey ? 10 : event.altKey ? 0.1 : 1) * (event.key === 'ArrowUp' ? 1 : -1);
+    const next = roundTo(value + by, grain * 0.1);
+    setText(null);
+    setReason(null);
+    onTyped?.(null);
+    onChange(next, visit.current, null);
+  };
+  const enter = (event: FocusEvent<HTMLInputElement | HTMLTextAreaElement>) => {
+    visit.current = `visit-${++visits}`;
+    event.target.select();
+  };
+  const leave = () => {
+    if (reason === null) setText(null);
+  };
+  return { id, unit, shown, wrong, changed, type, nudge, enter, leave };
+}
+
+type Typing = ReturnType<typeof useTyping>;
+
+/** The field itself. */
+function TypedInput({ typing, label, width }: { readonly typing: Typing; readonly label: string; readonly width: number }) {
+  const { palette } = useTheme();
+  const { id, shown, wrong, type, nudge, changed, enter, leave } = typing;
+  return (
+    <InputBase
+      id={id}
+      value={shown}
+      inputProps={{
+        'aria-label': label,
+        'aria-invalid': wrong !== null,
+        'aria-describedby': wrong ? `${id}-why` : undefined,
+        inputMode: 'decimal',
+        autoComplete: 'off',
+      }}
+      onChange={(event) => type(event.target.value)}
+      onKeyDown={nudge}
+      onFocus={enter}
+      onBlur={leave}
+      sx={{
+        width,
+        height: 28,
+        [media.coarse]: { height: 48 },
+        px: 2,
+        border: `1.5px solid ${wrong ? palette.error.main : palette.leaf.edge}`,
+        borderRadius: '6px',
+        bgcolor: wrong ? palette.leaf.fixSoft : changed ? palette.leaf.firSoft : palette.background.paper,
+        '& input:focus-visible': { outline: 'none !important' },
+        '& input': { textAlign: 'right', p: 0, fontWeight: 650, fontVariantNumeric: 'tabular-nums' },
+        '&.Mui-focused': { borderColor: palette.primary.main, outline: `2px solid ${palette.primary.main}` },
+      }}
+    />
   );
 }

@@ -1,3 +1,4 @@
+import type { PantryBook } from '@north-leaf/contracts';
 import { useState } from 'react';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
@@ -19,6 +20,7 @@ import { pantryQuery } from '../../pantry/doors';
 import { useAddEvents } from '../api';
 import { Section } from './section';
 import { t } from '../../../platform/words';
+import type { Lot, Happened, Kitchen } from '@north-leaf/core';
 
 const leftWords: Readonly<Record<LeftOver, string>> = {
   dough: t('common.dough'),
@@ -30,32 +32,10 @@ const leftWords: Readonly<Record<LeftOver, string>> = {
 
 /** What the run left: a lot of the pantry each, with where it lies, until when, and what it is enough for. */
 export function Kept({ bake, version }: { bake: Run; version: FormulaVersion }) {
-  const add = useAddEvents(bake.id);
-  const { units } = usePreferences();
-  const voice = useVoice();
   const { data: kitchen } = useQuery(kitchenQuery);
   const { data: pantry } = useQuery(pantryQuery);
-  const [what, setWhat] = useState<LeftOver>('dough');
-  const [text, setText] = useState('');
-  const [placeId, setPlaceId] = useState('');
   if (!kitchen || !pantry) return null;
-  const place = placeId || kitchen.places.find(({ kind }) => kind === 'freezer')?.id || kitchen.places[0]?.id || '';
-  const { value, problem } = readMeasure('rawG', text, voice, t('bakes.it'));
-  const kept =
-    value === undefined
-      ? null
-      : keptFor({ what, amountG: value, placeId: place, on: pantry.on }, { formula: version.formula, kitchen, pantry }, version.evaluation);
-  const possible = leftOvers.filter((one) => one !== 'egg' || keptEggOf(version.formula, version.pantry) !== null);
   const left = standingEvents(bake.events).flatMap(({ what: one }) => (one.kind === 'leftOver' ? [one] : []));
-  const store = () => {
-    if (value === undefined || !kept) return;
-    add.mutate(
-      [{ id: v4(), at: benchIso(), what: { kind: 'leftOver', lotId: v4(), what, amountG: value, placeId: place, useByOn: kept.useByOn } }],
-      {
-        onSuccess: () => setText(''),
-      },
-    );
-  };
   return (
     <Section title={t('bakes.keptFromIt')}>
       {left.map((one) => {
@@ -65,24 +45,49 @@ export function Kept({ bake, version }: { bake: Run; version: FormulaVersion }) 
           { formula: version.formula, kitchen, pantry },
           version.evaluation,
         ).pieces;
-        return (
-          <Box key={one.lotId} sx={{ display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap', fontSize: typeSize.body, py: 1 }}>
-            <b>{leftWords[one.what]}</b> {showQuantity(lot?.onHandG ?? one.amountG, 'mass', units)}
-            {enough === null ? '' : t('bakes.enoughFor', { count: enough })}, {kitchen.places.find(({ id }) => id === one.placeId)?.name}
-            {t('bakes.useByUsebyon', { useByOn: one.useByOn })}
-            {canBegin(one.what) && (lot?.onHandG ?? 0) > 0 && (
-              <Button
-                component={Link}
-                size="small"
-                variant="outlined"
-                to={`/run/new?formula=${bake.formulaId}&version=${bake.version}&lot=${one.lotId}`}
-              >
-                {t('bakes.bakeFromIt')}
-              </Button>
-            )}
-          </Box>
-        );
+        return <KeptLot key={one.lotId} bake={bake} enough={enough} kitchen={kitchen} lot={lot} one={one} />;
       })}
+      <KeepMore bake={bake} version={version} kitchen={kitchen} pantry={pantry} />
+    </Section>
+  );
+}
+
+/** What is left, how much, and where it goes. */
+function KeepMore({
+  bake,
+  version,
+  kitchen,
+  pantry,
+}: {
+  readonly bake: Run;
+  readonly version: FormulaVersion;
+  readonly kitchen: Kitchen;
+  readonly pantry: PantryBook;
+}) {
+  const voice = useVoice();
+  const add = useAddEvents(bake.id);
+  const [what, setWhat] = useState<LeftOver>('dough');
+  const [text, setText] = useState('');
+  const [placeId, setPlaceId] = useState('');
+  const place = placeId || kitchen.places.find(({ kind }) => kind === 'freezer')?.id || kitchen.places[0]?.id || '';
+  const { value, problem } = readMeasure('rawG', text, voice, t('bakes.it'));
+  const kept =
+    value === undefined
+      ? null
+      : keptFor({ what, amountG: value, placeId: place, on: pantry.on }, { formula: version.formula, kitchen, pantry }, version.evaluation);
+  const possible = leftOvers.filter((one) => one !== 'egg' || keptEggOf(version.formula, version.pantry) !== null);
+  const store = () => {
+    if (value === undefined || !kept) return;
+    add.mutate(
+      [{ id: v4(), at: benchIso(), what: { kind: 'leftOver', lotId: v4(), what, amountG: value, placeId: place, useByOn: kept.useByOn } }],
+      {
+        onSuccess: () => setText(''),
+      },
+    );
+  };
+  const { units } = usePreferences();
+  return (
+    <>
       <Box sx={{ display: 'flex', gap: 3, flexWrap: 'wrap', alignItems: 'flex-start', pt: 2 }}>
         <TextField
           select
@@ -135,6 +140,40 @@ export function Kept({ bake, version }: { bake: Run; version: FormulaVersion }) 
       </Box>
       {(canBegin(what) || what === 'egg') && value !== undefined && <Note>{t('bakes.daysAreAJudgementShorterWithRaw')}</Note>}
       {add.isError && <Alert severity="error">{add.error.message}</Alert>}
-    </Section>
+    </>
+  );
+}
+
+/** What is left of it, and what can be made of that. */
+function KeptLot({
+  bake,
+  enough,
+  kitchen,
+  lot,
+  one,
+}: {
+  readonly bake: Run;
+  readonly enough: number | null;
+  readonly kitchen: Kitchen;
+  readonly lot: Lot | undefined;
+  readonly one: Extract<Happened, { kind: 'leftOver' }>;
+}) {
+  const { units } = usePreferences();
+  return (
+    <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap', fontSize: typeSize.body, py: 1 }}>
+      <b>{leftWords[one.what]}</b> {showQuantity(lot?.onHandG ?? one.amountG, 'mass', units)}
+      {enough === null ? '' : t('bakes.enoughFor', { count: enough })}, {kitchen.places.find(({ id }) => id === one.placeId)?.name}
+      {t('bakes.useByUsebyon', { useByOn: one.useByOn })}
+      {canBegin(one.what) && (lot?.onHandG ?? 0) > 0 && (
+        <Button
+          component={Link}
+          size="small"
+          variant="outlined"
+          to={`/run/new?formula=${bake.formulaId}&version=${bake.version}&lot=${one.lotId}`}
+        >
+          {t('bakes.bakeFromIt')}
+        </Button>
+      )}
+    </Box>
   );
 }

@@ -19,35 +19,13 @@ import { useAddEvents } from '../api';
 import { Section } from './section';
 import { t } from '../../../platform/words';
 
+type MeasuredEvent = BakeEvent & { readonly what: Extract<Happened, { kind: 'measured' }> };
+
 /** Everything that was read off, each to be corrected by a further event. */
 export function Measured({ bake, version }: { bake: Run; version: FormulaVersion }) {
-  const voice = useVoice();
-  const add = useAddEvents(bake.id);
-  const [correcting, setCorrecting] = useState<string | null>(null);
-  const [text, setText] = useState('');
   const planned = plannedOf(bake, version);
-  const events = standingEvents(bake.events).filter(
-    (one): one is BakeEvent & { what: Extract<Happened, { kind: 'measured' }> } => one.what.kind === 'measured',
-  );
+  const events = standingEvents(bake.events).filter((one): one is MeasuredEvent => one.what.kind === 'measured');
   const [raw, baked] = (['rawG', 'bakedG'] as const).map((what) => events.findLast((one) => one.what.what === what)?.what.value);
-  const store = (event: BakeEvent, what: MeasuredWhat) => {
-    const { value, problem } = readMeasure(what, text, voice);
-    if (value === undefined || problem) return;
-    add.mutate(
-      [
-        {
-          id: v4(),
-          at: benchIso(),
-          corrects: event.id,
-          ...(event.stepKey ? { stepKey: event.stepKey } : {}),
-          what: { kind: 'measured', what, value },
-        },
-      ],
-      {
-        onSuccess: () => setCorrecting(null),
-      },
-    );
-  };
   if (events.length === 0) return null;
   return (
     <Section title={t('bakes.measured')}>
@@ -61,60 +39,9 @@ export function Measured({ bake, version }: { bake: Run; version: FormulaVersion
           </TableRow>
         </TableHead>
         <TableBody>
-          {events.map((event) => {
-            const { what, value } = event.what;
-            const open = correcting === event.id;
-            const problem = open ? readMeasure(what, text, voice).problem : null;
-            return (
-              <TableRow key={event.id}>
-                <TableCell component="th" scope="row">
-                  {measureName(what, voice)}
-                  {/:[2-9]/.test(event.stepKey ?? '') ? t('bakes.loadStepkey', { stepKey: event.stepKey!.split(':')[1] }) : ''}
-                </TableCell>
-                <TableCell align="right">{planned.has(what) ? showMeasured(what, planned.get(what)!, voice) : ''}</TableCell>
-                <TableCell align="right">
-                  {open ? (
-                    <TextField
-                      size="small"
-                      autoFocus
-                      value={text}
-                      error={problem !== null}
-                      helperText={problem}
-                      onChange={({ target }) => setText(target.value)}
-                      onKeyDown={({ key }) => key === 'Enter' && store(event, what)}
-                      slotProps={{
-                        htmlInput: {
-                          'aria-label': t('bakes.whatCorrected', { what: measureName(what, voice) }),
-                          inputMode: 'decimal',
-                          style: { width: 70, textAlign: 'right' },
-                        },
-                      }}
-                    />
-                  ) : (
-                    <b>{showMeasured(what, value, voice)}</b>
-                  )}
-                </TableCell>
-                <TableCell>
-                  {open ? (
-                    <Button size="small" onClick={() => store(event, what)} disabled={add.isPending}>
-                      {t('common.store')}
-                    </Button>
-                  ) : (
-                    <Button
-                      size="small"
-                      aria-label={t('bakes.correctWhat', { what: measureName(what, voice) })}
-                      onClick={() => {
-                        setCorrecting(event.id);
-                        setText('');
-                      }}
-                    >
-                      {t('bakes.correct')}
-                    </Button>
-                  )}
-                </TableCell>
-              </TableRow>
-            );
-          })}
+          {events.map((event) => (
+            <MeasuredRow key={event.id} bakeId={bake.id} event={event} planned={planned.get(event.what.what)} />
+          ))}
         </TableBody>
       </Table>
       {raw !== undefined && baked !== undefined && (
@@ -123,6 +50,73 @@ export function Measured({ bake, version }: { bake: Run; version: FormulaVersion
         </Box>
       )}
     </Section>
+  );
+}
+
+/** One measured value, and its correction. */
+function MeasuredRow({
+  bakeId,
+  event,
+  planned,
+}: {
+  readonly bakeId: string;
+  readonly event: MeasuredEvent;
+  readonly planned: number | undefined;
+}) {
+  const voice = useVoice();
+  const add = useAddEvents(bakeId);
+  const [text, setText] = useState<string | null>(null);
+  const open = text !== null;
+  const { what, value } = event.what;
+  const { value: read, problem } = readMeasure(what, text ?? '', voice);
+  const store = () => {
+    if (read === undefined || problem) return;
+    const stepKey = event.stepKey ? { stepKey: event.stepKey } : {};
+    add.mutate([{ id: v4(), at: benchIso(), corrects: event.id, ...stepKey, what: { kind: 'measured', what, value: read } }], {
+      onSuccess: () => setText(null),
+    });
+  };
+  return (
+    <TableRow>
+      <TableCell component="th" scope="row">
+        {measureName(what, voice)}
+        {/:[2-9]/.test(event.stepKey ?? '') ? t('bakes.loadStepkey', { stepKey: event.stepKey!.split(':')[1] }) : ''}
+      </TableCell>
+      <TableCell align="right">{planned === undefined ? '' : showMeasured(what, planned, voice)}</TableCell>
+      <TableCell align="right">
+        {open ? (
+          <TextField
+            size="small"
+            autoFocus
+            value={text}
+            error={problem !== null}
+            helperText={problem}
+            onChange={({ target }) => setText(target.value)}
+            onKeyDown={({ key }) => key === 'Enter' && store()}
+            slotProps={{
+              htmlInput: {
+                'aria-label': t('bakes.whatCorrected', { what: measureName(what, voice) }),
+                inputMode: 'decimal',
+                style: { width: 70, textAlign: 'right' },
+              },
+            }}
+          />
+        ) : (
+          <b>{showMeasured(what, value, voice)}</b>
+        )}
+      </TableCell>
+      <TableCell>
+        {open ? (
+          <Button size="small" onClick={() => store()} disabled={add.isPending}>
+            {t('common.store')}
+          </Button>
+        ) : (
+          <Button size="small" aria-label={t('bakes.correctWhat', { what: measureName(what, voice) })} onClick={() => setText('')}>
+            {t('bakes.correct')}
+          </Button>
+        )}
+      </TableCell>
+    </TableRow>
   );
 }
 

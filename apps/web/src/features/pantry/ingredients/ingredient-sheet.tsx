@@ -48,6 +48,85 @@ type Typed = { readonly text: string; readonly basis: (typeof sources)[number] }
 
 /** All that is known of one ingredient, each value with where it comes from; any of it can be corrected from a label in hand. */
 export function IngredientSheet({ book, ingredient, onClose }: { book: PantryBook; ingredient: Ingredient; onClose: () => void }) {
+  const entry = useCorrections(book, ingredient, onClose);
+  const { held, changing, corrected, own, made, lactoseFree, setLactoseFree, source, setSource, users, problems } = entry;
+
+  const { sure, may } = allergenWords(held);
+  if (changing) return <OwnIngredientForm stored={ingredient} onClose={onClose} />;
+  return (
+    <SideSheet title={ingredient.name} onClose={onClose}>
+      <Box sx={{ display: 'grid', gap: 3 }}>
+        <Note size="small">
+          {t('pantry.kindwordsOfOriginwordsIngredient', {
+            kindWords: kindWords[ingredient.kind],
+            originWords: originWords[ingredient.origin],
+            ingredient: doesWhat(ingredient).join(', ') || t('pantry.noRoleOfItsOwn'),
+          })}
+          <Box>{t('pantry.glutenWords', { words: ingredientFields.gluten.words[ingredient.gluten] })}</Box>
+          {ingredient.note && <Box sx={{ color: 'text.primary', pt: 2 }}>{ingredient.note}.</Box>}
+        </Note>
+        <Table size="small" aria-label={t('pantry.whatIsKnown')}>
+          <TableBody>
+            {Object.entries(correctableFields).map(([field, about]) => {
+              const { name, estimate } = about;
+              const { unit } = shownAs(about);
+              const value = valueIn(ingredient, field) as number | undefined;
+              const known: string = corrected[field]
+                ? `${basisWords[corrected[field].basis]}: ${corrected[field].source}`
+                : value === undefined
+                  ? t('pantry.notKnown')
+                  : estimate
+                    ? basisWords.judgement
+                    : basisWords[ingredient.basis];
+              return (
+                <FieldLine key={field} entry={entry} about={about} field={field} known={known} name={name} unit={unit} value={value} />
+              );
+            })}
+          </TableBody>
+        </Table>
+        <Note>{t('pantry.partsAreIn100GStarchTakes', { source: ingredient.source })}</Note>
+        <Typography variant="h2">{t('pantry.allergensOnTheLabel')}</Typography>
+        <Box sx={{ fontSize: typeSize.small }}>
+          {sure.length > 0 ? t('pantry.containsSure', { sure: sure.join(', ') }) : t('pantry.noneForCertain')}{' '}
+          {may.length > 0 && t('pantry.dependsOnTheMakerMay', { may: may.join(', ') })}
+        </Box>
+        {!own && !made && (
+          <>
+            <AllergenBoxes entry={entry} />
+            {ingredient.origin === 'milk' && (
+              <FormControlLabel
+                control={<Checkbox checked={lactoseFree} onChange={(_, checked) => setLactoseFree(checked)} />}
+                label={t('pantry.theLabelSaysLactoseFreeItIs')}
+              />
+            )}
+            <Note>{t('pantry.aBoxYouTouchHereMeansYou')}</Note>
+            <TextField
+              size="small"
+              label={t('pantry.fromWhichLabelOrMeasurement')}
+              value={source}
+              onChange={(event) => setSource(event.target.value)}
+              slotProps={{ htmlInput: { maxLength: 200 } }}
+            />
+          </>
+        )}
+        <Box sx={{ fontSize: typeSize.small }}>
+          {t('pantry.suitsIngredient', { ingredient: listed(ingredient, 'yes') })}{' '}
+          <Box component="span" sx={{ color: 'text.secondary' }}>
+            {t('pantry.doesNotSuitIngredient', { ingredient: listed(ingredient, 'no') })}
+          </Box>
+        </Box>
+        {users.length > 0 && (
+          <Box sx={{ fontSize: typeSize.small }}>{t('pantry.partOfUsers', { users: users.map(({ name }) => name).join(', ') })}</Box>
+        )}
+        {problems['all'] && <Alert severity="error">{problems['all']}</Alert>}
+        <WhatToDo entry={entry} ingredient={ingredient} />
+      </Box>
+    </SideSheet>
+  );
+}
+
+/** Corrections as they are typed, and their way into the pantry. */
+function useCorrections(book: PantryBook, ingredient: Ingredient, onClose: () => void) {
   const act = useDoInPantry();
   const corrected = ingredient.corrected ?? {};
   const [typed, setTyped] = useState<Readonly<Record<string, Typed>>>({});
@@ -108,153 +187,137 @@ export function IngredientSheet({ book, ingredient, onClose }: { book: PantryBoo
       setProblems({ all: (error as Error).message });
     }
   };
+  return {
+    held,
+    changing,
+    corrected,
+    problems,
+    own,
+    made,
+    typed,
+    setTyped,
+    setAllergens,
+    lactoseFree,
+    setLactoseFree,
+    source,
+    setSource,
+    users,
+    changed,
+    busy,
+    store,
+    back,
+    setChanging,
+  };
+}
 
-  const { sure, may } = allergenWords(held);
-  if (changing) return <OwnIngredientForm stored={ingredient} onClose={onClose} />;
+type Entry = ReturnType<typeof useCorrections>;
+
+/** One value: what it is, where it comes from, and its correction. */
+function FieldLine({
+  entry,
+  about,
+  field,
+  known,
+  name,
+  unit,
+  value,
+}: {
+  readonly entry: Entry;
+  readonly about: (typeof correctableFields)[string];
+  readonly field: string;
+  readonly known: string;
+  readonly name: string | undefined;
+  readonly unit: string;
+  readonly value: number | undefined;
+}) {
+  const { problems, own, made, typed, setTyped, corrected } = entry;
   return (
-    <SideSheet title={ingredient.name} onClose={onClose}>
-      <Box sx={{ display: 'grid', gap: 3 }}>
-        <Note size="small">
-          {t('pantry.kindwordsOfOriginwordsIngredient', {
-            kindWords: kindWords[ingredient.kind],
-            originWords: originWords[ingredient.origin],
-            ingredient: doesWhat(ingredient).join(', ') || t('pantry.noRoleOfItsOwn'),
-          })}
-          <Box>{t('pantry.glutenWords', { words: ingredientFields.gluten.words[ingredient.gluten] })}</Box>
-          {ingredient.note && <Box sx={{ color: 'text.primary', pt: 2 }}>{ingredient.note}.</Box>}
-        </Note>
-        <Table size="small" aria-label={t('pantry.whatIsKnown')}>
-          <TableBody>
-            {Object.entries(correctableFields).map(([field, about]) => {
-              const { name, estimate } = about;
-              const { unit } = shownAs(about);
-              const value = valueIn(ingredient, field) as number | undefined;
-              const known: string = corrected[field]
-                ? `${basisWords[corrected[field].basis]}: ${corrected[field].source}`
-                : value === undefined
-                  ? t('pantry.notKnown')
-                  : estimate
-                    ? basisWords.judgement
-                    : basisWords[ingredient.basis];
-              return (
-                <TableRow key={field}>
-                  <TableCell component="th" scope="row">
-                    {name}
-                    {problems[field] && <Wrong>{problems[field]}</Wrong>}
-                  </TableCell>
-                  <TableCell align="right">
-                    <TextField
-                      size="small"
-                      disabled={own || made}
-                      error={problems[field] !== undefined}
-                      value={typed[field]?.text ?? textOf(about, value, 4)}
-                      onChange={(event) =>
-                        setTyped({ ...typed, [field]: { text: event.target.value, basis: typed[field]?.basis ?? 'label' } })
-                      }
-                      slotProps={{
-                        htmlInput: {
-                          'aria-label': `${name}, ${unit}`,
-                          inputMode: 'decimal',
-                          autoComplete: 'off',
-                          style: { width: 58, textAlign: 'right' },
-                        },
-                      }}
-                    />
-                  </TableCell>
-                  <TableCell sx={{ fontSize: typeSize.caption, color: 'text.secondary', width: 66 }}>{unit}</TableCell>
-                  <TableCell sx={{ fontSize: typeSize.caption, color: corrected[field] ? 'primary.main' : 'text.secondary' }}>
-                    {typed[field] ? (
-                      <Choice
-                        label={t('pantry.nameKnownFrom', { name })}
-                        value={typed[field].basis}
-                        options={sources.map((basis) => ({ value: basis, name: basisWords[basis] }))}
-                        onChange={(basis) => setTyped({ ...typed, [field]: { ...typed[field]!, basis } })}
-                        width={120}
-                      />
-                    ) : (
-                      known
-                    )}
-                  </TableCell>
-                </TableRow>
-              );
-            })}
-          </TableBody>
-        </Table>
-        <Note>{t('pantry.partsAreIn100GStarchTakes', { source: ingredient.source })}</Note>
-        <Typography variant="h2">{t('pantry.allergensOnTheLabel')}</Typography>
-        <Box sx={{ fontSize: typeSize.small }}>
-          {sure.length > 0 ? t('pantry.containsSure', { sure: sure.join(', ') }) : t('pantry.noneForCertain')}{' '}
-          {may.length > 0 && t('pantry.dependsOnTheMakerMay', { may: may.join(', ') })}
-        </Box>
-        {!own && !made && (
-          <>
-            <Box sx={{ display: 'flex', flexWrap: 'wrap' }}>
-              {labelAllergens.map(({ name, codes }) => {
-                const on = codes.some((code) =>
-                  held.some((one) => !one.endsWith(':possible') && (one === code || one.startsWith(`${code}:`))),
-                );
-                return (
-                  <FormControlLabel
-                    key={name}
-                    control={
-                      <Checkbox size="small" checked={on} onChange={(_, checked) => setAllergens(withAllergen(held, codes, checked))} />
-                    }
-                    label={name}
-                    sx={{ width: 118, '& .MuiFormControlLabel-label': { fontSize: typeSize.small } }}
-                  />
-                );
-              })}
-            </Box>
-            {ingredient.origin === 'milk' && (
-              <FormControlLabel
-                control={<Checkbox checked={lactoseFree} onChange={(_, checked) => setLactoseFree(checked)} />}
-                label={t('pantry.theLabelSaysLactoseFreeItIs')}
-              />
-            )}
-            <Note>{t('pantry.aBoxYouTouchHereMeansYou')}</Note>
-            <TextField
-              size="small"
-              label={t('pantry.fromWhichLabelOrMeasurement')}
-              value={source}
-              onChange={(event) => setSource(event.target.value)}
-              slotProps={{ htmlInput: { maxLength: 200 } }}
-            />
-          </>
+    <TableRow>
+      <TableCell component="th" scope="row">
+        {name}
+        {problems[field] && <Wrong>{problems[field]}</Wrong>}
+      </TableCell>
+      <TableCell align="right">
+        <TextField
+          size="small"
+          disabled={own || made}
+          error={problems[field] !== undefined}
+          value={typed[field]?.text ?? textOf(about, value, 4)}
+          onChange={(event) => setTyped({ ...typed, [field]: { text: event.target.value, basis: typed[field]?.basis ?? 'label' } })}
+          slotProps={{
+            htmlInput: {
+              'aria-label': `${name}, ${unit}`,
+              inputMode: 'decimal',
+              autoComplete: 'off',
+              style: { width: 58, textAlign: 'right' },
+            },
+          }}
+        />
+      </TableCell>
+      <TableCell sx={{ fontSize: typeSize.caption, color: 'text.secondary', width: 66 }}>{unit}</TableCell>
+      <TableCell sx={{ fontSize: typeSize.caption, color: corrected[field] ? 'primary.main' : 'text.secondary' }}>
+        {typed[field] ? (
+          <Choice
+            label={t('pantry.nameKnownFrom', { name })}
+            value={typed[field].basis}
+            options={sources.map((basis) => ({ value: basis, name: basisWords[basis] }))}
+            onChange={(basis) => setTyped({ ...typed, [field]: { ...typed[field]!, basis } })}
+            width={120}
+          />
+        ) : (
+          known
         )}
-        <Box sx={{ fontSize: typeSize.small }}>
-          {t('pantry.suitsIngredient', { ingredient: listed(ingredient, 'yes') })}{' '}
-          <Box component="span" sx={{ color: 'text.secondary' }}>
-            {t('pantry.doesNotSuitIngredient', { ingredient: listed(ingredient, 'no') })}
-          </Box>
-        </Box>
-        {users.length > 0 && (
-          <Box sx={{ fontSize: typeSize.small }}>{t('pantry.partOfUsers', { users: users.map(({ name }) => name).join(', ') })}</Box>
-        )}
-        {problems['all'] && <Alert severity="error">{problems['all']}</Alert>}
-        <Box sx={{ display: 'flex', gap: 3, flexWrap: 'wrap' }}>
-          {!own && !made && (
-            <Button variant="contained" disabled={!changed || busy} onClick={() => void store()}>
-              {busy ? t('common.storing') : t('pantry.storeCorrections')}
-            </Button>
-          )}
-          {ingredient.corrected && (
-            <Button variant="outlined" onClick={() => void back(t('pantry.nameIsAsInTheTableAgain', { name: ingredient.name }))}>
-              {t('pantry.backToTheTable')}
-            </Button>
-          )}
-          {own && !made && (
-            <Button variant="contained" onClick={() => setChanging(true)}>
-              {t('common.change')}
-            </Button>
-          )}
-          {own && (
-            <Button color="error" variant="outlined" onClick={() => void back(t('common.nameRemoved', { name: ingredient.name }))}>
-              {t('common.remove')}
-            </Button>
-          )}
-        </Box>
-      </Box>
-    </SideSheet>
+      </TableCell>
+    </TableRow>
+  );
+}
+
+/** Allergens by the label in hand. */
+function AllergenBoxes({ entry }: { readonly entry: Entry }) {
+  const { held, setAllergens } = entry;
+  return (
+    <Box sx={{ display: 'flex', flexWrap: 'wrap' }}>
+      {labelAllergens.map(({ name, codes }) => {
+        const on = codes.some((code) => held.some((one) => !one.endsWith(':possible') && (one === code || one.startsWith(`${code}:`))));
+        return (
+          <FormControlLabel
+            key={name}
+            control={<Checkbox size="small" checked={on} onChange={(_, checked) => setAllergens(withAllergen(held, codes, checked))} />}
+            label={name}
+            sx={{ width: 118, '& .MuiFormControlLabel-label': { fontSize: typeSize.small } }}
+          />
+        );
+      })}
+    </Box>
+  );
+}
+
+/** Store, take back, change, remove. */
+function WhatToDo({ entry, ingredient }: { readonly entry: Entry; readonly ingredient: Ingredient }) {
+  const { own, made, changed, busy, store, back, setChanging } = entry;
+  return (
+    <Box sx={{ display: 'flex', gap: 3, flexWrap: 'wrap' }}>
+      {!own && !made && (
+        <Button variant="contained" disabled={!changed || busy} onClick={() => void store()}>
+          {busy ? t('common.storing') : t('pantry.storeCorrections')}
+        </Button>
+      )}
+      {ingredient.corrected && (
+        <Button variant="outlined" onClick={() => void back(t('pantry.nameIsAsInTheTableAgain', { name: ingredient.name }))}>
+          {t('pantry.backToTheTable')}
+        </Button>
+      )}
+      {own && !made && (
+        <Button variant="contained" onClick={() => setChanging(true)}>
+          {t('common.change')}
+        </Button>
+      )}
+      {own && (
+        <Button color="error" variant="outlined" onClick={() => void back(t('common.nameRemoved', { name: ingredient.name }))}>
+          {t('common.remove')}
+        </Button>
+      )}
+    </Box>
   );
 }
 

@@ -45,6 +45,9 @@ import {
 import { labelAllergens } from '../words';
 import { useDoInPantry } from '../use-pantry';
 import { t } from '../../../platform/words';
+import type { Lot, Preparation } from '@north-leaf/core';
+import type { Revisions } from '@north-leaf/contracts';
+import type { Dispatch, SetStateAction } from 'react';
 
 /** An ingredient that no table has, from its label. What the label leaves open makes up the whole as starch. */
 type Props = {
@@ -56,6 +59,179 @@ type Props = {
 const fieldOf = (key: string) => ownIngredientFields[key as keyof typeof ownIngredientFields] as unknown as WordField;
 
 export function OwnIngredientForm({ onClose, name = '', stored, onStored }: Props) {
+  const entry = useOwnForm(name, onClose, onStored, stored);
+  const { store, form, set, problems, book, id, behaveLike, like, setMore, more, moreSaid, busy } = entry;
+
+  return (
+    <SideSheet title={stored ? stored.name : t('pantry.anIngredientOfOurOwn')} onClose={onClose}>
+      <Box
+        component="form"
+        noValidate
+        onSubmit={(event) => {
+          event.preventDefault();
+          void store();
+        }}
+        sx={{ display: 'grid', gap: 3 }}
+      >
+        <TextField
+          size="small"
+          label={t('common.name')}
+          value={form.name}
+          onChange={(event) => set({ name: event.target.value })}
+          error={problems['name'] !== undefined}
+          helperText={problems['name']}
+          slotProps={{ htmlInput: { maxLength: 120 } }}
+        />
+        <Likeness behaveLike={behaveLike} book={book} id={id} like={like} />
+        <Typography variant="h2">{t('pantry.allergensOnTheLabel')}</Typography>
+        <FormControlLabel
+          control={<Checkbox checked={form.labelRead} onChange={(_, labelRead) => set({ labelRead })} />}
+          label={t('pantry.iHaveReadItsLabelWhatIs')}
+        />
+        {!form.labelRead && <Box sx={{ fontSize: typeSize.caption, color: 'warning.main' }}>{t('pantry.untilItsLabelWasReadItMay')}</Box>}
+        <AllergensHeld entry={entry} />
+        <Box sx={{ ...pairs, '& > :last-child': { gridColumn: '1 / -1' } }}>
+          {chief.map((key) => (
+            <WordLine key={key} member={key} choosable={false} entry={entry} />
+          ))}
+        </Box>
+        <Typography variant="h2">{t('pantry.in100GFromTheLabel')}</Typography>
+        <Box sx={columns}>
+          {panel.map((path) => (
+            <NumberLine key={path} path={path} entry={entry} />
+          ))}
+        </Box>
+        <Box sx={quiet}>{t('pantry.whatIsLeftOpenTo100G')}</Box>
+        <Typography variant="h2">{t('pantry.howItBehavesWhereYouKnowIt')}</Typography>
+        <Box sx={columns}>
+          {behaviour.map((path) => (
+            <NumberLine key={path} path={path} entry={entry} />
+          ))}
+        </Box>
+        <Autocomplete
+          multiple
+          size="small"
+          options={keysOf(doesWords)}
+          getOptionLabel={(act) => doesWords[act]}
+          value={[...form.does]}
+          onChange={(_, does) => set({ does })}
+          renderInput={(params) => <TextField {...params} label={t('pantry.whatItDoes')} />}
+        />
+        <Autocomplete
+          multiple
+          size="small"
+          options={limits}
+          getOptionLabel={(suit) => suits.values[suit].name}
+          value={form.unsuited.filter((mark): mark is SuitId => mark in suits.values)}
+          onChange={(_, chosen) => set({ unsuited: [...form.unsuited.filter((mark) => !(mark in suits.values)), ...chosen] })}
+          renderInput={(params) => <TextField {...params} label={t('pantry.doesNotSuitBesideItsAllergens')} />}
+        />
+        <FormControlLabel
+          control={<Checkbox checked={form.unsuitedSaid} onChange={(_, unsuitedSaid) => set({ unsuitedSaid })} />}
+          label={t('pantry.nothingBesidesNoMaizeRiceCoconutPotato')}
+        />
+        <Button onClick={() => setMore(!more)} aria-expanded={more} sx={{ justifySelf: 'start' }}>
+          {more
+            ? t('common.less')
+            : t('pantry.moreThatMayBeKnownLeavensSets', { word: moreSaid === 0 ? '' : t('pantry.moresaidSaid', { moreSaid }) })}
+        </Button>
+        {more && <Further entry={entry} />}
+        <FormEnd
+          failed={problems['root'] ?? (Object.keys(problems).length > 0 ? t('pantry.somethingAboveIsNotRightYet') : undefined)}
+          busy={busy}
+          onLeave={onClose}
+        />
+      </Box>
+    </SideSheet>
+  );
+}
+
+/** What is seldom known, folded away. */
+function Further({
+  entry,
+}: {
+  readonly entry: {
+    form: OwnForm;
+    set: (patch: Partial<OwnForm>) => void;
+    problems: Readonly<Record<string, string>>;
+    store: () => Promise<void>;
+    book: {
+      ingredients: { [x: string]: Ingredient };
+      lots: Readonly<Record<string, Lot>>;
+      on: string;
+      preparations: readonly Preparation[];
+      revisions: { readonly lots: Revisions; readonly ingredients: Revisions; readonly preparations: Revisions };
+      broken: Readonly<Record<string, string>>;
+    };
+    id: string;
+    behaveLike: (twinId: string) => void;
+    like: string | null;
+    setMore: Dispatch<SetStateAction<boolean>>;
+    more: boolean;
+    moreSaid: number;
+    busy: boolean;
+  };
+}) {
+  return (
+    <>
+      <Box sx={pairs}>
+        {doings.words.map((key) => (
+          <WordLine key={key} member={key} choosable entry={entry} />
+        ))}
+        {doings.numbers.map((path) => (
+          <NumberLine key={path} path={path} entry={entry} />
+        ))}
+      </Box>
+      <Flags entry={entry} />
+      <Typography variant="h2">{t('pantry.furtherOnTheLabelIn100G')}</Typography>
+      <Box sx={pairs}>
+        {furtherParts.map((path) => (
+          <NumberLine key={path} path={path} entry={entry} />
+        ))}
+      </Box>
+      <Box sx={pairs}>
+        {doings.texts.map((key) => (
+          <TextLine key={key} member={key} entry={entry} />
+        ))}
+      </Box>
+    </>
+  );
+}
+
+/** Like which published ingredient it behaves. */
+function Likeness({
+  behaveLike,
+  book,
+  id,
+  like,
+}: {
+  readonly behaveLike: (twinId: string) => void;
+  readonly book: {
+    ingredients: { [x: string]: Ingredient };
+    lots: Readonly<Record<string, Lot>>;
+    on: string;
+    preparations: readonly Preparation[];
+    revisions: { readonly lots: Revisions; readonly ingredients: Revisions; readonly preparations: Revisions };
+    broken: Readonly<Record<string, string>>;
+  };
+  readonly id: string;
+  readonly like: string | null;
+}) {
+  return (
+    <Box sx={{ display: 'grid', gap: 1 }}>
+      <SearchField
+        label={t('pantry.behavesLike')}
+        placeholder={t('pantry.behavesLikeFillsInTheRest')}
+        find={ingredientOptions(book.ingredients, (one) => !isExcluded(one) && one.id !== id)}
+        onChoose={behaveLike}
+      />
+      <Box sx={quiet}>{like ? t('pantry.filledInFromLikeCorrectWhatYour', { like }) : t('pantry.fillsInWhatItDoesAndWhat')}</Box>
+    </Box>
+  );
+}
+
+/** An ingredient of one's own as it is typed, likened to another, and stored. */
+function useOwnForm(name: string, onClose: () => void, onStored: ((id: string) => void) | undefined, stored: Ingredient | undefined) {
   const act = useDoInPantry();
   const { data: book } = useSuspenseQuery(pantryQuery);
   const [id] = useState(() => stored?.id ?? crypto.randomUUID());
@@ -108,175 +284,113 @@ export function OwnIngredientForm({ onClose, name = '', stored, onStored }: Prop
     form.flags.length +
     [...doings.words.map((key) => form.words[key]), ...doings.texts.map((key) => form.texts[key])].filter(Boolean).length +
     [...doings.numbers, ...furtherParts].filter((path) => form.numbers[path] !== '').length;
-  const numberField = (path: string) => {
-    const field = numbers.get(path)!;
-    const { unit } = shownAs(field);
-    return (
-      <TextField
-        key={path}
-        size="small"
-        label={`${field.name}, ${unit}`}
-        value={form.numbers[path]}
-        onChange={(event) => set({ numbers: { ...form.numbers, [path]: event.target.value } })}
-        error={problems[path] !== undefined}
-        helperText={problems[path]}
-        slotProps={{ htmlInput: { inputMode: 'decimal', autoComplete: 'off' }, inputLabel: { shrink: true } }}
-      />
-    );
-  };
-  const textField = (key: string) => (
+  return { form, set, problems, store, book, id, behaveLike, like, setMore, more, moreSaid, busy };
+}
+
+type Entry = ReturnType<typeof useOwnForm>;
+
+/** One number of the label. */
+function NumberLine({ path, entry }: { readonly path: string; readonly entry: Entry }) {
+  const { form, set, problems } = entry;
+
+  const field = numbers.get(path)!;
+  const { unit } = shownAs(field);
+  return (
     <TextField
-      key={key}
       size="small"
-      label={fieldOf(key).name}
-      value={form.texts[key]}
-      onChange={(event) => set({ texts: { ...form.texts, [key]: event.target.value } })}
-      error={problems[key] !== undefined}
-      helperText={problems[key]}
+      label={`${field.name}, ${unit}`}
+      value={form.numbers[path]}
+      onChange={(event) => set({ numbers: { ...form.numbers, [path]: event.target.value } })}
+      error={problems[path] !== undefined}
+      helperText={problems[path]}
+      slotProps={{ htmlInput: { inputMode: 'decimal', autoComplete: 'off' }, inputLabel: { shrink: true } }}
+    />
+  );
+}
+
+/** One text of the label. */
+function TextLine({ member, entry }: { readonly member: string; readonly entry: Entry }) {
+  const { form, set, problems } = entry;
+  return (
+    <TextField
+      size="small"
+      label={fieldOf(member).name}
+      value={form.texts[member]}
+      onChange={(event) => set({ texts: { ...form.texts, [member]: event.target.value } })}
+      error={problems[member] !== undefined}
+      helperText={problems[member]}
       slotProps={{ inputLabel: { shrink: true } }}
     />
   );
-  const wordField = (key: string, choosable: boolean) => {
-    const { name: label, words } = fieldOf(key);
-    return (
-      <TextField
-        key={key}
-        select
-        size="small"
-        label={label}
-        value={form.words[key] ?? ''}
-        onChange={(event) => set({ words: { ...form.words, [key]: event.target.value } })}
-        slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
-      >
-        {choosable && <MenuItem value="">{t('pantry.notSaid')}</MenuItem>}
-        {Object.entries(words).map(([word, said]) => (
-          <MenuItem key={word} value={word}>
-            {said}
-          </MenuItem>
-        ))}
-      </TextField>
-    );
-  };
+}
+
+/** One choice. */
+function WordLine({ member, choosable, entry }: { readonly member: string; readonly choosable: boolean; readonly entry: Entry }) {
+  const { form, set } = entry;
+
+  const { name: label, words } = fieldOf(member);
   return (
-    <SideSheet title={stored ? stored.name : t('pantry.anIngredientOfOurOwn')} onClose={onClose}>
-      <Box
-        component="form"
-        noValidate
-        onSubmit={(event) => {
-          event.preventDefault();
-          void store();
-        }}
-        sx={{ display: 'grid', gap: 3 }}
-      >
-        <TextField
-          size="small"
-          label={t('common.name')}
-          value={form.name}
-          onChange={(event) => set({ name: event.target.value })}
-          error={problems['name'] !== undefined}
-          helperText={problems['name']}
-          slotProps={{ htmlInput: { maxLength: 120 } }}
-        />
-        <Box sx={{ display: 'grid', gap: 1 }}>
-          <SearchField
-            label={t('pantry.behavesLike')}
-            placeholder={t('pantry.behavesLikeFillsInTheRest')}
-            find={ingredientOptions(book.ingredients, (one) => !isExcluded(one) && one.id !== id)}
-            onChoose={behaveLike}
-          />
-          <Box sx={quiet}>{like ? t('pantry.filledInFromLikeCorrectWhatYour', { like }) : t('pantry.fillsInWhatItDoesAndWhat')}</Box>
-        </Box>
-        <Typography variant="h2">{t('pantry.allergensOnTheLabel')}</Typography>
+    <TextField
+      select
+      size="small"
+      label={label}
+      value={form.words[member] ?? ''}
+      onChange={(event) => set({ words: { ...form.words, [member]: event.target.value } })}
+      slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
+    >
+      {choosable && <MenuItem value="">{t('pantry.notSaid')}</MenuItem>}
+      {Object.entries(words).map(([word, said]) => (
+        <MenuItem key={word} value={word}>
+          {said}
+        </MenuItem>
+      ))}
+    </TextField>
+  );
+}
+
+/** Which allergens the label names. */
+function AllergensHeld({ entry }: { readonly entry: Entry }) {
+  const { form, set } = entry;
+  return (
+    <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2 }}>
+      {labelAllergens.map(({ name: allergen, codes }) => {
+        const on = codes.every((code) => form.allergens.includes(code));
+        return (
+          <Button
+            key={allergen}
+            size="small"
+            variant={on ? 'contained' : 'outlined'}
+            aria-pressed={on}
+            onClick={() => set({ allergens: on ? form.allergens.filter((code) => !codes.includes(code)) : [...form.allergens, ...codes] })}
+          >
+            {allergen}
+          </Button>
+        );
+      })}
+    </Box>
+  );
+}
+
+/** What it does, yes or no. */
+function Flags({ entry }: { readonly entry: Entry }) {
+  const { form, set } = entry;
+  return (
+    <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(2, 1fr)' }}>
+      {doings.flags.map((key) => (
         <FormControlLabel
-          control={<Checkbox checked={form.labelRead} onChange={(_, labelRead) => set({ labelRead })} />}
-          label={t('pantry.iHaveReadItsLabelWhatIs')}
+          key={key}
+          control={
+            <Checkbox
+              size="small"
+              checked={form.flags.includes(key)}
+              onChange={(_, on) => set({ flags: on ? [...form.flags, key] : form.flags.filter((one) => one !== key) })}
+            />
+          }
+          label={fieldOf(key).name}
+          sx={{ '& .MuiFormControlLabel-label': { fontSize: typeSize.small } }}
         />
-        {!form.labelRead && <Box sx={{ fontSize: typeSize.caption, color: 'warning.main' }}>{t('pantry.untilItsLabelWasReadItMay')}</Box>}
-        <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2 }}>
-          {labelAllergens.map(({ name: allergen, codes }) => {
-            const on = codes.every((code) => form.allergens.includes(code));
-            return (
-              <Button
-                key={allergen}
-                size="small"
-                variant={on ? 'contained' : 'outlined'}
-                aria-pressed={on}
-                onClick={() =>
-                  set({ allergens: on ? form.allergens.filter((code) => !codes.includes(code)) : [...form.allergens, ...codes] })
-                }
-              >
-                {allergen}
-              </Button>
-            );
-          })}
-        </Box>
-        <Box sx={{ ...pairs, '& > :last-child': { gridColumn: '1 / -1' } }}>{chief.map((key) => wordField(key, false))}</Box>
-        <Typography variant="h2">{t('pantry.in100GFromTheLabel')}</Typography>
-        <Box sx={columns}>{panel.map(numberField)}</Box>
-        <Box sx={quiet}>{t('pantry.whatIsLeftOpenTo100G')}</Box>
-        <Typography variant="h2">{t('pantry.howItBehavesWhereYouKnowIt')}</Typography>
-        <Box sx={columns}>{behaviour.map(numberField)}</Box>
-        <Autocomplete
-          multiple
-          size="small"
-          options={keysOf(doesWords)}
-          getOptionLabel={(act) => doesWords[act]}
-          value={[...form.does]}
-          onChange={(_, does) => set({ does })}
-          renderInput={(params) => <TextField {...params} label={t('pantry.whatItDoes')} />}
-        />
-        <Autocomplete
-          multiple
-          size="small"
-          options={limits}
-          getOptionLabel={(suit) => suits.values[suit].name}
-          value={form.unsuited.filter((mark): mark is SuitId => mark in suits.values)}
-          onChange={(_, chosen) => set({ unsuited: [...form.unsuited.filter((mark) => !(mark in suits.values)), ...chosen] })}
-          renderInput={(params) => <TextField {...params} label={t('pantry.doesNotSuitBesideItsAllergens')} />}
-        />
-        <FormControlLabel
-          control={<Checkbox checked={form.unsuitedSaid} onChange={(_, unsuitedSaid) => set({ unsuitedSaid })} />}
-          label={t('pantry.nothingBesidesNoMaizeRiceCoconutPotato')}
-        />
-        <Button onClick={() => setMore(!more)} aria-expanded={more} sx={{ justifySelf: 'start' }}>
-          {more
-            ? t('common.less')
-            : t('pantry.moreThatMayBeKnownLeavensSets', { word: moreSaid === 0 ? '' : t('pantry.moresaidSaid', { moreSaid }) })}
-        </Button>
-        {more && (
-          <>
-            <Box sx={pairs}>
-              {doings.words.map((key) => wordField(key, true))}
-              {doings.numbers.map(numberField)}
-            </Box>
-            <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(2, 1fr)' }}>
-              {doings.flags.map((key) => (
-                <FormControlLabel
-                  key={key}
-                  control={
-                    <Checkbox
-                      size="small"
-                      checked={form.flags.includes(key)}
-                      onChange={(_, on) => set({ flags: on ? [...form.flags, key] : form.flags.filter((one) => one !== key) })}
-                    />
-                  }
-                  label={fieldOf(key).name}
-                  sx={{ '& .MuiFormControlLabel-label': { fontSize: typeSize.small } }}
-                />
-              ))}
-            </Box>
-            <Typography variant="h2">{t('pantry.furtherOnTheLabelIn100G')}</Typography>
-            <Box sx={pairs}>{furtherParts.map(numberField)}</Box>
-            <Box sx={pairs}>{doings.texts.map(textField)}</Box>
-          </>
-        )}
-        <FormEnd
-          failed={problems['root'] ?? (Object.keys(problems).length > 0 ? t('pantry.somethingAboveIsNotRightYet') : undefined)}
-          busy={busy}
-          onLeave={onClose}
-        />
-      </Box>
-    </SideSheet>
+      ))}
+    </Box>
   );
 }
 

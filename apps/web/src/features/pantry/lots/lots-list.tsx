@@ -138,44 +138,80 @@ function LotRow({
       <TableCell align="right">{lot.moistureShare === undefined ? '–' : `${(lot.moistureShare * 100).toFixed(1)} %`}</TableCell>
       <TableCell align="right">{lot.onHandG === undefined ? t('pantry.notCounted') : showStock(lot.onHandG, units)}</TableCell>
       <TableCell align="right">{perG === undefined ? '–' : showMoney(perG * 1000, kitchen.currency)}</TableCell>
-      <TableCell align="right" sx={past || lastDay === book.on ? { color, fontWeight: 700 } : {}}>
-        {lot.useByOn !== undefined && t('pantry.use')}
-        {lastDay === undefined
-          ? '–'
-          : past
-            ? t('pantry.pastLastday', { lastDay: showDay(lastDay, book.on) })
-            : lastDay === book.on
-              ? t('pantry.today')
-              : showDay(lastDay, book.on)}
-      </TableCell>
-      <TableCell sx={{ fontSize: typeSize.small, color: 'text.secondary' }}>
-        {lot.setAside !== undefined
-          ? t('pantry.setAsideSetaside', { setAside: lot.setAside })
-          : lot.onHandG === 0
-            ? t('pantry.empty')
-            : first
-              ? t('pantry.firstInLine')
-              : t('pantry.waitsItsTurn')}
-        {lot.openedOn && lot.setAside === undefined && t('pantry.openSinceOpenedon', { openedOn: showDay(lot.openedOn, book.on) })}
-        {lot.from && (
-          <>
-            ,{' '}
-            <Link to={`/bakes/${lot.from.bakeId}`} style={{ color: 'inherit' }}>
-              {t('pantry.leftByABake')}
-            </Link>
-          </>
-        )}
-        <Box>
-          <Link
-            to={`/bakes?lot=${encodeURIComponent(lot.id)}`}
-            style={{ color: 'inherit' }}
-            aria-label={t('pantry.bakesWithNameLotCode', { name, code: lot.code })}
-          >
-            {t('pantry.itsBakes')}
-          </Link>
-        </Box>
-      </TableCell>
+      <LastDay book={book} color={color} lastDay={lastDay} lot={lot} past={past} />
+      <WhereItStands book={book} first={first} lot={lot} name={name} />
     </TableRow>
+  );
+}
+
+/** Until when it may be used. */
+function LastDay({
+  book,
+  color,
+  lastDay,
+  lot,
+  past,
+}: {
+  readonly book: PantryBook;
+  readonly color: string;
+  readonly lastDay: string | undefined;
+  readonly lot: Lot;
+  readonly past: boolean;
+}) {
+  return (
+    <TableCell align="right" sx={past || lastDay === book.on ? { color, fontWeight: 700 } : {}}>
+      {lot.useByOn !== undefined && t('pantry.use')}
+      {lastDay === undefined
+        ? '–'
+        : past
+          ? t('pantry.pastLastday', { lastDay: showDay(lastDay, book.on) })
+          : lastDay === book.on
+            ? t('pantry.today')
+            : showDay(lastDay, book.on)}
+    </TableCell>
+  );
+}
+
+/** First in line or not, open since when, where it came from. */
+function WhereItStands({
+  book,
+  first,
+  lot,
+  name,
+}: {
+  readonly book: PantryBook;
+  readonly first: boolean;
+  readonly lot: Lot;
+  readonly name: string;
+}) {
+  return (
+    <TableCell sx={{ fontSize: typeSize.small, color: 'text.secondary' }}>
+      {lot.setAside !== undefined
+        ? t('pantry.setAsideSetaside', { setAside: lot.setAside })
+        : lot.onHandG === 0
+          ? t('pantry.empty')
+          : first
+            ? t('pantry.firstInLine')
+            : t('pantry.waitsItsTurn')}
+      {lot.openedOn && lot.setAside === undefined && t('pantry.openSinceOpenedon', { openedOn: showDay(lot.openedOn, book.on) })}
+      {lot.from && (
+        <>
+          ,{' '}
+          <Link to={`/bakes/${lot.from.bakeId}`} style={{ color: 'inherit' }}>
+            {t('pantry.leftByABake')}
+          </Link>
+        </>
+      )}
+      <Box>
+        <Link
+          to={`/bakes?lot=${encodeURIComponent(lot.id)}`}
+          style={{ color: 'inherit' }}
+          aria-label={t('pantry.bakesWithNameLotCode', { name, code: lot.code })}
+        >
+          {t('pantry.itsBakes')}
+        </Link>
+      </Box>
+    </TableCell>
   );
 }
 

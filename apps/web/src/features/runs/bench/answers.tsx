@@ -8,28 +8,43 @@ export type Answer = { readonly key: string; readonly label: string; readonly pi
 /** How long a pedal is kept down to take the answer it stands on. */
 const HOLD_MS = 800;
 
+type Props = {
+  readonly label: string;
+  readonly answers: readonly Answer[];
+  readonly chosen: string | null;
+  readonly onTake: (key: string) => void;
+  readonly onAgain?: (() => void) | undefined;
+  readonly onBack: () => void;
+};
+
 /**
  * Answers to choose from: none is chosen at first. By touch or mouse a press takes one. A pedal walks: forward, back, and held down it
  * takes; so do Space and Enter. Held down on what is chosen already it means what the Next edge means.
  */
-export function Answers({
-  label,
-  answers,
-  chosen,
-  onTake,
-  onAgain,
-  onBack,
-}: {
-  label: string;
-  answers: readonly Answer[];
-  chosen: string | null;
-  onTake: (key: string) => void;
-  onAgain?: () => void;
-  onBack: () => void;
-}) {
-  const { palette } = useTheme();
-  const [at, setAt] = useState(-1);
+export function Answers({ label, answers, chosen, onTake, onAgain, onBack }: Props) {
+  const at = useAnswerKeys({ answers, chosen, onTake, onAgain, onBack });
 
+  return (
+    <Box
+      role="group"
+      aria-label={label}
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: `repeat(${answers.length}, 1fr)`,
+        gap: 3,
+        [under.phone]: { gridTemplateColumns: answers.length > 3 ? '1fr 1fr' : `repeat(${answers.length}, 1fr)`, gap: 2 },
+      }}
+    >
+      {answers.map(({ key, label: name, picture }, i) => (
+        <AnswerButton key={key} name={name} picture={picture} chosen={chosen === key} pointedAt={i === at} onTake={() => onTake(key)} />
+      ))}
+    </Box>
+  );
+}
+
+/** Walks over the answers by key or pedal, takes one by a press or by holding. */
+function useAnswerKeys({ answers, chosen, onTake, onAgain, onBack }: Omit<Props, 'label'>): number {
+  const [at, setAt] = useState(-1);
   /** Since when the pedal is down; null: it is up, or has taken already. */
   const downAt = useRef<number | null>(null);
   useEffect(() => {
@@ -72,50 +87,53 @@ export function Answers({
       window.removeEventListener('keyup', up, true);
     };
   });
+  return at;
+}
 
+/** One answer, with its picture. */
+function AnswerButton({
+  name,
+  picture,
+  chosen,
+  pointedAt,
+  onTake,
+}: {
+  readonly name: string;
+  readonly picture: ReactNode;
+  readonly chosen: boolean;
+  readonly pointedAt: boolean;
+  readonly onTake: () => void;
+}) {
+  const { palette } = useTheme();
   return (
     <Box
-      role="group"
-      aria-label={label}
+      component="button"
+      type="button"
+      aria-pressed={chosen}
+      onClick={onTake}
       sx={{
-        display: 'grid',
-        gridTemplateColumns: `repeat(${answers.length}, 1fr)`,
-        gap: 3,
-        [under.phone]: { gridTemplateColumns: answers.length > 3 ? '1fr 1fr' : `repeat(${answers.length}, 1fr)`, gap: 2 },
+        minHeight: picture ? 190 : 88,
+        borderRadius: '12px',
+        border: `2px solid ${palette.leaf.edge}`,
+        outline: pointedAt ? `4px solid ${palette.text.primary}` : 'none',
+        outlineOffset: 2,
+        bgcolor: chosen ? palette.leaf.firSoft : 'background.paper',
+        boxShadow: chosen ? `inset 0 0 0 4px ${palette.primary.main}` : 'none',
+        color: 'text.primary',
+        font: 'inherit',
+        fontSize: typeSize.remaining,
+        fontWeight: 680,
+        cursor: 'pointer',
+        p: 2,
+        display: 'flex',
+        flexDirection: 'column',
+        alignItems: 'center',
+        justifyContent: 'space-evenly',
+        [under.phone]: { fontSize: typeSize.list, minHeight: picture ? 112 : 72 },
       }}
     >
-      {answers.map(({ key, label: name, picture }, i) => (
-        <Box
-          key={key}
-          component="button"
-          type="button"
-          aria-pressed={chosen === key}
-          onClick={() => onTake(key)}
-          sx={{
-            minHeight: picture ? 190 : 88,
-            borderRadius: '12px',
-            border: `2px solid ${palette.leaf.edge}`,
-            outline: i === at ? `4px solid ${palette.text.primary}` : 'none',
-            outlineOffset: 2,
-            bgcolor: chosen === key ? palette.leaf.firSoft : 'background.paper',
-            boxShadow: chosen === key ? `inset 0 0 0 4px ${palette.primary.main}` : 'none',
-            color: 'text.primary',
-            font: 'inherit',
-            fontSize: typeSize.remaining,
-            fontWeight: 680,
-            cursor: 'pointer',
-            p: 2,
-            display: 'flex',
-            flexDirection: 'column',
-            alignItems: 'center',
-            justifyContent: 'space-evenly',
-            [under.phone]: { fontSize: typeSize.list, minHeight: picture ? 112 : 72 },
-          }}
-        >
-          {picture}
-          {name}
-        </Box>
-      ))}
+      {picture}
+      {name}
     </Box>
   );
 }

@@ -27,6 +27,40 @@ type Props = { readonly run: RunInHand; readonly progress: StepProgress; readonl
 /** The hand's word, and what it asks for in grams. */
 export function FeelStep({ run, progress, advance }: Props) {
   const voice = useVoice();
+  const feeling = useFeeling(advance, progress, run);
+  const { right, bowl, word, take, press, warmth, isRight, dosing, answer, dosesGiven, button } = feeling;
+  return (
+    <Box sx={{ display: 'grid', gap: 4 }}>
+      <Box sx={bench.text}>
+        {feelWords(right)}{' '}
+        {bowl &&
+          t('runs.pouredwaterOfWaterIsInWord', {
+            pouredWater: voice.show(bowl.dough.pouredWaterG, 'mass'),
+            word: bowl.heldG > 0.5 ? t('runs.heldIsHeldBack', { held: voice.show(bowl.heldG, 'mass') }) : '',
+          })}
+      </Box>
+      <Answers
+        label={t('runs.howTheDoughFeels')}
+        answers={handWordOrder.map((key) => ({ key, label: handWordLabels[key], picture: <Palm word={key} /> }))}
+        chosen={word}
+        onTake={take}
+        onAgain={press}
+        onBack={advance.back}
+      />
+      <Box aria-live="polite" sx={{ display: 'grid', gap: 3 }}>
+        {warmth && <Warmth {...warmth} />}
+        {word && !warmth && (
+          <FeelSaid isRight={isRight} answer={dosing ? answer : null} dosesGiven={dosesGiven} wantedThirst={run.formula.blend.name} />
+        )}
+        {button && <FeelButtons feeling={feeling} />}
+      </Box>
+    </Box>
+  );
+}
+
+/** What the hand says, what follows from it, and what is noted of it. */
+function useFeeling(advance: Advance, progress: StepProgress, run: RunInHand) {
+  const voice = useVoice();
   const { step } = progress;
   const [word, setWord] = useState<HandWord | null>(null);
   const [busy, setBusy] = useState(false);
@@ -95,47 +129,29 @@ export function FeelStep({ run, progress, advance }: Props) {
     filled: word !== null,
     press,
   });
+  return { right, bowl, word, take, press, warmth, isRight, dosing, answer, dosesGiven, button, busy, setAsItIs, said };
+}
+
+type Feeling = ReturnType<typeof useFeeling>;
+
+/** What can be done with the word. */
+function FeelButtons({ feeling }: { readonly feeling: Feeling }) {
+  const { busy, press, button, warmth, setAsItIs, dosing, isRight, said } = feeling;
   return (
-    <Box sx={{ display: 'grid', gap: 4 }}>
-      <Box sx={bench.text}>
-        {feelWords(right)}{' '}
-        {bowl &&
-          t('runs.pouredwaterOfWaterIsInWord', {
-            pouredWater: voice.show(bowl.dough.pouredWaterG, 'mass'),
-            word: bowl.heldG > 0.5 ? t('runs.heldIsHeldBack', { held: voice.show(bowl.heldG, 'mass') }) : '',
-          })}
-      </Box>
-      <Answers
-        label={t('runs.howTheDoughFeels')}
-        answers={handWordOrder.map((key) => ({ key, label: handWordLabels[key], picture: <Palm word={key} /> }))}
-        chosen={word}
-        onTake={take}
-        onAgain={press}
-        onBack={advance.back}
-      />
-      <Box aria-live="polite" sx={{ display: 'grid', gap: 3 }}>
-        {warmth && <Warmth {...warmth} />}
-        {word && !warmth && (
-          <FeelSaid isRight={isRight} answer={dosing ? answer : null} dosesGiven={dosesGiven} wantedThirst={run.formula.blend.name} />
-        )}
-        {button && (
-          <Box sx={{ display: 'flex', gap: 3, flexWrap: 'wrap' }}>
-            <Button variant="contained" disabled={busy} sx={bench.button} onClick={press}>
-              {button}
-            </Button>
-            {warmth && (
-              <Button variant="outlined" sx={bench.button} onClick={() => setAsItIs(true)}>
-                {t('runs.goByThisWordAllTheSame')}
-              </Button>
-            )}
-            {dosing && !isRight && !warmth && (
-              <Button variant="outlined" disabled={busy} sx={bench.button} onClick={() => void said('end')}>
-                {t('runs.leaveItGoOn')}
-              </Button>
-            )}
-          </Box>
-        )}
-      </Box>
+    <Box sx={{ display: 'flex', gap: 3, flexWrap: 'wrap' }}>
+      <Button variant="contained" disabled={busy} sx={bench.button} onClick={press}>
+        {button}
+      </Button>
+      {warmth && (
+        <Button variant="outlined" sx={bench.button} onClick={() => setAsItIs(true)}>
+          {t('runs.goByThisWordAllTheSame')}
+        </Button>
+      )}
+      {dosing && !isRight && !warmth && (
+        <Button variant="outlined" disabled={busy} sx={bench.button} onClick={() => void said('end')}>
+          {t('runs.leaveItGoOn')}
+        </Button>
+      )}
     </Box>
   );
 }

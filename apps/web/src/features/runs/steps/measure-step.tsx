@@ -7,7 +7,7 @@ import { measureName, showMeasured } from '@north-leaf/words';
 import { typeSize, under } from '../../../ui/theme/theme';
 import { bareNumber } from '../../../ui/form/typed-number';
 import { benchNow } from '../../../platform/bench-clock';
-import { usePreferences, useVoice } from '../../../platform/preferences';
+import { useVoice } from '../../../platform/preferences';
 import { useDevices } from '../devices/use-devices';
 import { ProbePanel } from '../devices/probe-panel';
 import { readMeasure } from '../../bakes/doors';
@@ -20,12 +20,10 @@ import { t } from '../../../platform/words';
 
 /** Values that may be read off at a step; every one may be left out. */
 export function MeasureStep({ run, progress, advance }: { run: RunInHand; progress: StepProgress; advance: Advance }) {
-  const { units } = usePreferences();
   const voice = useVoice();
   const { step } = progress;
   const measures = step.measures ?? [];
   const [texts, setTexts] = useState<Readonly<Record<string, string>>>({});
-  const { probeC, reading, scale } = useDevices();
   const minutesIn = useMinutesIn(run, progress);
   const shownOf = (what: MeasuredWhat) =>
     texts[what] ?? (what === 'bakeMin' && minutesIn !== null && minutesIn >= 0.5 ? minutesIn.toFixed(1) : '');
@@ -51,76 +49,104 @@ export function MeasureStep({ run, progress, advance }: { run: RunInHand; progre
   return (
     <Box sx={{ display: 'grid', gap: 3 }}>
       <Telling progress={progress} />
-      {read.map(({ what, problem }, i) => {
-        const name = measureName(what, voice);
-        const kind = measureKinds[what];
-        const planned = measures[i]!.planned;
-        return (
-          <Box
-            key={what}
-            sx={{
-              display: 'grid',
-              gridTemplateColumns: '220px 190px 1fr',
-              gap: 3,
-              alignItems: 'center',
-              ...bench.text,
-              [under.phone]: { gridTemplateColumns: '1fr 1fr', gap: 1 },
-            }}
-          >
-            <label htmlFor={`m-${what}`}>{name}</label>
-            {kind === 'tone' ? (
-              <ToneChoice name={name} value={bareNumber(texts[what] ?? '')} onChoose={(tone) => set(what, String(tone))} />
-            ) : (
-              <TextField
-                id={`m-${what}`}
-                value={shownOf(what)}
-                error={problem !== null}
-                onChange={({ target }) => set(what, target.value)}
-                onKeyDown={({ key }) => key === 'Enter' && void end()}
-                slotProps={{
-                  htmlInput: {
-                    inputMode: 'decimal',
-                    autoComplete: 'off',
-                    'aria-describedby': `m-${what}-why`,
-                    style: { fontSize: typeSize.reading, height: 48, textAlign: 'right' },
-                  },
-                  input: { endAdornment: <Box sx={{ pr: 2, color: 'text.secondary' }}>{unitFor(what, units)}</Box> },
-                }}
-              />
-            )}
-            <Box
-              id={`m-${what}-why`}
-              role={problem ? 'alert' : undefined}
-              sx={{
-                fontSize: typeSize.action,
-                color: problem ? 'error.main' : 'text.secondary',
-                [under.phone]: { gridColumn: '1 / 3', fontSize: typeSize.large },
-              }}
-            >
-              {problem ?? (planned === undefined ? '' : t('runs.plannedWhat', { what: showMeasured(what, planned, voice) }))}
-              {kind === 'temperature' && probeC !== null && (
-                <Button
-                  variant="outlined"
-                  sx={{ ml: 2, minHeight: 48, fontSize: typeSize.action }}
-                  onClick={() => set(what, inUnits(probeC, 'temperature', units).toFixed(1))}
-                >
-                  {t('runs.takeProbe', { probe: voice.show(probeC, 'temperature', 1) })}
-                </Button>
-              )}
-              {kind === 'mass' && scale === 'on' && reading?.steady && (
-                <Button
-                  variant="outlined"
-                  sx={{ ml: 2, minHeight: 48, fontSize: typeSize.action }}
-                  onClick={() => set(what, fixedMass(reading.grams, units))}
-                >
-                  {t('runs.takeGrams', { grams: voice.show(reading.grams, 'mass') })}
-                </Button>
-              )}
-            </Box>
-          </Box>
-        );
-      })}
+      {read.map(({ what, problem }, i) => (
+        <MeasureRow
+          key={what}
+          what={what}
+          text={shownOf(what)}
+          problem={problem}
+          planned={measures[i]!.planned}
+          onType={(text) => set(what, text)}
+          onEnter={() => void end()}
+        />
+      ))}
       {measures.some(({ what }) => measureKinds[what] === 'temperature') && <ProbePanel run={run} progress={progress} />}
+    </Box>
+  );
+}
+
+/** One value: typed, or taken from scale or thermometer. */
+function MeasureRow({
+  what,
+  text,
+  problem,
+  planned,
+  onType,
+  onEnter,
+}: {
+  readonly what: MeasuredWhat;
+  readonly text: string;
+  readonly problem: string | null;
+  readonly planned: number | undefined;
+  readonly onType: (text: string) => void;
+  readonly onEnter: () => void;
+}) {
+  const voice = useVoice();
+  const { units } = voice;
+  const { probeC, reading, scale } = useDevices();
+  const name = measureName(what, voice);
+  const kind = measureKinds[what];
+  return (
+    <Box
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: '220px 190px 1fr',
+        gap: 3,
+        alignItems: 'center',
+        ...bench.text,
+        [under.phone]: { gridTemplateColumns: '1fr 1fr', gap: 1 },
+      }}
+    >
+      <label htmlFor={`m-${what}`}>{name}</label>
+      {kind === 'tone' ? (
+        <ToneChoice name={name} value={bareNumber(text)} onChoose={(tone) => onType(String(tone))} />
+      ) : (
+        <TextField
+          id={`m-${what}`}
+          value={text}
+          error={problem !== null}
+          onChange={({ target }) => onType(target.value)}
+          onKeyDown={({ key }) => key === 'Enter' && onEnter()}
+          slotProps={{
+            htmlInput: {
+              inputMode: 'decimal',
+              autoComplete: 'off',
+              'aria-describedby': `m-${what}-why`,
+              style: { fontSize: typeSize.reading, height: 48, textAlign: 'right' },
+            },
+            input: { endAdornment: <Box sx={{ pr: 2, color: 'text.secondary' }}>{unitFor(what, units)}</Box> },
+          }}
+        />
+      )}
+      <Box
+        id={`m-${what}-why`}
+        role={problem ? 'alert' : undefined}
+        sx={{
+          fontSize: typeSize.action,
+          color: problem ? 'error.main' : 'text.secondary',
+          [under.phone]: { gridColumn: '1 / 3', fontSize: typeSize.large },
+        }}
+      >
+        {problem ?? (planned === undefined ? '' : t('runs.plannedWhat', { what: showMeasured(what, planned, voice) }))}
+        {kind === 'temperature' && probeC !== null && (
+          <Button
+            variant="outlined"
+            sx={{ ml: 2, minHeight: 48, fontSize: typeSize.action }}
+            onClick={() => onType(inUnits(probeC, 'temperature', units).toFixed(1))}
+          >
+            {t('runs.takeProbe', { probe: voice.show(probeC, 'temperature', 1) })}
+          </Button>
+        )}
+        {kind === 'mass' && scale === 'on' && reading?.steady && (
+          <Button
+            variant="outlined"
+            sx={{ ml: 2, minHeight: 48, fontSize: typeSize.action }}
+            onClick={() => onType(fixedMass(reading.grams, units))}
+          >
+            {t('runs.takeGrams', { grams: voice.show(reading.grams, 'mass') })}
+          </Button>
+        )}
+      </Box>
     </Box>
   );
 }

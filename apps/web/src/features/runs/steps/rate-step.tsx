@@ -21,7 +21,6 @@ type Rated = Partial<Record<(typeof asked)[number][0], number>>;
 
 /** Five dots each; whatever is left out is left out. Ends the bake. */
 export function RateStep({ run, progress, advance }: { run: RunInHand; progress: StepProgress; advance: Advance }) {
-  const { palette } = useTheme();
   const { units } = usePreferences();
   const voice = useVoice();
   const { step } = progress;
@@ -54,60 +53,12 @@ export function RateStep({ run, progress, advance }: { run: RunInHand; progress:
   return (
     <Box sx={{ display: 'grid', gap: 3 }}>
       {asked.map(([key, name, low, high]) => (
-        <Box
+        <RateRow
           key={key}
-          role="group"
-          aria-label={name}
-          sx={{
-            display: 'grid',
-            gridTemplateColumns: '120px 1fr',
-            alignItems: 'center',
-            gap: 3,
-            ...bench.text,
-            [under.phone]: { gridTemplateColumns: '70px 1fr', gap: 1 },
-          }}
-        >
-          <b>{name}</b>
-          <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', [under.phone]: { gap: '4px' } }}>
-            <Box
-              sx={{ fontSize: typeSize.action, width: 76, textAlign: 'right', color: 'text.secondary', [under.phone]: { display: 'none' } }}
-            >
-              {low}
-            </Box>
-            {[1, 2, 3, 4, 5].map((n) => (
-              <Box
-                key={n}
-                component="button"
-                type="button"
-                aria-label={t('runs.nameNOf5', { name, n })}
-                aria-pressed={rated[key] === n}
-                onClick={() => setRated((before) => ({ ...before, [key]: n }))}
-                sx={{
-                  width: 64,
-                  height: 64,
-                  border: 0,
-                  bgcolor: 'transparent',
-                  p: 0,
-                  cursor: 'pointer',
-                  color: 'primary.main',
-                  [under.phone]: { width: 52, height: 52 },
-                }}
-              >
-                <svg viewBox="0 0 64 64" width="100%" height="100%" aria-hidden="true">
-                  <circle
-                    cx="32"
-                    cy="32"
-                    r="22"
-                    fill={(rated[key] ?? 0) >= n ? 'currentColor' : palette.background.paper}
-                    stroke="currentColor"
-                    strokeWidth="4"
-                  />
-                </svg>
-              </Box>
-            ))}
-            <Box sx={{ fontSize: typeSize.action, color: 'text.secondary', [under.phone]: { display: 'none' } }}>{high}</Box>
-          </Box>
-        </Box>
+          {...{ name, low, high }}
+          value={rated[key] ?? 0}
+          onRate={(n) => setRated((before) => ({ ...before, [key]: n }))}
+        />
       ))}
       <Box sx={{ display: 'flex', gap: 4, flexWrap: 'wrap' }}>
         {measures.map(({ what, planned, problem }) => (
@@ -130,6 +81,76 @@ export function RateStep({ run, progress, advance }: { run: RunInHand; progress:
           slotProps={{ htmlInput: { maxLength: 2000, style: { fontSize: typeSize.strip, height: 48 } } }}
           sx={{ flex: 1, minWidth: 240 }}
         />
+      </Box>
+    </Box>
+  );
+}
+
+/** Five dots, from little to much. */
+function RateRow({
+  name,
+  low,
+  high,
+  value,
+  onRate,
+}: {
+  readonly name: string;
+  readonly low: string;
+  readonly high: string;
+  readonly value: number;
+  readonly onRate: (n: number) => void;
+}) {
+  const { palette } = useTheme();
+  return (
+    <Box
+      role="group"
+      aria-label={name}
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: '120px 1fr',
+        alignItems: 'center',
+        gap: 3,
+        ...bench.text,
+        [under.phone]: { gridTemplateColumns: '70px 1fr', gap: 1 },
+      }}
+    >
+      <b>{name}</b>
+      <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', [under.phone]: { gap: '4px' } }}>
+        <Box sx={{ fontSize: typeSize.action, width: 76, textAlign: 'right', color: 'text.secondary', [under.phone]: { display: 'none' } }}>
+          {low}
+        </Box>
+        {[1, 2, 3, 4, 5].map((n) => (
+          <Box
+            key={n}
+            component="button"
+            type="button"
+            aria-label={t('runs.nameNOf5', { name, n })}
+            aria-pressed={value === n}
+            onClick={() => onRate(n)}
+            sx={{
+              width: 64,
+              height: 64,
+              border: 0,
+              bgcolor: 'transparent',
+              p: 0,
+              cursor: 'pointer',
+              color: 'primary.main',
+              [under.phone]: { width: 52, height: 52 },
+            }}
+          >
+            <svg viewBox="0 0 64 64" width="100%" height="100%" aria-hidden="true">
+              <circle
+                cx="32"
+                cy="32"
+                r="22"
+                fill={value >= n ? 'currentColor' : palette.background.paper}
+                stroke="currentColor"
+                strokeWidth="4"
+              />
+            </svg>
+          </Box>
+        ))}
+        <Box sx={{ fontSize: typeSize.action, color: 'text.secondary', [under.phone]: { display: 'none' } }}>{high}</Box>
       </Box>
     </Box>
   );

@@ -27,7 +27,6 @@ type Tried =
 
 /** There is none, or not enough: another ingredient, its totals held, with what moves shown before it is taken. */
 export function Swap({ run, progress }: { run: RunInHand; progress: StepProgress }) {
-  const voice = useVoice();
   const [open, setOpen] = useState(false);
   const [tried, setTried] = useState<Tried | null>(null);
   const { formula, kitchen, pantry, state } = run;
@@ -72,48 +71,7 @@ export function Swap({ run, progress }: { run: RunInHand; progress: StepProgress
           {nameOf(tried.toId)} {tried.refused}
         </Box>
       )}
-      {tried && 'swap' in tried && (
-        <Box role="status" sx={{ display: 'grid', gap: 2, justifyItems: 'start', ...bench.text }}>
-          <Box>
-            <b>
-              {voice.show(tried.swap.fromG, 'mass')} {nameOf(progress.step.ingredientId!).toLowerCase()} →{' '}
-              {voice.show(tried.swap.toG, 'mass')} {nameOf(tried.toId).toLowerCase()}
-            </b>
-            {tried.swap.alsoMoves
-              .map(
-                ({ name, byG }) =>
-                  `, ${name.split(/[,(]/)[0]!.trim().toLowerCase()} ${byG > 0 ? '+' : '−'}${voice.show(Math.abs(byG), 'mass')}`,
-              )
-              .join('')}
-            .{' '}
-            {tried.swap.allergensNew.length > 0 && (
-              <b>
-                {t('runs.nowWithValue', {
-                  value: [
-                    ...new Set(
-                      tried.swap.allergensNew.map(({ code, possible }) => `${possible ? t('common.maybe') : ''}${allergenWord(code)}`),
-                    ),
-                  ].join(', '),
-                })}{' '}
-              </b>
-            )}
-            {tried.formula.rows
-              .filter(({ key }) => !formula.rows.some((row) => row.key === key))
-              .map(({ ingredientId, amountG }) =>
-                t('runs.putAmountIngredientidInWithIt', {
-                  amount: voice.show(amountG, 'mass'),
-                  ingredientId: nameOf(ingredientId).toLowerCase(),
-                }),
-              )
-              .join('')}
-            {tried.swap.breaks.length > 0 && <b>{t('runs.doesNotSuitBreaks', { breaks: tried.swap.breaks.join(', ') })} </b>}
-            {tried.swap.notes.join(' ')}
-          </Box>
-          <Button variant="contained" sx={bench.button} onClick={() => void take(tried.formula)}>
-            {t('runs.swapIt')}
-          </Button>
-        </Box>
-      )}
+      {tried && 'swap' in tried && <WhatItWouldBe formula={formula} nameOf={nameOf} progress={progress} take={take} tried={tried} />}
       <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap' }}>
         {choices.map((id) => (
           <Button
@@ -129,6 +87,65 @@ export function Swap({ run, progress }: { run: RunInHand; progress: StepProgress
           {t('runs.noKeepIt')}
         </Button>
       </Box>
+    </Box>
+  );
+}
+
+/** What the swap changes, before it is done. */
+function WhatItWouldBe({
+  formula,
+  nameOf,
+  progress,
+  take,
+  tried,
+}: {
+  readonly formula: Formula;
+  readonly nameOf: (id: string) => string;
+  readonly progress: StepProgress;
+  readonly take: (next: Formula) => Promise<void>;
+  readonly tried: Extract<Tried, { swap: unknown }>;
+}) {
+  const voice = useVoice();
+  return (
+    <Box role="status" sx={{ display: 'grid', gap: 2, justifyItems: 'start', ...bench.text }}>
+      <Box>
+        <b>
+          {voice.show(tried.swap.fromG, 'mass')} {nameOf(progress.step.ingredientId!).toLowerCase()} → {voice.show(tried.swap.toG, 'mass')}{' '}
+          {nameOf(tried.toId).toLowerCase()}
+        </b>
+        {tried.swap.alsoMoves
+          .map(
+            ({ name, byG }) =>
+              `, ${name.split(/[,(]/)[0]!.trim().toLowerCase()} ${byG > 0 ? '+' : '−'}${voice.show(Math.abs(byG), 'mass')}`,
+          )
+          .join('')}
+        .{' '}
+        {tried.swap.allergensNew.length > 0 && (
+          <b>
+            {t('runs.nowWithValue', {
+              value: [
+                ...new Set(
+                  tried.swap.allergensNew.map(({ code, possible }) => `${possible ? t('common.maybe') : ''}${allergenWord(code)}`),
+                ),
+              ].join(', '),
+            })}{' '}
+          </b>
+        )}
+        {tried.formula.rows
+          .filter(({ key }) => !formula.rows.some((row) => row.key === key))
+          .map(({ ingredientId, amountG }) =>
+            t('runs.putAmountIngredientidInWithIt', {
+              amount: voice.show(amountG, 'mass'),
+              ingredientId: nameOf(ingredientId).toLowerCase(),
+            }),
+          )
+          .join('')}
+        {tried.swap.breaks.length > 0 && <b>{t('runs.doesNotSuitBreaks', { breaks: tried.swap.breaks.join(', ') })} </b>}
+        {tried.swap.notes.join(' ')}
+      </Box>
+      <Button variant="contained" sx={bench.button} onClick={() => void take(tried.formula)}>
+        {t('runs.swapIt')}
+      </Button>
     </Box>
   );
 }
