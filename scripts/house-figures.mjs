@@ -181,3 +181,32 @@ export function unusedOfCore(ts, parsed) {
   const words = new Set(outside.join('\n').match(/\w+/g));
   return given.filter((name) => !words.has(name));
 }
+
+/** Functions the core gives away: those whose words lack their units, errors or source; and how many show an example. */
+export function coreDocs(ts, parsed) {
+  const index = parsed.get('packages/core/src/index.ts');
+  const named = new Set();
+  const whole = new Set();
+  for (const one of index.statements) {
+    if (!ts.isExportDeclaration(one) || one.isTypeOnly) continue;
+    if (!one.exportClause) whole.add(`packages/core/src/${one.moduleSpecifier.text.replace('./', '').replace(/\.js$/, '.ts')}`);
+    else for (const { name, propertyName } of one.exportClause.elements) named.add((propertyName ?? name).text);
+  }
+  const found = { functions: 0, examples: 0, lacking: [] };
+  for (const [file, tree] of parsed) {
+    if (!file.startsWith('packages/core/src/')) continue;
+    for (const one of tree.statements) {
+      if (!one.modifiers?.some(({ kind }) => kind === ts.SyntaxKind.ExportKeyword)) continue;
+      const declared = ts.isVariableStatement(one) ? one.declarationList.declarations[0] : one;
+      const isFunction = ts.isFunctionDeclaration(one) || (declared?.initializer && ts.isArrowFunction(declared.initializer));
+      const name = declared?.name?.getText();
+      if (!isFunction || !(named.has(name) || whole.has(file))) continue;
+      const said = tree.text.slice(one.getFullStart(), one.getStart());
+      found.functions += 1;
+      if (said.includes('@example')) found.examples += 1;
+      if (!/Docs as/.test(said) && !['Units', 'Throws', 'Source'].every((word) => said.includes(` * ${word}`)))
+        found.lacking.push(`${file} ${name}`);
+    }
+  }
+  return found;
+}

@@ -5,6 +5,7 @@ import { tmpdir } from 'node:os';
 import { dirname, join, relative } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import {
+  coreDocs,
   functionSizes,
   longComponents,
   namesTwice,
@@ -120,6 +121,9 @@ else {
     print(`names exported twice in ${part}`, namesTwice(ts, own), 0);
   }
   print('names of core used nowhere outside', unusedOfCore(ts, parsed), 0);
+  const docs = coreDocs(ts, parsed);
+  print('functions of core without their block', docs.lacking, 0);
+  console.log(`functions of core with an example    ${docs.examples} of ${docs.functions}   goal half`);
   print('units written in the web', unitsWritten(ts, parsed), 0);
   print('sentences of the web in no catalogue', sentencesOutside(ts, parsed), 0);
   print('sentences of the catalogue said nowhere', sentencesUnsaid(parsed), 0);

@@ -20,7 +20,17 @@ export type Refusal = { readonly path: string; readonly message: string; readonl
 /** What came of a question, or what of it was wrong: over a border (a worker, a thread) an error would lose its path. */
 export type Reply<A> = { readonly ok: true; readonly answer: A } | { readonly ok: false; readonly refused: Refusal };
 
-/** An error of ours as a value that crosses a border. */
+/**
+ * An error of ours as a value that crosses a border.
+ *
+ * Units    none.
+ * Throws   nothing.
+ * Findings none.
+ * Source   none.
+ *
+ * @example
+ * refusalOf(new InputError('chill.minutes', 'must be a number')); // => { path: 'chill.minutes', message: 'must be a number' }
+ */
 export const refusalOf = ({ path, message, limit }: InputError): Refusal => ({ path, message, ...(limit ? { limit } : {}) });
 
 /**

@@ -43,6 +43,9 @@ export type Evaluation = {
  * Throws   nothing for wrong numbers: the stage that met the InputError is `waiting` with it, and so are the later ones; earlier ones stand.
  * Findings every stage's, worst first.
  * Source   the six stages.
+ *
+ * @example
+ * evaluate(demoCrackerV2, demoKitchen, { ingredients, lots: {} }).bake.state; // => 'good'
  */
 export function evaluate(
   formula: Formula,
@@ -109,6 +112,9 @@ export function evaluateDough(formula: Formula, kitchen: Kitchen, pantry: Pantry
  * Throws   nothing for wrong numbers: null where a stage before the oven could not be worked out.
  * Findings none.
  * Source   the first four stages.
+ *
+ * @example
+ * bakeCaseFor(demoCrackerV2, demoKitchen, { ingredients, lots: {} }).thicknessMm; // => 2.4
  */
 export function bakeCaseFor(formula: Formula, kitchen: Kitchen, pantry: Pantry): BakeCase | null {
   const theCase = caseOf(formula, kitchen, pantry);
@@ -159,14 +165,31 @@ function stageRunner(theCase: Case | null): StageRunner {
   };
 }
 
-/** Problems of every stage that could not be worked out. */
+/**
+ * Problems of every stage that could not be worked out.
+ *
+ * Units    none.
+ * Throws   nothing.
+ * Findings none.
+ * Source   none.
+ *
+ * @example
+ * problemsOf(evaluate(demoCrackerV2, demoKitchen, { ingredients, lots: {} })); // => []
+ */
 export function problemsOf(evaluation: Evaluation): Refusal[] {
   return Object.values(evaluation).flatMap((stage) =>
     stage !== null && 'state' in stage && stage.state === 'waiting' && stage.problem ? [stage.problem] : [],
   );
 }
 
-/** Findings of every stage, in the order of the work. */
+/**
+ * Findings of every stage, in the order of the work.
+ *
+ * Units    as `Finding` has them: those of the core.
+ * Throws   nothing.
+ * Findings none.
+ * Source   none.
+ */
 export function findingsOf(evaluation: Evaluation): Finding[] {
   const { blend, dough, chill, sheet, bake, keep } = evaluation;
   return [blend, dough, chill, sheet, bake, keep].flatMap((stage) => (stage.state === 'waiting' ? [] : stage.findings));

@@ -24,10 +24,50 @@ import type { Preparation } from './document/preparation.js';
  * Source   schema 1, core 1.0 to 1.8: every later member is optional and keeps its meaning when it is left out.
  */
 export const liftFormula = (formula: Formula): Formula => formula;
+/**
+ * A stored blend as today's core has it.
+ *
+ * Units    those of the document.
+ * Throws   nothing.
+ * Findings none.
+ * Source   none.
+ */
 export const liftBlend = (blend: Blend): Blend => blend;
+/**
+ * A stored kitchen as today's core has it.
+ *
+ * Units    those of the document.
+ * Throws   nothing.
+ * Findings none.
+ * Source   none.
+ */
 export const liftKitchen = (kitchen: Kitchen): Kitchen => kitchen;
+/**
+ * A stored preparation as today's core has it.
+ *
+ * Units    those of the document.
+ * Throws   nothing.
+ * Findings none.
+ * Source   none.
+ */
 export const liftPreparation = (preparation: Preparation): Preparation => preparation;
+/**
+ * What happened, as today's core has it.
+ *
+ * Units    those of the document.
+ * Throws   nothing.
+ * Findings none.
+ * Source   none.
+ */
 export const liftHappened = (what: Happened): Happened => what;
+/**
+ * A stored event as today's core has it.
+ *
+ * Units    those of the document.
+ * Throws   nothing.
+ * Findings none.
+ * Source   none.
+ */
 export const liftEvent = (event: BakeEvent): BakeEvent => ({ ...event, what: liftHappened(event.what) });
 
 /**
@@ -37,6 +77,9 @@ export const liftEvent = (event: BakeEvent): BakeEvent => ({ ...event, what: lif
  * Throws   nothing.
  * Findings none.
  * Source   core 1.7 and before.
+ *
+ * @example
+ * liftLot({ id: 'a', ingredientId: 'xanthan', code: '7' }).code; // => '7'
  */
 export function liftLot(lot: Lot): Lot {
   if (lot.from === undefined || lot.bestByOn === undefined || lot.useByOn !== undefined) return lot;

@@ -25,6 +25,9 @@ export type OvenCare = {
  * Throws   nothing.
  * Findings none.
  * Source   the kitchen's own readings; what is due and uneven: facts/oven (judgement).
+ *
+ * @example
+ * ovenCare(demoKitchen.ovens[0], demoKitchen, '2026-03-01').state; // => 'measured'
  */
 export function ovenCare(oven: Oven, kitchen: Kitchen, on: string): OvenCare {
   const { readings, hotSpots = [] } = oven;

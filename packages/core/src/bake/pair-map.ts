@@ -46,6 +46,16 @@ function atPair(problem: BakeProblem, timesThick: number, airC: number): BakePro
   };
 }
 
-/** How well dry and golden meet: minutes between done and over, over the minutes to done; below 0 it is over before it is done. */
+/**
+ * How well dry and golden meet: minutes between done and over, over the minutes to done; below 0 it is over before it is done.
+ *
+ * Units    min; a share of the bake.
+ * Throws   nothing.
+ * Findings none.
+ * Source   none.
+ *
+ * @example
+ * windowShare({ doneMin: 20, overMin: 25 }); // => 0.25
+ */
 export const windowShare = ({ doneMin, overMin }: Pick<PairCell, 'doneMin' | 'overMin'>): number =>
   doneMin === null ? -1 : ((overMin ?? Infinity) - doneMin) / doneMin;

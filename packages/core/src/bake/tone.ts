@@ -2,10 +2,30 @@ import { leastChange, lightness, toneStep } from '../facts/colour.js';
 
 const { raw: ORDINARY, burnt } = lightness.values;
 
-/** Lightness L* of a browning index 0..1, of a dough that is `rawLightness` before it bakes. */
+/**
+ * Lightness L* of a browning index 0..1, of a dough that is `rawLightness` before it bakes.
+ *
+ * Units    browning 0 to 1; lightness CIE L*.
+ * Throws   nothing.
+ * Findings none.
+ * Source   `facts/colour`.
+ *
+ * @example
+ * lightnessOf(0.5); // => 56
+ */
 export const lightnessOf = (browning: number, rawLightness: number = ORDINARY): number => burnt + (rawLightness - burnt) * (1 - browning);
 
-/** Tone 1 (raw) to 8 (burnt) of a lightness. */
+/**
+ * Tone 1 (raw) to 8 (burnt) of a lightness.
+ *
+ * Units    l is CIE lightness L*, 0 to 100; tone 1 to 8.
+ * Throws   nothing.
+ * Findings none.
+ * Source   `facts/colour`.
+ *
+ * @example
+ * toneOf(60); // => 4.66667
+ */
 export const toneOf = (l: number): number => Math.min(8, Math.max(1, 1 + (ORDINARY - l) / toneStep.value));
 
 /** Tone of a browning index. */

@@ -31,7 +31,17 @@ export function withShare(rows: readonly BlendRow[], index: number, share: numbe
   });
 }
 
-/** Without one row: the rest grow to fill its place. */
+/**
+ * Without one row: the rest grow to fill its place.
+ *
+ * Units    shares of the blend, summing to 1.
+ * Throws   InputError when the rest are all pinned.
+ * Findings none.
+ * Source   none.
+ *
+ * @example
+ * withoutRow([{ key: 'a', ingredientId: 'x', share: 0.5 }, { key: 'b', ingredientId: 'y', share: 0.3 }, { key: 'c', ingredientId: 'z', share: 0.2 }], 0).map(({ share }) => Number(share.toFixed(2))); // => [0.6, 0.4]
+ */
 export function withoutRow(rows: readonly BlendRow[], index: number): BlendRow[] {
   return withShare(rows, index, 0).filter((_, i) => i !== index);
 }

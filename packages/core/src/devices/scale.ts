@@ -93,7 +93,17 @@ export function restAfter(rest: Rest, reading: ScaleReading, atMs: number): Rest
   return [...kept, { reading, atMs }];
 }
 
-/** What a rest weighs: the mean of its readings, so that the noise of one is neither a zero nor a weight. Its newest says the rest. */
+/**
+ * What a rest weighs: the mean of its readings, so that the noise of one is neither a zero nor a weight. Its newest says the rest.
+ *
+ * Units    g.
+ * Throws   nothing.
+ * Findings none.
+ * Source   the mean of a rest.
+ *
+ * @example
+ * restReading([{ reading: { grams: 10, steady: true } }, { reading: { grams: 10.2, steady: true } }], { grams: 0, steady: false }).grams; // => 10.1
+ */
 export function restReading(rest: Rest, otherwise: ScaleReading): ScaleReading {
   const newest = rest.at(-1)?.reading;
   if (!newest) return otherwise;

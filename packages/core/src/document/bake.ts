@@ -31,7 +31,17 @@ export type HandWord = (typeof handWordOrder)[number];
 export const leftOvers = ['dough', 'shaped', 'baked', 'crumb', 'egg'] as const;
 export type LeftOver = (typeof leftOvers)[number];
 export const beginnings = ['dough', 'shaped'] as const;
-/** A run may begin from what another left: at the table with its dough, or at the oven with its pieces. */
+/**
+ * A run may begin from what another left: at the table with its dough, or at the oven with its pieces.
+ *
+ * Units    none.
+ * Throws   nothing.
+ * Findings none.
+ * Source   none.
+ *
+ * @example
+ * canBegin('dough'); // => true
+ */
 export const canBegin = (what: LeftOver): what is Begins['what'] => (beginnings as readonly LeftOver[]).includes(what);
 export type Begins = { readonly lotId: string; readonly what: (typeof beginnings)[number] };
 

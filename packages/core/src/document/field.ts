@@ -128,6 +128,17 @@ export const word = <const W extends string>(name: string, words: Readonly<Recor
   of: keysOf(words),
   words,
 });
+/**
+ * The keys of a table, by their type.
+ *
+ * Units    none.
+ * Throws   nothing.
+ * Findings none.
+ * Source   none.
+ *
+ * @example
+ * keysOf({ room: 1, fridge: 2 }); // => ['room', 'fridge']
+ */
 export const keysOf = <const W extends string>(of: Readonly<Record<W, unknown>>): readonly W[] => Object.keys(of) as W[];
 /** Words that stand for themselves. */
 export const plainly = <const W extends string>(of: readonly W[]): Readonly<Record<W, string>> =>
@@ -179,7 +190,17 @@ export function numbersOf(fields: Fields, under = ''): NumberPlace[] {
   });
 }
 
-/** What stands at a place of a document: 'composition.waterShare'. */
+/**
+ * What stands at a place of a document: 'composition.waterShare'.
+ *
+ * Units    those of the document.
+ * Throws   nothing.
+ * Findings none.
+ * Source   none.
+ *
+ * @example
+ * at({ composition: { waterShare: 0.12 } }, 'composition.waterShare'); // => 0.12
+ */
 export const at = (document: unknown, path: string): unknown =>
   path
     .split('.')

@@ -44,7 +44,17 @@ export type Row = {
   /** A gum or seed that swells in formula water before it meets the flour. */ readonly soakMin?: number;
 };
 
-/** Mixed into the dough or folded into it: what a sheet is rolled from. */
+/**
+ * Mixed into the dough or folded into it: what a sheet is rolled from.
+ *
+ * Units    none.
+ * Throws   nothing.
+ * Findings none.
+ * Source   none.
+ *
+ * @example
+ * isOfDough({ use: 'rollIn' }); // => true
+ */
 export const isOfDough = ({ use }: Pick<Row, 'use'>): boolean => use === 'dough' || use === 'rollIn';
 
 /** The one way to wait anywhere: chilling, firming, cooling. */

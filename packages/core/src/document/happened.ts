@@ -8,6 +8,9 @@ import type { Formula, Row } from './formula.js';
  * Throws   nothing.
  * Findings none.
  * Source   `corrects` of the events themselves.
+ *
+ * @example
+ * standingEvents([]); // => []
  */
 export function standingEvents(events: readonly BakeEvent[]): BakeEvent[] {
   const corrected = new Set(events.flatMap(({ corrects }) => corrects ?? []));
@@ -21,6 +24,9 @@ export function standingEvents(events: readonly BakeEvent[]): BakeEvent[] {
  * Throws   nothing.
  * Findings none.
  * Source   a sum.
+ *
+ * @example
+ * weighedOf([]); // => {}
  */
 export function weighedOf(events: readonly BakeEvent[]): Record<string, number> {
   const sums: Record<string, number> = {};

@@ -168,11 +168,28 @@ const ofOvenModel: readonly Learned['what'][] = ['oven', 'ovenHeatFactor', 'cris
 /** The first release with today's model of the oven. */
 const OVEN_MODEL_SINCE = '1.11.0';
 
-/** Whether it was learned with a model of the oven that is not today's: it is kept, not used, and worked out anew from its bakes. */
+/**
+ * Whether it was learned with a model of the oven that is not today's: it is kept, not used, and worked out anew from its bakes.
+ *
+ * Units    none.
+ * Throws   nothing.
+ * Findings none.
+ * Source   none.
+ */
 export const isOutdated = ({ what, bakeIds, coreVersion }: Learned): boolean =>
   ofOvenModel.includes(what) && (what === 'ovenHeatFactor' || bakeIds.length > 0) && !hasTodaysOven(coreVersion);
 
-/** Whether a release worked bakes out with the model of the oven that this one has. */
+/**
+ * Whether a release worked bakes out with the model of the oven that this one has.
+ *
+ * Units    none.
+ * Throws   nothing.
+ * Findings none.
+ * Source   none.
+ *
+ * @example
+ * hasTodaysOven(undefined); // => false
+ */
 export const hasTodaysOven = (coreVersion: string | undefined): boolean =>
   coreVersion !== undefined && !isBefore(coreVersion, OVEN_MODEL_SINCE);
 
@@ -182,6 +199,13 @@ function isBefore(release: string, other: string): boolean {
   return i >= 0 && a[i]! < b[i]!;
 }
 
-/** What a kitchen has learned of one thing and uses; undefined for nothing, and for what was set aside or learned with another model. */
+/**
+ * What a kitchen has learned of one thing and uses; undefined for nothing, and for what was set aside or learned with another model.
+ *
+ * Units    as `Learned` has them.
+ * Throws   nothing.
+ * Findings none.
+ * Source   none.
+ */
 export const learnedOf = ({ learned }: Pick<Kitchen, 'learned'>, what: Learned['what'], about: string): Learned | undefined =>
   learned.find((one) => one.what === what && one.about === about && one.setAside !== true && !isOutdated(one));

@@ -165,6 +165,17 @@ export const glutenWords = {
   free: 'no grain in it by nature; that is a belief, not a proof',
 } as const;
 export type GlutenClass = keyof typeof glutenWords;
+/**
+ * The strictest of some classes; free where there is none.
+ *
+ * Units    none.
+ * Throws   nothing.
+ * Findings none.
+ * Source   judgement: what is worst counts.
+ *
+ * @example
+ * strictestGluten(['free', 'contains']); // => 'contains'
+ */
 export const strictestGluten = (classes: readonly GlutenClass[]): GlutenClass =>
   keysOf(glutenWords).find((one) => classes.includes(one)) ?? 'free';
 

@@ -48,7 +48,17 @@ export function liquidTemperature(parts: readonly WarmPart[], liquidKg: number, 
   return { atC: COLDEST_TAP_C, iceShare: Math.min(1, iceShare), feasible: iceShare <= 1 };
 }
 
-/** Where an ingredient waits before it goes in: the fridge for fats, eggs and dairy, the room for the rest. C. */
+/**
+ * Where an ingredient waits before it goes in: the fridge for fats, eggs and dairy, the room for the rest. C.
+ *
+ * Units    C.
+ * Throws   nothing.
+ * Findings none.
+ * Source   common practice, no source: fats, eggs and dairy come from the fridge.
+ *
+ * @example
+ * storedC(ingredients.butter_unsalted, demoKitchen); // => 4.6
+ */
 export function storedC(ingredient: Ingredient, kitchen: Kitchen): number {
   const fridge = kitchen.places.find(({ kind }) => kind === 'fridge');
   return COLD_KINDS.has(ingredient.kind) && fridge ? fridge.atC : kitchen.roomC;

@@ -90,6 +90,9 @@ export function readLine(written: string, ingredients: Readonly<Record<string, I
  * Throws   nothing.
  * Findings none.
  * Source   readLine; words of headings in facts/line-words.
+ *
+ * @example
+ * readList('120 g white rice flour', ingredients)[0].ingredientId; // => 'rice_white'
  */
 export function readList(text: string, ingredients: Readonly<Record<string, Ingredient>>, options: ReadOptions = {}): ReadLine[] {
   let under: string | undefined;

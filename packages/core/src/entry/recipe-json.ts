@@ -9,6 +9,9 @@ import type { Pantry } from '../document/pantry.js';
  * Throws   nothing; JSON that is no recipe is a text like any other.
  * Findings none.
  * Source   schema.org Recipe, JSON-LD; property recipeIngredient, and its older name ingredients.
+ *
+ * @example
+ * linesOf('120 g rice flour').name; // => null
  */
 export function linesOf(text: string): { readonly name: string | null; readonly lines: string } {
   const recipe = recipeIn(parsed(text));

@@ -21,6 +21,9 @@ const FAR = 2.5;
  * Throws   nothing.
  * Findings none: these are questions about what was written, not judgements of the dough.
  * Source   slips that bakers tell of: common practice, no source; windows in facts/families.
+ *
+ * @example
+ * slipsIn([], families.cracker_thin, ingredients); // => []
  */
 export function slipsIn(lines: readonly ReadLine[], family: Family, ingredients: Pantry['ingredients']): Slip[] {
   const massOf = ({ mass }: ReadLine) => mass?.massG ?? 0;

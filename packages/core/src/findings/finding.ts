@@ -158,7 +158,17 @@ export function stateOf(findings: readonly Finding[]): Exclude<StageState, 'wait
   return worst === 2 ? 'fix' : worst === 1 ? 'watch' : 'good';
 }
 
-/** Worst first, unsafe before all. */
+/**
+ * Worst first, unsafe before all.
+ *
+ * Units    none.
+ * Throws   nothing.
+ * Findings none.
+ * Source   none.
+ *
+ * @example
+ * worstFirst([{ level: 'watch' }, { level: 'fix' }]).map(({ level }) => level); // => ['fix', 'watch']
+ */
 export function worstFirst(findings: readonly Finding[]): Finding[] {
   const weight = (finding: Finding) => levels.indexOf(finding.level) + (finding.unsafe ? 10 : 0);
   return [...findings].sort((a, b) => weight(b) - weight(a));

@@ -4,7 +4,17 @@ import { isPouredWater } from './roles.js';
 import type { Lot, Pantry } from '../document/pantry.js';
 import type { Portion } from './mixture.js';
 
-/** What a gram of a lot cost, in the smallest coin; undefined where the pack or its price is not known. */
+/**
+ * What a gram of a lot cost, in the smallest coin; undefined where the pack or its price is not known.
+ *
+ * Units    smallest coin a g.
+ * Throws   nothing.
+ * Findings none.
+ * Source   none.
+ *
+ * @example
+ * costPerG({ packCostMinor: 450, packG: 900 }); // => 0.5
+ */
 export function costPerG(lot: Lot | undefined): number | undefined {
   if (lot?.packCostMinor === undefined || lot.packG === undefined || lot.packG <= 0) return undefined;
   return lot.packCostMinor / lot.packG;

@@ -22,6 +22,9 @@ export type Portion = {
  * Throws   InputError at `path` when the pantry has no such ingredient, or it contains gluten by nature.
  * Findings none: proof of gluten is judged by blend and dough.
  * Source   the kitchen's pantry.
+ *
+ * @example
+ * portionOf({ ingredients, lots: {} }, 'rows[0]', 'xanthan', 6).amountG; // => 6
  */
 export function portionOf(
   pantry: Pantry,
@@ -50,6 +53,9 @@ function lotFor(pantry: Pantry, ingredientId: string, lotId: string | undefined)
  * Throws   nothing.
  * Findings none.
  * Source   first expired, first out: common practice, no source.
+ *
+ * @example
+ * lotsInUse({ ingredients, lots: {} }, 'xanthan'); // => []
  */
 export function lotsInUse(pantry: Pantry, ingredientId: string): Lot[] {
   const last = '9999-12-31';

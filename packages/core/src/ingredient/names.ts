@@ -30,6 +30,14 @@ export type NameBook = {
   readonly turns: ReadonlyMap<string, readonly { readonly words: ReadonlySet<string>; readonly becomes: readonly string[] }[]>;
 };
 
+/**
+ * What an ingredient is often taken for, and what to ask.
+ *
+ * Units    none.
+ * Throws   nothing.
+ * Findings none.
+ * Source   `facts`, common practice, no source.
+ */
 export const confusedWith = (id: string) => confusions.values.find(({ ids }) => ids.includes(id));
 
 const books = new WeakMap<Pantry['ingredients'], NameBook>();
@@ -80,7 +88,17 @@ export const wordsOf = (plainText: string): string[] =>
 /** Most names hold no accent: looking costs less than taking them off. */
 const bare = (text: string): string => (/^[\x20-\x7e]*$/.test(text) ? text : text.normalize('NFD').replace(/\p{M}/gu, ''));
 
-/** Letters and numbers only, lower case, no accents. */
+/**
+ * Letters and numbers only, lower case, no accents.
+ *
+ * Units    none.
+ * Throws   nothing.
+ * Findings none.
+ * Source   none.
+ *
+ * @example
+ * plain('Crème fraîche (30 %)'); // => 'creme fraiche 30'
+ */
 export const plain = (text: string): string =>
   bare(text)
     .toLowerCase()

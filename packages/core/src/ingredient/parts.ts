@@ -22,7 +22,17 @@ export function leavesOf(pantry: Pantry, portion: Portion, depth = 0): Portion[]
   });
 }
 
-/** Every ingredient id that a list of ids reaches through what is made from what. */
+/**
+ * Every ingredient id that a list of ids reaches through what is made from what.
+ *
+ * Units    none.
+ * Throws   nothing.
+ * Findings none.
+ * Source   none.
+ *
+ * @example
+ * [...reachedIds({ a: { parts: [{ ingredientId: 'b' }] } }, ['a'])]; // => ['a', 'b']
+ */
 export function reachedIds(ingredients: Pantry['ingredients'], ids: Iterable<string>): Set<string> {
   const reached = new Set<string>();
   const todo = [...ids];

@@ -11,7 +11,17 @@ export type FoundIngredient = {
   /** All that the name may mean; left out where it is not asked. */ readonly among?: readonly string[];
 };
 
-/** What an ingredient does, in words a baker looks for. */
+/**
+ * What an ingredient does, in words a baker looks for.
+ *
+ * Units    none.
+ * Throws   nothing.
+ * Findings none.
+ * Source   judgement.
+ *
+ * @example
+ * doesWhat(ingredients.xanthan); // => ['binds', 'rolls without cracking', 'fibre', 'thirsty', 'holds water', 'neutral', 'mild']
+ */
 export function doesWhat(one: Ingredient): string[] {
   const c = one.composition;
   return [

@@ -162,7 +162,17 @@ export function keepStage(
   return { result, findings: [...foodFindings(formula, kitchen, pantry, result), ...keepFindings(formula, family, kitchen, result)] };
 }
 
-/** A pack round the goods of a family: what is learned of it is about both. */
+/**
+ * A pack round the goods of a family: what is learned of it is about both.
+ *
+ * Units    none.
+ * Throws   nothing.
+ * Findings none.
+ * Source   none.
+ *
+ * @example
+ * packOf('tightTin', 'cracker_thin'); // => 'tightTin cracker_thin'
+ */
 export const packOf = (pack: Pack, familyId: string): string => `${pack} ${familyId}`;
 
 /** Whether a family is meant to be crisp when it is eaten. */

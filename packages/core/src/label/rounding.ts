@@ -71,7 +71,17 @@ const rules: Record<LabelRule, Partial<Record<LabelNutrient, readonly Piece[]>>>
   },
 };
 
-/** Nutrients that a rule prints. */
+/**
+ * Nutrients that a rule prints.
+ *
+ * Units    none.
+ * Throws   nothing.
+ * Findings none.
+ * Source   21 CFR 101.9(c); EU Regulation 1169/2011, Annex XV, from memory.
+ *
+ * @example
+ * nutrientsOf('eu'); // => ['energyKcal', 'fat', 'saturatedFat', 'carbohydrate', 'sugars', 'fibre', 'protein', 'salt']
+ */
 export const nutrientsOf = (rule: LabelRule): LabelNutrient[] => labelNutrients.filter((nutrient) => rules[rule][nutrient] !== undefined);
 
 /**
@@ -100,7 +110,17 @@ export function roundingInterval(rule: LabelRule, nutrient: LabelNutrient, print
   return [Math.min(...found.map(([lo]) => lo)), Math.max(...found.map(([, hi]) => hi))];
 }
 
-/** What a panel would print of a true value; ties go up. For tests and for labels we make up. */
+/**
+ * What a panel would print of a true value; ties go up. For tests and for labels we make up.
+ *
+ * Units    as the panel prints them: kcal, g, mg for sodium.
+ * Throws   TypeError for a nutrient that the rule does not print.
+ * Findings none.
+ * Source   21 CFR 101.9(c); EU guidance on rounding of 2012, from memory.
+ *
+ * @example
+ * printedValue('us', 'fat', 3.26); // => 3.5
+ */
 export function printedValue(rule: LabelRule, nutrient: LabelNutrient, value: number): number {
   const piece = rules[rule][nutrient]!.find(({ from, to }) => value >= from && value < to)!;
   if (piece.step === 'zero') return 0;

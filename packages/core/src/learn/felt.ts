@@ -29,6 +29,9 @@ export type FeltDough = {
  * Throws   nothing; a dough that cannot be worked out any more is left out.
  * Findings none.
  * Source   learnedThirst; each dough against the untaught rule, in the air of its day.
+ *
+ * @example
+ * thirstOfBlend('House blend', []); // => null
  */
 export function thirstOfBlend(blendName: string, doughs: readonly FeltDough[]): Learned | null {
   const felt = doughs.flatMap((one) => {

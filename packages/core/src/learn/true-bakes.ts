@@ -8,7 +8,17 @@ export type LearningDoubt =
   | { readonly code: 'minutes'; readonly min: number; readonly plannedMin: number }
   | { readonly code: 'waitCut'; readonly stepKey: string; readonly tookMin: number; readonly plannedMin: number };
 
-/** Code of the event by which a baker says that it really was so. */
+/**
+ * Code of the event by which a baker says that it really was so.
+ *
+ * Units    none.
+ * Throws   nothing.
+ * Findings none.
+ * Source   none.
+ *
+ * @example
+ * doubtCode({ code: 'shortBake' }); // => 'learn.shortBake'
+ */
 export const doubtCode = ({ code }: LearningDoubt): string => `learn.${code}`;
 
 /**
@@ -21,6 +31,9 @@ export const doubtCode = ({ code }: LearningDoubt): string => `learn.${code}`;
  * Source   facts/learning trueBakes (judgement).
  *
  * @param steps of its run; left out for a bake written down afterwards, which had no steps to skip
+ *
+ * @example
+ * learningDoubts(demoCrackerV2, []); // => []
  */
 export function learningDoubts(formula: Formula, events: readonly BakeEvent[], steps: readonly RunStep[] = []): LearningDoubt[] {
   const stood = standingEvents(events);

@@ -49,7 +49,17 @@ export function fits(model: LinearModel, values: readonly number[], slack = 1e-6
   );
 }
 
-/** What a model costs at some values. */
+/**
+ * What a model costs at some values.
+ *
+ * Units    those of the model.
+ * Throws   nothing.
+ * Findings none.
+ * Source   none.
+ *
+ * @example
+ * costAt({ columns: [{ cost: 2 }, { cost: 0, quadratic: 4 }] }, [3, 1]); // => 8
+ */
 export function costAt(model: LinearModel, values: readonly number[]): number {
   return model.columns.reduce((sum, { cost, quadratic = 0 }, i) => sum + cost * values[i]! + (quadratic / 2) * values[i]! ** 2, 0);
 }

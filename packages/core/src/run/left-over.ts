@@ -46,6 +46,9 @@ export function keptFor(
  * Throws   nothing.
  * Findings none.
  * Source   dough/on-piece.
+ *
+ * @example
+ * needsColdOnceBaked(demoCrackerV2, demoKitchen, { ingredients, lots: {} }); // => false
  */
 export function needsColdOnceBaked(formula: Formula, kitchen: Kitchen, pantry: Pantry): boolean {
   const { dough } = evaluateDough(formula, kitchen, pantry);
@@ -86,7 +89,14 @@ function piecesOf(what: LeftOver, amountG: number, { sheet }: Evaluation): numbe
   return eachG > 0 ? Math.floor(amountG / eachG + 1e-6) : null;
 }
 
-/** The raw egg that a formula takes, whose other half may be left; null where it takes none. */
+/**
+ * The raw egg that a formula takes, whose other half may be left; null where it takes none.
+ *
+ * Units    none.
+ * Throws   nothing.
+ * Findings none.
+ * Source   judgement: wet egg only, a powder leaves no half.
+ */
 export function keptEggOf({ rows }: Formula, { ingredients }: Pick<Pantry, 'ingredients'>): string | null {
   const egg = rows.find(({ ingredientId, amountG }) => {
     const { kind, composition } = ingredients[ingredientId] ?? {};
@@ -119,6 +129,9 @@ const firstStage: Readonly<Record<Begins['what'], RunStep['stage']>> = { dough: 
  * Throws   nothing.
  * Findings none.
  * Source   the stage at which such a lot goes on.
+ *
+ * @example
+ * stepsFrom([], 'dough'); // => []
  */
 export function stepsFrom(steps: readonly RunStep[], what: Begins['what']): RunStep[] {
   const from = stageNames.indexOf(firstStage[what]);

@@ -39,6 +39,9 @@ export type RunState = {
  * Throws   nothing.
  * Findings none.
  * Source   facts/run weighTolerance (judgement).
+ *
+ * @example
+ * weighToleranceG(100, 1); // => 2
  */
 export const weighToleranceG = (amountG: number, scaleStepG: number): number =>
   Math.max(amountG * weighTolerance.values.share, scaleStepG * weighTolerance.values.steps);
@@ -50,6 +53,9 @@ export const weighToleranceG = (amountG: number, scaleStepG: number): number =>
  * Throws   nothing.
  * Findings none.
  * Source   facts/run farWeight (judgement).
+ *
+ * @example
+ * isFarFromPlanned(5, 100, 0.1); // => true
  */
 export const isFarFromPlanned = (weighedG: number, plannedG: number, scaleStepG: number): boolean =>
   Math.abs(weighedG - plannedG) > 3 * weighToleranceG(plannedG, scaleStepG) &&

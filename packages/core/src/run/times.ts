@@ -36,6 +36,9 @@ export function timeline(steps: readonly RunStep[]): StepTime[] {
  * Throws   nothing.
  * Findings none.
  * Source   timeline.
+ *
+ * @example
+ * runTimes([]); // => { handsMin: 0, waitMin: 0, totalMin: 0 }
  */
 export function runTimes(steps: readonly RunStep[]): RunTimes {
   const times = timeline(steps);

@@ -50,8 +50,30 @@ const MOST_ROLLS = { no: 1, once: 2, tillGone: 8 } as const;
 const cutKinds: ReadonlySet<string> = new Set(['rectangle', 'diamond', 'round', 'hexagon', 'heart', 'triangle', 'outline']);
 /** What a knife or a wheel cuts leaves no dough between pieces. */
 const knifeCut: ReadonlySet<string> = new Set(['rectangle', 'diamond', 'triangle', 'hexagon']);
+/**
+ * Whether a shape is cut from a rolled sheet.
+ *
+ * Units    none.
+ * Throws   nothing.
+ * Findings none.
+ * Source   none.
+ *
+ * @example
+ * isCutShape({ kind: 'round', acrossMm: 60 }); // => true
+ */
 export const isCutShape = (shape: Shape): shape is CutShape => cutKinds.has(shape.kind);
 const panKinds: ReadonlySet<string> = new Set(panShapes);
+/**
+ * Whether a shape is made to fit a pan.
+ *
+ * Units    none.
+ * Throws   nothing.
+ * Findings none.
+ * Source   none.
+ *
+ * @example
+ * isPanShape({ kind: 'lining', overhangMm: 10 }); // => true
+ */
 export const isPanShape = (shape: Shape): shape is PanShape => panKinds.has(shape.kind);
 
 /** Fat that is folded in, of all that a sheet is rolled from. */
@@ -98,6 +120,9 @@ export function firstPart({ sheet }: Pick<Formula, 'sheet'>): Part {
  * Throws   InputError at sheet.parts (none), sheet.parts[i].thicknessMm out of 0.3..40, .perPiece, .shape and .window, sheet.trimMm, sheet.dockPitchMm out of 3..100, sheet.lots, sheet.densityGPerMl, bake.panId where a part is cut for a pan that is not there.
  * Findings none.
  * Source   mass = density x area x thickness; nests and re-rolling as their own functions say.
+ *
+ * @example
+ * planSheet(demoCrackerV2, demoKitchen, 400).pieces; // => 67
  */
 export function planSheet(formula: Formula, kitchen: Pick<Kitchen, 'pans' | 'mat'>, massG: number): SheetPlan {
   const { sheet } = formula;
@@ -155,7 +180,17 @@ export function planSheet(formula: Formula, kitchen: Pick<Kitchen, 'pans' | 'mat
 const halvesOf = ({ second, sheetLengthMm, bandMm, rowMm }: SheetLayout, trimMm: number): number =>
   second?.dyMm === 0 ? 2 * (Math.floor((sheetLengthMm - 2 * trimMm - bandMm) / rowMm + 1e-9) + 1) : 0;
 
-/** Pieces that a mass of dough gives, over all lots and rollings. g. */
+/**
+ * Pieces that a mass of dough gives, over all lots and rollings. g.
+ *
+ * Units    massG g; pieces.
+ * Throws   InputError as `planSheet`.
+ * Findings none.
+ * Source   `planSheet`.
+ *
+ * @example
+ * piecesFromMass(demoCrackerV2, demoKitchen, 400); // => 67
+ */
 export const piecesFromMass = (formula: Formula, kitchen: Pick<Kitchen, 'pans' | 'mat'>, massG: number): number =>
   planSheet(formula, kitchen, massG).pieces;
 
@@ -174,6 +209,17 @@ function sharedCut(parts: readonly Part[]): CutShape | null {
 /** Nests of one shape, kept: they are asked for at every keystroke and change only with the shape. */
 const kept = new Map<string, Nest[]>();
 const MOST_KEPT = 64;
+/**
+ * The ways to lay a shape, worked out once and kept.
+ *
+ * Units    mm.
+ * Throws   InputError as `nestsOf`.
+ * Findings none.
+ * Source   none.
+ *
+ * @example
+ * cachedNests({ kind: 'rectangle', widthMm: 40, lengthMm: 40 }).map(({ name }) => name); // => ['grid', 'grid']
+ */
 export function cachedNests(shape: CutShape, webMm = webOf(shape)): Nest[] {
   const key = `${webMm} ${JSON.stringify(shape)}`;
   const known = kept.get(key);
@@ -333,7 +379,14 @@ function withoutFigure(laid: Laid | null): SheetLayout | null {
   return { ...how, ...rest };
 }
 
-/** The nest of a layout with its figure again, as the shape draws it. */
+/**
+ * The nest of a layout with its figure again, as the shape draws it.
+ *
+ * Units    mm.
+ * Throws   nothing for a layout that `planSheet` made of the same shape.
+ * Findings none.
+ * Source   none.
+ */
 export function nestOfLayout(shape: CutShape, layout: SheetLayout): Nest {
   const figure: Figure = cachedNests(shape).find(({ name, quarter }) => name === layout.name && quarter === layout.quarter)!.figure;
   return { ...layout, figure };

@@ -192,7 +192,17 @@ function trayFindings(formula: Formula, kitchen: Kitchen, result: SheetResult): 
   return found;
 }
 
-/** How far the means of an oven's shelves lie apart, K; null where fewer than two were measured. */
+/**
+ * How far the means of an oven's shelves lie apart, K; null where fewer than two were measured.
+ *
+ * Units    K.
+ * Throws   nothing.
+ * Findings none.
+ * Source   none.
+ *
+ * @example
+ * shelvesApartK({ hotSpots: [{ shelf: 'top', side: 'back', aboveC: 6 }, { shelf: 'middle', side: 'back', aboveC: 1 }] }); // => 5
+ */
 export function shelvesApartK({ hotSpots = [] }: Pick<Oven, 'hotSpots'>): number | null {
   const means = [...new Set(hotSpots.map(({ shelf }) => shelf))].map((shelf) => {
     const on = hotSpots.filter((spot) => spot.shelf === shelf);

@@ -100,7 +100,17 @@ function shortBatch(formula: Formula, kitchen: Kitchen, massG: number): { factor
   return { factor: high, plan: planAt(high) };
 }
 
-/** All that goes under the pin the first time, g. */
+/**
+ * All that goes under the pin the first time, g.
+ *
+ * Units    g.
+ * Throws   nothing.
+ * Findings none.
+ * Source   none.
+ *
+ * @example
+ * rolledG({ doughG: 400, rollIn: { massG: 150 }, dustG: 10 }); // => 560
+ */
 export const rolledG = ({ doughG, rollIn, dustG }: DoughResult): number => doughG + (rollIn?.massG ?? 0) + dustG;
 
 type OnTrays = Pick<SheetResult, 'gapMm' | 'spreadsMm' | 'edgeMm' | 'trays' | 'traysNeeded' | 'piecesPerTray' | 'loads'>;
@@ -139,7 +149,14 @@ const flatOnTray = ({ sheet }: Formula, body: Body): number =>
     ? sheet.parts.reduce((sum, { perPiece }) => sum + perPiece, 0)
     : 1;
 
-/** The shadow of what stands in the oven, as a shape. */
+/**
+ * The shadow of what stands in the oven, as a shape.
+ *
+ * Units    mm.
+ * Throws   nothing.
+ * Findings none.
+ * Source   judgement: what is round from above is laid as a circle, all else as its box.
+ */
 export function standing(formula: Formula, body: Body): CutShape {
   const { shape } = firstPart(formula);
   if (body.form === 'flat' && isCutShape(shape) && body.proved === 1) return shape;

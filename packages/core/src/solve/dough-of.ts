@@ -21,12 +21,29 @@ export function withDoughOf(formula: Formula, source: Formula, from: { readonly 
   return { ...rest, doughOf: from, blend, blendG, rows: [...dough, ...own], mix, doughAtC, restMin, holdBackShare, chill };
 }
 
-/** The formula on its own again: it keeps the dough as it is, and no longer follows. */
+/**
+ * The formula on its own again: it keeps the dough as it is, and no longer follows.
+ *
+ * Units    none.
+ * Throws   nothing.
+ * Findings none.
+ * Source   none.
+ */
 export function withOwnDough({ doughOf: _from, ...formula }: Formula): Formula {
   return formula;
 }
 
-/** Whether the dough still is what it was taken from; amounts may be of another size. */
+/**
+ * Whether the dough still is what it was taken from; amounts may be of another size.
+ *
+ * Units    none.
+ * Throws   nothing.
+ * Findings none.
+ * Source   none.
+ *
+ * @example
+ * isStillDoughOf(demoCrackerV2, demoCrackerV2); // => true
+ */
 export function isStillDoughOf(formula: Formula, source: Formula): boolean {
   const shares = ({ rows, blendG, blend }: Formula) => [
     ...blend.rows.map(({ ingredientId, share }) => [ingredientId, share] as const),

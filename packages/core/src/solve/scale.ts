@@ -20,6 +20,9 @@ const LEAVENER_FACTOR = 4;
  * Throws   InputError at factor unless both are above 1/1000 and at most 1000.
  * Findings none; scaleCautions says what a person should know.
  * Source   arithmetic. Thickness, chill and oven are of the piece, not of the batch.
+ *
+ * @example
+ * scaled(demoCrackerV2, 2).blendG / demoCrackerV2.blendG; // => 2
  */
 export function scaled(formula: Formula, factor: number, fillingFactor = factor): Formula {
   for (const one of [factor, fillingFactor]) {
@@ -43,6 +46,9 @@ export function scaled(formula: Formula, factor: number, fillingFactor = factor)
  * Throws   InputError at pieces unless a whole number from 1 to 100000, or where no piece comes out of any dough.
  * Findings none.
  * Source   the sheet's own counting: pieces do not grow evenly with the dough.
+ *
+ * @example
+ * factorForPieces(demoCrackerV2, demoKitchen, 400, 134); // => about 1.9726
  */
 export function factorForPieces(formula: Formula, kitchen: Pick<Kitchen, 'pans' | 'mat'>, massG: number, pieces: number): number {
   if (!Number.isInteger(pieces) || pieces < 1 || pieces > 100000)
@@ -110,7 +116,14 @@ export function factorsToPan(
   return { crust: factorForPieces(there, kitchen, massG, pieces), filling: filling / perCup };
 }
 
-/** How much of a batch the counted lots allow, and what ends first; null where nothing that is used is counted. */
+/**
+ * How much of a batch the counted lots allow, and what ends first; null where nothing that is used is counted.
+ *
+ * Units    times the batch.
+ * Throws   InputError as `leafAmounts`.
+ * Findings none.
+ * Source   none.
+ */
 export function factorForShelf(formula: Formula, pantry: Pantry): { readonly factor: number; readonly endsFirst: string } | null {
   const wanted = leafAmounts(pantry, [
     ...formula.blend.rows.map(({ ingredientId, share, lotId }) =>

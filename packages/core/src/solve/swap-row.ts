@@ -53,7 +53,17 @@ const addedFor: Readonly<Record<keyof HeldTotals, string>> = { fat: usualFat, wa
 const groupsOf = (from: Ingredient): readonly SwapGroup[] =>
   swapGroups.values.filter(({ name }) => from.swaps?.[name] !== undefined && (name !== 'egg' || isEgg(from)));
 
-/** What a row may be swapped for, by id; itself left out. */
+/**
+ * What a row may be swapped for, by id; itself left out.
+ *
+ * Units    none.
+ * Throws   nothing.
+ * Findings none.
+ * Source   `facts/swaps`.
+ *
+ * @example
+ * swapChoices('xanthan', { ingredients }).length > 0; // => true
+ */
 export function swapChoices(ingredientId: string, pantry: Pantry): readonly string[] {
   const of = pantry.ingredients[ingredientId];
   const groups = of ? groupsOf(of) : [];

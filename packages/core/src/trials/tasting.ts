@@ -34,6 +34,9 @@ export function criticalRight(test: TastingTest, tasters: number, alpha: number,
  * Throws   nothing.
  * Findings none.
  * Source   exact binomial tail.
+ *
+ * @example
+ * chanceOf('triangle', 8, 12); // => about 0.0187584
  */
 export function chanceOf(test: TastingTest, right: number, tasters: number, sides: 'one' | 'two' = 'one'): number {
   const one = binomialAtLeast(sides === 'two' ? Math.max(right, tasters - right) : right, tasters, byChance[test]);
@@ -47,6 +50,9 @@ export function chanceOf(test: TastingTest, right: number, tasters: number, side
  * Throws   InputError as criticalRight.
  * Findings none.
  * Source   exact binomial tail at criticalRight.
+ *
+ * @example
+ * power('triangle', 24, 0.5, 0.05).critical; // => 13
  */
 export function power(
   test: TastingTest,
@@ -66,6 +72,9 @@ export function power(
  * Throws   InputError at tellApart out of 0.01..1.
  * Findings none.
  * Source   right = share + (1 - share) x chance; exact binomial.
+ *
+ * @example
+ * tastersNeeded('triangle', 0.5, 0.05, 0.8); // => 16
  */
 export function tastersNeeded(test: TastingTest, tellApart: number, alpha: number, wanted: number): number | null {
   within('tellApart', tellApart, 0.01, 1, '(share)');
@@ -82,6 +91,9 @@ export function tastersNeeded(test: TastingTest, tellApart: number, alpha: numbe
  * Throws   InputError at tasters out of 1..200.
  * Findings none.
  * Source   every order equally often, in shuffled turns; numbers never repeat in one sheet.
+ *
+ * @example
+ * blindSheet('triangle', 2, seeded(1)).length; // => 2
  */
 export function blindSheet(
   test: TastingTest,

@@ -7,7 +7,29 @@ const MM_PER_INCH = 25.4;
 export const M_PER_FOOT = 0.3048;
 
 export const ouncesOf = (g: number): number => g / GRAMS_PER_OUNCE;
+/**
+ * Grams of ounces.
+ *
+ * Units    oz to g.
+ * Throws   nothing.
+ * Findings none.
+ * Source   NIST SP 811: 1 oz = 28.349523125 g.
+ *
+ * @example
+ * gramsOf(1); // => 28.3495
+ */
 export const gramsOf = (oz: number): number => oz * GRAMS_PER_OUNCE;
+/**
+ * Inches of millimetres.
+ *
+ * Units    mm to in.
+ * Throws   nothing.
+ * Findings none.
+ * Source   NIST SP 811: 1 in = 25.4 mm exactly.
+ *
+ * @example
+ * inchesOf(25.4); // => 1
+ */
 export const inchesOf = (mm: number): number => mm / MM_PER_INCH;
 export const mmOf = (inches: number): number => inches * MM_PER_INCH;
 export const feetOf = (m: number): number => m / M_PER_FOOT;

@@ -49,7 +49,17 @@ export function celsiusOfDial(unit: DialUnit, setting: number): number {
   return celsiusOf(low[1] + ((high[1] - low[1]) * (setting - low[0])) / (high[0] - low[0]));
 }
 
-/** A dial setting in words: `180 °C`, `356 °F`, `mark 6`. */
+/**
+ * A dial setting in words: `180 °C`, `356 °F`, `mark 6`.
+ *
+ * Units    C.
+ * Throws   nothing.
+ * Findings none.
+ * Source   gas marks as in `dialOf`.
+ *
+ * @example
+ * dialWords('gas', 200); // => 'mark 5½'
+ */
 export function dialWords(unit: DialUnit, atC: number): string {
   const value = dialOf(unit, atC);
   if (unit !== 'gas') return `${Math.round(value)} °${unit}`;

@@ -86,10 +86,30 @@ function shownAs(kind: ShownKind, { mass, length, heat }: Units): Shown {
   }
 }
 
-/** The unit a kind is shown in, as `readQuantity` knows a bare number by. */
+/**
+ * The unit a kind is shown in, as `readQuantity` knows a bare number by.
+ *
+ * Units    none.
+ * Throws   nothing.
+ * Findings none.
+ * Source   none.
+ *
+ * @example
+ * unitOf('temperature', imperial); // => '°F'
+ */
 export const unitOf = (kind: ShownKind, units: Units): string => shownAs(kind, units).unit;
 
-/** A value of the core as a number in the baker's unit, not rounded: for the axis of a picture. */
+/**
+ * A value of the core as a number in the baker's unit, not rounded: for the axis of a picture.
+ *
+ * Units    value in the core's unit of its kind; what comes back is in the baker's.
+ * Throws   nothing.
+ * Findings none.
+ * Source   conversions as in `convert`.
+ *
+ * @example
+ * inUnits(100, 'temperature', imperial); // => 212
+ */
 export const inUnits = (value: number, kind: ShownKind, units: Units): number => shownAs(kind, units).of(value);
 
 /**
@@ -195,14 +215,34 @@ export const fixedMass = (g: number, units: Units): string => inUnits(g, 'mass',
 /** Grams as a bench scale is read: tenths under 20 g, whole above. */
 const benchGrams = (g: number): string => (Math.abs(g) < 20 ? g.toFixed(1) : g.toFixed(0));
 
-/** `18 min`, `1 h 02`. */
+/**
+ * `18 min`, `1 h 02`.
+ *
+ * Units    min.
+ * Throws   nothing.
+ * Findings none.
+ * Source   judgement: tenths below 20 min.
+ *
+ * @example
+ * showDuration(62); // => '1 h 02'
+ */
 export function showDuration(min: number): string {
   const whole = Math.round(min);
   if (whole < 60) return `${min < 20 ? trim(min.toFixed(1)) : whole} min`;
   return `${Math.floor(whole / 60)} h ${String(whole % 60).padStart(2, '0')}`;
 }
 
-/** Inches as a ruler has them, to the nearest 1/32: `3/32`, `1 3/4`. */
+/**
+ * Inches as a ruler has them, to the nearest 1/32: `3/32`, `1 3/4`.
+ *
+ * Units    mm.
+ * Throws   nothing.
+ * Findings none.
+ * Source   1 in = 25.4 mm.
+ *
+ * @example
+ * showFraction(2.4); // => '3/32'
+ */
 export function showFraction(mm: number): string {
   const parts = Math.round(inchesOf(mm) * 32);
   const [whole, rest] = [Math.floor(parts / 32), parts % 32];

@@ -24,7 +24,17 @@ export type LooksLeft = {
   /** When it is done, of the bakes that look like this one; null: none of those thought of takes so long. */ readonly done: Band | null;
 };
 
-/** The tone that was seen: as it was told, else one off what the look should have shown, by the word. */
+/**
+ * The tone that was seen: as it was told, else one off what the look should have shown, by the word.
+ *
+ * Units    tones 1 to 8.
+ * Throws   nothing.
+ * Findings none.
+ * Source   judgement: a word is one tone.
+ *
+ * @example
+ * toneSeen('paler', 5); // => 4
+ */
 export const toneSeen = (against: (typeof againstWords)[number], plannedTone: number, told?: number): number =>
   told ?? Math.min(8, Math.max(1, plannedTone + { paler: -1, asShown: 0, darker: 1 }[against]));
 

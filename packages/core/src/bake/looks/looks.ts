@@ -102,6 +102,9 @@ export function caughtShare(atMin: readonly number[], samples: readonly BakeSamp
  * Throws   nothing.
  * Findings none.
  * Source   quantiles of the samples.
+ *
+ * @example
+ * doneBand([]); // => null
  */
 export function doneBand(samples: readonly BakeSample[], afterMin = 0): Band | null {
   const left = samples.filter(({ doneMin }) => doneMin > afterMin).map(doneOf);

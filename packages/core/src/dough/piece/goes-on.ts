@@ -9,7 +9,17 @@ const usual: Readonly<Record<Exclude<RowUse, 'dough' | 'rollIn'>, GoesOn>> = {
   topping: { at: 'bakeStep', n: 0 },
 };
 
-/** When a row goes on; null for the dough itself and the fat that is folded into it. */
+/**
+ * When a row goes on; null for the dough itself and the fat that is folded into it.
+ *
+ * Units    none.
+ * Throws   nothing.
+ * Findings none.
+ * Source   common practice, no source: a wash goes on before the oven, a topping as its row says.
+ *
+ * @example
+ * goesOnOf({ use: 'dough' }); // => null
+ */
 export const goesOnOf = ({ use, goesOn }: Pick<Row, 'use' | 'goesOn'>): GoesOn | null =>
   use === 'dough' || use === 'rollIn' ? null : (goesOn ?? usual[use]);
 

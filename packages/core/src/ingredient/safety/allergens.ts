@@ -8,7 +8,17 @@ const OF_KIND: Readonly<Partial<Record<Ingredient['kind'], readonly string[]>>> 
   egg: ['us.egg', 'eu.egg'],
 };
 
-/** The codes on an ingredient, and those that its kind holds whether or not they were ticked. */
+/**
+ * The codes on an ingredient, and those that its kind holds whether or not they were ticked.
+ *
+ * Units    none.
+ * Throws   nothing.
+ * Findings none.
+ * Source   EU Regulation 1169/2011, Annex II; US FALCPA and FASTER, from memory.
+ *
+ * @example
+ * allergenCodes(ingredients.butter_unsalted); // => ['us.milk', 'eu.milk']
+ */
 export const allergenCodes = ({ allergens, kind }: Pick<Ingredient, 'allergens' | 'kind'>): readonly string[] => {
   const more = (OF_KIND[kind] ?? []).filter((code) => !allergens.includes(code));
   return more.length === 0 ? allergens : [...allergens.filter((code) => !more.includes(code.replace(':possible', ''))), ...more];

@@ -18,7 +18,17 @@ import type { Portion } from '../mixture.js';
  */
 export type GlutenProof =
   'proven' | 'certified' | 'old' | 'over' | 'noReport' | 'onBag' | 'noGrain' | 'accepted' | 'notInMarket' | 'contains';
-/** What stands in the way of a gluten-free bake. */
+/**
+ * What stands in the way of a gluten-free bake.
+ *
+ * Units    none.
+ * Throws   nothing.
+ * Findings none.
+ * Source   `glutenProof`.
+ *
+ * @example
+ * isUnproven('noReport'); // => true
+ */
 export const isUnproven = (proof: GlutenProof): boolean => ['over', 'noReport', 'notInMarket', 'contains'].includes(proof);
 
 /** What a kitchen asks of its ingredients: its market's rule and its own limit, the stricter of both. */

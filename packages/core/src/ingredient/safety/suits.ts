@@ -17,6 +17,17 @@ type Rule = {
 const ruleOf = (id: string): Rule | undefined => suits.values[id as SuitId];
 
 export const isSuitId = (id: string): id is SuitId => id in suits.values;
+/**
+ * The name of a diet or limit; its id where it has none.
+ *
+ * Units    none.
+ * Throws   nothing.
+ * Findings none.
+ * Source   `facts/suits`.
+ *
+ * @example
+ * suitName('vegan'); // => 'vegan'
+ */
 export const suitName = (id: string): string => ruleOf(id)?.name ?? id;
 
 /**

@@ -163,7 +163,14 @@ export function quarterTurned(figure: Figure): Figure {
   );
 }
 
-/** The same figure upside down in its box. */
+/**
+ * The same figure upside down in its box.
+ *
+ * Units    mm.
+ * Throws   nothing.
+ * Findings none.
+ * Source   geometry.
+ */
 export function upsideDown(figure: Figure): Figure {
   const { widthMm, lengthMm } = figure;
   return polygonLike(

@@ -157,7 +157,17 @@ export function countOn(nest: Nest, widthMm: number, lengthMm: number): number {
   return Math.ceil(rows / 2) * even + Math.floor(rows / 2) * odd;
 }
 
-/** Every piece of a nest on a rectangle, row by row: where its box begins. At most `most` of them. */
+/**
+ * Every piece of a nest on a rectangle, row by row: where its box begins. At most `most` of them.
+ *
+ * Units    mm.
+ * Throws   nothing.
+ * Findings none.
+ * Source   geometry.
+ *
+ * @example
+ * placedOn(cachedNests({ kind: 'rectangle', widthMm: 40, lengthMm: 40 })[0], 90, 45).length; // => 2
+ */
 export function placedOn(nest: Nest, widthMm: number, lengthMm: number, most = 10000): Placed[] {
   const { figure, second, shiftMm, cellMm, rowMm, bandMm } = nest;
   const placed: Placed[] = [];

@@ -150,7 +150,17 @@ export function lockedIn(lockIn: Laminate['lockIn'], dough: RolledSlab, fat: Rol
   return { widthMm, lengthMm, thicknessMm: volume / (widthMm * lengthMm) };
 }
 
-/** Most fat layers that leave dough layers of at least a floor. mm, um. */
+/**
+ * Most fat layers that leave dough layers of at least a floor. mm, um.
+ *
+ * Units    mm, share of volume, um; a count.
+ * Throws   nothing.
+ * Findings none.
+ * Source   arithmetic of equal layers.
+ *
+ * @example
+ * mostFatLayers(4, 0.4, 60); // => 39
+ */
 export const mostFatLayers = (sheetMm: number, fatVolumeShare: number, floorUm: number): number =>
   Math.max(0, Math.floor((1000 * sheetMm * (1 - fatVolumeShare)) / floorUm + 1e-9) - 1);
 

@@ -266,6 +266,9 @@ function runsAbove(fat: SolidFatName): number {
  * Throws   nothing.
  * Findings none.
  * Source   facts/laminating firmnessRule (fat: solid share squared, from memory; dough and the meeting of both: judgement).
+ *
+ * @example
+ * firmnessAt('butter', families.pie_flaky, 16).fat; // => about 0.903877
  */
 export function firmnessAt(
   fat: SolidFatName,

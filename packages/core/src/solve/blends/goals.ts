@@ -223,7 +223,17 @@ export function rowsOfAnswer(blend: Blend, shares: Readonly<Record<string, numbe
 export type OutAndIn = { readonly out: readonly ShareChange[]; readonly in: readonly ShareChange[] };
 export type ShareChange = { readonly ingredientId: string; readonly byShare: number };
 
-/** What an answer takes out of a blend and puts in; both sides sum to the same. Changes under `least` are left out. */
+/**
+ * What an answer takes out of a blend and puts in; both sides sum to the same. Changes under `least` are left out.
+ *
+ * Units    shares of the blend.
+ * Throws   nothing.
+ * Findings none.
+ * Source   none.
+ *
+ * @example
+ * outAndIn({ rows: [{ ingredientId: 'x', share: 0.6 }, { ingredientId: 'y', share: 0.4 }] }, { x: 0.5, y: 0.5 }).out.length; // => 1
+ */
 export function outAndIn(blend: Blend, shares: Readonly<Record<string, number>>, least = 0.0005): OutAndIn {
   const now = new Map<string, number>();
   for (const { ingredientId, share } of blend.rows) now.set(ingredientId, (now.get(ingredientId) ?? 0) + share);
