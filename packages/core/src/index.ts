@@ -216,7 +216,6 @@ export type { BakeResult } from './bake/bake.js';
 export type { OvenCare } from './bake/oven-care.js';
 export type { LearnedHeat, TrayWeighing } from './bake/weighing.js';
 export type { DialUnit } from './units/dial.js';
-export type { Band } from './bake/looks/looks.js';
 export type { LooksLeft, SeenAtLook } from './bake/looks/looks-after.js';
 export type { LooksStudy } from './bake/looks/looks-study.js';
 export type { PairCell } from './bake/pair-map.js';

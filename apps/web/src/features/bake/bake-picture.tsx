@@ -14,7 +14,7 @@ import { Fact } from '../../ui/frame/fact-tile';
 import { useAnswer, Waiting } from '../board/doors';
 import { PairMapSection } from './pair-map';
 import { t } from '../../platform/words';
-import { Said } from '../../ui/words/said';
+import { Sentence } from '../../ui/words/sentence';
 
 const causeWords: Record<string, string> = {
   oven: t('bake.oven'),
@@ -41,7 +41,7 @@ export function BakePicture({ looks }: { looks: ReturnType<typeof useLooks> }) {
       <Box sx={{ fontSize: typeSize.small }}>
         {done ? (
           <>
-            <Said
+            <Sentence
               say="bake.resultAtValueWord"
               values={{
                 result: doneWords(result),

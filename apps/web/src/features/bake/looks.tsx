@@ -11,7 +11,7 @@ import { useVoice } from '../../platform/preferences';
 import { crustTones, typeSize } from '../../ui/theme/theme';
 import type { useLooks } from './bake-study';
 import { t } from '../../platform/words';
-import { Said } from '../../ui/words/said';
+import { Sentence } from '../../ui/words/sentence';
 
 type Props = ReturnType<typeof useLooks> & {
   /** Done by this tone, and by this core where it is thick. */ readonly goldenFromTone: number;
@@ -180,7 +180,7 @@ function AfterNotYet({
         {t('bake.notYetAtSince', { since: clock(since) })}{' '}
         {band ? (
           <>
-            <Said
+            <Sentence
               say="bake.likelyDoneInP50MinBetweenP10"
               values={{
                 p50: Math.max(0.5, round(band.p50 - since)),

@@ -12,7 +12,7 @@ import { useKitchenChange } from '../kitchen/doors';
 import { useAnswer, useFormula, useSurroundings } from '../board/doors';
 import { startStudy } from './bake-study';
 import { t } from '../../platform/words';
-import { Said } from '../../ui/words/said';
+import { Sentence } from '../../ui/words/sentence';
 
 /** One tray, weighed before and after: what it says of how fast this oven gives its heat. */
 export function WeighTray() {
@@ -90,7 +90,7 @@ export function WeighTray() {
       {learned ? (
         <Box role="status" sx={{ fontSize: typeSize.small, display: 'grid', gap: 1 }}>
           <span>
-            <Said
+            <Sentence
               say="bake.itLostLostExpectedWasExpectedName"
               values={{
                 lost: (learned.lostShare * 100).toFixed(1),

@@ -23,7 +23,7 @@ import { useDraft } from '../formulas/doors';
 import { useEarlyDough, useAnswer, useSurroundings, Waiting } from '../board/doors';
 import { MixSteps } from './mix-steps';
 import { t } from '../../platform/words';
-import { Said } from '../../ui/words/said';
+import { Sentence } from '../../ui/words/sentence';
 
 /** What the dough is: its water today, its balance against the family, its fat, what binds it, and the order it goes together in. */
 export function DoughPicture() {
@@ -292,7 +292,7 @@ function Ladder({ result }: { result: DoughResult }) {
         <Box sx={{ fontSize: typeSize.small, pt: 1 }} data-testid="water-temperature">
           {temperature.asItIs ? (
             <>
-              <Said
+              <Sentence
                 say="dough.asItIsTheDoughEndsAt"
                 values={{
                   reached: showQuantity(temperature.reachedC, 'temperature', units, 0),
@@ -302,7 +302,7 @@ function Ladder({ result }: { result: DoughResult }) {
             </>
           ) : temperature.feasible ? (
             <>
-              <Said say="dough.atAt" values={{ at: showQuantity(temperature.atC, 'temperature', units, 0) }} />
+              <Sentence say="dough.atAt" values={{ at: showQuantity(temperature.atC, 'temperature', units, 0) }} />
               {temperature.iceG > 0.5 && t('dough.iceOfItAsIce', { ice: showQuantity(temperature.iceG, 'bulk', units) })}
               {t('dough.forADoughAtWanted', { wanted: showQuantity(temperature.wantedC, 'temperature', units, 0) })}
             </>

@@ -10,7 +10,7 @@ import { pantryQuery } from '../pantry/doors';
 import { useSaveVersion, versionQuery } from './api';
 import { countedChanges } from './counted-changes';
 import { t } from '../../platform/words';
-import { Said } from '../../ui/words/said';
+import { Sentence } from '../../ui/words/sentence';
 
 type Props = {
   readonly detail: FormulaDetail;
@@ -47,7 +47,7 @@ export function DraftWaits({ detail, draft, onVersion }: Props) {
   return (
     <Alert severity="info" sx={{ maxWidth: 760, '& .MuiAlert-message': { display: 'grid', gap: 3 } }}>
       <span>
-        <Said
+        <Sentence
           say="formulas.aNewerDraftOfThisFormulaWaits"
           values={{ words: words || t('formulas.changesChanges', { changes: changes.length }) }}
         />

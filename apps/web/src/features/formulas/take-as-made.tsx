@@ -13,7 +13,7 @@ import { formulaQuery, versionQuery, waitingDraft } from './api';
 import { newKey } from './new-key';
 import { keepChange } from './draft-keeping';
 import { t } from '../../platform/words';
-import { Said } from '../../ui/words/said';
+import { Sentence } from '../../ui/words/sentence';
 
 type Props = { readonly bake: Run; readonly version: FormulaVersion };
 
@@ -65,7 +65,7 @@ function Offer({ bake, version, detail, saved }: Props & { detail: FormulaDetail
         </Button>
       }
     >
-      <Said say="formulas.madeOtherwiseThanWrittenTold" values={{ told: describeEdits(told, now, pantry, voice, { most: 8 }) }} />
+      <Sentence say="formulas.madeOtherwiseThanWrittenTold" values={{ told: describeEdits(told, now, pantry, voice, { most: 8 }) }} />
       {failed && t('formulas.notTakenFailed', { failed })}
     </Alert>
   );

@@ -12,7 +12,7 @@ import { Plot } from '../../ui/drawing/plot';
 import { stageQuestions, Board, FormulaField, useAnswer, useSurroundings, useFormula, useSet, Waiting, Waits } from '../board/doors';
 import { Fact } from '../../ui/frame/fact-tile';
 import { t } from '../../platform/words';
-import { Said } from '../../ui/words/said';
+import { Sentence } from '../../ui/words/sentence';
 
 export function KeepBoard() {
   return (
@@ -93,11 +93,11 @@ function KeepPicture() {
   return (
     <Box sx={{ display: 'grid', gap: 3 }}>
       <Box sx={{ fontSize: typeSize.small }}>
-        <Said say="keep.packedTodayItEating" values={{ eating: eating[result.word] }} />
+        <Sentence say="keep.packedTodayItEating" values={{ eating: eating[result.word] }} />
         {result.word === 'snaps' && (
           <>
             {' '}
-            <Said
+            <Sentence
               say="keep.forWord"
               values={{
                 word: result.openEnded
@@ -137,7 +137,7 @@ function CoolingCurve({ result }: { result: KeepResult }) {
           t('keep.itDoesNotCoolFarEnoughTo')
         ) : (
           <>
-            <Said
+            <Sentence
               say="keep.coolEnoughToPackAfterPackable"
               values={{ packable: showDuration(Math.max(1, Math.round(cooling.packableMin))) }}
             />
@@ -218,7 +218,7 @@ function ForLater({ result }: { result: KeepResult }) {
       )}
       {needsCold && (
         <li>
-          <Said
+          <Sentence
             say="keep.needsTheColdColdbecauseFridgeOrColder"
             values={{
               coldBecause: coldBecause.map((name) => name.split(/[,(]/)[0]!.trim().toLowerCase()).join(', '),

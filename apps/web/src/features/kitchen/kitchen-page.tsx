@@ -49,7 +49,7 @@ import { emptyThing, ThingForm } from './thing-form';
 import { useKitchenUndoKey } from './use-kitchen';
 import { careWords, lists, nextWords } from './words';
 import { t } from '../../platform/words';
-import { Said } from '../../ui/words/said';
+import { Sentence } from '../../ui/words/sentence';
 
 type Open = { readonly list: KitchenList; readonly thing: KitchenThings[KitchenList]; readonly isNew: boolean };
 
@@ -302,7 +302,7 @@ function Sureness({ oven, care, kitchen, on, onMeasure }: SurenessProps) {
     >
       <Typography variant="h2">{t('kitchen.howSure')}</Typography>
       <Box>
-        <Said
+        <Sentence
           say="kitchen.itsAirMayStraySpreadFromWhat"
           values={{
             spread: voice.exact(care.spreadC, 'difference'),

@@ -30,7 +30,7 @@ import { QuantityField } from '../../ui/form/quantity-field';
 import { useDoInKitchen } from './use-kitchen';
 import { notify } from '../../platform/notices';
 import { t } from '../../platform/words';
-import { Said } from '../../ui/words/said';
+import { Sentence } from '../../ui/words/sentence';
 import type { OvenReading } from '@north-leaf/core';
 import type { Dispatch, SetStateAction } from 'react';
 
@@ -423,7 +423,7 @@ function HeatTransfer({ oven, kitchen, care }: Props) {
       {care.heat ? (
         <>
           <Box sx={{ fontSize: typeSize.body }}>
-            <Said say="kitchen.valueSdTimesAnOvenOfIts" values={{ value: care.heat.value.toFixed(2), sd: care.heat.sd.toFixed(2) }} />
+            <Sentence say="kitchen.valueSdTimesAnOvenOfIts" values={{ value: care.heat.value.toFixed(2), sd: care.heat.sd.toFixed(2) }} />
           </Box>
           {from && <Note>{from}</Note>}
           <Button

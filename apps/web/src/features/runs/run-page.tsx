@@ -31,7 +31,7 @@ import { useRun, type RunInHand } from './keeping/use-run';
 import { Alarms, Shelf, useWaits } from './bench/waits';
 import { WeighStep } from './steps/weigh-step';
 import { t } from '../../platform/words';
-import { Said } from '../../ui/words/said';
+import { Sentence } from '../../ui/words/sentence';
 
 /** One run, one step a screen; no rail. */
 export function RunPage() {
@@ -353,7 +353,7 @@ function TopBar({ run, index, onLeave }: { run: RunInHand; index: number; onLeav
         {muted ? t('runs.soundOff') : t('runs.soundOn')}
       </Button>
       <Box sx={{ fontSize: typeSize.action, whiteSpace: 'nowrap', [under.phone]: { fontSize: typeSize.lead } }}>
-        <Said say="runs.stepIndexOfSteps" values={{ index: index + 1, steps: state.steps.length }} />
+        <Sentence say="runs.stepIndexOfSteps" values={{ index: index + 1, steps: state.steps.length }} />
       </Box>
       <Box sx={{ fontSize: typeSize.field, fontWeight: 700, [under.phone]: { display: 'none' } }}>
         {DateTime.fromMillis(now, { zone: run.kitchen.zone }).toFormat('HH:mm')}

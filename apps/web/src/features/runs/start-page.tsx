@@ -45,7 +45,7 @@ import { told } from './keeping/run-store';
 import { useNow } from '../../platform/use-now';
 import type { PlanRunApi, RunPlan, Size } from './plan-run.worker';
 import { t } from '../../platform/words';
-import { Said } from '../../ui/words/said';
+import { Sentence } from '../../ui/words/sentence';
 
 type Planned = {
   readonly plan: Reply<RunPlan>;
@@ -126,7 +126,7 @@ export function StartPage() {
             {kept && lot ? (
               <>
                 {t('common.from')} {pantry.data?.ingredients[lot.ingredientId]?.name}
-                <Said say="runs.lotCodeAmount" values={{ code: lot.code, amount: voice.show(kept.amountG, 'bulk') }} />
+                <Sentence say="runs.lotCodeAmount" values={{ code: lot.code, amount: voice.show(kept.amountG, 'bulk') }} />
               </>
             ) : (
               pantry.data && t('runs.thisLotIsNotHereAnyMore')

@@ -33,7 +33,7 @@ import { ingredientOptions } from '../api';
 import { allergenWords } from '../words';
 import { useDoInPantry } from '../use-pantry';
 import { t } from '../../../platform/words';
-import { Said } from '../../../ui/words/said';
+import { Sentence } from '../../../ui/words/sentence';
 
 const actWords: Record<PreparationAct['act'], string> = {
   soak: t('pantry.soak'),
@@ -348,7 +348,7 @@ function WhatComesOut({ entry }: { readonly entry: Entry }) {
     <Box sx={{ bgcolor: 'leaf.well', borderRadius: '8px', p: 3, fontSize: typeSize.body }} role="status">
       {made ? (
         <>
-          <Said
+          <Sentence
             say="pantry.makesRawWaterWaterSugarsSugarsFat"
             values={{
               raw: voice.show(rawG - draft.boiledOffG - draft.drainedG, 'bulk'),

@@ -17,7 +17,7 @@ import { useDraft, newKey } from '../../formulas/doors';
 import { FormulaField, useFormula, useSet, useSurroundings, Waits } from '../../board/doors';
 import { foldWords, useLaminate, useShownStep } from './laminate-view';
 import { t } from '../../../platform/words';
-import { Said } from '../../../ui/words/said';
+import { Sentence } from '../../../ui/words/sentence';
 import type { LaminateResult } from '@north-leaf/core';
 
 const lockInWords: Readonly<Record<Laminate['lockIn'], string>> = {
@@ -160,13 +160,13 @@ function InAll({ result }: { readonly result: LaminateResult }) {
   return (
     <Box sx={{ bgcolor: 'leaf.well', borderRadius: '8px', p: 2, display: 'flex', gap: 3, flexWrap: 'wrap', fontSize: typeSize.small }}>
       <span>
-        <Said say="sheet.totalInAll" values={{ total: showDuration(result.totalMin) }} />
+        <Sentence say="sheet.totalInAll" values={{ total: showDuration(result.totalMin) }} />
       </span>
       <span>
-        <Said say="sheet.handsHands" values={{ hands: showDuration(result.handsMin) }} />
+        <Sentence say="sheet.handsHands" values={{ hands: showDuration(result.handsMin) }} />
       </span>
       <span>
-        <Said
+        <Sentence
           say="sheet.fatFatOfblendOfTheBlendOfdough"
           values={{
             fat: showQuantity(result.fatG, 'mass', units, 0),

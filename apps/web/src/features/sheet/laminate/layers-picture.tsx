@@ -28,7 +28,7 @@ import { setValue, useDraft } from '../../formulas/doors';
 import { useAnswer, useFormula, useSurroundings, Waiting } from '../../board/doors';
 import { foldWords, useLaminate, useShownStep } from './laminate-view';
 import { t } from '../../../platform/words';
-import { Said } from '../../../ui/words/said';
+import { Sentence } from '../../../ui/words/sentence';
 
 /** The cut through the packet or the last sheet, and when fat and dough are equally firm. */
 export function LayersPicture() {
@@ -82,7 +82,7 @@ export function LayersPicture() {
         drawn={step === undefined}
       />
       <Box sx={{ fontSize: typeSize.small }}>
-        <Said
+        <Sentence
           say="sheet.fatlayersLayersOfFatDoughlayersOfDough"
           values={{
             fatLayers: result.layers.fatLayers,

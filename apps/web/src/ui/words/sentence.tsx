@@ -3,7 +3,7 @@ import { catalogue, type Key } from '@north-leaf/words';
 import { usePreferences } from '../../platform/preferences';
 
 /** A sentence of the catalogue with a part of it in bold, `<b>` in its text. */
-export function Said({ say, values = {} }: { readonly say: Key; readonly values?: Readonly<Record<string, string | number>> }) {
+export function Sentence({ say, values = {} }: { readonly say: Key; readonly values?: Readonly<Record<string, string | number>> }) {
   const lng = usePreferences((state) => state.language);
   return <Trans i18n={catalogue()} i18nKey={say as string} values={values} tOptions={{ lng }} components={{ b: <b /> }} />;
 }
