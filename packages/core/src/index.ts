@@ -121,6 +121,7 @@ export { takenAsMade } from './solve/as-made.js';
 export type { HeldTotals, RowSwap } from './solve/swap-row.js';
 export { decodeLabel, decodeLabelLoosely } from './label/decode-label.js';
 export { labelItemOf, readIngredientList } from './label/box.js';
+export type { BoxItem } from './label/box.js';
 export { imitationOf } from './label/imitate.js';
 export { labelNutrients, nutrientsOf, printedValue } from './label/rounding.js';
 export { blendBehaviour } from './blend/blend.js';

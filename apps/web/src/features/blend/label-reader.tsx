@@ -21,7 +21,6 @@ import type { BoxLabel, ReadLabel } from '@north-leaf/contracts';
 import { Note } from '../../ui/frame/note';
 import { typeSize, under } from '../../ui/theme/theme';
 import { useVoice } from '../../platform/preferences';
-import { outside } from '../../ui/form/limits';
 import { notify } from '../../platform/notices';
 import { ApiError } from '../../platform/http';
 import { SearchField } from '../../ui/form/search-field';
@@ -31,20 +30,7 @@ import { useDraft, newKey } from '../formulas/doors';
 import { useSurroundings } from '../board/doors';
 import { runSearch, useBlendSearch } from './blend-search';
 import { t } from '../../platform/words';
-
-const nutrientWords: Record<LabelNutrient, string> = {
-  energyKcal: t('blend.energyKcal'),
-  fat: t('blend.fatG'),
-  saturatedFat: t('blend.saturatedG'),
-  carbohydrate: t('blend.carbohydrateG'),
-  sugars: t('blend.sugarsG'),
-  fibre: t('blend.fibreG'),
-  protein: t('blend.proteinG'),
-  sodiumMg: t('blend.sodiumMg'),
-  salt: t('blend.saltG'),
-};
-/** How far a box's flours may be from the table, to start with. Judgement. */
-const TOLERANCE = 0.15;
+import { nutrientWords, numberOf, rowsOfBox, printedOf, reasonNot, labelOf } from './label-of-box';
 
 type Props = {
   readonly onClose: () => void;
@@ -89,46 +75,11 @@ function useLabelReader() {
   const [busy, setBusy] = useState(false);
 
   const list = useMemo(() => readIngredientList(text, pantry.ingredients), [text, pantry]);
-  const rows = list.map((one) => ({
-    ...one,
-    id: chosen[one.written] ?? one.id,
-    sure: chosen[one.written] !== undefined || (!one.asks && one.id !== null),
-  }));
-  const open = rows.filter(({ sure }) => !sure);
-  const printed = nutrientsOf(rule).flatMap((nutrient) => {
-    const typed = (panel[nutrient] ?? '').trim().replace(',', '.');
-    const lessThan = typed.startsWith('<');
-    const value = Number(
-      typed
-        .replace(/^</, '')
-        .replace(/k?cal|mg|g/gi, '')
-        .trim(),
-    );
-    return typed === '' ? [] : [{ nutrient, printed: value, ...(lessThan ? { lessThan: true as const } : {}) }];
-  });
-  const wrong = printed.find(({ printed: value }) => !Number.isFinite(value) || value < 0);
-  const basisG = Number(basis.replace(',', '.'));
-  const reason =
-    rows.length === 0
-      ? t('blend.pasteTheIngredientListOfTheBox')
-      : open.length > 0
-        ? t('blend.sayWhatWrittenIs', { written: open[0]!.written })
-        : wrong
-          ? t('blend.nutrientwordsIsNotANumber', { nutrientWords: nutrientWords[wrong.nutrient] })
-          : !(basisG >= 1 && basisG <= 1000)
-            ? t('blend.theServingBasis', { basis: outside(basisG, 1, 1000, 'mass', voice) ?? t('blend.mustBeANumber') })
-            : null;
-  const label = (): BoxLabel => ({
-    items: rows.map(({ id, declaredShare, inTail }) => ({
-      ingredientId: id!,
-      ...(declaredShare === undefined ? {} : { declaredShare }),
-      ...(inTail ? { inTail } : {}),
-    })),
-    panel: printed,
-    rule,
-    basisG,
-    tolerance: TOLERANCE,
-  });
+  const rows = rowsOfBox(list, chosen);
+  const printed = printedOf(rule, panel);
+  const basisG = numberOf(basis);
+  const reason = reasonNot({ rows, printed, basisG }, voice);
+  const label = (): BoxLabel => labelOf({ rows, printed, basisG }, rule);
   const cancel = () => {
     running.current?.abort();
     setBusy(false);

@@ -12,23 +12,7 @@ import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import TextField from '@mui/material/TextField';
-import {
-  editsBetween,
-  factorForPan,
-  factorForPieces,
-  factorForShelf,
-  factorsToPan,
-  InputError,
-  piecesFromMass,
-  readQuantity,
-  rolledG,
-  scaleCautions,
-  scaled,
-  type ScaleCaution,
-  showQuantity,
-  unitOf,
-} from '@north-leaf/core';
-import { type Voice } from '@north-leaf/words';
+import { editsBetween, factorForShelf, piecesFromMass, rolledG, scaleCautions, scaled, showQuantity, unitOf } from '@north-leaf/core';
 import { typeSize } from '../../ui/theme/theme';
 import { usePreferences, useVoice } from '../../platform/preferences';
 import { Choice } from '../../ui/form/choice';
@@ -36,8 +20,7 @@ import { useDraft, newKey } from '../formulas/doors';
 import { useAnswer, useFormula, useSurroundings } from '../board/doors';
 import { t } from '../../platform/words';
 import type { Formula } from '@north-leaf/core';
-
-type Way = 'times' | 'pieces' | 'mass' | 'pan' | 'ownPan' | 'loads' | 'shelf';
+import { type Way, labels, panLabels, factorsOf, cautionWords } from './batch-size';
 const ways: readonly { readonly value: Way; readonly name: string }[] = [
   { value: 'times', name: t('dough.soManyTimes') },
   { value: 'pieces', name: t('dough.soManyPieces') },
@@ -47,40 +30,8 @@ const ways: readonly { readonly value: Way; readonly name: string }[] = [
   { value: 'loads', name: t('dough.soManyOvenLoads') },
   { value: 'shelf', name: t('dough.whatTheShelfHas') },
 ];
-const labels: Record<Exclude<Way, 'shelf' | 'pan' | 'ownPan'>, string> = {
-  times: t('dough.times'),
-  pieces: t('dough.pieces'),
-  mass: t('common.dough'),
-  loads: t('dough.ovenLoads'),
-};
-
-type Factors = { readonly factor: number; /** Where it is not the same: a pan holds by volume. */ readonly filling?: number };
-
-const panLabels = { from: t('common.from'), to: t('dough.to'), wall: t('dough.wall') } as const;
-/** Nothing is said while both pans are not typed yet. */
-function panFactor(pan: Readonly<Record<keyof typeof panLabels, string>>, unit: string): Factors | { problem: string } {
-  if (pan.from.trim() === '' || pan.to.trim() === '') return { problem: '' };
-  const [from, to, wall] = [pan.from, pan.to, pan.wall.trim() === '' ? '0' : pan.wall].map((text) => readQuantity(text, 'length', unit));
-  if (!from!.ok) return { problem: t('dough.fromReason', { reason: from!.reason }) };
-  if (!to!.ok) return { problem: t('dough.toReason', { reason: to!.reason }) };
-  if (!wall!.ok) return { problem: t('dough.wallReason', { reason: wall!.reason }) };
-  try {
-    // At the same depth a pan holds by the area of its base.
-    return { factor: factorForPan(from!.value, to!.value, wall!.value), filling: (to!.value / from!.value) ** 2 };
-  } catch (error) {
-    if (error instanceof InputError) return { problem: t('dough.aPanMessage', { message: error.message }) };
-    throw error;
-  }
-}
 
 const trays = (n: number) => t('common.trays', { count: n });
-
-const cautionWords = (caution: ScaleCaution, voice: Voice): string => {
-  const grams = voice.show(caution.amountG, 'mass', caution.amountG < 1 ? 2 : undefined);
-  if (caution.kind === 'tooFine') return t('dough.nameGramsLessThanYourScaleTells', { name: caution.name, grams });
-  if (caution.kind === 'egg') return t('dough.namePiecesOfAPieceBeatIt', { name: caution.name, pieces: caution.pieces.toFixed(2), grams });
-  return t('dough.nameInABatchThisLargeA', { name: caution.name });
-};
 
 /** The batch made larger or smaller, by whatever the baker counts in. Thickness, chill and oven are of the piece, so they stay. */
 export function ScaleBatch({ onClose }: { onClose: () => void }) {
@@ -142,40 +93,7 @@ function useScaling() {
   const [pan, setPan] = useState({ from: '', to: '', wall: '' });
   const shelf = way === 'shelf' ? factorForShelf(formula, pantry) : null;
 
-  const worked = ((): Factors | { problem: string } => {
-    if (way === 'ownPan') {
-      if (formula.bake.panId === undefined) return { problem: t('dough.itStandsInNoPanYetChoose') };
-      if (toPan === '') return { problem: '' };
-      try {
-        const { crust, filling } = factorsToPan(formula, kitchen, massG, toPan);
-        return { factor: crust, filling };
-      } catch (error) {
-        if (error instanceof InputError) return { problem: t('dough.thisPanMessage', { message: error.message }) };
-        throw error;
-      }
-    }
-    if (way === 'shelf') return shelf ? { factor: shelf.factor } : { problem: t('dough.nothingThatGoesInIsCountedOn') };
-    if (way === 'pan') return panFactor(pan, unitOf('length', units));
-    const read = readQuantity(text, way === 'mass' ? 'mass' : 'percent', way === 'mass' ? unitOf('mass', units) : '%');
-    if (!read.ok) return { problem: `${labels[way]} ${read.reason}` };
-    try {
-      if (way === 'times') return { factor: checked(read.value) };
-      if (way === 'mass')
-        return dough && dough.doughG > 0
-          ? { factor: checked(read.value / dough.doughG) }
-          : { problem: t('dough.theDoughCannotBeWorkedOutYet') };
-      if (!sheet) return { problem: t('dough.theSheetCannotBeWorkedOutYet') };
-      const perLoad = sheet.piecesPerTray * formula.bake.traysAtOnce;
-      return { factor: factorForPieces(formula, kitchen, massG, way === 'loads' ? Math.round(read.value * perLoad) : read.value) };
-    } catch (error) {
-      if (error instanceof InputError) return { problem: `${labels[way]} ${error.message}` };
-      throw error;
-    }
-    function checked(factor: number): number {
-      scaled(formula, factor);
-      return factor;
-    }
-  })();
+  const worked = factorsOf({ way, text, pan, toPan }, { formula, evaluation, kitchen, pantry, units });
   const factor = 'factor' in worked ? worked.factor : null;
   const filling = 'factor' in worked ? (worked.filling ?? worked.factor) : null;
   const next = factor === null || filling === null ? null : scaled(formula, factor, filling);

@@ -10,7 +10,6 @@ import TableRow from '@mui/material/TableRow';
 import TextField from '@mui/material/TextField';
 import {
   linesOf,
-  massOfAmount,
   plainName,
   readList,
   slipsIn,
@@ -21,7 +20,6 @@ import {
   type Pantry,
   type ReadLine,
   type Slip,
-  usual,
   vagueVolumes,
 } from '@north-leaf/core';
 import { Note } from '../../ui/frame/note';
@@ -34,9 +32,7 @@ import { OwnIngredientForm } from '../pantry/doors';
 import { ListLine, partName, type Correction } from './list-line';
 import type { ReadyLine } from './list-line';
 import { t } from '../../platform/words';
-
-/** What a spoon or cup of a box weighs, whatever is in it. */
-const BOXED = usual.values.box;
+import { putRight } from './put-right';
 
 const fillings: readonly { readonly value: CupFilling; readonly name: string }[] = [
   { value: 'spooned', name: t('entry.cupsSpoonedLevelled') },
@@ -211,36 +207,6 @@ const wheatOf = (line: ReadLine, pantry: Pantry): Correction | undefined => {
   const ingredientId = line.asks ? line.candidates.find((id) => pantry.ingredients[id]?.gluten === 'contains') : undefined;
   return ingredientId === undefined ? undefined : { ingredientId };
 };
-
-/** A line as the baker said it is. */
-function putRight(
-  line: ReadLine,
-  mine: Correction | undefined,
-  pantry: Pantry,
-  { filling, own }: { readonly filling: CupFilling; readonly own: Readonly<Record<string, number>> },
-): ReadLine {
-  if (!mine) return line;
-  const chosenId = mine.box ? BOXED : mine.ingredientId;
-  const ingredient = pantry.ingredients[chosenId ?? line.ingredientId ?? ''];
-  const chosen = chosenId !== undefined && ingredient !== undefined;
-  const { part: _part, ...rest } = line;
-  const part = mine.part === undefined ? line.part : mine.part;
-  const mass =
-    mine.massG !== undefined
-      ? { massG: mine.massG, sdG: 0, assumption: t('entry.asYouSetIt') }
-      : chosen && chosenId !== line.ingredientId
-        ? line.amount
-          ? massOfAmount(line.amount, ingredient, { filling, own })
-          : null
-        : line.mass;
-  return {
-    ...rest,
-    ingredientId: ingredient?.id ?? line.ingredientId,
-    asks: chosen ? false : line.asks,
-    mass,
-    ...(part && part.use !== 'dough' ? { part } : {}),
-  };
-}
 
 /** A vague measure is asked about once, and kept for the kitchen. */
 function AskMeasure({ measure, onSet }: { measure: string; onSet: (value: number) => void }) {

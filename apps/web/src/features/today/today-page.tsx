@@ -5,19 +5,8 @@ import { useTheme } from '@mui/material/styles';
 import { useQuery } from '@tanstack/react-query';
 import { DateTime } from 'luxon';
 import { Link } from 'react-router';
-import {
-  ahead,
-  glutenLimitOf,
-  glutenProof,
-  isUnproven,
-  leftMin,
-  ovenCare,
-  stageNames,
-  type Kitchen,
-  type RunState,
-  type StageState,
-} from '@north-leaf/core';
-import type { FormulaName, PantryBook, Run } from '@north-leaf/contracts';
+import { ahead, leftMin, stageNames, type RunState } from '@north-leaf/core';
+import type { FormulaName, Run } from '@north-leaf/contracts';
 import { stepWords, titleOf } from '@north-leaf/words';
 import { Note } from '../../ui/frame/note';
 import { typeSize, under } from '../../ui/theme/theme';
@@ -33,6 +22,7 @@ import { runningQuery } from '../bakes/doors';
 import { NotStored, leftWords, useRunning, useRunningNews, useWaits } from '../runs/doors';
 import { useNow } from '../../platform/use-now';
 import { t } from '../../platform/words';
+import { caresOf } from './cares';
 
 type Going = { readonly run: Run; readonly state: RunState };
 
@@ -335,8 +325,6 @@ function Next({ running, now, zone }: { running: readonly Going[]; now: number; 
   );
 }
 
-type Care = { readonly key: string; readonly state: StageState; readonly text: string; readonly to: string };
-
 /** Lots that end, lots without proof, ovens not measured for long. */
 function LookAfter() {
   const { data: kitchen } = useQuery(kitchenQuery);
@@ -361,69 +349,4 @@ function LookAfter() {
       ))}
     </Box>
   );
-}
-
-/** Days before its best-by day that a lot is named. */
-const SOON_DAYS = 2;
-
-function caresOf(kitchen: Kitchen, pantry: PantryBook): Care[] {
-  const today = DateTime.fromISO(pantry.on);
-  const lots = Object.values(pantry.lots).filter(
-    ({ setAside, onHandG }) => setAside === undefined && !(onHandG !== undefined && onHandG <= 0),
-  );
-  const nameOf = (id: string) => (pantry.ingredients[id]?.name ?? id).split(/[,(=]/)[0]!.trim();
-  const ending = lots.flatMap((lot): Care[] => {
-    const lastDay = lot.useByOn ?? lot.bestByOn;
-    if (lastDay === undefined) return [];
-    const days = DateTime.fromISO(lastDay).diff(today, 'days').days;
-    if (days > SOON_DAYS) return [];
-    const when =
-      days < 0
-        ? lot.useByOn !== undefined
-          ? t('today.pastUseBy', { count: -days })
-          : t('today.endedAgo', { count: -days })
-        : days === 0
-          ? t('today.endsToday')
-          : t('today.endsIn', { count: days });
-    return [
-      {
-        key: `end:${lot.id}`,
-        state: days < 0 ? 'fix' : 'watch',
-        text: t('today.ingredientidLotCodeWhen', { ingredientId: nameOf(lot.ingredientId), code: lot.code, when }),
-        to: '/pantry/lots',
-      },
-    ];
-  });
-  const unproven = lots.flatMap((lot): Care[] => {
-    const ingredient = pantry.ingredients[lot.ingredientId];
-    if (!ingredient) return [];
-    const proof = glutenProof(ingredient, lot, glutenLimitOf(kitchen), pantry.on);
-    if (!isUnproven(proof) || proof === 'contains') return [];
-    const text =
-      proof === 'over'
-        ? t('today.ingredientidLotCodeMgperMgKgLimit', {
-            ingredientId: nameOf(lot.ingredientId),
-            code: lot.code,
-            mgPer: lot.report?.mgPerKg,
-            limitMgPer: glutenLimitOf(kitchen).limitMgPerKg,
-          })
-        : t('today.ingredientidLotCodeNotProven', { ingredientId: nameOf(lot.ingredientId), code: lot.code });
-    return [{ key: `proof:${lot.id}`, state: 'fix', text, to: '/pantry/lots' }];
-  });
-  const ovens = kitchen.ovens.flatMap((oven): Care[] => {
-    const care = ovenCare(oven, kitchen, pantry.on);
-    if (care.state === 'measured') return [];
-    return [
-      {
-        key: oven.id,
-        state: 'watch',
-        text:
-          care.daysSince === null
-            ? t('today.nameWasNeverMeasured', { name: oven.name })
-            : t('today.nameMeasuredDayssinceDaysAgo', { name: oven.name, daysSince: care.daysSince }),
-        to: `/kitchen/ovens/${oven.id}`,
-      },
-    ];
-  });
-  return [...ending, ...unproven, ...ovens];
 }

@@ -21,6 +21,7 @@ import { Palm } from './feel-pictures';
 import { useNext, type Advance } from '../bench/next-press';
 import type { RunInHand } from '../keeping/use-run';
 import { t } from '../../../platform/words';
+import { spoons, feelWords } from './feel-words';
 
 type Props = { readonly run: RunInHand; readonly progress: StepProgress; readonly advance: Advance };
 
@@ -154,16 +155,6 @@ function FeelButtons({ feeling }: { readonly feeling: Feeling }) {
       )}
     </Box>
   );
-}
-
-const spoons = (n: number) =>
-  t('runs.spoons', { count: Math.ceil(n), spoons: n === 0.5 ? t('runs.halfA') : n % 1 === 0.5 ? `${Math.floor(n)}½` : n });
-
-/** How to feel a dough of this form, and what is right for it. */
-function feelWords(right: readonly HandWord[]): string {
-  if (!right.includes('rollsClean')) return t('runs.liftASpoonfulItShouldClingAnd');
-  if (right.includes('cracks')) return t('runs.squeezeAFistfulItShouldJustHold');
-  return right.includes('tacky') ? t('runs.rollABallBetweenYourPalmsA') : t('runs.squeezeAFistfulBendItLookAt');
 }
 
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
