@@ -22,6 +22,7 @@ import { Choice } from '../../ui/form/choice';
 import { FieldRow } from '../../ui/form/field-row';
 import { FormEnd } from '../../ui/form/form-end';
 import { QuantityField } from '../../ui/form/quantity-field';
+import { useStoring } from '../../ui/form/use-storing';
 import { SideSheet } from '../../ui/frame/side-sheet';
 import { lists } from './words';
 import { useDoInKitchen } from './use-kitchen';
@@ -108,8 +109,7 @@ function useThingForm(isNew: boolean, list: KitchenList, onClose: () => void, th
   const [values, setValues] = useState<Readonly<Record<string, unknown>>>(thing as unknown as Record<string, unknown>);
   const [tried, setTried] = useState(false);
   const [unread, setUnread] = useState<ReadonlySet<string>>(new Set());
-  const [busy, setBusy] = useState(false);
-  const [failed, setFailed] = useState<string | null>(null);
+  const { failed, busy, run } = useStoring(onClose);
   const { one } = lists[list];
   const set = (key: string, value: unknown) => setValues((now) => ({ ...now, [key]: value }));
   const wrongOf = (key: string, field: Field): string | undefined => {
@@ -130,31 +130,13 @@ function useThingForm(isNew: boolean, list: KitchenList, onClose: () => void, th
   const store = async () => {
     setTried(true);
     if (missing || wrong) return;
-    setBusy(true);
-    try {
-      const stored = { ...values, name: name.trim() };
-      await act(
-        isNew ? t('common.nameAdded', { name: name.trim() }) : changedName(name.trim(), kitchenThings[list] as Fields, [thing, stored]),
-        {
-          kind: 'thing',
-          list,
-          thing: stored,
-        } as unknown as { kind: 'thing' } & KitchenThing,
-      );
-      onClose();
-    } catch (error) {
-      setFailed((error as Error).message);
-    }
-    setBusy(false);
+    const stored = { ...values, name: name.trim() };
+    const words = isNew
+      ? t('common.nameAdded', { name: stored.name })
+      : changedName(stored.name, kitchenThings[list] as Fields, [thing, stored]);
+    await run(() => act(words, { kind: 'thing', list, thing: stored } as unknown as { kind: 'thing' } & KitchenThing));
   };
-  const remove = async () => {
-    try {
-      await act(t('common.nameRemoved', { name: thing.name }), { kind: 'removeThing', list, id: thing.id });
-      onClose();
-    } catch (error) {
-      setFailed((error as Error).message);
-    }
-  };
+  const remove = () => run(() => act(t('common.nameRemoved', { name: thing.name }), { kind: 'removeThing', list, id: thing.id }));
   return { one, store, name, setName, tried, missing, asked, values, setValues, set, setUnread, wrongOf, failed, busy, remove };
 }
 

@@ -8,7 +8,9 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
 import { patched, suits, type Guest, type Kitchen } from '@north-leaf/core';
-import type { PantryBook } from '@north-leaf/contracts';
+import { guestBodySchema, type PantryBook } from '@north-leaf/contracts';
+import { Controller, useForm } from 'react-hook-form';
+import { checkedBy } from '../../ui/form/checked-by';
 import { useKitchenChange } from '../kitchen/doors';
 import { notify } from '../../platform/notices';
 import { t } from '../../platform/words';
@@ -67,61 +69,60 @@ type FormProps = {
   readonly onClose: () => void;
 };
 function GuestForm({ guest, failed, onStore, onClose }: FormProps) {
-  const [name, setName] = useState(guest.name);
-  const [note, setNote] = useState(guest.note ?? '');
-  const [limits, setLimits] = useState<readonly string[]>(guest.suits);
-  const [asked, setAsked] = useState(false);
-  const missing = name.trim() === '';
+  const { register, control, handleSubmit, formState } = useForm<GuestTexts>({
+    defaultValues: { name: guest.name, note: guest.note ?? '', suits: guest.suits },
+    resolver: checkedBy(guestBodySchema, (typed: GuestTexts) => guestOf(guest, typed), { name: t('pantry.giveItANameThursdayOrderWill') }),
+  });
+  const { errors } = formState;
+  const store = handleSubmit((typed) => onStore(guestOf(guest, typed), t('pantry.guestStored', { name: typed.name.trim() })));
   return (
-    <Box
-      component="form"
-      noValidate
-      onSubmit={(event) => {
-        event.preventDefault();
-        setAsked(true);
-        if (!missing)
-          onStore(
-            patched(guest, { name: name.trim(), suits: limits, note: note.trim() || undefined }),
-            t('pantry.guestStored', { name: name.trim() }),
-          );
-      }}
-      sx={{ display: 'grid', gap: 3, alignContent: 'start' }}
-    >
+    <Box component="form" noValidate onSubmit={(event) => void store(event)} sx={{ display: 'grid', gap: 3, alignContent: 'start' }}>
       <Typography variant="h2">{t('pantry.whatTheyCannotHave')}</Typography>
       <TextField
         size="small"
         label={t('pantry.guestOrderOrLabel')}
-        value={name}
-        onChange={(event) => setName(event.target.value)}
-        error={asked && missing}
-        helperText={asked && missing ? t('pantry.giveItANameThursdayOrderWill') : undefined}
+        error={errors.name !== undefined}
+        helperText={errors.name?.message}
         slotProps={{ htmlInput: { maxLength: 120 } }}
+        {...register('name')}
       />
-      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2 }}>
-        {Object.entries(suits.values).map(([id, { name: word }]) => {
-          const on = limits.includes(id);
-          return (
-            <Button
-              key={id}
-              size="small"
-              variant={on ? 'contained' : 'outlined'}
-              aria-pressed={on}
-              onClick={() => setLimits(on ? limits.filter((one) => one !== id) : [...limits, id])}
-            >
-              {word}
-            </Button>
-          );
-        })}
-      </Box>
+      <Controller control={control} name="suits" render={({ field }) => <SuitButtons held={field.value} onChange={field.onChange} />} />
       <TextField
         size="small"
         label={t('common.note')}
-        value={note}
-        onChange={(event) => setNote(event.target.value)}
+        error={errors.note !== undefined}
+        helperText={errors.note?.message}
         slotProps={{ htmlInput: { maxLength: 500 } }}
+        {...register('note')}
       />
       <Note>{t('pantry.lactoseFreeIsNotMilkFreeHoney')}</Note>
-      <FormEnd failed={failed} onLeave={onClose} />
+      <FormEnd failed={failed ?? errors.root?.message} onLeave={onClose} />
+    </Box>
+  );
+}
+
+type GuestTexts = { readonly name: string; readonly note: string; readonly suits: readonly string[] };
+const guestOf = (guest: Guest, { name, note, suits: limits }: GuestTexts): Guest =>
+  patched(guest, { name: name.trim(), suits: limits, note: note.trim() || undefined });
+
+/** Limits, pressed or not. */
+function SuitButtons({ held, onChange }: { readonly held: readonly string[]; readonly onChange: (held: readonly string[]) => void }) {
+  return (
+    <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2 }}>
+      {Object.entries(suits.values).map(([id, { name }]) => {
+        const on = held.includes(id);
+        return (
+          <Button
+            key={id}
+            size="small"
+            variant={on ? 'contained' : 'outlined'}
+            aria-pressed={on}
+            onClick={() => onChange(on ? held.filter((one) => one !== id) : [...held, id])}
+          >
+            {name}
+          </Button>
+        );
+      })}
     </Box>
   );
 }

@@ -32,10 +32,10 @@ import {
 import type { PantryBook } from '@north-leaf/contracts';
 import { Note, Wrong } from '../../../ui/frame/note';
 import { typeSize } from '../../../ui/theme/theme';
-import { ApiError } from '../../../platform/http';
 import { changedName } from '../../../ui/words/change-words';
 import { Choice } from '../../../ui/form/choice';
 import { readTyped, shownAs, textOf } from '../../../ui/form/typed-number';
+import { useStoring } from '../../../ui/form/use-storing';
 import { SideSheet } from '../../../ui/frame/side-sheet';
 import { allergenWords, labelAllergens } from '../words';
 import { OwnIngredientForm } from './own-ingredient-form';
@@ -49,7 +49,7 @@ type Typed = { readonly text: string; readonly basis: (typeof sources)[number] }
 /** All that is known of one ingredient, each value with where it comes from; any of it can be corrected from a label in hand. */
 export function IngredientSheet({ book, ingredient, onClose }: { book: PantryBook; ingredient: Ingredient; onClose: () => void }) {
   const entry = useCorrections(book, ingredient, onClose);
-  const { held, changing, corrected, own, made, lactoseFree, setLactoseFree, source, setSource, users, problems } = entry;
+  const { failed, held, changing, corrected, own, made, lactoseFree, setLactoseFree, source, setSource, users, problems } = entry;
 
   const { sure, may } = allergenWords(held);
   if (changing) return <OwnIngredientForm stored={ingredient} onClose={onClose} />;
@@ -118,7 +118,7 @@ export function IngredientSheet({ book, ingredient, onClose }: { book: PantryBoo
         {users.length > 0 && (
           <Box sx={{ fontSize: typeSize.small }}>{t('pantry.partOfUsers', { users: users.map(({ name }) => name).join(', ') })}</Box>
         )}
-        {problems['all'] && <Alert severity="error">{problems['all']}</Alert>}
+        {(problems['all'] ?? failed) && <Alert severity="error">{problems['all'] ?? failed}</Alert>}
         <WhatToDo entry={entry} ingredient={ingredient} />
       </Box>
     </SideSheet>
@@ -134,7 +134,7 @@ function useCorrections(book: PantryBook, ingredient: Ingredient, onClose: () =>
   const [allergens, setAllergens] = useState<readonly string[] | null>(null);
   const [lactoseFree, setLactoseFree] = useState(ingredient.lactoseFree === true);
   const [problems, setProblems] = useState<Readonly<Record<string, string>>>({});
-  const [busy, setBusy] = useState(false);
+  const { failed, busy, run } = useStoring(onClose);
   const [changing, setChanging] = useState(false);
   const revision = book.revisions.ingredients[ingredient.id] ?? 0;
   const own = revision > 0 && ingredient.corrected === undefined;
@@ -166,28 +166,18 @@ function useCorrections(book: PantryBook, ingredient: Ingredient, onClose: () =>
     if (!change) return;
     const now = replyTo(() => withCorrections(publishedIngredients()[ingredient.id]!, change));
     if (!now.ok) return setProblems({ [correctableFields[now.refused.path] ? now.refused.path : 'all']: now.refused.message });
-    setBusy(true);
-    try {
-      const words = changedName(ingredient.name, ingredientFields as Fields, [ingredient, now.answer], t('pantry.corrected'));
-      await act(words, { kind: 'correct', id: ingredient.id, change, revision });
-      onClose();
-    } catch (error) {
-      if (!(error instanceof ApiError)) throw error;
-      const field = error.problems[0]?.path;
-      setProblems(field && correctableFields[field] ? { [field]: error.problems[0]!.message } : { all: error.message });
-    } finally {
-      setBusy(false);
-    }
+    const words = changedName(ingredient.name, ingredientFields as Fields, [ingredient, now.answer], t('pantry.corrected'));
+    await run(
+      () => act(words, { kind: 'correct', id: ingredient.id, change, revision }),
+      ({ problems: [first] }) => {
+        if (first && correctableFields[first.path]) setProblems({ [first.path]: first.message });
+        return first !== undefined && correctableFields[first.path] !== undefined;
+      },
+    );
   };
-  const back = async (name: string) => {
-    try {
-      await act(name, { kind: 'removeIngredient', id: ingredient.id });
-      onClose();
-    } catch (error) {
-      setProblems({ all: (error as Error).message });
-    }
-  };
+  const back = (name: string) => run(() => act(name, { kind: 'removeIngredient', id: ingredient.id }));
   return {
+    failed,
     held,
     changing,
     corrected,

@@ -24,10 +24,10 @@ import {
   saidFacts,
 } from '@north-leaf/core';
 import type { PantryBook } from '@north-leaf/contracts';
-import { ApiError } from '../../../platform/http';
 import { Choice } from '../../../ui/form/choice';
 import { QuantityField } from '../../../ui/form/quantity-field';
 import { SearchField } from '../../../ui/form/search-field';
+import { useStoring } from '../../../ui/form/use-storing';
 import { SideSheet } from '../../../ui/frame/side-sheet';
 import { ingredientOptions } from '../api';
 import { allergenWords } from '../words';
@@ -117,8 +117,7 @@ function usePreparationDraft(book: PantryBook, onClose: () => void, preparation:
   const act = useDoInPantry();
   const [draft, setDraft] = useState(preparation);
   const [typed, setTyped] = useState<Readonly<Record<string, string>>>({});
-  const [failed, setFailed] = useState<string | null>(null);
-  const [busy, setBusy] = useState(false);
+  const { failed, fail, busy, run } = useStoring(onClose);
   const revision = book.revisions.preparations[preparation.id] ?? 0;
   const set = (patch: Partial<Preparation>) => setDraft((now) => ({ ...now, ...patch }));
   const setRow = (i: number, patch: Partial<PreparationRow>) =>
@@ -150,30 +149,12 @@ function usePreparationDraft(book: PantryBook, onClose: () => void, preparation:
           : null;
 
   const store = async () => {
-    if (reason) return setFailed(reason);
-    setBusy(true);
-    try {
-      await act(t('pantry.nameStored', { name: draft.name.trim() }), {
-        kind: 'preparation',
-        preparation: { ...draft, name: draft.name.trim() },
-        revision,
-      });
-      onClose();
-    } catch (error) {
-      if (!(error instanceof ApiError)) throw error;
-      setFailed(error.message);
-    } finally {
-      setBusy(false);
-    }
+    if (reason) return fail(reason);
+    const named = { ...draft, name: draft.name.trim() };
+    await run(() => act(t('pantry.nameStored', { name: named.name }), { kind: 'preparation', preparation: named, revision }));
   };
-  const remove = async () => {
-    try {
-      await act(t('common.nameRemoved', { name: preparation.name }), { kind: 'removePreparation', id: preparation.id });
-      onClose();
-    } catch (error) {
-      setFailed((error as Error).message);
-    }
-  };
+  const remove = () =>
+    run(() => act(t('common.nameRemoved', { name: preparation.name }), { kind: 'removePreparation', id: preparation.id }));
   return { draft, set, setRow, typed, type, at, setAct, setDraft, keeping, made, rawG, problem, failed, busy, store, revision, remove };
 }
 

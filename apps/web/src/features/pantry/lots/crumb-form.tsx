@@ -1,4 +1,6 @@
-import { useState } from 'react';
+import { useForm, useWatch } from 'react-hook-form';
+import { crumbBodySchema } from '@north-leaf/contracts';
+import { checkedBy } from '../../../ui/form/checked-by';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -18,8 +20,12 @@ import { t } from '../../../platform/words';
 export function CrumbForm({ onClose }: { onClose: () => void }) {
   const formulas = useQuery(formulaNamesQuery);
   const client = useQueryClient();
-  const [formulaId, setFormulaId] = useState('');
-  const [name, setName] = useState('');
+  const { register, control, setValue, handleSubmit, formState } = useForm<{ formulaId: string; name: string }>({
+    defaultValues: { formulaId: '', name: '' },
+    resolver: checkedBy(crumbBodySchema, ({ name }) => ({ name: name.trim() }), { name: t('pantry.giveItAName2') }),
+  });
+  const formulaId = useWatch({ control, name: 'formulaId' });
+  const { errors } = formState;
   const chosen = formulas.data?.find(({ id }) => id === formulaId);
   const make = useMutation({
     mutationFn: ({ id, version, called }: { id: string; version: number; called: string }) =>
@@ -31,34 +37,33 @@ export function CrumbForm({ onClose }: { onClose: () => void }) {
       onClose();
     },
   });
+  const store = handleSubmit(({ name }) => {
+    if (chosen) make.mutate({ id: crypto.randomUUID(), version: chosen.version, called: name.trim() });
+  });
   return (
     <SideSheet title={t('pantry.aCrumbOfABake')} onClose={onClose}>
-      <Box sx={{ display: 'grid', gap: 3 }}>
+      <Box component="form" noValidate onSubmit={(event) => void store(event)} sx={{ display: 'grid', gap: 3 }}>
         <Choice
           label={t('pantry.ofWhichFormula')}
           value={formulaId}
           options={(formulas.data ?? []).map(({ id, name: called, version }) => ({ value: id, name: `${called} v${version}` }))}
           onChange={(id) => {
-            setFormulaId(id);
-            setName(t('pantry.crumbOf', { name: formulas.data?.find((one) => one.id === id)?.name ?? '' }));
+            setValue('formulaId', id);
+            setValue('name', t('pantry.crumbOf', { name: formulas.data?.find((one) => one.id === id)?.name ?? '' }));
           }}
           width={320}
         />
         <TextField
           size="small"
           label={t('common.name')}
-          value={name}
-          onChange={(event) => setName(event.target.value)}
-          slotProps={{ htmlInput: { maxLength: 120 } }}
+          error={errors.name !== undefined}
+          helperText={errors.name?.message}
+          slotProps={{ htmlInput: { maxLength: 120 }, inputLabel: { shrink: true } }}
+          {...register('name')}
         />
         <Note size="small">{t('pantry.itsDryMatterIsTheDoughsIts')}</Note>
         {(formulas.error ?? make.error) && <Alert severity="error">{(formulas.error ?? make.error)!.message}</Alert>}
-        <Button
-          variant="contained"
-          disabled={!chosen || name.trim() === '' || make.isPending}
-          onClick={() => chosen && make.mutate({ id: crypto.randomUUID(), version: chosen.version, called: name.trim() })}
-          sx={{ justifySelf: 'start' }}
-        >
+        <Button type="submit" variant="contained" disabled={!chosen || make.isPending} sx={{ justifySelf: 'start' }}>
           {make.isPending ? t('common.storing') : t('common.store')}
         </Button>
       </Box>
