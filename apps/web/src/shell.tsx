@@ -36,7 +36,6 @@ const KitchenNews = lazy(async () => ({ default: (await import('./kitchen-news')
 /** The rail of places and the page beside it. */
 export function Shell() {
   const { palette } = useTheme();
-  const { face, setFace } = usePreferences();
   const item = {
     width: 64,
     minHeight: 54,
@@ -60,64 +59,7 @@ export function Shell() {
   } as const;
   return (
     <Box sx={{ display: 'flex', minHeight: '100vh', [under.phone]: { flexDirection: 'column-reverse' } }}>
-      <Box
-        component="nav"
-        aria-label={t('app.places')}
-        sx={{
-          width: sizes.rail,
-          flex: 'none',
-          bgcolor: 'background.paper',
-          borderRight: `1px solid ${palette.divider}`,
-          display: 'flex',
-          flexDirection: 'column',
-          alignItems: 'center',
-          py: 3,
-          gap: 1.5,
-          position: 'sticky',
-          top: 0,
-          height: '100vh',
-          [under.phone]: {
-            width: '100%',
-            height: 64,
-            flexDirection: 'row',
-            py: 1,
-            top: 'auto',
-            bottom: 0,
-            zIndex: 2,
-            justifyContent: 'space-around',
-          },
-        }}
-      >
-        <Box sx={{ [under.phone]: { display: 'none' } }}>
-          <Mark colour={palette.primary.main} />
-        </Box>
-        {places.map(({ to, name, icon }) => (
-          <Box key={to} component={NavLink} to={to} sx={item}>
-            {icon}
-            {name}
-          </Box>
-        ))}
-        <Box sx={{ flex: 1, [under.phone]: { display: 'none' } }} />
-        {/* A plain button: the library's own would be part of what every page waits for. */}
-        <Box
-          component="button"
-          type="button"
-          onClick={() => setFace(face === 'light' ? 'early' : 'light')}
-          aria-pressed={face === 'early'}
-          sx={{
-            ...item,
-            border: 0,
-            bgcolor: 'transparent',
-            font: 'inherit',
-            fontSize: typeSize.caption,
-            fontWeight: 600,
-            cursor: 'pointer',
-          }}
-        >
-          <Contrast />
-          {t('app.dark')}
-        </Box>
-      </Box>
+      <Rail item={item} />
       <Box sx={{ flex: 1, minWidth: 0 }}>
         <Suspense>
           <KitchenNews />
@@ -127,6 +69,96 @@ export function Shell() {
         <Suspense>
           <Notices />
         </Suspense>
+      </Box>
+    </Box>
+  );
+}
+
+/** The places, and light or dark. */
+function Rail({
+  item,
+}: {
+  readonly item: {
+    readonly width: 64;
+    readonly minHeight: 54;
+    readonly flexDirection: 'column';
+    readonly borderRadius: '10px';
+    readonly fontSize: number;
+    readonly fontWeight: 600;
+    readonly gap: '2px';
+    readonly color: 'text.primary';
+    readonly textDecoration: 'none';
+    readonly display: 'flex';
+    readonly alignItems: 'center';
+    readonly justifyContent: 'center';
+    readonly '&:hover': { readonly bgcolor: string };
+    readonly '&.active': {
+      readonly bgcolor: string;
+      readonly color: 'primary.main';
+      readonly fontWeight: 700;
+      readonly boxShadow: `inset 3px 0 0 ${string}`;
+    };
+  };
+}) {
+  const { palette } = useTheme();
+  const { setFace, face } = usePreferences();
+  return (
+    <Box
+      component="nav"
+      aria-label={t('app.places')}
+      sx={{
+        width: sizes.rail,
+        flex: 'none',
+        bgcolor: 'background.paper',
+        borderRight: `1px solid ${palette.divider}`,
+        display: 'flex',
+        flexDirection: 'column',
+        alignItems: 'center',
+        py: 3,
+        gap: 1.5,
+        position: 'sticky',
+        top: 0,
+        height: '100vh',
+        [under.phone]: {
+          width: '100%',
+          height: 64,
+          flexDirection: 'row',
+          py: 1,
+          top: 'auto',
+          bottom: 0,
+          zIndex: 2,
+          justifyContent: 'space-around',
+        },
+      }}
+    >
+      <Box sx={{ [under.phone]: { display: 'none' } }}>
+        <Mark colour={palette.primary.main} />
+      </Box>
+      {places.map(({ to, name, icon }) => (
+        <Box key={to} component={NavLink} to={to} sx={item}>
+          {icon}
+          {name}
+        </Box>
+      ))}
+      <Box sx={{ flex: 1, [under.phone]: { display: 'none' } }} />
+      {/* A plain button: the library's own would be part of what every page waits for. */}
+      <Box
+        component="button"
+        type="button"
+        onClick={() => setFace(face === 'light' ? 'early' : 'light')}
+        aria-pressed={face === 'early'}
+        sx={{
+          ...item,
+          border: 0,
+          bgcolor: 'transparent',
+          font: 'inherit',
+          fontSize: typeSize.caption,
+          fontWeight: 600,
+          cursor: 'pointer',
+        }}
+      >
+        <Contrast />
+        {t('app.dark')}
       </Box>
     </Box>
   );

@@ -13,6 +13,7 @@ import { useAnswer, useFormula, useSurroundings } from '../board/doors';
 import { startStudy } from './bake-study';
 import { t } from '../../platform/words';
 import { Sentence } from '../../ui/words/sentence';
+import type { Oven } from '@north-leaf/core';
 
 /** One tray, weighed before and after: what it says of how fast this oven gives its heat. */
 export function WeighTray() {
@@ -88,28 +89,43 @@ export function WeighTray() {
       </FieldRow>
       {wrong && <Wrong size="small">{wrong}</Wrong>}
       {learned ? (
-        <Box role="status" sx={{ fontSize: typeSize.small, display: 'grid', gap: 1 }}>
-          <span>
-            <Sentence
-              say="bake.itLostLostExpectedWasExpectedName"
-              values={{
-                lost: (learned.lostShare * 100).toFixed(1),
-                expected: (learned.expectedShare * 100).toFixed(1),
-                name: oven.name,
-                value: learned.value.toFixed(2),
-                sd: learned.sd.toFixed(2),
-              }}
-            />
-          </span>
-          <Button size="small" variant="outlined" onClick={() => teach(learned)} sx={{ justifySelf: 'start' }}>
-            {t('bake.teachName', { name: oven.name })}
-          </Button>
-        </Box>
+        <WhatItSays learned={learned} oven={oven} teach={teach} />
       ) : (
         <Button size="small" variant="outlined" onClick={() => void work()} sx={{ justifySelf: 'start' }}>
           {t('bake.whatDoesThatSay')}
         </Button>
       )}
+    </Box>
+  );
+}
+
+/** What the tray says of the oven, and the press that teaches it. */
+function WhatItSays({
+  learned,
+  oven,
+  teach,
+}: {
+  readonly learned: LearnedHeat;
+  readonly oven: Oven;
+  readonly teach: (heat: LearnedHeat) => void;
+}) {
+  return (
+    <Box role="status" sx={{ fontSize: typeSize.small, display: 'grid', gap: 1 }}>
+      <span>
+        <Sentence
+          say="bake.itLostLostExpectedWasExpectedName"
+          values={{
+            lost: (learned.lostShare * 100).toFixed(1),
+            expected: (learned.expectedShare * 100).toFixed(1),
+            name: oven.name,
+            value: learned.value.toFixed(2),
+            sd: learned.sd.toFixed(2),
+          }}
+        />
+      </span>
+      <Button size="small" variant="outlined" onClick={() => teach(learned)} sx={{ justifySelf: 'start' }}>
+        {t('bake.teachName', { name: oven.name })}
+      </Button>
     </Box>
   );
 }

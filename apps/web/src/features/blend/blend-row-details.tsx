@@ -137,8 +137,6 @@ function takeOut(formula: Formula, index: number) {
 function Swap({ index }: { index: number }) {
   const formula = useFormula();
   const { kitchen, pantry } = useSurroundings();
-  const units = usePreferences((state) => state.units);
-  const { edit } = useDraft.getState();
   const [toId, setToId] = useState<string | null>(null);
   const row = formula.blend.rows[index]!;
   const name = pantry.ingredients[row.ingredientId]!.name;
@@ -166,59 +164,75 @@ function Swap({ index }: { index: number }) {
           {refused}
         </Alert>
       )}
-      {swap && toId !== null && (
-        <Box role="status" sx={{ bgcolor: 'leaf.well', borderRadius: '8px', p: 2, fontSize: typeSize.small, display: 'grid', gap: 1 }}>
-          <b>
-            {name} → {pantry.ingredients[toId]!.name}
-          </b>
-          <span>
-            {t('blend.wantsWantsbeforeWantsafterWater', {
-              wantsBefore: showQuantity(swap.wantsBeforeG, 'mass', units, 0),
-              wantsAfter: showQuantity(swap.wantsAfterG, 'mass', units, 0),
-            })}
-            {swap.pourByG !== 0 && `: pour ${swap.pourByG > 0 ? '+' : '−'}${showQuantity(Math.abs(swap.pourByG), 'mass', units)}`}
-          </span>
-          <span>
-            {t('blend.bindsBindbeforeBindafterOfTheNeed', {
-              bindBefore: Math.round(swap.bindBefore * 100),
-              bindAfter: Math.round(swap.bindAfter * 100),
-            })}
-          </span>
-          {swap.allergensNew.length > 0 && (
-            <span>
-              {t('common.newValue', {
-                value: [
-                  ...new Set(swap.allergensNew.map(({ code, possible }) => `${possible ? t('common.maybe') : ''}${allergenWord(code)}`)),
-                ].join(', '),
-              })}
-            </span>
-          )}
-          {swap.allergensGone.length > 0 && (
-            <span>
-              {t('common.goneValue', { value: [...new Set(swap.allergensGone.map(({ code }) => allergenWord(code)))].join(', ') })}
-            </span>
-          )}
-          {swap.breaks.length > 0 && (
-            <Box sx={{ color: 'error.main', fontWeight: 650 }}>{t('common.doesNotSuitBreaks', { breaks: swap.breaks.join(', ') })}</Box>
-          )}
-          <Box sx={{ display: 'flex', gap: 2, pt: 1 }}>
-            <Button
-              size="small"
-              variant="contained"
-              onClick={() => {
-                const { edits } = swap;
-                setToId(null);
-                edit(`swap:${Date.now()}`, () => edits);
-              }}
-            >
-              {t('common.swap')}
-            </Button>
-            <Button size="small" variant="outlined" onClick={() => setToId(null)}>
-              {t('common.leaveIt')}
-            </Button>
-          </Box>
-        </Box>
-      )}
+      {swap && toId !== null && <WhatItMoves name={name} setToId={setToId} swap={swap} toId={toId} />}
     </>
+  );
+}
+
+/** What the swap moves, before it is done. */
+function WhatItMoves({
+  name,
+  setToId,
+  swap,
+  toId,
+}: {
+  readonly name: string;
+  readonly setToId: (id: string | null) => void;
+  readonly swap: FlourSwap;
+  readonly toId: string;
+}) {
+  const { pantry } = useSurroundings();
+  const units = usePreferences((state) => state.units);
+  const { edit } = useDraft.getState();
+  return (
+    <Box role="status" sx={{ bgcolor: 'leaf.well', borderRadius: '8px', p: 2, fontSize: typeSize.small, display: 'grid', gap: 1 }}>
+      <b>
+        {name} → {pantry.ingredients[toId]!.name}
+      </b>
+      <span>
+        {t('blend.wantsWantsbeforeWantsafterWater', {
+          wantsBefore: showQuantity(swap.wantsBeforeG, 'mass', units, 0),
+          wantsAfter: showQuantity(swap.wantsAfterG, 'mass', units, 0),
+        })}
+        {swap.pourByG !== 0 && `: pour ${swap.pourByG > 0 ? '+' : '−'}${showQuantity(Math.abs(swap.pourByG), 'mass', units)}`}
+      </span>
+      <span>
+        {t('blend.bindsBindbeforeBindafterOfTheNeed', {
+          bindBefore: Math.round(swap.bindBefore * 100),
+          bindAfter: Math.round(swap.bindAfter * 100),
+        })}
+      </span>
+      {swap.allergensNew.length > 0 && (
+        <span>
+          {t('common.newValue', {
+            value: [
+              ...new Set(swap.allergensNew.map(({ code, possible }) => `${possible ? t('common.maybe') : ''}${allergenWord(code)}`)),
+            ].join(', '),
+          })}
+        </span>
+      )}
+      {swap.allergensGone.length > 0 && (
+        <span>{t('common.goneValue', { value: [...new Set(swap.allergensGone.map(({ code }) => allergenWord(code)))].join(', ') })}</span>
+      )}
+      {swap.breaks.length > 0 && (
+        <Box sx={{ color: 'error.main', fontWeight: 650 }}>{t('common.doesNotSuitBreaks', { breaks: swap.breaks.join(', ') })}</Box>
+      )}
+      <Box sx={{ display: 'flex', gap: 2, pt: 1 }}>
+        <Button
+          size="small"
+          variant="contained"
+          onClick={() => {
+            const { edits } = swap;
+            setToId(null);
+            edit(`swap:${Date.now()}`, () => edits);
+          }}
+        >
+          {t('common.swap')}
+        </Button>
+        <Button size="small" variant="outlined" onClick={() => setToId(null)}>
+          {t('common.leaveIt')}
+        </Button>
+      </Box>
+    </Box>
   );
 }

@@ -37,6 +37,7 @@ import { useDraft, newKey } from '../formulas/doors';
 import { FormulaField, useFormula, useProblem, useSurroundings } from '../board/doors';
 import { BlendRowDetails } from './blend-row-details';
 import { t } from '../../platform/words';
+import type { Dispatch, SetStateAction } from 'react';
 
 const LabelReader = lazy(async () => ({ default: (await import('./label-reader')).LabelReader }));
 const FromAmounts = lazy(async () => ({ default: (await import('./blend-from-amounts')).BlendFromAmountsDialog }));
@@ -45,7 +46,6 @@ const FromAmounts = lazy(async () => ({ default: (await import('./blend-from-amo
 export function BlendRows() {
   const formula = useFormula();
   const { pantry } = useSurroundings();
-  const units = usePreferences((state) => state.units);
   const problem = useProblem('/blend/rows');
   const [open, setOpen] = useState<string | null>(null);
   const keep = useSaveBlend();
@@ -81,31 +81,7 @@ export function BlendRows() {
           {t('blend.keepThisBlendInTheLibrary')}
         </MenuItem>
       </Menu>
-      <Table size="small">
-        <TableHead>
-          <TableRow>
-            <TableCell>{t('blend.flourStarchGum')}</TableCell>
-            <TableCell align="right">%</TableCell>
-            <TableCell align="right">{unitOf('mass', units)}</TableCell>
-            <TableCell component="td" />
-          </TableRow>
-        </TableHead>
-        <TableBody>
-          {formula.blend.rows.map((row, i) => (
-            <ShareRow key={row.key} index={i} open={open === row.key} onOpen={() => setOpen(open === row.key ? null : row.key)} />
-          ))}
-          <TableRow>
-            <TableCell sx={{ fontWeight: 650 }}>{t('common.blend')}</TableCell>
-            <TableCell align="right" sx={{ fontWeight: 650 }}>
-              {showValue(formula.blend.rows.reduce((sum, { share }) => sum + share, 0) * 100, 'percent', units)}
-            </TableCell>
-            <TableCell align="right" sx={{ fontWeight: 650 }}>
-              {showValue(formula.blendG, 'mass', units)}
-            </TableCell>
-            <TableCell />
-          </TableRow>
-        </TableBody>
-      </Table>
+      <ShareTable open={open} setOpen={setOpen} />
       {problem && <Wrong size="small">{problem}</Wrong>}
       <Box sx={{ py: 2 }}>
         <SearchField
@@ -126,6 +102,39 @@ export function BlendRows() {
         {dialog === 'label' && <LabelReader onClose={() => setDialog(null)} />}
       </Suspense>
     </>
+  );
+}
+
+/** The rows of the blend. */
+function ShareTable({ open, setOpen }: { readonly open: string | null; readonly setOpen: Dispatch<SetStateAction<string | null>> }) {
+  const units = usePreferences((state) => state.units);
+  const formula = useFormula();
+  return (
+    <Table size="small">
+      <TableHead>
+        <TableRow>
+          <TableCell>{t('blend.flourStarchGum')}</TableCell>
+          <TableCell align="right">%</TableCell>
+          <TableCell align="right">{unitOf('mass', units)}</TableCell>
+          <TableCell component="td" />
+        </TableRow>
+      </TableHead>
+      <TableBody>
+        {formula.blend.rows.map((row, i) => (
+          <ShareRow key={row.key} index={i} open={open === row.key} onOpen={() => setOpen(open === row.key ? null : row.key)} />
+        ))}
+        <TableRow>
+          <TableCell sx={{ fontWeight: 650 }}>{t('common.blend')}</TableCell>
+          <TableCell align="right" sx={{ fontWeight: 650 }}>
+            {showValue(formula.blend.rows.reduce((sum, { share }) => sum + share, 0) * 100, 'percent', units)}
+          </TableCell>
+          <TableCell align="right" sx={{ fontWeight: 650 }}>
+            {showValue(formula.blendG, 'mass', units)}
+          </TableCell>
+          <TableCell />
+        </TableRow>
+      </TableBody>
+    </Table>
   );
 }
 

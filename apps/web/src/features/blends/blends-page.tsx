@@ -33,7 +33,6 @@ export function BlendsPage() {
   const blends = useQuery(blendsQuery);
   const pantry = useQuery(pantryQuery);
   const kitchen = useQuery(kitchenQuery);
-  const ready = useReadyBlend();
   const [picked, setPicked] = useState<readonly string[]>([]);
   const [family, setFamily] = useState(Object.keys(families)[0]!);
   const error = blends.error ?? pantry.error ?? kitchen.error;
@@ -47,61 +46,7 @@ export function BlendsPage() {
       actions={<PlaceTabs label={t('common.pantry')} tabs={pantryTabs} />}
     >
       {!loaded && [0, 1, 2].map((row) => <Skeleton key={row} height={56} />)}
-      {loaded && (
-        <Table size="small">
-          <TableHead>
-            <TableRow>
-              <TableCell>{t('blends.sideBySide')}</TableCell>
-              <TableCell>{t('common.blend')}</TableCell>
-              <TableCell>{t('common.madeOf')}</TableCell>
-              <TableCell align="right">{t('blends.kept')}</TableCell>
-              <TableCell>{t('blends.asAnIngredient')}</TableCell>
-            </TableRow>
-          </TableHead>
-          <TableBody>
-            {blends.data.map((one) => (
-              <TableRow key={one.id} sx={{ height: 50 }}>
-                <TableCell sx={{ width: 96 }}>
-                  <Checkbox
-                    checked={picked.includes(one.id)}
-                    onChange={(_, on) => setPicked(on ? [...picked.slice(-1), one.id] : picked.filter((id) => id !== one.id))}
-                    slotProps={{ input: { 'aria-label': t('blends.compareName', { name: one.blend.name }) } }}
-                  />
-                </TableCell>
-                <TableCell component="th" scope="row" sx={{ fontWeight: 650 }}>
-                  {one.blend.name}
-                  <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary', fontWeight: 400 }}>
-                    {t('blends.versionVersion', { version: one.version })}
-                    {one.blend.uncertainShare && t('blends.readFromALabel')}
-                  </Box>
-                </TableCell>
-                <TableCell sx={{ fontSize: typeSize.small }}>{madeOf(one, pantry.data)}</TableCell>
-                <TableCell align="right">{new Date(one.savedAt).toLocaleDateString('en-GB', { day: 'numeric', month: 'short' })}</TableCell>
-                <TableCell>
-                  {pantry.data.ingredients[one.id] ? (
-                    <Note size="small">{t('blends.inThePantry')}</Note>
-                  ) : (
-                    <Button
-                      size="small"
-                      variant="outlined"
-                      disabled={ready.isPending}
-                      onClick={() =>
-                        ready.mutate(
-                          { id: one.id, version: one.version, revision: 0 },
-                          { onSuccess: () => void notify(t('blends.nameCanBeWeighedByOneKey', { name: one.blend.name })) },
-                        )
-                      }
-                    >
-                      {t('blends.keepItReady')}
-                    </Button>
-                  )}
-                </TableCell>
-              </TableRow>
-            ))}
-          </TableBody>
-        </Table>
-      )}
-      {ready.error && <Alert severity="error">{ready.error.message}</Alert>}
+      {loaded && <BlendTable blends={blends.data} pantry={pantry.data} picked={picked} onPick={setPicked} />}
       {loaded && blends.data.length === 0 && <Box sx={{ py: 8, textAlign: 'center' }}>{t('blends.blendsBelongHereKeepOneFromA')}</Box>}
       {loaded && two.length > 0 && (
         <Box sx={{ pt: 5 }}>
@@ -119,6 +64,78 @@ export function BlendsPage() {
         </Box>
       )}
     </Page>
+  );
+}
+
+/** Every blend that is kept. */
+function BlendTable({
+  blends,
+  pantry,
+  picked,
+  onPick,
+}: {
+  readonly blends: readonly LibraryBlend[];
+  readonly pantry: PantryBook;
+  readonly picked: readonly string[];
+  readonly onPick: (picked: readonly string[]) => void;
+}) {
+  const ready = useReadyBlend();
+  return (
+    <>
+      <Table size="small">
+        <TableHead>
+          <TableRow>
+            <TableCell>{t('blends.sideBySide')}</TableCell>
+            <TableCell>{t('common.blend')}</TableCell>
+            <TableCell>{t('common.madeOf')}</TableCell>
+            <TableCell align="right">{t('blends.kept')}</TableCell>
+            <TableCell>{t('blends.asAnIngredient')}</TableCell>
+          </TableRow>
+        </TableHead>
+        <TableBody>
+          {blends.map((one) => (
+            <TableRow key={one.id} sx={{ height: 50 }}>
+              <TableCell sx={{ width: 96 }}>
+                <Checkbox
+                  checked={picked.includes(one.id)}
+                  onChange={(_, on) => onPick(on ? [...picked.slice(-1), one.id] : picked.filter((id) => id !== one.id))}
+                  slotProps={{ input: { 'aria-label': t('blends.compareName', { name: one.blend.name }) } }}
+                />
+              </TableCell>
+              <TableCell component="th" scope="row" sx={{ fontWeight: 650 }}>
+                {one.blend.name}
+                <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary', fontWeight: 400 }}>
+                  {t('blends.versionVersion', { version: one.version })}
+                  {one.blend.uncertainShare && t('blends.readFromALabel')}
+                </Box>
+              </TableCell>
+              <TableCell sx={{ fontSize: typeSize.small }}>{madeOf(one, pantry)}</TableCell>
+              <TableCell align="right">{new Date(one.savedAt).toLocaleDateString('en-GB', { day: 'numeric', month: 'short' })}</TableCell>
+              <TableCell>
+                {pantry.ingredients[one.id] ? (
+                  <Note size="small">{t('blends.inThePantry')}</Note>
+                ) : (
+                  <Button
+                    size="small"
+                    variant="outlined"
+                    disabled={ready.isPending}
+                    onClick={() =>
+                      ready.mutate(
+                        { id: one.id, version: one.version, revision: 0 },
+                        { onSuccess: () => void notify(t('blends.nameCanBeWeighedByOneKey', { name: one.blend.name })) },
+                      )
+                    }
+                  >
+                    {t('blends.keepItReady')}
+                  </Button>
+                )}
+              </TableCell>
+            </TableRow>
+          ))}
+        </TableBody>
+      </Table>
+      {ready.error && <Alert severity="error">{ready.error.message}</Alert>}
+    </>
   );
 }
 

@@ -33,6 +33,7 @@ import { DoughOf } from './dough-of';
 import { DoughPicture } from './dough-picture';
 import { DoughRow } from './dough-row';
 import { t } from '../../platform/words';
+import type { Dispatch, SetStateAction } from 'react';
 
 const ScaleBatch = lazy(async () => ({ default: (await import('./scale-batch')).ScaleBatch }));
 
@@ -45,17 +46,11 @@ export function DoughBoard() {
 }
 
 function DoughSettings() {
-  const units = usePreferences((state) => state.units);
-  const blendName = useDraft((state) => state.formula.blend.name);
   const family = useDraft((state) => state.formula.family);
-  const blendEntered = useDraft(({ formula: { blendEntered: entered, blendG } }) =>
-    entered && Math.abs(entered.g - blendG) < 0.01 ? entered.text : null,
-  );
   const [dialog, setDialog] = useState<'list' | 'scale' | null>(null);
   const [open, setOpen] = useState<string | null>(null);
   const set = useSet();
   const { pantry } = useSurroundings();
-  const rowKeys = useDraft(useShallow((state) => state.formula.rows.map(({ key }) => key)));
   return (
     <>
       <FieldRow label={t('common.family')}>
@@ -67,35 +62,7 @@ function DoughSettings() {
           width={230}
         />
       </FieldRow>
-      <Table size="small">
-        <TableHead>
-          <TableRow>
-            <TableCell>{t('common.ingredient')}</TableCell>
-            <TableCell align="right" sx={{ whiteSpace: 'nowrap' }}>
-              {t('dough.ofBlend')}
-            </TableCell>
-            <TableCell align="right">{unitOf('mass', units)}</TableCell>
-            <TableCell component="td" />
-          </TableRow>
-        </TableHead>
-        <TableBody>
-          <TableRow>
-            <TableCell component="th" scope="row">
-              {blendName}
-              {blendEntered && <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary', fontWeight: 400 }}>“{blendEntered}”</Box>}
-            </TableCell>
-            <TableCell align="right">100</TableCell>
-            <TableCell align="right">
-              <FormulaField path="/blendG" label={t('common.blend')} kind="mass" grain={10} width={66} hideUnit />
-            </TableCell>
-            <TableCell />
-          </TableRow>
-          {rowKeys.map((key, i) => (
-            <DoughRow key={key} index={i} open={open === key} onOpen={() => setOpen(open === key ? null : key)} />
-          ))}
-          <DoughTotal />
-        </TableBody>
-      </Table>
+      <DoughTable open={open} setOpen={setOpen} />
       <AddRow />
       <Box sx={{ display: 'flex', gap: 2, pb: 2, flexWrap: 'wrap' }}>
         <Button size="small" variant="outlined" onClick={() => setDialog('scale')}>
@@ -130,6 +97,47 @@ function DoughSettings() {
       <DoughOf />
       <AllergenLine />
     </>
+  );
+}
+
+/** The rows of the dough, against the blend. */
+function DoughTable({ open, setOpen }: { readonly open: string | null; readonly setOpen: Dispatch<SetStateAction<string | null>> }) {
+  const units = usePreferences((state) => state.units);
+  const blendName = useDraft((state) => state.formula.blend.name);
+  const blendEntered = useDraft(({ formula: { blendEntered: entered, blendG } }) =>
+    entered && Math.abs(entered.g - blendG) < 0.01 ? entered.text : null,
+  );
+  const rowKeys = useDraft(useShallow((state) => state.formula.rows.map(({ key }) => key)));
+  return (
+    <Table size="small">
+      <TableHead>
+        <TableRow>
+          <TableCell>{t('common.ingredient')}</TableCell>
+          <TableCell align="right" sx={{ whiteSpace: 'nowrap' }}>
+            {t('dough.ofBlend')}
+          </TableCell>
+          <TableCell align="right">{unitOf('mass', units)}</TableCell>
+          <TableCell component="td" />
+        </TableRow>
+      </TableHead>
+      <TableBody>
+        <TableRow>
+          <TableCell component="th" scope="row">
+            {blendName}
+            {blendEntered && <Box sx={{ fontSize: typeSize.caption, color: 'text.secondary', fontWeight: 400 }}>“{blendEntered}”</Box>}
+          </TableCell>
+          <TableCell align="right">100</TableCell>
+          <TableCell align="right">
+            <FormulaField path="/blendG" label={t('common.blend')} kind="mass" grain={10} width={66} hideUnit />
+          </TableCell>
+          <TableCell />
+        </TableRow>
+        {rowKeys.map((key, i) => (
+          <DoughRow key={key} index={i} open={open === key} onOpen={() => setOpen(open === key ? null : key)} />
+        ))}
+        <DoughTotal />
+      </TableBody>
+    </Table>
   );
 }
 

@@ -34,6 +34,7 @@ import { QuantityField } from '../../ui/form/quantity-field';
 import { useDraft, newKey } from '../formulas/doors';
 import { useSurroundings } from '../board/doors';
 import { t } from '../../platform/words';
+import type { Family } from '@north-leaf/core';
 
 /** The order in which things go in: part of the formula. Each step in a sentence, with its sign at true size; opened, it can be changed. */
 export const MixSteps = memo(function MixSteps() {
@@ -54,25 +55,7 @@ export const MixSteps = memo(function MixSteps() {
     });
   return (
     <Box component="section" aria-label={t('common.orderOfMixing')}>
-      <Box sx={{ display: 'flex', justifyContent: 'space-between', alignItems: 'center', pb: 1 }}>
-        <Typography variant="h3">{t('common.orderOfMixing')}</Typography>
-        <Choice
-          label={t('dough.schoolOfMixing')}
-          value=""
-          options={schools.map((value) => ({
-            value: value as School | '',
-            name: `${schoolWords[value]}${value === family.school ? t('dough.asThisFamilyUsuallyGoes') : ''}`,
-          }))}
-          onChange={(school) =>
-            school !== '' &&
-            useDraft
-              .getState()
-              .edit(`school:${newKey()}`, (from) => editsBetween(from, mixedBySchool(from, { family, school }, pantry, newKey)))
-          }
-          width={210}
-          placeholder={t('dough.beginAnewByASchool')}
-        />
-      </Box>
+      <SchoolChoice family={family} />
       <Box component="ol" sx={{ m: 0, p: 0, listStyle: 'none', display: 'grid', gap: 1 }}>
         {mix.map((step, i) => (
           <Box
@@ -130,6 +113,32 @@ export const MixSteps = memo(function MixSteps() {
     </Box>
   );
 });
+
+/** Beginning anew by a school of mixing. */
+function SchoolChoice({ family }: { readonly family: Family }) {
+  const { pantry } = useSurroundings();
+  return (
+    <Box sx={{ display: 'flex', justifyContent: 'space-between', alignItems: 'center', pb: 1 }}>
+      <Typography variant="h3">{t('common.orderOfMixing')}</Typography>
+      <Choice
+        label={t('dough.schoolOfMixing')}
+        value=""
+        options={schools.map((value) => ({
+          value: value as School | '',
+          name: `${schoolWords[value]}${value === family.school ? t('dough.asThisFamilyUsuallyGoes') : ''}`,
+        }))}
+        onChange={(school) =>
+          school !== '' &&
+          useDraft
+            .getState()
+            .edit(`school:${newKey()}`, (from) => editsBetween(from, mixedBySchool(from, { family, school }, pantry, newKey)))
+        }
+        width={210}
+        placeholder={t('dough.beginAnewByASchool')}
+      />
+    </Box>
+  );
+}
 
 type Mixable = readonly Pick<Row, 'key' | 'ingredientId' | 'use'>[];
 /** The rows by name only: the same as long as none comes, goes or is swapped. */

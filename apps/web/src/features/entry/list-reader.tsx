@@ -112,13 +112,10 @@ export function useListReading({ kitchen, pantry, family, wheat = false }: Readi
 
 /** Left the text, right what is understood of it. */
 export function ListReader({ reading, placeholder }: { reading: ListReading; placeholder: string }) {
-  const voice = useVoice();
   const change = useKitchenChange();
   const [making, setMaking] = useState<ReadyLine | null>(null);
   const [box, setBox] = useState<ReadyLine | null>(null);
-  const { kitchen, pantry, wheat, text, setText, filling, setFilling, correct, name, read, slips, asking } = reading;
-  const { linesUsed, totalG, sdG, vague } = reading;
-  const left = read.filter(({ leftOut }) => leftOut).length;
+  const { text, setText, filling, setFilling, correct, name, read, vague } = reading;
   return (
     <>
       <Box sx={{ display: 'grid', gap: 2, alignContent: 'start', pt: 2 }}>
@@ -141,46 +138,7 @@ export function ListReader({ reading, placeholder }: { reading: ListReading; pla
         {read.length === 0 ? (
           <Box sx={{ py: 8, textAlign: 'center', color: 'text.secondary' }}>{t('entry.whatIsUnderstoodStandsHereLineBy')}</Box>
         ) : (
-          <Table size="small">
-            <TableHead>
-              <TableRow>
-                <TableCell>{t('entry.asWritten')}</TableCell>
-                <TableCell>{t('entry.understoodAs')}</TableCell>
-                <TableCell align="right">g</TableCell>
-                <TableCell sx={{ whiteSpace: 'nowrap' }}>{t('entry.takenForGranted')}</TableCell>
-              </TableRow>
-            </TableHead>
-            <TableBody>
-              {read.map((line, i) => (
-                <ListLine
-                  key={line.key}
-                  line={line}
-                  heading={
-                    line.under !== undefined && line.under !== read[i - 1]?.under ? `${line.under}: ${partName(line.part)}` : undefined
-                  }
-                  slips={slips.filter((slip) => slip.key === line.key).map(({ key: _key, ...slip }): Slip => slip)}
-                  asks={asking.includes(line)}
-                  pantry={pantry}
-                  saidBefore={kitchen.names !== undefined && Object.hasOwn(kitchen.names, plainName(line.name))}
-                  onCorrect={(correction) => correct(line.key, correction)}
-                  onRemember={(ingredientId) => change.mutate({ kind: 'name', name: plainName(line.name), ingredientId })}
-                  onForget={() => change.mutate({ kind: 'forgetName', name: plainName(line.name) })}
-                  onMake={() => setMaking(line)}
-                  onBox={wheat ? undefined : () => setBox(line)}
-                />
-              ))}
-              <TableRow>
-                <TableCell colSpan={2} sx={{ fontWeight: 650 }}>
-                  {t('entry.togetherLinesusedOfReadLines', { linesUsed, read: read.length })}
-                  {left > 0 && t('entry.leftLeftOut', { left })}
-                </TableCell>
-                <TableCell align="right" sx={{ fontWeight: 650 }}>
-                  {voice.bare(totalG, 'bulk')}
-                </TableCell>
-                <TableCell sx={{ fontSize: typeSize.small }}>{sdG > 0.5 && `± ${voice.show(sdG, 'bulk')}`}</TableCell>
-              </TableRow>
-            </TableBody>
-          </Table>
+          <Understood reading={reading} onMake={setMaking} onBox={setBox} />
         )}
         {change.error && <Alert severity="error">{change.error.message}</Alert>}
       </Box>
@@ -198,6 +156,65 @@ export function ListReader({ reading, placeholder }: { reading: ListReading; pla
           />
         </Suspense>
       )}
+    </>
+  );
+}
+
+/** What is understood, line by line. */
+function Understood({
+  reading,
+  onMake,
+  onBox,
+}: {
+  readonly reading: ListReading;
+  readonly onMake: (line: ReadyLine) => void;
+  readonly onBox: (line: ReadyLine) => void;
+}) {
+  const voice = useVoice();
+  const change = useKitchenChange();
+  const { asking, correct, kitchen, linesUsed, pantry, read, sdG, slips, totalG, wheat } = reading;
+  const left = read.filter(({ leftOut }) => leftOut).length;
+  return (
+    <>
+      <Table size="small">
+        <TableHead>
+          <TableRow>
+            <TableCell>{t('entry.asWritten')}</TableCell>
+            <TableCell>{t('entry.understoodAs')}</TableCell>
+            <TableCell align="right">g</TableCell>
+            <TableCell sx={{ whiteSpace: 'nowrap' }}>{t('entry.takenForGranted')}</TableCell>
+          </TableRow>
+        </TableHead>
+        <TableBody>
+          {read.map((line, i) => (
+            <ListLine
+              key={line.key}
+              line={line}
+              heading={line.under !== undefined && line.under !== read[i - 1]?.under ? `${line.under}: ${partName(line.part)}` : undefined}
+              slips={slips.filter((slip) => slip.key === line.key).map(({ key: _key, ...slip }): Slip => slip)}
+              asks={asking.includes(line)}
+              pantry={pantry}
+              saidBefore={kitchen.names !== undefined && Object.hasOwn(kitchen.names, plainName(line.name))}
+              onCorrect={(correction) => correct(line.key, correction)}
+              onRemember={(ingredientId) => change.mutate({ kind: 'name', name: plainName(line.name), ingredientId })}
+              onForget={() => change.mutate({ kind: 'forgetName', name: plainName(line.name) })}
+              onMake={() => onMake(line)}
+              onBox={wheat ? undefined : () => onBox(line)}
+            />
+          ))}
+          <TableRow>
+            <TableCell colSpan={2} sx={{ fontWeight: 650 }}>
+              {t('entry.togetherLinesusedOfReadLines', { linesUsed, read: read.length })}
+              {left > 0 && t('entry.leftLeftOut', { left })}
+            </TableCell>
+            <TableCell align="right" sx={{ fontWeight: 650 }}>
+              {voice.bare(totalG, 'bulk')}
+            </TableCell>
+            <TableCell sx={{ fontSize: typeSize.small }}>{sdG > 0.5 && `± ${voice.show(sdG, 'bulk')}`}</TableCell>
+          </TableRow>
+        </TableBody>
+      </Table>
+      {change.error && <Alert severity="error">{change.error.message}</Alert>}
     </>
   );
 }

@@ -121,19 +121,7 @@ function Loaded({ kitchen, ovenId }: { kitchen: Kitchen; ovenId: string | undefi
         <Things list="ovens" kitchen={kitchen} chosen={oven?.id} on={on} onOpen={setOpen} />
       </Box>
       <Box sx={{ ...column, gridArea: 'rest' }}>
-        {(Object.keys(lists) as KitchenList[])
-          .filter((list) => list !== 'ovens')
-          .map((list) => (
-            <Things key={list} list={list} kitchen={kitchen} chosen={undefined} on={on} onOpen={setOpen} />
-          ))}
-        <RollingMat kitchen={kitchen} />
-        <RoomAir kitchen={kitchen} />
-        <Button size="small" onClick={() => setJudging(true)} sx={{ mt: 2, display: 'block' }}>
-          {t('kitchen.judgements')}
-        </Button>
-        <Button size="small" onClick={() => setLearning(true)} sx={{ display: 'block' }}>
-          {t('kitchen.learnedFromBakes')}
-        </Button>
+        <RestOfKitchen kitchen={kitchen} on={on} onOpen={setOpen} onJudge={() => setJudging(true)} onLearn={() => setLearning(true)} />
       </Box>
       {oven && care ? (
         <Box sx={{ gridArea: 'main', minWidth: 0 }}>
@@ -165,6 +153,39 @@ function Loaded({ kitchen, ovenId }: { kitchen: Kitchen; ovenId: string | undefi
       {judging && <JudgementsSheet kitchen={kitchen} onClose={() => setJudging(false)} />}
       {oven && measuring && <MeasureOven key={oven.id} oven={oven} onClose={() => setMeasuring(false)} />}
     </Box>
+  );
+}
+
+/** Cold, table, rack, trays, pans, the room and what was judged. */
+function RestOfKitchen({
+  kitchen,
+  on,
+  onOpen,
+  onJudge,
+  onLearn,
+}: {
+  readonly kitchen: Kitchen;
+  readonly on: string;
+  readonly onOpen: (open: Open) => void;
+  readonly onJudge: () => void;
+  readonly onLearn: () => void;
+}) {
+  return (
+    <>
+      {(Object.keys(lists) as KitchenList[])
+        .filter((list) => list !== 'ovens')
+        .map((list) => (
+          <Things key={list} list={list} kitchen={kitchen} chosen={undefined} on={on} onOpen={onOpen} />
+        ))}
+      <RollingMat kitchen={kitchen} />
+      <RoomAir kitchen={kitchen} />
+      <Button size="small" onClick={onJudge} sx={{ mt: 2, display: 'block' }}>
+        {t('kitchen.judgements')}
+      </Button>
+      <Button size="small" onClick={onLearn} sx={{ display: 'block' }}>
+        {t('kitchen.learnedFromBakes')}
+      </Button>
+    </>
   );
 }
 

@@ -310,23 +310,7 @@ function TopBar({ run, index, onLeave }: { run: RunInHand; index: number; onLeav
           {run.run.factor * state.factor === 1 ? '' : ` × ${Number((run.run.factor * state.factor).toFixed(3))}`}
         </Box>
       </Box>
-      {(!online || waitingEvents > 0) && (
-        <Box
-          role="status"
-          sx={{
-            bgcolor: palette.leaf.watchSoft,
-            color: 'warning.main',
-            fontWeight: 650,
-            fontSize: typeSize.large,
-            borderRadius: '8px',
-            p: '6px 12px',
-          }}
-        >
-          {online
-            ? t('common.storing2')
-            : t('runs.workingFromThisDeviceWord', { word: waitingEvents > 0 ? t('runs.waitingeventsWait', { waitingEvents }) : '' })}
-        </Box>
-      )}
+      {(!online || waitingEvents > 0) && <NotYetStored online={online} waitingEvents={waitingEvents} />}
       {state.state === 'paused' ? (
         <Button
           variant="contained"
@@ -358,6 +342,28 @@ function TopBar({ run, index, onLeave }: { run: RunInHand; index: number; onLeav
       <Box sx={{ fontSize: typeSize.field, fontWeight: 700, [under.phone]: { display: 'none' } }}>
         {DateTime.fromMillis(now, { zone: run.kitchen.zone }).toFormat('HH:mm')}
       </Box>
+    </Box>
+  );
+}
+
+/** What is said here only, for now. */
+function NotYetStored({ online, waitingEvents }: { readonly online: boolean; readonly waitingEvents: number }) {
+  const { palette } = useTheme();
+  return (
+    <Box
+      role="status"
+      sx={{
+        bgcolor: palette.leaf.watchSoft,
+        color: 'warning.main',
+        fontWeight: 650,
+        fontSize: typeSize.large,
+        borderRadius: '8px',
+        p: '6px 12px',
+      }}
+    >
+      {online
+        ? t('common.storing2')
+        : t('runs.workingFromThisDeviceWord', { word: waitingEvents > 0 ? t('runs.waitingeventsWait', { waitingEvents }) : '' })}
     </Box>
   );
 }

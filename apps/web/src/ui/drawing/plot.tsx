@@ -20,46 +20,9 @@ type Props = {
 
 /** A curve chart: loaded only when one is shown, drawn in the theme's type and colours, with its numbers behind a button. */
 export function Plot({ summary, data, layout, height, columns }: Props) {
-  const { palette, typography } = useTheme();
-  const box = useRef<HTMLDivElement>(null);
+  const box = useDrawn({ data, layout, height });
   const [numbers, setNumbers] = useState(false);
   const tableId = useId();
-  useEffect(() => {
-    let gone = false;
-    void import('./plotly').then(({ Plotly }) => {
-      if (gone || !box.current) return;
-      const axis = {
-        gridcolor: palette.divider,
-        linecolor: palette.leaf.edge,
-        zeroline: false,
-        tickfont: { size: typeSize.caption },
-        fixedrange: true,
-        automargin: true,
-        title: { font: { size: typeSize.caption } },
-      };
-      void Plotly.react(
-        box.current,
-        data as PlotlyType.Data[],
-        {
-          height,
-          margin: { t: 24, r: 12, b: 34, l: 40 },
-          paper_bgcolor: 'rgba(0,0,0,0)',
-          plot_bgcolor: 'rgba(0,0,0,0)',
-          font: { family: typography.fontFamily as string, size: typeSize.caption, color: palette.text.primary },
-          showlegend: false,
-          hovermode: 'x unified',
-          ...layout,
-          xaxis: { ...axis, ...layout.xaxis, title: { ...axis.title, ...(layout.xaxis?.title as object | undefined) } },
-          yaxis: { ...axis, ...layout.yaxis },
-          ...(layout.yaxis2 ? { yaxis2: { ...axis, ...layout.yaxis2 } } : {}),
-        } as Partial<PlotlyType.Layout>,
-        { displayModeBar: false, responsive: true, scrollZoom: false, doubleClick: false },
-      );
-    });
-    return () => {
-      gone = true;
-    };
-  }, [data, layout, height, palette, typography]);
   return (
     <Box>
       <Box ref={box} role="img" aria-label={summary} sx={{ minHeight: height, width: '100%' }} />
@@ -100,4 +63,47 @@ export function Plot({ summary, data, layout, height, columns }: Props) {
       )}
     </Box>
   );
+}
+
+/** The picture, drawn again when what is drawn changes. */
+function useDrawn({ data, layout, height }: Pick<Props, 'data' | 'layout' | 'height'>) {
+  const { palette, typography } = useTheme();
+  const box = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    let gone = false;
+    void import('./plotly').then(({ Plotly }) => {
+      if (gone || !box.current) return;
+      const axis = {
+        gridcolor: palette.divider,
+        linecolor: palette.leaf.edge,
+        zeroline: false,
+        tickfont: { size: typeSize.caption },
+        fixedrange: true,
+        automargin: true,
+        title: { font: { size: typeSize.caption } },
+      };
+      void Plotly.react(
+        box.current,
+        data as PlotlyType.Data[],
+        {
+          height,
+          margin: { t: 24, r: 12, b: 34, l: 40 },
+          paper_bgcolor: 'rgba(0,0,0,0)',
+          plot_bgcolor: 'rgba(0,0,0,0)',
+          font: { family: typography.fontFamily as string, size: typeSize.caption, color: palette.text.primary },
+          showlegend: false,
+          hovermode: 'x unified',
+          ...layout,
+          xaxis: { ...axis, ...layout.xaxis, title: { ...axis.title, ...(layout.xaxis?.title as object | undefined) } },
+          yaxis: { ...axis, ...layout.yaxis },
+          ...(layout.yaxis2 ? { yaxis2: { ...axis, ...layout.yaxis2 } } : {}),
+        } as Partial<PlotlyType.Layout>,
+        { displayModeBar: false, responsive: true, scrollZoom: false, doubleClick: false },
+      );
+    });
+    return () => {
+      gone = true;
+    };
+  }, [data, layout, height, palette, typography]);
+  return box;
 }

@@ -77,19 +77,8 @@ export function Said({ bake, zone }: { bake: Run; zone: string }) {
 
 /** A rating after days, what was noticed, a note: each an event of its own. */
 export function AddTo({ bake }: { bake: Run }) {
-  const add = useAddEvents(bake.id);
-  const daysSince = Math.max(0, Math.floor(DateTime.now().diff(DateTime.fromISO(bake.startedAt), 'days').days));
-  const [days, setDays] = useState(String(daysSince));
-  const [dots, setDots] = useState<Readonly<Partial<Record<(typeof ratedWhats)[number], number>>>>({});
-  const [symptom, setSymptom] = useState('');
-  const [note, setNote] = useState('');
-  const n = /^\d+$/.test(days.trim()) ? Number(days) : NaN;
-  const daysWrong = !(n >= 0 && n <= 365);
-  const whats: Happened[] = [
-    ...(Object.keys(dots).length > 0 && !daysWrong ? [{ kind: 'rated' as const, after: n === 0 ? ('fresh' as const) : n, ...dots }] : []),
-    ...(symptom === '' ? [] : [{ kind: 'noticed' as const, symptom: Number(symptom) }]),
-    ...(note.trim() === '' ? [] : [{ kind: 'noted' as const, text: note.trim().slice(0, 2000) }]),
-  ];
+  const adding = useAdding(bake);
+  const { add, whats, setDots, setSymptom, setNote, symptom, note } = adding;
   const store = () => {
     const at = Date.parse(benchIso());
     add.mutate(
@@ -106,35 +95,7 @@ export function AddTo({ bake }: { bake: Run }) {
   return (
     <Section title={t('bakes.addToIt')}>
       <Box sx={{ display: 'grid', gap: 3 }}>
-        <Box sx={{ display: 'flex', gap: 3, flexWrap: 'wrap', alignItems: 'flex-start' }}>
-          <TextField
-            size="small"
-            label={t('bakes.daysAfter')}
-            value={days}
-            error={daysWrong}
-            helperText={daysWrong ? t('bakes.daysAreAWholeNumberFrom0') : n === 0 ? t('bakes.fresh2') : ' '}
-            onChange={({ target }) => setDays(target.value)}
-            slotProps={{ htmlInput: { inputMode: 'numeric', style: { width: 90 } } }}
-          />
-          {ratedWhats.map((axis) => (
-            <TextField
-              key={axis}
-              select
-              size="small"
-              label={t(`common.rated.${axis}`)}
-              value={dots[axis] ?? ''}
-              onChange={({ target }) => setDots((before) => ({ ...before, [axis]: Number(target.value) }))}
-              sx={{ minWidth: 104 }}
-            >
-              {[1, 2, 3, 4, 5].map((d) => (
-                <MenuItem key={d} value={d}>
-                  {'●'.repeat(d)}
-                  {'○'.repeat(5 - d)}
-                </MenuItem>
-              ))}
-            </TextField>
-          ))}
-        </Box>
+        <Rated adding={adding} />
         <TextField select size="small" label={t('bakes.noticed2')} value={symptom} onChange={({ target }) => setSymptom(target.value)}>
           <MenuItem value="">{t('bakes.nothing')}</MenuItem>
           {bakedSymptoms.map((id) => (
@@ -156,5 +117,61 @@ export function AddTo({ bake }: { bake: Run }) {
         </Button>
       </Box>
     </Section>
+  );
+}
+
+/** What is added to a bake afterwards, and when it was. */
+function useAdding(bake: Run) {
+  const add = useAddEvents(bake.id);
+  const daysSince = Math.max(0, Math.floor(DateTime.now().diff(DateTime.fromISO(bake.startedAt), 'days').days));
+  const [days, setDays] = useState(String(daysSince));
+  const [dots, setDots] = useState<Readonly<Partial<Record<(typeof ratedWhats)[number], number>>>>({});
+  const [symptom, setSymptom] = useState('');
+  const [note, setNote] = useState('');
+  const n = /^\d+$/.test(days.trim()) ? Number(days) : NaN;
+  const daysWrong = !(n >= 0 && n <= 365);
+  const whats: Happened[] = [
+    ...(Object.keys(dots).length > 0 && !daysWrong ? [{ kind: 'rated' as const, after: n === 0 ? ('fresh' as const) : n, ...dots }] : []),
+    ...(symptom === '' ? [] : [{ kind: 'noticed' as const, symptom: Number(symptom) }]),
+    ...(note.trim() === '' ? [] : [{ kind: 'noted' as const, text: note.trim().slice(0, 2000) }]),
+  ];
+  return { add, whats, setDots, setSymptom, setNote, days, daysWrong, n, setDays, dots, symptom, note };
+}
+
+type Adding = ReturnType<typeof useAdding>;
+
+/** How many days after, and how it was then. */
+function Rated({ adding }: { readonly adding: Adding }) {
+  const { days, daysWrong, n, setDays, dots, setDots } = adding;
+  return (
+    <Box sx={{ display: 'flex', gap: 3, flexWrap: 'wrap', alignItems: 'flex-start' }}>
+      <TextField
+        size="small"
+        label={t('bakes.daysAfter')}
+        value={days}
+        error={daysWrong}
+        helperText={daysWrong ? t('bakes.daysAreAWholeNumberFrom0') : n === 0 ? t('bakes.fresh2') : ' '}
+        onChange={({ target }) => setDays(target.value)}
+        slotProps={{ htmlInput: { inputMode: 'numeric', style: { width: 90 } } }}
+      />
+      {ratedWhats.map((axis) => (
+        <TextField
+          key={axis}
+          select
+          size="small"
+          label={t(`common.rated.${axis}`)}
+          value={dots[axis] ?? ''}
+          onChange={({ target }) => setDots((before) => ({ ...before, [axis]: Number(target.value) }))}
+          sx={{ minWidth: 104 }}
+        >
+          {[1, 2, 3, 4, 5].map((d) => (
+            <MenuItem key={d} value={d}>
+              {'●'.repeat(d)}
+              {'○'.repeat(5 - d)}
+            </MenuItem>
+          ))}
+        </TextField>
+      ))}
+    </Box>
   );
 }

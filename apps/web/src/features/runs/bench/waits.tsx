@@ -42,20 +42,7 @@ export function Alarms({ waits }: { waits: readonly ShownWait[] }) {
     `${one.run.formulaName}: ${one.wait.then ? titleOf(one.wait.then, voice) : titleOf(one.wait.step, voice)}`;
   const title = first ? said(first) : null;
 
-  useEffect(() => {
-    if (!ringing || muted) return;
-    ring();
-    const timer = setInterval(ring, RING_MS);
-    return () => clearInterval(timer);
-  }, [ringing, muted]);
-  useEffect(() => {
-    if (title === null) return;
-    const before = document.title;
-    document.title = `● ${title}`;
-    return () => {
-      document.title = before;
-    };
-  }, [title]);
+  useRinging(muted, ringing, title);
 
   // A pedal or a key touches it too.
   useEffect(() => {
@@ -118,12 +105,28 @@ export function Alarms({ waits }: { waits: readonly ShownWait[] }) {
   );
 }
 
+/** Rings, says so in the page's title, and stops at any touch. */
+function useRinging(muted: boolean, ringing: boolean, title: string | null) {
+  useEffect(() => {
+    if (!ringing || muted) return;
+    ring();
+    const timer = setInterval(ring, RING_MS);
+    return () => clearInterval(timer);
+  }, [ringing, muted]);
+  useEffect(() => {
+    if (title === null) return;
+    const before = document.title;
+    document.title = `● ${title}`;
+    return () => {
+      document.title = before;
+    };
+  }, [title]);
+  return {};
+}
+
 /** The shelf under a run: up to three waits, soonest first, each with what comes after it. */
 export function Shelf({ waits }: { waits: readonly ShownWait[] }) {
   const { palette } = useTheme();
-  const now = useNow();
-  const navigate = useNavigate();
-  const voice = useVoice();
   const shown = waits.slice(0, 3);
   return (
     <Box
@@ -143,69 +146,77 @@ export function Shelf({ waits }: { waits: readonly ShownWait[] }) {
       {shown.length === 0 && (
         <Box sx={{ alignSelf: 'center', fontSize: typeSize.list, color: 'text.secondary' }}>{t('common.nothingWaits')}</Box>
       )}
-      {shown.map(({ run, wait, key }, i) => {
-        const share = Math.min(1, Math.max(0, (now - wait.beganAt) / Math.max(1, wait.endsAt - wait.beganAt)));
-        return (
-          <Box
-            key={key}
-            component="button"
-            type="button"
-            onClick={() => void navigate(`/run/${run.id}`)}
-            sx={{
-              flex: i === 0 ? 1.5 : 1,
-              minWidth: 0,
-              border: `1px solid ${palette.leaf.edge}`,
-              borderRadius: '10px',
-              bgcolor: 'background.paper',
-              backgroundImage: `linear-gradient(90deg, ${palette.success.main} ${share * 100}%, transparent 0)`,
-              backgroundSize: '100% 6px',
-              backgroundRepeat: 'no-repeat',
-              backgroundPosition: 'bottom',
-              color: 'text.primary',
-              font: 'inherit',
-              textAlign: 'left',
-              display: 'flex',
-              alignItems: 'center',
-              gap: 2,
-              px: 3,
-              cursor: 'pointer',
-              ...(i > 0 ? { [under.phone]: { display: 'none' } } : {}),
-            }}
-          >
-            <Box sx={{ flex: 1, minWidth: 0, overflow: 'hidden' }}>
-              <Box
-                sx={{
-                  fontSize: typeSize.strip,
-                  fontWeight: 650,
-                  whiteSpace: 'nowrap',
-                  overflow: 'hidden',
-                  textOverflow: 'ellipsis',
-                  [under.phone]: { fontSize: typeSize.large },
-                }}
-              >
-                {titleOf(wait.step, voice)}
-              </Box>
-              <Box
-                sx={{
-                  fontSize: typeSize.large,
-                  color: 'text.secondary',
-                  whiteSpace: 'nowrap',
-                  overflow: 'hidden',
-                  textOverflow: 'ellipsis',
-                  [under.phone]: { fontSize: typeSize.body },
-                }}
-              >
-                {run.formulaName}
-                {i === 0 && wait.then ? t('common.thenThen', { then: titleOf(wait.then, voice) }) : ''}
-              </Box>
-            </Box>
-            <Box sx={{ fontSize: typeSize.hour, fontWeight: 700, whiteSpace: 'nowrap', [under.phone]: { fontSize: typeSize.bench } }}>
-              {leftWords(wait.endsAt - now)}
-            </Box>
-          </Box>
-        );
-      })}
+      {shown.map((one, i) => (
+        <ShelfWait key={one.key} run={one.run} wait={one.wait} first={i === 0} />
+      ))}
       {waits.length > 3 && <Box sx={{ alignSelf: 'center', fontSize: typeSize.bench, fontWeight: 700 }}>+{waits.length - 3}</Box>}
+    </Box>
+  );
+}
+
+/** One wait, and how far it is. */
+function ShelfWait({ run, wait, first }: Pick<ShownWait, 'run' | 'wait'> & { readonly first: boolean }) {
+  const navigate = useNavigate();
+  const { palette } = useTheme();
+  const voice = useVoice();
+  const now = useNow();
+  const share = Math.min(1, Math.max(0, (now - wait.beganAt) / Math.max(1, wait.endsAt - wait.beganAt)));
+  return (
+    <Box
+      component="button"
+      type="button"
+      onClick={() => void navigate(`/run/${run.id}`)}
+      sx={{
+        flex: first ? 1.5 : 1,
+        minWidth: 0,
+        border: `1px solid ${palette.leaf.edge}`,
+        borderRadius: '10px',
+        bgcolor: 'background.paper',
+        backgroundImage: `linear-gradient(90deg, ${palette.success.main} ${share * 100}%, transparent 0)`,
+        backgroundSize: '100% 6px',
+        backgroundRepeat: 'no-repeat',
+        backgroundPosition: 'bottom',
+        color: 'text.primary',
+        font: 'inherit',
+        textAlign: 'left',
+        display: 'flex',
+        alignItems: 'center',
+        gap: 2,
+        px: 3,
+        cursor: 'pointer',
+        ...(!first ? { [under.phone]: { display: 'none' } } : {}),
+      }}
+    >
+      <Box sx={{ flex: 1, minWidth: 0, overflow: 'hidden' }}>
+        <Box
+          sx={{
+            fontSize: typeSize.strip,
+            fontWeight: 650,
+            whiteSpace: 'nowrap',
+            overflow: 'hidden',
+            textOverflow: 'ellipsis',
+            [under.phone]: { fontSize: typeSize.large },
+          }}
+        >
+          {titleOf(wait.step, voice)}
+        </Box>
+        <Box
+          sx={{
+            fontSize: typeSize.large,
+            color: 'text.secondary',
+            whiteSpace: 'nowrap',
+            overflow: 'hidden',
+            textOverflow: 'ellipsis',
+            [under.phone]: { fontSize: typeSize.body },
+          }}
+        >
+          {run.formulaName}
+          {first && wait.then ? t('common.thenThen', { then: titleOf(wait.then, voice) }) : ''}
+        </Box>
+      </Box>
+      <Box sx={{ fontSize: typeSize.hour, fontWeight: 700, whiteSpace: 'nowrap', [under.phone]: { fontSize: typeSize.bench } }}>
+        {leftWords(wait.endsAt - now)}
+      </Box>
     </Box>
   );
 }

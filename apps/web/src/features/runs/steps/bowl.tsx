@@ -27,24 +27,7 @@ type Layer = { readonly key: string; readonly name: string; readonly g: number; 
 export function Bowl({ steps, nowKey, netG, pantry }: { steps: readonly StepProgress[]; nowKey: string; netG: number; pantry: Pantry }) {
   const voice = useVoice();
   const { palette } = useTheme();
-  const layers: Layer[] = steps
-    .filter(({ step, state }) => step.kind === 'weigh' && (step.key === nowKey || state === 'done'))
-    .map(({ step, weighedG }) => ({
-      key: step.key,
-      name: step.name ?? '',
-      g: step.key === nowKey ? Math.max(0, netG) : weighedG,
-      of: step.amountG ?? 0,
-      ingredientId: step.ingredientId ?? '',
-    }));
-  const now = layers.find(({ key }) => key === nowKey);
-  const wanted = layers.reduce((sum, { g, of, key }) => sum + Math.sqrt(key === nowKey ? Math.max(of, g) : g), 0);
-  const scale = (DEEP - 26) / Math.max(20, wanted);
-  const heights = layers.map(({ key, of, g }) => Math.sqrt(key === nowKey ? Math.max(of, g) : g) * scale);
-  const drawn = layers.map((layer, i) => {
-    const from = heights.slice(0, i).reduce((sum, height) => sum + height, 0);
-    const isIn = layer.key === nowKey && layer.of > 0 ? heights[i]! * Math.min(1, layer.g / layer.of) : heights[i]!;
-    return { ...layer, from, to: from + isIn, line: from + heights[i]!, fill: palette.make[make(pantry, layer.ingredientId)] };
-  });
+  const { drawn, now } = useLayers(netG, nowKey, pantry, steps);
   const band = (from: number, to: number) => {
     const n = 14;
     const at = Array.from({ length: n + 1 }, (_, i) => from + ((to - from) * i) / n);
@@ -119,6 +102,30 @@ export function Bowl({ steps, nowKey, netG, pantry }: { steps: readonly StepProg
       </svg>
     </Box>
   );
+}
+
+/** What lies in the bowl, from the floor up. */
+function useLayers(netG: number, nowKey: string, pantry: Pantry, steps: readonly StepProgress[]) {
+  const { palette } = useTheme();
+  const layers: Layer[] = steps
+    .filter(({ step, state }) => step.kind === 'weigh' && (step.key === nowKey || state === 'done'))
+    .map(({ step, weighedG }) => ({
+      key: step.key,
+      name: step.name ?? '',
+      g: step.key === nowKey ? Math.max(0, netG) : weighedG,
+      of: step.amountG ?? 0,
+      ingredientId: step.ingredientId ?? '',
+    }));
+  const now = layers.find(({ key }) => key === nowKey);
+  const wanted = layers.reduce((sum, { g, of, key }) => sum + Math.sqrt(key === nowKey ? Math.max(of, g) : g), 0);
+  const scale = (DEEP - 26) / Math.max(20, wanted);
+  const heights = layers.map(({ key, of, g }) => Math.sqrt(key === nowKey ? Math.max(of, g) : g) * scale);
+  const drawn = layers.map((layer, i) => {
+    const from = heights.slice(0, i).reduce((sum, height) => sum + height, 0);
+    const isIn = layer.key === nowKey && layer.of > 0 ? heights[i]! * Math.min(1, layer.g / layer.of) : heights[i]!;
+    return { ...layer, from, to: from + isIn, line: from + heights[i]!, fill: palette.make[make(pantry, layer.ingredientId)] };
+  });
+  return { drawn, now };
 }
 
 const short = (name: string) =>

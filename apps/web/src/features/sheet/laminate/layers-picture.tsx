@@ -29,6 +29,7 @@ import { useAnswer, useFormula, useSurroundings, Waiting } from '../../board/doo
 import { foldWords, useLaminate, useShownStep } from './laminate-view';
 import { t } from '../../../platform/words';
 import { Sentence } from '../../../ui/words/sentence';
+import type { Family } from '@north-leaf/core';
 
 /** The cut through the packet or the last sheet, and when fat and dough are equally firm. */
 export function LayersPicture() {
@@ -166,29 +167,7 @@ function Section({ lies, fatLayers, doughLayers, fatUm, doughUm, inverse, floorU
       </g>
       <line x1={W - 20} y1={H / 2} x2={W + 40} y2={H / 2} stroke={palette.text.primary} />
       <circle cx={W - 24} cy={H / 2} r="6" fill="none" stroke={palette.text.primary} strokeWidth="1.6" />
-      <g transform={`translate(${W + 94} ${H / 2})`}>
-        <clipPath id="lens">
-          <circle r={lens} />
-        </clipPath>
-        <g clipPath="url(#lens)">
-          <rect x={-lens} y={-lens} width={2 * lens} height={2 * lens} fill={palette.leaf.doughPale} />
-          {[-1, 0, 1].map((i) => (
-            <rect
-              key={i}
-              x={-lens}
-              y={i * pair * zoom - (fatUm * zoom) / 2 - 14}
-              width={2 * lens}
-              height={fatUm * zoom}
-              fill={palette.make.fat}
-            />
-          ))}
-        </g>
-        <circle r={lens} fill="none" stroke={palette.text.primary} strokeWidth="1.8" />
-        <g fontSize={typeSize.caption} fontWeight="650" fill="#14211E" textAnchor="middle">
-          <text y={-10}>{t('sheet.fatFat', { fat: thin(fatUm, voice) })}</text>
-          <text y={(pair * zoom) / 2 - 10}>{t('sheet.doughDough', { dough: thin(doughUm, voice) })}</text>
-        </g>
-      </g>
+      <Magnifier doughUm={doughUm} fatUm={fatUm} lens={lens} pair={pair} zoom={zoom} />
       <text x={W + 94} y={H / 2 + lens + 18} fontSize={typeSize.caption} textAnchor="middle" fill={palette.text.secondary}>
         {t('sheet.doughWatchUnderFloor', { floor: showQuantity(floorUm, 'thin', units) })}
       </text>
@@ -196,6 +175,49 @@ function Section({ lies, fatLayers, doughLayers, fatUm, doughUm, inverse, floorU
         {showQuantity(lies.widthMm, 'size', units)} × {showQuantity(lies.lengthMm, 'size', units)}
       </text>
     </svg>
+  );
+}
+
+/** A pair of layers, seen close. */
+function Magnifier({
+  doughUm,
+  fatUm,
+  lens,
+  pair,
+  zoom,
+}: {
+  readonly doughUm: number;
+  readonly fatUm: number;
+  readonly lens: 54;
+  readonly pair: number;
+  readonly zoom: number;
+}) {
+  const { palette } = useTheme();
+  const voice = useVoice();
+  return (
+    <g transform={`translate(${W + 94} ${H / 2})`}>
+      <clipPath id="lens">
+        <circle r={lens} />
+      </clipPath>
+      <g clipPath="url(#lens)">
+        <rect x={-lens} y={-lens} width={2 * lens} height={2 * lens} fill={palette.leaf.doughPale} />
+        {[-1, 0, 1].map((i) => (
+          <rect
+            key={i}
+            x={-lens}
+            y={i * pair * zoom - (fatUm * zoom) / 2 - 14}
+            width={2 * lens}
+            height={fatUm * zoom}
+            fill={palette.make.fat}
+          />
+        ))}
+      </g>
+      <circle r={lens} fill="none" stroke={palette.text.primary} strokeWidth="1.8" />
+      <g fontSize={typeSize.caption} fontWeight="650" fill="#14211E" textAnchor="middle">
+        <text y={-10}>{t('sheet.fatFat', { fat: thin(fatUm, voice) })}</text>
+        <text y={(pair * zoom) / 2 - 10}>{t('sheet.doughDough', { dough: thin(doughUm, voice) })}</text>
+      </g>
+    </g>
   );
 }
 
@@ -263,11 +285,34 @@ function Sizes({ result, rolled, step }: { result: LaminateResult; rolled: Rolle
 
 /** Both curves over temperature: where they meet, neither breaks through the other. */
 function Firmness({ result }: { result: LaminateResult }) {
-  const { palette } = useTheme();
   const units = usePreferences((state) => state.units);
   const family = families[useFormula().family];
-  const { fatName, steps, windowC } = result;
-  const made = useMemo(() => {
+  const { windowC } = result;
+  const made = useFirmnessTraces(family, result);
+  if (!made) return <Note size="small">{t('sheet.noCurveOfThisFatIsKnown')}</Note>;
+  return (
+    <Box>
+      <Typography variant="h3">{t('sheet.fatAndDoughShouldBeEquallyFirm')}</Typography>
+      <Plot
+        summary={t('sheet.fatAndDoughCanBothBeRolled', {
+          window: showQuantity(windowC[0], 'temperature', units),
+          window2: showQuantity(windowC[1], 'temperature', units),
+        })}
+        data={made.data}
+        layout={made.layout}
+        height={190}
+        columns={made.columns}
+      />
+      <Note>{t('sheet.solidFatFromMemoryWithin5Points')}</Note>
+    </Box>
+  );
+}
+
+/** How firm fat and dough are, and where one works. */
+function useFirmnessTraces(family: Family | undefined, { fatName, steps, windowC }: LaminateResult) {
+  const units = usePreferences((state) => state.units);
+  const { palette } = useTheme();
+  return useMemo(() => {
     if (!fatName || !family) return null;
     const shown = (c: number) => inUnits(c, 'temperature', units);
     const at = Array.from({ length: 53 }, (_, i) => 2 + i * 0.5);
@@ -337,23 +382,6 @@ function Firmness({ result }: { result: LaminateResult }) {
       ],
     };
   }, [fatName, family, steps, windowC, units, palette]);
-  if (!made) return <Note size="small">{t('sheet.noCurveOfThisFatIsKnown')}</Note>;
-  return (
-    <Box>
-      <Typography variant="h3">{t('sheet.fatAndDoughShouldBeEquallyFirm')}</Typography>
-      <Plot
-        summary={t('sheet.fatAndDoughCanBothBeRolled', {
-          window: showQuantity(windowC[0], 'temperature', units),
-          window2: showQuantity(windowC[1], 'temperature', units),
-        })}
-        data={made.data}
-        layout={made.layout}
-        height={190}
-        columns={made.columns}
-      />
-      <Note>{t('sheet.solidFatFromMemoryWithin5Points')}</Note>
-    </Box>
-  );
 }
 
 /** Yeast: froth or stop, proof by volume, firm before the oven. */
