@@ -20,7 +20,7 @@ export const nutrientWords: Record<LabelNutrient, string> = {
 /** How far a box's flours may be from the table, to start with. Judgement. */
 const TOLERANCE = 0.15;
 
-export const numberOf = (typed: string): number => Number(typed.trim().replace(',', '.'));
+export const typedNumber = (typed: string): number => Number(typed.trim().replace(',', '.'));
 
 /** A name of the list, and whether it is settled what it is. */
 export type RowOfBox = BoxItem & { readonly sure: boolean };

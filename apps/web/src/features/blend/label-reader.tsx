@@ -30,7 +30,7 @@ import { useDraft, newKey } from '../formulas/doors';
 import { useSurroundings } from '../board/doors';
 import { runSearch, useBlendSearch } from './blend-search';
 import { t } from '../../platform/words';
-import { nutrientWords, numberOf, rowsOfBox, printedOf, reasonNot, labelOf } from './label-of-box';
+import { nutrientWords, typedNumber, rowsOfBox, printedOf, reasonNot, labelOf } from './label-of-box';
 
 type Props = {
   readonly onClose: () => void;
@@ -77,7 +77,7 @@ function useLabelReader() {
   const list = useMemo(() => readIngredientList(text, pantry.ingredients), [text, pantry]);
   const rows = rowsOfBox(list, chosen);
   const printed = printedOf(rule, panel);
-  const basisG = numberOf(basis);
+  const basisG = typedNumber(basis);
   const reason = reasonNot({ rows, printed, basisG }, voice);
   const label = (): BoxLabel => labelOf({ rows, printed, basisG }, rule);
   const cancel = () => {

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { ApiError } from '../../platform/http';
 
-export type Storing = {
+export type FormStoring = {
   /** What went wrong with the whole, to be shown at its end. */ readonly failed: string | null;
   readonly fail: (message: string | null) => void;
   readonly busy: boolean;
@@ -10,10 +10,10 @@ export type Storing = {
 };
 
 /** How a form is stored or its thing removed: pressed once, nothing typed lost, what went wrong said beneath. */
-export function useStoring(onDone: () => void): Storing {
+export function useStoring(onDone: () => void): FormStoring {
   const [failed, fail] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
-  const run: Storing['run'] = async (work, atField) => {
+  const run: FormStoring['run'] = async (work, atField) => {
     if (busy) return;
     setBusy(true);
     fail(null);
