@@ -236,16 +236,7 @@ function StepInOven({
           />
         )}
       </TableCell>
-      <TableCell align="right" sx={{ whiteSpace: 'nowrap', lineHeight: '15px' }}>
-        {dialC === null || dialC === undefined ? (
-          '–'
-        ) : (
-          <>
-            <b>{dialWords(dialUnit, dialC)}</b>
-            <Note>{dialWords(dialUnit === 'F' ? 'C' : 'F', dialC)}</Note>
-          </>
-        )}
-      </TableCell>
+      <DialCell dialC={dialC} dialUnit={dialUnit} />
       <TableCell align="right">
         <FormulaField
           path={`/bake/steps/${i}/min`}
@@ -268,6 +259,22 @@ function StepInOven({
         )}
       </TableCell>
     </TableRow>
+  );
+}
+
+/** Where the dial stands for that, in its own marks and in the other degrees. */
+function DialCell({ dialC, dialUnit }: { readonly dialC: number | null | undefined; readonly dialUnit: 'C' | 'F' | 'gas' }) {
+  return (
+    <TableCell align="right" sx={{ whiteSpace: 'nowrap', lineHeight: '15px' }}>
+      {dialC === null || dialC === undefined ? (
+        '–'
+      ) : (
+        <>
+          <b>{dialWords(dialUnit, dialC)}</b>
+          <Note>{dialWords(dialUnit === 'F' ? 'C' : 'F', dialC)}</Note>
+        </>
+      )}
+    </TableCell>
   );
 }
 

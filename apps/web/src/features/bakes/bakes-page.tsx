@@ -61,26 +61,7 @@ export function BakesPage() {
       }
     >
       <Table size="small">
-        <TableHead>
-          <TableRow>
-            {[
-              t('common.bake'),
-              t('common.formula'),
-              t('bakes.waterIn'),
-              t('common.felt'),
-              t('bakes.rolled'),
-              t('bakes.minutes'),
-              t('common.weightLost'),
-              t('bakes.tone'),
-              t('common.crisp'),
-              t('common.tender'),
-              t('common.liked'),
-              t('common.note'),
-            ].map((name) => (
-              <TableCell key={name}>{name}</TableCell>
-            ))}
-          </TableRow>
-        </TableHead>
+        <BakesHead />
         <TableBody>
           {bakes.isPending && (
             <TableRow>
@@ -106,6 +87,32 @@ export function BakesPage() {
         </Box>
       )}
     </Page>
+  );
+}
+
+/** What a row of bakes says. */
+function BakesHead() {
+  return (
+    <TableHead>
+      <TableRow>
+        {[
+          t('common.bake'),
+          t('common.formula'),
+          t('bakes.waterIn'),
+          t('common.felt'),
+          t('bakes.rolled'),
+          t('bakes.minutes'),
+          t('common.weightLost'),
+          t('bakes.tone'),
+          t('common.crisp'),
+          t('common.tender'),
+          t('common.liked'),
+          t('common.note'),
+        ].map((name) => (
+          <TableCell key={name}>{name}</TableCell>
+        ))}
+      </TableRow>
+    </TableHead>
   );
 }
 

@@ -49,7 +49,7 @@ export function RecordPage() {
 
 function Form({ version, roomC, humidityShare }: { version: FormulaVersion; roomC: number; humidityShare: number }) {
   const entry = useRecordForm(humidityShare, roomC, version);
-  const { formula, submit, unsafe, voice, errors, register, planned, record, navigate } = entry;
+  const { formula, submit, unsafe, voice, errors, register, planned, record } = entry;
 
   return (
     <Page title={t('common.recordABake')} beside={`${formula.name} v${version.version}`}>
@@ -118,16 +118,24 @@ function Form({ version, roomC, humidityShare }: { version: FormulaVersion; room
             {t('bakes.theServerDoesNotAnswerStoringAgain')}
           </Alert>
         )}
-        <Box sx={{ display: 'flex', gap: 3, pt: 5 }}>
-          <Button type="submit" variant="contained" disabled={record.isPending}>
-            {record.isPending ? t('common.storing') : t('bakes.storeThisBake')}
-          </Button>
-          <Button variant="outlined" onClick={() => void navigate(-1)}>
-            {t('common.leaveIt')}
-          </Button>
-        </Box>
+        <StoreOrLeave record={record} />
       </form>
     </Page>
+  );
+}
+
+/** Storing it, or leaving it. */
+function StoreOrLeave({ record }: { readonly record: ReturnType<typeof useRecordBake> }) {
+  const navigate = useNavigate();
+  return (
+    <Box sx={{ display: 'flex', gap: 3, pt: 5 }}>
+      <Button type="submit" variant="contained" disabled={record.isPending}>
+        {record.isPending ? t('common.storing') : t('bakes.storeThisBake')}
+      </Button>
+      <Button variant="outlined" onClick={() => void navigate(-1)}>
+        {t('common.leaveIt')}
+      </Button>
+    </Box>
   );
 }
 

@@ -200,7 +200,7 @@ function ListOfBox({ reader }: { readonly reader: Reader }) {
 
 /** The panel as printed, and the press that works it out. */
 function PanelOfBox({ reader }: { readonly reader: Reader }) {
-  const { rule, setRule, setBasis, setReading, basis, panel, wrongNutrient, problem, setPanel, reading, busy, read, cancel } = reader;
+  const { rule, setRule, setBasis, setReading, basis, wrongNutrient, problem, reading, busy, read, cancel } = reader;
   return (
     <Box sx={{ display: 'grid', gap: 2, alignContent: 'start' }}>
       <Box sx={{ display: 'flex', gap: 3, alignItems: 'center', mt: 2 }}>
@@ -227,23 +227,7 @@ function PanelOfBox({ reader }: { readonly reader: Reader }) {
           slotProps={{ htmlInput: { inputMode: 'decimal' } }}
         />
       </Box>
-      <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 2 }}>
-        {nutrientsOf(rule).map((nutrient) => (
-          <TextField
-            key={nutrient}
-            size="small"
-            label={nutrientWords[nutrient]}
-            value={panel[nutrient] ?? ''}
-            error={wrongNutrient === nutrient}
-            helperText={wrongNutrient === nutrient ? problem?.message : undefined}
-            onChange={(event) => {
-              setPanel({ ...panel, [nutrient]: event.target.value });
-              setReading(null);
-            }}
-            slotProps={{ htmlInput: { inputMode: 'decimal', autoComplete: 'off' } }}
-          />
-        ))}
-      </Box>
+      <Nutrients reader={reader} />
       <Note>
         {t('blend.asPrinted1ForLessThanOne', { word: rule === 'us' ? t('blend.21Cfr1019C') : t('blend.euGuidanceOnTolerances2012') })}
       </Note>
@@ -274,6 +258,30 @@ function PanelOfBox({ reader }: { readonly reader: Reader }) {
           })}
         </Alert>
       )}
+    </Box>
+  );
+}
+
+/** Every number the panel prints. */
+function Nutrients({ reader }: { readonly reader: Reader }) {
+  const { panel, problem, rule, setPanel, setReading, wrongNutrient } = reader;
+  return (
+    <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 2 }}>
+      {nutrientsOf(rule).map((nutrient) => (
+        <TextField
+          key={nutrient}
+          size="small"
+          label={nutrientWords[nutrient]}
+          value={panel[nutrient] ?? ''}
+          error={wrongNutrient === nutrient}
+          helperText={wrongNutrient === nutrient ? problem?.message : undefined}
+          onChange={(event) => {
+            setPanel({ ...panel, [nutrient]: event.target.value });
+            setReading(null);
+          }}
+          slotProps={{ htmlInput: { inputMode: 'decimal', autoComplete: 'off' } }}
+        />
+      ))}
     </Box>
   );
 }

@@ -134,26 +134,12 @@ const fatReasons: Record<FatState, string> = {
 /** What may be done to one row: how and how warm it goes in, what it is for, a swap, taking it out. */
 function RowDetails({ index, row, name }: { index: number; row: Row; name: string }) {
   const { kitchen, pantry } = useSurroundings();
-  const { edit, type } = useDraft.getState();
-  const typed = useDraft((state) => state.typed);
+  const { edit } = useDraft.getState();
   const set = useSet();
   const ingredient = pantry.ingredients[row.ingredientId];
   if (!ingredient) return null;
   const swells = isSoaked(ingredient);
-  const field = (member: 'atC' | 'soakMin' | 'fat/pieceMm', label: string, kind: 'temperature' | 'minutes' | 'length', value: number) => {
-    const path = `/rows/${index}/${member}`;
-    return (
-      <QuantityField
-        label={`${name} ${label}`}
-        kind={kind}
-        value={value}
-        typed={typed[path]}
-        onTyped={(text) => type(path, text)}
-        onChange={(next, visit) => edit(`${path}:${visit}`, setValue(path, next))}
-        width={58}
-      />
-    );
-  };
+
   return (
     <TableRow>
       <TableCell colSpan={4} sx={{ boxShadow: 'inset 3px 0 0', color: 'primary.main', py: '10px !important' }}>
@@ -180,7 +166,14 @@ function RowDetails({ index, row, name }: { index: number; row: Row; name: strin
               {row.fat.state === 'pieces' && (
                 <Box sx={line}>
                   <span>{t('dough.piecesOf')}</span>
-                  {field('fat/pieceMm', t('common.pieces'), 'length', row.fat.pieceMm ?? 6)}
+                  <RowField
+                    member="fat/pieceMm"
+                    label={t('common.pieces')}
+                    kind="length"
+                    value={row.fat.pieceMm ?? 6}
+                    index={index}
+                    name={name}
+                  />
                 </Box>
               )}
             </>
@@ -188,13 +181,20 @@ function RowDetails({ index, row, name }: { index: number; row: Row; name: strin
           {row.use === 'dough' && (
             <Box sx={line}>
               <span>{t('dough.asWarmAs')}</span>
-              {field('atC', t('dough.temperature'), 'temperature', row.atC ?? storedC(ingredient, kitchen))}
+              <RowField
+                member="atC"
+                label={t('dough.temperature')}
+                kind="temperature"
+                value={row.atC ?? storedC(ingredient, kitchen)}
+                index={index}
+                name={name}
+              />
             </Box>
           )}
           {swells && (
             <Box sx={line}>
               <span>{t('dough.soakedFirst')}</span>
-              {field('soakMin', t('dough.soaked'), 'minutes', row.soakMin ?? 0)}
+              <RowField member="soakMin" label={t('dough.soaked')} kind="minutes" value={row.soakMin ?? 0} index={index} name={name} />
             </Box>
           )}
           <Box sx={line}>
@@ -221,6 +221,39 @@ function RowDetails({ index, row, name }: { index: number; row: Row; name: strin
         </Box>
       </TableCell>
     </TableRow>
+  );
+}
+
+/** A number of the row. */
+function RowField({
+  member,
+  label,
+  kind,
+  value,
+  index,
+  name,
+}: {
+  readonly member: 'atC' | 'soakMin' | 'fat/pieceMm';
+  readonly label: string;
+  readonly kind: 'temperature' | 'minutes' | 'length';
+  readonly value: number;
+  readonly index: number;
+  readonly name: string;
+}) {
+  const typed = useDraft((state) => state.typed);
+  const { type, edit } = useDraft.getState();
+
+  const path = `/rows/${index}/${member}`;
+  return (
+    <QuantityField
+      label={`${name} ${label}`}
+      kind={kind}
+      value={value}
+      typed={typed[path]}
+      onTyped={(text) => type(path, text)}
+      onChange={(next, visit) => edit(`${path}:${visit}`, setValue(path, next))}
+      width={58}
+    />
   );
 }
 

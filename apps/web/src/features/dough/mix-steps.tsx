@@ -74,27 +74,7 @@ export const MixSteps = memo(function MixSteps() {
                 />
               )}
             </Box>
-            <Box sx={{ whiteSpace: 'nowrap' }}>
-              <IconButton size="small" aria-label={t('dough.stepIEarlier', { i: i + 1 })} disabled={i === 0} onClick={() => moved(i, -1)}>
-                <ArrowUpwardIcon fontSize="inherit" />
-              </IconButton>
-              <IconButton
-                size="small"
-                aria-label={t('dough.stepILater', { i: i + 1 })}
-                disabled={i === mix.length - 1}
-                onClick={() => moved(i, 1)}
-              >
-                <ArrowDownwardIcon fontSize="inherit" />
-              </IconButton>
-              <Button
-                size="small"
-                aria-expanded={open === step.key}
-                aria-label={t('dough.changeStepI', { i: i + 1 })}
-                onClick={() => setOpen(open === step.key ? null : step.key)}
-              >
-                {open === step.key ? t('common.done') : t('common.change')}
-              </Button>
-            </Box>
+            <StepButtons i={i} moved={moved} open={open} setOpen={setOpen} step={step} />
           </Box>
         ))}
       </Box>
@@ -113,6 +93,41 @@ export const MixSteps = memo(function MixSteps() {
     </Box>
   );
 });
+
+/** Earlier, later, change. */
+function StepButtons({
+  i,
+  moved,
+  open,
+  setOpen,
+  step,
+}: {
+  readonly i: number;
+  readonly moved: (i: number, by: number) => void;
+  readonly open: string | null;
+  readonly setOpen: (key: string | null) => void;
+  readonly step: MixStep;
+}) {
+  const mix = useDraft((state) => state.formula.mix);
+  return (
+    <Box sx={{ whiteSpace: 'nowrap' }}>
+      <IconButton size="small" aria-label={t('dough.stepIEarlier', { i: i + 1 })} disabled={i === 0} onClick={() => moved(i, -1)}>
+        <ArrowUpwardIcon fontSize="inherit" />
+      </IconButton>
+      <IconButton size="small" aria-label={t('dough.stepILater', { i: i + 1 })} disabled={i === mix.length - 1} onClick={() => moved(i, 1)}>
+        <ArrowDownwardIcon fontSize="inherit" />
+      </IconButton>
+      <Button
+        size="small"
+        aria-expanded={open === step.key}
+        aria-label={t('dough.changeStepI', { i: i + 1 })}
+        onClick={() => setOpen(open === step.key ? null : step.key)}
+      >
+        {open === step.key ? t('common.done') : t('common.change')}
+      </Button>
+    </Box>
+  );
+}
 
 /** Beginning anew by a school of mixing. */
 function SchoolChoice({ family }: { readonly family: Family }) {

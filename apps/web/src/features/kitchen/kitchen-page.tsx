@@ -221,20 +221,7 @@ function Things({ list, kitchen, chosen, on, onOpen }: ThingsProps) {
   } as const;
   return (
     <Box component="section" aria-label={title} sx={{ pb: 3 }}>
-      <Box sx={{ display: 'flex', alignItems: 'center' }}>
-        <Typography variant="h2" sx={{ flex: 1 }}>
-          {title}
-        </Typography>
-        <IconButton
-          size="small"
-          aria-label={t(`kitchen.add.${list}`)}
-          onClick={() =>
-            onOpen({ list, thing: { ...emptyThing[list], id: crypto.randomUUID() } as KitchenThings[KitchenList], isNew: true })
-          }
-        >
-          <AddIcon fontSize="small" color="primary" />
-        </IconButton>
-      </Box>
+      <ThingsHead list={list} onOpen={onOpen} title={title} />
       {things.map((thing) => {
         const inside = (
           <Box sx={{ flex: 1, minWidth: 0 }}>
@@ -272,6 +259,32 @@ function Things({ list, kitchen, chosen, on, onOpen }: ThingsProps) {
         );
       })}
       {things.length === 0 && <Note size="small">{t('kitchen.noneYet')}</Note>}
+    </Box>
+  );
+}
+
+/** Its heading, and adding one. */
+function ThingsHead({
+  list,
+  onOpen,
+  title,
+}: {
+  readonly list: KitchenList;
+  readonly onOpen: (open: Open) => void;
+  readonly title: string;
+}) {
+  return (
+    <Box sx={{ display: 'flex', alignItems: 'center' }}>
+      <Typography variant="h2" sx={{ flex: 1 }}>
+        {title}
+      </Typography>
+      <IconButton
+        size="small"
+        aria-label={t(`kitchen.add.${list}`)}
+        onClick={() => onOpen({ list, thing: { ...emptyThing[list], id: crypto.randomUUID() } as KitchenThings[KitchenList], isNew: true })}
+      >
+        <AddIcon fontSize="small" color="primary" />
+      </IconButton>
     </Box>
   );
 }

@@ -117,14 +117,29 @@ function Bench({ run }: { run: RunInHand }) {
           )}
           <WhatFollows advance={advance} ended={ended} following={following} isNow={isNow} progress={progress} run={run} />
         </Box>
-        <Box sx={{ display: 'contents', [under.phone]: { display: 'flex', gap: 2, p: '6px 10px' } }}>
-          <Box sx={{ display: 'none', [under.phone]: { display: 'contents' } }}>
-            <Edge side="left" label={t('runs.back')} onPress={back} />
-          </Box>
-          {!ended && <Edge side="right" {...next.shown} onPress={() => next.latest.current.press()} />}
-        </Box>
+        <Strips back={back} ended={ended} next={next} />
       </Box>
       <Shelf waits={waits} />
+    </Box>
+  );
+}
+
+/** Next at the right; on a phone both strips below. */
+function Strips({
+  back,
+  ended,
+  next,
+}: {
+  readonly back: () => void;
+  readonly ended: boolean;
+  readonly next: ReturnType<typeof useNextOfStep>;
+}) {
+  return (
+    <Box sx={{ display: 'contents', [under.phone]: { display: 'flex', gap: 2, p: '6px 10px' } }}>
+      <Box sx={{ display: 'none', [under.phone]: { display: 'contents' } }}>
+        <Edge side="left" label={t('runs.back')} onPress={back} />
+      </Box>
+      {!ended && <Edge side="right" {...next.shown} onPress={() => next.latest.current.press()} />}
     </Box>
   );
 }

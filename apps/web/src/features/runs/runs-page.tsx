@@ -14,6 +14,8 @@ import { leftWords } from './bench/bench-words';
 import { useNow } from '../../platform/use-now';
 import { useRunning, useRunningNews } from './keeping/use-run';
 import { t } from '../../platform/words';
+import type { Run } from '@north-leaf/contracts';
+import type { Kitchen, RunState, RunStep, RunningWait } from '@north-leaf/core';
 
 /** Runs under way: where each stands, and a way to begin another. */
 export function RunsPage() {
@@ -21,8 +23,6 @@ export function RunsPage() {
   useRunningNews();
   const asked = useQuery(runningQuery);
   const { data: kitchen } = useQuery(kitchenQuery);
-  const voice = useVoice();
-  const now = useNow();
   if (asked.isError && running.length === 0) return <ErrorPage error={asked.error} />;
   return (
     <Page
@@ -38,49 +38,7 @@ export function RunsPage() {
         {running.map(({ run, state }) => {
           const step = state.steps[state.nowIndex]!.step;
           const [wait] = state.waits;
-          return (
-            <Box
-              key={run.id}
-              component={Link}
-              to={`/run/${run.id}`}
-              sx={{
-                display: 'grid',
-                gridTemplateColumns: '1fr auto auto',
-                gap: 4,
-                alignItems: 'center',
-                minHeight: 72,
-                borderBottom: 1,
-                borderColor: 'divider',
-                color: 'text.primary',
-                textDecoration: 'none',
-                px: 2,
-                '&:hover': { bgcolor: 'action.hover' },
-              }}
-            >
-              <Box>
-                <Box sx={{ fontSize: typeSize.action, fontWeight: 680 }}>
-                  {run.formulaName} v{run.version}
-                  <Box component="span" sx={{ fontWeight: 400, color: 'text.secondary', fontSize: typeSize.body }}>
-                    {' '}
-                    {t('runs.bakeNumberBegunStartedatWord', {
-                      number: run.number,
-                      startedAt: DateTime.fromISO(run.startedAt, { zone: kitchen?.zone ?? 'UTC' }).toFormat('HH:mm'),
-                      word: state.state === 'paused' ? t('runs.paused2') : '',
-                    })}
-                  </Box>
-                </Box>
-                <Box sx={{ fontSize: typeSize.lead }}>
-                  {t('runs.stepNowindexOfStepsStep', {
-                    nowIndex: state.nowIndex + 1,
-                    steps: state.steps.length,
-                    step: titleOf(step, voice),
-                  })}
-                </Box>
-              </Box>
-              <Box sx={{ fontSize: typeSize.strip, fontWeight: 700 }}>{wait ? leftWords(wait.endsAt - now) : ''}</Box>
-              <Box sx={{ color: 'primary.main', fontWeight: 650 }}>{t('common.open')}</Box>
-            </Box>
-          );
+          return <RunningRow key={run.id} kitchen={kitchen} run={run} state={state} step={step} wait={wait} />;
         })}
         {asked.data && running.length === 0 && (
           <Box sx={{ py: 8, textAlign: 'center' }}>
@@ -92,5 +50,65 @@ export function RunsPage() {
         )}
       </Box>
     </Page>
+  );
+}
+
+/** A bake under way, and what it waits for. */
+function RunningRow({
+  kitchen,
+  run,
+  state,
+  step,
+  wait,
+}: {
+  readonly kitchen: Kitchen | undefined;
+  readonly run: Run;
+  readonly state: RunState;
+  readonly step: RunStep;
+  readonly wait: RunningWait | undefined;
+}) {
+  const voice = useVoice();
+  const now = useNow();
+  return (
+    <Box
+      component={Link}
+      to={`/run/${run.id}`}
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: '1fr auto auto',
+        gap: 4,
+        alignItems: 'center',
+        minHeight: 72,
+        borderBottom: 1,
+        borderColor: 'divider',
+        color: 'text.primary',
+        textDecoration: 'none',
+        px: 2,
+        '&:hover': { bgcolor: 'action.hover' },
+      }}
+    >
+      <Box>
+        <Box sx={{ fontSize: typeSize.action, fontWeight: 680 }}>
+          {run.formulaName} v{run.version}
+          <Box component="span" sx={{ fontWeight: 400, color: 'text.secondary', fontSize: typeSize.body }}>
+            {' '}
+            {t('runs.bakeNumberBegunStartedatWord', {
+              number: run.number,
+              startedAt: DateTime.fromISO(run.startedAt, { zone: kitchen?.zone ?? 'UTC' }).toFormat('HH:mm'),
+              word: state.state === 'paused' ? t('runs.paused2') : '',
+            })}
+          </Box>
+        </Box>
+        <Box sx={{ fontSize: typeSize.lead }}>
+          {t('runs.stepNowindexOfStepsStep', {
+            nowIndex: state.nowIndex + 1,
+            steps: state.steps.length,
+            step: titleOf(step, voice),
+          })}
+        </Box>
+      </Box>
+      <Box sx={{ fontSize: typeSize.strip, fontWeight: 700 }}>{wait ? leftWords(wait.endsAt - now) : ''}</Box>
+      <Box sx={{ color: 'primary.main', fontWeight: 650 }}>{t('common.open')}</Box>
+    </Box>
   );
 }

@@ -12,6 +12,7 @@ import { setValue, useDraft, newKey } from '../formulas/doors';
 import { FormulaField, useFormula, useSet } from '../board/doors';
 import { type DrawnSheet } from './sheet-plan';
 import { t } from '../../platform/words';
+import type { PartPlan } from '@north-leaf/core';
 
 /** A sheet of a wanted size: as thick as this dough makes it, or with as much dough as it takes. */
 function RollToSize({ drawn }: { drawn: DrawnSheet }) {
@@ -65,7 +66,6 @@ export function More({ drawn }: { drawn: DrawnSheet | null }) {
   const set = useSet();
   const { sheet } = formula;
   const [open, setOpen] = useState(sheet.cut !== undefined || sheet.shrink !== undefined || sheet.densityGPerMl !== undefined);
-  const { edit } = useDraft.getState();
   const cuts = drawn?.plan.layout !== null;
   const [part] = drawn?.plan.parts ?? [];
   return (
@@ -92,15 +92,7 @@ export function More({ drawn }: { drawn: DrawnSheet | null }) {
           )}
           {drawn && cuts && <RollToSize drawn={drawn} />}
           {sheet.shrink ? (
-            <>
-              <FieldRow label={t('sheet.shortensAlong')}>
-                <FormulaField path="/sheet/shrink/alongShare" label={t('sheet.shortensAlong')} kind="percent" times={100} width={62} />
-              </FieldRow>
-              <FieldRow label={t('sheet.andAcross')}>
-                <FormulaField path="/sheet/shrink/acrossShare" label={t('sheet.shortensAcross')} kind="percent" times={100} width={62} />
-              </FieldRow>
-              {part && isCutShape(sheet.parts[0]!.shape) && <WantedBaked />}
-            </>
+            <Shortens part={part} sheet={sheet} />
           ) : (
             <Button
               size="small"
@@ -110,35 +102,54 @@ export function More({ drawn }: { drawn: DrawnSheet | null }) {
               {t('sheet.itShortensInTheOven')}
             </Button>
           )}
-          {part && (
-            <FieldRow
-              label={
-                sheet.densityGPerMl === undefined
-                  ? t('sheet.aRawPieceWeighs')
-                  : t('sheet.weighedDensitygperGMl', { densityGPer: sheet.densityGPerMl.toFixed(2) })
-              }
-            >
-              <QuantityField
-                label={t('sheet.weightOfARawPiece')}
-                kind="mass"
-                value={part.massG}
-                onChange={(g, visit) =>
-                  edit(
-                    `density:${visit}`,
-                    setValue('/sheet/densityGPerMl', Number(((g * 1000) / (part.areaMm2 * part.thicknessMm)).toFixed(3))),
-                  )
-                }
-              />
-              {sheet.densityGPerMl !== undefined && (
-                <Button size="small" onClick={() => set('/sheet/densityGPerMl', undefined)}>
-                  {t('sheet.usual')}
-                </Button>
-              )}
-            </FieldRow>
-          )}
+          {part && <RawPieceWeighs part={part} sheet={sheet} />}
         </Box>
       </Collapse>
     </Box>
+  );
+}
+
+/** How much it shortens, along and across. */
+function Shortens({ part, sheet }: { readonly part: PartPlan | undefined; readonly sheet: Sheet }) {
+  return (
+    <>
+      <FieldRow label={t('sheet.shortensAlong')}>
+        <FormulaField path="/sheet/shrink/alongShare" label={t('sheet.shortensAlong')} kind="percent" times={100} width={62} />
+      </FieldRow>
+      <FieldRow label={t('sheet.andAcross')}>
+        <FormulaField path="/sheet/shrink/acrossShare" label={t('sheet.shortensAcross')} kind="percent" times={100} width={62} />
+      </FieldRow>
+      {part && isCutShape(sheet.parts[0]!.shape) && <WantedBaked />}
+    </>
+  );
+}
+
+/** What a raw piece weighs, where that was weighed. */
+function RawPieceWeighs({ part, sheet }: { readonly part: PartPlan; readonly sheet: Sheet }) {
+  const { edit } = useDraft.getState();
+  const set = useSet();
+  return (
+    <FieldRow
+      label={
+        sheet.densityGPerMl === undefined
+          ? t('sheet.aRawPieceWeighs')
+          : t('sheet.weighedDensitygperGMl', { densityGPer: sheet.densityGPerMl.toFixed(2) })
+      }
+    >
+      <QuantityField
+        label={t('sheet.weightOfARawPiece')}
+        kind="mass"
+        value={part.massG}
+        onChange={(g, visit) =>
+          edit(`density:${visit}`, setValue('/sheet/densityGPerMl', Number(((g * 1000) / (part.areaMm2 * part.thicknessMm)).toFixed(3))))
+        }
+      />
+      {sheet.densityGPerMl !== undefined && (
+        <Button size="small" onClick={() => set('/sheet/densityGPerMl', undefined)}>
+          {t('sheet.usual')}
+        </Button>
+      )}
+    </FieldRow>
   );
 }
 

@@ -267,7 +267,6 @@ const effect = ({ value, sd }: Pick<Effect, 'value' | 'sd'>) => `${points(value)
 /** Between two bakes: the changes, each with its share of what came of them, and what none of them explains. */
 function Arrow({ explained, before, after, waiting }: { explained: Explanation | null; before: Link; after: Link; waiting: boolean }) {
   const { palette } = useTheme();
-  const { units } = usePreferences();
   const nameOf = useNames([after, before]);
   const nameOfThis = (change: Change) => nameOfChange(change, [after, before], nameOf);
   return (
@@ -286,49 +285,7 @@ function Arrow({ explained, before, after, waiting }: { explained: Explanation |
       }}
     >
       {waiting && <Skeleton height={80} />}
-      {explained && (
-        <Box
-          component="table"
-          sx={{
-            width: '100%',
-            fontSize: typeSize.small,
-            borderCollapse: 'collapse',
-            '& td, & th': { py: '3px', textAlign: 'left', verticalAlign: 'top' },
-          }}
-        >
-          <thead>
-            <Box component="tr" sx={{ color: 'text.secondary', fontSize: typeSize.caption }}>
-              <th scope="col">{t('trials.changed')}</th>
-              <th scope="col">{t('common.crisp2')}</th>
-              <th scope="col">{t('common.tender2')}</th>
-            </Box>
-          </thead>
-          <tbody>
-            {explained.changes.map((change) => (
-              <tr key={change.key}>
-                <th scope="row" style={{ fontWeight: 600 }}>
-                  {nameOfThis(change)}
-                  <Box sx={{ fontWeight: 400, fontSize: typeSize.caption, color: 'text.secondary' }}>{amounts(change, units)}</Box>
-                </th>
-                <td>{effect(change.crisp)}</td>
-                <td>{effect(change.tender)}</td>
-              </tr>
-            ))}
-            {explained.changes.length === 0 && (
-              <tr>
-                <td colSpan={3}>{t('trials.nothingThatTheRecordHolds')}</td>
-              </tr>
-            )}
-            <Box component="tr" sx={{ borderTop: `1px solid ${palette.divider}`, color: 'text.secondary' }}>
-              <th scope="row" style={{ fontWeight: 400 }}>
-                {t('trials.notExplained')}
-              </th>
-              <td>{explained.notExplained.crisp ? effect(explained.notExplained.crisp) : t('common.notRated')}</td>
-              <td>{explained.notExplained.tender ? effect(explained.notExplained.tender) : t('common.notRated')}</td>
-            </Box>
-          </tbody>
-        </Box>
-      )}
+      {explained && <EffectTable explained={explained} nameOfThis={nameOfThis} />}
       {explained && explained.next !== null && explained.mixedUp[0] && (
         <Box sx={{ fontSize: typeSize.small, pt: 1 }}>
           <Typography component="span" sx={{ fontWeight: 680, fontSize: typeSize.small }}>
@@ -344,6 +301,55 @@ function Arrow({ explained, before, after, waiting }: { explained: Explanation |
           })}
         </Box>
       )}
+    </Box>
+  );
+}
+
+/** What each change did, and what is left. */
+function EffectTable({ explained, nameOfThis }: { readonly explained: Explanation; readonly nameOfThis: (change: Change) => string }) {
+  const { units } = usePreferences();
+  const { palette } = useTheme();
+  return (
+    <Box
+      component="table"
+      sx={{
+        width: '100%',
+        fontSize: typeSize.small,
+        borderCollapse: 'collapse',
+        '& td, & th': { py: '3px', textAlign: 'left', verticalAlign: 'top' },
+      }}
+    >
+      <thead>
+        <Box component="tr" sx={{ color: 'text.secondary', fontSize: typeSize.caption }}>
+          <th scope="col">{t('trials.changed')}</th>
+          <th scope="col">{t('common.crisp2')}</th>
+          <th scope="col">{t('common.tender2')}</th>
+        </Box>
+      </thead>
+      <tbody>
+        {explained.changes.map((change) => (
+          <tr key={change.key}>
+            <th scope="row" style={{ fontWeight: 600 }}>
+              {nameOfThis(change)}
+              <Box sx={{ fontWeight: 400, fontSize: typeSize.caption, color: 'text.secondary' }}>{amounts(change, units)}</Box>
+            </th>
+            <td>{effect(change.crisp)}</td>
+            <td>{effect(change.tender)}</td>
+          </tr>
+        ))}
+        {explained.changes.length === 0 && (
+          <tr>
+            <td colSpan={3}>{t('trials.nothingThatTheRecordHolds')}</td>
+          </tr>
+        )}
+        <Box component="tr" sx={{ borderTop: `1px solid ${palette.divider}`, color: 'text.secondary' }}>
+          <th scope="row" style={{ fontWeight: 400 }}>
+            {t('trials.notExplained')}
+          </th>
+          <td>{explained.notExplained.crisp ? effect(explained.notExplained.crisp) : t('common.notRated')}</td>
+          <td>{explained.notExplained.tender ? effect(explained.notExplained.tender) : t('common.notRated')}</td>
+        </Box>
+      </tbody>
     </Box>
   );
 }

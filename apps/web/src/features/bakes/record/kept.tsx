@@ -64,18 +64,8 @@ function KeepMore({
   readonly kitchen: Kitchen;
   readonly pantry: PantryBook;
 }) {
-  const voice = useVoice();
-  const add = useAddEvents(bake.id);
-  const [what, setWhat] = useState<LeftOver>('dough');
-  const [text, setText] = useState('');
-  const [placeId, setPlaceId] = useState('');
-  const place = placeId || kitchen.places.find(({ kind }) => kind === 'freezer')?.id || kitchen.places[0]?.id || '';
-  const { value, problem } = readMeasure('rawG', text, voice, t('bakes.it'));
-  const kept =
-    value === undefined
-      ? null
-      : keptFor({ what, amountG: value, placeId: place, on: pantry.on }, { formula: version.formula, kitchen, pantry }, version.evaluation);
-  const possible = leftOvers.filter((one) => one !== 'egg' || keptEggOf(version.formula, version.pantry) !== null);
+  const keeping = useKeeping(bake, kitchen, pantry, version);
+  const { value, kept, add, what, place, setText, setWhat, possible, text, problem, setPlaceId } = keeping;
   const store = () => {
     if (value === undefined || !kept) return;
     add.mutate(
@@ -142,6 +132,23 @@ function KeepMore({
       {add.isError && <Alert severity="error">{add.error.message}</Alert>}
     </>
   );
+}
+
+/** What is left, how much of it, where it goes, and until when it may be used. */
+function useKeeping(bake: Run, kitchen: Kitchen, pantry: PantryBook, version: FormulaVersion) {
+  const voice = useVoice();
+  const add = useAddEvents(bake.id);
+  const [what, setWhat] = useState<LeftOver>('dough');
+  const [text, setText] = useState('');
+  const [placeId, setPlaceId] = useState('');
+  const place = placeId || kitchen.places.find(({ kind }) => kind === 'freezer')?.id || kitchen.places[0]?.id || '';
+  const { value, problem } = readMeasure('rawG', text, voice, t('bakes.it'));
+  const kept =
+    value === undefined
+      ? null
+      : keptFor({ what, amountG: value, placeId: place, on: pantry.on }, { formula: version.formula, kitchen, pantry }, version.evaluation);
+  const possible = leftOvers.filter((one) => one !== 'egg' || keptEggOf(version.formula, version.pantry) !== null);
+  return { value, kept, add, what, place, setText, setWhat, possible, text, problem, setPlaceId };
 }
 
 /** What is left of it, and what can be made of that. */

@@ -63,22 +63,7 @@ export function IngredientsList({ book }: { book: PantryBook; kitchen: Kitchen }
       </Box>
       <Box sx={{ overflowX: 'auto' }}>
         <Table size="small" sx={{ minWidth: 900 }}>
-          <TableHead>
-            <TableRow>
-              <TableCell>{t('common.ingredient')}</TableCell>
-              {[t('pantry.water'), t('common.protein'), t('common.fat'), t('pantry.sugars'), t('common.starch'), t('common.fibre2')].map(
-                (name) => (
-                  <TableCell key={name} align="right">
-                    {name} %
-                  </TableCell>
-                ),
-              )}
-              <TableCell align="right">{t('pantry.holdsGG')}</TableCell>
-              <TableCell align="right">{t('pantry.cupG')}</TableCell>
-              <TableCell>{t('pantry.allergens')}</TableCell>
-              <TableCell>{t('pantry.knownFrom')}</TableCell>
-            </TableRow>
-          </TableHead>
+          <IngredientsHead />
           <TableBody>
             {rows.slice(0, whole ? rows.length : MOST_ROWS).map(({ ingredient, as }) => (
               <IngredientRow key={ingredient.id} ingredient={ingredient} as={as} onOpen={() => setOpen(ingredient.id)} />
@@ -96,6 +81,28 @@ export function IngredientsList({ book }: { book: PantryBook; kitchen: Kitchen }
       {adding === 'own' && <OwnIngredientForm onClose={() => setAdding(null)} />}
       {adding === 'crumb' && <CrumbForm onClose={() => setAdding(null)} />}
     </>
+  );
+}
+
+/** What a row of ingredients says. */
+function IngredientsHead() {
+  return (
+    <TableHead>
+      <TableRow>
+        <TableCell>{t('common.ingredient')}</TableCell>
+        {[t('pantry.water'), t('common.protein'), t('common.fat'), t('pantry.sugars'), t('common.starch'), t('common.fibre2')].map(
+          (name) => (
+            <TableCell key={name} align="right">
+              {name} %
+            </TableCell>
+          ),
+        )}
+        <TableCell align="right">{t('pantry.holdsGG')}</TableCell>
+        <TableCell align="right">{t('pantry.cupG')}</TableCell>
+        <TableCell>{t('pantry.allergens')}</TableCell>
+        <TableCell>{t('pantry.knownFrom')}</TableCell>
+      </TableRow>
+    </TableHead>
   );
 }
 

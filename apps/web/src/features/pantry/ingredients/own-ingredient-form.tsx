@@ -108,24 +108,8 @@ export function OwnIngredientForm({ onClose, name = '', stored, onStored }: Prop
             <NumberLine key={path} path={path} entry={entry} />
           ))}
         </Box>
-        <Autocomplete
-          multiple
-          size="small"
-          options={keysOf(doesWords)}
-          getOptionLabel={(act) => doesWords[act]}
-          value={[...form.does]}
-          onChange={(_, does) => set({ does })}
-          renderInput={(params) => <TextField {...params} label={t('pantry.whatItDoes')} />}
-        />
-        <Autocomplete
-          multiple
-          size="small"
-          options={limits}
-          getOptionLabel={(suit) => suits.values[suit].name}
-          value={form.unsuited.filter((mark): mark is SuitId => mark in suits.values)}
-          onChange={(_, chosen) => set({ unsuited: [...form.unsuited.filter((mark) => !(mark in suits.values)), ...chosen] })}
-          renderInput={(params) => <TextField {...params} label={t('pantry.doesNotSuitBesideItsAllergens')} />}
-        />
+        <Does entry={entry} />
+        <Unsuited entry={entry} />
         <FormControlLabel
           control={<Checkbox checked={form.unsuitedSaid} onChange={(_, unsuitedSaid) => set({ unsuitedSaid })} />}
           label={t('pantry.nothingBesidesNoMaizeRiceCoconutPotato')}
@@ -143,6 +127,38 @@ export function OwnIngredientForm({ onClose, name = '', stored, onStored }: Prop
         />
       </Box>
     </SideSheet>
+  );
+}
+
+/** What it does in a dough. */
+function Does({ entry }: { readonly entry: Entry }) {
+  const { form, set } = entry;
+  return (
+    <Autocomplete
+      multiple
+      size="small"
+      options={keysOf(doesWords)}
+      getOptionLabel={(act) => doesWords[act]}
+      value={[...form.does]}
+      onChange={(_, does) => set({ does })}
+      renderInput={(params) => <TextField {...params} label={t('pantry.whatItDoes')} />}
+    />
+  );
+}
+
+/** What it does not suit, beside its allergens. */
+function Unsuited({ entry }: { readonly entry: Entry }) {
+  const { form, set } = entry;
+  return (
+    <Autocomplete
+      multiple
+      size="small"
+      options={limits}
+      getOptionLabel={(suit) => suits.values[suit].name}
+      value={form.unsuited.filter((mark): mark is SuitId => mark in suits.values)}
+      onChange={(_, chosen) => set({ unsuited: [...form.unsuited.filter((mark) => !(mark in suits.values)), ...chosen] })}
+      renderInput={(params) => <TextField {...params} label={t('pantry.doesNotSuitBesideItsAllergens')} />}
+    />
   );
 }
 

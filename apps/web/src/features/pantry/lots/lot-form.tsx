@@ -68,20 +68,7 @@ export function LotForm({ book, kitchen, lot, onClose }: Props) {
         </Box>
         <Typography variant="h2">{t('pantry.proofOfGluten')}</Typography>
         {ingredient?.gluten === 'free' && <Note size="small">{t('pantry.noGrainIsInItByNature')}</Note>}
-        <Box sx={twoColumns}>
-          <LotText
-            name="mgPerKg"
-            label={t('pantry.found')}
-            helper={t('pantry.mgKg5ForBelow')}
-            rule={{ low: 0, high: 100000, unit: 'mg/kg' }}
-            entry={entry}
-          />
-          <LotText name="method" label={t('pantry.method')} helper={t('pantry.asOnTheReportEGR5')} entry={entry} />
-          <LotDay name="reportOn" label={t('pantry.dayOfTheReport')} entry={entry} />
-          <LotText name="certNumber" label={t('pantry.orCertificate')} helper={t('pantry.itsNumberAsTheMakerGivesIt')} entry={entry} />
-          <LotText name="certBy" label={t('pantry.certifiedBy')} helper={t('pantry.asOnTheCertificate')} entry={entry} />
-          <LotDay name="certUntil" label={t('pantry.holdsUntil')} entry={entry} />
-        </Box>
+        <Proof entry={entry} />
         {kitchen.home && ingredient?.gluten === 'needsProof' && (
           <LotText name="onBag" label={t('pantry.takenOnTheBagsMarkBecause')} helper={t('pantry.atHomeOnlyKeptWithTheLot')} entry={entry} />
         )}
@@ -104,6 +91,26 @@ export function LotForm({ book, kitchen, lot, onClose }: Props) {
         <FormEnd failed={errors.root?.message} busy={isSubmitting} onLeave={onClose} onRemove={lot ? () => void remove() : undefined} />
       </Box>
     </SideSheet>
+  );
+}
+
+/** What shows that it is under the limit: a report or a certificate. */
+function Proof({ entry }: { readonly entry: Entry }) {
+  return (
+    <Box sx={twoColumns}>
+      <LotText
+        name="mgPerKg"
+        label={t('pantry.found')}
+        helper={t('pantry.mgKg5ForBelow')}
+        rule={{ low: 0, high: 100000, unit: 'mg/kg' }}
+        entry={entry}
+      />
+      <LotText name="method" label={t('pantry.method')} helper={t('pantry.asOnTheReportEGR5')} entry={entry} />
+      <LotDay name="reportOn" label={t('pantry.dayOfTheReport')} entry={entry} />
+      <LotText name="certNumber" label={t('pantry.orCertificate')} helper={t('pantry.itsNumberAsTheMakerGivesIt')} entry={entry} />
+      <LotText name="certBy" label={t('pantry.certifiedBy')} helper={t('pantry.asOnTheCertificate')} entry={entry} />
+      <LotDay name="certUntil" label={t('pantry.holdsUntil')} entry={entry} />
+    </Box>
   );
 }
 

@@ -17,6 +17,7 @@ import { useNext, type Advance } from '../bench/next-press';
 import { ToneChoice } from '../bench/tone-choice';
 import type { RunInHand } from '../keeping/use-run';
 import { t } from '../../../platform/words';
+import type { ScaleReading } from '@north-leaf/core';
 
 /** Values that may be read off at a step; every one may be left out. */
 export function MeasureStep({ run, progress, advance }: { run: RunInHand; progress: StepProgress; advance: Advance }) {
@@ -128,26 +129,46 @@ function MeasureRow({
         }}
       >
         {problem ?? (planned === undefined ? '' : t('runs.plannedWhat', { what: showMeasured(what, planned, voice) }))}
-        {kind === 'temperature' && probeC !== null && (
-          <Button
-            variant="outlined"
-            sx={{ ml: 2, minHeight: 48, fontSize: typeSize.action }}
-            onClick={() => onType(inUnits(probeC, 'temperature', units).toFixed(1))}
-          >
-            {t('runs.takeProbe', { probe: voice.show(probeC, 'temperature', 1) })}
-          </Button>
-        )}
-        {kind === 'mass' && scale === 'on' && reading?.steady && (
-          <Button
-            variant="outlined"
-            sx={{ ml: 2, minHeight: 48, fontSize: typeSize.action }}
-            onClick={() => onType(fixedMass(reading.grams, units))}
-          >
-            {t('runs.takeGrams', { grams: voice.show(reading.grams, 'mass') })}
-          </Button>
-        )}
+        {kind === 'temperature' && probeC !== null && <TakeProbe onType={onType} probeC={probeC} units={units} />}
+        {kind === 'mass' && scale === 'on' && reading?.steady && <TakeScale onType={onType} reading={reading} units={units} />}
       </Box>
     </Box>
+  );
+}
+
+/** What the thermometer says, taken. */
+function TakeProbe({ onType, probeC, units }: { readonly onType: (text: string) => void; readonly probeC: number; readonly units: Units }) {
+  const voice = useVoice();
+  return (
+    <Button
+      variant="outlined"
+      sx={{ ml: 2, minHeight: 48, fontSize: typeSize.action }}
+      onClick={() => onType(inUnits(probeC, 'temperature', units).toFixed(1))}
+    >
+      {t('runs.takeProbe', { probe: voice.show(probeC, 'temperature', 1) })}
+    </Button>
+  );
+}
+
+/** What lies on the scale, taken. */
+function TakeScale({
+  onType,
+  reading,
+  units,
+}: {
+  readonly onType: (text: string) => void;
+  readonly reading: ScaleReading;
+  readonly units: Units;
+}) {
+  const voice = useVoice();
+  return (
+    <Button
+      variant="outlined"
+      sx={{ ml: 2, minHeight: 48, fontSize: typeSize.action }}
+      onClick={() => onType(fixedMass(reading.grams, units))}
+    >
+      {t('runs.takeGrams', { grams: voice.show(reading.grams, 'mass') })}
+    </Button>
   );
 }
 
