@@ -1,5 +1,17 @@
-import { demoCrackerV2, demoKitchen, demoLots, evaluate, imperial, metric, publishedIngredients, type Units } from '@north-leaf/core';
-import { factorsOf, type AskedSize } from './batch-size';
+import {
+  demoCrackerV2,
+  demoKitchen,
+  demoLots,
+  evaluate,
+  imperial,
+  metric,
+  publishedIngredients,
+  scaleCautions,
+  scaled,
+  type Units,
+} from '@north-leaf/core';
+import { voiceOf } from '@north-leaf/words';
+import { cautionWords, factorsOf, type AskedSize } from './batch-size';
 
 const pantry = { ingredients: publishedIngredients(), lots: Object.fromEntries(demoLots.map((lot) => [lot.id, lot])) };
 const evaluation = evaluate(demoCrackerV2, demoKitchen, pantry);
@@ -55,5 +67,19 @@ describe('another size of batch', () => {
 
   it('asks for a pan where the goods stand in none', () => {
     expect(asked('ownPan')).toMatchObject({ problem: expect.stringMatching(/pan/) });
+  });
+});
+
+describe('what to take care of in another size', () => {
+  const voice = voiceOf();
+  it('is said with the amount, for a scale too coarse, an egg to be halved, a mixer', () => {
+    const small = scaled(demoCrackerV2, 0.05);
+    const cautions = scaleCautions(small, 0.05, 1, pantry);
+    expect(cautions.length).toBeGreaterThan(0);
+    for (const caution of cautions) {
+      expect(cautionWords(caution, voice)).toContain(caution.name);
+      expect(cautionWords(caution, voice)).not.toMatch(/\{\{|undefined|NaN/);
+    }
+    expect(cautionWords({ kind: 'tooFine', name: 'Salt', amountG: 0.21 } as never, voice)).toMatch(/0\.21 g/);
   });
 });
