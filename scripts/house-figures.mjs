@@ -204,7 +204,10 @@ export function coreDocs(ts, parsed) {
       const said = tree.text.slice(one.getFullStart(), one.getStart());
       found.functions += 1;
       if (said.includes('@example')) found.examples += 1;
-      if (!/Docs as|Source as|Source as|Findings, Source as/.test(said) && !['Units', 'Throws', 'Source'].every((word) => said.includes(` * ${word}`)))
+      if (
+        !/Docs as|Source as|Source as|Findings, Source as/.test(said) &&
+        !['Units', 'Throws', 'Source'].every((word) => said.includes(` * ${word}`))
+      )
         found.lacking.push(`${file} ${name}`);
     }
   }
