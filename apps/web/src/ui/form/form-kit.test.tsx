@@ -49,9 +49,8 @@ describe('storing a form', () => {
     const { result } = renderHook(() => useStoring(jest.fn()));
     const work = jest.fn(() => new Promise<void>((done) => setTimeout(done, 20)));
     await act(async () => {
-      const first = result.current.run(work);
-      await Promise.resolve();
-      return first;
+      const { run } = result.current;
+      await Promise.all([run(work), run(work)]);
     });
     expect(work).toHaveBeenCalledTimes(1);
   });

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { ApiError } from '../../platform/http';
 
 export type FormStoring = {
@@ -13,8 +13,11 @@ export type FormStoring = {
 export function useStoring(onDone: () => void): FormStoring {
   const [failed, fail] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
+  // Two presses may come before the page has been drawn again.
+  const working = useRef(false);
   const run: FormStoring['run'] = async (work, atField) => {
-    if (busy) return;
+    if (working.current) return;
+    working.current = true;
     setBusy(true);
     fail(null);
     try {
@@ -23,6 +26,7 @@ export function useStoring(onDone: () => void): FormStoring {
     } catch (error) {
       if (!(error instanceof ApiError && atField?.(error))) fail((error as Error).message);
     } finally {
+      working.current = false;
       setBusy(false);
     }
   };
