@@ -23,6 +23,7 @@ import { NotStored, leftWords, useRunning, useRunningNews, useWaits } from '../r
 import { useNow } from '../../platform/use-now';
 import { t } from '../../platform/words';
 import { caresOf } from './cares';
+import { stageLabels } from '../board/doors';
 
 type Going = { readonly run: Run; readonly state: RunState };
 
@@ -118,14 +119,7 @@ function Hands({ running }: { running: readonly Going[] }) {
 }
 
 function OnTheLine({ running, now, zone, asked }: { running: readonly Going[]; now: number; zone: string; asked: boolean }) {
-  const names: Readonly<Record<string, string>> = {
-    blend: t('common.blend'),
-    dough: t('common.dough'),
-    chill: t('common.chill'),
-    sheet: t('common.sheet'),
-    bake: t('common.bake'),
-    keep: t('common.keep'),
-  };
+  const names: Readonly<Record<string, string>> = stageLabels;
   return (
     <Box component="section" aria-label={t('today.onTheLine')}>
       <Typography variant="h2">{t('today.onTheLine')}</Typography>
