@@ -2,7 +2,7 @@
 // Imports only what Node brings: it runs before anything is installed.
 import { spawn, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
-import { existsSync, mkdirSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, readFileSync, readdirSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { dirname, join, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
@@ -59,7 +59,11 @@ export function ensureInstalled() {
   const want = createHash('sha256')
     .update(readFileSync(join(ROOT, 'package-lock.json')))
     .digest('hex');
-  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === want) return;
+  const installed = () => existsSync(stamp) && readFileSync(stamp, 'utf8') === want;
+  if (installed()) return;
+  // Two commands begun at once would empty the folder under each other.
+  const free = takeTurn(join(LOCAL, 'installing'));
+  if (installed()) return free();
   say('installing packages (npm ci), about a minute');
   // The npm that started us, so that PATH does not matter.
   const npm = process.env.npm_execpath;
@@ -68,6 +72,33 @@ export function ensureInstalled() {
   const status = npm ? shNow(process.execPath, [npm, ...args], { env }) : shNow('npm', args, { env });
   if (status !== 0) stopWith('Installing packages failed: its own words are above. Mend it and start again.');
   writeFileSync(stamp, want);
+  free();
+}
+
+/** Waits until no living process of ours holds `path`, takes it, and gives what lets it go. One that died holding it is passed over. */
+function takeTurn(path) {
+  mkdirSync(dirname(path), { recursive: true });
+  for (;;) {
+    try {
+      writeFileSync(path, String(process.pid), { flag: 'wx' });
+      const free = () => rmSync(path, { force: true });
+      process.once('exit', free);
+      return free;
+    } catch (error) {
+      if (error.code !== 'EEXIST') throw error;
+    }
+    if (lives(path)) Atomics.wait(new Int32Array(new SharedArrayBuffer(4)), 0, 0, 500);
+    else rmSync(path, { force: true });
+  }
+}
+function lives(path) {
+  try {
+    const holder = Number(readFileSync(path, 'utf8'));
+    if (holder > 0) process.kill(holder, 0);
+    return true;
+  } catch (error) {
+    return error.code === 'EPERM';
+  }
 }
 
 const SOURCES = ['packages', 'apps', 'package-lock.json', 'tsconfig.base.json', 'tsconfig.build.json'];
