@@ -49,7 +49,7 @@ export function bakeFindings(
     const measured = { path: 'bake.end.moistureShare', value: bake.end.moistureShare };
     found.push(finding('bake.weightsLeftOn', 'watch', 'bake', measured, weightsOff(formula)));
   }
-  if (bake.filling) found.push(...fillingFindings(theCase, sheet, bake.filling));
+  if (bake.filling) found.push(...weepFindings(theCase, sheet, bake.filling), ...overfullFindings(theCase, bake.filling));
   if (dough.eggG > 0 && bake.end.coldestC < eggCoreC.value) {
     const measured = { path: 'bake.end.coldestC', value: bake.end.coldestC, low: eggCoreC.value };
     found.push({ ...finding('bake.eggNotSafe', 'fix', 'bake', measured, lastStepUntil(formula, bake, bake.throughMin)), unsafe: true });
@@ -176,34 +176,32 @@ function turnFindings({ bake: { steps } }: Formula, family: Family, { hotSpots =
   return [finding('bake.turnTray', 'note', 'bake', { path: 'bake.steps', value: unevenC, high: ovenSideLimit.value }, edits)];
 }
 
-/** A filling that weeps wants starch, one that is too much wants less of everything. */
-function fillingFindings({ formula, pantry }: Case, { pieces }: SheetResult, filling: BakedFilling): Finding[] {
-  const found: Finding[] = [];
-  const at = formula.rows.flatMap((row, i) => (row.use === 'filling' ? [{ row, i }] : []));
-  const share = filling.weepsG / filling.massG;
-  if (share > weepShare.values.watch) {
-    const moreG = roundTo((filling.weepsG * pieces) / holds.values.starch, 0.5, 'up');
-    const starch = at.find(({ row }) => isStarch(pantry.ingredients[row.ingredientId]!));
-    const edits: Edit[] = starch
-      ? [{ path: `/rows/${starch.i}/amountG`, from: starch.row.amountG, to: roundTo(starch.row.amountG + moreG, 0.5, 'up') }]
-      : [
-          {
-            path: `/rows/${formula.rows.length}`,
-            to: { key: 'filling-starch', ingredientId: usual.values.thickener, amountG: moreG, use: 'filling' },
-          },
-        ];
-    const measured = { path: 'bake.filling.weepsG', value: filling.weepsG, high: weepShare.values.watch * filling.massG };
-    found.push(finding('bake.fillingWeeps', share > weepShare.values.fix ? 'fix' : 'watch', 'bake', measured, edits));
-  }
-  if (filling.overG > 0.5) {
-    const keep = 1 - filling.overG / filling.massG;
-    const edits = at
-      .filter(({ row }) => isInOven(row))
-      .map(({ row, i }): Edit => ({ path: `/rows/${i}/amountG`, from: row.amountG, to: roundTo(row.amountG * keep, 0.5, 'down') }));
-    const measured = { path: 'bake.filling.overG', value: filling.overG, high: filling.massG - filling.overG };
-    found.push(finding('bake.fillingOver', 'fix', 'bake', measured, edits));
-  }
-  return found;
+const fillingRows = ({ rows }: Formula) => rows.flatMap((row, i) => (row.use === 'filling' ? [{ row, i }] : []));
+
+/** A filling that weeps wants starch. */
+function weepFindings({ formula, pantry }: Case, { pieces }: SheetResult, { weepsG, massG }: BakedFilling): Finding[] {
+  const share = weepsG / massG;
+  if (share <= weepShare.values.watch) return [];
+  const moreG = roundTo((weepsG * pieces) / holds.values.starch, 0.5, 'up');
+  const starch = fillingRows(formula).find(({ row }) => isStarch(pantry.ingredients[row.ingredientId]!));
+  const edit: Edit = starch
+    ? { path: `/rows/${starch.i}/amountG`, from: starch.row.amountG, to: roundTo(starch.row.amountG + moreG, 0.5, 'up') }
+    : {
+        path: `/rows/${formula.rows.length}`,
+        to: { key: 'filling-starch', ingredientId: usual.values.thickener, amountG: moreG, use: 'filling' },
+      };
+  const measured = { path: 'bake.filling.weepsG', value: weepsG, high: weepShare.values.watch * massG };
+  return [finding('bake.fillingWeeps', share > weepShare.values.fix ? 'fix' : 'watch', 'bake', measured, [edit])];
+}
+
+/** A filling that is too much wants less of everything that bakes with it. */
+function overfullFindings({ formula }: Case, { overG, massG }: BakedFilling): Finding[] {
+  if (overG <= 0.5) return [];
+  const keep = 1 - overG / massG;
+  const edits = fillingRows(formula)
+    .filter(({ row }) => isInOven(row))
+    .map(({ row, i }): Edit => ({ path: `/rows/${i}/amountG`, from: row.amountG, to: roundTo(row.amountG * keep, 0.5, 'down') }));
+  return [finding('bake.fillingOver', 'fix', 'bake', { path: 'bake.filling.overG', value: overG, high: massG - overG }, edits)];
 }
 
 /** Longer, where that gets there; else as hot as the family is baked, when it is not yet. */

@@ -19,37 +19,33 @@ export function chillFindings(
   chill: ChillResult,
   longer: (extraMin: number) => DoughCooling,
 ): Finding[] {
-  return [...hygieneFindings(theCase, dough), ...firmnessFindings(theCase, chill, longer)];
+  return [...tooLongFindings(theCase, dough), ...eggWarmFindings(theCase, dough), ...firmnessFindings(theCase, chill, longer)];
 }
 
-/** Raw egg sets limits of time and cold; without egg too long only dries and greys. */
-function hygieneFindings({ formula, kitchen }: Case, { doughEggG: eggG }: DoughResult): Finding[] {
+/** Raw egg sets a limit of days in the cold; without egg too long only dries and greys. */
+function tooLongFindings({ formula, kitchen }: Case, { doughEggG: eggG }: DoughResult): Finding[] {
   const { waits } = formula.chill;
   const last = waits.length - 1;
   const placed = waits.map((wait) => ({ ...wait, place: kitchen.places.find(({ id }) => id === wait.placeId)! }));
   const coldMin = placed.reduce((sum, { place, min }) => sum + (place.atC > FROZEN_C ? min : 0), 0);
   const mostMin = rawEggDays.value * 1440;
-  const shorter = () => {
-    const { min } = waits[last]!;
-    const to = min - (coldMin - mostMin);
-    return to > 0 ? [{ path: `/chill/waits/${last}/min`, from: min, to }] : undefined;
-  };
-  const found: Finding[] = [];
-  if (coldMin > mostMin) {
-    const measured = { path: 'chill.waitMin', value: coldMin / 1440, high: rawEggDays.value };
-    found.push(
-      eggG > 0
-        ? { ...finding('chill.eggTooLong', 'fix', 'chill', measured, shorter()), unsafe: true }
-        : finding('chill.tooLong', 'watch', 'chill', measured, shorter()),
-    );
-  }
+  if (coldMin <= mostMin) return [];
+  const { min } = waits[last]!;
+  const to = min - (coldMin - mostMin);
+  const shorter = to > 0 ? [{ path: `/chill/waits/${last}/min`, from: min, to }] : undefined;
+  const measured = { path: 'chill.waitMin', value: coldMin / 1440, high: rawEggDays.value };
+  return eggG > 0
+    ? [{ ...finding('chill.eggTooLong', 'fix', 'chill', measured, shorter), unsafe: true }]
+    : [finding('chill.tooLong', 'watch', 'chill', measured, shorter)];
+}
+
+/** Raw egg sets a limit of time out of the cold. */
+function eggWarmFindings({ formula, kitchen }: Case, { doughEggG: eggG }: DoughResult): Finding[] {
   const warm = warmStretches(formula, kitchen).filter(({ stage }) => stage !== 'sheet');
   const most = eggWarmMostMin(warm);
-  if (eggG > 0 && warmMin(warm) > most) {
-    const measured = { path: 'chill.waits', value: warmMin(warm), high: most };
-    found.push({ ...finding('chill.eggTooWarm', 'fix', 'chill', measured, shortenedTo(warm, most)), unsafe: true });
-  }
-  return found;
+  if (eggG <= 0 || warmMin(warm) <= most) return [];
+  const measured = { path: 'chill.waits', value: warmMin(warm), high: most };
+  return [{ ...finding('chill.eggTooWarm', 'fix', 'chill', measured, shortenedTo(warm, most)), unsafe: true }];
 }
 
 /** Longest that raw egg stands warm, min: shorter where it is hot. */

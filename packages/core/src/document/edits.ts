@@ -98,17 +98,7 @@ function applyAt(now: Json, keys: readonly string[], edit: Edit): Json {
     if (edit.from !== undefined && !same(now, edit.from)) throw new EditRefused(edit);
     return edit.to ?? null;
   }
-  if (Array.isArray(now)) {
-    const at = Number(key);
-    const list = [...(now as readonly Json[])];
-    if (!Number.isInteger(at) || at < 0 || at > list.length) throw new EditRefused(edit);
-    if (rest.length > 0) list[at] = applyAt(list[at] as Json, rest, edit);
-    else if (edit.from === undefined) list.splice(at, 0, edit.to as Json);
-    else if (!same(list[at] as Json, edit.from)) throw new EditRefused(edit);
-    else if (edit.to === undefined) list.splice(at, 1);
-    else list[at] = edit.to;
-    return list;
-  }
+  if (Array.isArray(now)) return applyInList(now as readonly Json[], Number(key), rest, edit);
   if (!isObject(now)) throw new EditRefused(edit);
   const held = now[key];
   if (rest.length > 0) {
@@ -119,6 +109,17 @@ function applyAt(now: Json, keys: readonly string[], edit: Edit): Json {
   if (edit.to !== undefined) return { ...now, [key]: edit.to };
   const { [key]: _removed, ...left } = now;
   return left;
+}
+
+function applyInList(now: readonly Json[], at: number, rest: readonly string[], edit: Edit): Json {
+  const list = [...now];
+  if (!Number.isInteger(at) || at < 0 || at > list.length) throw new EditRefused(edit);
+  if (rest.length > 0) list[at] = applyAt(list[at] as Json, rest, edit);
+  else if (edit.from === undefined) list.splice(at, 0, edit.to as Json);
+  else if (!same(list[at] as Json, edit.from)) throw new EditRefused(edit);
+  else if (edit.to === undefined) list.splice(at, 1);
+  else list[at] = edit.to;
+  return list;
 }
 
 function keysOf(path: string): string[] {

@@ -166,21 +166,25 @@ function fruitPart(text: string): { amount: WrittenAmount; rest: string; piece: 
   // `2 tbsp lemon juice` is an amount of juice, not of lemons.
   if (counted?.measure || (!counted && !/\b(?:of|di|de|d|del|du|von|einer)\b/i.test(words))) return null;
   const count = counted ?? { low: 1, high: 1, measure: null, rest: '', rounding: 'exact' as const };
+  const ofJuice = juice !== null && (!zest || juice.index < zest.index);
   const both = juice !== null && zest !== null;
-  const { juiceG, zestG } = fruitYields.values[fruit];
-  const eachG = juice && (!zest || juice.index < zest.index) ? juiceG : zestG;
+  const piece = pieceOfFruit(fruit, ofJuice ? 'juiceG' : 'zestG');
   return {
     amount: count,
     rest: '',
-    piece: {
-      id: eachG === zestG ? usual.values.zest : usualJuiceOf.values[fruit],
-      ...(both ? { why: 'Juice and zest on one line: write each on a line of its own.' } : {}),
-      massOf: ({ low, high }) => ({
-        massG: (eachG * (low + high)) / 2,
-        sdG: (0.25 * eachG * (low + high)) / 2,
-        assumption: `${eachG} g from ${fruit === 'orange' ? 'an' : 'a'} ${fruit}`,
-      }),
-    },
+    piece: { ...piece, ...(both ? { why: 'Juice and zest on one line: write each on a line of its own.' } : {}) },
+  };
+}
+
+function pieceOfFruit(fruit: keyof typeof fruitYields.values, part: 'juiceG' | 'zestG'): Piece {
+  const eachG = fruitYields.values[fruit][part];
+  return {
+    id: part === 'zestG' ? usual.values.zest : usualJuiceOf.values[fruit],
+    massOf: ({ low, high }) => ({
+      massG: (eachG * (low + high)) / 2,
+      sdG: (0.25 * eachG * (low + high)) / 2,
+      assumption: `${eachG} g from ${fruit === 'orange' ? 'an' : 'a'} ${fruit}`,
+    }),
   };
 }
 

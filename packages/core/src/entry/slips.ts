@@ -1,5 +1,5 @@
 import { isFlour, isGum, isLeavener, isSalt, isStarch } from '../ingredient/roles.js';
-import type { Pantry } from '../document/pantry.js';
+import type { Ingredient, Pantry } from '../document/pantry.js';
 import type { Family } from '../facts/families.js';
 import type { ReadLine } from './read-line.js';
 
@@ -38,18 +38,22 @@ export function slipsIn(lines: readonly ReadLine[], family: Family, ingredients:
     if (one.gluten === 'contains') return [{ line: i, kind: 'gluten' }];
     if (!line.amount) return [{ line: i, kind: 'noAmount' }];
     if (!line.mass) return [{ line: i, kind: 'noWeight' }];
-    const slips: Slip[] = [];
-    if (lines.some((other, k) => k < i && other.ingredientId === one.id && placeOf(other) === placeOf(line)))
-      slips.push({ line: i, kind: 'doubled' });
-    if (isSalt(one) && percent(line) > FAR * family.saltPercent[2]) slips.push({ line: i, kind: 'saltForSugar' });
-    const spoon = line.amount.measure?.kind === 'volume' && /^tablespoon/.test(line.amount.measure.of);
-    if (isLeavener(one) && percent(line) > FAR * family.leavenerPercent[2]) {
-      slips.push({ line: i, kind: 'spoonForSpoon', ...(spoon ? { likelyG: massOf(line) / 3 } : {}) });
-    }
-    const most = one.gum && family.gumPercent[one.gum]?.[2];
-    if (isGum(one) && most !== undefined && percent(line) > FAR * most) {
-      slips.push({ line: i, kind: 'tooMuchGum', likelyG: massOf(line) / (spoon ? 3 : 10) });
-    }
-    return slips;
+    const again = lines.some((other, k) => k < i && other.ingredientId === one.id && placeOf(other) === placeOf(line));
+    const far = tooMuch(one, line, percent(line), family).map((slip): Slip => ({ line: i, ...slip }));
+    return again ? [{ line: i, kind: 'doubled' }, ...far] : far;
   });
+}
+
+/** What there is far more of than any such dough has, and how much was likely meant. */
+function tooMuch(one: Ingredient, { amount, mass }: ReadLine, percent: number, family: Family): Omit<Slip, 'line'>[] {
+  const slips: Omit<Slip, 'line'>[] = [];
+  const massG = mass?.massG ?? 0;
+  if (isSalt(one) && percent > FAR * family.saltPercent[2]) slips.push({ kind: 'saltForSugar' });
+  const spoon = amount?.measure?.kind === 'volume' && /^tablespoon/.test(amount.measure.of);
+  if (isLeavener(one) && percent > FAR * family.leavenerPercent[2]) {
+    slips.push({ kind: 'spoonForSpoon', ...(spoon ? { likelyG: massG / 3 } : {}) });
+  }
+  const most = one.gum && family.gumPercent[one.gum]?.[2];
+  if (isGum(one) && most !== undefined && percent > FAR * most) slips.push({ kind: 'tooMuchGum', likelyG: massG / (spoon ? 3 : 10) });
+  return slips;
 }

@@ -63,12 +63,7 @@ function rowsOf(
   { newKey, how }: ListWork,
 ): Row[] {
   const others = joined(known.filter((one) => !isFlour(one)));
-  // In a laminated formula the largest solid fat of a dough is what is folded in.
-  const solid = others.filter(({ ingredientId, part }) => !part && pantry.ingredients[ingredientId]!.kind === 'fat_solid');
-  const folded =
-    how !== 'besides' && formula.sheet.laminate
-      ? solid.reduce<ListedAmount | null>((most, one) => (most && most.massG >= one.massG ? most : one), null)
-      : null;
+  const folded = how !== 'besides' && formula.sheet.laminate ? largestSolidFat(others, pantry) : null;
   return others.map((one): Row => {
     const { ingredientId, massG, written, part } = one;
     const use = one === folded ? 'rollIn' : (part?.use ?? 'dough');
@@ -83,6 +78,12 @@ function rowsOf(
       ...(fat ? { fat } : {}),
     };
   });
+}
+
+/** In a laminated formula the largest solid fat of a dough is what is folded in. */
+function largestSolidFat(list: readonly ListedAmount[], pantry: Pantry): ListedAmount | null {
+  const solid = list.filter(({ ingredientId, part }) => !part && pantry.ingredients[ingredientId]!.kind === 'fat_solid');
+  return solid.reduce<ListedAmount | null>((most, one) => (most && most.massG >= one.massG ? most : one), null);
 }
 
 function withBlend(formula: Formula, flours: readonly ListedAmount[], pantry: Pantry, { newKey, how }: ListWork): Formula {

@@ -6,6 +6,7 @@ import { Note } from '../../ui/frame/note';
 import { typeSize } from '../../ui/theme/theme';
 import { FormEnd } from '../../ui/form/form-end';
 import { QuantityField } from '../../ui/form/quantity-field';
+import { useStoring } from '../../ui/form/use-storing';
 import { SideSheet } from '../../ui/frame/side-sheet';
 import { useDoInKitchen } from './use-kitchen';
 import { t } from '../../platform/words';
@@ -16,24 +17,16 @@ const names = Object.keys(judgements) as JudgementName[];
 export function JudgementsSheet({ kitchen, onClose }: { kitchen: Kitchen; onClose: () => void }) {
   const act = useDoInKitchen();
   const [held, setHeld] = useState<Readonly<Partial<Record<JudgementName, number>>>>(kitchen.judgements ?? {});
-  const [failed, setFailed] = useState<string | null>(null);
-  const [busy, setBusy] = useState(false);
+  const { run, failed, fail, busy } = useStoring(onClose);
   const wrongOf = (name: JudgementName): string | undefined => {
     const { low, high, unit } = judgements[name] as Judgement;
     const value = judged(held, name);
     return value < low || value > high ? t('kitchen.mustBeFromLowToHighUnit', { low, high, unit }) : undefined;
   };
-  const store = async () => {
-    if (names.some(wrongOf)) return setFailed(t('kitchen.mendTheMarkedNumberFirst'));
-    setBusy(true);
-    try {
-      await act(t('kitchen.judgementsChanged'), { kind: 'judgements', judgements: held });
-      onClose();
-    } catch (error) {
-      setFailed((error as Error).message);
-    }
-    setBusy(false);
-  };
+  const store = () =>
+    names.some(wrongOf)
+      ? fail(t('kitchen.mendTheMarkedNumberFirst'))
+      : void run(() => act(t('kitchen.judgementsChanged'), { kind: 'judgements', judgements: held }));
   return (
     <SideSheet title={t('kitchen.judgements')} onClose={onClose}>
       <Box sx={{ display: 'grid', gap: 3 }}>
@@ -72,7 +65,7 @@ export function JudgementsSheet({ kitchen, onClose }: { kitchen: Kitchen; onClos
             </Box>
           );
         })}
-        <FormEnd failed={failed} busy={busy} onStore={() => void store()} onLeave={onClose} />
+        <FormEnd failed={failed} busy={busy} onStore={store} onLeave={onClose} />
       </Box>
     </SideSheet>
   );

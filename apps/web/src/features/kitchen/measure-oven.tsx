@@ -24,6 +24,7 @@ import { usePreferences, useVoice } from '../../platform/preferences';
 import { FieldRow } from '../../ui/form/field-row';
 import { FormEnd } from '../../ui/form/form-end';
 import { QuantityField } from '../../ui/form/quantity-field';
+import { useStoring } from '../../ui/form/use-storing';
 import { SideSheet } from '../../ui/frame/side-sheet';
 import { useDoInKitchen } from './use-kitchen';
 import { t } from '../../platform/words';
@@ -64,37 +65,31 @@ export function MeasureOven({ oven, onClose }: { oven: Oven; onClose: () => void
   const voice = useVoice();
   const act = useDoInKitchen();
   const [settings, setSettings] = useState<readonly Setting[]>(STARTS[oven.dialUnit].map((dial) => ({ dial, typed: none() })));
-  const [failed, setFailed] = useState<string | null>(null);
-  const [busy, setBusy] = useState(false);
+  const { run, failed, fail, busy } = useStoring(onClose);
   const change = (i: number, patch: Partial<Setting>) => {
-    setFailed(null);
+    fail(null);
     setSettings((now) => now.map((one, n) => (n === i ? { ...one, ...patch } : one)));
   };
 
-  const store = async () => {
-    const at = new Date().toISOString();
+  const store = () => {
     if (settings.some(({ typed }) => typed.some((one) => readingOf(one, voice).wrong)))
-      return setFailed(t('kitchen.mendTheMarkedReadingFirst'));
+      return fail(t('kitchen.mendTheMarkedReadingFirst'));
+    const at = new Date().toISOString();
     const taken = settings.flatMap(({ dial, typed }): OvenReading[] => {
       const values = typed.map((one) => readingOf(one, voice).valueC).filter((value) => value !== null);
       if (values.length === 0) return [];
       return [{ dialC: celsiusOfDial(oven.dialUnit, dial), trueC: values.reduce((sum, one) => sum + one, 0) / values.length, at }];
     });
-    if (taken.length === 0) return setFailed(t('kitchen.typeAtLeastOneReadingFirst'));
+    if (taken.length === 0) return fail(t('kitchen.typeAtLeastOneReadingFirst'));
     if (taken.some(({ dialC }) => dialC < LOW_C || dialC > HIGH_C))
-      return setFailed(t('kitchen.aDialSettingIsFromLowMend', { low: voice.range(LOW_C, HIGH_C, 'temperature') }));
-    setBusy(true);
-    try {
-      await act(t('kitchen.nameMeasured', { name: oven.name }), {
+      return fail(t('kitchen.aDialSettingIsFromLowMend', { low: voice.range(LOW_C, HIGH_C, 'temperature') }));
+    return run(() =>
+      act(t('kitchen.nameMeasured', { name: oven.name }), {
         kind: 'thing',
         list: 'ovens',
         thing: { ...oven, readings: withReadings(oven.readings, taken) },
-      });
-      onClose();
-    } catch (error) {
-      setFailed((error as Error).message);
-    }
-    setBusy(false);
+      }),
+    );
   };
 
   return (

@@ -29,7 +29,7 @@ import { useNow } from '../../platform/use-now';
 import { NotStored } from './keeping/not-stored';
 import { useRun, type RunInHand } from './keeping/use-run';
 import { Alarms, Shelf, useWaits } from './bench/waits';
-import { WeighStep } from './steps/weigh-step';
+import { WeighStep } from './weigh/weigh-step';
 import { t } from '../../platform/words';
 import { Sentence } from '../../ui/words/sentence';
 
