@@ -39,7 +39,11 @@ export function AllergenLine() {
         </span>
       </Box>
       <Box sx={{ color: 'text.secondary' }}>
-        {certain.length > 0 ? t('board.containsCertain', { certain: certain.join(', ') }) : t('common.noListedAllergenForCertain')}
+        {certain.length > 0
+          ? t('board.containsCertain', { certain: certain.join(', ') })
+          : dough
+            ? t('common.noListedAllergenForCertain')
+            : t('board.allergensWaiting')}
         {maybe.length > 0 && t('board.dependsOnTheMakerMaybe', { maybe: maybe.join(', ') })} {t('board.theLabelInHandAndLocalRules')}
       </Box>
       <Box sx={{ color: 'text.secondary' }}>{t('board.rawDoughIsNotForTastingFlour')}</Box>
