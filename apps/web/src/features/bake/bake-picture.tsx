@@ -1,11 +1,11 @@
 import { useMemo, useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
 import type { Dash } from 'plotly.js';
 import { type BakeResult, type LooksStudy, showDuration, showQuantity, inUnits, unitOf } from '@north-leaf/core';
 import { Note } from '../../ui/frame/note';
+import { Section } from '../../ui/frame/section';
 import { usePreferences, useVoice, useUnits } from '../../platform/preferences';
 import { Plot } from '../../ui/drawing/plot';
 import { crustTones, typeSize } from '../../ui/theme/theme';
@@ -106,8 +106,7 @@ function FillingFacts({ filling }: { filling: NonNullable<BakeResult['filling']>
   const units = usePreferences((state) => state.units);
   const grams = (g: number) => showQuantity(g, 'mass', units, 0);
   return (
-    <Box component="section" aria-label={t('bake.filling')} sx={{ fontSize: typeSize.small, display: 'grid', gap: 1 }}>
-      <Typography variant="h3">{t('bake.filling')}</Typography>
+    <Section title={t('bake.filling')} level={3} sx={{ fontSize: typeSize.small, display: 'grid', gap: 1 }}>
       <Box>
         {t('bake.massAPieceHeightHigh', { mass: grams(filling.massG), height: showQuantity(filling.heightMm, 'length', units) })}
         {filling.roomMm !== null && t('bake.ofRoomThatThePanLeavesIt', { room: showQuantity(filling.roomMm, 'length', units) })};{' '}
@@ -139,7 +138,7 @@ function FillingFacts({ filling }: { filling: NonNullable<BakeResult['filling']>
         </Box>
       )}
       <Box sx={{ color: 'text.secondary' }}>{t('bake.itsRimBrownsSoonerThanTheBase')}</Box>
-    </Box>
+    </Section>
   );
 }
 

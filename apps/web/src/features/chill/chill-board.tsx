@@ -19,6 +19,7 @@ import {
 } from '@north-leaf/core';
 import { type Voice } from '@north-leaf/words';
 import { Note } from '../../ui/frame/note';
+import { Section } from '../../ui/frame/section';
 import { typeSize } from '../../ui/theme/theme';
 import { usePreferences, useVoice } from '../../platform/preferences';
 import { Choice } from '../../ui/form/choice';
@@ -125,8 +126,7 @@ function Ways() {
     way.waits.length === chill.waits.length &&
     way.waits.every(({ placeId, min }, i) => chill.waits[i]!.placeId === placeId && chill.waits[i]!.min === min);
   return (
-    <Box component="section" aria-label={t('chill.waysToGetThere')} sx={{ pt: 2 }}>
-      <Typography variant="h3">{t('chill.waysToGetThere')}</Typography>
+    <Section title={t('chill.waysToGetThere')} level={3} sx={{ pt: 2 }}>
       {found.ways.length === 0 && <Box sx={{ fontSize: typeSize.small }}>{t('chill.noPlaceOfThisKitchenIsColder')}</Box>}
       <Box sx={{ display: 'flex', justifyContent: 'space-between', fontSize: typeSize.caption, color: 'text.secondary' }}>
         <span>{t('chill.whereAndHowLong2')}</span>
@@ -169,7 +169,7 @@ function Ways() {
           {t('chill.thawItWrapped')}
         </Note>
       )}
-    </Box>
+    </Section>
   );
 }
 

@@ -15,6 +15,7 @@ import {
   showQuantity,
 } from '@north-leaf/core';
 import { Note } from '../../ui/frame/note';
+import { Section } from '../../ui/frame/section';
 import { typeSize } from '../../ui/theme/theme';
 import { usePreferences, useVoice } from '../../platform/preferences';
 import { GoodRange } from '../../ui/drawing/good-range';
@@ -142,10 +143,7 @@ function Fats({ result }: { result: DoughResult }) {
   const units = usePreferences((state) => state.units);
   if (result.fats.length === 0) return null;
   return (
-    <Box component="section" aria-label={t('common.fat')}>
-      <Typography variant="h3" sx={{ pb: 1 }}>
-        {t('dough.fatAsItGoesIn')}
-      </Typography>
+    <Section title={t('dough.fatAsItGoesIn')} label={t('common.fat')} level={3} space={1}>
       {result.fats.map(({ rowKey, name, state, pieceMm, atC, solidPercent, band }) => (
         <Box key={rowKey} sx={{ pb: 1 }}>
           {solidPercent !== null && band && (
@@ -165,7 +163,7 @@ function Fats({ result }: { result: DoughResult }) {
           </Note>
         </Box>
       ))}
-    </Box>
+    </Section>
   );
 }
 
@@ -175,10 +173,7 @@ function Binders({ result }: { result: DoughResult }) {
   if (result.binders.length === 0) return null;
   const baked = result.binders.reduce((sum, { bakedAsXanthanG }) => sum + bakedAsXanthanG, 0);
   return (
-    <Box component="section" aria-label={t('dough.binders')}>
-      <Typography variant="h3" sx={{ pb: 1 }}>
-        {t('dough.whatBindsIt')}
-      </Typography>
+    <Section title={t('dough.whatBindsIt')} label={t('dough.binders')} level={3} space={1}>
       <Box sx={{ display: 'grid', gridTemplateColumns: '1fr auto auto auto', columnGap: 3, rowGap: 0.5, fontSize: typeSize.small }}>
         {['', t('dough.ofBlend'), t('dough.asXanthan'), t('dough.takesWater')].map((head) => (
           <Box key={head} sx={{ fontSize: typeSize.caption, color: 'text.secondary', textAlign: head ? 'right' : 'left' }}>
@@ -203,7 +198,7 @@ function Binders({ result }: { result: DoughResult }) {
         ])}
       </Box>
       <Note pt={1}>{t('dough.onceBakedItIsHeldAsBy', { baked: showQuantity(baked, 'mass', units) })}</Note>
-    </Box>
+    </Section>
   );
 }
 const cell = { textAlign: 'right', fontVariantNumeric: 'tabular-nums' } as const;

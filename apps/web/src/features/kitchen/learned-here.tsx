@@ -1,8 +1,8 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Typography from '@mui/material/Typography';
 import type { Kitchen, Learned } from '@north-leaf/core';
 import { Note } from '../../ui/frame/note';
+import { Section } from '../../ui/frame/section';
 import { typeSize } from '../../ui/theme/theme';
 import { useVoice } from '../../platform/preferences';
 import { notify } from '../../platform/notices';
@@ -16,12 +16,11 @@ export function LearnedHere({ kitchen, of }: { kitchen: Kitchen; of: readonly (r
   const told = learned.filter(({ bakeIds, from }) => bakeIds.length > 0 || from !== undefined);
   if (told.length === 0) return null;
   return (
-    <Box component="section" aria-label={t('kitchen.learnedFromYourBakes')} sx={{ pt: 3, display: 'grid', gap: 2 }}>
-      <Typography variant="h3">{t('kitchen.learnedFromYourBakes')}</Typography>
+    <Section title={t('kitchen.learnedFromYourBakes')} level={3} sx={{ pt: 3, display: 'grid', gap: 2 }}>
       {told.map((one) => (
         <One key={`${one.what} ${one.about}`} learned={one} kitchen={kitchen} />
       ))}
-    </Box>
+    </Section>
   );
 }
 

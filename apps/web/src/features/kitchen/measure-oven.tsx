@@ -3,7 +3,6 @@ import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
-import Typography from '@mui/material/Typography';
 import {
   celsiusOfDial,
   dialOf,
@@ -18,6 +17,7 @@ import {
 } from '@north-leaf/core';
 import { type Voice } from '@north-leaf/words';
 import { Note } from '../../ui/frame/note';
+import { Section } from '../../ui/frame/section';
 import { typeSize } from '../../ui/theme/theme';
 import { outside } from '../../ui/form/limits';
 import { usePreferences, useVoice } from '../../platform/preferences';
@@ -72,8 +72,7 @@ export function MeasureOven({ oven, onClose }: { oven: Oven; onClose: () => void
   };
 
   const store = () => {
-    if (settings.some(({ typed }) => typed.some((one) => readingOf(one, voice).wrong)))
-      return fail(t('kitchen.mendTheMarkedReadingFirst'));
+    if (settings.some(({ typed }) => typed.some((one) => readingOf(one, voice).wrong))) return fail(t('kitchen.mendTheMarkedReadingFirst'));
     const at = new Date().toISOString();
     const taken = settings.flatMap(({ dial, typed }): OvenReading[] => {
       const values = typed.map((one) => readingOf(one, voice).valueC).filter((value) => value !== null);
@@ -140,8 +139,7 @@ function SettingFields({ name, oven, setting, onChange }: FieldsProps) {
   const off = mean - dialC;
   const wrongDial = (c: number) => outside(c, LOW_C, HIGH_C, 'temperature', voice);
   return (
-    <Box component="section" aria-label={name} sx={{ display: 'grid', gap: 1 }}>
-      <Typography variant="h2">{name}</Typography>
+    <Section title={name} sx={{ display: 'grid', gap: 1 }}>
       <FieldRow label={t('kitchen.dialWord', { word: oven.dialUnit === 'gas' ? t('kitchen.gasMark') : `, °${oven.dialUnit}` })}>
         <QuantityField
           label={t('kitchen.nameDial', { name })}
@@ -191,6 +189,6 @@ function SettingFields({ name, oven, setting, onChange }: FieldsProps) {
           {t('kitchen.thatIsFarOffIsTheDial', { word: unitOf('temperature', oven.dialUnit === 'C' ? imperial : metric) })}
         </Alert>
       )}
-    </Box>
+    </Section>
   );
 }

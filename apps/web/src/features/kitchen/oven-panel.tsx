@@ -22,6 +22,7 @@ import {
   unitOf,
 } from '@north-leaf/core';
 import { Note } from '../../ui/frame/note';
+import { Section } from '../../ui/frame/section';
 import { typeSize, under } from '../../ui/theme/theme';
 import { outside } from '../../ui/form/limits';
 import { usePreferences, useVoice, useUnits } from '../../platform/preferences';
@@ -36,6 +37,9 @@ import type { Dispatch, SetStateAction } from 'react';
 
 type Props = { readonly oven: Oven; readonly kitchen: Kitchen; readonly care: OvenCare };
 const WANTS_C = [150, 165, 180, 200, 220];
+
+/** What is typed of the map, a side each. */
+type TypedSpots = Partial<Record<HotSpot['side'], number>>;
 
 /** What an oven really does: dial against air, where it is hotter, how long it takes to heat, how fast it gives its heat. */
 export function OvenPanel({ oven, kitchen, care }: Props) {
@@ -79,7 +83,7 @@ function HotSpots({ oven }: { oven: Oven }) {
   const { palette } = useTheme();
   const store = useStoreOven();
   const [shelf, setShelf] = useState<HotSpot['shelf']>('middle');
-  const [typed, setTyped] = useState<Partial<Record<HotSpot['side'], number>> | null>(null);
+  const [typed, setTyped] = useState<TypedSpots | null>(null);
   const spots = oven.hotSpots ?? [];
   const at = (side: HotSpot['side']) => spots.find((one) => one.shelf === shelf && one.side === side)?.aboveC ?? null;
   const keep = () => {
@@ -148,11 +152,9 @@ function Spot({
 }: {
   readonly above: number | null;
   readonly depth: number;
-  readonly setTyped: (typed: Partial<Record<HotSpot['side'], number>>) => void;
-  readonly side: 'left' | 'back' | 'centre' | 'right' | 'door' | 'backLeft' | 'backRight' | 'doorLeft' | 'doorRight';
-  readonly typed: Partial<
-    Record<'left' | 'back' | 'centre' | 'right' | 'door' | 'backLeft' | 'backRight' | 'doorLeft' | 'doorRight', number>
-  > | null;
+  readonly setTyped: (typed: TypedSpots) => void;
+  readonly side: HotSpot['side'];
+  readonly typed: TypedSpots | null;
 }) {
   const { palette } = useTheme();
   const voice = useVoice();
@@ -201,16 +203,10 @@ function MapEnd({
   wrong,
 }: {
   readonly keep: () => void;
-  readonly setTyped: Dispatch<
-    SetStateAction<Partial<
-      Record<'left' | 'back' | 'centre' | 'right' | 'door' | 'backLeft' | 'backRight' | 'doorLeft' | 'doorRight', number>
-    > | null>
-  >;
-  readonly shelf: 'middle' | 'high' | 'low';
+  readonly setTyped: Dispatch<SetStateAction<TypedSpots | null>>;
+  readonly shelf: HotSpot['shelf'];
   readonly spots: readonly HotSpot[];
-  readonly typed: Partial<
-    Record<'left' | 'back' | 'centre' | 'right' | 'door' | 'backLeft' | 'backRight' | 'doorLeft' | 'doorRight', number>
-  > | null;
+  readonly typed: TypedSpots | null;
   readonly wrong: boolean;
 }) {
   return (
@@ -238,10 +234,7 @@ function SetDial({ oven }: { oven: Oven }) {
   const units = usePreferences((state) => state.units);
   const { palette } = useTheme();
   return (
-    <Box component="section" aria-label={t('kitchen.setDialToGet')}>
-      <Typography variant="h2" sx={{ pb: 2 }}>
-        {t('kitchen.setDialToGet')}
-      </Typography>
+    <Section title={t('kitchen.setDialToGet')} space={2}>
       <Box
         component="table"
         sx={{ width: '100%', borderCollapse: 'collapse', '& td, & th': { py: 1.5, borderBottom: `1px solid ${palette.divider}` } }}
@@ -262,7 +255,7 @@ function SetDial({ oven }: { oven: Oven }) {
         </tbody>
       </Box>
       {oven.readings.length === 0 && <Note pt={1}>{t('kitchen.neverMeasuredTheDialIsTakenAt')}</Note>}
-    </Box>
+    </Section>
   );
 }
 
@@ -272,8 +265,7 @@ function DialAndTruth({ oven }: { oven: Oven }) {
   const { readings } = oven;
   const { data, layout, columns } = useDialTraces(oven, readings);
   return (
-    <Box component="section" aria-label={t('kitchen.dialAndTruth')}>
-      <Typography variant="h2">{t('kitchen.dialAndTruth')}</Typography>
+    <Section title={t('kitchen.dialAndTruth')}>
       <Plot
         summary={
           readings.length > 0
@@ -308,7 +300,7 @@ function DialAndTruth({ oven }: { oven: Oven }) {
           </IconButton>
         </Box>
       ))}
-    </Box>
+    </Section>
   );
 }
 
@@ -384,8 +376,7 @@ function Heating({ oven }: { oven: Oven }) {
   const [min, setMin] = useState<number | null>(null);
   const wrong = min !== null && (min < 1 || min > 180);
   return (
-    <Box component="section" aria-label={t('kitchen.timeToHeat')}>
-      <Typography variant="h2">{t('kitchen.timeToHeat')}</Typography>
+    <Section title={t('kitchen.timeToHeat')}>
       <Note size="small" pb={1}>
         {t('kitchen.fromColdToDialunitOnTheDial', {
           dialUnit: dialWords(oven.dialUnit, held?.dialC ?? 180),
@@ -410,7 +401,7 @@ function Heating({ oven }: { oven: Oven }) {
           {t('common.store')}
         </Button>
       )}
-    </Box>
+    </Section>
   );
 }
 
@@ -418,8 +409,7 @@ function HeatTransfer({ oven, kitchen, care }: Props) {
   const act = useDoInKitchen();
   const from = kitchen.learned.find(({ what, about }) => what === 'ovenHeatFactor' && about === oven.id)?.from;
   return (
-    <Box component="section" aria-label={t('kitchen.howFastItGivesItsHeat')}>
-      <Typography variant="h2">{t('kitchen.howFastItGivesItsHeat')}</Typography>
+    <Section title={t('kitchen.howFastItGivesItsHeat')}>
       {care.heat ? (
         <>
           <Box sx={{ fontSize: typeSize.body }}>
@@ -442,6 +432,6 @@ function HeatTransfer({ oven, kitchen, care }: Props) {
       ) : (
         <Note size="small">{t('kitchen.notKnownYetWeighOneTrayBefore')}</Note>
       )}
-    </Box>
+    </Section>
   );
 }

@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Typography from '@mui/material/Typography';
 import type { Kitchen } from '@north-leaf/core';
 import { outside } from '../../ui/form/limits';
+import { Section } from '../../ui/frame/section';
 import { useVoice } from '../../platform/preferences';
 import { notify } from '../../platform/notices';
 import { FieldRow } from '../../ui/form/field-row';
@@ -28,8 +28,7 @@ export function RollingMat({ kitchen: { mat } }: { kitchen: Kitchen }) {
       (error: Error) => notify(t('common.notStoredMessage', { message: error.message }), 'error'),
     );
   return (
-    <Box component="section" aria-label={t('kitchen.theRollingMat')} sx={{ pb: 3 }}>
-      <Typography variant="h2">{t('kitchen.matOrBenchToRollOn')}</Typography>
+    <Section title={t('kitchen.matOrBenchToRollOn')} label={t('kitchen.theRollingMat')} sx={{ pb: 3 }}>
       {(['widthMm', 'lengthMm'] as const).map((name) => (
         <FieldRow key={name} label={name === 'widthMm' ? t('kitchen.width') : t('kitchen.length')}>
           <QuantityField
@@ -54,6 +53,6 @@ export function RollingMat({ kitchen: { mat } }: { kitchen: Kitchen }) {
           </Button>
         )}
       </Box>
-    </Box>
+    </Section>
   );
 }

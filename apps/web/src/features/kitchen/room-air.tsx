@@ -1,9 +1,8 @@
 import { useState } from 'react';
-import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Typography from '@mui/material/Typography';
 import { boilsAtC, pressureAt, type Kitchen, showQuantity } from '@north-leaf/core';
 import { Note } from '../../ui/frame/note';
+import { Section } from '../../ui/frame/section';
 import { outside } from '../../ui/form/limits';
 import { notify } from '../../platform/notices';
 import { usePreferences, useVoice } from '../../platform/preferences';
@@ -28,8 +27,7 @@ export function RoomAir({ kitchen }: { kitchen: Kitchen }) {
   };
   const changed = Object.keys(typed).length > 0;
   return (
-    <Box component="section" aria-label={t('kitchen.theRoom')}>
-      <Typography variant="h2">{t('kitchen.theRoom')}</Typography>
+    <Section title={t('kitchen.theRoom')}>
       <FieldRow label={t('kitchen.air')}>
         <QuantityField
           label={t('common.room')}
@@ -81,6 +79,6 @@ export function RoomAir({ kitchen }: { kitchen: Kitchen }) {
           {t('kitchen.storeTheRoom')}
         </Button>
       )}
-    </Box>
+    </Section>
   );
 }

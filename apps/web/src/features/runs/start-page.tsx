@@ -6,7 +6,6 @@ import LinearProgress from '@mui/material/LinearProgress';
 import MenuItem from '@mui/material/MenuItem';
 import Skeleton from '@mui/material/Skeleton';
 import TextField from '@mui/material/TextField';
-import Typography from '@mui/material/Typography';
 import { TimePicker } from '@mui/x-date-pickers/TimePicker';
 import { AdapterLuxon } from '@mui/x-date-pickers/AdapterLuxon';
 import { LocalizationProvider } from '@mui/x-date-pickers/LocalizationProvider';
@@ -28,6 +27,7 @@ import {
 } from '@north-leaf/core';
 import { findingWords, titleOf, type Voice } from '@north-leaf/words';
 import { Note } from '../../ui/frame/note';
+import { Section } from '../../ui/frame/section';
 import { typeSize, under } from '../../ui/theme/theme';
 import { bareNumber } from '../../ui/form/typed-number';
 import { benchNow } from '../../platform/bench-clock';
@@ -216,10 +216,9 @@ function Ready({ of, plan, rests, looks }: { of: Asked; plan: RunPlan; rests: Pl
       <Box sx={{ display: 'grid', gap: 4, alignContent: 'start' }}>
         <BeforeIt plan={plan} />
         <Rests rests={rests} />
-        <Box component="section" aria-label={t('common.looks')}>
-          <Typography variant="h2">{t('common.looks')}</Typography>
+        <Section title={t('common.looks')}>
           <Box sx={{ fontSize: typeSize.lead }}>{looks ? looks.map(lookWords).join(', ') || 'none is planned' : <Skeleton />}</Box>
-        </Box>
+        </Section>
         <StepList plan={plan} />
       </Box>
     </Box>
@@ -269,8 +268,7 @@ function useBeginning(looks: readonly PlannedLook[] | null, of: Asked, plan: Run
 function BeforeIt({ plan }: { readonly plan: RunPlan }) {
   const voice = useVoice();
   return (
-    <Box component="section" aria-label={t('runs.beforeTheFirstStep')}>
-      <Typography variant="h2">{t('runs.beforeTheFirstStep')}</Typography>
+    <Section title={t('runs.beforeTheFirstStep')}>
       {plan.ready.length === 0 ? (
         <Box sx={{ fontSize: typeSize.body }}>{t('runs.nothingHasToGoIntoTheCold')}</Box>
       ) : (
@@ -280,7 +278,7 @@ function BeforeIt({ plan }: { readonly plan: RunPlan }) {
           </Box>
         ))
       )}
-    </Box>
+    </Section>
   );
 }
 
@@ -288,8 +286,7 @@ function BeforeIt({ plan }: { readonly plan: RunPlan }) {
 function Rests({ rests }: { readonly rests: readonly NeededRest[] | null }) {
   const voice = useVoice();
   return (
-    <Box component="section" aria-label={t('runs.restsThatCannotBeLeftOut')} aria-busy={rests === null}>
-      <Typography variant="h2">{t('runs.restsThatCannotBeLeftOut')}</Typography>
+    <Section title={t('runs.restsThatCannotBeLeftOut')} busy={rests === null}>
       {rests === null && <Skeleton />}
       {rests?.length === 0 && <Box sx={{ fontSize: typeSize.body }}>{t('runs.noneEveryRestHereMayBeCut')}</Box>}
       {rests?.map((rest) => (
@@ -300,7 +297,7 @@ function Rests({ rests }: { readonly rests: readonly NeededRest[] | null }) {
           <span>{t('runs.withoutItWhat', { what: findingWords(rest.without, voice).what.toLowerCase() })}</span>
         </Box>
       ))}
-    </Box>
+    </Section>
   );
 }
 
@@ -309,8 +306,7 @@ function StepList({ plan }: { readonly plan: RunPlan }) {
   const voice = useVoice();
   const { units } = usePreferences();
   return (
-    <Box component="section" aria-label={t('runs.steps')}>
-      <Typography variant="h2">{t('runs.steps')}</Typography>
+    <Section title={t('runs.steps')}>
       <Box component="ol" sx={{ m: 0, pl: 6, fontSize: typeSize.body, maxHeight: 220, overflowY: 'auto' }} tabIndex={0}>
         {plan.steps.map((step) => (
           <li key={step.key}>
@@ -320,7 +316,7 @@ function StepList({ plan }: { readonly plan: RunPlan }) {
           </li>
         ))}
       </Box>
-    </Box>
+    </Section>
   );
 }
 

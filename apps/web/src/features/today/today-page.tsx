@@ -1,6 +1,5 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
 import { useQuery } from '@tanstack/react-query';
 import { DateTime } from 'luxon';
@@ -9,6 +8,7 @@ import { ahead, leftMin, stageNames, type RunState } from '@north-leaf/core';
 import type { FormulaName, Run } from '@north-leaf/contracts';
 import { stepWords, titleOf } from '@north-leaf/words';
 import { Note } from '../../ui/frame/note';
+import { Section } from '../../ui/frame/section';
 import { typeSize, under } from '../../ui/theme/theme';
 import { ErrorPage } from '../../platform/error-page';
 import { useVoice } from '../../platform/preferences';
@@ -89,10 +89,7 @@ function Hands({ running }: { running: readonly Going[] }) {
     return state.state === 'running' && !state.allDone && !(step.kind === 'wait' && beganAt !== null);
   });
   return (
-    <Box component="section" aria-label={t('today.handsNow')}>
-      <Typography variant="h2" sx={{ pb: 2 }}>
-        {t('today.handsNow')}
-      </Typography>
+    <Section title={t('today.handsNow')} space={2}>
       {busy.length === 0 && (
         <Box sx={{ fontSize: typeSize.lead }}>
           {running.length > 0 ? t('today.nothingWantsHandsEverythingWaits') : t('today.noBakeIsUnderWay')}
@@ -114,15 +111,14 @@ function Hands({ running }: { running: readonly Going[] }) {
           );
         })}
       </Box>
-    </Box>
+    </Section>
   );
 }
 
 function OnTheLine({ running, now, zone, asked }: { running: readonly Going[]; now: number; zone: string; asked: boolean }) {
   const names: Readonly<Record<string, string>> = stageLabels;
   return (
-    <Box component="section" aria-label={t('today.onTheLine')}>
-      <Typography variant="h2">{t('today.onTheLine')}</Typography>
+    <Section title={t('today.onTheLine')}>
       {running.length > 0 && (
         <Box
           aria-hidden
@@ -148,7 +144,7 @@ function OnTheLine({ running, now, zone, asked }: { running: readonly Going[]; n
         <OneOnTheLine key={one.run.id} {...one} now={now} zone={zone} stage={names} />
       ))}
       {asked && running.length === 0 && <Box sx={{ fontSize: typeSize.lead, py: 2 }}>{t('today.aBakeUnderWayIsDrawnHere')}</Box>}
-    </Box>
+    </Section>
   );
 }
 
@@ -161,10 +157,7 @@ function GoOnWith() {
   const touched = ({ savedAt, draftStoredAt }: FormulaName) => (draftStoredAt && draftStoredAt > savedAt ? draftStoredAt : savedAt);
   const lately = [...formulas].sort((a, b) => touched(b).localeCompare(touched(a))).slice(0, SHOWN);
   return (
-    <Box component="section" aria-label={t('today.goOnWith')}>
-      <Typography variant="h2" sx={{ pb: 1 }}>
-        {t('today.goOnWith')}
-      </Typography>
+    <Section title={t('today.goOnWith')} space={1}>
       {lately.map(({ id, name, version, familyName, draftStoredAt }) => (
         <Box key={id} sx={{ display: 'flex', alignItems: 'center', gap: 3, minHeight: 40, flexWrap: 'wrap' }}>
           <Box component={Link} to={`/formulas/${id}/dough`} sx={{ color: 'text.primary', fontSize: typeSize.lead, fontWeight: 650 }}>
@@ -184,7 +177,7 @@ function GoOnWith() {
           {t('today.makeTheFirstFormula')}
         </Button>
       )}
-    </Box>
+    </Section>
   );
 }
 
@@ -248,10 +241,7 @@ function Waiting({ now }: { now: number }) {
   const voice = useVoice();
   const waits = useWaits();
   return (
-    <Box component="section" aria-label={t('common.waiting')}>
-      <Typography variant="h2" sx={{ pb: 1 }}>
-        {t('common.waiting')}
-      </Typography>
+    <Section title={t('common.waiting')} space={1}>
       {waits.length === 0 && <Box sx={{ fontSize: typeSize.lead }}>{t('common.nothingWaits')}</Box>}
       {waits.map(({ run, wait, key }) => (
         <Box
@@ -278,7 +268,7 @@ function Waiting({ now }: { now: number }) {
           <Box sx={{ fontSize: typeSize.strip, fontWeight: 700, whiteSpace: 'nowrap' }}>{leftWords(wait.endsAt - now)}</Box>
         </Box>
       ))}
-    </Box>
+    </Section>
   );
 }
 
@@ -300,10 +290,7 @@ function Next({ running, now, zone }: { running: readonly Going[]; now: number; 
     .slice(0, MOST_NEXT);
   if (steps.length === 0) return null;
   return (
-    <Box component="section" aria-label={t('today.nextWithHands')}>
-      <Typography variant="h2" sx={{ pb: 1 }}>
-        {t('today.nextWithHands')}
-      </Typography>
+    <Section title={t('today.nextWithHands')} space={1}>
       {steps.map(({ run, step, beginMin }) => (
         <Box key={`${run.id} ${step.key}`} sx={{ display: 'grid', gridTemplateColumns: '64px 1fr', fontSize: typeSize.body, py: '3px' }}>
           <b>{DateTime.fromMillis(now + beginMin * 60_000, { zone }).toFormat('HH:mm')}</b>
@@ -315,7 +302,7 @@ function Next({ running, now, zone }: { running: readonly Going[]; now: number; 
           </span>
         </Box>
       ))}
-    </Box>
+    </Section>
   );
 }
 
@@ -325,10 +312,7 @@ function LookAfter() {
   const { data: pantry } = useQuery(pantryQuery);
   const cares = kitchen && pantry ? caresOf(kitchen, pantry) : [];
   return (
-    <Box component="section" aria-label={t('today.lookAfter')}>
-      <Typography variant="h2" sx={{ pb: 1 }}>
-        {t('today.lookAfter')}
-      </Typography>
+    <Section title={t('today.lookAfter')} space={1}>
       {kitchen && pantry && cares.length === 0 && <Box sx={{ fontSize: typeSize.lead }}>{t('today.nothingToday')}</Box>}
       {cares.map(({ key, state, text, to }) => (
         <Box
@@ -341,6 +325,6 @@ function LookAfter() {
           {text}
         </Box>
       ))}
-    </Box>
+    </Section>
   );
 }

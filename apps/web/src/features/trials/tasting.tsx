@@ -3,9 +3,9 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import Typography from '@mui/material/Typography';
 import { blindSheet, chanceOf, criticalRight, seeded, tastersNeeded, type TastingTest } from '@north-leaf/core';
 import { typeSize, media } from '../../ui/theme/theme';
+import { Section } from '../../ui/frame/section';
 import { t } from '../../platform/words';
 
 const tests: Readonly<Record<TastingTest, { readonly name: string; readonly asks: string }>> = {
@@ -33,8 +33,7 @@ export function Tasting() {
   const sheet = n === null || !shown ? [] : blindSheet(test, n, seeded(seed));
   const needed = tastersNeeded(test, 0.5, ALPHA, 0.8);
   return (
-    <Box component="section" aria-label={t('trials.blindTasting')} sx={{ pt: 6 }}>
-      <Typography variant="h2">{t('trials.blindTasting')}</Typography>
+    <Section title={t('trials.blindTasting')} sx={{ pt: 6 }}>
       <Box sx={{ display: 'flex', gap: 3, flexWrap: 'wrap', pt: 2, alignItems: 'flex-start' }}>
         <TextField
           select
@@ -74,7 +73,7 @@ export function Tasting() {
       </Box>
       <WhatItProves critical={critical} k={k} n={n} needed={needed} sides={sides} test={test} />
       {shown && <BlindSheet seed={seed} setSeed={setSeed} sheet={sheet} test={test} />}
-    </Box>
+    </Section>
   );
 }
 

@@ -18,7 +18,7 @@ import { usePreferences, useVoice } from '../../../platform/preferences';
 import { kitchenQuery } from '../../kitchen/doors';
 import { pantryQuery } from '../../pantry/doors';
 import { useAddEvents } from '../api';
-import { Section } from './section';
+import { Section } from '../../../ui/frame/section';
 import { t } from '../../../platform/words';
 import type { Lot, Happened, Kitchen } from '@north-leaf/core';
 
@@ -37,7 +37,7 @@ export function Kept({ bake, version }: { bake: Run; version: FormulaVersion }) 
   if (!kitchen || !pantry) return null;
   const left = standingEvents(bake.events).flatMap(({ what: one }) => (one.kind === 'leftOver' ? [one] : []));
   return (
-    <Section title={t('bakes.keptFromIt')}>
+    <Section title={t('bakes.keptFromIt')} space={1}>
       {left.map((one) => {
         const lot = pantry.lots[one.lotId];
         const enough = keptFor(

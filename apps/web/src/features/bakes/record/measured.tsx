@@ -16,7 +16,7 @@ import { readMeasure } from '../read-measure';
 import { benchIso } from '../../../platform/bench-clock';
 import { useVoice } from '../../../platform/preferences';
 import { useAddEvents } from '../api';
-import { Section } from './section';
+import { Section } from '../../../ui/frame/section';
 import { t } from '../../../platform/words';
 
 type MeasuredEvent = BakeEvent & { readonly what: Extract<Happened, { kind: 'measured' }> };
@@ -28,7 +28,7 @@ export function Measured({ bake, version }: { bake: Run; version: FormulaVersion
   const [raw, baked] = (['rawG', 'bakedG'] as const).map((what) => events.findLast((one) => one.what.what === what)?.what.value);
   if (events.length === 0) return null;
   return (
-    <Section title={t('bakes.measured')}>
+    <Section title={t('bakes.measured')} space={1}>
       <Table size="small">
         <TableHead>
           <TableRow>

@@ -7,7 +7,7 @@ import { standingEvents } from '@north-leaf/core';
 import type { Run } from '@north-leaf/contracts';
 import { Note } from '../../../ui/frame/note';
 import { useAddPhoto } from '../api';
-import { Section } from './section';
+import { Section } from '../../../ui/frame/section';
 import { t } from '../../../platform/words';
 
 /** Pictures of the bake. */
@@ -16,7 +16,7 @@ export function Photos({ bake }: { bake: Run }) {
   const input = useRef<HTMLInputElement>(null);
   const photos = standingEvents(bake.events).flatMap(({ what }) => (what.kind === 'photographed' ? [what.photoId] : []));
   return (
-    <Section title={t('bakes.photos')}>
+    <Section title={t('bakes.photos')} space={1}>
       <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'flex-start' }}>
         {photos.map((photoId, i) => (
           <a key={photoId} href={`/api/bakes/${bake.id}/photos/${photoId}`} target="_blank" rel="noreferrer">

@@ -12,7 +12,7 @@ import { typeSize } from '../../../ui/theme/theme';
 import { benchIso } from '../../../platform/bench-clock';
 import { handWordLabels } from '../../../ui/words/words';
 import { useAddEvents } from '../api';
-import { Section } from './section';
+import { Section } from '../../../ui/frame/section';
 import { t } from '../../../platform/words';
 
 const against = { paler: t('bakes.palerThanShown'), asShown: t('bakes.asShown'), darker: t('bakes.darkerThanShown') } as const;
@@ -63,7 +63,7 @@ export function Said({ bake, zone }: { bake: Run; zone: string }) {
     }
   });
   return (
-    <Section title={t('bakes.saidOfIt')}>
+    <Section title={t('bakes.saidOfIt')} space={1}>
       {lines.length === 0 && <Box sx={{ fontSize: typeSize.body }}>{t('bakes.nothingYet')}</Box>}
       {lines.map(({ id, at, text }) => (
         <Box key={id} sx={{ display: 'grid', gridTemplateColumns: '96px 1fr', fontSize: typeSize.body, lineHeight: '24px' }}>
@@ -93,7 +93,7 @@ export function AddTo({ bake }: { bake: Run }) {
     );
   };
   return (
-    <Section title={t('bakes.addToIt')}>
+    <Section title={t('bakes.addToIt')} space={1}>
       <Box sx={{ display: 'grid', gap: 3 }}>
         <Rated adding={adding} />
         <TextField select size="small" label={t('bakes.noticed2')} value={symptom} onChange={({ target }) => setSymptom(target.value)}>

@@ -12,7 +12,7 @@ import { Note } from '../../../ui/frame/note';
 import { typeSize } from '../../../ui/theme/theme';
 import { usePreferences, useVoice } from '../../../platform/preferences';
 import { pantryQuery } from '../../pantry/doors';
-import { Section } from './section';
+import { Section } from '../../../ui/frame/section';
 import { t } from '../../../platform/words';
 
 /** What was planned, what went in, from which lot. */
@@ -30,7 +30,7 @@ export function Weighed({ bake, version }: { bake: Run; version: FormulaVersion 
   const nameOf = (id: string) => pantry.ingredients[id]?.name ?? now?.ingredients[id]?.name ?? id;
   const real = new Map([...made.formula.blend.rows, ...made.formula.rows].map((row) => [row.key, row]));
   return (
-    <Section title={t('bakes.weighed')}>
+    <Section title={t('bakes.weighed')} space={1}>
       <Table size="small">
         <TableHead>
           <TableRow>
@@ -81,7 +81,7 @@ export function Waited({ bake, scaleStepG }: { bake: Run; scaleStepG: number }) 
   const shown = steps.filter(({ step, state, beganAt }) => step.kind === 'wait' && state !== 'todo' && beganAt !== null);
   const skipped = steps.filter(({ state }) => state === 'skipped');
   return (
-    <Section title={t('common.waits')}>
+    <Section title={t('common.waits')} space={1}>
       <Table size="small">
         <TableHead>
           <TableRow>

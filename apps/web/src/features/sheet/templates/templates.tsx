@@ -1,9 +1,9 @@
 import { memo, useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Typography from '@mui/material/Typography';
 import { InputError, templatesOf, type Template } from '@north-leaf/core';
 import { Note } from '../../../ui/frame/note';
+import { Section } from '../../../ui/frame/section';
 import { typeSize } from '../../../ui/theme/theme';
 import { notify } from '../../../platform/notices';
 import { usePreferences } from '../../../platform/preferences';
@@ -33,8 +33,7 @@ export const Templates = memo(function Templates({ drawn: { formula, massG } }: 
     setBusy(false);
   };
   return (
-    <Box component="section" aria-label={t('sheet.templates')}>
-      <Typography variant="h3">{t('sheet.templates11')}</Typography>
+    <Section title={t('sheet.templates11')} label={t('sheet.templates')} level={3}>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center', fontSize: typeSize.small }}>
         {[paper, ...(Object.keys(papers) as Paper[]).filter((one) => one !== paper)].map((one) => (
           <Button key={one} size="small" variant="outlined" disabled={busy} onClick={() => void pdf(one)}>
@@ -52,7 +51,7 @@ export const Templates = memo(function Templates({ drawn: { formula, massG } }: 
         ))}
       </Box>
       <Note>{t('sheet.printAt100AndMeasureTheLine')}</Note>
-    </Box>
+    </Section>
   );
 });
 
