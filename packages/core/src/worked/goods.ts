@@ -1,0 +1,184 @@
+import { families } from '../facts/families.js';
+import { referenceFormula } from '../solve/reference.js';
+import { withSet } from './a-formula.js';
+import type { Formula, Part, Row } from '../document/formula.js';
+import type { StepWhat } from '../document/bake.js';
+
+/**
+ * Goods as ordinary recipes write them, and every act that hands do to each from the shaping on, in order. Written down before the
+ * steps that they judge. Source of the acts: common practice, no source (what bakers of that good report doing).
+ *
+ * Weighing, mixing, temperatures, looks and the switch of the oven are left out: they hang on rows and clocks, not on the good.
+ */
+export type Good = { readonly name: string; readonly formula: Formula; readonly acts: readonly string[] };
+
+let keys = 0;
+const row = (ingredientId: string, amountG: number, use: Row['use'], goesOn?: Row['goesOn']): Row => ({
+  key: `g${(keys += 1)}`,
+  ingredientId,
+  amountG,
+  use,
+  ...(goesOn ? { goesOn } : {}),
+});
+const part = (shape: Part['shape'], thicknessMm: number, more: Partial<Part> = {}): Part => ({
+  key: `g${(keys += 1)}`,
+  perPiece: 1,
+  thicknessMm,
+  shape,
+  ...more,
+});
+function good(family: string, { rows = [], set = {} }: { rows?: readonly Row[]; set?: Readonly<Record<string, unknown>> }): Formula {
+  const first = referenceFormula(families[family]!);
+  // The first formula's own filling gives way to the good's.
+  const own = rows.some(({ use }) => use === 'filling') ? first.rows.filter(({ use }) => use !== 'filling') : first.rows;
+  return withSet({ ...first, rows: [...own, ...rows] }, set as never);
+}
+const oneBake = [{ name: 'Bake', wantC: 190, min: 45 }];
+
+export const goods = (): readonly Good[] => [
+  {
+    name: 'two-crust fruit pie',
+    formula: good('pie_flaky', {
+      rows: [
+        row('apple', 700, 'filling'),
+        row('sugar_white', 90, 'filling'),
+        row('corn_starch', 25, 'filling'),
+        row('egg_whole', 12, 'wash'),
+        row('sugar_white', 8, 'topping'),
+      ],
+      set: {
+        '/blendG': 330,
+        '/sheet/parts': [
+          part({ kind: 'lining', overhangMm: 10 }, 3.2),
+          part({ kind: 'lid', overhangMm: 15, domeMm: 10 }, 3.2, { vents: 4 }),
+        ],
+        '/bake/steps': oneBake,
+      },
+    }),
+    acts: ['shape', 'roll', 'line', 'fill', 'roll', 'lid', 'crimp', 'slits', 'brush', 'strew', 'putIn', 'out', 'cool', 'pack', 'rate'],
+  },
+  {
+    name: 'quiche, its shell baked under weights',
+    formula: good('short_savoury', {
+      rows: [
+        row('egg_whole', 150, 'filling', { at: 'bakeStep', n: 2 }),
+        row('cream_heavy', 200, 'filling', { at: 'bakeStep', n: 2 }),
+        row('cheddar', 80, 'filling', { at: 'bakeStep', n: 2 }),
+      ],
+      set: {
+        '/sheet/dockPitchMm': 25,
+        '/bake/steps': [
+          { name: 'Under weights', wantC: 190, min: 12, weighted: true },
+          { name: 'Bare', wantC: 190, min: 6 },
+          { name: 'Filled', wantC: 175, min: 35 },
+        ],
+      },
+    }),
+    // Bare and filled are two settings of the oven; what is poured into a hot shell goes in before its own.
+    acts: ['shape', 'roll', 'line', 'prick', 'weightsIn', 'putIn', 'nextSetting', 'fill', 'nextSetting', 'out', 'cool', 'pack', 'rate'],
+  },
+  {
+    name: 'filled sandwich with windows',
+    formula: good('cookie_sandwich', {
+      rows: [row('jam', 160, 'filling', { at: 'cooled' }), row('sugar_icing', 10, 'dust', { at: 'cooled' })],
+      set: {
+        '/sheet/parts': [
+          part({ kind: 'round', acrossMm: 60 }, 3),
+          part({ kind: 'round', acrossMm: 60 }, 3, { window: { kind: 'round', acrossMm: 25 } }),
+        ],
+      },
+    }),
+    // Sugar falls on the lid before it lies on the jam (fact 181).
+    acts: ['shape', 'roll', 'cut', 'windows', 'putIn', 'out', 'cool', 'dust', 'sandwich', 'pack', 'rate'],
+  },
+  {
+    name: 'closed tartlet',
+    formula: good('tartlet', { rows: [row('jam', 200, 'filling'), row('egg_whole', 10, 'wash')] }),
+    acts: ['shape', 'roll', 'cut', 'fill', 'close', 'brush', 'putIn', 'out', 'cool', 'pack', 'rate'],
+  },
+  {
+    name: 'lattice tart',
+    formula: good('nut_tart', { rows: [row('jam', 300, 'filling')] }),
+    acts: ['shape', 'roll', 'line', 'fill', 'roll', 'lattice', 'putIn', 'out', 'cool', 'pack', 'rate'],
+  },
+  {
+    name: 'free-form galette',
+    formula: good('galette', {
+      rows: [row('apple', 350, 'filling'), row('sugar_white', 40, 'filling'), row('sugar_white', 8, 'topping')],
+    }),
+    acts: ['shape', 'roll', 'cut', 'fill', 'foldOver', 'strew', 'putIn', 'out', 'cool', 'pack', 'rate'],
+  },
+  {
+    name: 'muffins',
+    formula: good('muffin', {}),
+    acts: ['pour', 'putIn', 'out', 'cool', 'pack', 'rate'],
+  },
+  {
+    name: 'drop biscuits, eaten warm',
+    formula: good('biscuit_drop', { set: { '/keep/goes': 'warm' } }),
+    acts: ['drop', 'putIn', 'out', 'cool', 'rate'],
+  },
+  {
+    name: 'frosted cookies',
+    formula: good('cookie_rolled', { rows: [row('sugar_icing', 120, 'topping', { at: 'cooled' })] }),
+    acts: ['shape', 'roll', 'cut', 'putIn', 'out', 'cool', 'strew', 'pack', 'rate'],
+  },
+  {
+    name: 'six rolled croissants',
+    formula: good('croissant', { rows: [row('egg_whole', 15, 'wash')] }),
+    acts: [
+      'shape',
+      'flattenFat',
+      'lockIn',
+      'fold',
+      'fold',
+      'fold',
+      'lastRoll',
+      'cut',
+      'rollUp',
+      'brush',
+      'putIn',
+      'out',
+      'cool',
+      'pack',
+      'rate',
+    ],
+  },
+  {
+    name: 'crumb crust, pressed in',
+    formula: good('crumb_crust', {}),
+    acts: ['pressIn', 'prick', 'putIn', 'out', 'cool', 'pack', 'rate'],
+  },
+  {
+    name: 'piped cookies',
+    formula: good('cookie_piped', {}),
+    acts: ['pipe', 'putIn', 'out', 'cool', 'pack', 'rate'],
+  },
+  {
+    name: 'shortbread cut while it is hot',
+    formula: good('shortbread', { set: { '/sheet/cut': 'hot' } }),
+    acts: ['shape', 'roll', 'putIn', 'out', 'cutBaked', 'cool', 'pack', 'rate'],
+  },
+  {
+    name: 'cookies closed round a middle',
+    formula: good('cookie_filled', {}),
+    acts: ['shape', 'portion', 'close', 'putIn', 'out', 'cool', 'pack', 'rate'],
+  },
+];
+
+/** What is on nobody's list: weighing and mixing, temperatures and looks, waits, the switch of the oven. */
+export const unlisted: ReadonlySet<StepWhat | string> = new Set([
+  'weigh',
+  'mix',
+  'feel',
+  'doughTemperature',
+  'rest',
+  'cold',
+  'foldRest',
+  'firm',
+  'proof',
+  'ovenOn',
+  'load',
+  'inOven',
+  'look',
+]);
