@@ -6,6 +6,7 @@ import {
   dockPatterns,
   fatStates,
   foldParts,
+  goings,
   goesOnBefore,
   goesOnMoments,
   lockIns,
@@ -204,6 +205,7 @@ export const formulaSchema: Joi.ObjectSchema<Formula> = bodyOf<Formula>({
     done: nested<BakeSettings['done']>({ moistureShare: number().optional(), tone: number().optional(), coreC: number().optional() }),
   }),
   keep: nested<Keep>({
+    goes: Joi.valid(...goings).optional(),
     cool: list(wait, 10),
     pack: Joi.valid(...packs),
     piecesPerPack: number(),

@@ -172,6 +172,8 @@ export type { FeelsByWarmth } from './run/feel-warmth.js';
 export type { FeelAnswer } from './run/feel-answer.js';
 export type { ScalePan as ScalePan, Rest as ScaleRest, ScaleReading } from './devices/scale.js';
 export type { Course } from './devices/probe.js';
+export { handlingOf, isUnderPin } from './dough/handling.js';
+export type { Handling } from './document/handling.js';
 export { demoPuffSticks } from './demo/puff-sticks.js';
 export { demoKitchen, demoLots, demoLotsOn, demoPreparation, demoCrackerV1, demoCrackerV2 } from './demo/seeded-crackers.js';
 export { outlookFromRating } from './outlook/rating.js';

@@ -1,4 +1,4 @@
-import { measureKinds, showQuantity, type MeasuredWhat, type RunStep } from '@north-leaf/core';
+import { isUnderPin, measureKinds, showQuantity, type MeasuredWhat, type RunStep } from '@north-leaf/core';
 import { isKey, type Key, type Voice } from './voice.js';
 
 export type StepWords = {
@@ -22,9 +22,25 @@ const special: Partial<Record<RunStep['what'], (step: RunStep, tell: Tell) => Pa
     why: s.heldG ? tell('why') : '',
   }),
   mix: (s) => (s.does === undefined ? {} : { title: s.does }),
-  doughTemperature: (s, tell) => ({ why: tell('why', s.stage) }),
-  shape: (s, tell) => ({ how: tell('how', s.form === 'log' || s.form === 'ball' ? 'round' : undefined) }),
-  cold: (s, tell) => ({ how: s.targetC === undefined ? '' : tell('how') }),
+  rest: (s) => (s.does === undefined ? {} : { title: s.does }),
+  doughTemperature: (s, tell) => ({ why: tell('why', bowlOf(s) ?? s.stage) }),
+  feel: (s, tell) => ({ how: tell('how', s.handling), sign: tell('sign', s.handling) }),
+  shape: (s, tell) => ({
+    title: tell('title', bowlOf(s)),
+    how: tell('how', bowlOf(s) ?? (s.form === 'log' || s.form === 'ball' ? 'round' : undefined)),
+    sign: bowlOf(s) ? '' : tell('sign'),
+    why: tell('why', bowlOf(s)),
+  }),
+  cold: (s, tell) => ({
+    how: s.targetC === undefined || s.handling === 'poured' ? '' : tell('how'),
+    why: tell('why', s.handling === 'poured' ? 'poured' : bowlOf(s)),
+  }),
+  pour: (s, tell) => ({ title: tell('title', s.pieces === 1 ? 'one' : undefined), how: tell('how', s.depthMm ? 'of' : undefined) }),
+  pat: (s, tell) => ({ how: tell.across || (s.widthMm ? tell('across') : '') }),
+  line: (s, tell) => ({ how: tell('how', s.thicknessMm ? 'trim' : undefined) }),
+  lid: (s, tell) => ({ how: tell('how', s.widthMm ? 'trim' : undefined) }),
+  prick: (s, tell) => ({ how: tell('how', s.dockStaggered ? 'staggered' : undefined) }),
+  cool: (s, tell) => ({ why: tell('why', s.form) }),
   fold: (s, tell) => ({ how: tell('how', String(s.parts ?? 3)) }),
   roll: (s, tell) => ({
     how: listed(s.bandsMm !== undefined && tell('bands'), tell.across && tell('about'), (s.lots ?? 1) > 1 && tell('lots')),
@@ -44,8 +60,16 @@ const special: Partial<Record<RunStep['what'], (step: RunStep, tell: Tell) => Pa
     why: tell('why', s.asSet ? 'set' : undefined),
   }),
 };
+/** What goes under no pin is not pressed to a slab. */
+const bowlOf = ({ handling, form }: RunStep): 'bowl' | undefined =>
+  handling === undefined || isUnderPin(handling) || form === 'log' || form === 'ball' ? undefined : 'bowl';
 /** Below it a middle is still setting, and says more than the water left. */
 const SET_C = 92;
+/** 'Sugar, granulated white' is sugar when it is told of. */
+const named = (names: readonly string[]) =>
+  new Intl.ListFormat('en').format(names.map((name) => name.split(/[,(]/)[0]!.trim().toLowerCase()));
+/** How many there are of each. */
+const counted = (all: readonly number[]) => [...new Set(all)].map((one) => [one, all.filter((other) => other === one).length] as const);
 const listed = (...parts: readonly (string | false | 0 | undefined)[]) => parts.filter(Boolean).join(', ');
 const halfMin = (min = 0) => Math.round(min * 2) / 2;
 
@@ -78,6 +102,10 @@ function tellerOf(step: RunStep, { say, show }: Voice): Tell {
     planned: measures?.[0]?.planned ?? 0,
     load: loads > 1 ? say('step.of.load', { n, of: loads }) : '',
     place: step.place ?? word(`place.${usualPlace[what]}`),
+    names: named(step.names ?? []),
+    lengths: counted(step.lengthsMm ?? [])
+      .map(([mm, n]) => `${n} × ${show(mm, 'length')}`)
+      .join(', '),
     form: what === 'cut' ? word(`cut.${step.form}`, say('cut.rectangle')) : word(`form.${step.form ?? 'slab'}`, step.form),
     pack: word(`pack.${step.form}`, step.form),
     done: (step.doneShare ?? 0) * 100,

@@ -15,6 +15,7 @@ import {
   type RunStep,
   type Units,
 } from '@north-leaf/core';
+import { starterFormula, families, handlingOf, isUnderPin, findingsOf } from '@north-leaf/core';
 import changes from './en/changes.json' with { type: 'json' };
 import findings from './en/findings.json' with { type: 'json' };
 import refusals from './en/refusals.json' with { type: 'json' };
@@ -47,6 +48,9 @@ const full = (what: RunStep['what']): RunStep =>
     dockMm: 20,
     pieces: 12,
     lots: 2,
+    names: ['Apple, raw, peeled', 'Sugar, granulated white'],
+    depthMm: 30,
+    lengthsMm: [230, 230, 180],
     oven: 'Blue oven',
     dial: '180 °C',
     min: 12,
@@ -201,4 +205,57 @@ describe('why a value cannot be worked with', () => {
 it('a key stands in one catalogue only', () => {
   const keys = [changes, findings, refusals, steps].flatMap((one) => Object.keys(one));
   expect(new Set(keys).size).toBe(keys.length);
+});
+
+describe('a good in the words of how it is shaped', () => {
+  const ingredients = publishedIngredients();
+  const pantry = { ingredients, lots: {} };
+  let keys = 0;
+  const unrolled = Object.values(families).flatMap((family) => {
+    const first = starterFormula(family, family.name, { kitchen: demoKitchen, pantry }, () => `k${(keys += 1)}`);
+    return isUnderPin(handlingOf(first, family)) ? [] : [[family.name, first] as const];
+  });
+  const voice = voiceOf(metric);
+  const pin = /\b(rolls?|rolled|rolling|pin|slab|scraps?)\b/i;
+
+  it.each(unrolled)('%s: no pin, no slab, nothing rolled', (_name, first) => {
+    const butter = first.rows.some(({ ingredientId }) => /butter|margarine|shortening|lard/.test(ingredientId));
+    // Warmer, thicker, thinner: what is found of it then says no pin either.
+    const part = first.sheet.parts[0]!;
+    const all = [
+      first,
+      { ...first, chill: { ...first.chill, waits: [] }, doughAtC: 34 },
+      ...[3, 0.3].map((by) => ({
+        ...first,
+        sheet: { ...first.sheet, parts: [{ ...part, thicknessMm: part.thicknessMm * by }, ...first.sheet.parts.slice(1)] },
+      })),
+    ];
+    const found = all.flatMap((one) =>
+      findingsOf(evaluate(one, demoKitchen, pantry)).map((each) => Object.values(findingWords(each, voice)).join(' ')),
+    );
+    const evaluation = evaluate(first, demoKitchen, pantry);
+    const said = runSteps({ formula: first, kitchen: demoKitchen, pantry }, evaluation).map((one) =>
+      Object.values(stepWords(one, voice)).join(' '),
+    );
+    expect([...said, ...found].filter((words) => pin.test(words))).toEqual([]);
+    if (!butter) expect(said.filter((words) => /cut(ting)? in .*butter|cut butter/i.test(words))).toEqual([]);
+  });
+
+  it('says what goes on by name, how many strips of which length, and one as one', () => {
+    const words = (what: RunStep['what'], more: Partial<RunStep>) => stepWords(step({ what, ...more }), voice);
+    const names = ['Apple, raw, peeled', 'Sugar, granulated white', 'Corn starch (UK name: cornflour)'];
+    expect(words('fill', { names, amountG: 412.6 }).title).toBe('Fill: apple, sugar, and corn starch');
+    expect(words('lattice', { n: 2, of: 3, widthMm: 15, lengthsMm: [230, 230, 186] })).toMatchObject({
+      how: '2 strips one way, 3 the other, 15 mm wide.',
+      sign: 'Lengths: 2 × 230 mm, 1 × 186 mm.',
+    });
+    expect(words('line', { pieces: 1, thicknessMm: 12 })).toMatchObject({
+      title: 'Line the pan',
+      how: expect.stringMatching(/Trim to 12 mm/),
+    });
+    expect(words('line', { pieces: 4 })).toMatchObject({ title: 'Line 4 pans', how: expect.not.stringMatching(/Trim/) });
+    expect(words('pour', { pieces: 1, form: 'tin', amountG: 900, thicknessMm: 22 }).title).toBe('Pour into the pan');
+    expect(words('cold', { handling: 'dropped', targetC: 12, place: 'Fridge' }).why).toBe('Firm fat keeps its shape in the oven.');
+    expect(words('cold', { targetC: 12, place: 'Fridge' }).why).toBe('Firm fat rolls without smearing.');
+  });
 });

@@ -1,5 +1,6 @@
 import { hotDay, rawEggDays, rawEggWarmHours, shortBenchMin } from '../facts/cold.js';
 import { shortenedTo, warmMin, warmStretches, type WarmStretch } from '../dough/warm-clock.js';
+import { handlingOf, isUnderPin } from '../dough/handling.js';
 import { finding } from '../findings/judge.js';
 import { firstReach } from '../math/interpolate.js';
 import { roundTo } from '../units/rounding.js';
@@ -7,6 +8,9 @@ import type { DoughResult } from '../dough/dough.js';
 import type { Finding } from '../findings/finding.js';
 import type { ChillResult, DoughCooling } from './chill-result.js';
 import type { Case } from '../document/case.js';
+import type { Edit } from '../document/edits.js';
+import type { Formula } from '../document/formula.js';
+import type { Family } from '../facts/families.js';
 
 const LONGEST_EXTRA_MIN = 240;
 /** Colder than this nothing grows: time there does not count. */
@@ -54,9 +58,25 @@ export function eggWarmMostMin(stretches: readonly WarmStretch[]): number {
   return 60 * (stretches.some(({ atC }) => atC > aboveC) ? eggHours : rawEggWarmHours.value);
 }
 
+/** With no wait at all: warmer than it can be worked, it wants one. */
+function uncooledFindings({ formula, family, kitchen }: Omit<Case, 'pantry'>, { endMiddleC }: ChillResult): Finding[] {
+  const [, , high] = family.rollC;
+  if (endMiddleC <= high) return [];
+  const fridge = kitchen.places.find(({ kind }) => kind === 'fridge');
+  const edits: Edit[] | undefined = fridge && [
+    { path: '/chill/waits/0', to: { placeId: fridge.id, min: Math.max(10, family.chillMin[1]) } },
+  ];
+  const measured = { path: 'chill.endMiddleC', value: endMiddleC, high, ...underPin(formula, family) };
+  return [finding('chill.tooWarm', 'watch', 'chill', measured, edits)];
+}
+
+/** `pin` where it is rolled: there warm dough sticks, elsewhere it slumps. */
+const underPin = (formula: Formula, family: Family) => (isUnderPin(handlingOf(formula, family)) ? { of: 'pin' } : {});
+
 function firmnessFindings({ formula, family, kitchen }: Case, chill: ChillResult, longer: (extraMin: number) => DoughCooling): Finding[] {
   const [low, , high] = family.rollC;
   const last = formula.chill.waits.length - 1;
+  if (last < 0) return uncooledFindings({ formula, family, kitchen }, chill);
   const wait = formula.chill.waits[last]!;
   const minPath = `/chill/waits/${last}/min`;
   const place = kitchen.places.find(({ id }) => id === wait.placeId)!;
@@ -78,7 +98,12 @@ function firmnessFindings({ formula, family, kitchen }: Case, chill: ChillResult
     const reach = firstReach(cooled.min.slice(0, until), cooled.middleC.slice(0, until), Math.min(high, formula.chill.targetC), 'falling');
     const extra = reach - chill.outMin;
     const to = roundTo(wait.min + extra, 1, 'up');
-    const measured = { path: 'chill.endMiddleC', value: chill.endMiddleC, high: Math.min(high, formula.chill.targetC) };
+    const measured = {
+      path: 'chill.endMiddleC',
+      value: chill.endMiddleC,
+      high: Math.min(high, formula.chill.targetC),
+      ...underPin(formula, family),
+    };
     const edits = Number.isFinite(extra) && to > wait.min ? [{ path: minPath, from: wait.min, to }] : undefined;
     return [finding('chill.tooWarm', chill.endMiddleC > high ? 'fix' : 'watch', 'chill', measured, edits)];
   }

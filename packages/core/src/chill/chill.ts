@@ -1,4 +1,4 @@
-import { InputError, within } from '../errors.js';
+import { within } from '../errors.js';
 import { benchHorizonMin } from '../facts/cold.js';
 import { firstReach } from '../math/interpolate.js';
 import { coldTable } from '../matter/cold-enthalpy.js';
@@ -31,7 +31,6 @@ export function chillStage(theCase: Case, dough: DoughResult): { result: ChillRe
   const { chill } = formula;
   within('chill.thicknessMm', chill.thicknessMm, 2, 120, 'mm');
   within('chill.targetC', chill.targetC, -25, 50, 'C');
-  if (chill.waits.length === 0) throw new InputError('chill.waits', 'needs at least one place and its minutes');
   const cooling = coolDough(formula, kitchen, dough, 0);
   const result = readOff(cooling, formula, family);
   return {

@@ -1,4 +1,5 @@
 import type { StageName } from '../findings/finding.js';
+import type { Handling } from './handling.js';
 
 /** What is read off with a hand, a ruler, a scale or a thermometer; the unit ends the name, `pieces` is a count, tones are 1 to 8. */
 export const measuredWhats = [
@@ -124,7 +125,31 @@ export const stepWhats = [
   'roll',
   'cut',
   'portion',
+  'drop',
+  'pipe',
+  'pour',
+  'pressIn',
+  'pat',
+  'spreadThin',
+  'windows',
+  'line',
   'pan',
+  'prick',
+  'weightsIn',
+  'fill',
+  'close',
+  'rollUp',
+  'foldOver',
+  'lid',
+  'crimp',
+  'slits',
+  'lattice',
+  'flattenFat',
+  'brush',
+  'strew',
+  'dust',
+  'sandwich',
+  'cutBaked',
   'firm',
   'proof',
   'ovenOn',
@@ -170,6 +195,10 @@ export type RunStep = {
   readonly bandsMm?: number;
   readonly dockMm?: number;
   readonly dockStaggered?: boolean;
+  /** How hands shape this dough, where the words hang on it. */ readonly handling?: Handling;
+  /** What goes on or in, by name. */ readonly names?: readonly string[];
+  /** Of the pan or cup that it is poured into. */ readonly depthMm?: number;
+  /** Strips of a lattice, longest first. */ readonly lengthsMm?: readonly number[];
   readonly parts?: number;
   /** Which fold or look, of how many. */ readonly n?: number;
   readonly of?: number;

@@ -188,7 +188,11 @@ export type BakeSettings = {
   readonly done: { readonly moistureShare?: number; readonly tone?: number; /** Coldest place, C. */ readonly coreC?: number };
   /** Taken against acrylamide. */ readonly measures?: readonly AcrylamideMeasure[];
 };
+/** What becomes of it once it is baked. */
+export const goings = ['warm', 'kept'] as const;
+export type Goes = (typeof goings)[number];
 export type Keep = {
+  /** Eaten warm the same day, or cooled and packed; left out: packed. */ readonly goes?: Goes;
   readonly cool: readonly Wait[];
   readonly pack: Pack;
   readonly piecesPerPack: number;

@@ -104,7 +104,7 @@ export function doughStage(theCase: Case, blend: BlendResult): { result: DoughRe
     wantsG: wants.wantsG,
     getsOverWants,
     handWord: handWordFor(getsOverWants),
-    rightHandWords: rightHandWords(formula),
+    rightHandWords: rightHandWords(formula, family),
     // Two hands differ too: what is felt strays further than what is wanted.
     handWordChances: handWordChances(getsOverWants, Math.hypot(wantsSdG / wants.wantsG, waterSpread.values.feel)),
     waterSpread: spread,

@@ -58,6 +58,13 @@ export function defaultMix(
   const pour = step('pour', [...egg, ...wet], { tool: 'hand', min: 1, stopAt: 'noDryFlour' }).map(water);
   const fold = step('foldIn', rest, { tool: 'hand' });
   const end = family.rolled ? step('knead', [], { tool: 'hand', stopAt: 'holds' }) : step('stand', [], { min: 5, stopAt: 'thicker' });
+  /** What was melted goes in with what else is poured, or alone. */
+  const melted = (poured: readonly MixStep[]): readonly MixStep[] =>
+    fat.length === 0
+      ? poured
+      : poured.length > 0
+        ? poured.map((one) => ({ ...one, does: 'with the melted fat' }))
+        : [{ key: newKey(), act: 'pour', of: [], tool: 'hand', stopAt: 'noDryFlour', does: 'the melted fat' }];
   const bySchool: Readonly<Record<School, () => MixStep[]>> = {
     cutIn: () => [...soak, ...whisk([...dry, ...sugar]), ...step('cutIn', fat, { tool: 'hand', stopAt: 'pea' }), ...pour, ...fold, ...end],
     rub: () => [...soak, ...whisk([...dry, ...sugar]), ...step('rub', fat, { tool: 'hand', stopAt: 'crumbs' }), ...pour, ...fold, ...end],
@@ -73,7 +80,7 @@ export function defaultMix(
       ...soak,
       ...step('melt', fat, { tool: 'pan', stopAt: 'liquid' }),
       ...whisk([...dry, ...sugar]),
-      ...pour.map((one) => (fat.length > 0 ? { ...one, does: 'with the melted fat' } : one)),
+      ...melted(pour),
       ...fold,
       ...end,
     ],

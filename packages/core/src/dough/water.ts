@@ -3,11 +3,12 @@ import {
   flourMoistureBasis,
   handWords,
   rightWater,
-  rightWordsOfForm,
+  rightWordsOfHandling,
   spoonWaterG,
   thirstSpread,
   waterSpread,
 } from '../facts/dough.js';
+import { handlingOf } from './handling.js';
 import { isDry, isGum, isPouredWater, isProteinType, isStarch } from '../ingredient/roles.js';
 import { compositionOf } from '../ingredient/mixture.js';
 import { normalBelow } from '../math/normal.js';
@@ -160,9 +161,10 @@ export function waterGets(blend: readonly Portion[], rows: readonly Portion[]): 
 }
 
 /** What a hand should say of this dough: a drop dough that rolls clean is too dry. */
-export function rightHandWords({ sheet }: Pick<Formula, 'sheet'>): readonly HandWord[] {
-  const shape = sheet.parts[0]?.shape;
-  return rightWordsOfForm.values[shape?.kind === 'portion' ? shape.form : 'rolled'];
+export function rightHandWords(formula: Pick<Formula, 'sheet'>, family: Pick<Family, 'rolled' | 'handled'>): readonly HandWord[] {
+  const shape = formula.sheet.parts[0]?.shape;
+  const handling = shape?.kind === 'portion' && shape.form === 'pressed' ? 'pressedIn' : handlingOf(formula, family);
+  return rightWordsOfHandling.values[handling];
 }
 
 /** The hand's word for gets over wants. */

@@ -1,4 +1,6 @@
 import { fact, table } from './fact.js';
+import type { HandWord } from '../document/bake.js';
+import type { Handling } from '../document/handling.js';
 
 export const rightWater = table(
   { watchLow: 0.94, fixLow: 0.84, watchHigh: 1.08, fixHigh: 1.22 },
@@ -25,14 +27,19 @@ export const handWords = table(
   'judgement',
   'where each word of the hand ends, dry to wet',
 );
-export const rightWordsOfForm = table(
+export const rightWordsOfHandling = table<Readonly<Record<Handling, readonly HandWord[]>>>(
   {
     rolled: ['rollsClean'],
-    ball: ['rollsClean', 'tacky'],
-    pressed: ['cracks', 'rollsClean', 'tacky'],
-    drop: ['tacky', 'sticks'],
+    laminated: ['rollsClean'],
+    sliced: ['rollsClean'],
+    patted: ['rollsClean', 'tacky'],
+    byHand: ['rollsClean', 'tacky'],
+    pressedIn: ['cracks', 'rollsClean', 'tacky'],
+    dropped: ['tacky', 'sticks'],
+    piped: ['tacky', 'sticks'],
+    spread: ['sticks'],
     poured: ['sticks'],
-  } as const,
+  },
   'words of the hand',
   'commonPractice',
   'a rolled dough leaves the palm clean; scooped dough may be tacky, pressed crumbs only hold when squeezed, drop doughs and batters stick and must; no source',

@@ -58,6 +58,8 @@ export type Family = {
   readonly ingredientsC: Window;
   readonly doughMaxC: number;
   /** Whether it goes under a pin; scooped, pressed and poured doughs do not. */ readonly rolled: boolean;
+  /** What its dropped or flat pieces are shaped with, where that is no spoon and no palm: a bag, or the back of a spoon. */ readonly handled?:
+    'piped' | 'spread';
   /** Rolls between these; for what is not rolled, can be scooped or pressed between these. */ readonly rollC: Window;
   readonly chillMin: Window;
   /** Pieces of fat when they go in; none where it is creamed, melted or oil. */ readonly fatPieceMm?: Window;

@@ -53,7 +53,7 @@ function ratioAtBench({ formula, kitchen, pantry, factor, weighed, humidityShare
   const family = families[formula.family];
   if (!family) return null;
   // What is scooped, pressed or poured is not judged by the palm of a rolled dough.
-  if (rightHandWords(formula).join() !== 'rollsClean') return null;
+  if (rightHandWords(formula, family).join() !== 'rollsClean') return null;
   const rows = formula.rows.map((row) => ({ ...row, amountG: weighed[row.key] === undefined ? row.amountG : weighed[row.key]! / factor }));
   const untaught = { ...kitchen, humidityShare, learned: [] };
   const theCase = { formula: { ...formula, rows }, family, kitchen: untaught, pantry };

@@ -290,7 +290,7 @@ export const middles: Readonly<Record<string, Readonly<Record<MiddleFeature, num
     starch: 0.4,
     fibre: 0.0454,
     thickness: 47.5,
-    gas: 0.5475,
+    gas: 0.5479,
   },
   tartlet: {
     fat: 0.4801,
@@ -320,7 +320,7 @@ export const middles: Readonly<Record<string, Readonly<Record<MiddleFeature, num
     starch: 0,
     fibre: 0.03,
     thickness: 4.95,
-    gas: 0.1416,
+    gas: 0.143,
   },
   muffin: {
     fat: 0.3801,
@@ -335,7 +335,7 @@ export const middles: Readonly<Record<string, Readonly<Record<MiddleFeature, num
     starch: 0.36,
     fibre: 0.04635,
     thickness: 41.61,
-    gas: 0.5477,
+    gas: 0.5484,
   },
   cookie_nut_butter: {
     fat: 1.3,
@@ -380,7 +380,7 @@ export const middles: Readonly<Record<string, Readonly<Record<MiddleFeature, num
     starch: 0.45,
     fibre: 0.03756,
     thickness: 41.8,
-    gas: 0.5469,
+    gas: 0.5474,
   },
   twice_baked: {
     fat: 0.27,
@@ -395,7 +395,7 @@ export const middles: Readonly<Record<string, Readonly<Record<MiddleFeature, num
     starch: 0.36,
     fibre: 0.04599,
     thickness: 28.6,
-    gas: 0.3554,
+    gas: 0.3556,
   },
   bar_traybake: {
     fat: 0.7794,
@@ -409,8 +409,8 @@ export const middles: Readonly<Record<string, Readonly<Record<MiddleFeature, num
     protein: 0.0472,
     starch: 0.4,
     fibre: 0.03852,
-    thickness: 46.08,
-    gas: 0.5336,
+    thickness: 46.07,
+    gas: 0.5334,
   },
   wafer_spread: {
     fat: 0.7399,
@@ -485,7 +485,7 @@ export const middles: Readonly<Record<string, Readonly<Record<MiddleFeature, num
     starch: 0.45,
     fibre: 0.0347,
     thickness: 12.65,
-    gas: 0.3232,
+    gas: 0.3233,
   },
   choux: {
     fat: 0.74,
@@ -499,7 +499,7 @@ export const middles: Readonly<Record<string, Readonly<Record<MiddleFeature, num
     protein: 0.0395,
     starch: 0.5,
     fibre: 0.03419,
-    thickness: 40.77,
-    gas: 0.9547,
+    thickness: 40.76,
+    gas: 0.9545,
   },
 };

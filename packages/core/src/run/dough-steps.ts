@@ -3,6 +3,7 @@ import { isMixStructured } from '../dough/mix.js';
 import { mixWords } from '../entry/mix-words.js';
 import { spoonWaterG } from '../facts/dough.js';
 import { isPouredWater } from '../ingredient/roles.js';
+import { handlingOf } from '../dough/handling.js';
 import { hands, waitSteps, weigh, weighBlend } from './made.js';
 import type { RunStep } from '../document/bake.js';
 import type { Formula } from '../document/formula.js';
@@ -16,19 +17,36 @@ export function mixing(made: Made): RunStep[] {
     return one !== undefined && isPouredWater(one);
   };
   const doughRows = formula.rows.filter(({ use }) => use === 'dough');
-  const mixStep = (step: Formula['mix'][number]): RunStep => ({
-    key: `mix:${step.key}`,
-    stage: 'dough',
-    kind: 'do',
-    what: 'mix',
-    handsMin: step.act === 'stand' || step.act === 'soak' ? hands.move : (step.min ?? hands.mix),
-    does: mixWords(step, formula, pantry),
-    ...fatPieces(step, formula),
-  });
+  const rests = (step: Formula['mix'][number]) => (step.act === 'stand' || step.act === 'soak') && step.min !== undefined;
+  const mixStep = (step: Formula['mix'][number]): RunStep[] =>
+    // A bowl that only stands wants no act before its wait.
+    rests(step) && step.act === 'stand'
+      ? []
+      : [
+          {
+            key: `mix:${step.key}`,
+            stage: 'dough',
+            kind: 'do',
+            what: 'mix',
+            handsMin: rests(step) ? hands.move : (step.min ?? hands.mix),
+            does: mixWords(step, formula, pantry),
+            ...fatPieces(step, formula),
+          },
+        ];
   /** A soak or a stand leaves the hands free. */
   const left = (step: Formula['mix'][number]): RunStep[] =>
-    (step.act === 'stand' || step.act === 'soak') && step.min
-      ? [{ key: `stand:${step.key}`, stage: 'dough', kind: 'wait', what: 'rest', handsMin: 0, min: step.min }]
+    rests(step) && step.min! > 0
+      ? [
+          {
+            key: `stand:${step.key}`,
+            stage: 'dough',
+            kind: 'wait',
+            what: 'rest',
+            handsMin: 0,
+            min: step.min!,
+            ...(step.act === 'stand' ? { does: mixWords(step, formula, pantry) } : {}),
+          },
+        ]
       : [];
   const steps: RunStep[] = [];
   const named = new Set(formula.mix.flatMap(({ of }) => (of ?? []).map(({ rowKey }) => rowKey)));
@@ -37,13 +55,17 @@ export function mixing(made: Made): RunStep[] {
     for (const step of formula.mix) {
       for (const { rowKey, share } of step.of ?? [])
         steps.push(...(rowKey === BLEND ? weighBlend(made, share) : weigh(made, rowKey, share)));
-      steps.push(mixStep(step), ...left(step));
+      steps.push(...mixStep(step), ...left(step));
     }
     // What the order of mixing forgets is still part of the formula.
     for (const { key } of doughRows) if (!named.has(key)) steps.push(...weigh(made, key));
   } else {
     const wetLast = [...doughRows].sort((a, b) => Number(isWater(a.key)) - Number(isWater(b.key)));
-    steps.push(...weighBlend(made), ...wetLast.flatMap(({ key }) => weigh(made, key)), ...formula.mix.map(mixStep));
+    steps.push(
+      ...weighBlend(made),
+      ...wetLast.flatMap(({ key }) => weigh(made, key)),
+      ...formula.mix.flatMap((step) => [...mixStep(step), ...left(step)]),
+    );
   }
   return [...heldBack(unique(steps), isWater, results.dough.spoons * spoonWaterG.value), ...feeling(made)];
 }
@@ -79,33 +101,42 @@ function heldBack(steps: readonly RunStep[], isWater: (rowKey: string) => boolea
     .reverse();
 }
 
-function feeling({ formula, results: { dough } }: Made): RunStep[] {
-  const [part] = formula.sheet.parts;
-  const poured = part?.shape.kind === 'portion' && part.shape.form === 'poured';
-  // Warm dough feels wetter than it is: the probe speaks before the hand.
-  const steps: RunStep[] = [
-    {
-      key: 'doughC',
-      stage: 'dough',
-      kind: 'measure',
-      what: 'doughTemperature',
-      handsMin: hands.measure,
-      measures: [{ what: 'doughC', planned: dough.doughAtC }],
-    },
-  ];
-  if (!poured && dough.wantsG > 0) steps.push({ key: 'feel', stage: 'dough', kind: 'feel', what: 'feel', handsMin: hands.feel });
+function feeling({ formula, family, results: { dough } }: Made): RunStep[] {
+  const handling = handlingOf(formula, family);
+  // Warm dough feels wetter than it is: the probe speaks before the hand, where a cold or a proof hangs on what it says.
+  const matters = formula.chill.waits.length > 0 || formula.sheet.waits.length > 0 || dough.percents.yeast > 0;
+  const steps: RunStep[] = matters
+    ? [
+        {
+          key: 'doughC',
+          stage: 'dough',
+          kind: 'measure',
+          what: 'doughTemperature',
+          handsMin: hands.measure,
+          measures: [{ what: 'doughC', planned: dough.doughAtC }],
+        },
+      ]
+    : [];
+  if (handling !== 'poured' && dough.wantsG > 0)
+    steps.push({ key: 'feel', stage: 'dough', kind: 'feel', what: 'feel', handsMin: hands.feel, handling });
   return steps;
 }
 
 /** Rest, pressed flat, into the cold, and how cold it came out. */
 export function chilling(made: Made): RunStep[] {
-  const { formula, results } = made;
+  const { formula, family, results } = made;
   const { chill, restMin } = formula;
   const rest: RunStep[] = restMin > 0 ? [{ key: 'rest', stage: 'dough', kind: 'wait', what: 'rest', handsMin: 0, min: restMin }] : [];
+  const waits = waitSteps(made, { name: 'cold', what: 'cold', stage: 'chill' }, chill.waits);
+  // A dough with no wait of its own goes from the bowl to its tray.
+  if (waits.length === 0) return rest;
+  const handling = handlingOf(formula, family);
+  const shape = { key: 'shape', stage: 'chill' as const, kind: 'do' as const, what: 'shape' as const, handsMin: hands.shape };
   return [
     ...rest,
-    { key: 'shape', stage: 'chill', kind: 'do', what: 'shape', handsMin: hands.shape, thicknessMm: chill.thicknessMm, form: chill.form },
-    ...waitSteps(made, { name: 'cold', what: 'cold', stage: 'chill' }, chill.waits).map((step) => ({ ...step, targetC: chill.targetC })),
+    // A batter waits in its bowl.
+    ...(handling === 'poured' ? [] : [{ ...shape, thicknessMm: chill.thicknessMm, form: chill.form, handling }]),
+    ...waits.map((step) => ({ ...step, targetC: chill.targetC, handling })),
     {
       key: 'chilledC',
       stage: 'chill',
@@ -113,6 +144,7 @@ export function chilling(made: Made): RunStep[] {
       what: 'doughTemperature',
       handsMin: hands.measure,
       measures: [{ what: 'doughC', planned: results.chill.endMiddleC }],
+      handling,
     },
   ];
 }

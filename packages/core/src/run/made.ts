@@ -1,16 +1,16 @@
-import { isOfDough } from '../document/formula.js';
-import { goesOnOf } from '../dough/piece/goes-on.js';
 import { handsMin } from '../facts/run.js';
 import { HOT_TRAY } from '../keep/cooling.js';
 import type { PlannedLook, RunStep } from '../document/bake.js';
-import type { Formula, GoesOn, Wait } from '../document/formula.js';
+import type { Formula, Wait } from '../document/formula.js';
 import type { Kitchen } from '../document/kitchen.js';
 import type { Pantry } from '../document/pantry.js';
 import type { Evaluation } from '../evaluate.js';
+import type { Family } from '../facts/family.js';
 
 /** What the steps are made from. */
 export type Made = {
   readonly formula: Formula;
+  readonly family: Family;
   readonly kitchen: Kitchen;
   readonly pantry: Pantry;
   readonly results: ResultsOf;
@@ -70,12 +70,10 @@ export const waitSteps = (
       place: placeName(made, placeId),
     }));
 
-/** Rows that go on at a place of the work, other than dough. */
-export function goingOn(made: Made, at: GoesOn['at'], n?: number): RunStep[] {
-  return made.formula.rows
-    .filter((row) => {
-      const on = goesOnOf(row);
-      return !isOfDough(row) && on !== null && on.at === at && (!('n' in on) || on.n === n);
-    })
-    .flatMap(({ key }) => weigh(made, key, 1, at === 'hot' || at === 'cooled' || at === 'serving' ? 'keep' : 'sheet'));
-}
+/** Something done on the table. */
+export const stepOf = (
+  what: RunStep['what'],
+  handsMin: number,
+  more: Partial<RunStep> = {},
+  at: { readonly key?: string; readonly stage?: RunStep['stage'] } = {},
+): RunStep => ({ key: what, stage: 'sheet', kind: 'do', what, handsMin: Math.round(handsMin * 10) / 10, ...more, ...at });

@@ -3,7 +3,8 @@ import { dialFor, ovenOf } from '../bake/oven.js';
 import { doneNearMin, heatUpMin } from '../facts/run.js';
 import { dialWords } from '../units/dial.js';
 import { lookStep } from './look-steps.js';
-import { goingOn, hands, waitSteps } from './made.js';
+import { hands, stepOf, waitSteps } from './made.js';
+import { putOn } from './put-on.js';
 import { timeline } from './times.js';
 import type { PlannedLook, RunStep } from '../document/bake.js';
 import type { Made } from './made.js';
@@ -16,10 +17,11 @@ export function baking(made: Made): RunStep[] {
   const { steps: settings } = formula.bake;
   const dialOf = (wantC: number | null) => (wantC === null ? 'off' : dialWords(oven.dialUnit, dialFor(oven, wantC)));
   const looks = looksOf(made);
-  const steps: RunStep[] = goingOn(made, 'bakeStep', 0);
+  const steps: RunStep[] = putOn(made, 'bakeStep', { n: 0 });
   for (let load = 1; load <= loads; load++) {
     const base = { stage: 'bake' as const, load, loads };
-    if (load === 1)
+    // What goes to the plate warm is not weighed on its way.
+    if (load === 1 && formula.keep.goes !== 'warm')
       steps.push({ ...base, key: 'load', kind: 'measure', what: 'load', handsMin: hands.weighLoad, measures: [{ what: 'rawG' }] });
     steps.push({
       ...base,
@@ -39,7 +41,7 @@ export function baking(made: Made): RunStep[] {
       handsMin: hands.out,
       measures: [
         { what: 'bakeMin', planned: results.bake.totalMin },
-        ...(load === 1 ? [{ what: 'bakedG' as const }] : []),
+        ...(load === 1 && formula.keep.goes !== 'warm' ? [{ what: 'bakedG' as const }] : []),
         { what: 'topTone', planned: results.bake.end.topTone },
         { what: 'baseTone', planned: results.bake.end.baseTone },
         ...(results.bake.coreC === null ? [] : [{ what: 'coreC' as const, planned: results.bake.coreC }]),
@@ -63,7 +65,7 @@ function inOven(
     return {
       atMin: at[i]!,
       make: () => [
-        ...(load === 1 ? goingOn(made, 'bakeStep', i + 1) : []),
+        ...putOn(made, 'bakeStep', { n: i + 1, load }),
         {
           ...base,
           key: `set:${load}:${i + 1}`,
@@ -120,21 +122,21 @@ function looksOf({ looks, results: { bake } }: Made): readonly PlannedLook[] {
 /** Cooled, finished, packed, served, rated. */
 export function after(made: Made): RunStep[] {
   const { formula, results } = made;
+  const { sheet, keep } = formula;
+  const { pieces } = results.sheet;
+  const cutBaked = (when: 'hot' | 'cold') =>
+    sheet.cut === when ? [stepOf('cutBaked', hands.cutBaked, { pieces, form: sheet.parts[0]!.shape.kind }, { stage: 'keep' })] : [];
   return [
-    ...goingOn(made, 'hot'),
-    ...waitSteps(made, { name: 'cool', what: 'cool', stage: 'keep' }, formula.keep.cool),
-    ...goingOn(made, 'cooled'),
-    {
-      key: 'pack',
-      stage: 'keep',
-      kind: 'do',
-      what: 'pack',
-      handsMin: hands.pack,
-      form: formula.keep.pack,
-      pieces: formula.keep.piecesPerPack,
-    },
+    ...cutBaked('hot'),
+    ...putOn(made, 'hot'),
+    ...waitSteps(made, { name: 'cool', what: 'cool', stage: 'keep' }, keep.cool).map((step) =>
+      keep.goes === 'warm' ? { ...step, form: 'warm' } : step,
+    ),
+    ...cutBaked('cold'),
+    ...putOn(made, 'cooled'),
+    ...(keep.goes === 'warm' ? [] : [stepOf('pack', hands.pack, { form: keep.pack, pieces: keep.piecesPerPack }, { stage: 'keep' })]),
     // What waits for the plate is not in the pack.
-    ...goingOn(made, 'serving'),
+    ...putOn(made, 'serving'),
     {
       key: 'rate',
       stage: 'keep',

@@ -1,4 +1,5 @@
 import { InputError } from '../errors.js';
+import { families } from '../facts/families.js';
 import { chilling, mixing } from './dough-steps.js';
 import { after, baking, withOvenOn } from './oven-steps.js';
 import { laminating, shaping } from './sheet-steps.js';
@@ -25,7 +26,9 @@ export function runSteps(
   evaluation: Evaluation,
   looks: readonly PlannedLook[] = [],
 ): RunStep[] {
-  const made: Made = { formula, kitchen, pantry, results: resultsOf(evaluation), looks };
+  const results = resultsOf(evaluation);
+  // Every stage was worked out, so the family is known.
+  const made: Made = { formula, family: families[formula.family]!, kitchen, pantry, results, looks };
   const steps = [
     ...mixing(made),
     ...chilling(made),

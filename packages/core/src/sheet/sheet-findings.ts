@@ -1,3 +1,4 @@
+import { handlingOf, isUnderPin } from '../dough/handling.js';
 import { eggWarmMostMin } from '../chill/chill-findings.js';
 import { learnedOf } from '../document/kitchen.js';
 import { shortenedTo, warmMin, warmStretches } from '../dough/warm-clock.js';
@@ -26,7 +27,7 @@ import type { Case } from '../document/case.js';
 export function sheetFindings({ formula, family, kitchen }: Case, dough: DoughResult, result: SheetResult): Finding[] {
   return [
     ...thicknessFindings(formula, family, result),
-    ...cutFindings(formula, kitchen, result),
+    ...cutFindings({ formula, family, kitchen }, result),
     ...trayFindings(formula, kitchen, result),
     ...warmFindings(formula, kitchen, dough),
     ...(result.laminate ? layerFindings(formula, kitchen, dough, result.laminate) : unfolded(family, kitchen, dough)),
@@ -42,7 +43,9 @@ function unfolded(family: Family, kitchen: Kitchen, { rollIn }: DoughResult): Fi
 
 function thicknessFindings(formula: Formula, family: Family, { thicknessMm }: SheetResult): Finding[] {
   const [low, , high] = family.thicknessMm;
-  const measured = { path: 'sheet.thicknessMm', value: thicknessMm, low, high };
+  // Under the pin it is rolled thinner, elsewhere made so.
+  const of = isUnderPin(handlingOf(formula, family)) ? { of: 'pin' } : {};
+  const measured = { path: 'sheet.thicknessMm', value: thicknessMm, low, high, ...of };
   // A weighed ball stands as high as it is.
   const { shape } = formula.sheet.parts[0]!;
   if (shape.kind === 'portion' && (shape.form === 'ball' || shape.form === 'poured')) return [];
@@ -71,7 +74,7 @@ function largerBatch({ blendG, rows }: Formula, factor: number): Edit[] {
   ];
 }
 
-function cutFindings(formula: Formula, kitchen: Kitchen, result: SheetResult): Finding[] {
+function cutFindings({ formula, family, kitchen }: Omit<Case, 'pantry'>, result: SheetResult): Finding[] {
   const found: Finding[] = [];
   const { sheet } = formula;
   if (result.shortFactor !== null) {
@@ -109,7 +112,8 @@ function cutFindings(formula: Formula, kitchen: Kitchen, result: SheetResult): F
     );
   }
   const { mat } = kitchen;
-  if (mat && result.layout) {
+  // Only what is rolled lies on the mat.
+  if (mat && result.layout && isUnderPin(handlingOf(formula, family))) {
     const lots = lotsForMat(result, mat);
     if (lots > sheet.lots) {
       found.push(

@@ -1,4 +1,5 @@
 import { applyEdits } from '../document/edits.js';
+import { handlingOf, isUnderPin } from '../dough/handling.js';
 import { InputError } from '../errors.js';
 import { evaluate, evaluateDough, findingsOf } from '../evaluate.js';
 import { piecesFromMass } from '../sheet/plan.js';
@@ -16,7 +17,7 @@ import { compositionOf, portionOf } from '../ingredient/mixture.js';
 import { roundTo } from '../units/rounding.js';
 import { familyAt } from '../matter/family-at.js';
 import { firstOf, usual } from '../facts/usual.js';
-import type { BakeStep, BlendRow, Formula, Part, Row, Shape } from '../document/formula.js';
+import type { BakeStep, BlendRow, Formula, MixStep, Part, Row, Shape } from '../document/formula.js';
 import type { Kitchen, Pan } from '../document/kitchen.js';
 import type { Pantry } from '../document/pantry.js';
 import type { Family } from '../facts/families.js';
@@ -63,6 +64,11 @@ export function starterFormula(
   const tin = family.first?.stands === 'tin' ? (deep.find((one) => panFormOf(one) === 'rectangle') ?? deep[0]) : undefined;
   const pan = family.first?.stands === 'pan' ? kitchen.pans?.[0] : (cups ?? tin);
   const [wantC, bakeMin] = [family.ovenC[1], family.bakeMin[1]];
+  const parts = partsOf(family, pan, newKey);
+  const handling = handlingOf({ sheet: { parts, laminate: laminate ?? undefined } }, family);
+  // Pressed into its pan it firms up there; what goes from the bowl to its tray or tin has no cold of its own.
+  const inPan = handling === 'pressedIn' && family.chillMin[0] > 0;
+  const fromBowl = handling === 'poured' || inPan || (!isUnderPin(handling) && family.chillMin[0] === 0);
   const first: Formula = {
     schema: 1,
     name,
@@ -70,7 +76,7 @@ export function starterFormula(
     blend,
     blendG: BLEND_G,
     rows,
-    mix: defaultMix({ rows }, family, pantry, newKey),
+    mix: defaultMix({ rows }, family, pantry, newKey).map((step) => (handling === 'poured' ? stoodFor(step, family.chillMin[1]) : step)),
     doughAtC: Math.round(Math.min(family.doughMaxC - 1, warm ? family.rollC[2] : 22)),
     restMin: family.rolled ? 5 : 0,
     holdBackShare: holdBackShare.value,
@@ -79,10 +85,10 @@ export function starterFormula(
       thicknessMm: 20,
       wrap: 'film',
       targetC: chilled || warm ? family.rollC[1] : Math.max(family.rollC[1], Math.ceil((place?.atC ?? 22) + 1)),
-      waits: place ? [{ placeId: place.id, min: Math.max(5, family.chillMin[1]) }] : [],
+      waits: place && !fromBowl ? [{ placeId: place.id, min: Math.max(5, family.chillMin[1]) }] : [],
     },
     sheet: {
-      parts: partsOf(family, pan, newKey),
+      parts,
       ...(laminate ? { laminate } : {}),
       trimMm: family.rolled ? 6 : 0,
       // Rolled scraps of layers rise crooked; those of a warm dough are kneaded in again, and strips are cut of scraps.
@@ -97,7 +103,9 @@ export function starterFormula(
               { placeId: bench.id, min: 90 },
               { placeId: cold.id, min: 20 },
             ]
-          : [],
+          : inPan && cold
+            ? [{ placeId: cold.id, min: family.chillMin[1] }]
+            : [],
     },
     bake: {
       ovenId: oven.id,
@@ -120,6 +128,9 @@ export function starterFormula(
   const made = withCentre(family, whole ? forPans(first, kitchen, pantry) : first, { kitchen, pantry }, newKey);
   return settled(bakedWithin(made, { family, kitchen, pantry }), kitchen, pantry);
 }
+
+/** A batter stands in its bowl until the grit is gone. */
+const stoodFor = (step: MixStep, min: number): MixStep => (step.act === 'stand' && min > (step.min ?? 0) ? { ...step, min } : step);
 
 /** With as much in the middle as its pieces hold; a pantry that has none of it gets the dough alone. */
 function withCentre(

@@ -126,23 +126,7 @@ export const goods = (): readonly Good[] => [
   {
     name: 'six rolled croissants',
     formula: good('croissant', { rows: [row('egg_whole', 15, 'wash')] }),
-    acts: [
-      'shape',
-      'flattenFat',
-      'lockIn',
-      'fold',
-      'fold',
-      'fold',
-      'lastRoll',
-      'cut',
-      'rollUp',
-      'brush',
-      'putIn',
-      'out',
-      'cool',
-      'pack',
-      'rate',
-    ],
+    acts: ['shape', 'flattenFat', 'lockIn', 'fold', 'fold', 'lastRoll', 'cut', 'rollUp', 'brush', 'putIn', 'out', 'cool', 'pack', 'rate'],
   },
   {
     name: 'crumb crust, pressed in',
@@ -162,7 +146,7 @@ export const goods = (): readonly Good[] => [
   {
     name: 'cookies closed round a middle',
     formula: good('cookie_filled', {}),
-    acts: ['shape', 'portion', 'close', 'putIn', 'out', 'cool', 'pack', 'rate'],
+    acts: ['shape', 'portion', 'fill', 'close', 'putIn', 'out', 'cool', 'pack', 'rate'],
   },
 ];
 

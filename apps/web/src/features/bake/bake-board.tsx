@@ -69,14 +69,14 @@ function DoneWords({ result }: { result: BakeResult }) {
 }
 
 /** What is done to the tray before or in a step; one of these at a time. */
-type Handling = 'asIs' | 'weighted' | 'turn';
-const handlings: readonly { readonly value: Handling; readonly name: string }[] = [
+type TrayDone = 'asIs' | 'weighted' | 'turn';
+const trayDones: readonly { readonly value: TrayDone; readonly name: string }[] = [
   { value: 'asIs', name: t('bake.asItIs') },
   { value: 'weighted', name: t('bake.weights') },
   { value: 'turn', name: t('bake.turned') },
 ];
-const handlingOf = ({ weighted, turn }: BakeStep): Handling => (weighted ? 'weighted' : turn ? 'turn' : 'asIs');
-function handled({ name, wantC, min }: BakeStep, how: Handling): BakeStep {
+const trayDoneOf = ({ weighted, turn }: BakeStep): TrayDone => (weighted ? 'weighted' : turn ? 'turn' : 'asIs');
+function withTrayDone({ name, wantC, min }: BakeStep, how: TrayDone): BakeStep {
   return { name, wantC, min, ...(how === 'weighted' ? { weighted: true } : how === 'turn' ? { turn: true } : {}) };
 }
 
@@ -213,10 +213,10 @@ function StepInOven({
         {step.name}
         <Choice
           label={t('bake.nameTray', { name: step.name })}
-          value={handlingOf(step)}
-          options={i === 0 ? handlings.slice(0, 2) : handlings}
+          value={trayDoneOf(step)}
+          options={i === 0 ? trayDones.slice(0, 2) : trayDones}
           onChange={(how) =>
-            edit(`how:${Date.now()}`, () => [{ path: `/bake/steps/${i}`, from: step as never, to: handled(step, how) as never }])
+            edit(`how:${Date.now()}`, () => [{ path: `/bake/steps/${i}`, from: step as never, to: withTrayDone(step, how) as never }])
           }
           width={98}
         />

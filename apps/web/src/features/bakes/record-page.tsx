@@ -13,7 +13,17 @@ import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { useQuery } from '@tanstack/react-query';
-import { findingsOf, handWordOrder, type HandWord, type RatedWhat, unitOf, measureKinds, fixedMass } from '@north-leaf/core';
+import {
+  families,
+  findingsOf,
+  handlingOf,
+  handWordOrder,
+  type HandWord,
+  type RatedWhat,
+  unitOf,
+  measureKinds,
+  fixedMass,
+} from '@north-leaf/core';
 import type { FormulaVersion } from '@north-leaf/contracts';
 import { Controller, useForm } from 'react-hook-form';
 import { useNavigate, useSearchParams } from 'react-router';
@@ -27,7 +37,7 @@ import { ApiError } from '../../platform/http';
 import { ErrorPage } from '../../platform/error-page';
 import { Leaf } from '../../ui/frame/leaf';
 import { Page } from '../../ui/frame/page';
-import { handWordLabels } from '../../ui/words/words';
+import { handWordsOf } from '../../ui/words/words';
 import { versionQuery } from '../formulas/doors';
 import { kitchenQuery } from '../kitchen/doors';
 import { useRecordBake } from './api';
@@ -184,7 +194,9 @@ function useRecordForm(humidityShare: number, roomC: number, version: FormulaVer
       },
     );
   });
-  return { voice, errors, register, control, formula, submit, unsafe, pantry, planned, record, navigate };
+  const family = families[formula.family];
+  const words = handWordsOf(family ? handlingOf(formula, family) : undefined);
+  return { words, voice, errors, register, control, formula, submit, unsafe, pantry, planned, record, navigate };
 }
 
 type Entry = ReturnType<typeof useRecordForm>;
@@ -309,7 +321,7 @@ function WeighedTable({ entry }: { readonly entry: Entry }) {
 
 /** What the hand said. */
 function FeltChoice({ entry }: { readonly entry: Entry }) {
-  const { control } = entry;
+  const { control, words } = entry;
   return (
     <Controller
       control={control}
@@ -323,7 +335,7 @@ function FeltChoice({ entry }: { readonly entry: Entry }) {
         >
           {handWordOrder.map((word) => (
             <ToggleButton key={word} value={word}>
-              {handWordLabels[word]}
+              {words[word]}
             </ToggleButton>
           ))}
         </ToggleButtonGroup>

@@ -3,10 +3,13 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
 import {
+  families,
+  handlingOf,
   problemsOf,
   valueAt,
   type Evaluation,
   type Formula,
+  type Handling,
   type Kitchen,
   type Pantry,
   type QuantityKind,
@@ -48,6 +51,12 @@ function held<T>(value: T | null): T {
   return value;
 }
 export const useSurroundings = (): Surroundings => held(useContext(SurroundingsContext));
+/** How hands shape this dough: what a board asks and says goes by it. */
+export function useHandling(): Handling {
+  const formula = useFormula();
+  const family = families[formula.family];
+  return family ? handlingOf(formula, family) : 'rolled';
+}
 export const useAnswer = (): BoardAnswer => held(useContext(AnswerContext));
 
 /** Left what is set, centre the picture that teaches. The heading is the board's one question. */

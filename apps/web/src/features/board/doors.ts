@@ -8,6 +8,7 @@ export {
   pointerOf,
   useAnswer,
   useFormula,
+  useHandling,
   useProblem,
   useSet,
   useSurroundings,

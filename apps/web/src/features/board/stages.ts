@@ -49,7 +49,8 @@ export function rulingOf(stage: StageName, evaluation: Evaluation, voice: Voice)
         : { number: voice.show(evaluation.dough.result.getsOverWants, 'share', 0), unit: t('board.ofItsWater') };
     case 'chill': {
       if (evaluation.chill.state === 'waiting') return none;
-      const { toTargetMin, endMiddleC } = evaluation.chill.result;
+      const { toTargetMin, endMiddleC, waitMin } = evaluation.chill.result;
+      if (waitMin === 0) return { number: voice.show(endMiddleC, 'temperature'), unit: t('board.fromTheBowl') };
       if (toTargetMin === null) return { number: voice.show(endMiddleC, 'temperature'), unit: t('board.whenItComesOut') };
       return { number: showDuration(Math.round(toTargetMin)), unit: t('board.toTarget') };
     }

@@ -7,6 +7,7 @@ import { useTheme } from '@mui/material/styles';
 import {
   chillWays,
   families,
+  isUnderPin,
   madeReady,
   type Chill,
   type ChillResult,
@@ -26,29 +27,41 @@ import { Choice } from '../../ui/form/choice';
 import { FieldRow } from '../../ui/form/field-row';
 import { Plot } from '../../ui/drawing/plot';
 import { useDraft } from '../formulas/doors';
-import { stageQuestions, Board, FormulaField, useAnswer, useFormula, useSet, useSurroundings, Waiting, Waits } from '../board/doors';
+import {
+  stageQuestions,
+  Board,
+  useHandling,
+  FormulaField,
+  useAnswer,
+  useFormula,
+  useSet,
+  useSurroundings,
+  Waiting,
+  Waits,
+} from '../board/doors';
 import { Fact } from '../../ui/frame/fact-tile';
 import { t } from '../../platform/words';
 
 export function ChillBoard() {
   return (
-    <Board question={stageQuestions.chill} set={<ChillSettings />}>
+    <Board question={isUnderPin(useHandling()) ? stageQuestions.chill : t('board.coldEnoughToKeepItsShape')} set={<ChillSettings />}>
       <ChillPicture />
     </Board>
   );
 }
 
 const forms: readonly { readonly value: Chill['form']; readonly name: string; readonly across: string }[] = [
-  { value: 'slab', name: t('chill.aSlab'), across: 'thick' },
-  { value: 'disc', name: t('chill.aDisc'), across: 'thick' },
-  { value: 'log', name: t('chill.aLog'), across: 'across' },
-  { value: 'ball', name: t('chill.aBall'), across: 'across' },
-  { value: 'pieces', name: t('chill.piecesOnATray'), across: 'thick' },
+  { value: 'slab', name: t('chill.aSlab'), across: t('chill.thick') },
+  { value: 'disc', name: t('chill.aDisc'), across: t('chill.thick') },
+  { value: 'log', name: t('chill.aLog'), across: t('chill.acrossIt') },
+  { value: 'ball', name: t('chill.aBall'), across: t('chill.acrossIt') },
+  { value: 'pieces', name: t('chill.piecesOnATray'), across: t('chill.thick') },
 ];
 
 function ChillSettings() {
   const formula = useFormula();
   const set = useSet();
+  if (formula.chill.waits.length === 0) return <FromTheBowl />;
   return (
     <Box sx={{ display: 'grid', gap: 1 }}>
       <Typography variant="h2" sx={{ height: 32 }}>
@@ -88,8 +101,24 @@ function ChillSettings() {
       <Typography variant="h3" sx={{ pt: 3 }}>
         {t('chill.whereAndHowLong')}
       </Typography>
-      <Waits path="/chill/waits" label={t('common.wait')} least={1} />
+      <Waits path="/chill/waits" label={t('common.wait')} />
       <Ways />
+    </Box>
+  );
+}
+
+/** No wait of its own: what there is to set is a first one. */
+function FromTheBowl() {
+  const voice = useVoice();
+  const { evaluation } = useAnswer();
+  const atC = evaluation.dough.state === 'waiting' ? null : evaluation.dough.result.doughAtC;
+  return (
+    <Box sx={{ display: 'grid', gap: 2 }}>
+      <Typography variant="h2" sx={{ height: 32 }}>
+        {t('chill.intoTheCold')}
+      </Typography>
+      {atC !== null && <Box sx={{ fontSize: typeSize.body }}>{t('chill.noCold', { atC: voice.show(atC, 'temperature') })}</Box>}
+      <Waits path="/chill/waits" label={t('common.wait')} />
     </Box>
   );
 }
@@ -226,22 +255,23 @@ const rounded = (min: number) => (min < 20 ? Math.max(1, Math.round(min)) : min 
 
 function ChillPicture() {
   const { evaluation } = useAnswer();
+  const rolled = isUnderPin(useHandling());
   const units = usePreferences((state) => state.units);
   if (evaluation.chill.state === 'waiting') return <Waiting stage="chill" />;
   const { result } = evaluation.chill;
-  const bench = result.benchOpenEnded ? 'over 60 min' : showDuration(Math.round(result.benchMin));
+  const bench = result.benchOpenEnded ? t('chill.overAnHour') : showDuration(Math.round(result.benchMin));
   return (
     <Box sx={{ display: 'grid', gap: 3 }}>
       <ChillCurve result={result} />
-      <Slices result={result} />
+      {result.waitMin > 0 && <Slices result={result} />}
       <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(4, 1fr)', gap: 2 }}>
         <Fact label={t('chill.middleOutOfTheCold')} value={showQuantity(result.endMiddleC, 'temperature', units, 0)} />
         <Fact label={t('chill.rimOutOfTheCold')} value={showQuantity(result.endRimC, 'temperature', units, 0)} />
-        <Fact label={t('chill.onTheTableAsASlab')} value={bench} />
+        <Fact label={rolled ? t('chill.onTheTableAsASlab') : t('chill.bowlOnTheTable')} value={bench} />
         <Fact label={t('chill.ofItsFatIsSolid')} value={`${Math.round(result.endSolidFatPercent)} %`} />
       </Box>
       <Note size="small">
-        {t('chill.itRollsBetweenRolllowAndRollhighWord', {
+        {t(rolled ? 'chill.itRollsBetweenRolllowAndRollhighWord' : 'chill.bowlIsShapedBetween', {
           rollLow: showQuantity(result.rollLowC, 'temperature', units, 0),
           rollHigh: showQuantity(result.rollHighC, 'temperature', units, 0),
           word:
@@ -334,6 +364,7 @@ function ChillCurve({ result }: { result: ChillResult }) {
 
 /** Temperatures of rim, middle and fat through the waits. */
 function useChillTraces(result: ChillResult) {
+  const rolled = isUnderPin(useHandling());
   const units = usePreferences((state) => state.units);
   const { palette } = useTheme();
   const { data, layout, columns } = useMemo(() => {
@@ -389,7 +420,7 @@ function useChillTraces(result: ChillResult) {
             x: 0,
             xref: 'paper' as const,
             y: shown(result.rollHighC),
-            text: t('chill.rolls'),
+            text: rolled ? t('chill.rolls') : t('chill.bowlShapes'),
             showarrow: false,
             xanchor: 'left' as const,
             yanchor: 'top' as const,
@@ -420,6 +451,6 @@ function useChillTraces(result: ChillResult) {
         { name: t('chill.rim'), values: rim },
       ],
     };
-  }, [result, palette, units]);
+  }, [result, palette, units, rolled]);
   return { data, layout, columns };
 }

@@ -19,9 +19,9 @@ import { Section } from '../../ui/frame/section';
 import { typeSize } from '../../ui/theme/theme';
 import { usePreferences, useVoice } from '../../platform/preferences';
 import { GoodRange } from '../../ui/drawing/good-range';
-import { handWordLabels } from '../../ui/words/words';
+import { handWordsOf } from '../../ui/words/words';
 import { useDraft } from '../formulas/doors';
-import { useEarlyDough, useAnswer, useSurroundings, Waiting } from '../board/doors';
+import { useEarlyDough, useAnswer, useHandling, useSurroundings, Waiting } from '../board/doors';
 import { MixSteps } from './mix-steps';
 import { t } from '../../platform/words';
 import { Sentence } from '../../ui/words/sentence';
@@ -206,6 +206,7 @@ const cell = { textAlign: 'right', fontVariantNumeric: 'tabular-nums' } as const
 /** How likely each word of the hand is; the flour's thirst is not known exactly. */
 function HandChances({ result }: { result: DoughResult }) {
   const { palette } = useTheme();
+  const words = handWordsOf(useHandling());
   const best = result.handWord;
   const right = result.rightHandWords;
   return (
@@ -214,7 +215,7 @@ function HandChances({ result }: { result: DoughResult }) {
         sx={{ display: 'grid', gridTemplateColumns: 'repeat(5, 1fr)', gap: '2px' }}
         role="img"
         aria-label={t('dough.chanceThatItFeelsRightRightValue', {
-          right: right.map((word) => handWordLabels[word].toLowerCase()).join(t('dough.or')),
+          right: right.map((word) => words[word].toLowerCase()).join(t('dough.or')),
           value: Math.round(right.reduce((sum, word) => sum + result.handWordChances[word], 0) * 100),
         })}
       >
@@ -239,7 +240,7 @@ function HandChances({ result }: { result: DoughResult }) {
                   }}
                 />
               </Box>
-              <Box sx={{ fontWeight: word === best ? 700 : 500, fontSize: typeSize.small }}>{handWordLabels[word]}</Box>
+              <Box sx={{ fontWeight: word === best ? 700 : 500, fontSize: typeSize.small }}>{words[word]}</Box>
               <Note>{t('dough.chanceIn100', { chance: Math.round(chance * 100) })}</Note>
             </Box>
           );

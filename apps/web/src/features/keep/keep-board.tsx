@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
-import { crispLoss, type KeepResult, showDuration, showQuantity, inUnits, unitOf, saidFacts } from '@north-leaf/core';
+import { crispLoss, goings, type KeepResult, showDuration, showQuantity, inUnits, unitOf, saidFacts } from '@north-leaf/core';
 import { Note } from '../../ui/frame/note';
 import { typeSize } from '../../ui/theme/theme';
 import { usePreferences, useVoice } from '../../platform/preferences';
@@ -35,6 +35,15 @@ function KeepSettings() {
         {t('keep.coolAndPack')}
       </Typography>
       <Waits path="/keep/cool" label={t('keep.cool')} hotTray />
+      <FieldRow label={t('keep.eaten')}>
+        <Choice
+          label={t('keep.eaten')}
+          value={formula.keep.goes ?? 'kept'}
+          onChange={(goes) => set('/keep/goes', goes === 'kept' ? undefined : goes)}
+          options={goings.map((value) => ({ value, name: t(value === 'warm' ? 'keep.eatenWarm' : 'keep.eatenKept') }))}
+        />
+      </FieldRow>
+      {formula.keep.goes === 'warm' && <Note>{t('keep.warmNeedsNoPack')}</Note>}
       <FieldRow label={t('common.pack')}>
         <Choice
           label={t('common.pack')}
@@ -81,7 +90,7 @@ function PlainField({ path, label }: { path: string; label: string }) {
   return <FormulaField path={path} label={label} kind="percent" hideUnit digits={0} width={62} />;
 }
 
-const eating = { snaps: 'snaps', bends: 'bends', soft: t('keep.isSoft') };
+const eating = { snaps: t('keep.snaps'), bends: t('keep.bends'), soft: t('keep.isSoft') };
 
 function KeepPicture() {
   const voice = useVoice();

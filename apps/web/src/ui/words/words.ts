@@ -1,4 +1,4 @@
-import type { HandWord, RowUse } from '@north-leaf/core';
+import { isUnderPin, type Handling, type HandWord, type RowUse } from '@north-leaf/core';
 import { t } from '../../platform/words';
 
 /** The hand's words for a dough, as they stand on the screen. */
@@ -9,6 +9,19 @@ export const handWordLabels: Record<HandWord, string> = {
   tacky: t('ui.tacky'),
   sticks: t('common.sticks'),
 };
+
+const bowlWords: Record<HandWord, string> = {
+  sandy: t('ui.hand.bowl.sandy'),
+  cracks: t('ui.hand.bowl.cracks'),
+  rollsClean: t('ui.hand.bowl.rollsClean'),
+  tacky: t('ui.hand.bowl.tacky'),
+  sticks: t('ui.hand.bowl.sticks'),
+};
+const palmWords: Record<HandWord, string> = { ...handWordLabels, rollsClean: t('ui.hand.palmClean') };
+const ofSpoon: ReadonlySet<Handling> = new Set(['dropped', 'piped', 'poured', 'spread']);
+/** The hand's words for a dough by how it is shaped: what is lifted by the spoon rolls nowhere. */
+export const handWordsOf = (handling: Handling | undefined): Record<HandWord, string> =>
+  handling === undefined || isUnderPin(handling) || handling === 'sliced' ? handWordLabels : ofSpoon.has(handling) ? bowlWords : palmWords;
 
 /** Where a row of a formula goes. */
 export const rowUseWords: Readonly<Record<RowUse, string>> = {

@@ -14,7 +14,7 @@ import {
   showQuantity,
 } from '@north-leaf/core';
 import { usePreferences, useVoice } from '../../../platform/preferences';
-import { handWordLabels } from '../../../ui/words/words';
+import { handWordsOf } from '../../../ui/words/words';
 import { Answers } from '../bench/answers';
 import { bench } from '../bench/bench-style';
 import { Palm } from './feel-pictures';
@@ -42,7 +42,7 @@ export function FeelStep({ run, progress, advance }: Props) {
       </Box>
       <Answers
         label={t('runs.howTheDoughFeels')}
-        answers={handWordOrder.map((key) => ({ key, label: handWordLabels[key], picture: <Palm word={key} /> }))}
+        answers={handWordOrder.map((key) => ({ key, label: handWordsOf(progress.step.handling)[key], picture: <Palm word={key} /> }))}
         chosen={word}
         onTake={take}
         onAgain={press}

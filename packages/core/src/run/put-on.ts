@@ -1,0 +1,78 @@
+import { isOfDough, type GoesOn, type Row, type RowUse } from '../document/formula.js';
+import { goesOnOf } from '../dough/piece/goes-on.js';
+import { handsPieceMin } from '../facts/run.js';
+import { isCutShape } from '../sheet/plan.js';
+import { hands, stepOf, weigh } from './made.js';
+import type { RunStep } from '../document/bake.js';
+import type { Made } from './made.js';
+
+type Kind = Exclude<RowUse, 'dough' | 'rollIn'>;
+/** In the order that hands take them: what falls on a lid falls before it lies on its jam, sugar sticks to a wash. */
+const inOrder: Readonly<Record<'before' | 'after', readonly Kind[]>> = {
+  before: ['filling', 'wash', 'topping', 'dust'],
+  after: ['dust', 'filling', 'wash', 'topping'],
+};
+
+/**
+ * What goes on or in at a moment of the work: weighed, then the act that puts it there.
+ *
+ * @param made what the steps are made from
+ * @param at the moment; `n` its number, where there are several
+ * @param which one use alone, or all but one: flour for the table is there before anything is rolled
+ */
+export function putOn(
+  made: Made,
+  at: GoesOn['at'],
+  { n, only, but, load = 1 }: { readonly n?: number; readonly only?: Kind; readonly but?: Kind; readonly load?: number } = {},
+): RunStep[] {
+  const rows = made.formula.rows.filter((row) => {
+    const on = goesOnOf(row);
+    return !isOfDough(row) && on !== null && on.at === at && (!('n' in on) || on.n === n);
+  });
+  const late = at === 'hot' || at === 'cooled' || at === 'serving';
+  return inOrder[late ? 'after' : 'before']
+    .filter((use) => use !== but && (only === undefined || use === only))
+    .flatMap((use) => {
+      const its = rows.filter((row) => row.use === use && row.amountG > 0);
+      if (its.length === 0) return [];
+      const stage = late ? 'keep' : 'sheet';
+      // It is weighed once, and goes on load by load.
+      const weighed = load === 1 ? its.flatMap(({ key }) => weigh(made, key, 1, stage)) : [];
+      return [...weighed, ...act(made, use, its, { at, n, stage, load })];
+    });
+}
+
+function act(
+  { formula, pantry, results }: Made,
+  use: Kind,
+  rows: readonly Row[],
+  {
+    at,
+    n,
+    stage,
+    load,
+  }: { readonly at: GoesOn['at']; readonly n: number | undefined; readonly stage: 'sheet' | 'keep'; readonly load: number },
+): RunStep[] {
+  // Flour for the table is there when it is weighed.
+  if (use === 'dust' && at === 'shaping') return [];
+  const { pieces } = results.sheet;
+  const names = rows.map(({ ingredientId }) => pantry.ingredients[ingredientId]?.name ?? ingredientId);
+  const amountG = rows.reduce((sum, row) => sum + row.amountG, 0) / Math.max(1, pieces);
+  const many = formula.sheet.parts.filter(({ shape }) => isCutShape(shape)).reduce((sum, { perPiece }) => sum + perPiece, 0) > 1;
+  const what =
+    use === 'filling'
+      ? stage === 'keep' && many
+        ? 'sandwich'
+        : 'fill'
+      : ({ wash: 'brush', topping: 'strew', dust: 'dust' } as const)[use];
+  const perPiece = what === 'dust' ? handsPieceMin.values.strew : handsPieceMin.values[what];
+  const base = what === 'dust' ? hands.strew : hands[what];
+  return [
+    stepOf(
+      what,
+      base + perPiece * pieces,
+      { names, amountG, pieces, ...(what === 'fill' ? { measures: [{ what: 'fillingG' as const, planned: amountG }] } : {}) },
+      { key: [what, at, n, load > 1 ? load : undefined].filter((one) => one !== undefined).join(':'), stage },
+    ),
+  ];
+}

@@ -1,0 +1,81 @@
+import { runSteps } from '../run/steps.js';
+import { evaluate } from '../evaluate.js';
+import { families } from '../facts/families.js';
+import { handlingOf, isUnderPin } from '../dough/handling.js';
+import { referenceFormula, referencePantry as pantry } from '../solve/reference.js';
+import { referenceKitchen as kitchen } from '../solve/reference-kitchen.js';
+import { runTimes } from '../run/times.js';
+import { goods, unlisted } from './goods.js';
+import { withSet } from './a-formula.js';
+import type { Formula } from '../document/formula.js';
+
+const stepsOf = (formula: Formula) => runSteps({ formula, kitchen, pantry }, evaluate(formula, kitchen, pantry));
+const actsOf = (formula: Formula) =>
+  stepsOf(formula)
+    .filter(({ what }) => !unlisted.has(what))
+    .map(({ what }) => what);
+
+describe('a run says every act of the good, once and in order, and none that does not belong', () => {
+  it.each(goods().map((good) => [good.name, good] as const))('%s', (_name, { formula, acts }) => {
+    const loads = stepsOf(formula).find(({ loads: n }) => n !== undefined)?.loads ?? 1;
+    // Each load goes in and comes out like the first.
+    const inOven = (what: string) => ['putIn', 'out', 'nextSetting'].includes(what);
+    const once = actsOf(formula).filter((what, i, all) => loads === 1 || !inOven(what) || all.indexOf(what) === i);
+    expect(once).toEqual(acts.filter((what, i, all) => loads === 1 || !inOven(what) || all.indexOf(what) === i));
+  });
+
+  it('every key of a run is its own', () => {
+    for (const { formula } of goods()) {
+      const keys = stepsOf(formula).map(({ key }) => key);
+      expect(new Set(keys).size).toBe(keys.length);
+    }
+  });
+
+  it('a drop biscuit of a bought blend, eaten warm, takes at most 22 steps', () => {
+    const { formula } = goods().find(({ name }) => /drop biscuits/.test(name))!;
+    const boxed = { ...formula, blend: { ...formula.blend, rows: [{ ...formula.blend.rows[0]!, share: 1 }] } };
+    expect(stepsOf(boxed).length).toBeLessThanOrEqual(22);
+  });
+
+  it('what is filled, strewn and brushed of a piece is what its rows hold', () => {
+    for (const { formula } of goods()) {
+      const steps = stepsOf(formula);
+      for (const { what, amountG, pieces, names } of steps.filter(({ what: one }) => ['fill', 'sandwich', 'strew'].includes(one))) {
+        const its = formula.rows.filter((row) => names!.includes(pantry.ingredients[row.ingredientId]!.name));
+        const rowsG = its
+          .filter(({ use }) => (what === 'strew' ? use === 'topping' : use === 'filling'))
+          .reduce((g, row) => g + row.amountG, 0);
+        expect(amountG! * pieces!).toBeCloseTo(rowsG, 6);
+      }
+    }
+  });
+
+  it('hands take longer over a larger batch', () => {
+    const { formula } = goods().find(({ name }) => name === 'closed tartlet')!;
+    const twice = withSet(formula, {
+      '/blendG': formula.blendG * 2,
+      ...Object.fromEntries(formula.rows.map(({ amountG }, i) => [`/rows/${i}/amountG`, amountG * 2])),
+    });
+    const hands = (one: Formula) => runTimes(stepsOf(one)).handsMin;
+    expect(hands(twice)).toBeGreaterThan(hands(formula) + 5);
+  });
+});
+
+describe('each family by how it is shaped', () => {
+  const each = Object.values(families).map((family) => [family.name, family, referenceFormula(family)] as const);
+  it.each(each)('%s: a slab and a pin only where it is rolled', (_name, family, first) => {
+    const handling = handlingOf(first, family);
+    const whats = new Set(stepsOf(first).map(({ what }) => what));
+    expect(whats.has('roll') || whats.has('lastRoll')).toBe(isUnderPin(handling));
+    if (['poured', 'pressedIn'].includes(handling)) expect(whats.has('shape')).toBe(false);
+    if (handling === 'poured') expect(whats.has('cold')).toBe(false);
+  });
+
+  it('a dough that goes from the bowl to its tray has no cold, and its stages are all worked out', () => {
+    for (const [, , first] of each.filter(([, family, one]) => ['poured', 'pressedIn'].includes(handlingOf(one, family)))) {
+      expect(first.chill.waits).toEqual([]);
+      const { chill, keep } = evaluate(first, kitchen, pantry);
+      expect([chill.state, keep.state]).not.toContain('waiting');
+    }
+  });
+});
