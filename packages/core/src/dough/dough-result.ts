@@ -1,3 +1,4 @@
+import type { Pours } from './pours.js';
 import type { HandWord } from '../document/bake.js';
 import type { Composition, SolidFatName } from '../document/pantry.js';
 import type { Allergen } from '../ingredient/safety/allergens.js';
@@ -48,6 +49,7 @@ export type DoughResult = WaterGets & {
   readonly handWordChances: Readonly<Record<HandWord, number>>;
   /** How far the right water may be off, by cause, one sd; and all of it. */ readonly waterSpread: readonly SpreadOfWater[];
   readonly wantsSdG: number;
+  /** What wets it and is held back; null where nothing is poured. */ readonly pours: Pours | null;
   readonly pourG: number;
   readonly spoons: number;
   readonly percents: BakersPercents;

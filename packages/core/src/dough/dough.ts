@@ -2,7 +2,7 @@ import { BLEND, isOfDough } from '../document/formula.js';
 import { learnedOf } from '../document/kitchen.js';
 import { readAmount } from '../entry/read-amount.js';
 import { InputError, within } from '../errors.js';
-import { saltPerSodium, waterSpread } from '../facts/dough.js';
+import { handShift, saltPerSodium, waterSpread } from '../facts/dough.js';
 import { restAndStand } from '../facts/mixing.js';
 import { leavenedFrom } from '../facts/oven.js';
 import { allergensOf } from '../ingredient/safety/allergens.js';
@@ -20,6 +20,8 @@ import { workedFats } from './fat.js';
 import { sodaBalance } from './leavening.js';
 import { gritAfterStanding, isMixStructured, mixedShares, standingMin } from './mix.js';
 import { doughTemperature } from './temperature.js';
+import { handlingOf } from './handling.js';
+import { poursOf } from './pours.js';
 import { handWordChances, handWordFor, rightHandWords, spreadOfWater, waterGets, waterLadder, waterWants } from './water.js';
 import type { BlendResult } from '../blend/blend.js';
 import type { Formula, Row } from '../document/formula.js';
@@ -84,6 +86,8 @@ export function doughStage(theCase: Case, blend: BlendResult): { result: DoughRe
   const wantsSdG = Math.sqrt(spread.reduce((sum, { sdG }) => sum + sdG ** 2, 0));
   const doughRows = rows.filter(({ row }) => row.use === 'dough');
   const standMin = standingMin(formula);
+  const pours = poursOf(rows);
+  const shift = handShift.values[handlingOf(formula, family)];
   const rawEggG = (of: readonly Portion[]) => sumG(of.flatMap((portion) => openedUp(pantry, portion)).filter(isRawEgg));
   const egg = (which: 'white' | 'yolk') => leaves.reduce((g, { ingredient, amountG }) => g + amountG * eggOf(ingredient)[which], 0);
   const result: DoughResult = {
@@ -103,13 +107,14 @@ export function doughStage(theCase: Case, blend: BlendResult): { result: DoughRe
     wants,
     wantsG: wants.wantsG,
     getsOverWants,
-    handWord: handWordFor(getsOverWants),
+    handWord: handWordFor(getsOverWants, shift),
     rightHandWords: rightHandWords(formula, family),
     // Two hands differ too: what is felt strays further than what is wanted.
-    handWordChances: handWordChances(getsOverWants, Math.hypot(wantsSdG / wants.wantsG, waterSpread.values.feel)),
+    handWordChances: handWordChances(getsOverWants, Math.hypot(wantsSdG / wants.wantsG, waterSpread.values.feel), shift),
     waterSpread: spread,
     wantsSdG,
-    ...waterLadder(gets.pouredWaterG, formula.holdBackShare),
+    pours,
+    ...waterLadder(pours?.amountG ?? 0, formula.holdBackShare),
     percents: percentsOf(theCase, { flour, dough, leaves: [...leaves, ...boxed], rollIn }, gets, wants),
     binderRatio: binderRatioOf(gumDoses(opened, family, formula.blendG)),
     needsBinder: Object.values(family.gumPercent).some(([low]) => low > 0),

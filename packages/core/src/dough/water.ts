@@ -12,7 +12,7 @@ import { handlingOf } from './handling.js';
 import { isDry, isGum, isPouredWater, isProteinType, isStarch } from '../ingredient/roles.js';
 import { compositionOf } from '../ingredient/mixture.js';
 import { normalBelow } from '../math/normal.js';
-import type { HandWord } from '../document/bake.js';
+import { handWordOrder, type HandWord } from '../document/bake.js';
 import type { Formula } from '../document/formula.js';
 import type { Ingredient } from '../document/pantry.js';
 import type { Family } from '../facts/families.js';
@@ -167,8 +167,14 @@ export function rightHandWords(formula: Pick<Formula, 'sheet'>, family: Pick<Fam
   return rightWordsOfHandling.values[handling];
 }
 
-/** The hand's word for gets over wants. */
-export function handWordFor(getsOverWants: number): HandWord {
+const wordOfBand = (band: HandWord, shift: number): HandWord =>
+  handWordOrder[Math.min(handWordOrder.length - 1, handWordOrder.indexOf(band) + shift)]!;
+
+/** The hand's word for gets over wants; `shift` words wetter where the dough is not rolled (facts/dough handShift). */
+export function handWordFor(getsOverWants: number, shift = 0): HandWord {
+  return wordOfBand(bandFor(getsOverWants), shift);
+}
+function bandFor(getsOverWants: number): HandWord {
   const { sandy, cracks, rollsClean, tacky } = handWords.values;
   if (getsOverWants < sandy) return 'sandy';
   if (getsOverWants < cracks) return 'cracks';
@@ -184,18 +190,21 @@ export function handWordFor(getsOverWants: number): HandWord {
  * Findings none.
  * Source   normal spread of wanted water (facts/dough thirstSpread, judgement).
  */
-export function handWordChances(getsOverWants: number, spreadShare = thirstSpread.value): Record<HandWord, number> {
+export function handWordChances(getsOverWants: number, spreadShare = thirstSpread.value, shift = 0): Record<HandWord, number> {
   const { sandy, cracks, rollsClean, tacky } = handWords.values;
   // The true ratio is getsOverWants / (1 + e): it lies under a limit when e is above getsOverWants / limit - 1.
   const under = (limit: number) => 1 - normalBelow((getsOverWants / limit - 1) / spreadShare);
   const [a, b, c, d] = [under(sandy), under(cracks), under(rollsClean), under(tacky)];
-  return { sandy: a, cracks: b - a, rollsClean: c - b, tacky: d - c, sticks: 1 - d };
+  const bands: Record<HandWord, number> = { sandy: a, cracks: b - a, rollsClean: c - b, tacky: d - c, sticks: 1 - d };
+  const words: Record<HandWord, number> = { sandy: 0, cracks: 0, rollsClean: 0, tacky: 0, sticks: 0 };
+  for (const band of handWordOrder) words[wordOfBand(band, shift)] += bands[band];
+  return words;
 }
 
-/** Pour most, hold spoons back. g and whole spoons; what does not fill a spoon is poured. */
-export function waterLadder(pouredWaterG: number, holdBackShare: number): { pourG: number; spoons: number } {
-  const spoons = Math.floor((pouredWaterG * holdBackShare) / spoonWaterG.value);
-  return { pourG: pouredWaterG - spoons * spoonWaterG.value, spoons };
+/** Pour most, hold spoons back. g of the liquid and whole spoons; what does not fill a spoon is poured. */
+export function waterLadder(pouredG: number, holdBackShare: number): { pourG: number; spoons: number } {
+  const spoons = Math.floor((pouredG * holdBackShare) / spoonWaterG.value);
+  return { pourG: pouredG - spoons * spoonWaterG.value, spoons };
 }
 
 /** Poured water that brings gets to wants, g. */

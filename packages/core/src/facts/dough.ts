@@ -44,6 +44,12 @@ export const rightWordsOfHandling = table<Readonly<Record<Handling, readonly Han
   'commonPractice',
   'a rolled dough leaves the palm clean; scooped dough may be tacky, pressed crumbs only hold when squeezed, drop doughs and batters stick and must; no source',
 );
+export const handShift = table<Readonly<Record<Handling, number>>>(
+  { rolled: 0, laminated: 0, sliced: 0, patted: 0, byHand: 0, pressedIn: 0, dropped: 1, piped: 1, spread: 2, poured: 2 },
+  'words wetter',
+  'judgement',
+  'a dough that gets just what it wants is, where it is dropped, one word wetter in the hand than one that is rolled; where it is poured, two',
+);
 export const spoonWaterG = fact(15, 'g', 'commonPractice', 'one spoon of water; no source');
 export const holdBackShare = fact(0.2, 'share of poured water', 'commonPractice', 'pour 80 %, hold 20 % back in spoons; no source');
 export const doughDensity = fact(1.2, 'g/ml', 'judgement', 'raw pastry dough, 1.1 to 1.3; a weighed piece replaces it');

@@ -15,6 +15,12 @@ export const raisedGapMm = fact(
   'judgement',
   'between proved pieces on a tray: they grow sideways in the oven, and stuck together their sides stay pale',
 );
+export const batterFill = table(
+  { aim: 0.75, watch: 0.85, over: 1 },
+  'share of the depth',
+  'commonPractice',
+  'cups and tins are filled two thirds to three quarters with a batter that rises; over the rim it runs; no source',
+);
 export const shelvesEvenK = fact(8, 'K', 'judgement', 'shelves that differ by more bake two trays unlike');
 export const proofGrowth = table(
   { ratio: 1.5, fromC: 20, fromMin: 30 },

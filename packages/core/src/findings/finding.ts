@@ -78,6 +78,7 @@ export const findingCodes = [
   'sheet.tooThin',
   'sheet.tooThick',
   'sheet.noPiece',
+  'sheet.overfull',
   'sheet.shortBatch',
   'sheet.scrapHigh',
   'sheet.traysShort',

@@ -112,6 +112,21 @@ export const eggOf = ({
  * isPouredWater(ingredients.water); // => true
  */
 export const isPouredWater = (of: Ingredient): boolean => of.kind === 'liquid' && of.composition.waterShare > 0.999;
+/** Thin enough to be measured in spoons at the bowl, water share from it. Judgement: milk, buttermilk, yogurt and juice are, soft cheese is not. */
+const POURABLE = 0.82;
+/**
+ * Whether it pours and is mostly water: milk, buttermilk, plant drinks, juice.
+ *
+ * Units    none.
+ * Throws   nothing.
+ * Findings none.
+ * Source   composition; where the line is drawn: judgement.
+ *
+ * @example
+ * isPourable(ingredients.buttermilk); // => true
+ */
+export const isPourable = ({ kind, composition }: Ingredient): boolean =>
+  (kind === 'liquid' || kind === 'dairy' || kind === 'plant_milk') && composition.waterShare >= POURABLE;
 /**
  * Whether it is a fat, solid or liquid.
  *

@@ -1,7 +1,6 @@
 import { evaluateDough } from '../evaluate.js';
 import { asBaked } from '../document/happened.js';
 import { runState } from './state.js';
-import { isPouredWater } from '../ingredient/roles.js';
 import type { BakeEvent, RunStep } from '../document/bake.js';
 import type { Formula } from '../document/formula.js';
 import type { DoughResult } from '../dough/dough.js';
@@ -51,7 +50,8 @@ export function bowlDough(
     rows: made.formula.rows.map((row) => ({ ...row, amountG: Math.max(0, inBowl(row.key, row.amountG * state.factor)) })),
   };
   const { dough } = evaluateDough(asItIs, kitchen, pantry);
-  const water = formula.rows.find(({ ingredientId }) => isPouredWater(pantry.ingredients[ingredientId]!));
-  const spooned = water ? Math.max(0, besides.get(water.key) ?? 0) : 0;
-  return dough.state === 'waiting' ? null : { dough: dough.result, formula: asItIs, heldG: Math.max(0, heldG - spooned) };
+  if (dough.state === 'waiting') return null;
+  const { pours } = dough.result;
+  const spooned = pours ? Math.max(0, besides.get(pours.rowKey) ?? 0) : 0;
+  return { dough: dough.result, formula: asItIs, heldG: Math.max(0, heldG - spooned) };
 }

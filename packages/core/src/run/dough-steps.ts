@@ -12,9 +12,10 @@ import type { Made } from './made.js';
 /** Weighing and mixing in the order of the formula, the hand's word, the dough's temperature. */
 export function mixing(made: Made): RunStep[] {
   const { formula, pantry, results } = made;
+  const liquid = results.dough.pours?.rowKey;
   const isWater = (rowKey: string) => {
     const one = pantry.ingredients[formula.rows.find(({ key }) => key === rowKey)?.ingredientId ?? ''];
-    return one !== undefined && isPouredWater(one);
+    return rowKey === liquid || (one !== undefined && isPouredWater(one));
   };
   const doughRows = formula.rows.filter(({ use }) => use === 'dough');
   const rests = (step: Formula['mix'][number]) => (step.act === 'stand' || step.act === 'soak') && step.min !== undefined;

@@ -3,7 +3,7 @@ import { isEgg, isGum, isSalt, isStarch } from '../ingredient/roles.js';
 import { handWords, spoonWaterG } from '../facts/dough.js';
 import { feelDosing } from '../facts/run.js';
 import { learnedThirst } from '../learn/thirst.js';
-import type { HandWord } from '../document/bake.js';
+import { handWordOrder, type HandWord } from '../document/bake.js';
 import type { Formula } from '../document/formula.js';
 import type { Pantry } from '../document/pantry.js';
 import type { DoughResult } from '../dough/dough.js';
@@ -48,20 +48,24 @@ export function feelAnswer(
   const learned = learnedOf(kitchen, 'thirstFactor', formula.blend.name)?.value ?? 1;
   const drinks = dough.wants.flourG + dough.wants.starchG;
   // The record's own thirst is in `wants` already: what the word says is on top of it.
-  const said = learnedThirst([{ getsOverWants: inG.getsG / dough.wantsG, word }]);
-  const value = outsideBand(word, inG.getsG / dough.wantsG, said.value);
+  // Off on the side that it lies of what is right for this dough: a drop dough that leaves the palm clean is too dry.
+  const band = bandFrom(word, dough.rightHandWords);
+  const said = learnedThirst([{ getsOverWants: inG.getsG / dough.wantsG, word: band }]);
+  const value = outsideBand(band, inG.getsG / dough.wantsG, said.value);
   const wantsG = dough.wantsG + drinks * (value - 1);
   const sdG = drinks * said.sd;
   const { aimRatio, firstShare, leastG, spoonStep } = feelDosing.values;
   const dose = inG.dosesGiven === 0 ? 1 : 2;
   const part = dose === 1 ? firstShare : 1;
   const spoonsHeld = Math.max(0, Math.round((inG.heldG / spoonWaterG.value) * 2) / 2);
-  if (word === 'sandy' || word === 'cracks') {
-    const totalG = Math.max(leastG, wantsG * aimRatio - inG.getsG);
+  if (band === 'sandy' || band === 'cracks') {
+    // So much of the liquid as brings that water: milk is not all water.
+    const { waterShare } = dough.pours ?? { waterShare: 1 };
+    const totalG = Math.max(leastG, (wantsG * aimRatio - inG.getsG) / waterShare);
     const spoons = Math.max(spoonStep, Math.round((totalG * part) / spoonWaterG.value / spoonStep) * spoonStep);
     const doseG = spoons * spoonWaterG.value;
-    const impliedThirst = (learned * (inG.getsG + doseG)) / aimRatio / dough.wantsG;
-    return { adds: 'water', totalG, sdG, doseG, spoons, spoonsHeld, withIt: [], orStarch: [], dose, impliedThirst };
+    const impliedThirst = (learned * (inG.getsG + doseG * waterShare)) / aimRatio / dough.wantsG;
+    return { adds: 'water', totalG, sdG: sdG / waterShare, doseG, spoons, spoonsHeld, withIt: [], orStarch: [], dose, impliedThirst };
   }
   // Each gram of blend wants its share of water: enough is added for the water that is in.
   const perG = drinks * value > 0 ? wantsG / formula.blendG : 1;
@@ -84,6 +88,15 @@ export function feelAnswer(
     dose,
     impliedThirst,
   };
+}
+
+/** A word as a rolled dough would say it, by how far it is from the words that are right here. */
+function bandFrom(word: HandWord, right: readonly HandWord[]): HandWord {
+  const at = (one: HandWord) => handWordOrder.indexOf(one);
+  const [driest, wettest] = [Math.min(...right.map(at)), Math.max(...right.map(at))];
+  const clean = at('rollsClean');
+  const off = at(word) < driest ? at(word) - driest : at(word) > wettest ? at(word) - wettest : 0;
+  return handWordOrder[Math.min(handWordOrder.length - 1, Math.max(0, clean + off))]!;
 }
 
 /** A word names a band: belief that the dough already lies outside it is no answer to the hand. */

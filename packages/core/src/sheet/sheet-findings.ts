@@ -6,7 +6,7 @@ import { scrapLimit, thicknessFix } from '../facts/dough.js';
 import { judged } from '../facts/judgements.js';
 import { restAndStand } from '../facts/mixing.js';
 import { layerFloors, slabUnlike } from '../facts/laminating.js';
-import { shelvesEvenK } from '../facts/sheet.js';
+import { batterFill, shelvesEvenK } from '../facts/sheet.js';
 import { finding } from '../findings/judge.js';
 import { cutterOf, fittingCutter, needsCutter } from './cut/cutters.js';
 import { usualFolds } from './layers/laminate.js';
@@ -28,6 +28,7 @@ export function sheetFindings({ formula, family, kitchen }: Case, dough: DoughRe
   return [
     ...thicknessFindings(formula, family, result),
     ...cutFindings({ formula, family, kitchen }, result),
+    ...fillFindings(formula, kitchen, result),
     ...trayFindings(formula, kitchen, result),
     ...warmFindings(formula, kitchen, dough),
     ...(result.laminate ? layerFindings(formula, kitchen, dough, result.laminate) : unfolded(family, kitchen, dough)),
@@ -128,6 +129,20 @@ function cutFindings({ formula, family, kitchen }: Omit<Case, 'pantry'>, result:
     }
   }
   return found;
+}
+
+/** Batter that has no room to rise in its cup or tin. */
+function fillFindings({ sheet: { parts }, bake }: Formula, kitchen: Kitchen, { body, pieces }: SheetResult): Finding[] {
+  const pan = kitchen.pans?.find(({ id }) => id === bake.panId);
+  const { shape } = parts[0]!;
+  if (body.form !== 'poured' || !pan || shape.kind !== 'portion' || pieces === 0) return [];
+  const { aim, watch, over } = batterFill.values;
+  const share = body.heightMm / pan.depthMm;
+  if (share <= watch) return [];
+  const to = roundTo((shape.pieceG * aim) / share, 1, 'down');
+  const measured = { path: 'sheet.body.heightMm', value: body.heightMm, high: pan.depthMm, low: aim * pan.depthMm };
+  const edits = to > 0 ? [{ path: '/sheet/parts/0/shape/pieceG', from: shape.pieceG, to }] : undefined;
+  return [finding('sheet.overfull', share >= over ? 'fix' : 'watch', 'sheet', measured, edits)];
 }
 
 /** A round, hexagon or heart of a size that no cutter here has: the nearest of its kind, where there is one near enough. */

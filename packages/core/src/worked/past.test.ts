@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { handWordFor } from '../dough/water.js';
 import { evaluate, findingsOf } from '../evaluate.js';
 import { lotFindings } from '../ingredient/lots.js';
 import { fromPreparation } from '../ingredient/made.js';
@@ -100,7 +101,8 @@ const readOf = (worked: ReturnType<typeof evaluate>) => {
     getsG: d.getsG,
     wantsG: d.wantsG,
     binderRatio: d.binderRatio,
-    handWord: d.handWord,
+    // How dry or wet it is; what a hand calls that goes by how it is shaped since core 1.13.
+    handWord: handWordFor(d.getsOverWants),
     percents: d.percents,
     freeG: d.sodaBalance.freeG,
     eggG: d.eggG,

@@ -262,15 +262,18 @@ function Ladder({ result }: { result: DoughResult }) {
   const voice = useVoice();
   const { palette } = useTheme();
   const units = usePreferences((state) => state.units);
-  const { temperature } = result;
-  if (result.pouredWaterG <= 0) {
+  const { temperature, pours } = result;
+  if (!pours) {
     return <Box sx={{ fontSize: typeSize.small }}>{t('dough.nothingIsPouredFatAndEggBring')}</Box>;
   }
   return (
     <Box component="section" aria-label={t('dough.waterLadder')}>
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, flexWrap: 'wrap' }}>
         <Box sx={{ bgcolor: palette.make.water, color: palette.onMake.water, borderRadius: '6px', px: 4, py: 1, fontWeight: 650 }}>
-          {t('dough.pourPour', { pour: showQuantity(result.pourG, 'bulk', units) })}
+          {t(result.pouredWaterG > 0 ? 'dough.pourPour' : 'dough.pourLiquid', {
+            pour: showQuantity(result.pourG, 'bulk', units),
+            liquid: pours.name.split(/[,(]/)[0]!.trim().toLowerCase(),
+          })}
         </Box>
         {Array.from({ length: result.spoons }, (_, i) => (
           <Box key={i} aria-hidden sx={{ width: 26, height: 18, borderRadius: '50%', bgcolor: palette.make.water }} />

@@ -10,7 +10,6 @@ import {
   type FeelsByWarmth,
   type HandWord,
   type StepProgress,
-  isPouredWater,
   showQuantity,
 } from '@north-leaf/core';
 import { usePreferences, useVoice } from '../../../platform/preferences';
@@ -34,9 +33,10 @@ export function FeelStep({ run, progress, advance }: Props) {
     <Box sx={{ display: 'grid', gap: 4 }}>
       <Box sx={bench.text}>
         {feelWords(right)}{' '}
-        {bowl &&
+        {bowl?.dough.pours &&
           t('runs.pouredwaterOfWaterIsInWord', {
-            pouredWater: voice.show(bowl.dough.pouredWaterG, 'mass'),
+            pouredWater: voice.show(bowl.dough.pours.amountG, 'mass'),
+            liquid: liquidName(bowl.dough.pours.name),
             word: bowl.heldG > 0.5 ? t('runs.heldIsHeldBack', { held: voice.show(bowl.heldG, 'mass') }) : '',
           })}
       </Box>
@@ -51,7 +51,13 @@ export function FeelStep({ run, progress, advance }: Props) {
       <Box aria-live="polite" sx={{ display: 'grid', gap: 3 }}>
         {warmth && <Warmth {...warmth} />}
         {word && !warmth && (
-          <FeelSaid isRight={isRight} answer={dosing ? answer : null} dosesGiven={dosesGiven} wantedThirst={run.formula.blend.name} />
+          <FeelSaid
+            liquid={liquidName(bowl?.dough.pours?.name ?? '')}
+            isRight={isRight}
+            answer={dosing ? answer : null}
+            dosesGiven={dosesGiven}
+            wantedThirst={run.formula.blend.name}
+          />
         )}
         {button && <FeelButtons feeling={feeling} />}
       </Box>
@@ -65,8 +71,8 @@ function useFeeling(advance: Advance, progress: StepProgress, run: RunInHand) {
   const { step } = progress;
   const [word, setWord] = useState<HandWord | null>(null);
   const [busy, setBusy] = useState(false);
-  const water = run.formula.rows.find(({ ingredientId }) => isPouredWater(run.pantry.ingredients[ingredientId]!));
   const bowl = bowlDough({ formula: run.formula, kitchen: run.kitchen, pantry: run.pantry }, run.run.steps, run.events);
+  const water = run.formula.rows.find(({ key }) => key === bowl?.dough.pours?.rowKey);
   const doses = run.events.filter(
     ({ stepKey, what }) => stepKey === step.key && what.kind === 'weighed' && what.rowKey === (water?.key ?? 'b1'),
   ).length;
@@ -157,6 +163,7 @@ function FeelButtons({ feeling }: { readonly feeling: Feeling }) {
   );
 }
 
+const liquidName = (name: string) => name.split(/[,(]/)[0]!.trim().toLowerCase();
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** The temperature explains the word: it is mended first. */
@@ -178,7 +185,9 @@ function FeelSaid({
   answer,
   dosesGiven,
   wantedThirst,
+  liquid,
 }: {
+  liquid: string;
   isRight: boolean;
   answer: FeelAnswer;
   dosesGiven: number;
@@ -197,7 +206,7 @@ function FeelSaid({
     <Box>
       <Box sx={bench.title}>
         {answer.adds === 'water'
-          ? t('runs.addSpoonsOfWaterDoseMix20', { spoons: spoons(answer.spoons ?? 0), dose: voice.show(answer.doseG, 'mass') })
+          ? t('runs.addSpoonsOfWaterDoseMix20', { liquid, spoons: spoons(answer.spoons ?? 0), dose: voice.show(answer.doseG, 'mass') })
           : t('runs.addDoseOfTheBlendWithitMix', {
               dose: voice.show(answer.doseG, 'mass'),
               withIt: answer.withIt
