@@ -172,6 +172,7 @@ export type { FeelsByWarmth } from './run/feel-warmth.js';
 export type { FeelAnswer } from './run/feel-answer.js';
 export type { ScalePan as ScalePan, Rest as ScaleRest, ScaleReading } from './devices/scale.js';
 export type { Course } from './devices/probe.js';
+export { eatenWarm } from './keep/eaten-warm.js';
 export { handlingOf, isUnderPin } from './dough/handling.js';
 export type { Handling } from './document/handling.js';
 export { demoPuffSticks } from './demo/puff-sticks.js';

@@ -63,3 +63,9 @@ export const frozenThroughC = fact(-12, 'C', 'judgement', 'middle of a piece tha
 export const thawedC = fact(10, 'C', 'judgement', 'middle of a piece that counts as thawed');
 export const bringBackC = fact(140, 'C', 'commonPractice', 'a low oven brings crispness back without more colour; no source');
 export const packSpread = fact(0.4, 'share of the days', 'judgement', 'how far a real pack strays from its class');
+export const warmRestMin = fact(
+  10,
+  'min',
+  'commonPractice',
+  'a quick bread or biscuit stands so long before it is broken, or it falls apart; no source',
+);

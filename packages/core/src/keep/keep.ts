@@ -57,6 +57,7 @@ export type KeepResult = {
   readonly waterActivity: number;
   /** 0..1; above 0.7 it snaps. */ readonly crispness: number;
   readonly word: EatingWord;
+  /** Whether its family is meant to snap; what is soft keeps, and snaps never. */ readonly meantToSnap: boolean;
   readonly crispDays: Estimate;
   /** Never softens at this humidity, or not within the days that are looked at. */ readonly openEnded: boolean;
   readonly openTrayHours: number | null;
@@ -137,6 +138,7 @@ export function keepStage(
   const result: KeepResult = {
     waterActivity: activity,
     crispness: crispnessAt(activity),
+    meantToSnap,
     word: wordFor(crispnessAt(activity), activity),
     crispDays: { value: crispDays, sd, basis: leak ? 'learned' : 'judgement' },
     openEnded: course.softAfterDays > crispHorizonDays.value,
@@ -441,7 +443,7 @@ function keepFindings(formula: Formula, family: Family, kitchen: Kitchen, result
       ]),
     );
   }
-  if (result.packedAtC > packBelowC.value && keep.cool.length > 0) {
+  if (keep.goes !== 'warm' && result.packedAtC > packBelowC.value && keep.cool.length > 0) {
     const last = keep.cool.length - 1;
     const from = keep.cool[last]!.min;
     const { packableMin } = result.cooling;

@@ -1,4 +1,4 @@
-import { type Evaluation, type Formula, type StageName, showDuration, unitOf } from '@north-leaf/core';
+import { saidFacts, type Evaluation, type Formula, type StageName, showDuration, unitOf } from '@north-leaf/core';
 import { type Voice } from '@north-leaf/words';
 import { t } from '../../platform/words';
 
@@ -67,7 +67,13 @@ export function rulingOf(stage: StageName, evaluation: Evaluation, voice: Voice)
     }
     case 'keep': {
       if (evaluation.keep.state === 'waiting') return none;
-      const { crispDays, openEnded } = evaluation.keep.result;
+      const { crispDays, openEnded, meantToSnap, mouldFreeDays, needsCold } = evaluation.keep.result;
+      if (needsCold) return { number: voice.show(saidFacts.fridgeC, 'temperature'), unit: t('board.orColder') };
+      if (!meantToSnap && mouldFreeDays !== null)
+        return {
+          number: mouldFreeDays < 1 ? t('board.underADay') : t('board.daysKept', { count: Math.floor(mouldFreeDays) }),
+          unit: t('board.keeps'),
+        };
       return {
         number: t('board.valueWordDays', { value: Math.floor(crispDays.value), word: openEnded ? '+' : '' }),
         unit: t('common.crisp2'),

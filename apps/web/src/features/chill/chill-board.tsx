@@ -259,14 +259,18 @@ function ChillPicture() {
   const units = usePreferences((state) => state.units);
   if (evaluation.chill.state === 'waiting') return <Waiting stage="chill" />;
   const { result } = evaluation.chill;
+  const cold = result.waitMin > 0;
   const bench = result.benchOpenEnded ? t('chill.overAnHour') : showDuration(Math.round(result.benchMin));
   return (
     <Box sx={{ display: 'grid', gap: 3 }}>
-      <ChillCurve result={result} />
-      {result.waitMin > 0 && <Slices result={result} />}
+      {cold && <ChillCurve result={result} />}
+      {cold && <Slices result={result} />}
       <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(4, 1fr)', gap: 2 }}>
-        <Fact label={t('chill.middleOutOfTheCold')} value={showQuantity(result.endMiddleC, 'temperature', units, 0)} />
-        <Fact label={t('chill.rimOutOfTheCold')} value={showQuantity(result.endRimC, 'temperature', units, 0)} />
+        <Fact
+          label={cold ? t('chill.middleOutOfTheCold') : t('board.fromTheBowl')}
+          value={showQuantity(result.endMiddleC, 'temperature', units, 0)}
+        />
+        {cold && <Fact label={t('chill.rimOutOfTheCold')} value={showQuantity(result.endRimC, 'temperature', units, 0)} />}
         <Fact label={rolled ? t('chill.onTheTableAsASlab') : t('chill.bowlOnTheTable')} value={bench} />
         <Fact label={t('chill.ofItsFatIsSolid')} value={`${Math.round(result.endSolidFatPercent)} %`} />
       </Box>

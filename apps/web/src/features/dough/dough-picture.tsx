@@ -13,6 +13,7 @@ import {
   type Family,
   type SpreadOfWater,
   showQuantity,
+  type Handling,
 } from '@north-leaf/core';
 import { Note } from '../../ui/frame/note';
 import { Section } from '../../ui/frame/section';
@@ -262,6 +263,7 @@ function Ladder({ result }: { result: DoughResult }) {
   const voice = useVoice();
   const { palette } = useTheme();
   const units = usePreferences((state) => state.units);
+  const handling = useHandling();
   const { temperature, pours } = result;
   if (!pours) {
     return <Box sx={{ fontSize: typeSize.small }}>{t('dough.nothingIsPouredFatAndEggBring')}</Box>;
@@ -315,7 +317,7 @@ function Ladder({ result }: { result: DoughResult }) {
         </Box>
       )}
       <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fit, minmax(130px, 1fr))', gap: 2, pt: 2 }}>
-        {handRules.map(([name, says]) => (
+        {handRules(handling).map(([name, says]) => (
           <Box key={name} sx={{ bgcolor: palette.leaf.well, borderRadius: '8px', px: 3, py: 1.5, fontSize: typeSize.small }}>
             <b>{name}</b>
             <Box sx={{ color: 'text.secondary' }}>{says}</Box>
@@ -325,12 +327,16 @@ function Ladder({ result }: { result: DoughResult }) {
     </Box>
   );
 }
-/** When to stop; common practice. */
-const handRules = [
-  [t('dough.squeeze'), t('dough.holdsHairlineCracksAtMost')],
-  [t('dough.bowl'), t('dough.noDryFlourAtItsBottom')],
-  [t('dough.touch'), t('dough.notShinyLeavesTheHand')],
-] as const;
+/** When to stop, by how it is shaped; common practice, no source. */
+function handRules(handling: Handling): readonly (readonly [string, string])[] {
+  const bowl = [t('dough.bowl'), t('dough.noDryFlourAtItsBottom')] as const;
+  if (handling === 'poured' || handling === 'spread')
+    return [[t('dough.rule.lift'), t('dough.rule.flows')], bowl, [t('dough.touch'), t('dough.rule.smooth')]];
+  if (handling === 'dropped' || handling === 'piped')
+    return [[t('dough.rule.lift'), t('dough.rule.clings')], bowl, [t('dough.touch'), t('dough.rule.shine')]];
+  if (handling === 'pressedIn') return [[t('dough.squeeze'), t('dough.rule.justHolds')], bowl];
+  return [[t('dough.squeeze'), t('dough.holdsHairlineCracksAtMost')], bowl, [t('dough.touch'), t('dough.notShinyLeavesTheHand')]];
+}
 
 function WantsAndGets({ result }: { result: DoughResult }) {
   const voice = useVoice();

@@ -2,13 +2,14 @@ import { useMemo } from 'react';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
-import { crispLoss, goings, type KeepResult, showDuration, showQuantity, inUnits, unitOf, saidFacts } from '@north-leaf/core';
+import { crispLoss, eatenWarm, goings, type KeepResult, showDuration, showQuantity, inUnits, unitOf, saidFacts } from '@north-leaf/core';
 import { Note } from '../../ui/frame/note';
 import { typeSize } from '../../ui/theme/theme';
 import { usePreferences, useVoice } from '../../platform/preferences';
 import { Choice } from '../../ui/form/choice';
 import { FieldRow } from '../../ui/form/field-row';
 import { Plot } from '../../ui/drawing/plot';
+import { useDraft } from '../formulas/doors';
 import { stageQuestions, Board, FormulaField, useAnswer, useSurroundings, useFormula, useSet, Waiting, Waits } from '../board/doors';
 import { Fact } from '../../ui/frame/fact-tile';
 import { t } from '../../platform/words';
@@ -16,10 +17,16 @@ import { Sentence } from '../../ui/words/sentence';
 
 export function KeepBoard() {
   return (
-    <Board question={stageQuestions.keep} set={<KeepSettings />}>
+    <Board question={useSnaps() ? stageQuestions.keep : t('board.howLongDoesItKeep')} set={<KeepSettings />}>
       <KeepPicture />
     </Board>
   );
+}
+
+/** Whether the question is how long it snaps. */
+function useSnaps(): boolean {
+  const { evaluation } = useAnswer();
+  return evaluation.keep.state === 'waiting' || evaluation.keep.result.meantToSnap;
 }
 
 function KeepSettings() {
@@ -27,6 +34,7 @@ function KeepSettings() {
   const formula = useFormula();
   const { kitchen } = useSurroundings();
   const set = useSet();
+  const { edit } = useDraft.getState();
   /** Left out where nobody says; the cold is then asked for. */
   const setPlace = (placeId: string) => set('/keep/placeId', placeId === '' ? undefined : placeId);
   return (
@@ -39,7 +47,7 @@ function KeepSettings() {
         <Choice
           label={t('keep.eaten')}
           value={formula.keep.goes ?? 'kept'}
-          onChange={(goes) => set('/keep/goes', goes === 'kept' ? undefined : goes)}
+          onChange={(goes) => (goes === 'warm' ? edit(`warm:${Date.now()}`, () => eatenWarm(formula)) : set('/keep/goes', undefined))}
           options={goings.map((value) => ({ value, name: t(value === 'warm' ? 'keep.eatenWarm' : 'keep.eatenKept') }))}
         />
       </FieldRow>
@@ -120,7 +128,7 @@ function KeepPicture() {
           word: result.openTrayHours === null ? t('keep.itStaysCrispAtThisHumidity') : `${result.openTrayHours.toFixed(0)} h`,
         })}
       </Box>
-      <UptakeCurve result={result} sellWithinDays={formula.keep.sellWithinDays} />
+      {result.meantToSnap && <UptakeCurve result={result} sellWithinDays={formula.keep.sellWithinDays} />}
       <CoolingCurve result={result} />
       <ForLater result={result} />
       <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(4, 1fr)', gap: 2 }}>
