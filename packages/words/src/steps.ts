@@ -22,7 +22,7 @@ const special: Partial<Record<RunStep['what'], (step: RunStep, tell: Tell) => Pa
     why: s.heldG ? tell('why') : '',
   }),
   mix: (s) => (s.does === undefined ? {} : { title: s.does }),
-  rest: (s) => (s.does === undefined ? {} : { title: s.does }),
+  rest: (s, tell) => ({ sign: s.does === undefined ? '' : tell('sign', 'until') }),
   doughTemperature: (s, tell) => ({ why: tell('why', bowlOf(s) ?? s.stage) }),
   feel: (s, tell) => ({ how: tell('how', s.handling), sign: tell('sign', s.handling) }),
   shape: (s, tell) => ({

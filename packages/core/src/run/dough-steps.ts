@@ -2,6 +2,7 @@ import { BLEND } from '../document/formula.js';
 import { isMixStructured } from '../dough/mix.js';
 import { mixWords } from '../entry/mix-words.js';
 import { spoonWaterG } from '../facts/dough.js';
+import { stopSigns } from '../facts/mixing.js';
 import { isPouredWater } from '../ingredient/roles.js';
 import { handlingOf } from '../dough/handling.js';
 import { hands, waitSteps, weigh, weighBlend } from './made.js';
@@ -45,7 +46,7 @@ export function mixing(made: Made): RunStep[] {
             what: 'rest',
             handsMin: 0,
             min: step.min!,
-            ...(step.act === 'stand' ? { does: mixWords(step, formula, pantry) } : {}),
+            ...(step.act === 'stand' && step.stopAt ? { does: stopSigns.values[step.stopAt]?.words ?? step.stopAt } : {}),
           },
         ]
       : [];

@@ -109,35 +109,45 @@ function KeepPicture() {
   const { result } = evaluation.keep;
   return (
     <Box sx={{ display: 'grid', gap: 3 }}>
-      <Box sx={{ fontSize: typeSize.small }}>
-        <Sentence say="keep.packedTodayItEating" values={{ eating: eating[result.word] }} />
-        {result.word === 'snaps' && (
-          <>
-            {' '}
-            <Sentence
-              say="keep.forWord"
-              values={{
-                word: result.openEnded
-                  ? t('keep.overValueDays', { value: result.crispDays.value })
-                  : t('keep.valueSdDays', { value: Math.floor(result.crispDays.value), sd: Math.max(1, Math.round(result.crispDays.sd)) }),
-              }}
-            />
-          </>
-        )}
-        {t('keep.onAnOpenTrayWord', {
-          word: result.openTrayHours === null ? t('keep.itStaysCrispAtThisHumidity') : `${result.openTrayHours.toFixed(0)} h`,
-        })}
-      </Box>
+      {result.meantToSnap && <HowLongItSnaps result={result} />}
       {result.meantToSnap && <UptakeCurve result={result} sellWithinDays={formula.keep.sellWithinDays} />}
       <CoolingCurve result={result} />
       <ForLater result={result} />
       <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(4, 1fr)', gap: 2 }}>
         <Fact label={t('keep.waterActivityDay0')} value={result.waterActivity.toFixed(2)} />
-        <Fact label={t('keep.softAboveMoisture')} value={`${(result.softAboveMoistureShare * 100).toFixed(1)} %`} />
-        <Fact label={t('keep.whenPacked')} value={showQuantity(result.packedAtC, 'temperature', units, 0)} />
+        {result.meantToSnap && <Fact label={t('keep.softAboveMoisture')} value={`${(result.softAboveMoistureShare * 100).toFixed(1)} %`} />}
+        <Fact
+          label={t(formula.keep.goes === 'warm' ? 'keep.whenEaten' : 'keep.whenPacked')}
+          value={showQuantity(result.packedAtC, 'temperature', units, 0)}
+        />
         <Fact label={t('keep.eachBaked')} value={showQuantity(result.bakedPieceG, 'mass', units)} />
       </Box>
       <Note size="small">{t('keep.aForecastNotAShelfLifeDate', { fridge: voice.show(saidFacts.fridgeC, 'temperature') })}</Note>
+    </Box>
+  );
+}
+
+/** Crisp for so long in its pack, and on an open tray. */
+function HowLongItSnaps({ result }: { readonly result: KeepResult }) {
+  return (
+    <Box sx={{ fontSize: typeSize.small }}>
+      <Sentence say="keep.packedTodayItEating" values={{ eating: eating[result.word] }} />
+      {result.word === 'snaps' && (
+        <>
+          {' '}
+          <Sentence
+            say="keep.forWord"
+            values={{
+              word: result.openEnded
+                ? t('keep.overValueDays', { value: result.crispDays.value })
+                : t('keep.valueSdDays', { value: Math.floor(result.crispDays.value), sd: Math.max(1, Math.round(result.crispDays.sd)) }),
+            }}
+          />
+        </>
+      )}
+      {t('keep.onAnOpenTrayWord', {
+        word: result.openTrayHours === null ? t('keep.itStaysCrispAtThisHumidity') : `${result.openTrayHours.toFixed(0)} h`,
+      })}
     </Box>
   );
 }

@@ -1,0 +1,111 @@
+import type { Page } from '@playwright/test';
+import { expect, test } from './a-house.js';
+import { complaints, openMenu } from './a-page.js';
+import { endRun, goOn, storedRun, storedWhen, title, upTo } from './a-run.js';
+
+/** A first formula of a family, made as a baker makes one. */
+async function made(page: Page, name: string, family: string): Promise<void> {
+  await page.goto('/formulas');
+  await page.getByRole('button', { name: 'New formula' }).click();
+  await page.getByLabel('Name').fill(name);
+  await openMenu(page.getByRole('combobox', { name: 'Family' }));
+  await page.getByRole('option', { name: family, exact: true }).click();
+  await page.getByRole('button', { name: 'Make it', exact: true }).click();
+  await page.waitForURL(/\/dough$/);
+}
+/** From the formula's page to the bench, past the page that asks; gives the run's id. */
+async function begun(page: Page): Promise<string> {
+  await page
+    .getByRole('link', { name: 'Start a bake' })
+    .or(page.getByRole('button', { name: 'Start a bake' }))
+    .first()
+    .click();
+  await expect(page.getByRole('region', { name: 'Steps' })).toContainText('How is it?');
+  const reason = page.getByRole('textbox', { name: /^Why it is baked all the same/ });
+  if (await reason.isVisible()) await reason.fill('a trial for ourselves');
+  await expect(page.getByRole('button', { name: 'Start', exact: true })).toBeEnabled();
+  await page.getByRole('button', { name: 'Start', exact: true }).click();
+  await page.waitForURL(/\/run\/[0-9a-f-]{36}$/);
+  return page.url().split('/').at(-1)!;
+}
+
+test('drop biscuits are dropped from the bowl and eaten warm: no slab, no pin, no cold, no pack', async ({ page, house }) => {
+  const errors = complaints(page);
+  await made(page, 'Saturday drops', 'Drop biscuit');
+  await page.getByRole('tab', { name: /Chill/ }).click();
+  await expect(page.getByText('No cold: this dough goes from the bowl')).toBeVisible();
+  await page.getByRole('tab', { name: /Keep/ }).click();
+  await openMenu(page.getByRole('combobox', { name: 'Eaten' }));
+  await page.getByRole('option', { name: 'warm, the same day' }).click();
+  await expect(page.getByRole('textbox', { name: 'Cool 1', exact: true })).toHaveValue('10');
+  await page.getByRole('button', { name: /^Save as/ }).click();
+  await page.getByLabel(/^Why/).fill('eaten warm');
+  await page
+    .getByRole('button', { name: /^Save v2/ })
+    .or(page.getByRole('dialog').getByRole('button', { name: /^Save/ }))
+    .first()
+    .click();
+  await expect(page.getByText('v2 · as saved')).toBeVisible();
+  const id = await begun(page);
+  const { steps } = await storedRun(house.base, id);
+  const keys = steps.map(({ key }) => key);
+  expect(keys).toContain('drop');
+  for (const key of ['shape', 'cold:0', 'roll', 'cut', 'pack', 'load']) expect(keys).not.toContain(key);
+
+  // The hand at the bowl: what leaves the spoon clean is too dry for a drop dough, and is given water.
+  await upTo(house.base, id, 'feel');
+  await page.reload();
+  await expect(title(page)).toHaveText('How does the dough feel?');
+  await page.getByRole('button', { name: 'Firm, leaves the spoon clean' }).click();
+  await expect(page.getByText(/^Add .*spoons? of water/)).toBeVisible();
+  await page.getByRole('button', { name: 'Clings, keeps its heap' }).click();
+  await expect(page.getByText('It is right.')).toBeVisible();
+  await page.getByRole('button', { name: 'Go on', exact: true }).click();
+  await expect(title(page)).toHaveText(/^Drop \d+ heaps$/);
+  await goOn(page);
+  await expect(title(page)).toHaveText(/^Into /);
+  await storedWhen(house.base, id, ({ events }) => events.some(({ what }) => what.word === 'tacky'));
+  await endRun(house.base, id);
+  expect(errors).toEqual([]);
+});
+
+test('a lattice tart is lined, filled by weight and latticed strip by strip', async ({ page, house }) => {
+  const errors = complaints(page);
+  await made(page, 'Sunday tart', 'Nut tart');
+  const id = await begun(page);
+  await upTo(house.base, id, 'line');
+  await page.reload();
+  await expect(title(page)).toHaveText('Line the pan');
+  await goOn(page);
+  await expect(title(page)).toHaveText('Fruit jam');
+  await upTo(house.base, id, 'fill:shaping');
+  await page.reload();
+  await expect(title(page)).toHaveText('Fill: fruit jam');
+  await goOn(page);
+  await expect(title(page)).toHaveText(/^Roll to/);
+  await goOn(page);
+  await expect(title(page)).toHaveText('Lay the lattice');
+  await expect(page.getByText(/\d strips one way, \d the other/)).toBeVisible();
+  await expect(page.getByText(/Lengths: \d × \d+ mm/)).toBeVisible();
+  await endRun(house.base, id);
+  expect(errors).toEqual([]);
+});
+
+test('muffins: batter stands in its bowl and is poured by weight to its height; over the rim is said', async ({ page, house }) => {
+  const errors = complaints(page);
+  await made(page, 'Monday muffins', 'Muffin');
+  await page.getByRole('tab', { name: /Sheet/ }).click();
+  const each = page.getByRole('textbox', { name: 'Portion' });
+  await each.fill('110');
+  const finding = page.getByRole('region', { name: 'Findings' });
+  await expect(finding).toContainText('The batter stands too high');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(finding).not.toContainText('The batter stands too high');
+  const id = await begun(page);
+  await upTo(house.base, id, 'pour');
+  await page.reload();
+  await expect(title(page)).toHaveText(/^Pour into \d+ cups$/);
+  await expect(page.getByText(/75 g each, \d+ mm deep of 30 mm/)).toBeVisible();
+  await endRun(house.base, id);
+  expect(errors).toEqual([]);
+});
