@@ -32,6 +32,7 @@ export function mixing(made: Made): RunStep[] {
             what: 'mix',
             handsMin: rests(step) ? hands.move : (step.min ?? hands.mix),
             does: mixWords(step, formula, pantry),
+            ...(rests(step) || step.min === undefined ? {} : { min: step.min }),
             ...fatPieces(step, formula),
           },
         ];

@@ -28,6 +28,7 @@ import { useAwake } from './bench/use-awake';
 import { useNow } from '../../platform/use-now';
 import { NotStored } from './keeping/not-stored';
 import { useRun, type RunInHand } from './keeping/use-run';
+import { OwnAlarms, OwnTimers } from './bench/own-timers';
 import { Alarms, Shelf, useWaits } from './bench/waits';
 import { WeighStep } from './weigh/weigh-step';
 import { t } from '../../platform/words';
@@ -81,6 +82,7 @@ function Bench({ run }: { run: RunInHand }) {
       }}
     >
       <Alarms waits={waits} />
+      <OwnAlarms />
       <TopBar run={run} index={index} onLeave={leave} />
       <Box sx={{ display: 'flex', minHeight: 0, [under.phone]: { flexDirection: 'column' } }}>
         <Box sx={{ display: 'contents', [under.phone]: { display: 'none' } }}>
@@ -181,6 +183,7 @@ function WhatFollows({
         </Box>
       )}
       {isNow && !ended && (progress.step.stage === 'blend' || progress.step.stage === 'dough') && <AddSomething run={run} />}
+      {!ended && <OwnTimers />}
       {isNow && !ended && <LeaveOut run={run} progress={progress} onDone={advance.forward} />}
     </Box>
   );

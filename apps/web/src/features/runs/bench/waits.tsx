@@ -8,9 +8,11 @@ import type { Run } from '@north-leaf/contracts';
 import { titleOf } from '@north-leaf/words';
 import { typeSize, media, under } from '../../../ui/theme/theme';
 import { useVoice } from '../../../platform/preferences';
-import { ring, useAlarm } from './alarm';
+import { useAlarm } from './alarm';
 import { bench } from './bench-style';
 import { leftWords } from './bench-words';
+import { OwnAlarms } from './own-timers';
+import { useRinging } from './use-ringing';
 import { resume } from '../keeping/run-store';
 import { useNow } from '../../../platform/use-now';
 import { useRunning } from '../keeping/use-run';
@@ -24,8 +26,6 @@ export function useWaits(): readonly ShownWait[] {
     .flatMap(({ run, state }) => state.waits.map((wait): ShownWait => ({ run, wait, key: `${run.id}/${wait.step.key}` })))
     .sort((a, b) => a.wait.endsAt - b.wait.endsAt);
 }
-
-const RING_MS = 2000;
 
 /** Rings until it is touched, and says which step, not that time is up. */
 export function Alarms({ waits }: { waits: readonly ShownWait[] }) {
@@ -103,25 +103,6 @@ export function Alarms({ waits }: { waits: readonly ShownWait[] }) {
       </Box>
     </Box>
   );
-}
-
-/** Rings, says so in the page's title, and stops at any touch. */
-function useRinging(muted: boolean, ringing: boolean, title: string | null) {
-  useEffect(() => {
-    if (!ringing || muted) return;
-    ring();
-    const timer = setInterval(ring, RING_MS);
-    return () => clearInterval(timer);
-  }, [ringing, muted]);
-  useEffect(() => {
-    if (title === null) return;
-    const before = document.title;
-    document.title = `● ${title}`;
-    return () => {
-      document.title = before;
-    };
-  }, [title]);
-  return {};
 }
 
 /** The shelf under a run: up to three waits, soonest first, each with what comes after it. */
@@ -233,6 +214,7 @@ export function WaitsBar() {
   return (
     <>
       <Alarms waits={waits} />
+      <OwnAlarms />
       {first && (
         <Box
           component="button"

@@ -7,6 +7,9 @@ import { leftWords } from '../bench/bench-words';
 import { useNow } from '../../../platform/use-now';
 import { useNext, type Advance } from '../bench/next-press';
 import type { RunInHand } from '../keeping/use-run';
+import { titleOf } from '@north-leaf/words';
+import { useVoice } from '../../../platform/preferences';
+import { StepTimer } from '../bench/own-timers';
 import { Telling } from '../bench/telling';
 import { t } from '../../../platform/words';
 
@@ -14,6 +17,7 @@ type Props = { readonly run: RunInHand; readonly progress: StepProgress; readonl
 
 /** Something to do, and done. */
 export function DoStep({ run, progress, advance }: Props) {
+  const voice = useVoice();
   const { step } = progress;
   const end = async () => {
     await run.say({ stepKey: step.key, what: { kind: 'stepEnded' } });
@@ -21,7 +25,12 @@ export function DoStep({ run, progress, advance }: Props) {
   };
   const labels: Partial<Record<typeof step.what, string>> = { putIn: t('runs.itIsIn'), ovenOn: t('runs.itIsOn'), pack: t('runs.packed') };
   useNext(advance, { label: labels[step.what] ?? t('common.done'), detail: '', filled: true, press: () => void end() });
-  return <Telling progress={progress} />;
+  return (
+    <>
+      <Telling progress={progress} />
+      {step.what === 'mix' && step.min !== undefined && <StepTimer label={titleOf(step, voice)} min={step.min} />}
+    </>
+  );
 }
 
 /** A wait begins when the baker says that it is there, or by itself where there is nothing to carry. */
