@@ -11,7 +11,9 @@ import {
   demoLots,
   demoPuffSticks,
   evaluate,
+  families,
   publishedIngredients,
+  starterFormula,
   type Evaluation,
   type Formula,
   type Kitchen,
@@ -441,5 +443,61 @@ describe('the sheet board', () => {
     expect(screen.getByText(/^Piece width: must be from 5/)).toBeInTheDocument();
     // What could not be worked out does not hold.
     expect(screen.queryByText(/^Holds, all the way/)).toBeNull();
+  });
+});
+
+describe('a board by how its dough is shaped', () => {
+  let keys = 0;
+  const first = (family: string) => starterFormula(families[family]!, family, { kitchen: demoKitchen, pantry }, () => `k${(keys += 1)}`);
+  const drops = first('biscuit_drop');
+  const now = () => useDraft.getState().formula;
+
+  it('from the bowl: no cold, no slab, until a wait is added, and back again', async () => {
+    open('chill', drops);
+    expect(screen.getByRole('heading', { name: 'Cold enough to keep its shape?' })).toBeInTheDocument();
+    expect(screen.getByText(/No cold: this dough goes from the bowl/)).toBeInTheDocument();
+    expect(screen.queryByLabelText('Form')).toBeNull();
+    await userEvent.click(screen.getByRole('button', { name: 'Add a wait' }));
+    expect(now().chill.waits).toHaveLength(1);
+    expect(screen.getByRole('combobox', { name: 'Form' })).toBeInTheDocument();
+    await userEvent.click(screen.getByRole('button', { name: 'Remove Wait 1' }));
+    expect(now().chill.waits).toEqual([]);
+  });
+
+  it('the hand’s words and the signs to stop at are those of a spoon', () => {
+    open('dough', drops);
+    expect(screen.getByText('Clings, keeps its heap')).toBeInTheDocument();
+    expect(screen.getByText('clings, and falls in a heap that stays')).toBeInTheDocument();
+    expect(screen.queryByText('Rolls clean')).toBeNull();
+  });
+
+  it('a rolled dough keeps its palm', () => {
+    open('dough');
+    expect(screen.getByText('Rolls clean')).toBeInTheDocument();
+    expect(screen.getByText('holds, hairline cracks at most')).toBeInTheDocument();
+  });
+
+  it('buttermilk is poured and held back under its own name', () => {
+    const at = drops.rows.findIndex(({ ingredientId }) => ingredientId === 'water');
+    open('dough', applyEdits(drops, [{ path: `/rows/${at}/ingredientId`, from: 'water', to: 'buttermilk' }]));
+    expect(screen.getByRole('region', { name: 'Water ladder' })).toHaveTextContent(/Pour [\d.]+ g of buttermilk.*hold back/);
+  });
+
+  it('eaten warm it stands ten minutes and is not asked how long it snaps; one undo takes both back', async () => {
+    open('keep', drops);
+    expect(screen.getByRole('heading', { name: 'How long does it keep?' })).toBeInTheDocument();
+    expect(screen.queryByText(/Packed today it/)).toBeNull();
+    act(() => screen.getByRole('combobox', { name: 'Eaten' }).focus());
+    await userEvent.keyboard('{ArrowDown}');
+    await userEvent.click(screen.getByRole('option', { name: 'warm, the same day' }));
+    expect(now().keep).toMatchObject({ goes: 'warm', cool: [{ min: 10 }] });
+    await userEvent.click(screen.getByRole('button', { name: 'Undo' }));
+    expect(now().keep).toEqual(drops.keep);
+  });
+
+  it('crackers are still asked how long they snap', () => {
+    open('keep');
+    expect(screen.getByRole('heading', { name: 'How long will it snap?' })).toBeInTheDocument();
+    expect(screen.getByText(/Packed today it/)).toBeInTheDocument();
   });
 });
