@@ -65,7 +65,7 @@ export { looksStudy } from './bake/looks/looks-study.js';
 export { pairMap, windowShare } from './bake/pair-map.js';
 export { goesOnOf } from './dough/piece/goes-on.js';
 export { chillWays } from './chill/ways.js';
-export { madeReady } from './chill/made-ready.js';
+export { madeReadyFor } from './chill/made-ready.js';
 export { acrylamideMeasureIds, acrylamideMeasures, acrylamideWords } from './facts/acrylamide.js';
 export type { AcrylamideMeasure } from './facts/acrylamide.js';
 export { judged, judgements } from './facts/judgements.js';

@@ -2,6 +2,8 @@ import { firstReach } from '../math/interpolate.js';
 import { coldTable } from '../matter/cold-enthalpy.js';
 import { conduct } from './conduction.js';
 import { exposureAt, tableOf } from './exposure.js';
+import { handlingOf } from '../dough/handling.js';
+import type { Case } from '../document/case.js';
 import type { Kitchen, Place } from '../document/kitchen.js';
 import type { MakeUp } from '../matter/make-up.js';
 import { fatWorkBands, solidFatCurves } from '../facts/fats.js';
@@ -83,6 +85,39 @@ export function madeReady(kitchen: Kitchen, dough: MakeUp): MadeReady[] {
   ];
   return list.filter((one) => one !== null);
 }
+
+/**
+ * What of this a formula asks for: before its mixing, by how its solid fats go in; and what may be made cold or frozen besides.
+ *
+ * Units    as madeReady.
+ * Throws   nothing.
+ * Findings none.
+ * Source   madeReady; which are wanted: common practice, no source.
+ */
+export function madeReadyFor(
+  { formula, family, kitchen, pantry }: Case,
+  dough: MakeUp,
+): { readonly before: readonly MadeReady[]; readonly also: readonly MadeReady[] } {
+  const before = new Set<ReadyThing>();
+  for (const { use, fat, ingredientId } of formula.rows) {
+    if (pantry.ingredients[ingredientId]?.kind !== 'fat_solid') continue;
+    if (use === 'rollIn') before.add('butterBends');
+    if (fat?.state === 'pieces' || fat?.state === 'rubbed') before.add('cutButter');
+    if (fat?.state === 'creamed') before.add('butterCreams');
+  }
+  const handling = handlingOf(formula, family);
+  const filled = formula.rows.some(({ use }) => use === 'filling');
+  const also = new Set<ReadyThing>([
+    ...(before.has('cutButter') ? (['coldFlour'] as const) : []),
+    // A batter is not frozen, nor is what is melted into crumbs.
+    ...(handling === 'poured' || handling === 'spread' || family.base === 'crumb' ? [] : (['ballIn', 'ballOut'] as const)),
+    ...(filled && isPanOrFree(formula) ? (['pieIn', 'pieOut'] as const) : []),
+  ]);
+  const all = madeReady(kitchen, dough);
+  return { before: all.filter(({ thing }) => before.has(thing)), also: all.filter(({ thing }) => also.has(thing)) };
+}
+const isPanOrFree = ({ sheet }: Case['formula']) =>
+  sheet.parts.some(({ shape }) => ['lining', 'base', 'side', 'freeForm'].includes(shape.kind));
 
 type Thing = {
   readonly makeUp: MakeUp;

@@ -2,7 +2,11 @@ import { coldTable } from '../matter/cold-enthalpy.js';
 import { families } from '../facts/families.js';
 import { aFormula, kitchen, resultOf, worked } from '../worked/a-formula.js';
 import { conduct } from './conduction.js';
-import { madeReady } from './made-ready.js';
+import { madeReady, madeReadyFor } from './made-ready.js';
+import { evaluate } from '../evaluate.js';
+import { families } from '../facts/families.js';
+import { referenceFormula, referencePantry } from '../solve/reference.js';
+import { referenceKitchen } from '../solve/reference-kitchen.js';
 import { chillWays } from './ways.js';
 import type { Json } from '../document/edits.js';
 import type { MakeUp } from '../matter/make-up.js';
@@ -66,6 +70,24 @@ describe('made ready beforehand', () => {
     expect(ready('pieOut').min!).toBeGreaterThan(ready('ballIn').min! / 2);
     expect(ready('pieIn').min!).toBeLessThan(24 * 60);
   });
+});
+
+describe('made ready for a formula', () => {
+  const of = (id: string) => {
+    const formula = referenceFormula(families[id]!);
+    const { makeUp } = resultOf(evaluate(formula, referenceKitchen, referencePantry), 'dough');
+    const { before, also } = madeReadyFor({ formula, family: families[id]!, kitchen: referenceKitchen, pantry: referencePantry }, makeUp);
+    return [before, also].map((list) => list.map(({ thing }) => thing));
+  };
+  it.each([
+    ['pie_flaky', ['cutButter'], ['coldFlour', 'ballIn', 'ballOut']],
+    ['short_sweet', ['butterCreams'], ['ballIn', 'ballOut']],
+    ['puff', ['butterBends'], ['ballIn', 'ballOut']],
+    // Oil is not cut, a batter is not frozen, a tart with its jam is frozen whole too.
+    ['press_in_oil', [], ['ballIn', 'ballOut']],
+    ['muffin', [], []],
+    ['nut_tart', ['butterCreams'], ['ballIn', 'ballOut', 'pieIn', 'pieOut']],
+  ])('%s: %p before it, %p besides', (id, before, also) => expect(of(id)).toEqual([before, also]));
 });
 
 describe('dough in the cold against bakers (common practice of the trade notes, no source)', () => {

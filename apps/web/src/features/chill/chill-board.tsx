@@ -8,7 +8,7 @@ import {
   chillWays,
   families,
   isUnderPin,
-  madeReady,
+  madeReadyFor,
   type Chill,
   type ChillResult,
   type ChillWay,
@@ -217,16 +217,23 @@ const readyWordsOf = ({ show }: Voice): Readonly<Record<ReadyThing, string>> => 
 function MadeReadyList() {
   const voice = useVoice();
   const readyWords = readyWordsOf(voice);
-  const { kitchen } = useSurroundings();
+  const { kitchen, pantry } = useSurroundings();
   const { evaluation } = useAnswer();
+  const formula = useFormula();
   const [open, setOpen] = useState(false);
   const makeUp = evaluation.dough.state === 'waiting' ? null : evaluation.dough.result.makeUp;
-  const list = useMemo(() => (open && makeUp ? madeReady(kitchen, makeUp) : []), [open, kitchen, makeUp]);
+  const list = useMemo(() => {
+    const family = families[formula.family];
+    if (!open || !makeUp || !family) return [];
+    const { before, also } = madeReadyFor({ formula, family, kitchen, pantry }, makeUp);
+    return [...before, ...also];
+  }, [open, kitchen, pantry, makeUp, formula]);
   return (
     <Box component="section" aria-label={t('chill.madeReadyBeforehand')}>
       <Button size="small" onClick={() => setOpen(!open)} aria-expanded={open} sx={{ minHeight: 26 }}>
         {open ? t('chill.hideWhatIsMadeReadyBeforehand') : t('chill.madeReadyBeforehandColdButterFlourFrozen')}
       </Button>
+      {open && list.length === 0 && <Note>{t('chill.nothingIsMadeReady')}</Note>}
       {open && (
         <Box component="table" sx={{ width: '100%', fontSize: typeSize.small, '& td, & th': { textAlign: 'left', py: 0.5 } }}>
           <tbody>

@@ -6,7 +6,8 @@ import {
   InputError,
   looksAfter,
   looksStudy,
-  madeReady,
+  families,
+  madeReadyFor,
   neededRests,
   runSteps,
   replyTo,
@@ -59,6 +60,7 @@ const api = {
       begins = 'what' in size ? size.what : null;
       const steps = stepsWith();
       const { sheet, dough } = evaluation;
+      const family = families[formula.family];
       if (sheet.state === 'waiting' || dough.state === 'waiting') throw new InputError('', 'cannot be worked out');
       return {
         steps,
@@ -67,7 +69,7 @@ const api = {
         pieces: sheet.result.pieces,
         loads: sheet.result.loads,
         unsafe: findingsOf(evaluation).filter(({ unsafe }) => unsafe),
-        ready: madeReady(kitchen, dough.result.makeUp).filter(({ thing }) => wantedReady(formula).has(thing)),
+        ready: family ? madeReadyFor({ formula, family, kitchen, pantry }, dough.result.makeUp).before : [],
       };
     }),
   rests(): NeededRest[] {
@@ -89,17 +91,6 @@ const api = {
 function stepsWith(looks?: LooksStudy['looks']): readonly RunStep[] {
   const whole = runSteps({ formula, ...here() }, evaluation, looks);
   return begins === null ? whole : stepsFrom(whole, begins);
-}
-
-/** Which of the things that can be made ready this formula asks for, by how its fat goes in. */
-function wantedReady({ rows }: Formula): ReadonlySet<MadeReady['thing']> {
-  const wanted = new Set<MadeReady['thing']>();
-  for (const { use, fat } of rows) {
-    if (use === 'rollIn') wanted.add('butterBends');
-    if (fat?.state === 'pieces' || fat?.state === 'rubbed') wanted.add('cutButter');
-    if (fat?.state === 'creamed') wanted.add('butterCreams');
-  }
-  return wanted;
 }
 
 export type PlanRunApi = typeof api;
