@@ -56,7 +56,9 @@ export function rulingOf(stage: StageName, evaluation: Evaluation, voice: Voice)
     }
     case 'sheet': {
       if (evaluation.sheet.state === 'waiting') return none;
-      const { thicknessMm, pieces, laminate } = evaluation.sheet.result;
+      const { pieces, laminate, body } = evaluation.sheet.result;
+      // Batter stands as high as its pan makes it, a ball as high as it is.
+      const thicknessMm = body.form === 'poured' || body.form === 'ball' ? body.heightMm : evaluation.sheet.result.thicknessMm;
       if (laminate) return { number: String(laminate.layers.fatLayers), unit: t('board.layersPieces', { pieces: piecesWord(pieces) }) };
       return { number: voice.bare(thicknessMm, 'length'), unit: `${unitOf('length', voice.units)} · ${piecesWord(pieces)}` };
     }

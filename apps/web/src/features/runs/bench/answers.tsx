@@ -36,7 +36,15 @@ export function Answers({ label, answers, chosen, onTake, onAgain, onBack }: Pro
       }}
     >
       {answers.map(({ key, label: name, picture }, i) => (
-        <AnswerButton key={key} name={name} picture={picture} chosen={chosen === key} pointedAt={i === at} onTake={() => onTake(key)} />
+        <AnswerButton
+          key={key}
+          name={name}
+          picture={picture}
+          chosen={chosen === key}
+          pointedAt={i === at}
+          small={answers.some((one) => one.label.length > 14)}
+          onTake={() => onTake(key)}
+        />
       ))}
     </Box>
   );
@@ -96,9 +104,11 @@ function AnswerButton({
   picture,
   chosen,
   pointedAt,
+  small,
   onTake,
 }: {
   readonly name: string;
+  /** Some name beside it is long: all are as small. */ readonly small: boolean;
   readonly picture: ReactNode;
   readonly chosen: boolean;
   readonly pointedAt: boolean;
@@ -121,7 +131,8 @@ function AnswerButton({
         boxShadow: chosen ? `inset 0 0 0 4px ${palette.primary.main}` : 'none',
         color: 'text.primary',
         font: 'inherit',
-        fontSize: typeSize.remaining,
+        fontSize: small ? typeSize.list : typeSize.remaining,
+        lineHeight: 1.15,
         fontWeight: 680,
         cursor: 'pointer',
         p: 2,

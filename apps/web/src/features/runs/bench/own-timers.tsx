@@ -12,10 +12,10 @@ import { useRinging } from './use-ringing';
 import { t } from '../../../platform/words';
 
 /** A timer for what is done now: its minutes are the formula's. */
-export function StepTimer({ label, min }: { readonly label: string; readonly min: number }) {
+export function StepTimer({ about, label, min }: { readonly about: string; readonly label: string; readonly min: number }) {
   const { timers, begin } = useTimers();
   const now = useNow(250);
-  const mine = timers.find((one) => one.label === label);
+  const mine = timers.find((one) => one.about === about);
   if (mine)
     return (
       <Box sx={bench.number} role="timer">
@@ -23,7 +23,11 @@ export function StepTimer({ label, min }: { readonly label: string; readonly min
       </Box>
     );
   return (
-    <Button variant="outlined" sx={{ ...bench.button, justifySelf: 'start' }} onClick={() => begin(label, min, benchNow())}>
+    <Button
+      variant="outlined"
+      sx={{ ...bench.button, justifySelf: 'start' }}
+      onClick={() => begin({ about, label: label.split(',')[0]!, min }, benchNow())}
+    >
       {t('runs.timerOf', { min: Number(min.toFixed(1)) })}
     </Button>
   );
@@ -44,7 +48,7 @@ export function OwnTimers() {
           onClick={() => end(id)}
           aria-label={t('runs.timerStop', { label, left: leftWords(endsAt - now) })}
         >
-          {label} {leftWords(endsAt - now)} ×
+          {label}: {leftWords(endsAt - now)} ×
         </Button>
       ))}
       {open ? (
@@ -66,7 +70,7 @@ function NewTimer({ onDone }: { readonly onDone: () => void }) {
   const wrong = text.trim() !== '' && min === null;
   const start = () => {
     if (min === null) return;
-    begin(label.trim() || t('runs.timer'), min, benchNow());
+    begin({ label: label.trim() || t('runs.timer'), min }, benchNow());
     onDone();
   };
   return (
@@ -81,6 +85,7 @@ function NewTimer({ onDone }: { readonly onDone: () => void }) {
     >
       <TextField
         autoFocus
+        size="small"
         label={t('runs.timerMinutes')}
         value={text}
         error={wrong}
@@ -90,6 +95,7 @@ function NewTimer({ onDone }: { readonly onDone: () => void }) {
         slotProps={{ htmlInput: { inputMode: 'decimal', autoComplete: 'off', style: { width: 120 } } }}
       />
       <TextField
+        size="small"
         label={t('runs.timerOfWhat')}
         value={label}
         onChange={({ target }) => setLabel(target.value)}

@@ -61,15 +61,18 @@ describe('timers of one’s own', () => {
   });
 
   it('a mixing act has its own minutes, begun by one press', async () => {
-    draw(<StepTimer label="Cream butter" min={3} />);
+    draw(
+      <StepTimer about="run/mix" label="Cream butter and sugar, in the mixer, 3 min, until pale, no grain of sugar left to see" min={3} />,
+    );
     await userEvent.click(screen.getByRole('button', { name: 'Timer, 3 min' }));
     expect(screen.getByRole('timer')).toHaveTextContent('3 min');
+    expect(useTimers.getState().timers).toEqual([expect.objectContaining({ about: 'run/mix', label: 'Cream butter and sugar' })]);
   });
 
   it('says whose time is up until it is touched', async () => {
     draw(<OwnAlarms />);
     expect(screen.queryByRole('alert')).toBeNull();
-    act(() => useTimers.getState().begin('beans in', 0.001, Date.now() - 60_000));
+    act(() => useTimers.getState().begin({ label: 'beans in', min: 0.001 }, Date.now() - 60_000));
     expect(await screen.findByRole('alert')).toHaveTextContent('Time is up: beans in');
     expect(document.title).toContain('beans in');
     await userEvent.click(screen.getByRole('button', { name: 'Quiet' }));

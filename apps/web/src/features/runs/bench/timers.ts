@@ -2,11 +2,16 @@ import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
 
 /** A time of the baker's own, on this device: of a mixing act, or of anything else that nobody planned. */
-export type OwnTimer = { readonly id: string; readonly label: string; readonly endsAt: number };
+export type OwnTimer = {
+  readonly id: string;
+  readonly label: string;
+  readonly endsAt: number;
+  /** The step whose minutes it counts; left out: nobody planned it. */ readonly about?: string;
+};
 
 type Timers = {
   readonly timers: readonly OwnTimer[];
-  readonly begin: (label: string, min: number, now: number) => void;
+  readonly begin: (timer: { readonly label: string; readonly min: number; readonly about?: string }, now: number) => void;
   readonly end: (id: string) => void;
 };
 
@@ -20,10 +25,11 @@ export const useTimers = create<Timers>()(
   persist(
     (set) => ({
       timers: [],
-      begin: (label, min, now) =>
-        set(({ timers }) => ({
-          timers: [...timers.slice(-(MOST - 1)), { id: crypto.randomUUID(), label: label.trim().slice(0, 60), endsAt: now + min * 60_000 }],
-        })),
+      begin: ({ label, min, about }, now) =>
+        set(({ timers }) => {
+          const timer = { id: crypto.randomUUID(), label: label.trim().slice(0, 60), endsAt: now + min * 60_000 };
+          return { timers: [...timers.slice(-(MOST - 1)), about === undefined ? timer : { ...timer, about }] };
+        }),
       end: (id) => set(({ timers }) => ({ timers: timers.filter((one) => one.id !== id) })),
     }),
     { name: 'north-leaf-timers' },

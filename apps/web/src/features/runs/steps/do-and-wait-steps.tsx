@@ -28,7 +28,9 @@ export function DoStep({ run, progress, advance }: Props) {
   return (
     <>
       <Telling progress={progress} />
-      {step.what === 'mix' && step.min !== undefined && <StepTimer label={titleOf(step, voice)} min={step.min} />}
+      {step.what === 'mix' && step.min !== undefined && (
+        <StepTimer about={`${run.run.id}/${step.key}`} label={titleOf(step, voice)} min={step.min} />
+      )}
     </>
   );
 }
