@@ -152,7 +152,7 @@ export type { Portion } from './ingredient/mixture.js';
 export { lotsInUse, portionOf } from './ingredient/mixture.js';
 export { suitability, suitName } from './ingredient/safety/suits.js';
 export { suits } from './facts/suits.js';
-export { runSteps } from './run/steps.js';
+export { runSteps } from './run/plan/steps.js';
 export { ahead, beginningFor, leftMin, runTimes } from './run/times.js';
 export { runState, isFarFromPlanned, weighToleranceG } from './run/state.js';
 export { bowlDough } from './run/bowl.js';

@@ -4,7 +4,6 @@ import { aFormula, kitchen, resultOf, worked } from '../worked/a-formula.js';
 import { conduct } from './conduction.js';
 import { madeReady, madeReadyFor } from './made-ready.js';
 import { evaluate } from '../evaluate.js';
-import { families } from '../facts/families.js';
 import { referenceFormula, referencePantry } from '../solve/reference.js';
 import { referenceKitchen } from '../solve/reference-kitchen.js';
 import { chillWays } from './ways.js';

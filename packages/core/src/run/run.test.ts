@@ -16,7 +16,7 @@ import { feelsByWarmth } from './feel-warmth.js';
 import { keptEggOf, factorOfKept, keptFor, needsColdOnceBaked, stepsFrom } from './left-over.js';
 import { neededRests } from './needed-rests.js';
 import { isFarFromPlanned, runState, weighToleranceG } from './state.js';
-import { runSteps } from './steps.js';
+import { runSteps } from './plan/steps.js';
 import { ahead, beginningFor, leftMin, runTimes, timeline } from './times.js';
 import { measureKinds } from './measure-kinds.js';
 import { measuredWhats } from '../document/bake.js';

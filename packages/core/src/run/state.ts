@@ -1,6 +1,6 @@
 import { standingEvents } from '../document/happened.js';
 import { farWeight, weighTolerance } from '../facts/run.js';
-import { withLooksPlanned } from './look-steps.js';
+import { withLooksPlanned } from './plan/look-steps.js';
 import type { BakeEvent, HandWord, Happened, MeasuredWhat, RunStep } from '../document/bake.js';
 
 export type StepProgress = {

@@ -3,7 +3,7 @@ import { demoCrackerV2, demoKitchen, demoLots } from '../demo/seeded-crackers.js
 import { evaluate } from '../evaluate.js';
 import { publishedIngredients } from '../ingredient/published.js';
 import { mixedShares } from '../dough/mix.js';
-import { runSteps } from '../run/steps.js';
+import { runSteps } from '../run/plan/steps.js';
 import { takenAsMade } from './as-made.js';
 import type { BakeEvent, Happened, RunStep } from '../document/bake.js';
 

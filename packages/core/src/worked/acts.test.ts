@@ -1,4 +1,4 @@
-import { runSteps } from '../run/steps.js';
+import { runSteps } from '../run/plan/steps.js';
 import { evaluate } from '../evaluate.js';
 import { families } from '../facts/families.js';
 import { handlingOf, isUnderPin } from '../dough/handling.js';

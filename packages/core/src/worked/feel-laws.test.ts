@@ -3,7 +3,7 @@ import { handlingOf } from '../dough/handling.js';
 import { evaluate } from '../evaluate.js';
 import { families } from '../facts/families.js';
 import { feelAnswer } from '../run/feel-answer.js';
-import { runSteps } from '../run/steps.js';
+import { runSteps } from '../run/plan/steps.js';
 import { referenceFormula, referencePantry as pantry } from '../solve/reference.js';
 import { referenceKitchen as kitchen } from '../solve/reference-kitchen.js';
 import { resultOf, withSet } from './a-formula.js';

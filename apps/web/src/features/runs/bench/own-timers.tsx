@@ -9,6 +9,7 @@ import { bench } from './bench-style';
 import { leftWords } from './bench-words';
 import { LONGEST_MIN, sorted, typedMin, useTimers } from './timers';
 import { useRinging } from './use-ringing';
+import { typeSize } from '../../../ui/theme/theme';
 import { t } from '../../../platform/words';
 
 /** A timer for what is done now: its minutes are the formula's. */
@@ -54,7 +55,7 @@ export function OwnTimers() {
       {open ? (
         <NewTimer onDone={() => setOpen(false)} />
       ) : (
-        <Button variant="outlined" sx={bench.button} onClick={() => setOpen(true)}>
+        <Button variant="text" sx={{ ...bench.button, fontSize: typeSize.list, color: 'text.secondary' }} onClick={() => setOpen(true)}>
           {t('runs.timer')}
         </Button>
       )}

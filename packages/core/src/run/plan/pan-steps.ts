@@ -1,9 +1,9 @@
-import { latticeOf } from '../pan/pan.js';
-import { handsPieceMin } from '../facts/run.js';
+import { latticeOf } from '../../pan/pan.js';
+import { handsPieceMin } from '../../facts/run.js';
 import { hands, stepOf } from './made.js';
-import { handlingOf } from '../dough/handling.js';
-import type { RunStep } from '../document/bake.js';
-import type { Part } from '../document/formula.js';
+import { handlingOf } from '../../dough/handling.js';
+import type { RunStep } from '../../document/bake.js';
+import type { Part } from '../../document/formula.js';
 import type { Made } from './made.js';
 
 const panOf = ({ formula, kitchen }: Made) => kitchen.pans?.find(({ id }) => id === formula.bake.panId);

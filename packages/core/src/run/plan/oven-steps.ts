@@ -1,12 +1,12 @@
-import { settingsAtMin } from '../bake/bake-case.js';
-import { dialFor, ovenOf } from '../bake/oven.js';
-import { doneNearMin, heatUpMin } from '../facts/run.js';
-import { dialWords } from '../units/dial.js';
+import { settingsAtMin } from '../../bake/bake-case.js';
+import { dialFor, ovenOf } from '../../bake/oven.js';
+import { doneNearMin, heatUpMin } from '../../facts/run.js';
+import { dialWords } from '../../units/dial.js';
 import { lookStep } from './look-steps.js';
 import { hands, stepOf, waitSteps } from './made.js';
 import { putOn } from './put-on.js';
-import { timeline } from './times.js';
-import type { PlannedLook, RunStep } from '../document/bake.js';
+import { timeline } from '../times.js';
+import type { PlannedLook, RunStep } from '../../document/bake.js';
 import type { Made } from './made.js';
 
 /** Load by load: in, settings of the dial and looks, out. */

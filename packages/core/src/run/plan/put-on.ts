@@ -1,17 +1,18 @@
-import { isOfDough, type GoesOn, type Row, type RowUse } from '../document/formula.js';
-import { goesOnOf } from '../dough/piece/goes-on.js';
-import { handsPieceMin } from '../facts/run.js';
-import { isCutShape } from '../sheet/plan.js';
+import { isOfDough, type GoesOn, type Row, type RowUse } from '../../document/formula.js';
+import { goesOnOf } from '../../dough/piece/goes-on.js';
+import { handsPieceMin } from '../../facts/run.js';
+import { isCutShape } from '../../sheet/plan.js';
 import { hands, stepOf, weigh } from './made.js';
-import type { RunStep } from '../document/bake.js';
+import type { RunStep } from '../../document/bake.js';
 import type { Made } from './made.js';
 
 type Kind = Exclude<RowUse, 'dough' | 'rollIn'>;
-/** In the order that hands take them: what falls on a lid falls before it lies on its jam, sugar sticks to a wash. */
-const inOrder: Readonly<Record<'before' | 'after', readonly Kind[]>> = {
-  before: ['filling', 'wash', 'topping', 'dust'],
-  after: ['dust', 'filling', 'wash', 'topping'],
-};
+const rawOrder: readonly Kind[] = ['filling', 'wash', 'topping', 'dust'];
+/** In the order that hands take them: sugar sticks to a wash; once baked, what falls on a lid falls before it lies on its jam. */
+const inOrder = { before: rawOrder, after: ['dust', ...rawOrder.filter((use) => use !== 'dust')] } as const satisfies Record<
+  string,
+  readonly Kind[]
+>;
 
 /**
  * What goes on or in at a moment of the work: weighed, then the act that puts it there.

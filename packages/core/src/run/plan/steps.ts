@@ -1,12 +1,12 @@
-import { InputError } from '../errors.js';
-import { families } from '../facts/families.js';
+import { InputError } from '../../errors.js';
+import { families } from '../../facts/families.js';
 import { chilling, mixing } from './dough-steps.js';
 import { after, baking, withOvenOn } from './oven-steps.js';
 import { laminating, shaping } from './sheet-steps.js';
-import type { PlannedLook, RunStep } from '../document/bake.js';
-import type { Evaluation } from '../evaluate.js';
+import type { PlannedLook, RunStep } from '../../document/bake.js';
+import type { Evaluation } from '../../evaluate.js';
 import type { Made, ResultsOf } from './made.js';
-import type { Case } from '../document/case.js';
+import type { Case } from '../../document/case.js';
 
 /**
  * The steps of a run: weighing in the order of the mix, the hand's word, cold, roll or folds, oven loads with their looks, cooling, rating.

@@ -1,11 +1,11 @@
-import { handsMin } from '../facts/run.js';
-import { HOT_TRAY } from '../keep/cooling.js';
-import type { PlannedLook, RunStep } from '../document/bake.js';
-import type { Formula, Wait } from '../document/formula.js';
-import type { Kitchen } from '../document/kitchen.js';
-import type { Pantry } from '../document/pantry.js';
-import type { Evaluation } from '../evaluate.js';
-import type { Family } from '../facts/family.js';
+import { handsMin } from '../../facts/run.js';
+import { HOT_TRAY } from '../../keep/cooling.js';
+import type { PlannedLook, RunStep } from '../../document/bake.js';
+import type { Formula, Wait } from '../../document/formula.js';
+import type { Kitchen } from '../../document/kitchen.js';
+import type { Pantry } from '../../document/pantry.js';
+import type { Evaluation } from '../../evaluate.js';
+import type { Family } from '../../facts/family.js';
 
 /** What the steps are made from. */
 export type Made = {

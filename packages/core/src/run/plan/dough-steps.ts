@@ -1,13 +1,13 @@
-import { BLEND } from '../document/formula.js';
-import { isMixStructured } from '../dough/mix.js';
-import { mixWords } from '../entry/mix-words.js';
-import { spoonWaterG } from '../facts/dough.js';
-import { stopSigns } from '../facts/mixing.js';
-import { isPouredWater } from '../ingredient/roles.js';
-import { handlingOf } from '../dough/handling.js';
+import { BLEND } from '../../document/formula.js';
+import { isMixStructured } from '../../dough/mix.js';
+import { mixWords } from '../../entry/mix-words.js';
+import { spoonWaterG } from '../../facts/dough.js';
+import { stopSigns } from '../../facts/mixing.js';
+import { isPouredWater } from '../../ingredient/roles.js';
+import { handlingOf } from '../../dough/handling.js';
 import { hands, waitSteps, weigh, weighBlend } from './made.js';
-import type { RunStep } from '../document/bake.js';
-import type { Formula } from '../document/formula.js';
+import type { RunStep } from '../../document/bake.js';
+import type { Formula } from '../../document/formula.js';
 import type { Made } from './made.js';
 
 /** Weighing and mixing in the order of the formula, the hand's word, the dough's temperature. */

@@ -1,11 +1,11 @@
-import { handsPieceMin } from '../facts/run.js';
-import { handlingOf } from '../dough/handling.js';
+import { handsPieceMin } from '../../facts/run.js';
+import { handlingOf } from '../../dough/handling.js';
 import { hands, stepOf, waitSteps, weigh } from './made.js';
 import { putOn } from './put-on.js';
 import { latticeStep, lidSteps, liningSteps } from './pan-steps.js';
-import type { RunStep } from '../document/bake.js';
-import type { Shape } from '../document/formula.js';
-import type { PartPlan } from '../sheet/plan.js';
+import type { RunStep } from '../../document/bake.js';
+import type { Shape } from '../../document/formula.js';
+import type { PartPlan } from '../../sheet/plan.js';
 import type { Made } from './made.js';
 
 /** Fat beaten flat and locked in, fold by fold with its rests, the last roll. */

@@ -1,5 +1,5 @@
 import { hands } from './made.js';
-import type { BakeEvent, Happened, PlannedLook, RunStep } from '../document/bake.js';
+import type { BakeEvent, Happened, PlannedLook, RunStep } from '../../document/bake.js';
 
 /** One look with what it should show. */
 export const lookStep = (
