@@ -80,6 +80,7 @@ const whole: readonly (readonly [pattern: RegExp, key: Key | ((edit: Edit) => Ke
   [/^\/sheet\/laminate$/, ({ to }) => (to === undefined ? 'change.notLaminated' : 'change.laminated')],
   [/^\/sheet\/laminate\/mark$/, 'change.mark'],
   [/^\/keep\/cool/, 'change.cooling'],
+  [/^\/keep\/goes$/, ({ to }) => (to === 'warm' ? 'change.eatenWarm' : 'change.packed')],
   [/^\/mix/, 'change.mix'],
   [/^\/doughOf$/, ({ to }) => (to === undefined ? 'change.ownDough' : 'change.othersDough')],
   [/^\/blendEntered/, 'change.asTyped'],

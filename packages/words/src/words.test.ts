@@ -241,6 +241,15 @@ describe('a good in the words of how it is shaped', () => {
     if (!butter) expect(said.filter((words) => /cut(ting)? in .*butter|cut butter/i.test(words))).toEqual([]);
   });
 
+  it('a run planned before these words keeps its own: every kind of step it has is told', () => {
+    for (const what of ['shape', 'cold', 'cut', 'portion', 'pan', 'roll', 'feel', 'pack'] as const) {
+      const said = stepWords(step({ what, pieces: 6, thicknessMm: 20, form: 'slab' }), voice);
+      expect([what, said.title]).toEqual([what, expect.stringMatching(/\w/)]);
+      expect(Object.values(said).join(' ')).not.toMatch(/\{\{|undefined|NaN/);
+    }
+    expect(stepWords(step({ what: 'shape', thicknessMm: 20, form: 'slab' }), voice).title).toBe('Press to a slab');
+  });
+
   it('says what goes on by name, how many strips of which length, and one as one', () => {
     const words = (what: RunStep['what'], more: Partial<RunStep>) => stepWords(step({ what, ...more }), voice);
     const names = ['Apple, raw, peeled', 'Sugar, granulated white', 'Corn starch (UK name: cornflour)'];

@@ -144,6 +144,16 @@ export const goods = (): readonly Good[] => [
     acts: ['shape', 'roll', 'putIn', 'out', 'cutBaked', 'cool', 'pack', 'rate'],
   },
   {
+    name: 'weighed balls pressed flat',
+    formula: good('cookie_filled', {
+      set: {
+        '/rows': referenceFormula(families['cookie_filled']!).rows.filter(({ use }) => use !== 'filling'),
+        '/sheet/parts': [part({ kind: 'portion', pieceG: 20, form: 'pressed' }, 9)],
+      },
+    }),
+    acts: ['shape', 'portion', 'pat', 'putIn', 'out', 'cool', 'pack', 'rate'],
+  },
+  {
     name: 'cookies closed round a middle',
     formula: good('cookie_filled', {}),
     acts: ['shape', 'portion', 'fill', 'close', 'putIn', 'out', 'cool', 'pack', 'rate'],

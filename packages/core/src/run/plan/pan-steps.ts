@@ -15,7 +15,7 @@ export function liningSteps(made: Made): RunStep[] {
   const { shape } = formula.sheet.parts[0]!;
   const { pieces, lots } = results.sheet;
   return [
-    stepOf('line', hands.line * lots * Math.max(1, pieces), {
+    stepOf('line', hands.line * lots + handsPieceMin.values.line * pieces, {
       pieces,
       ...(shape.kind === 'lining' ? { thicknessMm: shape.overhangMm } : {}),
       measures: [{ what: 'pieces', planned: pieces }],
@@ -27,7 +27,10 @@ export function liningSteps(made: Made): RunStep[] {
 export function lidSteps({ results: { sheet } }: Made, { shape, vents = 0 }: Part): RunStep[] {
   const { pieces } = sheet;
   return [
-    stepOf('lid', hands.lid * pieces, { pieces, ...(shape.kind === 'lid' ? { widthMm: shape.overhangMm } : {}) }),
+    stepOf('lid', hands.lid + handsPieceMin.values.lid * pieces, {
+      pieces,
+      ...(shape.kind === 'lid' ? { widthMm: shape.overhangMm } : {}),
+    }),
     stepOf('crimp', hands.crimp + handsPieceMin.values.crimp * pieces, { pieces }),
     ...(vents > 0 ? [stepOf('slits', hands.prick, { n: vents })] : []),
   ];

@@ -75,7 +75,11 @@ function shaped(made: Made): RunStep[] {
     case 'piped':
       return [stepOf('pipe', each('pipe'), weighed), ...putOn(made, 'shaping', { but: 'dust' })];
     case 'byHand':
-      return [stepOf('portion', each('portion'), { ...weighed, form: 'ball' }), ...filledOrClosed(made, first!.body === 'wrapped')];
+      return [
+        stepOf('portion', each('portion'), { ...weighed, form: 'ball' }),
+        ...filledOrClosed(made, first!.body === 'wrapped'),
+        ...pressedFlat(made),
+      ];
     case 'sliced':
       return [
         stepOf('cut', hands.cut + handsPieceMin.values.cut * pieces, {
@@ -99,6 +103,14 @@ function shaped(made: Made): RunStep[] {
     default:
       return outOfASheet(made);
   }
+}
+
+/** A weighed piece that is pressed flat before it bakes. */
+function pressedFlat({ formula, results }: Made): RunStep[] {
+  const { shape, thicknessMm } = formula.sheet.parts[0]!;
+  if (shape.kind !== 'portion' || shape.form !== 'pressed') return [];
+  const { pieces } = results.sheet;
+  return [stepOf('pat', handsPieceMin.values.pat * pieces, { thicknessMm, pieces, measures: [{ what: 'rawMm', planned: thicknessMm }] })];
 }
 
 /** Batter to its level, in lined cups or a lined tin. */
@@ -181,7 +193,10 @@ function rolledOut(made: Made, plans: readonly PartPlan[], again = false): RunSt
       form: plan.kind,
       measures: [{ what: 'rawMm' as const, planned: plan.thicknessMm }],
     };
-    if (handling === 'pressedIn') return [stepOf('pressIn', hands.pressIn, { ...base, pieces, amountG: results.sheet.pieceDoughG })];
+    if (handling === 'pressedIn')
+      return [
+        stepOf('pressIn', hands.pressIn + handsPieceMin.values.pressIn * pieces, { ...base, pieces, amountG: results.sheet.pieceDoughG }),
+      ];
     if (handling === 'patted') return [stepOf('pat', hands.pat * lots, { ...base, ...sizeOf(sheet.parts[0]!.shape), pieces })];
     return [
       stepOf('roll', hands.roll * lots, {
