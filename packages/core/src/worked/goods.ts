@@ -1,5 +1,6 @@
 import { families } from '../facts/families.js';
 import { referenceFormula } from '../solve/reference.js';
+import { isCutShape } from '../sheet/plan.js';
 import { withSet } from './a-formula.js';
 import type { Formula, Part, Row } from '../document/formula.js';
 import type { StepWhat } from '../document/bake.js';
@@ -31,7 +32,10 @@ function good(family: string, { rows = [], set = {} }: { rows?: readonly Row[]; 
   const first = referenceFormula(families[family]!);
   // The first formula's own filling gives way to the good's.
   const own = rows.some(({ use }) => use === 'filling') ? first.rows.filter(({ use }) => use !== 'filling') : first.rows;
-  return withSet({ ...first, rows: [...own, ...rows] }, set as never);
+  const made = withSet({ ...first, rows: [...own, ...rows] }, set as never);
+  // What is cut and stands free is in no pan.
+  const { panId: _pan, ...free } = made.bake;
+  return made.sheet.parts.every(({ shape }) => isCutShape(shape)) ? { ...made, bake: free } : made;
 }
 const oneBake = [{ name: 'Bake', wantC: 190, min: 45 }];
 
@@ -95,6 +99,25 @@ export const goods = (): readonly Good[] => [
     name: 'closed tartlet',
     formula: good('tartlet', { rows: [row('jam', 200, 'filling'), row('egg_whole', 10, 'wash')] }),
     acts: ['shape', 'roll', 'cut', 'fill', 'close', 'brush', 'putIn', 'out', 'cool', 'pack', 'rate'],
+  },
+  {
+    name: 'turnovers with slits',
+    formula: good('short_savoury', {
+      rows: [row('apple', 240, 'filling'), row('sugar_white', 20, 'filling')],
+      set: {
+        '/sheet/parts': [part({ kind: 'round', acrossMm: 120 }, 3, { body: 'wrapped', vents: 2 })],
+        '/bake/steps': oneBake,
+      },
+    }),
+    acts: ['shape', 'roll', 'cut', 'fill', 'close', 'slits', 'putIn', 'out', 'cool', 'pack', 'rate'],
+  },
+  {
+    name: 'two rounds closed over jam',
+    formula: good('cookie_sandwich', {
+      rows: [row('jam', 160, 'filling')],
+      set: { '/sheet/parts': [part({ kind: 'round', acrossMm: 60 }, 3), part({ kind: 'round', acrossMm: 60 }, 3, { vents: 3 })] },
+    }),
+    acts: ['shape', 'roll', 'cut', 'fill', 'lid', 'crimp', 'slits', 'putIn', 'out', 'cool', 'pack', 'rate'],
   },
   {
     name: 'lattice tart',

@@ -23,8 +23,12 @@ export function liningSteps(made: Made): RunStep[] {
   ];
 }
 
+/** For the steam, where the part has any. */
+export const slits = ({ vents = 0 }: Part): RunStep[] => (vents > 0 ? [stepOf('slits', hands.prick, { n: vents })] : []);
+
 /** Over its filling, closed at the rim, cut for the steam. */
-export function lidSteps({ results: { sheet } }: Made, { shape, vents = 0 }: Part): RunStep[] {
+export function lidSteps({ results: { sheet } }: Made, part: Part): RunStep[] {
+  const { shape } = part;
   const { pieces } = sheet;
   return [
     stepOf('lid', hands.lid + handsPieceMin.values.lid * pieces, {
@@ -32,7 +36,7 @@ export function lidSteps({ results: { sheet } }: Made, { shape, vents = 0 }: Par
       ...(shape.kind === 'lid' ? { widthMm: shape.overhangMm } : {}),
     }),
     stepOf('crimp', hands.crimp + handsPieceMin.values.crimp * pieces, { pieces }),
-    ...(vents > 0 ? [stepOf('slits', hands.prick, { n: vents })] : []),
+    ...slits(part),
   ];
 }
 

@@ -2,7 +2,8 @@ import { handsPieceMin } from '../../facts/run.js';
 import { handlingOf } from '../../dough/handling.js';
 import { hands, stepOf, waitSteps, weigh } from './made.js';
 import { putOn } from './put-on.js';
-import { latticeStep, lidSteps, liningSteps } from './pan-steps.js';
+import { goesOnOf } from '../../dough/piece/goes-on.js';
+import { latticeStep, lidSteps, liningSteps, slits } from './pan-steps.js';
 import type { RunStep } from '../../document/bake.js';
 import type { Shape } from '../../document/formula.js';
 import type { PartPlan } from '../../sheet/plan.js';
@@ -130,7 +131,9 @@ function filledOrClosed(made: Made, closed: boolean): RunStep[] {
   const { pieces } = made.results.sheet;
   return [
     ...putOn(made, 'shaping', { but: 'dust' }),
-    ...(closed ? [stepOf('close', hands.close + handsPieceMin.values.close * pieces, { pieces })] : []),
+    ...(closed
+      ? [stepOf('close', hands.close + handsPieceMin.values.close * pieces, { pieces }), ...slits(made.formula.sheet.parts[0]!)]
+      : []),
   ];
 }
 
@@ -150,7 +153,7 @@ function outOfASheet(made: Made): RunStep[] {
   else if (cut) steps.push(...cutSteps(made, under));
   if (lined && sheet.dockPitchMm !== undefined) steps.push(prick(made));
   const { body } = sheet.parts[0]!;
-  steps.push(...filledOrClosed(made, body === 'wrapped'));
+  steps.push(...filledOrClosed(made, body === 'wrapped'), ...topped(made, cut && !lined ? under : []));
   if (under.some(({ kind }) => kind === 'freeForm'))
     steps.push(stepOf('foldOver', hands.foldOver, { ...foldOf(sheet.parts[0]!.shape), pieces }));
   if (body === 'rolledUp') steps.push(stepOf('rollUp', hands.rollUp + handsPieceMin.values.rollUp * pieces, { pieces }));
@@ -160,6 +163,14 @@ function outOfASheet(made: Made): RunStep[] {
   }
   if (formula.bake.steps[0]!.weighted) steps.push(stepOf('weightsIn', hands.weightsIn, { pieces }));
   return steps;
+}
+
+/** A second round over what is filled on the table: pressed shut at its edge, and slit. */
+function topped(made: Made, under: readonly PartPlan[]): RunStep[] {
+  const { parts } = made.formula.sheet;
+  const filled = made.formula.rows.some((row) => row.use === 'filling' && goesOnOf(row)?.at === 'shaping');
+  const top = parts[parts.length - 1]!;
+  return under.length > 1 && filled ? lidSteps(made, top) : [];
 }
 
 const prick = ({ formula: { sheet } }: Made): RunStep =>
