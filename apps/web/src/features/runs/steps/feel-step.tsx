@@ -90,7 +90,10 @@ function useFeeling(advance: Advance, progress: StepProgress, run: RunInHand) {
         )
       : null;
   const [asItIs, setAsItIs] = useState(false);
-  const warmth = word && !asItIs ? feelsByWarmth(word, run.run.steps, run.state.measured.doughC) : null;
+  const right = bowl?.dough.rightHandWords ?? ['rollsClean'];
+  const isRight = word !== null && right.includes(word);
+  // A word that is right for this dough needs no excuse.
+  const warmth = word && !isRight && !asItIs ? feelsByWarmth(word, run.run.steps, run.state.measured.doughC) : null;
   const take = useCallback((key: string) => setWord(key as HandWord), []);
 
   const said = async (then: 'dose' | 'end') => {
@@ -115,8 +118,6 @@ function useFeeling(advance: Advance, progress: StepProgress, run: RunInHand) {
     if (then === 'end') advance.forward();
   };
 
-  const right = bowl?.dough.rightHandWords ?? ['rollsClean'];
-  const isRight = word !== null && right.includes(word);
   const dosing = answer !== null && !(answer.adds === 'water' && !water);
   const button = !word
     ? null
