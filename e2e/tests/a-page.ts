@@ -36,3 +36,14 @@ export async function forgetDraft(page: Page, request: APIRequestContext): Promi
     expect(gone).toBe(3);
   }).toPass({ intervals: [60] });
 }
+
+/** A first formula of a family, made as a baker makes one; its dough is there. */
+export async function newFormula(page: Page, name: string, family: string): Promise<void> {
+  await page.goto('/formulas');
+  await page.getByRole('button', { name: 'New formula' }).click();
+  await page.getByLabel('Name').fill(name);
+  await openMenu(page.getByRole('combobox', { name: 'Family' }));
+  await page.getByRole('option', { name: family, exact: true }).click();
+  await page.getByRole('button', { name: 'Make it', exact: true }).click();
+  await expect(page.getByRole('button', { name: 'Paste a list' })).toBeVisible();
+}

@@ -1,18 +1,8 @@
 import type { Page } from '@playwright/test';
 import { expect, test } from './a-house.js';
-import { complaints, openMenu } from './a-page.js';
+import { complaints, newFormula, openMenu } from './a-page.js';
 import { endRun, goOn, storedRun, storedWhen, title, upTo } from './a-run.js';
 
-/** A first formula of a family, made as a baker makes one. */
-async function made(page: Page, name: string, family: string): Promise<void> {
-  await page.goto('/formulas');
-  await page.getByRole('button', { name: 'New formula' }).click();
-  await page.getByLabel('Name').fill(name);
-  await openMenu(page.getByRole('combobox', { name: 'Family' }));
-  await page.getByRole('option', { name: family, exact: true }).click();
-  await page.getByRole('button', { name: 'Make it', exact: true }).click();
-  await page.waitForURL(/\/dough$/);
-}
 /** From the formula's page to the bench, past the page that asks; gives the run's id. */
 async function begun(page: Page): Promise<string> {
   await page
@@ -31,7 +21,7 @@ async function begun(page: Page): Promise<string> {
 
 test('drop biscuits are dropped from the bowl and eaten warm: no slab, no pin, no cold, no pack', async ({ page, house }) => {
   const errors = complaints(page);
-  await made(page, 'Saturday drops', 'Drop biscuit');
+  await newFormula(page, 'Saturday drops', 'Drop biscuit');
   await page.getByRole('tab', { name: /Chill/ }).click();
   await expect(page.getByText('No cold: this dough goes from the bowl')).toBeVisible();
   await page.getByRole('tab', { name: /Keep/ }).click();
@@ -71,7 +61,7 @@ test('drop biscuits are dropped from the bowl and eaten warm: no slab, no pin, n
 
 test('a lattice tart is lined, filled by weight and latticed strip by strip', async ({ page, house }) => {
   const errors = complaints(page);
-  await made(page, 'Sunday tart', 'Nut tart');
+  await newFormula(page, 'Sunday tart', 'Nut tart');
   const id = await begun(page);
   await upTo(house.base, id, 'line');
   await page.reload();
@@ -93,7 +83,7 @@ test('a lattice tart is lined, filled by weight and latticed strip by strip', as
 
 test('muffins: batter stands in its bowl and is poured by weight to its height; over the rim is said', async ({ page, house }) => {
   const errors = complaints(page);
-  await made(page, 'Monday muffins', 'Muffin');
+  await newFormula(page, 'Monday muffins', 'Muffin');
   await page.getByRole('tab', { name: /Sheet/ }).click();
   const each = page.getByRole('textbox', { name: 'Portion' });
   await each.fill('110');

@@ -2,19 +2,9 @@ import { randomUUID } from 'node:crypto';
 import { AxeBuilder } from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { expect, test } from './a-house.js';
-import { complaints, CRACKER, forgetDraft, openMenu } from './a-page.js';
+import { complaints, CRACKER, forgetDraft, newFormula, openMenu } from './a-page.js';
 
 test.afterEach(({ page, request }) => forgetDraft(page, request));
-
-async function newFormula(page: Page, name: string, family: string): Promise<void> {
-  await page.goto('/formulas');
-  await page.getByRole('button', { name: 'New formula' }).click();
-  await page.getByLabel('Name').fill(name);
-  await openMenu(page.getByRole('combobox', { name: 'Family' }));
-  await page.getByRole('option', { name: family, exact: true }).click();
-  await page.getByRole('button', { name: 'Make it', exact: true }).click();
-  await expect(page.getByRole('button', { name: 'Paste a list' })).toBeVisible();
-}
 
 async function paste(page: Page, text: string) {
   await page.getByRole('button', { name: 'Paste a list' }).click();

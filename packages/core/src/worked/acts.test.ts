@@ -50,6 +50,19 @@ describe('a run says every act of the good, once and in order, and none that doe
     }
   });
 
+  // Geometry worked by hand: a frustum of 70 and 50 mm across and 30 mm deep holds pi 30 (35² + 35 25 + 25²) / 3 = 85.6 ml;
+  // strips 15 mm wide, 15 mm apart over 230 mm are as long as the chord under their longer edge, 2 sqrt(115² - x²).
+  it('batter stands as high, and strips are as long, as a ruler would find them', () => {
+    const of = (name: string) => stepsOf(goods().find((good) => good.name === name)!.formula);
+    const pour = of('muffins').find(({ what }) => what === 'pour')!;
+    const holdsMl = (Math.PI * 30 * (35 ** 2 + 35 * 25 + 25 ** 2)) / 3 / 1000;
+    expect(pour.thicknessMm).toBeCloseTo((30 * (pour.amountG! / 1.2)) / holdsMl, 1);
+    const lattice = of('lattice tart').find(({ what }) => what === 'lattice')!;
+    const chords = [7.5, 37.5, 67.5, 97.5].map((x) => Math.round(2 * Math.sqrt(115 ** 2 - x ** 2)));
+    expect(lattice.lengthsMm).toEqual(chords.flatMap((mm) => [mm, mm, mm, mm]));
+    expect([lattice.n, lattice.of, lattice.widthMm]).toEqual([8, 8, 15]);
+  });
+
   it('hands take longer over a larger batch', () => {
     const { formula } = goods().find(({ name }) => name === 'closed tartlet')!;
     const twice = withSet(formula, {

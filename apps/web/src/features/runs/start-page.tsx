@@ -330,7 +330,7 @@ function Times({ plan }: { readonly plan: RunPlan }) {
       <Figure value={showDuration(times.totalMin)} label={t('runs.inAll')} />
       <Figure
         value={`${plan.pieces}`}
-        label={plan.loads > 1 ? t('runs.piecesInLoadsOvenLoads', { loads: plan.loads }) : t('common.pieces')}
+        label={plan.loads > 1 ? t('runs.piecesInLoadsOvenLoads', { loads: plan.loads }) : t('runs.piecesMade', { count: plan.pieces })}
       />
     </Box>
   );

@@ -15,6 +15,18 @@ export const bench = {
     borderWidth: 2,
     [under.phone]: { fontSize: typeSize.action, px: 3, minHeight: 56 },
   },
+  /** What rings lies over the bench, in its middle. */
+  card: {
+    position: 'fixed',
+    left: '50%',
+    transform: 'translateX(-50%)',
+    width: 'min(720px, calc(100vw - 32px))',
+    bgcolor: 'background.paper',
+    border: 3,
+    borderColor: 'leaf.heat',
+    borderRadius: '12px',
+    display: 'grid',
+  },
   number: {
     fontSize: typeSize.scale,
     lineHeight: '150px',

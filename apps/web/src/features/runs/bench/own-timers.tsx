@@ -125,18 +125,10 @@ export function OwnAlarms() {
     <Box
       role="alert"
       sx={{
-        position: 'fixed',
-        left: '50%',
+        ...bench.card,
         bottom: bench.shelf + 16,
-        transform: 'translateX(-50%)',
-        width: 'min(720px, calc(100vw - 32px))',
-        bgcolor: 'background.paper',
-        border: 3,
-        borderColor: 'leaf.heat',
-        borderRadius: '12px',
         p: 3,
         zIndex: 1400,
-        display: 'grid',
         gap: 2,
       }}
     >

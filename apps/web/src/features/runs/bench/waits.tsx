@@ -69,16 +69,9 @@ export function Alarms({ waits }: { waits: readonly ShownWait[] }) {
       <Box
         sx={{
           pointerEvents: 'auto',
-          position: 'absolute',
-          left: '50%',
+          ...bench.card,
           top: 76,
-          transform: 'translateX(-50%)',
-          width: 'min(720px, calc(100vw - 32px))',
-          bgcolor: 'background.paper',
-          border: `3px solid ${palette.leaf.heat}`,
-          borderRadius: '12px',
           p: 4,
-          display: 'grid',
           gap: 3,
         }}
       >
