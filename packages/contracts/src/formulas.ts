@@ -2,6 +2,7 @@ import Joi from 'joi';
 import {
   bodies,
   chillForms,
+  componentFields,
   cutWhens,
   dockPatterns,
   fatStates,
@@ -23,6 +24,7 @@ import {
   type StageState,
 } from '@north-leaf/core';
 import { bodyOf, nested, type SchemaKeys } from './check.js';
+import { schemaOf } from './of-fields.js';
 import { id, revision, uuid, version, type Part } from './fields.js';
 import type {
   BakeSettings,
@@ -117,6 +119,7 @@ export const formulaSchema: Joi.ObjectSchema<Formula> = bodyOf<Formula>({
         at: Joi.valid(...goesOnMoments, ...goesOnBefore),
         n: Joi.when('at', { is: Joi.valid(...goesOnBefore), then: number().required(), otherwise: Joi.forbidden() }),
       }).optional(),
+      component: id().optional(),
       entered: text(60).optional(),
       pinned: Joi.boolean().optional(),
       lotId: id().optional(),
@@ -126,6 +129,7 @@ export const formulaSchema: Joi.ObjectSchema<Formula> = bodyOf<Formula>({
     }),
     80,
   ),
+  components: list(schemaOf(componentFields), 12).optional(),
   mix: list(
     nested<MixStep>({
       key: id(),

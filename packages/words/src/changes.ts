@@ -109,6 +109,8 @@ function describeEdit(edit: Edit, told: Told): string {
   if (share) return blendRowChange(edit, share[2], valueAt(formula, `/blend/rows/${share[1]}/ingredientId`), told);
   const step = /^\/bake\/steps\/(\d+)(?:\/(\w+))?$/.exec(path);
   if (step) return bakeStepChange(edit, step[2], valueAt(formula, `/bake/steps/${step[1]}`), voice);
+  const component = /^\/components(?:\/(\d+)(\/\w+)?)?/.exec(path);
+  if (component) return componentChange(edit, component[2], valueAt(formula, `/components/${component[1] ?? 0}/name`), voice);
   const known = places.find(([pattern]) => pattern.test(path));
   if (known) return fromTo(say(known[1]), edit, known[2], voice);
   const fold = /^\/sheet\/laminate\/folds\/(\d+)(\/waits)?/.exec(path);
@@ -131,7 +133,7 @@ function describeEdit(edit: Edit, told: Told): string {
 }
 
 /** The change of a row: what it is, how much, where it goes. */
-function rowChange(edit: Edit, part: string | undefined, ingredientId: unknown, { pantry, voice }: Told): string {
+function rowChange(edit: Edit, part: string | undefined, ingredientId: unknown, { formula, pantry, voice }: Told): string {
   const { from, to } = edit;
   const { say } = voice;
   if (part === undefined) return inOrOut(nameOf(idOf(to) ?? idOf(from), pantry, voice), edit, voice);
@@ -142,8 +144,23 @@ function rowChange(edit: Edit, part: string | undefined, ingredientId: unknown, 
   if (part === 'goesOn') return say('change.goesOn', { name, when: momentOf(to, voice) });
   if (part === 'fat') return say('change.goesInOtherwise', { name });
   if (part === 'ingredientId') return say('change.swapped', { from: nameOf(from, pantry, voice), to: nameOf(to, pantry, voice) });
+  if (part === 'component') {
+    const one = formula.components?.find(({ key }) => key === to);
+    return one ? say('change.partOf', { name, component: one.name }) : say('change.partOfNone', { name });
+  }
   if (part === 'use') return say('change.use', { name, use: say(`use.${to as RowUse}`) });
   return say('change.changed', { name });
+}
+
+/** A component comes, goes, is named anew or made otherwise. */
+function componentChange({ from, to }: Edit, part: string | undefined, name: unknown, { say }: Voice): string {
+  const named = (one: unknown) =>
+    (one as readonly { readonly name?: string }[] | undefined)?.[0]?.name ?? (one as { readonly name?: string } | undefined)?.name;
+  if (part === '/name') return say('change.componentName', { from: String(from), to: String(to) });
+  if (part !== undefined) return say('change.component', { name: String(name ?? '') });
+  return from === undefined
+    ? say('change.componentIn', { name: named(to) ?? '' })
+    : say('change.componentOut', { name: named(from) ?? '' });
 }
 
 function blendRowChange(edit: Edit, part: string | undefined, ingredientId: unknown, { pantry, voice }: Told): string {

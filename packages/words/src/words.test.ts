@@ -36,6 +36,8 @@ const full = (what: RunStep['what']): RunStep =>
   step({
     what,
     name: 'Rice flour',
+    into: 'Cooked apples',
+    act: 'boil',
     amountG: 240,
     heldG: 15,
     shareOfRow: 0.5,

@@ -10,7 +10,7 @@ import { isPractised } from '../facts/practice.js';
 import { fillingSets } from '../facts/filling.js';
 import { fillingInPiece } from './filling.js';
 import { ovenOf, ovenSpreadC } from './oven.js';
-import { browningFactorOf, compileBake, nudged } from './slab/problem.js';
+import { browningFactorOf, compileBake, nudged, wholeX } from './slab/problem.js';
 import { ovenNudge, unknownsOf } from './slab/samples.js';
 import { meanSpread, spreadRatio } from '../sheet/spreading.js';
 import { darkFrom, goldenFrom, toneOf } from './tone.js';
@@ -69,7 +69,7 @@ export function bakeCaseOf(theCase: Case, dough: DoughResult, sheet: SheetResult
     problem: believed ? nudged(asWritten, ovenNudge(believed.mean)) : asWritten,
     filling,
     limits,
-    rule: ruleOf(limits, dough.colours.rawLightness),
+    rule: ruleOf(limits, asWritten),
     unknowns: unknownsOf({
       ovenC: ovenSpreadC(oven),
       banded: formula.sheet.bandsMm !== undefined,
@@ -142,9 +142,12 @@ export function limitsOf(formula: Formula, family: Family, filling: FillingInPie
   };
 }
 
-/** The same limits as the numbers a course of baking is read by, for a dough that is so light raw. */
-export const ruleOf = ({ dryBelowShare, mustDry, coreC, goldenFromTone, darkFromTone }: BakeLimits, rawLightness: number): DoneRule => ({
-  ...(mustDry ? { dryX: dryBelowShare / (1 - dryBelowShare) } : {}),
+/** The same limits as the numbers a course of baking is read by, for a dough that is so light raw, with what is folded in. */
+export const ruleOf = (
+  { dryBelowShare, mustDry, coreC, goldenFromTone, darkFromTone }: BakeLimits,
+  { rawLightness, apart }: Pick<BakeProblem, 'rawLightness' | 'apart'>,
+): DoneRule => ({
+  ...(mustDry ? { dryX: wholeX(dryBelowShare / (1 - dryBelowShare), apart) } : {}),
   ...(coreC === null ? {} : { coreC }),
   golden: goldenFrom(goldenFromTone, rawLightness),
   dark: darkFrom(darkFromTone, rawLightness),
@@ -202,6 +205,7 @@ export function bakeSpecOf(
       wash: formula.rows.some((row) => row.use === 'wash' && isInOven(row)),
     }),
     rawLightness: dough.colours.rawLightness,
+    ...keptApart(dough, sheet),
     heatFactor: heatFactorOf(kitchen, oven)?.value ?? 1,
     ...(bake.hotTray ? { trayStartC: bake.steps[0]!.wantC! } : {}),
     ...(bake.fromCold ? { coldStart: { airC: kitchen.roomC, recoverS: heatUpSeconds(oven) } } : {}),
@@ -213,6 +217,14 @@ export function bakeSpecOf(
       handlingMin: handledBefore(formula, i),
     })),
   };
+}
+
+/** Pieces folded in dry little: all of their water but what has bled. */
+function keptApart({ foldedIn, doughG, rollIn, toppingG, dustG }: DoughResult, sheet: SheetResult): Pick<BakeSpec, 'apart'> {
+  if (!foldedIn) return {};
+  const dryG = (doughG + (rollIn?.massG ?? 0) + toppingG + dustG) * (1 - sheet.makeUp.water);
+  const waterG = foldedIn.massG * foldedIn.makeUp.water;
+  return { apart: { waterX: (waterG - foldedIn.bleedsG) / dryG, doughShare: 1 - (foldedIn.massG - waterG) / dryG } };
 }
 
 /** A hollow ball as the wall it is: a slab of as much dough over as much surface, inside and out. */

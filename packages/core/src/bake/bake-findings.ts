@@ -184,11 +184,20 @@ function weepFindings({ formula, pantry }: Case, { pieces }: SheetResult, { weep
   if (share <= weepShare.values.watch) return [];
   const moreG = roundTo((weepsG * pieces) / holds.values.starch, 0.5, 'up');
   const starch = fillingRows(formula).find(({ row }) => isStarch(pantry.ingredients[row.ingredientId]!));
+  // It thickens what gives the juice.
+  const beside = fillingRows(formula).find(({ row }) => isInOven(row))?.row;
   const edit: Edit = starch
     ? { path: `/rows/${starch.i}/amountG`, from: starch.row.amountG, to: roundTo(starch.row.amountG + moreG, 0.5, 'up') }
     : {
         path: `/rows/${formula.rows.length}`,
-        to: { key: 'filling-starch', ingredientId: usual.values.thickener, amountG: moreG, use: 'filling' },
+        to: {
+          key: 'filling-starch',
+          ingredientId: usual.values.thickener,
+          amountG: moreG,
+          use: 'filling',
+          ...(beside?.goesOn ? { goesOn: beside.goesOn } : {}),
+          ...(beside?.component ? { component: beside.component } : {}),
+        },
       };
   const measured = { path: 'bake.filling.weepsG', value: weepsG, high: weepShare.values.watch * massG };
   return [finding('bake.fillingWeeps', share > weepShare.values.fix ? 'fix' : 'watch', 'bake', measured, [edit])];
@@ -201,7 +210,16 @@ function overfullFindings({ formula }: Case, { overG, massG }: BakedFilling): Fi
   const edits = fillingRows(formula)
     .filter(({ row }) => isInOven(row))
     .map(({ row, i }): Edit => ({ path: `/rows/${i}/amountG`, from: row.amountG, to: roundTo(row.amountG * keep, 0.5, 'down') }));
-  return [finding('bake.fillingOver', 'fix', 'bake', { path: 'bake.filling.overG', value: overG, high: massG - overG }, edits)];
+  const lost = (formula.components ?? []).flatMap((component, i) =>
+    fillingRows(formula).some(({ row }) => row.component === component.key && isInOven(row))
+      ? (['boiledOffG', 'drainedG'] as const).flatMap((loss): Edit[] =>
+          component[loss] > 0 ? [{ path: `/components/${i}/${loss}`, from: component[loss], to: component[loss] * keep }] : [],
+        )
+      : [],
+  );
+  return [
+    finding('bake.fillingOver', 'fix', 'bake', { path: 'bake.filling.overG', value: overG, high: massG - overG }, [...edits, ...lost]),
+  ];
 }
 
 /** Longer, where that gets there; else as hot as the family is baked, when it is not yet. */

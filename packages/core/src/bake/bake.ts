@@ -6,7 +6,7 @@ import { bakeFindings } from './bake-findings.js';
 import { bakeUntilOver } from './doneness.js';
 import { BakeMarch } from './slab/march.js';
 import { dialFor, ovenOf } from './oven.js';
-import { firstHotter, heightOf, nudged } from './slab/problem.js';
+import { doughX, firstHotter, heightOf, nudged } from './slab/problem.js';
 import { nudgeOf } from './slab/samples.js';
 import { spreadRatio } from '../sheet/spreading.js';
 import { lightnessOf, toneAt, toneOf } from './tone.js';
@@ -108,7 +108,7 @@ function pieceAt(trajectory: Trajectory, problem: BakeProblem, atMin: number): B
   const doughMm = heightOf(dough, slabMm);
   const filledMm = 1000 * dryMass * (solidVolume + moistureX * waterVolume);
   return {
-    moistureShare: moistureX / (1 + moistureX),
+    moistureShare: shareOf(doughX(moistureX, problem.apart)),
     moistureX,
     topTone: toneOf(topLightness),
     baseTone: toneAt(base, rawLightness),
@@ -162,7 +162,7 @@ const CURVE_POINTS = 80;
 
 /** The course of a bake for the picture, with the spread of its moisture from the nudged courses, first order. */
 function curveOf(
-  { layers, main, rawLightness }: BakeProblem,
+  { layers, main, rawLightness, apart }: BakeProblem,
   trajectory: Trajectory,
   nudged: readonly Trajectory[],
   untilMin: number,
@@ -170,7 +170,8 @@ function curveOf(
   const dough = layers[main]!;
   const min = Array.from({ length: CURVE_POINTS + 1 }, (_, i) => (i * untilMin) / CURVE_POINTS);
   const sampled = (series: readonly number[]) => min.map((at) => onCurve(trajectory.min, series, at));
-  const moistureShare = sampled(trajectory.moistureX).map(shareOf);
+  const ofDough = (x: number) => shareOf(doughX(x, apart));
+  const moistureShare = sampled(trajectory.moistureX).map(ofDough);
   const doughMm = sampled(trajectory.doughMm);
   return {
     min,
@@ -180,7 +181,7 @@ function curveOf(
     coldestC: sampled(trajectory.coldestC),
     moistureShare,
     moistureSd: moistureShare.map((share, i) =>
-      Math.sqrt(nudged.reduce((sum, other) => sum + (share - shareOf(onCurve(other.min, other.moistureX, min[i]!))) ** 2, 0)),
+      Math.sqrt(nudged.reduce((sum, other) => sum + (share - ofDough(onCurve(other.min, other.moistureX, min[i]!))) ** 2, 0)),
     ),
     topTone: sampled(trajectory.browningTop).map((b) => toneAt(b, rawLightness)),
     baseTone: sampled(trajectory.browningBase).map((b) => toneAt(b, rawLightness)),

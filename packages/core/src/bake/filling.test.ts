@@ -1,7 +1,7 @@
 import { aFilling, aFormula, kitchen, pantry, resultOf, worked } from '../worked/a-formula.js';
 import { evaluate } from '../evaluate.js';
 import { goesOnOf, isInOven } from '../dough/piece/goes-on.js';
-import { juiceOf } from './filling.js';
+import { juiceOf } from '../dough/piece/filling-mix.js';
 import type { Json } from '../document/edits.js';
 import type { FillingMix } from '../dough/piece/filling-mix.js';
 

@@ -1,4 +1,5 @@
-import { dishHeadroomMm, fillingDensity, fillingSets, fruitBubblesC, holds, juice } from '../facts/filling.js';
+import { dishHeadroomMm, fillingDensity, fillingSets, fruitBubblesC, holds } from '../facts/filling.js';
+import { juiceOf } from '../dough/piece/filling-mix.js';
 import { panOf } from '../pan/pan.js';
 import type { Formula } from '../document/formula.js';
 import type { Kitchen } from '../document/kitchen.js';
@@ -58,21 +59,6 @@ export function fillingInPiece(formula: Formula, kitchen: Kitchen, dough: DoughR
     setsC: setsOf(mix, sheet.body.lidMm !== null),
     bubblesC: mix.unsetEggG === 0 && mix.fruitWaterG > 0 ? fruitBubblesC.value : null,
   };
-}
-
-/**
- * Juice that fruit and vegetables have given after some minutes with sugar and salt; Infinity counts the heat of the oven in.
- *
- * Units    g; min.
- * Throws   nothing.
- * Findings none.
- * Source   facts/filling juice (judgement).
- */
-export function juiceOf({ fruitWaterG, sugarG, saltG }: FillingMix, min: number): number {
-  const { heatShare, perSugar, perSalt, mostShare, setMin } = juice.values;
-  const drawn = Math.min(mostShare * fruitWaterG, perSugar * sugarG + perSalt * saltG);
-  if (Number.isFinite(min)) return fruitWaterG > 0 ? drawn * (1 - Math.exp(-min / setMin)) : 0;
-  return Math.min(mostShare * fruitWaterG, heatShare * fruitWaterG + drawn);
 }
 
 const heldOf = ({ starchG, flourG, gumG, eggG }: FillingMix): number => {

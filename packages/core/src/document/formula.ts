@@ -1,4 +1,5 @@
 import type { AcrylamideMeasure } from '../facts/acrylamide.js';
+import type { Component } from './preparation.js';
 
 /** One line of a blend. Shares of a blend sum to 1, gums included. `key` is unique in the formula and never reused. */
 export type BlendRow = {
@@ -18,7 +19,7 @@ export type Blend = {
   /** One standard deviation of each share, in row order, where the shares were read from a label. */ readonly uncertainShare?: readonly number[];
 };
 
-export const rowUses = ['dough', 'rollIn', 'wash', 'topping', 'filling', 'dust'] as const;
+export const rowUses = ['dough', 'rollIn', 'foldIn', 'wash', 'topping', 'filling', 'dust'] as const;
 export type RowUse = (typeof rowUses)[number];
 export const fatStates = ['pieces', 'rubbed', 'creamed', 'melted'] as const;
 export type FatState = (typeof fatStates)[number];
@@ -36,6 +37,7 @@ export type Row = {
   readonly amountG: number;
   readonly use: RowUse;
   /** Left out: as its use usually does (`goesOnOf`). */ readonly goesOn?: GoesOn;
+  /** A component of the formula that it is part of: all of one go on together. */ readonly component?: string;
   /** As typed, '1 stick'. */ readonly entered?: string;
   readonly pinned?: boolean;
   readonly lotId?: string;
@@ -55,7 +57,7 @@ export type Row = {
  * @example
  * isOfDough({ use: 'rollIn' }); // => true
  */
-export const isOfDough = ({ use }: Pick<Row, 'use'>): boolean => use === 'dough' || use === 'rollIn';
+export const isOfDough = ({ use }: Pick<Row, 'use'>): boolean => use === 'dough' || use === 'rollIn' || use === 'foldIn';
 
 /** The one way to wait anywhere: chilling, firming, cooling. */
 export type Wait = { readonly placeId: string; readonly min: number };
@@ -214,6 +216,7 @@ export type Formula = {
   /** The flours as they were typed, '; ' between lines; true as long as the blend weighs `g`. */
   readonly blendEntered?: { readonly text: string; readonly g: number };
   readonly rows: readonly Row[];
+  /** Fillings, frostings and the like that are made here from rows; left out: none. */ readonly components?: readonly Component[];
   readonly mix: readonly MixStep[];
   readonly doughAtC: number;
   readonly restMin: number;

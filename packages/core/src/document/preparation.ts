@@ -23,12 +23,8 @@ export const preparationActFields = {
 };
 export type PreparationAct = DocumentOf<typeof preparationActFields>;
 
-/** A filling, crumble, frosting, glaze, cream, coating or soaked fruit: rows and acts, no blend base and no stages. */
-export const preparationFields = {
-  schema: exactly(1),
-  id: id(),
-  name: text('Name', 120),
-  rows: list('What is in it', group('', preparationRowFields), 60),
+/** What is done to what is in it, and what that takes away. */
+const makingFields = {
   acts: list('What is done', group('', preparationActFields), 30),
   /** Water driven off over all acts. */
   boiledOffG: anyG('Water boiled off'),
@@ -37,7 +33,22 @@ export const preparationFields = {
   drainedIngredientId: maybe(id('ingredient')),
   /** What its middle came to, C; left out: raw, as far as anybody said. */
   cookedToC: maybe(number('Its middle came to', 'C', 0, 200)),
+};
+/** A filling, crumble, frosting, glaze, cream, coating or soaked fruit: rows and acts, no blend base and no stages. */
+export const preparationFields = {
+  schema: exactly(1),
+  id: id(),
+  name: text('Name', 120),
+  rows: list('What is in it', group('', preparationRowFields), 60),
+  ...makingFields,
   keepDays: number('Keeps', 'days', 0, 730),
   keepAt: word('Kept', keptAtWords),
 };
 export type Preparation = DocumentOf<typeof preparationFields>;
+
+/**
+ * What is made for one formula and goes on or in together: the rows that name it are in it. Losses are of the batch as written.
+ * Made for stock, the same is a preparation.
+ */
+export const componentFields = { key: id(), name: text('Name', 120), ...makingFields };
+export type Component = DocumentOf<typeof componentFields>;

@@ -8,6 +8,8 @@ import type { SpreadOfWater, WaterGets, WaterWants } from './water.js';
 import type { Binder } from './binders.js';
 import type { DoughColours } from './colours.js';
 import type { PartOnPiece } from './piece/on-piece.js';
+import type { MadeComponent } from './piece/components.js';
+import type { FoldedIn } from './piece/folded.js';
 import type { FillingMix } from './piece/filling-mix.js';
 import type { WorkedFat } from './fat.js';
 import type { SodaBalance } from './leavening.js';
@@ -27,7 +29,9 @@ export type BakersPercents = {
 };
 
 export type DoughResult = WaterGets & {
-  /** As it leaves the bowl. */ readonly doughG: number;
+  /** As it leaves the bowl, with what is folded into it. */ readonly doughG: number;
+  /** Fruit, chips, nuts that keep to themselves in it; null for none. */ readonly foldedIn: FoldedIn | null;
+  /** What is made of rows and goes on or in as one. */ readonly components: readonly MadeComponent[];
   /** Fat that is folded in; null for none. */ readonly rollIn: {
     readonly massG: number;
     readonly makeUp: MakeUp;

@@ -31,6 +31,8 @@ import type { Finding } from '../findings/finding.js';
 import type { Portion } from '../ingredient/mixture.js';
 import type { MeasuredBy, WaterGets, WaterWants } from './water.js';
 import { checkGoesOn, isInOven } from './piece/goes-on.js';
+import { placedTogether } from './piece/components.js';
+import { foldedIn, type FoldedIn } from './piece/folded.js';
 import { fillingMixes } from './piece/filling-mix.js';
 import { partsOnPiece } from './piece/on-piece.js';
 import type { Case } from '../document/case.js';
@@ -57,18 +59,21 @@ export function doughStage(theCase: Case, blend: BlendResult): { result: DoughRe
   const dough = rows.filter(({ row }) => row.use === 'dough').map(({ portion }) => portion);
   checkGoesOn(formula);
   const rollIn = rows.filter(({ row, portion }) => row.use === 'rollIn' && portion.amountG > 0).map(({ portion }) => portion);
-  const onPiece = rows.filter(({ row }) => !isOfDough(row) && row.use !== 'filling' && isInOven(row));
+  const { placed, components } = placedTogether(formula, rows, pantry);
+  const onPiece = placed.filter(({ row }) => !isOfDough(row) && row.use !== 'filling' && isInOven(row));
   const outside = onPiece.map(({ portion }) => portion);
   const everything = [...flour, ...portions];
   // However it was entered: a preparation in the dough is what it was made of.
   const leaves = dough.flatMap((portion) => openedUp(pantry, portion));
   const gums = leaves.filter(({ ingredient }) => isGum(ingredient));
-  const gets = waterGets(flour, dough);
+  const folded = foldedIn(placed, standingMin(formula) + formula.chill.waits.reduce((sum, { min }) => sum + min, 0), pantry);
+  const gets = withBled(waterGets(flour, dough), folded);
   const thirst = thirstOf(formula, kitchen);
   const wants = waterWants(flour, gums, family, { thirstFactor: thirst?.value ?? 1, humidityShare: kitchen.humidityShare });
   if (wants.wantsG <= 0) throw new InputError('blend.rows', 'nothing in the blend takes up water: add a flour or a starch');
   const getsOverWants = gets.getsG / wants.wantsG;
   const all = [...flour, ...dough];
+  const foldedPortions = placed.filter(({ row }) => row.use === 'foldIn').map(({ portion }) => portion);
   const opened = [...flour, ...leaves];
   const boxed = flour.filter(({ ingredient }) => ingredient.kind === 'blend').flatMap((portion) => openedBox(pantry, portion));
   const spread = spreadOfWater(
@@ -92,12 +97,14 @@ export function doughStage(theCase: Case, blend: BlendResult): { result: DoughRe
   const egg = (which: 'white' | 'yolk') => leaves.reduce((g, { ingredient, amountG }) => g + amountG * eggOf(ingredient)[which], 0);
   const result: DoughResult = {
     ...gets,
-    doughG: sumG(all),
+    doughG: sumG(all) + (folded?.massG ?? 0),
+    foldedIn: folded,
+    components,
     rollIn: rollIn.length > 0 ? { massG: sumG(rollIn), makeUp: makeUpOf(rollIn), fat: mainFat(rollIn) } : null,
     toppingG: sumG(onPiece.filter(({ row }) => row.use !== 'dust').map(({ portion }) => portion)),
     dustG: sumG(onPiece.filter(({ row }) => row.use === 'dust').map(({ portion }) => portion)),
-    filling: fillingMixes(rows, pantry),
-    lateG: sumG(rows.filter(({ row }) => !isInOven(row)).map(({ portion }) => portion)),
+    filling: fillingMixes(placed, pantry),
+    lateG: sumG(placed.filter(({ row }) => !isInOven(row)).map(({ portion }) => portion)),
     rows: rows.map(({ row, portion }) => ({
       key: row.key,
       name: portion.ingredient.name,
@@ -134,16 +141,16 @@ export function doughStage(theCase: Case, blend: BlendResult): { result: DoughRe
     gritRested: gritAfterStanding(flour, Math.max(standMin, restAndStand.values.fullMin)),
     standingMin: standMin,
     mixGaps: mixGapsOf(formula, doughRows),
-    composition: mixedComposition(all),
-    makeUp: makeUpOf(all),
+    composition: mixedComposition([...all, ...foldedPortions]),
+    makeUp: makeUpOf([...all, ...foldedPortions]),
     colours: doughColours([...flour.flatMap((portion) => openedUp(pantry, portion)), ...leaves], formula.blendG),
     outsideMakeUp: sumG(outside) > 0 ? makeUpOf(outside) : null,
     leavened: percentOf([...leaves, ...boxed], formula.blendG, ({ ingredient }) => isLeavener(ingredient)) >= leavenedFrom.value,
     solidFat: mainFat(dough),
     fatPieces: fatPiecesOf(formula.rows),
-    eggG: rawEggG(rows.filter(({ row }) => isInOven(row)).map(({ portion }) => portion)),
-    doughEggG: rawEggG(rows.filter(({ row }) => isOfDough(row)).map(({ portion }) => portion)),
-    onPiece: partsOnPiece(rows, pantry, formula.keep.pack !== 'openTray', sumG(all)),
+    eggG: rawEggG(placed.filter(({ row }) => isInOven(row)).map(({ portion }) => portion)),
+    doughEggG: rawEggG(placed.filter(({ row }) => isOfDough(row)).map(({ portion }) => portion)),
+    onPiece: partsOnPiece(placed, pantry, formula.keep.pack !== 'openTray', sumG(all)),
     eggWhitePerBlend: egg('white') / formula.blendG,
     eggYolkPerBlend: egg('yolk') / formula.blendG,
     xanthanPerBlend: percentOf(opened, formula.blendG, ({ ingredient }) => ingredient.gum === 'xanthanGum') / 100,
@@ -156,6 +163,14 @@ export function doughStage(theCase: Case, blend: BlendResult): { result: DoughRe
     result,
     findings: doughFindings(theCase, portions, blend, result),
   };
+}
+
+/** Juice of what is folded in wets the dough like anything that brings water. */
+function withBled(gets: WaterGets, folded: FoldedIn | null): WaterGets {
+  const bledG = folded?.bleedsG ?? 0;
+  if (bledG <= 0) return gets;
+  const { broughtWaterG, getsG, waterG } = gets;
+  return { ...gets, broughtWaterG: broughtWaterG + bledG, getsG: getsG + bledG, waterG: waterG + bledG };
 }
 
 function rowPortion(row: Row, i: number, blendG: number, pantry: Pantry): Portion {

@@ -47,6 +47,7 @@ export function recipeOf(formula: Formula, pantry: Pantry): Readonly<Record<stri
 const useWords: Readonly<Record<RowUse, string>> = {
   dough: '',
   rollIn: ', to roll in',
+  foldIn: ', folded in',
   wash: ', as a wash',
   topping: ', on top',
   filling: ', for the filling',

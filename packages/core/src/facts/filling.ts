@@ -34,3 +34,10 @@ export const fruitBubblesC = fact(
 );
 export const pieCrustRimMm = fact(10, 'mm', 'commonPractice', 'rim left bare around an open filling; no source');
 export const dishHeadroomMm = fact(3, 'mm', 'judgement', 'a boiling filling rises; left free under the rim');
+
+export const foldedBleeds = fact(
+  0.05,
+  'share of its water',
+  'judgement',
+  'skins and cut faces give a little juice to the dough as fruit is folded in; sugar and salt of its own draw more (juice), nothing else does',
+);

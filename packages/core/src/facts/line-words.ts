@@ -15,7 +15,8 @@ export const partWords: readonly (readonly [words: RegExp, part: PartOfList])[] 
   [/\b(?:frosting|icing|glaze|to glaze|for glazing|drizzle|glassa|glacage|nappage|glasur|guss|glaseado|glace|cobertura de chocolate|ganache|to decorate|for decorating|decoration|per decorare|para decorar|pour decorer|zum verzieren)\b/i, { use: 'topping', goesOn: 'cooled' }],
   [/\b(?:topping|crumble|streusel|to sprinkle|for sprinkling|to top|for (?:the )?top|to finish|for dusting the|for scattering|copertura|per spolverizzare|spolverizzare|per cospargere|cobertura|para polvilhar|polvilhar|para espolvorear|espolvorear|pour saupoudrer|saupoudrer|belag|zum bestreuen|zum bestauben|zum streuen)\b/i, { use: 'topping' }],
   [/\b(?:filling|ripieno|farcia|farcitura|per la crema|crema pasticcera|recheio|relleno|garniture|farce|fullung|custard|the cream|the fruit|para a? ?crema)\b/i, { use: 'filling' }],
-  [/\b(?:to fold in|fold ins?|mix ins?|dough|pastry|crust|base|shell|shortcrust|biscuits?|cookies?|crackers?|scones?|cake|frolla|pasta frolla|impasto|la base|massa|masa|pate|teig|boden|murbeteig)\b/i, { use: 'dough' }],
+  [/\b(?:to fold in|folded in|fold ins?|mix ins?)\b/i, { use: 'foldIn' }],
+  [/\b(?:dough|pastry|crust|base|shell|shortcrust|biscuits?|cookies?|crackers?|scones?|cake|frolla|pasta frolla|impasto|la base|massa|masa|pate|teig|boden|murbeteig)\b/i, { use: 'dough' }],
 ]; // prettier-ignore
 
 /** A line that only names the list. */

@@ -17,11 +17,26 @@ import type { Portion } from './mixture.js';
  * Source   masses add. What runs off is water unless another ingredient is named.
  */
 export function fromPreparation(preparation: Preparation, pantry: Pantry): Ingredient {
-  const { id, name, rows, boiledOffG, drainedG, drainedIngredientId } = preparation;
-  const portions = rows.map(({ ingredientId, amountG, lotId }, i) => {
-    if (ingredientId === id) throw new InputError(`rows[${i}].ingredientId`, 'a preparation cannot be part of itself');
+  const portions = preparation.rows.map(({ ingredientId, amountG, lotId }, i) => {
+    if (ingredientId === preparation.id) throw new InputError(`rows[${i}].ingredientId`, 'a preparation cannot be part of itself');
     return portionOf(pantry, `rows[${i}].ingredientId`, ingredientId, within(`rows[${i}].amountG`, amountG, 0, 100000, 'g'), lotId);
   });
+  return madeTogether(preparation, portions, pantry).ingredient;
+}
+
+/** Losses of the whole, and what its middle came to. */
+type Making = Pick<Preparation, 'id' | 'name' | 'boiledOffG' | 'drainedG' | 'drainedIngredientId' | 'cookedToC'>;
+
+/**
+ * What several things are once they were made into one, and what of it there is.
+ *
+ * Units    g; the ingredient's own units.
+ * Throws   InputError at rows, boiledOffG, drainedG, cookedToC: as fromPreparation.
+ * Findings none.
+ * Source   as fromPreparation.
+ */
+export function madeTogether(making: Making, portions: readonly Portion[], pantry: Pantry): Portion {
+  const { id, name, boiledOffG, drainedG, drainedIngredientId, cookedToC } = making;
   const rawG = sumG(portions);
   if (rawG <= 0) throw new InputError('rows', 'nothing is in it: add an ingredient');
   within('boiledOffG', boiledOffG, 0, 100000, 'g');
@@ -41,16 +56,17 @@ export function fromPreparation(preparation: Preparation, pantry: Pantry): Ingre
     if (part === 'waterShare') return waterLeftG / leftG;
     return held === undefined ? undefined : Math.max(0, held * rawG - drainedG * (runsOff?.[part] ?? 0)) / leftG;
   };
-  return {
+  const ingredient: Ingredient = {
     id,
     name,
     kind: 'filling',
     composition: compositionBy(left),
     ...made(portions, leftG),
-    ...(preparation.cookedToC === undefined ? {} : { cookedToC: within('cookedToC', preparation.cookedToC, 0, 200, 'C') }),
+    ...(cookedToC === undefined ? {} : { cookedToC: within('cookedToC', cookedToC, 0, 200, 'C') }),
     madeFrom: { preparationId: id },
-    source: `made here from ${rows.length} ingredients`,
+    source: `made here from ${portions.length} ingredients`,
   };
+  return { ingredient, amountG: leftG, lot: undefined };
 }
 
 /**

@@ -1,5 +1,6 @@
 import { isOfDough } from '../document/formula.js';
 import type { Formula } from '../document/formula.js';
+import type { Component } from '../document/preparation.js';
 
 /**
  * One dough, several goods: a formula with blend, dough rows, mix and chill of a version of another; its own family, wash, topping, dust,
@@ -17,9 +18,28 @@ export function withDoughOf(formula: Formula, source: Formula, from: { readonly 
     .filter((row) => !isOfDough(row))
     .map((row) => (taken.has(row.key) ? { ...row, key: freeKey(row.key, taken) } : row));
   const { blend, blendG, mix, doughAtC, restMin, holdBackShare, chill } = source;
-  const { blendEntered: _entered, ...rest } = formula;
-  return { ...rest, doughOf: from, blend, blendG, rows: [...dough, ...own], mix, doughAtC, restMin, holdBackShare, chill };
+  const { blendEntered: _entered, components: held = [], ...rest } = formula;
+  // What is folded into a dough comes with what it is made of.
+  const components = [...held.filter(isNamedBy(own)), ...(source.components ?? []).filter(isNamedBy(dough))];
+  return {
+    ...rest,
+    ...(components.length > 0 ? { components } : {}),
+    doughOf: from,
+    blend,
+    blendG,
+    rows: [...dough, ...own],
+    mix,
+    doughAtC,
+    restMin,
+    holdBackShare,
+    chill,
+  };
 }
+
+const isNamedBy =
+  (rows: Formula['rows']) =>
+  ({ key }: Component): boolean =>
+    rows.some(({ component }) => component === key);
 
 /**
  * The formula on its own again: it keeps the dough as it is, and no longer follows.

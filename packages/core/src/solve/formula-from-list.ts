@@ -2,6 +2,7 @@ import { fatOfSchool, defaultMix, isMixStructured, mixedBySchool, mixWith } from
 import { families } from '../facts/families.js';
 import { isCrumb, isGum, isNut, isProteinType, isStarch } from '../ingredient/roles.js';
 import type { Formula, Row } from '../document/formula.js';
+import type { Component } from '../document/preparation.js';
 import type { Ingredient, Pantry } from '../document/pantry.js';
 import type { Family } from '../facts/families.js';
 import type { PartOfList } from '../facts/line-words.js';
@@ -11,6 +12,7 @@ export type ListedAmount = {
   readonly massG: number;
   readonly written: string;
   /** Left out: the dough. */ readonly part?: PartOfList;
+  /** The heading it stands under. */ readonly under?: string;
   /** One standard deviation, where it was read from the label of a box. */ readonly sdG?: number;
 };
 
@@ -41,10 +43,20 @@ export function formulaFromList(formula: Formula, list: readonly ListedAmount[],
   const isFlour = how === 'aroundBlend' ? () => false : floursOf(ofDough, family, pantry);
   const flours = joined(ofDough.filter((one) => isFlour(one)));
   const rows = rowsOf(formula, { known, isFlour }, { family, pantry }, { newKey, how });
+  const { rows: together, components } = underHeadings(
+    rows.map(({ row }) => row),
+    rows.map(({ under }) => under),
+    newKey,
+  );
   const kept =
-    how === 'besides' ? formula.rows : formula.rows.filter(({ use }) => use === 'dust' && !rows.some((row) => row.use === 'dust'));
-  const made = withBlend({ ...formula, rows: [...kept, ...rows] }, flours, pantry, { newKey, how });
-  return mixed(made, rows, { family, pantry }, { newKey, how });
+    how === 'besides' ? formula.rows : formula.rows.filter(({ use }) => use === 'dust' && !together.some((row) => row.use === 'dust'));
+  const { components: before = [], ...rest } = formula;
+  const still = [...before.filter(({ key }) => kept.some(({ component }) => component === key)), ...components];
+  const made = withBlend({ ...rest, rows: [...kept, ...together], ...(still.length > 0 ? { components: still } : {}) }, flours, pantry, {
+    newKey,
+    how,
+  });
+  return mixed(made, together, { family, pantry }, { newKey, how });
 }
 
 /** What of a list stands in the blend. Where nuts are the only flour there is, they are it. */
@@ -61,14 +73,14 @@ function rowsOf(
   { known, isFlour }: { readonly known: readonly ListedAmount[]; readonly isFlour: (one: ListedAmount) => boolean },
   { family, pantry }: Known,
   { newKey, how }: ListWork,
-): Row[] {
+): { readonly row: Row; readonly under: string | undefined }[] {
   const others = joined(known.filter((one) => !isFlour(one)));
   const folded = how !== 'besides' && formula.sheet.laminate ? largestSolidFat(others, pantry) : null;
-  return others.map((one): Row => {
-    const { ingredientId, massG, written, part } = one;
+  return others.map((one) => {
+    const { ingredientId, massG, written, part, under } = one;
     const use = one === folded ? 'rollIn' : (part?.use ?? 'dough');
     const fat = use === 'dough' ? fatOf(pantry.ingredients[ingredientId]!, family) : undefined;
-    return {
+    const row: Row = {
       key: newKey(),
       ingredientId,
       amountG: Number(massG.toFixed(2)),
@@ -77,7 +89,38 @@ function rowsOf(
       ...(part?.goesOn ? { goesOn: { at: part.goesOn } } : {}),
       ...(fat ? { fat } : {}),
     };
+    return { row, under };
   });
+}
+
+/** Two rows or more that go on together and stand under one heading are a component by its name. */
+function underHeadings(
+  rows: readonly Row[],
+  under: readonly (string | undefined)[],
+  newKey: () => string,
+): { readonly rows: Row[]; readonly components: Component[] } {
+  const components: Component[] = [];
+  const groups = new Map<string, number[]>();
+  rows.forEach((row, i) => {
+    const heading = under[i];
+    if (heading === undefined || row.use === 'dough' || row.use === 'rollIn') return;
+    const group = [heading, row.use, JSON.stringify(row.goesOn ?? null)].join(' ');
+    groups.set(group, [...(groups.get(group) ?? []), i]);
+  });
+  const of = new Map<number, string>();
+  for (const its of groups.values()) {
+    if (its.length < 2) continue;
+    const key = newKey();
+    components.push({ key, name: componentName(under[its[0]!]!), acts: [], boiledOffG: 0, drainedG: 0 });
+    its.forEach((i) => of.set(i, key));
+  }
+  return { rows: rows.map((row, i) => (of.has(i) ? { ...row, component: of.get(i)! } : row)), components };
+}
+
+/** `For the filling` is the filling. */
+function componentName(heading: string): string {
+  const bare = heading.replace(/^(?:for|to make)\s+(?:the\s+)?/i, '').trim();
+  return (bare === '' ? heading : bare[0]!.toUpperCase() + bare.slice(1)).slice(0, 120);
 }
 
 /** In a laminated formula the largest solid fat of a dough is what is folded in. */
@@ -145,7 +188,7 @@ function fatOf(one: Ingredient, family: Family | undefined): Row['fat'] {
 function joined(list: readonly ListedAmount[]): ListedAmount[] {
   const sums = new Map<string, ListedAmount>();
   for (const one of list) {
-    const key = [one.ingredientId, one.part?.use ?? 'dough', one.part?.goesOn ?? ''].join(' ');
+    const key = [one.ingredientId, one.part?.use ?? 'dough', one.part?.goesOn ?? '', one.part ? (one.under ?? '') : ''].join(' ');
     const held = sums.get(key);
     sums.set(
       key,

@@ -4,7 +4,8 @@ import { isEgg, isLeavener } from '../ingredient/roles.js';
 import { portionOf, lotsInUse } from '../ingredient/mixture.js';
 import { panToPan } from '../pan/pan.js';
 import { isPanShape, piecesFromMass } from '../sheet/plan.js';
-import type { Formula } from '../document/formula.js';
+import type { Formula, Row } from '../document/formula.js';
+import type { Component } from '../document/preparation.js';
 import type { Kitchen } from '../document/kitchen.js';
 import type { Pantry } from '../document/pantry.js';
 
@@ -32,11 +33,18 @@ export function scaled(formula: Formula, factor: number, fillingFactor = factor)
     ...formula,
     blendG: formula.blendG * factor,
     // What was typed spoke of the batch as it was.
-    rows: formula.rows.map(({ entered: _entered, ...row }) => ({
-      ...row,
-      amountG: row.amountG * (row.use === 'filling' ? fillingFactor : factor),
-    })),
+    rows: formula.rows.map(({ entered: _entered, ...row }) => ({ ...row, amountG: row.amountG * timesOf(row) })),
+    ...(formula.components ? { components: formula.components.map(larger) } : {}),
   };
+
+  function timesOf({ use }: Pick<Row, 'use'>): number {
+    return use === 'filling' ? fillingFactor : factor;
+  }
+  function larger(component: Component): Component {
+    const row = formula.rows.find((one) => one.component === component.key);
+    const times = row ? timesOf(row) : factor;
+    return { ...component, boiledOffG: component.boiledOffG * times, drainedG: component.drainedG * times };
+  }
 }
 
 /**

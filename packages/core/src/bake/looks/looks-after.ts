@@ -81,7 +81,7 @@ export function looksLeft({ problem, rule, unknowns, totalMin }: BakeCase, seen:
   const looked = withLooks(likely, [...seen.openedMin, seen.atMin, ...atMin]);
   const { trajectory } = bakeUntilOver(new BakeMarch(24), looked, rule, { atLeastMin: atMin[atMin.length - 1]! });
   return {
-    looks: expectedAt({ course: trajectory, rawLightness: problem.rawLightness }, atMin, alike, totalMin),
+    looks: expectedAt({ course: trajectory, problem }, atMin, alike, totalMin),
     done: doneBand(alike, seen.atMin),
   };
 }

@@ -2,6 +2,7 @@ import { onCurve } from '../../math/interpolate.js';
 import { bakeUntilOver } from '../doneness.js';
 import { doneBand, planLooks, withLooks } from './looks.js';
 import { BakeMarch, type Trajectory } from '../slab/march.js';
+import { doughX, type BakeProblem } from '../slab/problem.js';
 import { bakeSamples, SAMPLES } from '../slab/samples.js';
 import { toneAt } from '../tone.js';
 import type { BakeCase } from '../bake-case.js';
@@ -41,7 +42,7 @@ export function* looksStudy({ problem, rule, unknowns, lastSettingMin, totalMin 
     samples,
     done: doneBand(samples),
     caughtShare,
-    looks: expectedAt({ course: looked.trajectory, rawLightness: problem.rawLightness }, atMin, samples, totalMin),
+    looks: expectedAt({ course: looked.trajectory, problem }, atMin, samples, totalMin),
     looksCostMin:
       looked.times.doneMin === null || untouched.times.doneMin === null ? 0 : Math.max(0, looked.times.doneMin - untouched.times.doneMin),
   };
@@ -49,7 +50,10 @@ export function* looksStudy({ problem, rule, unknowns, lastSettingMin, totalMin 
 
 /** What a course shows at these minutes, and how many of the samples are done by then. The minutes that the baker set are marked. */
 export function expectedAt(
-  { course, rawLightness }: { readonly course: Trajectory; readonly rawLightness: number },
+  {
+    course,
+    problem: { rawLightness, apart },
+  }: { readonly course: Trajectory; readonly problem: Pick<BakeProblem, 'rawLightness' | 'apart'> },
   atMin: readonly number[],
   samples: readonly BakeSample[],
   setMin: number,
@@ -57,7 +61,7 @@ export function expectedAt(
   const at = (series: readonly number[], min: number) => onCurve(course.min, series, min);
   const tone = (series: readonly number[], min: number) => toneAt(at(series, min), rawLightness);
   return atMin.map((min) => {
-    const x = at(course.moistureX, min);
+    const x = doughX(at(course.moistureX, min), apart);
     return {
       atMin: min,
       topTone: tone(course.browningTop, min),

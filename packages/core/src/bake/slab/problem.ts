@@ -61,6 +61,15 @@ export type LayerSpec = {
 };
 
 /** What one bake is about: a piece of dough on a tray, perhaps under other layers. */
+/** What is folded into a dough keeps its water: what the dough itself holds is all of it less that, over the dough's own dry matter. */
+export type KeptApart = {
+  /** Water that is kept, kg per kg of all dry matter. */ readonly waterX: number;
+  /** Of all dry matter, what is dough. */ readonly doughShare: number;
+};
+/** kg water per kg dry of the dough itself, of those of the whole piece; and back. */
+export const doughX = (x: number, apart: KeptApart | undefined): number => (apart ? Math.max(0, x - apart.waterX) / apart.doughShare : x);
+export const wholeX = (x: number, apart: KeptApart | undefined): number => (apart ? x * apart.doughShare + apart.waterX : x);
+
 export type BakeSpec = LayerSpec & {
   /** Layers above the dough, the top one first. */ readonly above?: readonly LayerSpec[];
   /** Round pieces pass heat and vapour through their side; 0 leaves it out. */ readonly acrossMm?: number;
@@ -75,6 +84,7 @@ export type BakeSpec = LayerSpec & {
   /** Of the air, Pa; that at the sea unless said. */ readonly pressurePa?: number;
   readonly browningFactor: number;
   /** CIELAB L* of the raw dough. */ readonly rawLightness?: number;
+  /** Pieces folded into the dough, where there are any. */ readonly apart?: KeptApart;
   /** What this oven's heat transfer is over that of its kind; 1 where nothing was weighed. */ readonly heatFactor?: number;
   /** The oven is lit with the tray in it: its air at first, and how fast it heats. */
   readonly coldStart?: { readonly airC: number; readonly recoverS: number };
@@ -143,6 +153,7 @@ export type BakeProblem = {
   readonly edgeVent: number;
   readonly browningFactor: number;
   readonly rawLightness: number;
+  readonly apart?: KeptApart;
   /** How far the rim of a piece is on the way from its top's temperature to the air's: it stands free, or above its pan. */ readonly rimShare: number;
   /** Drop of the air when the door is opened for a look, K. */ readonly lookDropC: number;
   readonly settings: readonly SettingNumbers[];
@@ -186,6 +197,7 @@ export function compileBake(spec: BakeSpec): BakeProblem {
     edgeVent: edgeShare.value,
     browningFactor: spec.browningFactor,
     rawLightness: spec.rawLightness ?? lightness.values.raw,
+    ...(spec.apart ? { apart: spec.apart } : {}),
     rimShare: (spec.pitchMm && spec.acrossMm) || spec.recessed ? rimShare.value : 0,
     lookDropC: doorDip.values.lookDropC,
     settings: settingsOf(spec),

@@ -1,9 +1,9 @@
-import { juicyFrom } from '../../facts/filling.js';
+import { juice, juicyFrom } from '../../facts/filling.js';
 import { isEgg, isGum, isProteinType, isSalt, isStarch } from '../../ingredient/roles.js';
 import { openedUp, type Leaf } from '../../ingredient/safety/hygiene.js';
-import { makeUpOf, sumG, type Portion } from '../../ingredient/mixture.js';
+import { compositionOf, makeUpOf, sumG, type Portion } from '../../ingredient/mixture.js';
 import { isInOven } from './goes-on.js';
-import type { Row } from '../../document/formula.js';
+import type { Placed } from './components.js';
 import type { Pantry } from '../../document/pantry.js';
 import type { MakeUp } from '../../matter/make-up.js';
 
@@ -24,7 +24,7 @@ export type FillingMix = {
 
 /** The filling that bakes, and the one that comes after; null where there is none. */
 export function fillingMixes(
-  rows: readonly { readonly row: Row; readonly portion: Portion }[],
+  rows: readonly Placed[],
   pantry: Pantry,
 ): {
   readonly baked: FillingMix | null;
@@ -43,26 +43,17 @@ export function fillingMixes(
   };
 }
 
-function mixOf(portions: readonly Portion[], pantry: Pantry): FillingMix | null {
+/** Several portions as one mix that stands in the oven, or with its sugar. null for none. */
+export function mixOf(portions: readonly Portion[], pantry: Pantry): FillingMix | null {
   if (portions.length === 0) return null;
   const leaves = portions.flatMap((portion) => openedUp(pantry, portion));
-  const sum = (is: (leaf: Leaf) => boolean, of = (leaf: Leaf) => leaf.amountG) =>
-    leaves.filter(is).reduce((g, portion) => g + of(portion), 0);
+  const sum = (is: (leaf: Leaf) => boolean) => leaves.filter(is).reduce((g, { amountG }) => g + amountG, 0);
   const makeUp = makeUpOf(portions);
   const massG = sumG(portions);
   return {
     massG,
     makeUp,
-    fruitWaterG: sum(
-      // What was cooked and thickened beforehand gives no more juice.
-      ({ ingredient: { kind, composition, origin, does }, cooked }) =>
-        !cooked &&
-        !does?.includes('ready') &&
-        origin === 'plant' &&
-        (kind === 'filling' || kind === 'inclusion') &&
-        composition.waterShare >= juicyFrom.value,
-      ({ ingredient, amountG }) => amountG * ingredient.composition.waterShare,
-    ),
+    fruitWaterG: portions.reduce((g, portion) => g + fruitWaterOf(portion, pantry), 0),
     sugarG: sum(({ ingredient }) => ingredient.kind === 'sugar' || ingredient.kind === 'syrup'),
     saltG: sum(({ ingredient }) => isSalt(ingredient)),
     starchG: sum(({ ingredient }) => isStarch(ingredient)),
@@ -72,4 +63,36 @@ function mixOf(portions: readonly Portion[], pantry: Pantry): FillingMix | null 
     unsetEggG: sum(({ ingredient, cooked }) => isEgg(ingredient) && !cooked),
     dairy: leaves.some(({ ingredient }) => ingredient.kind === 'dairy'),
   };
+}
+
+const waterOf = (portion: Portion) => portion.amountG * compositionOf(portion).waterShare;
+
+/** What was cooked and thickened beforehand gives no more juice; what ran off before is no longer there. */
+function fruitWaterOf(portion: Portion, pantry: Pantry): number {
+  const leaves = openedUp(pantry, portion);
+  const allG = leaves.reduce((g, leaf) => g + waterOf(leaf), 0);
+  const fruitG = leaves.filter(isJuicy).reduce((g, leaf) => g + waterOf(leaf), 0);
+  return allG > 0 ? fruitG * Math.min(1, waterOf(portion) / allG) : 0;
+}
+
+const isJuicy = ({ ingredient: { kind, composition, origin, does }, cooked }: Leaf): boolean =>
+  !cooked &&
+  !does?.includes('ready') &&
+  origin === 'plant' &&
+  (kind === 'filling' || kind === 'inclusion') &&
+  composition.waterShare >= juicyFrom.value;
+
+/**
+ * Juice that fruit and vegetables have given after some minutes with sugar and salt; Infinity counts the heat of the oven in.
+ *
+ * Units    g; min.
+ * Throws   nothing.
+ * Findings none.
+ * Source   facts/filling juice (judgement).
+ */
+export function juiceOf({ fruitWaterG, sugarG, saltG }: FillingMix, min: number): number {
+  const { heatShare, perSugar, perSalt, mostShare, setMin } = juice.values;
+  const drawn = Math.min(mostShare * fruitWaterG, perSugar * sugarG + perSalt * saltG);
+  if (Number.isFinite(min)) return fruitWaterG > 0 ? drawn * (1 - Math.exp(-min / setMin)) : 0;
+  return Math.min(mostShare * fruitWaterG, heatShare * fruitWaterG + drawn);
 }

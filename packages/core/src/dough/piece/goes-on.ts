@@ -1,8 +1,11 @@
 import { InputError } from '../../errors.js';
-import type { Formula, GoesOn, Row, RowUse } from '../../document/formula.js';
+import { isOfDough, type Formula, type GoesOn, type Row, type RowUse } from '../../document/formula.js';
+
+/** What is not of the dough. */
+export type OnPiece = Exclude<RowUse, 'dough' | 'rollIn' | 'foldIn'>;
 
 /** When each use goes on, where nothing is said. */
-const usual: Readonly<Record<Exclude<RowUse, 'dough' | 'rollIn'>, GoesOn>> = {
+const usual: Readonly<Record<OnPiece, GoesOn>> = {
   dust: { at: 'shaping' },
   filling: { at: 'shaping' },
   wash: { at: 'bakeStep', n: 0 },
@@ -10,7 +13,7 @@ const usual: Readonly<Record<Exclude<RowUse, 'dough' | 'rollIn'>, GoesOn>> = {
 };
 
 /**
- * When a row goes on; null for the dough itself and the fat that is folded into it.
+ * When a row goes on; null for the dough itself and what is folded into it.
  *
  * Units    none.
  * Throws   nothing.
@@ -21,7 +24,7 @@ const usual: Readonly<Record<Exclude<RowUse, 'dough' | 'rollIn'>, GoesOn>> = {
  * goesOnOf({ use: 'dough' }); // => null
  */
 export const goesOnOf = ({ use, goesOn }: Pick<Row, 'use' | 'goesOn'>): GoesOn | null =>
-  use === 'dough' || use === 'rollIn' ? null : (goesOn ?? usual[use]);
+  isOfDough({ use }) ? null : (goesOn ?? usual[use as OnPiece]);
 
 /** Whether a row is on the piece while it bakes. */
 export function isInOven(row: Pick<Row, 'use' | 'goesOn'>): boolean {

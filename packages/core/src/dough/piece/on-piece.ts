@@ -2,10 +2,9 @@ import { thickToppingShare } from '../../facts/keeping.js';
 import { hygieneOf } from '../../ingredient/safety/hygiene.js';
 import { sumG } from '../../ingredient/mixture.js';
 import { goesOnOf, isInOven } from './goes-on.js';
-import type { Row } from '../../document/formula.js';
 import type { Pantry } from '../../document/pantry.js';
 import type { PartHygiene } from '../../ingredient/safety/hygiene.js';
-import type { Portion } from '../../ingredient/mixture.js';
+import type { Placed } from './components.js';
 
 /** Something that lies in or on the piece, of one use and one moment. */
 export type PartOnPiece = PartHygiene & {
@@ -14,8 +13,6 @@ export type PartOnPiece = PartHygiene & {
   readonly massG: number;
   readonly names: readonly string[];
 };
-
-type Placed = { readonly row: Row; readonly portion: Portion };
 
 /**
  * Fillings and toppings of a batch as food: loose rows of one use and moment together, each preparation by itself as well, since it is

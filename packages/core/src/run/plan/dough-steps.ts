@@ -5,7 +5,8 @@ import { spoonWaterG } from '../../facts/dough.js';
 import { stopSigns } from '../../facts/mixing.js';
 import { isPouredWater } from '../../ingredient/roles.js';
 import { handlingOf } from '../../dough/handling.js';
-import { hands, waitSteps, weigh, weighBlend } from './made.js';
+import { takenUp } from './component-steps.js';
+import { hands, stepOf, waitSteps, weigh, weighBlend } from './made.js';
 import type { RunStep } from '../../document/bake.js';
 import type { Formula } from '../../document/formula.js';
 import type { Made } from './made.js';
@@ -70,7 +71,7 @@ export function mixing(made: Made): RunStep[] {
       ...formula.mix.flatMap((step) => [...mixStep(step), ...left(step)]),
     );
   }
-  return [...heldBack(unique(steps), isWater, results.dough.spoons * spoonWaterG.value), ...feeling(made)];
+  return [...heldBack(unique(steps), isWater, results.dough.spoons * spoonWaterG.value), ...feeling(made), ...foldingIn(made)];
 }
 
 /** Where fat is cut in, how large its pieces are says whether it comes out in flakes or in sand. */
@@ -123,6 +124,14 @@ function feeling({ formula, family, results: { dough } }: Made): RunStep[] {
   if (handling !== 'poured' && dough.wantsG > 0)
     steps.push({ key: 'feel', stage: 'dough', kind: 'feel', what: 'feel', handsMin: hands.feel, handling });
   return steps;
+}
+
+/** Pieces come last: the hand judges the dough without them, and fruit that is stirred long bleeds. */
+function foldingIn(made: Made): RunStep[] {
+  const rows = made.formula.rows.filter(({ use, amountG }) => use === 'foldIn' && amountG > 0);
+  if (rows.length === 0) return [];
+  const { steps, names, amountG } = takenUp(made, rows, 'dough');
+  return [...steps, stepOf('foldIn', hands.mix, { names, amountG }, { stage: 'dough' })];
 }
 
 /** Rest, pressed flat, into the cold, and how cold it came out. */

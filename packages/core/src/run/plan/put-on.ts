@@ -1,12 +1,13 @@
-import { isOfDough, type GoesOn, type Row, type RowUse } from '../../document/formula.js';
-import { goesOnOf } from '../../dough/piece/goes-on.js';
+import { isOfDough, type GoesOn } from '../../document/formula.js';
+import { goesOnOf, type OnPiece } from '../../dough/piece/goes-on.js';
 import { handsPieceMin } from '../../facts/run.js';
 import { isCutShape } from '../../sheet/plan.js';
-import { hands, stepOf, weigh } from './made.js';
+import { takenUp, type Together } from './component-steps.js';
+import { hands, stepOf } from './made.js';
 import type { RunStep } from '../../document/bake.js';
 import type { Made } from './made.js';
 
-type Kind = Exclude<RowUse, 'dough' | 'rollIn'>;
+type Kind = OnPiece;
 const rawOrder: readonly Kind[] = ['filling', 'wash', 'topping', 'dust'];
 /** In the order that hands take them: sugar sticks to a wash; once baked, what falls on a lid falls before it lies on its jam. */
 const inOrder = { before: rawOrder, after: ['dust', ...rawOrder.filter((use) => use !== 'dust')] } as const satisfies Record<
@@ -38,15 +39,15 @@ export function putOn(
       if (its.length === 0) return [];
       const stage = late ? 'keep' : 'sheet';
       // It is weighed once, and goes on load by load.
-      const weighed = load === 1 ? its.flatMap(({ key }) => weigh(made, key, 1, stage)) : [];
-      return [...weighed, ...act(made, use, its, { at, n, stage, load })];
+      const together = takenUp(made, its, stage, load === 1);
+      return [...together.steps, ...act(made, use, together, { at, n, stage, load })];
     });
 }
 
 function act(
-  { formula, pantry, results }: Made,
+  { formula, results }: Made,
   use: Kind,
-  rows: readonly Row[],
+  { names, amountG: allG }: Together,
   {
     at,
     n,
@@ -57,8 +58,7 @@ function act(
   // Flour for the table is there when it is weighed.
   if (use === 'dust' && at === 'shaping') return [];
   const { pieces } = results.sheet;
-  const names = rows.map(({ ingredientId }) => pantry.ingredients[ingredientId]?.name ?? ingredientId);
-  const amountG = rows.reduce((sum, row) => sum + row.amountG, 0) / Math.max(1, pieces);
+  const amountG = allG / Math.max(1, pieces);
   const many = formula.sheet.parts.filter(({ shape }) => isCutShape(shape)).reduce((sum, { perPiece }) => sum + perPiece, 0) > 1;
   const what =
     use === 'filling'

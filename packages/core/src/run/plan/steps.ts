@@ -1,5 +1,6 @@
 import { InputError } from '../../errors.js';
 import { families } from '../../facts/families.js';
+import { madeFirst } from './component-steps.js';
 import { chilling, mixing } from './dough-steps.js';
 import { after, baking, withOvenOn } from './oven-steps.js';
 import { laminating, shaping } from './sheet-steps.js';
@@ -30,6 +31,7 @@ export function runSteps(
   // Every stage was worked out, so the family is known.
   const made: Made = { formula, family: families[formula.family]!, kitchen, pantry, results, looks };
   const steps = [
+    ...madeFirst(made),
     ...mixing(made),
     ...chilling(made),
     ...(formula.sheet.laminate ? laminating(made) : []),

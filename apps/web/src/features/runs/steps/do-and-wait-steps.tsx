@@ -28,7 +28,7 @@ export function DoStep({ run, progress, advance }: Props) {
   return (
     <>
       <Telling progress={progress} />
-      {step.what === 'mix' && step.min !== undefined && (
+      {(step.what === 'mix' || step.what === 'prepare') && step.min !== undefined && (
         <StepTimer about={`${run.run.id}/${step.key}`} label={titleOf(step, voice)} min={step.min} />
       )}
     </>
