@@ -108,6 +108,18 @@ export { costAt, fits } from './math/linear-model.js';
 export { blendFromAmounts } from './blend/from-amounts.js';
 export { findBlends } from './solve/blends/find-blend.js';
 export { blendSpecFor, goalKeys, outAndIn, reaches, rowsOfAnswer, strengths, ways } from './solve/blends/goals.js';
+export {
+  componentFor,
+  componentOfPiece,
+  preparationOf,
+  withNewComponent,
+  withoutComponent,
+  withoutRowAt,
+  withPreparationOpened,
+  withRowIn,
+  withRowPartOf,
+} from './solve/components.js';
+export type { ComponentUse } from './solve/components.js';
 export { factorForPan, factorForPieces, factorForShelf, factorsToPan, scaleCautions, scaled } from './solve/scale.js';
 export type { ScaleCaution } from './solve/scale.js';
 export { settled, starterFormula } from './solve/starter.js';

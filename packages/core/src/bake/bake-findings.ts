@@ -1,4 +1,4 @@
-import { isInOven } from '../dough/piece/goes-on.js';
+import { goesOnOf, isInOven } from '../dough/piece/goes-on.js';
 import { holds, weepShare } from '../facts/filling.js';
 import { lightness } from '../facts/colour.js';
 import { acrylamideWords } from '../facts/acrylamide.js';
@@ -49,6 +49,7 @@ export function bakeFindings(
     const measured = { path: 'bake.end.moistureShare', value: bake.end.moistureShare };
     found.push(finding('bake.weightsLeftOn', 'watch', 'bake', measured, weightsOff(formula)));
   }
+  found.push(...underWeightsFindings(formula));
   if (bake.filling) found.push(...weepFindings(theCase, sheet, bake.filling), ...overfullFindings(theCase, bake.filling));
   if (dough.eggG > 0 && bake.end.coldestC < eggCoreC.value) {
     const measured = { path: 'bake.end.coldestC', value: bake.end.coldestC, low: eggCoreC.value };
@@ -177,6 +178,27 @@ function turnFindings({ bake: { steps } }: Formula, family: Family, { hotSpots =
 }
 
 const fillingRows = ({ rows }: Formula) => rows.flatMap((row, i) => (row.use === 'filling' ? [{ row, i }] : []));
+
+/** Weights lie in an empty shell: what they would lie on goes in once they are off. */
+function underWeightsFindings({ rows, bake: { steps } }: Formula): Finding[] {
+  const lastWeighted = steps.findLastIndex(({ weighted }) => weighted);
+  if (lastWeighted < 0) return [];
+  const under = rows.flatMap((row, i) => {
+    if ((row.use !== 'filling' && row.use !== 'topping') || row.amountG <= 0 || !isInOven(row)) return [];
+    const goesOn = goesOnOf(row)!;
+    return goesOn.at === 'bakeStep' && goesOn.n > lastWeighted ? [] : [{ row, i }];
+  });
+  if (under.length === 0) return [];
+  const n = lastWeighted + 1;
+  const edits = steps[n]
+    ? under.map(({ row, i }): Edit => ({
+        path: `/rows/${i}/goesOn`,
+        ...(row.goesOn ? { from: row.goesOn } : {}),
+        to: { at: 'bakeStep', n },
+      }))
+    : [];
+  return [finding('bake.weightsOnFilling', 'fix', 'bake', { path: 'bake.steps', value: under.length }, edits)];
+}
 
 /** A filling that weeps wants starch. */
 function weepFindings({ formula, pantry }: Case, { pieces }: SheetResult, { weepsG, massG }: BakedFilling): Finding[] {

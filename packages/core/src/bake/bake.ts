@@ -31,7 +31,7 @@ export type { BakedPiece, BakeResult, BakedFilling, SpreadCause } from './bake-r
  *
  * Units    min, C, mm, shares of mass, tones 1..8.
  * Throws   as bakeCaseOf.
- * Findings bake.notDry, bake.notThrough, bake.eggNotSafe (unsafe), bake.fillingWeeps, bake.fillingOver, bake.weightsLeftOn, bake.pale, bake.tooDark, bake.tooDry, bake.acrylamide, bake.slicedAfter, bake.fewTried, bake.darkBeforeDry, bake.ovenNotMeasured.
+ * Findings bake.notDry, bake.notThrough, bake.eggNotSafe (unsafe), bake.fillingWeeps, bake.fillingOver, bake.weightsLeftOn, bake.weightsOnFilling, bake.pale, bake.tooDark, bake.tooDry, bake.acrylamide, bake.slicedAfter, bake.fewTried, bake.darkBeforeDry, bake.ovenNotMeasured.
  * Source   models named in problem and march; spread facts/oven bakeSpread (judgement), first order.
  */
 export function bakeStage(

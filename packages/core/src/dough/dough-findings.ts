@@ -17,6 +17,7 @@ import type { BlendResult } from '../blend/blend.js';
 import type { Edit } from '../document/edits.js';
 import type { Row } from '../document/formula.js';
 import type { Window } from '../facts/families.js';
+import { componentFindings } from './piece/component-findings.js';
 import type { Finding, FindingCode } from '../findings/finding.js';
 import type { Ingredient } from '../document/pantry.js';
 import type { Portion } from '../ingredient/mixture.js';
@@ -53,6 +54,7 @@ export function doughFindings(theCase: Case, portions: readonly Portion[], blend
     ...handlingFindings(judged),
     ...mixFindings(judged),
     ...warmthFindings(judged),
+    ...componentFindings(formula),
   ];
 }
 

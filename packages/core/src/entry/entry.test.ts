@@ -8,6 +8,7 @@ import { readAmount } from './read-amount.js';
 import { readLine, readList } from './read-line.js';
 import { linesOf, recipeOf } from './recipe-json.js';
 import { slipsIn } from './slips.js';
+import type { Formula, Row } from '../document/formula.js';
 
 const ingredients = publishedIngredients();
 const cracker = families['cracker_savoury']!;
@@ -170,6 +171,55 @@ describe('recipes of the open web format (schema.org Recipe)', () => {
       [...aFormula().blend.rows, ...aFormula().rows].map(({ ingredientId }) => ingredientId),
     );
     expect(read[0]!.mass!.massG).toBeCloseTo(134.4, 6);
+  });
+  it('with their components: each comes back by its name, for what and when it was', () => {
+    const of = (key: string, ingredientId: string, amountG: number, more: object) => ({ key, ingredientId, amountG, ...more }) as Row;
+    const formula: Formula = {
+      ...aFormula(),
+      rows: [
+        ...aFormula().rows,
+        of('a1', 'apple', 300, { use: 'filling', component: 'a' }),
+        of('a2', 'sugar_white', 40, { use: 'filling', component: 'a' }),
+        of('b1', 'cream_heavy', 200, { use: 'topping', goesOn: { at: 'serving' }, component: 'b' }),
+        of('b2', 'sugar_icing', 20, { use: 'topping', goesOn: { at: 'serving' }, component: 'b' }),
+        of('c1', 'raisins', 60, { use: 'foldIn', component: 'c' }),
+        of('c2', 'blueberries', 60, { use: 'foldIn', component: 'c' }),
+        of('d', 'egg_yolk', 10, { use: 'wash' }),
+      ],
+      components: [
+        { key: 'a', name: 'The fruit', acts: [{ key: 'x', act: 'boil', min: 5 }], boiledOffG: 20, drainedG: 0 },
+        { key: 'b', name: 'Filling of the top', acts: [], boiledOffG: 0, drainedG: 0 },
+        { key: 'c', name: 'Soaked fruit', acts: [], boiledOffG: 0, drainedG: 0 },
+      ],
+    };
+    const json = JSON.stringify(recipeOf(formula, pantry));
+    expect(json).toContain('"name":"The fruit"');
+    const listed = readList(linesOf(json).lines, pantry.ingredients).map(({ ingredientId, mass, written, part, under }) => ({
+      ingredientId: ingredientId!,
+      massG: mass!.massG,
+      written,
+      ...(part ? { part } : {}),
+      ...(under === undefined ? {} : { under }),
+    }));
+    let n = 0;
+    const back = formulaFromList(aFormula(), listed, pantry, { newKey: () => `n${n++}`, how: 'instead' });
+    expect(back.components!.map(({ name }) => name)).toEqual(['The fruit', 'Filling of the top', 'Soaked fruit']);
+    const its = (name: string) => {
+      const { key } = back.components!.find((one) => one.name === name)!;
+      return back.rows
+        .filter(({ component }) => component === key)
+        .map(({ ingredientId, amountG, use, goesOn }) => [ingredientId, amountG, use, goesOn?.at]);
+    };
+    expect(its('The fruit')).toEqual([
+      ['apple', 300, 'filling', undefined],
+      ['sugar_white', 40, 'filling', undefined],
+    ]);
+    expect(its('Filling of the top').map((one) => one.slice(2))).toEqual([
+      ['topping', 'serving'],
+      ['topping', 'serving'],
+    ]);
+    expect(its('Soaked fruit').map((one) => one[2])).toEqual(['foldIn', 'foldIn']);
+    expect(back.rows.find(({ ingredientId }) => ingredientId === 'egg_yolk')).toMatchObject({ use: 'wash' });
   });
   it.each([
     ['in a graph', { '@graph': [{ '@type': 'WebPage' }, { '@type': ['Recipe'], name: 'A', recipeIngredient: ['1 egg'] }] }],

@@ -2,6 +2,7 @@ import { stopSigns } from '../facts/mixing.js';
 import { BLEND } from '../document/formula.js';
 import type { MixAct, MixStep, MixTool, Row } from '../document/formula.js';
 import type { Pantry } from '../document/pantry.js';
+import type { PreparationAct } from '../document/preparation.js';
 
 /** What an act is called where it is told. */
 export const actWords: Readonly<Record<MixAct, string>> = {
@@ -16,6 +17,19 @@ export const actWords: Readonly<Record<MixAct, string>> = {
   pour: 'Pour in',
   foldIn: 'Fold in',
   knead: 'Knead',
+  stand: 'Let it stand',
+};
+/** The same of what is made for a dough. */
+export const preparationActWords: Readonly<Record<PreparationAct['act'], string>> = {
+  soak: 'Soak',
+  warm: 'Warm',
+  melt: 'Melt',
+  whisk: 'Whisk',
+  beat: 'Beat',
+  foldIn: 'Fold together',
+  boil: 'Boil',
+  drain: 'Drain',
+  grind: 'Grind',
   stand: 'Let it stand',
 };
 /** How a tool is told of. */

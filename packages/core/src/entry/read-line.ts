@@ -1,5 +1,5 @@
 import { flaxEgg, fruitYields, volumeMeasures } from '../facts/measures.js';
-import { asideBegins, bareHeading, headingBegins, listHeading, ofWhich, partWords } from '../facts/line-words.js';
+import { asideBegins, bareHeading, headingBegins, listHeading, momentWords, ofWhich, partWords } from '../facts/line-words.js';
 import { harmless } from '../facts/name-words.js';
 import { plain } from '../ingredient/names.js';
 import { massOfAmount } from './mass-of-amount.js';
@@ -102,7 +102,10 @@ export function readList(text: string, ingredients: Readonly<Record<string, Ingr
     if (line.trim() === '' || listHeading.test(line)) continue;
     const heading = headingOf(line, ingredients);
     if (heading) {
-      under = line.trim().replace(/:\s*$/, '');
+      under = line
+        .trim()
+        .replace(/:\s*$/, '')
+        .replace(/\s*\([^)]*\)$/, '');
       place = heading.part;
       continue;
     }
@@ -301,11 +304,17 @@ function sizeIn(written: string): EggSize | undefined {
   return /\b(?:small|piccol[aeo]|pequen[ao]s?|pequeñ[ao]s?|petits?|kleine?s?)\b/i.test(written) ? 'small' : undefined;
 }
 
-const partOf = (words: string): PartOfList | undefined => partWords.find(([pattern]) => pattern.test(words))?.[1];
+/** What a part of a list is for, and when it goes on where it says so: `the cream, at serving`. */
+function partOf(words: string): PartOfList | undefined {
+  const part = partWords.find(([pattern]) => pattern.test(words))?.[1];
+  const moment = momentWords.find(([pattern]) => pattern.test(words))?.[1];
+  const goesOn = part !== undefined && part.use !== 'dough' && part.use !== 'foldIn' ? moment : undefined;
+  return part && goesOn !== undefined ? { ...part, goesOn } : part;
+}
 
 /** `1 egg, for the wash`: what the end of a line says it is for. `plus more for dusting` says nothing of the line itself. */
 function partIn(text: string): PartOfList | undefined {
-  const tail = /(?:[,(]|\s)\s*((?:for|to|per|para|pour|zum|zur|für)\b[^,()]*)/i.exec(text);
+  const tail = /(?:[,(]|\s)\s*((?:for|to|per|para|pour|zum|zur|für)\b[^()]*|(?:as a wash|on top|folded in)\b[^()]*)/i.exec(text);
   if (!tail || /\b(?:plus|extra|more|più|mais|más|plus de|etwas)\s*$/i.test(text.slice(0, tail.index).trim())) return undefined;
   return partOf(plain(tail[1]!));
 }
@@ -315,7 +324,8 @@ function headingOf(line: string, ingredients: Pantry['ingredients']): { part: Pa
   const text = line.trim();
   const words = plain(text);
   if (readAmount(text) !== null || /\d/.test(text) || words.split(' ').length > 6) return null;
-  const part = partOf(words);
+  // `Cream (on top, at serving)` is called cream, whatever a cream usually is for.
+  const part = partOf(plain(/\(([^)]*)\)/.exec(text)?.[1] ?? '')) ?? partOf(words);
   if (/:\s*$/.test(text)) return { part };
   // `Rice flour, for dusting` is a thing and what it is for.
   // `Filling, once cooled` is a heading all the same.

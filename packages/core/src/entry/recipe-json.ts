@@ -1,5 +1,6 @@
-import { mixWords } from './mix-words.js';
-import type { Formula, RowUse } from '../document/formula.js';
+import { mixWords, preparationActWords } from './mix-words.js';
+import type { Formula, Row, RowUse } from '../document/formula.js';
+import type { PreparationAct } from '../document/preparation.js';
 import type { Pantry } from '../document/pantry.js';
 
 /**
@@ -38,20 +39,47 @@ export function recipeOf(formula: Formula, pantry: Pantry): Readonly<Record<stri
     name: formula.name,
     recipeIngredient: [
       ...formula.blend.rows.map(({ share, ingredientId }) => line(share * formula.blendG, ingredientId)),
-      ...formula.rows.map(({ amountG, ingredientId, use }) => `${line(amountG, ingredientId)}${useWords[use]}`),
+      ...formula.rows
+        .filter(({ component }) => component === undefined)
+        .map((row) => `${line(row.amountG, row.ingredientId)}${useWords[row.use] && `, ${placeWords(row)}`}`),
+      // A heading for each component, then its own: read back, they are one component again.
+      ...(formula.components ?? []).flatMap(({ key, name }) => {
+        const rows = formula.rows.filter(({ component }) => component === key);
+        return rows[0]
+          ? [`${name} (${placeWords(rows[0])}):`, ...rows.map(({ amountG, ingredientId }) => line(amountG, ingredientId))]
+          : [];
+      }),
     ],
-    recipeInstructions: formula.mix.map((step) => ({ '@type': 'HowToStep', text: mixWords(step, formula, pantry) })),
+    recipeInstructions: [
+      ...formula.mix.map((step) => ({ '@type': 'HowToStep', text: mixWords(step, formula, pantry) })),
+      ...(formula.components ?? [])
+        .filter(({ acts }) => acts.length > 0)
+        .map(({ name, acts }) => ({
+          '@type': 'HowToSection',
+          name,
+          itemListElement: acts.map((act) => ({ '@type': 'HowToStep', text: actSentence(act) })),
+        })),
+    ],
   };
 }
 
+const actSentence = ({ act, min, stopAt }: PreparationAct): string =>
+  [preparationActWords[act], min ? `${min} min` : '', stopAt ? `until ${stopAt}` : ''].filter((word) => word !== '').join(', ');
+
+/** What a row is for, and when it goes on where that is not the usual: in words that are read back. */
+function placeWords({ use, goesOn }: Row): string {
+  const moment = goesOn && goesOn.at in momentWordsOut ? momentWordsOut[goesOn.at as keyof typeof momentWordsOut] : '';
+  return [useWords[use], moment].filter((word) => word !== '').join(', ');
+}
+const momentWordsOut = { hot: 'hot from the oven', cooled: 'once cooled', serving: 'at serving' } as const;
 const useWords: Readonly<Record<RowUse, string>> = {
   dough: '',
-  rollIn: ', to roll in',
-  foldIn: ', folded in',
-  wash: ', as a wash',
-  topping: ', on top',
-  filling: ', for the filling',
-  dust: ', for dusting',
+  rollIn: 'to roll in',
+  foldIn: 'folded in',
+  wash: 'as a wash',
+  topping: 'on top',
+  filling: 'for the filling',
+  dust: 'for dusting',
 };
 
 function parsed(text: string): unknown {

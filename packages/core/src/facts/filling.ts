@@ -41,3 +41,10 @@ export const foldedBleeds = fact(
   'judgement',
   'skins and cut faces give a little juice to the dough as fruit is folded in; sugar and salt of its own draw more (juice), nothing else does',
 );
+
+export const componentCooling = table(
+  { cooledFromMin: 30, standMin: 60 },
+  'min',
+  'judgement',
+  'a pan of cooked fruit or custard falls under the melting range of butter in half an hour to an hour, spread flat',
+);

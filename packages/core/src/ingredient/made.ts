@@ -44,11 +44,15 @@ export function madeTogether(making: Making, portions: readonly Portion[], pantr
   const raw = mixedComposition(portions);
   const runsOff = drainedIngredientId ? portionOf(pantry, 'drainedIngredientId', drainedIngredientId, 1).ingredient.composition : null;
   const waterLeftG = raw.waterShare * rawG - boiledOffG - drainedG * (runsOff?.waterShare ?? 1);
-  if (boiledOffG > raw.waterShare * rawG + 1e-9) {
-    throw new InputError('boiledOffG', `holds only ${(raw.waterShare * rawG).toFixed(0)} g of water: boil off at most that`);
-  }
+  const waterG = raw.waterShare * rawG;
+  if (boiledOffG > waterG + 1e-9) within('boiledOffG', boiledOffG, 0, Math.floor(waterG), 'g');
   if (waterLeftG < -1e-9 || rawG - boiledOffG - drainedG <= 0) {
-    throw new InputError('drainedG', `only ${Math.max(0, raw.waterShare * rawG - boiledOffG).toFixed(0)} g of water is left to drain`);
+    // Of something dry as much may run off as there is.
+    const mostG = Math.min(
+      rawG - boiledOffG,
+      runsOff && runsOff.waterShare <= 0 ? rawG : (waterG - boiledOffG) / (runsOff?.waterShare ?? 1),
+    );
+    within('drainedG', drainedG, 0, Math.max(0, Math.ceil(mostG) - 1), 'g');
   }
   const leftG = rawG - boiledOffG - drainedG;
   const left = (part: keyof Composition) => {

@@ -47,6 +47,8 @@ export function bowlDough(
     ...made.formula,
     blendG,
     blend: { ...blend, rows: blend.rows.map((row, i) => ({ ...row, share: grams[i]! / blendG })) },
+    // What boils and drains off a filling is nothing to the dough, and may be more than was weighed so far.
+    ...(made.formula.components ? { components: made.formula.components.map((one) => ({ ...one, boiledOffG: 0, drainedG: 0 })) } : {}),
     rows: made.formula.rows.map((row) => ({ ...row, amountG: Math.max(0, inBowl(row.key, row.amountG * state.factor)) })),
   };
   const { dough } = evaluateDough(asItIs, kitchen, pantry);

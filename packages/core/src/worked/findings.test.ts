@@ -211,6 +211,11 @@ const cases: Record<FindingCode, Formula> = {
     '/bake/steps': [{ name: 'Warm', wantC: 100, min: 5 }],
   }),
   'bake.weightsLeftOn': aFormula({ '/bake/steps/1/weighted': true }),
+  'bake.weightsOnFilling': aFormula({ '/rows/8': aFilling('jam', 60, 'f1'), '/bake/steps/0/weighted': true }),
+  'dough.goesInHot': aFormula({
+    '/rows/8': { ...(aFilling('apple', 200, 'f1') as object), component: 'c1' } as Json,
+    '/components': [{ key: 'c1', name: 'Apples', acts: [{ key: 'a1', act: 'boil', min: 5 }], boiledOffG: 0, drainedG: 0 }],
+  }),
   'bake.fillingWeeps': aFormula(wet),
   'bake.fillingOver': aFormula({
     ...wet,

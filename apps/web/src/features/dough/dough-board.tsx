@@ -31,7 +31,9 @@ import { PasteList } from '../entry/doors';
 import { AirToday } from './air-today';
 import { DoughOf } from './dough-of';
 import { DoughPicture } from './dough-picture';
-import { DoughRow } from './dough-row';
+import { AddComponent } from './rows/add-component';
+import { ComponentRows } from './rows/component-rows';
+import { DoughRow } from './rows/dough-row';
 import { t } from '../../platform/words';
 import type { Dispatch, SetStateAction } from 'react';
 
@@ -64,6 +66,7 @@ function DoughSettings() {
       </FieldRow>
       <DoughTable open={open} setOpen={setOpen} />
       <AddRow />
+      <AddComponent onAdded={setOpen} />
       <Box sx={{ display: 'flex', gap: 2, pb: 2, flexWrap: 'wrap' }}>
         <Button size="small" variant="outlined" onClick={() => setDialog('scale')}>
           {t('dough.scale')}
@@ -107,7 +110,10 @@ function DoughTable({ open, setOpen }: { readonly open: string | null; readonly 
   const blendEntered = useDraft(({ formula: { blendEntered: entered, blendG } }) =>
     entered && Math.abs(entered.g - blendG) < 0.01 ? entered.text : null,
   );
-  const rowKeys = useDraft(useShallow((state) => state.formula.rows.map(({ key }) => key)));
+  // Keystrokes in an amount draw none of this again: which rows there are, and in which component.
+  const rowKeys = useDraft(useShallow((state) => state.formula.rows.map(({ key, component }) => (component === undefined ? key : null))));
+  const componentKeys = useDraft(useShallow((state) => (state.formula.components ?? []).map(({ key }) => key)));
+  const onOpen = (key: string) => setOpen(open === key ? null : key);
   return (
     <Table size="small">
       <TableHead>
@@ -132,10 +138,11 @@ function DoughTable({ open, setOpen }: { readonly open: string | null; readonly 
           </TableCell>
           <TableCell />
         </TableRow>
-        {rowKeys.map((key, i) => (
-          <DoughRow key={key} index={i} open={open === key} onOpen={() => setOpen(open === key ? null : key)} />
-        ))}
+        {rowKeys.map((key, i) => key !== null && <DoughRow key={key} index={i} open={open === key} onOpen={() => onOpen(key)} />)}
         <DoughTotal />
+        {componentKeys.map((key, i) => (
+          <ComponentRows key={key} index={i} open={open} onOpen={onOpen} />
+        ))}
       </TableBody>
     </Table>
   );

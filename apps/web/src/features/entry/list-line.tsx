@@ -56,11 +56,12 @@ const slipWords: Record<Slip['kind'], (line: ReadLine, likely: string) => string
 };
 const parts: readonly { readonly value: string; readonly name: string; readonly part: PartOfList }[] = [
   { value: 'dough', name: t('entry.inTheDough'), part: { use: 'dough' } },
+  { value: 'foldIn', name: t('common.foldedIn'), part: { use: 'foldIn' } },
   { value: 'filling', name: t('entry.fillingBaked'), part: { use: 'filling' } },
-  { value: t('entry.fillingCooled'), name: t('entry.fillingOnceCooled'), part: { use: 'filling', goesOn: 'cooled' } },
+  { value: 'filling cooled', name: t('entry.fillingOnceCooled'), part: { use: 'filling', goesOn: 'cooled' } },
   { value: 'topping', name: t('entry.onTopBaked'), part: { use: 'topping' } },
-  { value: t('entry.toppingCooled'), name: t('entry.onTopOnceCooled'), part: { use: 'topping', goesOn: 'cooled' } },
-  { value: t('entry.toppingServing'), name: t('common.atServing'), part: { use: 'topping', goesOn: 'serving' } },
+  { value: 'topping cooled', name: t('entry.onTopOnceCooled'), part: { use: 'topping', goesOn: 'cooled' } },
+  { value: 'topping serving', name: t('common.atServing'), part: { use: 'topping', goesOn: 'serving' } },
   { value: 'wash', name: t('entry.wash'), part: { use: 'wash' } },
   { value: 'dust', name: t('common.forDusting'), part: { use: 'dust' } },
 ];

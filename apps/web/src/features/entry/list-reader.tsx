@@ -78,8 +78,8 @@ export function useListReading({ kitchen, pantry, family, wheat = false }: Readi
     ({ mass, ingredientId }) =>
       mass !== null && ingredientId !== null && (wheat || pantry.ingredients[ingredientId]!.gluten !== 'contains'),
   );
-  const amounts = ready.flatMap(({ ingredientId, mass, written, part, box }): ListedAmount[] => {
-    const line = { written: written.trim(), ...(part ? { part } : {}) };
+  const amounts = ready.flatMap(({ ingredientId, mass, written, part, under, box }): ListedAmount[] => {
+    const line = { written: written.trim(), ...(part ? { part } : {}), ...(under === undefined ? {} : { under }) };
     if (!box) return [{ ...line, ingredientId: ingredientId!, massG: Number(mass!.massG.toFixed(1)) }];
     return box.rows.map((row, i) => ({
       ...line,

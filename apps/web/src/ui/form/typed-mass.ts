@@ -1,4 +1,4 @@
-import { readQuantity, unitOf } from '@north-leaf/core';
+import { massOfAmount, readAmount, readQuantity, unitOf, type Ingredient, type ReadQuantity } from '@north-leaf/core';
 import type { Voice } from '@north-leaf/words';
 import { t } from '../../platform/words';
 
@@ -17,4 +17,21 @@ export function readMass(text: string, voice: Voice, { above0 = false }: { reado
   if (read.value < 0 || read.value > MOST_G)
     return { g: undefined, problem: t('ui.aWeightIsFromMost', { most: voice.range(0, MOST_G, 'mass') }) };
   return { g: read.value, problem: null };
+}
+
+/** Grams of an ingredient from what was typed: a plain weight, or cups, spoons, sticks, half an egg. */
+export function readRowMass(
+  text: string,
+  bare: string,
+  ingredient: Ingredient | undefined,
+  own: Readonly<Record<string, number>> | undefined,
+): ReadQuantity {
+  const plain = readQuantity(text, 'mass', bare);
+  if (plain.ok || !ingredient) return plain;
+  const amount = readAmount(text);
+  if (!amount || amount.rest !== '' || (amount.measure === null && ingredient.pieceG === undefined)) return plain;
+  const mass = massOfAmount(amount, ingredient, { own: own ?? {} });
+  return mass
+    ? { ok: true, value: Number(mass.massG.toFixed(1)) }
+    : { ok: false, reason: t('common.nobodyKnowsWhatThatWeighsOfName', { name: ingredient.name }) };
 }

@@ -26,7 +26,8 @@ export const handWordsOf = (handling: Handling | undefined): Record<HandWord, st
 /** Where a row of a formula goes. */
 export const rowUseWords: Readonly<Record<RowUse, string>> = {
   dough: t('ui.intoTheDough'),
-  rollIn: t('ui.foldedIn'),
+  rollIn: t('ui.toRollIn'),
+  foldIn: t('common.foldedIn'),
   wash: t('common.asAWash'),
   topping: t('common.onTop'),
   filling: t('ui.asFilling'),

@@ -5,9 +5,6 @@ import { typeSize } from '../../../ui/theme/theme';
 import { useVoice } from '../../../platform/preferences';
 import { FormEnd } from '../../../ui/form/form-end';
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
-import Checkbox from '@mui/material/Checkbox';
-import FormControlLabel from '@mui/material/FormControlLabel';
 import IconButton from '@mui/material/IconButton';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
@@ -15,9 +12,7 @@ import {
   fromPreparation,
   InputError,
   keepingOf,
-  preparationActs,
   type Preparation,
-  type PreparationAct,
   type PreparationRow,
   keysOf,
   keptAtWords,
@@ -31,22 +26,11 @@ import { useStoring } from '../../../ui/form/use-storing';
 import { SideSheet } from '../../../ui/frame/side-sheet';
 import { ingredientOptions } from '../api';
 import { allergenWords } from '../words';
+import { MakingFields, type MakingEntry } from './making-fields';
 import { useDoInPantry } from '../use-pantry';
 import { t } from '../../../platform/words';
 import { Sentence } from '../../../ui/words/sentence';
 
-const actWords: Record<PreparationAct['act'], string> = {
-  soak: t('pantry.soak'),
-  warm: t('pantry.warm'),
-  melt: t('pantry.melt'),
-  whisk: t('pantry.whisk'),
-  beat: t('pantry.beat'),
-  foldIn: t('pantry.foldIn'),
-  boil: t('pantry.boil'),
-  drain: t('pantry.drain'),
-  grind: t('pantry.grind'),
-  stand: t('pantry.letStand'),
-};
 const places = keysOf(keptAtWords).map((value) => ({ value, name: keptAtWords[value] }));
 
 /** Rows, acts, what is lost on the way and how long it may stand; what comes out is worked out as one types. */
@@ -75,20 +59,7 @@ export function PreparationForm({ book, preparation, onClose }: { book: PantryBo
           find={ingredientOptions(book.ingredients, (one) => one.kind !== 'excluded' && one.id !== draft.id)}
           onChoose={(ingredientId) => set({ rows: [...draft.rows, { key: crypto.randomUUID().slice(0, 8), ingredientId, amountG: 50 }] })}
         />
-        <Typography variant="h2">{t('common.whatIsDone')}</Typography>
-        {draft.acts.map((one, i) => (
-          <ActLine key={one.key} entry={entry} i={i} one={one} />
-        ))}
-        <Button
-          variant="outlined"
-          sx={{ justifySelf: 'start' }}
-          onClick={() => set({ acts: [...draft.acts, { key: crypto.randomUUID().slice(0, 8), act: 'whisk', min: 2 }] })}
-        >
-          {t('pantry.addAnAct')}
-        </Button>
-        <Cooked entry={entry} />
-        <Typography variant="h2">{t('pantry.whatIsLost')}</Typography>
-        <Lost entry={entry} />
+        <MakingFields making={entry.making} />
         <Keeps entry={entry} />
         {keeping !== null && keeping.mostDays !== null && draft.keepDays > keeping.mostDays && (
           <NeedsTheCold entry={entry} keeping={keeping} />
@@ -122,8 +93,6 @@ function usePreparationDraft(book: PantryBook, onClose: () => void, preparation:
   const set = (patch: Partial<Preparation>) => setDraft((now) => ({ ...now, ...patch }));
   const setRow = (i: number, patch: Partial<PreparationRow>) =>
     set({ rows: draft.rows.map((row, k) => (k === i ? { ...row, ...patch } : row)) });
-  const setAct = (i: number, patch: Partial<PreparationAct>) =>
-    set({ acts: draft.acts.map((one, k) => (k === i ? { ...one, ...patch } : one)) });
   const type = (place: string) => (text: string | null) =>
     setTyped(({ [place]: _old, ...rest }) => (text === null ? rest : { ...rest, [place]: text }));
 
@@ -148,6 +117,18 @@ function usePreparationDraft(book: PantryBook, onClose: () => void, preparation:
           ? problem.message
           : null;
 
+  const making: MakingEntry = {
+    making: draft,
+    // An act or a heat that is taken back is not there any more.
+    set: (patch) =>
+      setDraft((now) => Object.fromEntries(Object.entries({ ...now, ...patch }).filter(([, value]) => value !== undefined)) as Preparation),
+    typed,
+    type,
+    at,
+    newKey: () => crypto.randomUUID().slice(0, 8),
+    rawEgg: draft.cookedToC === undefined && keeping !== null && keeping.rawEggG > 0,
+  };
+
   const store = async () => {
     if (reason) return fail(reason);
     const named = { ...draft, name: draft.name.trim() };
@@ -155,7 +136,7 @@ function usePreparationDraft(book: PantryBook, onClose: () => void, preparation:
   };
   const remove = () =>
     run(() => act(t('common.nameRemoved', { name: preparation.name }), { kind: 'removePreparation', id: preparation.id }));
-  return { draft, set, setRow, typed, type, at, setAct, setDraft, keeping, made, rawG, problem, failed, busy, store, revision, remove };
+  return { draft, set, setRow, typed, type, at, making, keeping, made, rawG, problem, failed, busy, store, revision, remove };
 }
 
 type Entry = ReturnType<typeof usePreparationDraft>;
@@ -192,111 +173,6 @@ function RowLine({
       >
         <CloseIcon fontSize="inherit" />
       </IconButton>
-    </Box>
-  );
-}
-
-/** One act: what, how long, until when. */
-function ActLine({ entry, i, one }: { readonly entry: Entry; readonly i: number; readonly one: PreparationAct }) {
-  const { setAct, typed, type, set, draft } = entry;
-  return (
-    <Box sx={{ display: 'grid', gridTemplateColumns: '120px auto 1fr 34px', gap: 2, alignItems: 'center' }}>
-      <Choice
-        label={t('pantry.actI', { i: i + 1 })}
-        value={one.act}
-        options={preparationActs.map((value) => ({ value, name: actWords[value] }))}
-        onChange={(next) => setAct(i, { act: next })}
-        width={120}
-      />
-      <QuantityField
-        label={t('pantry.actIMinutes', { i: i + 1 })}
-        kind="minutes"
-        value={one.min ?? 0}
-        onChange={(min) => setAct(i, { min })}
-        typed={typed[`act:${one.key}`]}
-        onTyped={type(`act:${one.key}`)}
-        width={52}
-      />
-      <TextField
-        size="small"
-        placeholder={t('pantry.until')}
-        value={one.stopAt ?? ''}
-        onChange={(event) => setAct(i, { stopAt: event.target.value })}
-        slotProps={{ htmlInput: { 'aria-label': t('pantry.actIUntil', { i: i + 1 }), maxLength: 200 } }}
-      />
-      <IconButton
-        size="small"
-        aria-label={t('pantry.takeOutActI', { i: i + 1 })}
-        onClick={() => set({ acts: draft.acts.filter((_, k) => k !== i) })}
-      >
-        <CloseIcon fontSize="inherit" />
-      </IconButton>
-    </Box>
-  );
-}
-
-/** Whether its middle was hot, and what raw egg means if not. */
-function Cooked({ entry }: { readonly entry: Entry }) {
-  const voice = useVoice();
-  const { draft, setDraft, set, typed, type, at, keeping } = entry;
-  return (
-    <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap' }}>
-      <FormControlLabel
-        control={
-          <Checkbox
-            checked={draft.cookedToC !== undefined}
-            onChange={(_, cooked) => {
-              const { cookedToC: _was, ...rest } = draft;
-              setDraft(cooked ? { ...rest, cookedToC: 85 } : rest);
-            }}
-          />
-        }
-        label={t('pantry.cookedItsMiddleReached')}
-      />
-      {draft.cookedToC !== undefined && (
-        <QuantityField
-          label={t('pantry.middleReached')}
-          kind="temperature"
-          value={draft.cookedToC}
-          onChange={(cookedToC) => set({ cookedToC })}
-          typed={typed['cookedToC']}
-          onTyped={type('cookedToC')}
-          problem={at('cookedToC')}
-        />
-      )}
-      {draft.cookedToC === undefined && keeping !== null && keeping.rawEggG > 0 && (
-        <Box role="alert" sx={{ color: 'warning.main', fontSize: typeSize.small }}>
-          {t('pantry.rawEggIsInItAndNobody', { safeEgg: voice.show(saidFacts.safeEggC, 'temperature') })}
-        </Box>
-      )}
-    </Box>
-  );
-}
-
-/** What boils and drains off. */
-function Lost({ entry }: { readonly entry: Entry }) {
-  const { draft, set, typed, type, at } = entry;
-  return (
-    <Box sx={{ display: 'flex', gap: 5, flexWrap: 'wrap' }}>
-      {(
-        [
-          ['boiledOffG', t('pantry.boiledOff')],
-          ['drainedG', t('pantry.drained')],
-        ] as const
-      ).map(([name, label]) => (
-        <Box key={name} sx={{ display: 'grid', gap: 1 }}>
-          <span>{label}</span>
-          <QuantityField
-            label={label}
-            kind="mass"
-            value={draft[name]}
-            onChange={(value) => set({ [name]: value })}
-            typed={typed[name]}
-            onTyped={type(name)}
-            problem={at(name)}
-          />
-        </Box>
-      ))}
     </Box>
   );
 }

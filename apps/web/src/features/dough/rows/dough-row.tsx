@@ -8,48 +8,36 @@ import IconButton from '@mui/material/IconButton';
 import TableCell from '@mui/material/TableCell';
 import TableRow from '@mui/material/TableRow';
 import {
+  editsBetween,
   families,
   fatStates,
-  goesOnOf,
-  isOfDough,
   InputError,
   roundTo,
-  rowUses,
   storedC,
   swapChoices,
   swapRow,
+  withoutRowAt,
   type FatState,
-  type Formula,
-  type GoesOn,
   type Row,
   type RowSwap,
-  type RowUse,
   isSoaked,
   keysOf,
-  type GoesOnMoment,
   type HeldTotals,
   showQuantity,
   unitOf,
 } from '@north-leaf/core';
-import { Note, Wrong } from '../../ui/frame/note';
-import { typeSize } from '../../ui/theme/theme';
-import { usePreferences } from '../../platform/preferences';
-import { Choice } from '../../ui/form/choice';
-import { QuantityField } from '../../ui/form/quantity-field';
-import { setValue, useDraft, newKey } from '../formulas/doors';
-import { useFormula, useProblem, useSet, useSurroundings } from '../board/doors';
-import { allergenWord } from '../../ui/words/words';
-import { readRowMass, weighed } from './typed-amount';
-import { t } from '../../platform/words';
-
-const useWords: Record<RowUse, string> = {
-  dough: '',
-  rollIn: t('dough.toRollIn'),
-  wash: t('common.asAWash'),
-  topping: t('common.onTop'),
-  filling: t('dough.theFilling'),
-  dust: t('common.forDusting'),
-};
+import { Note } from '../../../ui/frame/note';
+import { typeSize } from '../../../ui/theme/theme';
+import { usePreferences } from '../../../platform/preferences';
+import { Choice } from '../../../ui/form/choice';
+import { QuantityField } from '../../../ui/form/quantity-field';
+import { setValue, useDraft, newKey } from '../../formulas/doors';
+import { useFormula, useProblem, useSurroundings } from '../../board/doors';
+import { allergenWord } from '../../../ui/words/words';
+import { readRowMass } from '../../../ui/form/typed-mass';
+import { weighed } from './typed-amount';
+import { goesOnWords, useWords, WhereItGoes } from './where-it-goes';
+import { t } from '../../../platform/words';
 
 /** One row of the dough: its percent and grams, and below it, opened, everything that may be done to it. */
 export const DoughRow = memo(function DoughRow({ index, open, onOpen }: { index: number; open: boolean; onOpen: () => void }) {
@@ -69,11 +57,13 @@ export const DoughRow = memo(function DoughRow({ index, open, onOpen }: { index:
   if (!row) return null;
   const name = pantry.ingredients[row.ingredientId]?.name ?? row.ingredientId;
   const path = `/rows/${index}/amountG`;
-  const said = [useWords[row.use], when, row.entered && `“${row.entered}”`].filter(Boolean).join(' · ');
+  // What all of a component is for stands once, at its head.
+  const inside = row.component !== undefined;
+  const said = [...(inside ? [] : [useWords[row.use], when]), row.entered && `“${row.entered}”`].filter(Boolean).join(' · ');
   return (
     <>
       <TableRow>
-        <TableCell component="th" scope="row" sx={{ lineHeight: '16px' }}>
+        <TableCell component="th" scope="row" sx={{ lineHeight: '16px', ...(inside ? { pl: '20px' } : {}) }}>
           {name}
           {said && <Note>{said}</Note>}
         </TableCell>
@@ -135,7 +125,6 @@ const fatReasons: Record<FatState, string> = {
 function RowDetails({ index, row, name }: { index: number; row: Row; name: string }) {
   const { kitchen, pantry } = useSurroundings();
   const { edit } = useDraft.getState();
-  const set = useSet();
   const ingredient = pantry.ingredients[row.ingredientId];
   if (!ingredient) return null;
   const swells = isSoaked(ingredient);
@@ -197,24 +186,14 @@ function RowDetails({ index, row, name }: { index: number; row: Row; name: strin
               <RowField member="soakMin" label={t('dough.soaked')} kind="minutes" value={row.soakMin ?? 0} index={index} name={name} />
             </Box>
           )}
-          <Box sx={line}>
-            <span>{t('dough.isFor')}</span>
-            <Choice
-              label={t('dough.whatNameIsFor', { name })}
-              value={row.use}
-              options={rowUses.map((value) => ({ value, name: value === 'dough' ? t('dough.theDough') : useWords[value] }))}
-              onChange={(use) => set(`/rows/${index}/use`, use)}
-              width={150}
-            />
-          </Box>
-          {!isOfDough(row) && <WhenItGoesOn index={index} name={name} />}
+          <WhereItGoes index={index} row={row} name={name} />
           <Swap index={index} name={name} />
           <Button
             size="small"
             variant="outlined"
             sx={{ justifySelf: 'start' }}
             aria-label={t('common.takeOutName', { name })}
-            onClick={() => edit(`out:${Date.now()}`, (from) => [{ path: `/rows/${index}`, from: from.rows[index] as never }])}
+            onClick={() => edit(`out:${Date.now()}`, (from) => editsBetween(from, withoutRowAt(from, index)))}
           >
             {t('common.takeOut')}
           </Button>
@@ -254,50 +233,6 @@ function RowField({
       onChange={(next, visit) => edit(`${path}:${visit}`, setValue(path, next))}
       width={58}
     />
-  );
-}
-
-const moments: Readonly<Record<GoesOnMoment, string>> = {
-  shaping: t('dough.inShaping'),
-  hot: t('dough.hotFromTheOven'),
-  cooled: t('dough.onceCooled'),
-  serving: t('common.atServing'),
-};
-
-/** When something goes on, in words, with the wait or step it names. */
-function goesOnWords(goesOn: GoesOn, { sheet, bake }: Pick<Formula, 'sheet' | 'bake'>): string {
-  if (!('n' in goesOn)) return moments[goesOn.at];
-  if (goesOn.at === 'wait') return t('dough.beforeWaitNOfWaitsAfterCutting', { n: goesOn.n + 1, waits: sheet.waits.length });
-  return t('dough.beforeName', { name: bake.steps[goesOn.n]?.name ?? t('dough.stepN', { n: goesOn.n + 1 }) });
-}
-
-/** A wash, filling, topping or dust says when: only what is on before the oven bakes with the piece. */
-function WhenItGoesOn({ index, name }: { index: number; name: string }) {
-  const formula = useFormula();
-  const set = useSet();
-  const problem = useProblem(`/rows/${index}/goesOn`);
-  const row = formula.rows[index]!;
-  const choices: readonly GoesOn[] = [
-    { at: 'shaping' },
-    ...formula.sheet.waits.map((_, n): GoesOn => ({ at: 'wait', n })),
-    ...formula.bake.steps.map((_, n): GoesOn => ({ at: 'bakeStep', n })),
-    { at: 'hot' },
-    { at: 'cooled' },
-    { at: 'serving' },
-  ];
-  const keyOf = (one: GoesOn) => JSON.stringify(one);
-  return (
-    <Box sx={line}>
-      <span>{t('dough.goesOn')}</span>
-      <Choice
-        label={t('dough.whenNameGoesOn', { name })}
-        value={keyOf(goesOnOf(row)!)}
-        options={choices.map((one) => ({ value: keyOf(one), name: goesOnWords(one, formula) }))}
-        onChange={(value) => set(`/rows/${index}/goesOn`, JSON.parse(value) as never)}
-        width={190}
-      />
-      {problem && <Wrong>{problem}</Wrong>}
-    </Box>
   );
 }
 

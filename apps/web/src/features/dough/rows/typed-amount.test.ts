@@ -1,5 +1,6 @@
 import { applyEdits, demoCrackerV2, publishedIngredients, type Edit } from '@north-leaf/core';
-import { readRowMass, weighed } from './typed-amount';
+import { readRowMass } from '../../../ui/form/typed-mass';
+import { weighed } from './typed-amount';
 
 const ingredients = publishedIngredients();
 const read = (text: string, id: string, own: Readonly<Record<string, number>> = {}) => readRowMass(text, 'g', ingredients[id], own);
