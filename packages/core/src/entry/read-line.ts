@@ -323,9 +323,11 @@ function partIn(text: string): PartOfList | undefined {
 function headingOf(line: string, ingredients: Pantry['ingredients']): { part: PartOfList | undefined } | null {
   const text = line.trim();
   const words = plain(text);
+  // `Cream (on top, at serving):` is called cream, whatever a cream usually is for.
+  const said = partOf(plain(/\(([^)]*)\)\s*:$/.exec(text)?.[1] ?? ''));
+  if (said) return { part: said };
   if (readAmount(text) !== null || /\d/.test(text) || words.split(' ').length > 6) return null;
-  // `Cream (on top, at serving)` is called cream, whatever a cream usually is for.
-  const part = partOf(plain(/\(([^)]*)\)/.exec(text)?.[1] ?? '')) ?? partOf(words);
+  const part = partOf(words);
   if (/:\s*$/.test(text)) return { part };
   // `Rice flour, for dusting` is a thing and what it is for.
   // `Filling, once cooled` is a heading all the same.
