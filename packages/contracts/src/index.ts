@@ -24,8 +24,17 @@ export type {
 } from './formulas.js';
 export { bakeBodySchema, eventsBodySchema, measureLimits, startBodySchema } from './bakes.js';
 export type { Bake, BakeBody, BakesPart, ListedBake, Run, StartBody } from './bakes.js';
-export { ingredientChangeBodySchema, lotBodySchema, ownIngredientBodySchema, preparationBodySchema } from './pantry.js';
-export type { IngredientChangeBody, LotBody, OwnIngredientBody, PantryBook, PreparationBody, Revisions, Stored } from './pantry.js';
+export { batchBodySchema, ingredientChangeBodySchema, lotBodySchema, ownIngredientBodySchema, preparationBodySchema } from './pantry.js';
+export type {
+  BatchBody,
+  IngredientChangeBody,
+  LotBody,
+  OwnIngredientBody,
+  PantryBook,
+  PreparationBody,
+  Revisions,
+  Stored,
+} from './pantry.js';
 export {
   airBodySchema,
   glutenLimitBodySchema,

@@ -1,7 +1,7 @@
 import Joi from 'joi';
 import { ingredientChangeFields, lotFields, ownIngredientFields, preparationFields } from '@north-leaf/core';
 import { bodyOf } from './check.js';
-import { revision } from './fields.js';
+import { id, revision } from './fields.js';
 import { schemaOf } from './of-fields.js';
 import type { IngredientChange, Lot, OwnIngredient, Pantry, Preparation } from '@north-leaf/core';
 
@@ -29,6 +29,14 @@ export type PreparationBody = { readonly revision: number; readonly preparation:
 export const preparationBodySchema: Joi.ObjectSchema<PreparationBody> = bodyOf<PreparationBody>({
   revision: revision(),
   preparation: schemaOf(preparationFields),
+});
+
+/** How many times the preparation as written, where it stands, and what is on its label. */
+export type BatchBody = { readonly times: number; readonly code: string; readonly placeId?: string };
+export const batchBodySchema: Joi.ObjectSchema<BatchBody> = bodyOf<BatchBody>({
+  times: Joi.number().min(0.01).max(1000),
+  code: Joi.string().trim().min(1).max(40),
+  placeId: id().optional(),
 });
 
 export type Revisions = Readonly<Record<string, number>>;

@@ -25,7 +25,7 @@ import type {
   OvenHeatBody,
 } from './kitchen.js';
 import type { News } from './news.js';
-import type { IngredientChangeBody, LotBody, OwnIngredientBody, PantryBook, PreparationBody, Stored } from './pantry.js';
+import type { BatchBody, IngredientChangeBody, LotBody, OwnIngredientBody, PantryBook, PreparationBody, Stored } from './pantry.js';
 
 /** What a server that is well says of itself. */
 export type Health = { readonly status: 'ok'; readonly database: 'ok'; readonly coreVersion: string };
@@ -90,6 +90,8 @@ export type Answers = {
   readonly 'DELETE /pantry/ingredients/:id': Done;
   readonly 'PUT /pantry/preparations/:id': Stored;
   readonly 'DELETE /pantry/preparations/:id': Done;
+  readonly 'PUT /pantry/preparations/:id/batches/:lotId': Stored;
+  readonly 'DELETE /pantry/preparations/:id/batches/:lotId': Done;
 
   readonly 'GET /blends': readonly LibraryBlend[];
   readonly 'PUT /blends/:id': LibraryBlend;
@@ -126,6 +128,7 @@ export type Bodies = {
   readonly 'PUT /pantry/ingredients/:id/change': IngredientChangeBody;
   readonly 'PUT /pantry/ingredients/:id/own': OwnIngredientBody;
   readonly 'PUT /pantry/preparations/:id': PreparationBody;
+  readonly 'PUT /pantry/preparations/:id/batches/:lotId': BatchBody;
   readonly 'PUT /blends/:id': BlendBody;
   readonly 'POST /blends/find': FindBlendsBody;
   readonly 'POST /blends/imitate': ImitateBody;

@@ -20,6 +20,12 @@ import { bakeOf, eventsOf, heldEvents, inOrder } from './rows.js';
 import { UnderWayEntity } from './under-way.entity.js';
 import type { Bake, BakeBody, BakesPart, PantryBook, Run, StartBody } from '@north-leaf/contracts';
 
+/** A lot, the batches that were made of it, and those made of these: Monday's milk is in Wednesday's tarts by way of Tuesday's custard. */
+const MADE_OF_LOT = (lot: string) => `WITH RECURSIVE of_lot("id") AS (
+    SELECT ${lot}::text UNION SELECT l."id"::text FROM "lots" l JOIN of_lot o
+      ON l."document" @> jsonb_build_object('madeOf', jsonb_build_array(jsonb_build_object('lotId', o."id"))) WHERE l."kitchenId" = $1
+  ) SELECT "id" FROM of_lot`;
+
 @Injectable()
 export class BakesService {
   constructor(
@@ -45,7 +51,7 @@ export class BakesService {
       `SELECT b."id", b."number", b."formulaId", b."version", b."factor", b."roomC", b."humidityShare", b."startedAt", f."name" AS "formulaName",
          jsonb_path_query_array(v."formula", '$.rows[*] ? (@.ingredientId == "water").key') AS "waterKeys"
        FROM (SELECT * FROM "bakes" WHERE "kitchenId" = $1 AND ($2::uuid IS NULL OR "formulaId" = $2) AND ($4::int IS NULL OR "number" < $4)
-         AND ($3::text IS NULL OR "id" IN (SELECT "bakeId" FROM "lot_uses" WHERE "kitchenId" = $1 AND "lotId" = $3 AND "usedG" > 0))
+         AND ($3::text IS NULL OR "id" IN (SELECT "bakeId" FROM "lot_uses" WHERE "kitchenId" = $1 AND "lotId" IN (${MADE_OF_LOT('$3')}) AND "usedG" > 0))
          ORDER BY "number" DESC LIMIT $5) b
        JOIN "formulas" f ON f."kitchenId" = $1 AND f."id" = b."formulaId"
        JOIN "formula_versions" v ON v."kitchenId" = $1 AND v."formulaId" = b."formulaId" AND v."version" = b."version"
@@ -68,7 +74,7 @@ export class BakesService {
     const kitchenId = await this.scope.id();
     const [counted] = await (lotId !== null
       ? this.scope.query<{ n: number }>(
-          `SELECT count(DISTINCT "bakeId")::int AS n FROM "lot_uses" WHERE "kitchenId" = $1 AND "lotId" = $2 AND "usedG" > 0`,
+          `SELECT count(DISTINCT "bakeId")::int AS n FROM "lot_uses" WHERE "kitchenId" = $1 AND "lotId" IN (${MADE_OF_LOT('$2')}) AND "usedG" > 0`,
           [kitchenId, lotId],
         )
       : formulaId !== null

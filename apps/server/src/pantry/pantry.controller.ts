@@ -2,10 +2,24 @@ import { Body, Controller, Delete, Get, HttpCode, Param, Put, Query } from '@nes
 import { ApiTags } from '@nestjs/swagger';
 import { Answers } from '../platform/answers/answers.js';
 import { coreVersion } from '@north-leaf/core';
-import { ingredientChangeBodySchema, lotBodySchema, ownIngredientBodySchema, preparationBodySchema } from '@north-leaf/contracts';
+import {
+  batchBodySchema,
+  ingredientChangeBodySchema,
+  lotBodySchema,
+  ownIngredientBodySchema,
+  preparationBodySchema,
+} from '@north-leaf/contracts';
 import { IdPipe } from '../platform/http/pipes.js';
 import { PantryService } from './pantry.service.js';
-import type { IngredientChangeBody, LotBody, OwnIngredientBody, PantryBook, PreparationBody, Stored } from '@north-leaf/contracts';
+import type {
+  BatchBody,
+  IngredientChangeBody,
+  LotBody,
+  OwnIngredientBody,
+  PantryBook,
+  PreparationBody,
+  Stored,
+} from '@north-leaf/contracts';
 
 @ApiTags('pantry')
 @Controller('pantry')
@@ -51,6 +65,21 @@ export class PantryController {
     @Body({ schema: preparationBodySchema }) { revision, preparation }: PreparationBody,
   ): Promise<Stored> {
     return this.pantry.storePreparation(id, revision, preparation);
+  }
+  /** A batch becomes a lot with its day, and what it was made of leaves its lots; the same id again is the same batch. */
+  @Answers('PUT /pantry/preparations/:id/batches/:lotId') @Put('preparations/:id/batches/:lotId') makeBatch(
+    @Param('id', new IdPipe()) id: string,
+    @Param('lotId', new IdPipe()) lotId: string,
+    @Body({ schema: batchBodySchema }) body: BatchBody,
+  ): Promise<Stored> {
+    return this.pantry.makeBatch(id, lotId, body);
+  }
+  /** It was never made: its lots have theirs back. */
+  @Answers('DELETE /pantry/preparations/:id/batches/:lotId') @Delete('preparations/:id/batches/:lotId') @HttpCode(204) unmakeBatch(
+    @Param('id', new IdPipe()) id: string,
+    @Param('lotId', new IdPipe()) lotId: string,
+  ): Promise<void> {
+    return this.pantry.unmakeBatch(id, lotId);
   }
   @Answers('DELETE /pantry/preparations/:id') @Delete('preparations/:id') @HttpCode(204) removePreparation(
     @Param('id', new IdPipe()) id: string,

@@ -1,5 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import {
+  batchOf,
   fromPreparation,
   liftLot,
   liftPreparation,
@@ -18,6 +19,7 @@ import {
   type Preparation,
   type OwnIngredient,
   refusalOf,
+  replyTo,
 } from '@north-leaf/core';
 import { Clock } from '../platform/clock.js';
 import { ApiError, invalid } from '../platform/http/errors.js';
@@ -29,7 +31,7 @@ import { IngredientEntity, liftWritten, type KitchenIngredient } from './ingredi
 import { LotUseEntity } from './lot-use.entity.js';
 import { LotEntity } from './lot.entity.js';
 import { PreparationEntity } from './preparation.entity.js';
-import type { LotBody, PantryBook, Revisions, Stored } from '@north-leaf/contracts';
+import type { BatchBody, LotBody, PantryBook, Revisions, Stored } from '@north-leaf/contracts';
 import type { FindOptionsWhere } from 'typeorm';
 
 /** A row that is edited in place, its revision counting every write. */
@@ -151,6 +153,50 @@ export class PantryService {
     const { broken } = withPreparations({ ingredients: withoutMade(book.ingredients), lots: book.lots }, [...others, preparation]);
     if (broken[id] !== undefined) throw invalid(`preparation.${broken[id].path}`, broken[id].message);
     return this.store(this.preparations, id, revision, () => ({ document: preparation }));
+  }
+
+  async makeBatch(preparationId: string, lotId: string, { times, code, placeId }: BatchBody): Promise<Stored> {
+    return this.scope.transaction(async () => {
+      // Two at once would both find the lots full: one batch after another.
+      await this.scope.lock('batches');
+      const held = await this.lots.findOne({ id: lotId });
+      if (held) {
+        if (held.ingredientId === preparationId && held.document.madeOf) return { id: lotId, revision: held.revision };
+        throw new ApiError('conflict', 'This lot is something else.');
+      }
+      const book = await this.whole();
+      const preparation = book.preparations.find(({ id }) => id === preparationId);
+      if (!preparation) throw new ApiError('notFound', 'This preparation is not here any more.');
+      const made = replyTo(() => batchOf(preparation, { id: lotId, code, times, ...(placeId === undefined ? {} : { placeId }) }, book));
+      if (!made.ok) throw invalid(`preparation.${made.refused.path}`, made.refused.message);
+      const document = made.answer;
+      await this.lots.insert({ id: lotId, ingredientId: preparationId, document, revision: 1, countedAt: this.clock.now(), usedG: 0 });
+      await this.takeFor(document, 1);
+      await this.news.tell({ what: 'pantry' });
+      return { id: lotId, revision: 1 };
+    });
+  }
+
+  async unmakeBatch(preparationId: string, lotId: string): Promise<void> {
+    await this.scope.transaction(async () => {
+      await this.scope.lock('batches');
+      const held = await this.lots.findOne({ id: lotId, ingredientId: preparationId });
+      if (!held) return;
+      if (held.usedG > 0) throw new ApiError('conflict', 'Some of this batch was used already: put its weight right instead.');
+      await this.lots.delete({ id: lotId });
+      await this.takeFor(held.document, -1);
+    });
+    await this.news.tell({ what: 'pantry' });
+  }
+
+  /** What a batch was made of leaves its lots, or (-1) comes back; lots in one order, as everywhere. */
+  private async takeFor({ madeOf = [] }: Lot, times: 1 | -1): Promise<void> {
+    await this.scope.query(
+      `WITH held AS (SELECT "id" FROM "lots" WHERE "kitchenId" = $1 AND "id" = ANY($2::text[]) ORDER BY "id" FOR NO KEY UPDATE)
+       UPDATE "lots" l SET "usedG" = l."usedG" + m."movedG" FROM unnest($2::text[], $3::float8[]) AS m("id", "movedG"), held
+       WHERE l."kitchenId" = $1 AND l."id" = m."id" AND held."id" = l."id"`,
+      [await this.scope.id(), madeOf.map(({ lotId }) => lotId), madeOf.map(({ usedG }) => usedG * times)],
+    );
   }
 
   /** Gone is gone twice as well: a lot, correction or preparation that is not there needs no removing. */

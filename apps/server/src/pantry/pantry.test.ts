@@ -202,6 +202,69 @@ describe('every member that the registry knows', () => {
   });
 });
 
+describe('a batch of a preparation', () => {
+  const [preparationId, milk] = [randomUUID(), randomUUID()];
+  const onHand = async (id: string) => (await pantry()).lots[id]?.onHandG;
+  const batch = (lotId: string, body: object = { times: 2, code: 'Mon' }) =>
+    server.http().put(`/api/pantry/preparations/${preparationId}/batches/${lotId}`).send(body);
+  beforeAll(async () => {
+    const preparation = { schema: 1, id: preparationId, name: 'Set cream', rows: [{ key: 'a', ingredientId: 'cream_heavy', amountG: 200 }, { key: 'b', ingredientId: 'sugar_white', amountG: 20 }], acts: [], boiledOffG: 20, drainedG: 0, cookedToC: 85, keepDays: 2, keepAt: 'fridge' }; // prettier-ignore
+    await server.http().put(`/api/pantry/preparations/${preparationId}`).send({ revision: 0, preparation }).expect(200);
+    await putLot(milk, 0, { ingredientId: 'cream_heavy', code: 'C7', onHandG: 1000 }).expect(200);
+  });
+
+  it('is a lot with its day, made of lots that have that much less; sent twice it is made once', async () => {
+    const lotId = randomUUID();
+    await batch(lotId).expect(200);
+    await batch(lotId).expect(200);
+    const { lots, on } = await pantry();
+    expect(lots[lotId]).toMatchObject({ ingredientId: preparationId, onHandG: 400, madeOn: on });
+    expect(lots[lotId]!.useByOn! > on).toBe(true);
+    expect(lots[lotId]!.madeOf).toContainEqual({ ingredientId: 'cream_heavy', lotId: milk, usedG: 400 });
+    expect(await onHand(milk)).toBe(600);
+    await server.http().delete(`/api/pantry/preparations/${preparationId}/batches/${lotId}`).expect(204);
+    await server.http().delete(`/api/pantry/preparations/${preparationId}/batches/${lotId}`).expect(204);
+    expect(await onHand(lotId)).toBeUndefined();
+    expect(await onHand(milk)).toBe(1000);
+  });
+
+  it('names what is wrong, and keeps an id that is something else', async () => {
+    expect((await batch(randomUUID(), { times: 0, code: 'x' }).expect(400)).body.problems[0].path).toBe('times');
+    await batch(milk).expect(409);
+    await server.http().put(`/api/pantry/preparations/${randomUUID()}/batches/${randomUUID()}`).send({ times: 1, code: 'x' }).expect(404);
+  });
+
+  it('is what a bake takes from, and the bake is found by the lots it was made of', async () => {
+    const lotId = randomUUID();
+    await batch(lotId).expect(200);
+    const rows = [...demoCrackerV2.rows, { key: 'cr', ingredientId: preparationId, amountG: 50, use: 'topping', goesOn: { at: 'cooled' } }];
+    const [formulaId, bakeId] = [randomUUID(), randomUUID()];
+    await server
+      .http()
+      .put(`/api/formulas/${formulaId}`)
+      .send({ versionId: randomUUID(), why: '', formula: { ...demoCrackerV2, name: 'Cream crackers', rows } })
+      .expect(200);
+    const at = new Date().toISOString();
+    await server
+      .http()
+      .put(`/api/bakes/${bakeId}`)
+      .send({
+        formulaId,
+        version: 1,
+        factor: 1,
+        roomC: 22,
+        humidityShare: 0.5,
+        events: [{ id: randomUUID(), at, what: { kind: 'weighed', rowKey: 'cr', addedG: 60 } }],
+      })
+      .expect(200);
+    expect(await onHand(lotId)).toBe(340);
+    expect(await onHand(milk)).toBe(600);
+    const found = await server.http().get(`/api/bakes?lotId=${milk}`).expect(200);
+    expect((found.body as { items: { id: string }[]; total: number }).items.map(({ id }) => id)).toContain(bakeId);
+    await server.http().delete(`/api/pantry/preparations/${preparationId}/batches/${lotId}`).expect(409);
+  });
+});
+
 describe('preparations', () => {
   const put = (id: string, over: object = {}) =>
     server

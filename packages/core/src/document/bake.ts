@@ -1,6 +1,6 @@
 import type { StageName } from '../findings/finding.js';
 import type { Handling } from './handling.js';
-import type { PreparationAct } from './preparation.js';
+import type { PreparationActName } from './preparation.js';
 
 /** What is read off with a hand, a ruler, a scale or a thermometer; the unit ends the name, `pieces` is a count, tones are 1 to 8. */
 export const measuredWhats = [
@@ -182,7 +182,7 @@ export type RunStep = {
   readonly ingredientId?: string;
   readonly name?: string;
   /** The component that it is weighed for, or that is made. */ readonly into?: string;
-  /** What is done to it. */ readonly act?: PreparationAct['act'];
+  /** What is done to it. */ readonly act?: PreparationActName;
   readonly amountG?: number;
   /** Of the whole row: part of a row that goes in at several steps. */ readonly shareOfRow?: number;
   /** Kept back in spoons; they follow at the feel. */ readonly heldG?: number;

@@ -327,6 +327,7 @@ export type GlutenReport = DocumentOf<typeof reportFields>;
 /** `until` is its last day, 2027-03-31. */
 export const certificateFields = { number: text('Number', 60), by: text('Given by', 120), until: day('Valid until') };
 export type GlutenCertificate = DocumentOf<typeof certificateFields>;
+const madeOfFields = { ingredientId: id('ingredient'), lotId: id('lot'), usedG: number('Taken', 'g', 0, 1e7) };
 export const lotFields = {
   id: id(),
   ingredientId: id('ingredient'),
@@ -356,6 +357,10 @@ export const lotFields = {
   setAside: maybe(text('Set aside', 300)),
   /** Where it lies, a place of the kitchen. */
   placeId: maybe(id('place')),
+  /** The day a batch of a preparation was made. */
+  madeOn: maybe(day('Made')),
+  /** The lots that it was made of. */
+  madeOf: maybe(list('Made of', group('', madeOfFields), 120)),
   /** The bake that left it. */
   from: maybe(group('Left by', { bakeId: uuid(), what: word('What it is', plainly(leftOvers)) })),
 };

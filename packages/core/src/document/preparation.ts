@@ -2,6 +2,7 @@ import { exactly, group, id, list, maybe, number, plainly, text, word } from './
 import type { DocumentOf } from './field.js';
 
 export const preparationActs = ['soak', 'warm', 'melt', 'whisk', 'beat', 'foldIn', 'boil', 'drain', 'grind', 'stand'] as const;
+export type PreparationActName = (typeof preparationActs)[number];
 export const keptAtWords = { room: 'at room temperature', fridge: 'in the fridge', freezer: 'in the freezer' } as const;
 
 /** As wrong as it may be, a number that a sum can be made of: what is off is said where it is worked out. */

@@ -2,7 +2,7 @@ import { stopSigns } from '../facts/mixing.js';
 import { BLEND } from '../document/formula.js';
 import type { MixAct, MixStep, MixTool, Row } from '../document/formula.js';
 import type { Pantry } from '../document/pantry.js';
-import type { PreparationAct } from '../document/preparation.js';
+import type { PreparationActName } from '../document/preparation.js';
 
 /** What an act is called where it is told. */
 export const actWords: Readonly<Record<MixAct, string>> = {
@@ -20,7 +20,7 @@ export const actWords: Readonly<Record<MixAct, string>> = {
   stand: 'Let it stand',
 };
 /** The same of what is made for a dough. */
-export const preparationActWords: Readonly<Record<PreparationAct['act'], string>> = {
+export const preparationActWords: Readonly<Record<PreparationActName, string>> = {
   soak: 'Soak',
   warm: 'Warm',
   melt: 'Melt',

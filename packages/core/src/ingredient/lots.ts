@@ -1,7 +1,7 @@
 import { roundTo } from '../units/rounding.js';
 import { lotsInUse } from './mixture.js';
 import { isEgg } from './roles.js';
-import { leavesOf } from './parts.js';
+import { takenFrom } from './parts.js';
 import type { Pantry } from '../document/pantry.js';
 import type { Finding, StageName } from '../findings/finding.js';
 import type { Portion } from './mixture.js';
@@ -16,7 +16,7 @@ import type { Portion } from './mixture.js';
  * Source   the kitchen's own lots. A lot nobody counts is never short.
  */
 export function lotFindings(portions: readonly Portion[], pantry: Pantry, stage: StageName): Finding[] {
-  const used = portions.filter(({ amountG }) => amountG > 0).flatMap((portion) => leavesOf(pantry, portion));
+  const used = portions.filter(({ amountG }) => amountG > 0).flatMap((portion) => takenFrom(pantry, portion));
   const nameOf = ({ ingredient, lot }: Portion) => `${ingredient.name}, lot ${lot!.code}`;
   const setAside = used.filter(({ lot }) => lot?.setAside !== undefined);
   const isPast = (day: string | undefined) => day !== undefined && pantry.on !== undefined && day < pantry.on;

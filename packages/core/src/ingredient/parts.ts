@@ -23,6 +23,24 @@ export function leavesOf(pantry: Pantry, portion: Portion, depth = 0): Portion[]
 }
 
 /**
+ * A portion as it is taken from the shelf: a batch of a preparation that stands there, else what it was made from.
+ *
+ * Units    g.
+ * Throws   nothing; as leavesOf.
+ * Findings none.
+ * Source   a lot of what was made here is what it is; without one it is made now, of its parts.
+ */
+export function takenFrom(pantry: Pantry, portion: Portion, depth = 0): Portion[] {
+  const { parts } = portion.ingredient;
+  if (portion.lot || !parts || parts.length === 0 || depth >= DEEPEST) return [portion];
+  return parts.flatMap(({ ingredientId, gPerG, lotId }) =>
+    pantry.ingredients[ingredientId]
+      ? takenFrom(pantry, portionOf(pantry, '', ingredientId, gPerG * portion.amountG, lotId), depth + 1)
+      : [{ ...portion, amountG: gPerG * portion.amountG }],
+  );
+}
+
+/**
  * Every ingredient id that a list of ids reaches through what is made from what.
  *
  * Units    none.
@@ -44,10 +62,10 @@ export function reachedIds(ingredients: Pantry['ingredients'], ids: Iterable<str
   return reached;
 }
 
-/** Grams of everything bought that goes into several portions, by ingredient. */
+/** Grams of everything on the shelf that goes into several portions, by ingredient. */
 export function leafAmounts(pantry: Pantry, portions: readonly Portion[]): Map<string, number> {
   const sums = new Map<string, number>();
-  for (const { ingredient, amountG } of portions.flatMap((portion) => leavesOf(pantry, portion))) {
+  for (const { ingredient, amountG } of portions.flatMap((portion) => takenFrom(pantry, portion))) {
     sums.set(ingredient.id, (sums.get(ingredient.id) ?? 0) + amountG);
   }
   return sums;

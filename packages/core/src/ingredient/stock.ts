@@ -1,7 +1,11 @@
+import { daysAfter } from '../units/days.js';
+import { within } from '../errors.js';
+import { fromPreparation } from './made.js';
 import { lotsInUse, portionOf } from './mixture.js';
-import { leavesOf } from './parts.js';
+import { takenFrom } from './parts.js';
 import type { Formula } from '../document/formula.js';
-import type { Pantry } from '../document/pantry.js';
+import type { Lot, Pantry } from '../document/pantry.js';
+import type { Preparation } from '../document/preparation.js';
 
 /** g weighed of a row from each bag, by row key and lot. */
 export type Bags = Readonly<Record<string, Readonly<Record<string, number>>>>;
@@ -12,7 +16,7 @@ export type StockUse = { readonly rowKey: string; readonly lotId: string; readon
  * What a bake takes from the lots of a pantry: what was weighed, else what was planned.
  *
  * The lot that the row names first, else in the order a baker reaches; what one lot cannot give, the next does. The last one takes
- * what is left over, however little it was thought to hold. A preparation takes from the lots of its parts. Where a hand emptied one
+ * what is left over, however little it was thought to hold. A preparation takes from its batches, else from the lots of its parts. Where a hand emptied one
  * bag and went on with the next, each gives what was weighed from it.
  *
  * Units    g.
@@ -21,7 +25,7 @@ export type StockUse = { readonly rowKey: string; readonly lotId: string; readon
  * Source   first expired, first out: common practice, no source.
  */
 export function stockUses(
-  { formula, factor }: { readonly formula: Formula; readonly factor: number },
+  { formula, factor }: { readonly formula: Pick<Formula, 'blend' | 'blendG' | 'rows'>; readonly factor: number },
   weighed: Readonly<Record<string, number>>,
   pantry: Pantry,
   bags: Bags = {},
@@ -40,7 +44,7 @@ export function stockUses(
     const several = Object.entries(bags[key] ?? {}).filter(([id]) => pantry.lots[id]?.ingredientId === ingredientId);
     if (several.length > 1) return several.flatMap(([id, usedG]) => (usedG > 0 ? [{ rowKey: key, lotId: id, usedG }] : []));
     const portion = portionOf(pantry, ingredientId, ingredientId, weighed[key] ?? amountG, lotId);
-    return leavesOf(pantry, portion).flatMap(({ ingredient, lot, amountG: leafG }) => {
+    return takenFrom(pantry, portion).flatMap(({ ingredient, lot, amountG: leafG }) => {
       const lots = [...(lot ? [lot] : []), ...lotsInUse(pantry, ingredient.id).filter(({ id }) => id !== lot?.id)];
       let rest = leafG;
       return lots.flatMap(({ id }, i): StockUse[] => {
@@ -52,4 +56,39 @@ export function stockUses(
       });
     });
   });
+}
+
+/**
+ * A batch of a preparation as a lot of the pantry: what of it there is, the day it was made and keeps to, and the lots it was made of.
+ *
+ * Units    g, days.
+ * Throws   InputError at times out of 0.01..1000; as fromPreparation.
+ * Findings none.
+ * Source   the preparation's own keeping; stockUses.
+ *
+ * @param batch its id and code, how many times the preparation as written, and where it stands
+ */
+export function batchOf(
+  preparation: Preparation,
+  { id, code, times, placeId }: { readonly id: string; readonly code: string; readonly times: number; readonly placeId?: string },
+  pantry: Pantry & { readonly on: string },
+): Lot {
+  within('times', times, 0.01, 1000, 'times');
+  // Refuses what cannot be made.
+  fromPreparation(preparation, pantry);
+  const rawG = preparation.rows.reduce((sum, { amountG }) => sum + amountG, 0);
+  const rows = preparation.rows.map((row) => ({ ...row, use: 'filling' as const }));
+  const uses = stockUses({ formula: { blend: { name: '', rows: [] }, blendG: 0, rows }, factor: times }, {}, pantry);
+  const madeOf = new Map<string, number>();
+  for (const { lotId, usedG } of uses) madeOf.set(lotId, (madeOf.get(lotId) ?? 0) + usedG);
+  return {
+    id,
+    ingredientId: preparation.id,
+    code,
+    onHandG: Number(((rawG - preparation.boiledOffG - preparation.drainedG) * times).toFixed(2)),
+    madeOn: pantry.on,
+    useByOn: daysAfter(pantry.on, preparation.keepDays),
+    ...(placeId === undefined ? {} : { placeId }),
+    madeOf: [...madeOf].map(([lotId, usedG]) => ({ ingredientId: pantry.lots[lotId]!.ingredientId, lotId, usedG })),
+  };
 }

@@ -2,13 +2,13 @@ import { goesOnOf } from '../../dough/piece/goes-on.js';
 import { hands, stepOf, weigh } from './made.js';
 import type { RunStep } from '../../document/bake.js';
 import type { Row } from '../../document/formula.js';
-import type { Component, PreparationAct } from '../../document/preparation.js';
+import type { Component, PreparationActName } from '../../document/preparation.js';
 import type { Made } from './made.js';
 
 /** They leave the hands free. */
-const waits: ReadonlySet<PreparationAct['act']> = new Set(['soak', 'drain', 'stand']);
+const waits: ReadonlySet<PreparationActName> = new Set(['soak', 'drain', 'stand']);
 /** They take time or heat: done before the dough, however late it goes on. */
-const early: ReadonlySet<PreparationAct['act']> = new Set(['soak', 'drain', 'stand', 'boil', 'warm']);
+const early: ReadonlySet<PreparationActName> = new Set(['soak', 'drain', 'stand', 'boil', 'warm']);
 const late: ReadonlySet<string | undefined> = new Set(['hot', 'cooled', 'serving']);
 
 /** What goes on or in together: rows of no component, and components as they were made. */

@@ -6,14 +6,14 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import IconButton from '@mui/material/IconButton';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { preparationActs, saidFacts, type Component, type PreparationAct } from '@north-leaf/core';
+import { preparationActs, saidFacts, type Component, type PreparationAct, type PreparationActName } from '@north-leaf/core';
 import { Choice } from '../../../ui/form/choice';
 import { QuantityField } from '../../../ui/form/quantity-field';
 import { typeSize } from '../../../ui/theme/theme';
 import { useVoice } from '../../../platform/preferences';
 import { t } from '../../../platform/words';
 
-const actWords: Record<PreparationAct['act'], string> = {
+const actWords: Record<PreparationActName, string> = {
   soak: t('pantry.soak'),
   warm: t('pantry.warm'),
   melt: t('pantry.melt'),
