@@ -14,7 +14,17 @@ export function monthsBetween(fromOn: string, toOn: string): number {
   return (to[0]! - from[0]!) * 12 + (to[1]! - from[1]!) - (to[2]! < from[2]! ? 1 : 0);
 }
 
-/** A calendar day some days after another; before it when negative. */
+/**
+ * A calendar day some days after another; before it when negative.
+ *
+ * Units    days as 2026-11-25.
+ * Throws   RangeError for a day that cannot be read.
+ * Findings none.
+ * Source   calendar arithmetic.
+ *
+ * @example
+ * daysAfter('2026-11-25', 7); // => '2026-12-02'
+ */
 export function daysAfter(on: string, days: number): string {
   return new Date(Date.parse(`${on}T00:00:00Z`) + days * 86_400_000).toISOString().slice(0, 10);
 }

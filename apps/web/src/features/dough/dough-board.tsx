@@ -72,7 +72,7 @@ function DoughSettings() {
           {t('dough.scale')}
         </Button>
         <Button size="small" variant="outlined" onClick={() => setDialog('list')}>
-          {t('dough.pasteAList')}
+          {t('common.pasteAList')}
         </Button>
         <Button
           size="small"

@@ -54,18 +54,19 @@ const slipWords: Record<Slip['kind'], (line: ReadLine, likely: string) => string
   noWeight: () => t('entry.nobodyKnowsWhatThatWeighsWeighIt'),
   gluten: () => t('entry.containsGlutenKeptOutChooseWhatStands'),
 };
-const parts: readonly { readonly value: string; readonly name: string; readonly part: PartOfList }[] = [
-  { value: 'dough', name: t('entry.inTheDough'), part: { use: 'dough' } },
-  { value: 'foldIn', name: t('common.foldedIn'), part: { use: 'foldIn' } },
-  { value: 'filling', name: t('entry.fillingBaked'), part: { use: 'filling' } },
-  { value: 'filling cooled', name: t('entry.fillingOnceCooled'), part: { use: 'filling', goesOn: 'cooled' } },
-  { value: 'topping', name: t('entry.onTopBaked'), part: { use: 'topping' } },
-  { value: 'topping cooled', name: t('entry.onTopOnceCooled'), part: { use: 'topping', goesOn: 'cooled' } },
-  { value: 'topping serving', name: t('common.atServing'), part: { use: 'topping', goesOn: 'serving' } },
-  { value: 'wash', name: t('entry.wash'), part: { use: 'wash' } },
-  { value: 'dust', name: t('common.forDusting'), part: { use: 'dust' } },
-];
 const valueOf = (part: PartOfList | undefined) => (part ? [part.use, part.goesOn].filter((word) => word !== undefined).join(' ') : 'dough');
+const places: readonly { readonly name: string; readonly part: PartOfList }[] = [
+  { name: t('entry.inTheDough'), part: { use: 'dough' } },
+  { name: t('common.foldedIn'), part: { use: 'foldIn' } },
+  { name: t('entry.fillingBaked'), part: { use: 'filling' } },
+  { name: t('entry.fillingOnceCooled'), part: { use: 'filling', goesOn: 'cooled' } },
+  { name: t('entry.onTopBaked'), part: { use: 'topping' } },
+  { name: t('entry.onTopOnceCooled'), part: { use: 'topping', goesOn: 'cooled' } },
+  { name: t('common.atServing'), part: { use: 'topping', goesOn: 'serving' } },
+  { name: t('entry.wash'), part: { use: 'wash' } },
+  { name: t('common.forDusting'), part: { use: 'dust' } },
+];
+const parts = places.map((one) => ({ ...one, value: valueOf(one.part) }));
 export const partName = (part: PartOfList | undefined): string =>
   parts.find(({ value }) => value === valueOf(part))?.name ?? t('entry.inTheDough');
 

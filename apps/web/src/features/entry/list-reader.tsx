@@ -123,7 +123,7 @@ export function ListReader({ reading, placeholder }: { reading: ListReading; pla
           multiline
           minRows={11}
           maxRows={20}
-          label={t('entry.ingredientsALineEach')}
+          label={t('common.ingredientsALineEach')}
           placeholder={placeholder}
           value={text}
           onChange={(event) => setText(event.target.value)}

@@ -10,7 +10,7 @@ import {
   type Pantry,
   type Preparation,
 } from '@north-leaf/core';
-import type { Stored } from '@north-leaf/contracts';
+import type { BatchBody, Stored } from '@north-leaf/contracts';
 import { ApiError, request } from '../../platform/http';
 import type { SearchOption } from '../../ui/form/search-field';
 import { t } from '../../platform/words';
@@ -43,7 +43,9 @@ export type PantryChange =
   | { readonly kind: 'own'; readonly id: string; readonly ingredient: OwnIngredient; readonly revision: number }
   | { readonly kind: 'removeIngredient'; readonly id: string }
   | { readonly kind: 'preparation'; readonly preparation: Preparation; readonly revision: number }
-  | { readonly kind: 'removePreparation'; readonly id: string };
+  | { readonly kind: 'removePreparation'; readonly id: string }
+  | { readonly kind: 'batch'; readonly id: string; readonly preparationId: string; readonly body: BatchBody }
+  | { readonly kind: 'unmakeBatch'; readonly id: string; readonly preparationId: string };
 
 function send(change: PantryChange): Promise<Stored | undefined> {
   switch (change.kind) {
@@ -70,6 +72,10 @@ function send(change: PantryChange): Promise<Stored | undefined> {
       );
     case 'removePreparation':
       return request('DELETE /pantry/preparations/:id', { id: change.id });
+    case 'batch':
+      return request('PUT /pantry/preparations/:id/batches/:lotId', { id: change.preparationId, lotId: change.id }, change.body);
+    case 'unmakeBatch':
+      return request('DELETE /pantry/preparations/:id/batches/:lotId', { id: change.preparationId, lotId: change.id });
   }
 }
 

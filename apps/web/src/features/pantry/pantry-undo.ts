@@ -36,6 +36,21 @@ export function pantryInverseOf(change: PantryChange, before: PantryBook): Pantr
       const ingredient = asOwn(one);
       return ingredient && { kind: 'own', id: change.id, revision: 0, ingredient };
     }
+    case 'batch':
+      return { kind: 'unmakeBatch', id: change.id, preparationId: change.preparationId };
+    case 'unmakeBatch': {
+      const lot = before.lots[change.id];
+      const preparation = before.preparations.find(({ id }) => id === change.preparationId);
+      if (!lot || !preparation || lot.onHandG === undefined) return null;
+      const onceG = preparation.rows.reduce((sum, { amountG }) => sum + amountG, 0) - preparation.boiledOffG - preparation.drainedG;
+      const { code, placeId } = lot;
+      return {
+        kind: 'batch',
+        id: change.id,
+        preparationId: change.preparationId,
+        body: { times: lot.onHandG / onceG, code, ...(placeId === undefined ? {} : { placeId }) },
+      };
+    }
     case 'own':
       return before.ingredients[change.id]
         ? pantryInverseOf({ kind: 'removeIngredient', id: change.id }, before)

@@ -35,3 +35,7 @@ export function readRowMass(
     ? { ok: true, value: Number(mass.massG.toFixed(1)) }
     : { ok: false, reason: t('common.nobodyKnowsWhatThatWeighsOfName', { name: ingredient.name }) };
 }
+
+/** The words that an amount was typed in, to be kept beside it; none where it was a plain weight. */
+export const asEntered = (text: string | null): string | undefined =>
+  text !== null && !/^-?[\d.,\s/]*(?:g|kg|oz|lb)?\s*$/i.test(text.trim()) ? text.trim().slice(0, 60) : undefined;

@@ -6,7 +6,7 @@ import { goesOnOf } from './goes-on.js';
 import type { Pantry } from '../../document/pantry.js';
 
 /** A row and its portion; of a component the whole of it, under the component's own key. */
-export type Placed = { readonly row: Row; readonly portion: Portion };
+export type PlacedRow = { readonly row: Row; readonly portion: Portion };
 
 /** A component as it is when it goes on. */
 export type MadeComponent = {
@@ -28,13 +28,13 @@ export type MadeComponent = {
  */
 export function placedTogether(
   { rows: written, components = [] }: Pick<Formula, 'rows' | 'components'>,
-  rows: readonly Placed[],
+  rows: readonly PlacedRow[],
   pantry: Pantry,
-): { readonly placed: readonly Placed[]; readonly components: readonly MadeComponent[] } {
+): { readonly placed: readonly PlacedRow[]; readonly components: readonly MadeComponent[] } {
   checkComponents(written, components);
   if (components.length === 0) return { placed: rows, components: [] };
   const made: MadeComponent[] = [];
-  const together = components.flatMap((component, i): Placed[] => {
+  const together = components.flatMap((component, i): PlacedRow[] => {
     const its = rows.filter(({ row, portion }) => row.component === component.key && portion.amountG > 0);
     const first = its[0];
     if (!first) return [];

@@ -3,7 +3,7 @@ import { isEgg, isGum, isProteinType, isSalt, isStarch } from '../../ingredient/
 import { openedUp, type Leaf } from '../../ingredient/safety/hygiene.js';
 import { compositionOf, makeUpOf, sumG, type Portion } from '../../ingredient/mixture.js';
 import { isInOven } from './goes-on.js';
-import type { Placed } from './components.js';
+import type { PlacedRow } from './components.js';
 import type { Pantry } from '../../document/pantry.js';
 import type { MakeUp } from '../../matter/make-up.js';
 
@@ -24,7 +24,7 @@ export type FillingMix = {
 
 /** The filling that bakes, and the one that comes after; null where there is none. */
 export function fillingMixes(
-  rows: readonly Placed[],
+  rows: readonly PlacedRow[],
   pantry: Pantry,
 ): {
   readonly baked: FillingMix | null;

@@ -2,7 +2,7 @@ import { foldedBleeds } from '../../facts/filling.js';
 import { makeUpOf, sumG } from '../../ingredient/mixture.js';
 import { juiceOf, mixOf } from './filling-mix.js';
 import type { Pantry } from '../../document/pantry.js';
-import type { Placed } from './components.js';
+import type { PlacedRow } from './components.js';
 import type { MakeUp } from '../../matter/make-up.js';
 
 /** Pieces folded into a dough: fruit, chips, nuts, cheese. They keep their water but for what bleeds. */
@@ -21,7 +21,7 @@ export type FoldedIn = {
  * Findings none.
  * Source   facts/filling foldedBleeds and juice (judgement).
  */
-export function foldedIn(placed: readonly Placed[], min: number, pantry: Pantry): FoldedIn | null {
+export function foldedIn(placed: readonly PlacedRow[], min: number, pantry: Pantry): FoldedIn | null {
   const pieces = placed.filter(({ row, portion }) => row.use === 'foldIn' && portion.amountG > 0);
   const portions = pieces.map(({ portion }) => portion);
   const mix = mixOf(portions, pantry);

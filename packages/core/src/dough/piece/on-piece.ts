@@ -4,7 +4,7 @@ import { sumG } from '../../ingredient/mixture.js';
 import { goesOnOf, isInOven } from './goes-on.js';
 import type { Pantry } from '../../document/pantry.js';
 import type { PartHygiene } from '../../ingredient/safety/hygiene.js';
-import type { Placed } from './components.js';
+import type { PlacedRow } from './components.js';
 
 /** Something that lies in or on the piece, of one use and one moment. */
 export type PartOnPiece = PartHygiene & {
@@ -23,8 +23,8 @@ export type PartOnPiece = PartHygiene & {
  * Findings none: keep judges.
  * Source   ingredient/hygiene; thin as facts/keeping thickToppingShare (judgement).
  */
-export function partsOnPiece(rows: readonly Placed[], pantry: Pantry, packed: boolean, doughG: number): PartOnPiece[] {
-  const groups = new Map<string, Placed[]>();
+export function partsOnPiece(rows: readonly PlacedRow[], pantry: Pantry, packed: boolean, doughG: number): PartOnPiece[] {
+  const groups = new Map<string, PlacedRow[]>();
   for (const placed of rows) {
     const { row, portion } = placed;
     if ((row.use !== 'filling' && row.use !== 'topping') || portion.amountG <= 0) continue;

@@ -178,9 +178,10 @@ function useMakingOf(index: number, component: Component): MakingEntry {
   const typed = useDraft((state) => state.typed);
   const formula = useFormula();
   const base = `/components/${index}/`;
-  const boiled = useProblem(`${base}boiledOffG`);
-  const drained = useProblem(`${base}drainedG`);
-  const cooked = useProblem(`${base}cookedToC`);
+  const pathOf = (place: keyof Component) => `${base}${place}`;
+  const boiled = useProblem(pathOf('boiledOffG'));
+  const drained = useProblem(pathOf('drainedG'));
+  const cooked = useProblem(pathOf('cookedToC'));
   const problems: Readonly<Record<string, string | undefined>> = { boiledOffG: boiled, drainedG: drained, cookedToC: cooked };
   const keeping = replyTo(() =>
     keepingOf(preparationOf(formula, component.key, { id: component.key, keepDays: 0, keepAt: 'fridge' }), pantry),

@@ -80,7 +80,7 @@ function ActLine({ entry, i, one }: { readonly entry: MakingEntry; readonly i: n
         label={t('pantry.actIMinutes', { i: i + 1 })}
         kind="minutes"
         value={one.min ?? 0}
-        onChange={(min, visit) => setAct({ min }, `min${i}:${visit}`)}
+        onChange={(min, visit) => setAct({ min }, `acts/${i}/min:${visit}`)}
         typed={typed[`acts/${i}/min`]}
         onTyped={type(`acts/${i}/min`)}
         width={52}
@@ -89,7 +89,7 @@ function ActLine({ entry, i, one }: { readonly entry: MakingEntry; readonly i: n
         size="small"
         placeholder={t('pantry.until')}
         value={one.stopAt ?? ''}
-        onChange={(event) => setAct({ stopAt: event.target.value }, `until${i}`)}
+        onChange={(event) => setAct({ stopAt: event.target.value }, `acts/${i}/stopAt`)}
         slotProps={{ htmlInput: { 'aria-label': t('pantry.actIUntil', { i: i + 1 }), maxLength: 200, style: { textAlign: 'left' } } }}
       />
       <IconButton

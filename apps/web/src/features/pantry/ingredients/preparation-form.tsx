@@ -17,6 +17,8 @@ import {
   keysOf,
   keptAtWords,
   saidFacts,
+  unitOf,
+  type Kitchen,
 } from '@north-leaf/core';
 import type { PantryBook } from '@north-leaf/contracts';
 import { Choice } from '../../../ui/form/choice';
@@ -26,6 +28,9 @@ import { useStoring } from '../../../ui/form/use-storing';
 import { SideSheet } from '../../../ui/frame/side-sheet';
 import { ingredientOptions } from '../api';
 import { allergenWords } from '../words';
+import { asEntered, readRowMass } from '../../../ui/form/typed-mass';
+import { Batches } from './batches';
+import { PasteRows } from './paste-rows';
 import { MakingFields, type MakingEntry } from './making-fields';
 import { useDoInPantry } from '../use-pantry';
 import { t } from '../../../platform/words';
@@ -34,7 +39,17 @@ import { Sentence } from '../../../ui/words/sentence';
 const places = keysOf(keptAtWords).map((value) => ({ value, name: keptAtWords[value] }));
 
 /** Rows, acts, what is lost on the way and how long it may stand; what comes out is worked out as one types. */
-export function PreparationForm({ book, preparation, onClose }: { book: PantryBook; preparation: Preparation; onClose: () => void }) {
+export function PreparationForm({
+  book,
+  kitchen,
+  preparation,
+  onClose,
+}: {
+  book: PantryBook;
+  kitchen: Kitchen;
+  preparation: Preparation;
+  onClose: () => void;
+}) {
   const voice = useVoice();
   const entry = usePreparationDraft(book, onClose, preparation);
   const { draft, set, keeping, failed, busy, store, revision, remove } = entry;
@@ -51,7 +66,7 @@ export function PreparationForm({ book, preparation, onClose }: { book: PantryBo
         />
         <Typography variant="h2">{t('common.whatGoesIn')}</Typography>
         {draft.rows.map((row, i) => (
-          <RowLine key={row.key} entry={entry} book={book} i={i} row={row} />
+          <RowLine key={row.key} entry={entry} book={book} kitchen={kitchen} i={i} row={row} />
         ))}
         <SearchField
           label={t('pantry.addToThePreparation')}
@@ -59,6 +74,7 @@ export function PreparationForm({ book, preparation, onClose }: { book: PantryBo
           find={ingredientOptions(book.ingredients, (one) => one.kind !== 'excluded' && one.id !== draft.id)}
           onChoose={(ingredientId) => set({ rows: [...draft.rows, { key: crypto.randomUUID().slice(0, 8), ingredientId, amountG: 50 }] })}
         />
+        <PasteRows book={book} kitchen={kitchen} onRows={(rows) => set({ rows: [...draft.rows, ...rows] })} />
         <MakingFields making={entry.making} />
         <Keeps entry={entry} />
         {keeping !== null && keeping.mostDays !== null && draft.keepDays > keeping.mostDays && (
@@ -78,6 +94,7 @@ export function PreparationForm({ book, preparation, onClose }: { book: PantryBo
           onLeave={onClose}
           onRemove={revision > 0 ? () => void remove() : undefined}
         />
+        {revision > 0 && <Batches book={book} kitchen={kitchen} preparation={preparation} />}
       </Box>
     </SideSheet>
   );
@@ -91,8 +108,14 @@ function usePreparationDraft(book: PantryBook, onClose: () => void, preparation:
   const { failed, fail, busy, run } = useStoring(onClose);
   const revision = book.revisions.preparations[preparation.id] ?? 0;
   const set = (patch: Partial<Preparation>) => setDraft((now) => ({ ...now, ...patch }));
-  const setRow = (i: number, patch: Partial<PreparationRow>) =>
-    set({ rows: draft.rows.map((row, k) => (k === i ? { ...row, ...patch } : row)) });
+  const setRow = (i: number, { entered, ...patch }: { readonly amountG: number; readonly entered: string | undefined }) =>
+    set({
+      rows: draft.rows.map((row, k) => {
+        if (k !== i) return row;
+        const { entered: _was, ...rest } = row;
+        return { ...rest, ...patch, ...(entered === undefined ? {} : { entered }) };
+      }),
+    });
   const type = (place: string) => (text: string | null) =>
     setTyped(({ [place]: _old, ...rest }) => (text === null ? rest : { ...rest, [place]: text }));
 
@@ -145,23 +168,30 @@ type Entry = ReturnType<typeof usePreparationDraft>;
 function RowLine({
   entry,
   book,
+  kitchen,
   i,
   row,
 }: {
   readonly entry: Entry;
   readonly book: PantryBook;
+  readonly kitchen: Kitchen;
   readonly i: number;
   readonly row: PreparationRow;
 }) {
+  const voice = useVoice();
   const { setRow, typed, type, at, set, draft } = entry;
   return (
     <Box sx={{ display: 'grid', gridTemplateColumns: '1fr auto 34px', gap: 2, alignItems: 'center' }}>
-      <span>{book.ingredients[row.ingredientId]?.name ?? row.ingredientId}</span>
+      <span>
+        {book.ingredients[row.ingredientId]?.name ?? row.ingredientId}
+        {row.entered && <Note>“{row.entered}”</Note>}
+      </span>
       <QuantityField
         label={t('pantry.nameInIt', { name: book.ingredients[row.ingredientId]?.name ?? row.ingredientId })}
         kind="mass"
         value={row.amountG}
-        onChange={(amountG) => setRow(i, { amountG })}
+        read={(text) => readRowMass(text, unitOf('mass', voice.units), book.ingredients[row.ingredientId], kitchen.measures)}
+        onChange={(amountG, _visit, text) => setRow(i, { amountG, entered: asEntered(text) })}
         typed={typed[`row:${row.key}`]}
         onTyped={type(`row:${row.key}`)}
         problem={at(`rows[${i}].amountG`)}

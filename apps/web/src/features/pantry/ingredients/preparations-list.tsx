@@ -95,7 +95,7 @@ export function PreparationsList({ book, kitchen }: { book: PantryBook; kitchen:
         </Table>
       </Box>
       {book.preparations.length === 0 && <Box sx={{ py: 8, textAlign: 'center' }}>{t('pantry.aFillingACrumbleAGlazeBelongs')}</Box>}
-      {open && <PreparationForm key={open.id} book={book} preparation={open} onClose={() => setOpen(null)} />}
+      {open && <PreparationForm key={open.id} book={book} kitchen={kitchen} preparation={open} onClose={() => setOpen(null)} />}
     </>
   );
 }
