@@ -114,6 +114,7 @@ export type StepKind = (typeof stepKinds)[number];
 export const stepWhats = [
   'weigh',
   'mix',
+  'froth',
   'prepare',
   'foldIn',
   'feel',

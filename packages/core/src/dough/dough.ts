@@ -3,7 +3,7 @@ import { learnedOf } from '../document/kitchen.js';
 import { readAmount } from '../entry/read-amount.js';
 import { InputError, within } from '../errors.js';
 import { handShift, saltPerSodium, waterSpread } from '../facts/dough.js';
-import { restAndStand } from '../facts/mixing.js';
+import { frothing, restAndStand } from '../facts/mixing.js';
 import { leavenedFrom } from '../facts/oven.js';
 import { allergensOf } from '../ingredient/safety/allergens.js';
 import { costOf } from '../ingredient/cost.js';
@@ -19,7 +19,7 @@ import { doughColours } from './colours.js';
 import { workedFats } from './fat.js';
 import { sodaBalance } from './leavening.js';
 import { gritAfterStanding, isMixStructured, mixedShares, standingMin } from './mix.js';
-import { doughTemperature } from './temperature.js';
+import { doughTemperature, storedC } from './temperature.js';
 import { handlingOf } from './handling.js';
 import { poursOf } from './pours.js';
 import { handWordChances, handWordFor, rightHandWords, spreadOfWater, waterGets, waterLadder, waterWants } from './water.js';
@@ -131,7 +131,7 @@ export function doughStage(theCase: Case, blend: BlendResult): { result: DoughRe
       formula,
       kitchen,
       flour,
-      doughRows.map(({ row, portion }) => ({ key: row.key, atC: row.atC, portion })),
+      doughRows.map(({ row, portion }) => ({ key: row.key, atC: goesInAtC(formula, row, portion, kitchen), portion })),
     ),
     sodaBalance: sodaBalance(leaves),
     syrupShare: syrupShareOf(dough),
@@ -163,6 +163,15 @@ export function doughStage(theCase: Case, blend: BlendResult): { result: DoughRe
     result,
     findings: doughFindings(theCase, portions, blend, result),
   };
+}
+
+/** How warm a row goes in: part of it may be lukewarm, for the yeast. Left out: as its place in the kitchen is. */
+function goesInAtC({ mix }: Formula, { key, atC }: Row, { ingredient }: Portion, kitchen: Kitchen): number | undefined {
+  const lukewarm = mix
+    .filter(({ stopAt }) => stopAt === 'froth')
+    .reduce((sum, { of }) => sum + (of?.find(({ rowKey }) => rowKey === key)?.share ?? 0), 0);
+  if (lukewarm <= 0 || yeastStrengthOf(ingredient) > 0) return atC;
+  return lukewarm * frothing.values.atC + (1 - lukewarm) * (atC ?? storedC(ingredient, kitchen));
 }
 
 /** Juice of what is folded in wets the dough like anything that brings water. */

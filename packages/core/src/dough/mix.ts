@@ -1,6 +1,6 @@
-import { soaking, restAndStand } from '../facts/mixing.js';
+import { frothing, soaking, restAndStand } from '../facts/mixing.js';
 import { BLEND } from '../document/formula.js';
-import { isEgg, isGum, isLeavener, isSalt } from '../ingredient/roles.js';
+import { isEgg, isGum, isLeavener, isSalt, isSoaked, yeastStrengthOf } from '../ingredient/roles.js';
 import type { Formula, MixAct, MixStep, Row } from '../document/formula.js';
 import type { Family, School } from '../facts/families.js';
 import type { Ingredient, Pantry } from '../document/pantry.js';
@@ -14,7 +14,7 @@ import type { Ingredient, Pantry } from '../document/pantry.js';
  * Source   the family's school of mixing (facts/families): common practice, no source. Other schools are as good a choice.
  */
 export function defaultMix(
-  formula: Pick<Formula, 'rows'>,
+  formula: Pick<Formula, 'rows'> & Partial<Pick<Formula, 'blend' | 'blendG'>>,
   family: Pick<Family, 'school' | 'rolled'>,
   pantry: Pantry,
   newKey: () => string,
@@ -28,6 +28,8 @@ export function defaultMix(
       taken.add(row.key);
       return true;
     });
+  // Instant yeast goes in dry; the others have to show that they live.
+  const frothed = take((one) => yeastStrengthOf(one) > 0 && yeastStrengthOf(one) <= 1);
   const soaked = take((one, row) => row.soakMin !== undefined || (isGum(one) && one.kind === 'binder_seed'));
   const dry = take(
     (one) =>
@@ -53,7 +55,27 @@ export function defaultMix(
             ...more,
           },
         ];
-  const [soak, water] = soakIn(step('soak', soaked, { min: soaking.values.minutes, stopAt: 'gel' }), soaked, wet);
+  // Husk and seeds swell in their own water wherever they stand: dry among the flours they take it from these.
+  const inBlend = (formula.blend?.rows ?? []).flatMap(({ key, ingredientId, share }): Swells[] => {
+    const one = pantry.ingredients[ingredientId];
+    return one && isSoaked(one) && share > 0 ? [{ key, amountG: share * (formula.blendG ?? 0) }] : [];
+  });
+  const source = [...wet].sort((a, b) => b.amountG - a.amountG)[0];
+  const froth = standIn(
+    source,
+    frothed,
+    { perG: frothing.values.waterPerYeast, min: frothing.values.minutes, stopAt: 'froth', leaves: 1 },
+    newKey,
+  );
+  const swells = source || soaked.length > 0 ? [...soaked, ...(source ? inBlend : [])] : [];
+  const gel = standIn(
+    source,
+    swells,
+    { perG: soaking.values.waterPerGum, min: soaking.values.minutes, stopAt: 'gel', leaves: 1 - froth.share },
+    newKey,
+  );
+  const soak = [...froth.steps, ...gel.steps];
+  const water = (one: MixStep): MixStep => poursLess(one, source, froth.share + gel.share);
   const whisk = (of: readonly Row[]) => step('whisk', of, { tool: 'whisk', stopAt: 'even' }, true);
   const pour = step('pour', [...egg, ...wet], { tool: 'hand', min: 1, stopAt: 'noDryFlour' }).map(water);
   const fold = step('foldIn', rest, { tool: 'hand' });
@@ -124,24 +146,63 @@ export function mixedBySchool(
     const { atC: _at, ...rest } = row;
     return { ...rest, fat: fatOfSchool(school, family.fatPieceMm?.[1]), ...(school === 'cream' ? { atC: CREAMED_AT_C } : {}) };
   });
-  return { ...formula, rows, mix: defaultMix({ rows }, { school, rolled: family.rolled }, pantry, newKey) };
+  return { ...formula, rows, mix: defaultMix({ ...formula, rows }, { school, rolled: family.rolled }, pantry, newKey) };
 }
 /** Butter creams at 17 to 21 C: common practice, no source. */
 const CREAMED_AT_C = 19;
 
-/** What soaks takes its water from the wettest row; the step that pours that row then pours the rest. */
-function soakIn(soak: readonly MixStep[], soaked: readonly Row[], wet: readonly Row[]): [readonly MixStep[], (step: MixStep) => MixStep] {
-  const source = [...wet].sort((a, b) => b.amountG - a.amountG)[0];
-  if (soak.length === 0 || !source || source.amountG <= 0) return [soak, (step) => step];
-  const wantedG = soaked.reduce((sum, { amountG }) => sum + amountG, 0) * soaking.values.waterPerGum;
-  const share = Math.min(0.6, Math.ceil((wantedG / source.amountG) * 20) / 20);
-  return [
-    soak.map((step) => ({ ...step, of: [...(step.of ?? []), { rowKey: source.key, share }] })),
-    (step) => ({
+type Swells = Pick<Row, 'key' | 'amountG'>;
+
+/** What swells or froths stands in part of the wettest row; what it leaves is poured later. */
+function standIn(
+  source: Row | undefined,
+  of: readonly Swells[],
+  { perG, min, stopAt, leaves }: { readonly perG: number; readonly min: number; readonly stopAt: string; readonly leaves: number },
+  newKey: () => string,
+): { readonly steps: readonly MixStep[]; readonly share: number } {
+  if (of.length === 0) return { steps: [], share: 0 };
+  const step = { key: newKey(), act: 'soak' as const, min, stopAt };
+  const whole = of.map(({ key }) => ({ rowKey: key, share: 1 }));
+  if (!source || source.amountG <= 0) return { steps: [{ ...step, of: whole }], share: 0 };
+  const wantedG = of.reduce((sum, { amountG }) => sum + amountG, 0) * perG;
+  const share = Math.min(Math.floor(12 * leaves) / 20, Math.ceil((wantedG / source.amountG) * 20) / 20);
+  return { steps: [{ ...step, of: [...whole, { rowKey: source.key, share }] }], share };
+}
+
+const poursLess = (step: MixStep, source: Row | undefined, share: number): MixStep =>
+  source && share > 0 && step.of
+    ? { ...step, of: step.of.map((one) => (one.rowKey === source.key ? { ...one, share: Number((1 - share).toFixed(2)) } : one)) }
+    : step;
+
+/**
+ * The order of mixing without soaks of which only the water is left: what soaked in it is gone from the formula, and it is poured with
+ * the rest.
+ *
+ * Units    none.
+ * Throws   nothing.
+ * Findings none.
+ * Source   none.
+ */
+export function mixAsItStands({ mix, rows, blend }: Pick<Formula, 'mix' | 'rows' | 'blend'>): readonly MixStep[] {
+  const there = new Set([BLEND, ...rows.map(({ key }) => key), ...blend.rows.map(({ key }) => key)]);
+  const isIdle = ({ act, of = [] }: MixStep) =>
+    act === 'soak' && of.some(({ rowKey }) => !there.has(rowKey)) && of.every(({ rowKey, share }) => !there.has(rowKey) || share < 1);
+  const back = new Map(mix.filter(isIdle).flatMap(({ of = [] }) => of.map(({ rowKey, share }) => [rowKey, share] as const)));
+  if (back.size === 0) return mix;
+  return mix
+    .filter((step) => !isIdle(step))
+    .map((step) => ({
       ...step,
-      ...(step.of ? { of: step.of.map((one) => (one.rowKey === source.key ? { ...one, share: 1 - share } : one)) } : {}),
-    }),
-  ];
+      ...(step.of
+        ? {
+            of: step.of.map(({ rowKey, share }) => {
+              const more = back.get(rowKey) ?? 0;
+              back.delete(rowKey);
+              return { rowKey, share: Math.min(1, Number((share + more).toFixed(4))) };
+            }),
+          }
+        : {}),
+    }));
 }
 
 /** Rows of the dough and how much of each the mix puts in; the blend is 'blend'. Own-words steps take nothing. */

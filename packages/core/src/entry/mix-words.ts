@@ -41,6 +41,12 @@ export const toolWords: Readonly<Record<MixTool, string>> = {
   pan: 'in a pan',
 };
 
+/** What a step of mixing may name. */
+type MixedRows = {
+  readonly rows: readonly Pick<Row, 'key' | 'ingredientId'>[];
+  readonly blend?: { readonly rows: readonly Pick<Row, 'key' | 'ingredientId'>[] };
+};
+
 /**
  * A step in one sentence, with the names of what goes in.
  *
@@ -49,10 +55,10 @@ export const toolWords: Readonly<Record<MixTool, string>> = {
  * Findings none.
  * Source   none.
  */
-export function mixWords(step: MixStep, formula: { readonly rows: readonly Pick<Row, 'key' | 'ingredientId'>[] }, pantry: Pantry): string {
+export function mixWords(step: MixStep, formula: MixedRows, pantry: Pantry): string {
   if (!step.act) return step.does ?? '';
   const names = (step.of ?? []).flatMap(({ rowKey, share }) => {
-    const id = formula.rows.find(({ key }) => key === rowKey)?.ingredientId;
+    const id = [...formula.rows, ...(formula.blend?.rows ?? [])].find(({ key }) => key === rowKey)?.ingredientId;
     const name = rowKey === BLEND ? 'the blend' : id === undefined ? undefined : shortName(pantry.ingredients[id]?.name);
     return name === undefined ? [] : [share < 0.999 ? `${shareWords(share)} of the ${name.replace(/^the /, '')}` : name];
   });

@@ -15,6 +15,7 @@ export const stopSigns = table<Readonly<Record<string, StopSign>>>(
     noDryFlour: { words: 'no dry flour at the bottom', mm: null },
     holds: { words: 'a squeezed lump holds, hairline cracks at most', mm: null },
     gel: { words: 'a gel that stands on the spoon', mm: null },
+    froth: { words: 'a cap of foam stands on it', mm: null },
     liquid: { words: 'just liquid, not hot', mm: null },
     thicker: { words: 'thicker, no longer gritty between the fingers', mm: null },
   },
@@ -33,6 +34,12 @@ export const soaking = table(
   'min, min, g/g, g/g',
   'commonPractice',
   'psyllium, flax and chia swell in part of the water for 5 to 15 min; no source',
+);
+export const frothing = table(
+  { atC: 35, minutes: 10, waterPerYeast: 4, longestMin: 15 },
+  'C, min, g/g, min',
+  'commonPractice',
+  'fresh and active dry yeast stand in a little lukewarm liquid, 32 to 38 C, until they foam; what shows no foam in a quarter of an hour is dead; instant yeast goes in dry; no source',
 );
 export const restAndStand = table(
   { fullMin: 45, gritStep: 1, fineUm: 150, coarseUm: 400, warmMostMin: 240 },

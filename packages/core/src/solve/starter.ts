@@ -76,7 +76,9 @@ export function starterFormula(
     blend,
     blendG: BLEND_G,
     rows,
-    mix: defaultMix({ rows }, family, pantry, newKey).map((step) => (handling === 'poured' ? stoodFor(step, family.chillMin[1]) : step)),
+    mix: defaultMix({ rows, blend, blendG: BLEND_G }, family, pantry, newKey).map((step) =>
+      handling === 'poured' ? stoodFor(step, family.chillMin[1]) : step,
+    ),
     doughAtC: Math.round(Math.min(family.doughMaxC - 1, warm ? family.rollC[2] : 22)),
     restMin: family.rolled ? 5 : 0,
     holdBackShare: holdBackShare.value,

@@ -2,7 +2,8 @@ import { families } from '../facts/families.js';
 import { referenceFormula } from '../solve/reference.js';
 import { isCutShape } from '../sheet/plan.js';
 import { withSet } from './a-formula.js';
-import type { Formula, Part, Row } from '../document/formula.js';
+import type { Formula, Part, Row, RowUse } from '../document/formula.js';
+import type { Component, PreparationActName } from '../document/preparation.js';
 import type { StepWhat } from '../document/bake.js';
 
 /**
@@ -36,6 +37,26 @@ function good(family: string, { rows = [], set = {} }: { rows?: readonly Row[]; 
   // What is cut and stands free is in no pan.
   const { panId: _pan, ...free } = made.bake;
   return made.sheet.parts.every(({ shape }) => isCutShape(shape)) ? { ...made, bake: free } : made;
+}
+/** The rows of a use as a component, with these acts. */
+function withComponent(
+  formula: Formula,
+  { acts, name, ...losses }: Omit<Partial<Component>, 'acts'> & { readonly name: string; readonly acts: readonly PreparationActName[] },
+  use: RowUse,
+): Formula {
+  const component: Component = {
+    key: `c${(keys += 1)}`,
+    name,
+    acts: acts.map((act, i) => ({ key: `a${i}`, act, min: 10 })),
+    boiledOffG: 0,
+    drainedG: 0,
+    ...losses,
+  };
+  return {
+    ...formula,
+    rows: formula.rows.map((one) => (one.use === use ? { ...one, component: component.key } : one)),
+    components: [component],
+  };
 }
 const oneBake = [{ name: 'Bake', wantC: 190, min: 45 }];
 
@@ -137,6 +158,51 @@ export const goods = (): readonly Good[] => [
     acts: ['pour', 'putIn', 'out', 'cool', 'pack', 'rate'],
   },
   {
+    name: 'muffins with berries',
+    formula: good('muffin', { rows: [row('blueberries', 90, 'foldIn')] }),
+    acts: ['foldIn', 'pour', 'putIn', 'out', 'cool', 'pack', 'rate'],
+  },
+  {
+    name: 'free-form galette with a cooked filling',
+    formula: withComponent(
+      good('galette', { rows: [row('apple', 350, 'filling'), row('sugar_white', 60, 'filling'), row('corn_starch', 8, 'filling')] }),
+      { name: 'Cooked apples', acts: ['stand', 'drain', 'boil', 'stand'], cookedToC: 95, boiledOffG: 40, drainedG: 20 },
+      'filling',
+    ),
+    acts: [
+      ...['prepare', 'prepare', 'prepare', 'prepare'],
+      ...['shape', 'roll', 'cut', 'fill', 'foldOver', 'putIn', 'out', 'cool', 'pack', 'rate'],
+    ] as const,
+  },
+  {
+    name: 'cookies with a beaten frosting',
+    formula: withComponent(
+      good('cookie_rolled', {
+        rows: [row('butter_unsalted', 60, 'topping', { at: 'cooled' }), row('sugar_icing', 120, 'topping', { at: 'cooled' })],
+      }),
+      { name: 'Frosting', acts: ['beat'] },
+      'topping',
+    ),
+    acts: ['shape', 'roll', 'cut', 'putIn', 'out', 'cool', 'prepare', 'strew', 'pack', 'rate'],
+  },
+  {
+    name: 'sheet cake cut cold and assembled with whipped cream',
+    formula: withComponent(
+      good('sheet_shortcake', {
+        rows: [row('cream_heavy', 250, 'filling', { at: 'serving' }), row('sugar_icing', 20, 'filling', { at: 'serving' })],
+        set: { '/sheet/cut': 'cold' },
+      }),
+      { name: 'Cream', acts: ['whisk'] },
+      'filling',
+    ),
+    acts: ['pat', 'putIn', 'out', 'cool', 'cutBaked', 'pack', 'prepare', 'fill', 'rate'],
+  },
+  {
+    name: 'puff block, sold as it is',
+    formula: good('puff', { set: { '/keep/sells': 'dough' } }),
+    acts: ['shape', 'flattenFat', 'lockIn', 'fold', 'fold', 'fold', 'fold', 'wrap'],
+  },
+  {
     name: 'drop biscuits, eaten warm',
     formula: good('biscuit_drop', { set: { '/keep/goes': 'warm' } }),
     acts: ['drop', 'putIn', 'out', 'cool', 'rate'],
@@ -149,7 +215,23 @@ export const goods = (): readonly Good[] => [
   {
     name: 'six rolled croissants',
     formula: good('croissant', { rows: [row('egg_whole', 15, 'wash')] }),
-    acts: ['shape', 'flattenFat', 'lockIn', 'fold', 'fold', 'lastRoll', 'cut', 'rollUp', 'brush', 'putIn', 'out', 'cool', 'pack', 'rate'],
+    acts: [
+      'froth',
+      'shape',
+      'flattenFat',
+      'lockIn',
+      'fold',
+      'fold',
+      'lastRoll',
+      'cut',
+      'rollUp',
+      'brush',
+      'putIn',
+      'out',
+      'cool',
+      'pack',
+      'rate',
+    ],
   },
   {
     name: 'crumb crust, pressed in',

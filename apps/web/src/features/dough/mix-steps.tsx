@@ -13,6 +13,7 @@ import {
   BLEND,
   editsBetween,
   families,
+  isSoaked,
   mixActs,
   mixedBySchool,
   mixTools,
@@ -42,6 +43,7 @@ export const MixSteps = memo(function MixSteps() {
   const mix = useDraft((state) => state.formula.mix);
   const family = families[useDraft((state) => state.formula.family)]!;
   const rows = useMixable();
+  const blend = useDraft((state) => state.formula.blend);
   const { pantry } = useSurroundings();
   const [open, setOpen] = useState<string | null>(null);
   const setMix = (make: (mix: readonly MixStep[]) => readonly MixStep[], step = `mix:${newKey()}`) =>
@@ -65,7 +67,7 @@ export const MixSteps = memo(function MixSteps() {
           >
             <Box sx={{ color: 'text.secondary', fontVariantNumeric: 'tabular-nums' }}>{i + 1}</Box>
             <Box>
-              {mixWords(step, { rows }, pantry)}
+              {mixWords(step, { rows, blend }, pantry)}
               <Sign id={step.stopAt} />
               {open === step.key && (
                 <StepFields
@@ -202,9 +204,14 @@ const without = ({ tool: _tool, ...rest }: MixStep) => rest;
 const unsigned = ({ stopAt: _sign, ...rest }: MixStep) => rest;
 function StepFields({ step, onChange }: { step: MixStep; onChange: Change }) {
   const mixable = useMixable();
+  const blend = useDraft((state) => state.formula.blend);
   const { pantry } = useSurroundings();
   const rows = [
     { key: BLEND, name: t('dough.theBlend') },
+    // Husk and seeds of the blend may swell by themselves.
+    ...blend.rows
+      .filter(({ ingredientId }) => pantry.ingredients[ingredientId] && isSoaked(pantry.ingredients[ingredientId]))
+      .map(({ key, ingredientId }) => ({ key, name: pantry.ingredients[ingredientId]?.name ?? ingredientId })),
     ...mixable
       .filter(({ use }) => use === 'dough')
       .map(({ key, ingredientId }) => ({ key, name: pantry.ingredients[ingredientId]?.name ?? ingredientId })),

@@ -1,9 +1,9 @@
 import { BLEND } from '../../document/formula.js';
-import { isMixStructured } from '../../dough/mix.js';
+import { isMixStructured, mixAsItStands } from '../../dough/mix.js';
 import { mixWords } from '../../entry/mix-words.js';
 import { spoonWaterG } from '../../facts/dough.js';
-import { stopSigns } from '../../facts/mixing.js';
-import { isPouredWater } from '../../ingredient/roles.js';
+import { frothing, stopSigns } from '../../facts/mixing.js';
+import { isPouredWater, yeastStrengthOf } from '../../ingredient/roles.js';
 import { handlingOf } from '../../dough/handling.js';
 import { takenUp } from './component-steps.js';
 import { hands, stepOf, waitSteps, weigh, weighBlend } from './made.js';
@@ -14,11 +14,21 @@ import type { Made } from './made.js';
 /** Weighing and mixing in the order of the formula, the hand's word, the dough's temperature. */
 export function mixing(made: Made): RunStep[] {
   const { formula, pantry, results } = made;
+  const mix = mixAsItStands(formula);
   const liquid = results.dough.pours?.rowKey;
   const isWater = (rowKey: string) => {
     const one = pantry.ingredients[formula.rows.find(({ key }) => key === rowKey)?.ingredientId ?? ''];
     return rowKey === liquid || (one !== undefined && isPouredWater(one));
   };
+  const isWet = (rowKey: string) => {
+    const one = pantry.ingredients[formula.rows.find(({ key }) => key === rowKey)?.ingredientId ?? ''];
+    return one !== undefined && yeastStrengthOf(one) === 0;
+  };
+  /** A dough of dead yeast is not begun. */
+  const frothed = (step: Formula['mix'][number]): RunStep[] =>
+    step.stopAt === 'froth'
+      ? [stepOf('froth', hands.measure, { min: frothing.values.longestMin }, { key: `froth:${step.key}`, stage: 'dough' })]
+      : [];
   const doughRows = formula.rows.filter(({ use }) => use === 'dough');
   const rests = (step: Formula['mix'][number]) => (step.act === 'stand' || step.act === 'soak') && step.min !== undefined;
   const mixStep = (step: Formula['mix'][number]): RunStep[] =>
@@ -53,13 +63,16 @@ export function mixing(made: Made): RunStep[] {
         ]
       : [];
   const steps: RunStep[] = [];
-  const named = new Set(formula.mix.flatMap(({ of }) => (of ?? []).map(({ rowKey }) => rowKey)));
+  const named = new Set(mix.flatMap(({ of }) => (of ?? []).map(({ rowKey }) => rowKey)));
   if (isMixStructured(formula)) {
     if (!named.has(BLEND)) steps.push(...weighBlend(made));
-    for (const step of formula.mix) {
-      for (const { rowKey, share } of step.of ?? [])
-        steps.push(...(rowKey === BLEND ? weighBlend(made, share) : weigh(made, rowKey, share)));
-      steps.push(...mixStep(step), ...left(step));
+    for (const step of mix) {
+      for (const { rowKey, share } of step.of ?? []) {
+        const weighed = rowKey === BLEND ? weighBlend(made, share) : weigh(made, rowKey, share);
+        // Yeast wakes in what is lukewarm, however cold the dough is to be.
+        steps.push(...(step.stopAt === 'froth' && isWet(rowKey) ? weighed.map((one) => ({ ...one, atC: frothing.values.atC })) : weighed));
+      }
+      steps.push(...mixStep(step), ...left(step), ...frothed(step));
     }
     // What the order of mixing forgets is still part of the formula.
     for (const { key } of doughRows) if (!named.has(key)) steps.push(...weigh(made, key));
@@ -68,7 +81,7 @@ export function mixing(made: Made): RunStep[] {
     steps.push(
       ...weighBlend(made),
       ...wetLast.flatMap(({ key }) => weigh(made, key)),
-      ...formula.mix.flatMap((step) => [...mixStep(step), ...left(step)]),
+      ...mix.flatMap((step) => [...mixStep(step), ...left(step)]),
     );
   }
   return [...heldBack(unique(steps), isWater, results.dough.spoons * spoonWaterG.value), ...feeling(made), ...foldingIn(made)];

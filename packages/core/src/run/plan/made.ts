@@ -47,8 +47,12 @@ export function weigh({ formula, pantry }: Made, rowKey: string, share = 1, stag
   ];
 }
 
+const isNamedApart = ({ mix }: Formula, rowKey: string) => mix.some(({ of }) => (of ?? []).some((one) => one.rowKey === rowKey));
+/** What of the blend is named by itself is weighed where it is named. */
 export const weighBlend = (made: Made, share = 1): RunStep[] =>
-  made.formula.blend.rows.flatMap(({ key }) => weigh(made, key, share).map((step) => ({ ...step, stage: 'blend' as const })));
+  made.formula.blend.rows
+    .filter(({ key }) => !isNamedApart(made.formula, key))
+    .flatMap(({ key }) => weigh(made, key, share).map((step) => ({ ...step, stage: 'blend' as const })));
 
 const placeName = ({ kitchen }: Made, placeId: string) =>
   placeId === HOT_TRAY ? 'the hot tray' : (kitchen.places.find(({ id }) => id === placeId)?.name ?? placeId);

@@ -62,7 +62,10 @@ export function PreparationsList({ book, kitchen }: { book: PantryBook; kitchen:
               return (
                 <TableRow key={id} hover sx={{ height: 50 }}>
                   <TableCell component="th" scope="row">
-                    <Button onClick={() => setOpen(preparation)} sx={{ p: 0, minHeight: 0, color: 'text.primary', fontWeight: 650 }}>
+                    <Button
+                      onClick={() => setOpen(preparation)}
+                      sx={{ p: 0, minHeight: 0, minWidth: 0, color: 'text.primary', fontWeight: 650, textAlign: 'left' }}
+                    >
                       {name}
                     </Button>
                     {book.broken[id] && <Box sx={{ fontSize: typeSize.caption, color: 'error.main' }}>{book.broken[id]}</Box>}

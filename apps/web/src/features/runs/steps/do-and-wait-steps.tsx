@@ -23,7 +23,12 @@ export function DoStep({ run, progress, advance }: Props) {
     await run.say({ stepKey: step.key, what: { kind: 'stepEnded' } });
     advance.forward();
   };
-  const labels: Partial<Record<typeof step.what, string>> = { putIn: t('runs.itIsIn'), ovenOn: t('runs.itIsOn'), pack: t('runs.packed') };
+  const labels: Partial<Record<typeof step.what, string>> = {
+    putIn: t('runs.itIsIn'),
+    ovenOn: t('runs.itIsOn'),
+    pack: t('runs.packed'),
+    froth: t('runs.itFroths'),
+  };
   useNext(advance, { label: labels[step.what] ?? t('common.done'), detail: '', filled: true, press: () => void end() });
   return (
     <>
