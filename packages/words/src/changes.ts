@@ -4,6 +4,7 @@ import {
   valueAt,
   type Edit,
   type Formula,
+  type Goes,
   type Pantry,
   type Place,
   type RowUse,
@@ -80,12 +81,18 @@ const whole: readonly (readonly [pattern: RegExp, key: Key | ((edit: Edit) => Ke
   [/^\/sheet\/laminate$/, ({ to }) => (to === undefined ? 'change.notLaminated' : 'change.laminated')],
   [/^\/sheet\/laminate\/mark$/, 'change.mark'],
   [/^\/keep\/cool/, 'change.cooling'],
-  [/^\/keep\/goes$/, ({ to }) => (to === 'warm' ? 'change.eatenWarm' : 'change.packed')],
+  [/^\/keep\/goes$/, ({ to }) => goesKeys[(to ?? 'kept') as Goes]],
   [/^\/mix/, 'change.mix'],
   [/^\/doughOf$/, ({ to }) => (to === undefined ? 'change.ownDough' : 'change.othersDough')],
   [/^\/blendEntered/, 'change.asTyped'],
   [/^\/mustSuit/, 'change.mustSuit'],
 ];
+const goesKeys: Readonly<Record<Goes, Key>> = {
+  warm: 'change.eatenWarm',
+  kept: 'change.packed',
+  shaped: 'change.keptShaped',
+  dough: 'change.keptAsDough',
+};
 /** Where nothing smaller has words of its own. */
 const sections = ['blend', 'rows', 'chill', 'sheet', 'bake', 'keep', 'aim'] as const;
 

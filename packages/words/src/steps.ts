@@ -23,6 +23,10 @@ const special: Partial<Record<RunStep['what'], (step: RunStep, tell: Tell) => Pa
     why: s.heldG ? tell('why') : '',
   }),
   mix: (s) => (s.does === undefined ? {} : { title: s.does }),
+  wrap: (s, tell) => ({
+    title: tell('title', s.pieces === undefined ? undefined : 'pieces'),
+    how: tell('how', s.place === undefined ? undefined : 'place'),
+  }),
   prepare: (s, tell) => ({
     title: tell('title', s.act),
     how: listed(s.does !== undefined && tell('until'), s.targetC !== undefined && tell('cooked')),

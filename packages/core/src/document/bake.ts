@@ -165,6 +165,7 @@ export const stepWhats = [
   'out',
   'cool',
   'pack',
+  'wrap',
   'rate',
 ] as const;
 export type StepWhat = (typeof stepWhats)[number];

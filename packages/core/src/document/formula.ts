@@ -190,11 +190,23 @@ export type BakeSettings = {
   readonly done: { readonly moistureShare?: number; readonly tone?: number; /** Coldest place, C. */ readonly coreC?: number };
   /** Taken against acrylamide. */ readonly measures?: readonly AcrylamideMeasure[];
 };
-/** What becomes of it once it is baked. */
-export const goings = ['warm', 'kept'] as const;
+/** What becomes of it: eaten warm once baked, cooled and packed, or kept raw: as pieces, or as a dough or block. */
+export const goings = ['warm', 'kept', 'shaped', 'dough'] as const;
 export type Goes = (typeof goings)[number];
+/**
+ * Whether it leaves raw: nothing is baked in this kitchen, or not on this day.
+ *
+ * Units    none.
+ * Throws   nothing.
+ * Findings none.
+ * Source   none.
+ *
+ * @example
+ * goesRaw({ goes: 'dough' }); // => true
+ */
+export const goesRaw = ({ goes }: Pick<Keep, 'goes'>): boolean => goes === 'shaped' || goes === 'dough';
 export type Keep = {
-  /** Eaten warm the same day, or cooled and packed; left out: packed. */ readonly goes?: Goes;
+  /** Left out: cooled and packed. */ readonly goes?: Goes;
   readonly cool: readonly Wait[];
   readonly pack: Pack;
   readonly piecesPerPack: number;

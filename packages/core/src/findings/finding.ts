@@ -125,6 +125,7 @@ export const findingCodes = [
   'keep.coolsSlowly',
   'keep.coldTooLong',
   'keep.rawEgg',
+  'keep.rawTooLong',
 ] as const;
 export type FindingCode = (typeof findingCodes)[number];
 

@@ -37,7 +37,8 @@ import { coolPiece, coolToCold } from './cooling.js';
 import { eggOf, isEgg } from '../ingredient/roles.js';
 import type { BakeResult } from '../bake/bake.js';
 import type { BakeProblem } from '../bake/slab/problem.js';
-import type { Formula, Pack } from '../document/formula.js';
+import { rawDays } from './raw-days.js';
+import { goesRaw, type Formula, type Pack } from '../document/formula.js';
 import type { Kitchen } from '../document/kitchen.js';
 import type { DoughResult } from '../dough/dough.js';
 import type { Family } from '../facts/families.js';
@@ -86,6 +87,7 @@ export type KeepResult = {
   /** From 57 C: minutes through 21 C and to 5 C, null for never; null as a whole where nothing that was baked needs the cold. */
   readonly coldCooling: ColdCooling | null;
   /** Egg that meets no heat, g. */ readonly lateRawEggG: number;
+  /** Days that it may be kept raw where it is; null where it is baked here. */ readonly rawDays: number | null;
   readonly bakedPieceG: number;
   readonly curve: { readonly days: readonly number[]; readonly activity: readonly number[]; readonly moistureShare: readonly number[] };
 };
@@ -158,9 +160,12 @@ export function keepStage(
       ? coolToCold({ problem, bakedMin: bake.totalMin }, keep.cool, keptAt, kitchen)
       : null,
     lateRawEggG: dough.onPiece.reduce((g, { baked, rawEggG }) => g + (baked ? 0 : rawEggG), 0),
+    rawDays: goesRaw(keep) ? rawDays(keptAt, dough.doughEggG) : null,
     bakedPieceG: dryPieceG * (1 + startX),
     curve: course.curve,
   };
+  // Raw, it is judged as raw dough; what it comes to is judged where it is baked.
+  if (result.rawDays !== null) return { result, findings: rawFindings(keep, result.rawDays) };
   return { result, findings: [...foodFindings(formula, kitchen, pantry, result), ...keepFindings(formula, family, kitchen, result)] };
 }
 
@@ -392,6 +397,14 @@ function foodFindings(formula: Formula, kitchen: Kitchen, pantry: Pantry, result
   return found;
 }
 const LONGEST_MIN = 1440;
+
+/** Raw dough that is to be kept for longer than it may. */
+function rawFindings({ sellWithinDays }: Formula['keep'], days: number): Finding[] {
+  if (sellWithinDays <= days) return [];
+  const measured = { path: 'keep.rawDays', value: days, low: sellWithinDays };
+  const edits = [{ path: '/keep/sellWithinDays', from: sellWithinDays, to: days }];
+  return [{ ...finding('keep.rawTooLong', 'fix', 'keep', measured, edits), unsafe: true }];
+}
 
 /** Half an hour in each place that it cools in, no more. */
 function soonerCold({ keep }: Formula): Edit[] {

@@ -1,4 +1,5 @@
-import { coldGoodDays, openEggDays, rawEggDays } from '../facts/cold.js';
+import { coldGoodDays, openEggDays } from '../facts/cold.js';
+import { rawDays } from '../keep/raw-days.js';
 import { evaluateDough } from '../evaluate.js';
 import { fridgeC } from '../facts/keeping.js';
 import { leftOverDays } from '../facts/keeping-dough.js';
@@ -64,12 +65,11 @@ function daysOf(
   if (what === 'baked' || what === 'crumb') {
     return daysBaked(place, formula, evaluation, food === null || food.onPiece.some(({ needsCold }) => needsCold));
   }
-  const days = leftOverDays.values;
-  if (place?.kind === 'freezer') return days.freezer;
+  if (place?.kind === 'freezer') return leftOverDays.values.freezer;
   // Out of the cold an opened egg is for the same day.
   if (what === 'egg') return place?.kind === 'fridge' ? openEggDays.value : 0;
-  if (place?.kind !== 'fridge') return days.otherwise;
-  return food === null || food.doughEggG > 0 ? Math.min(days.fridge, rawEggDays.value) : days.fridge;
+  // What cannot be worked out is taken to hold egg.
+  return rawDays(place, food?.doughEggG ?? 1);
 }
 
 /** As long as it is sold, and no longer than it is safe: what needs the cold has its own days there, and none out of it. */

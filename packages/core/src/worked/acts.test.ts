@@ -41,10 +41,16 @@ describe('a run says every act of the good, once and in order, and none that doe
     for (const { formula } of goods()) {
       const steps = stepsOf(formula);
       for (const { what, amountG, pieces, names } of steps.filter(({ what: one }) => ['fill', 'sandwich', 'strew'].includes(one))) {
-        const its = formula.rows.filter((row) => names!.includes(pantry.ingredients[row.ingredientId]!.name));
+        const components = (formula.components ?? []).filter(({ name }) => names!.includes(name));
+        const its = formula.rows.filter(({ component, ingredientId }) =>
+          component === undefined
+            ? names!.includes(pantry.ingredients[ingredientId]!.name)
+            : components.some(({ key }) => key === component),
+        );
+        const lostG = components.reduce((g, one) => g + one.boiledOffG + one.drainedG, 0);
         const rowsG = its
           .filter(({ use }) => (what === 'strew' ? use === 'topping' : use === 'filling'))
-          .reduce((g, row) => g + row.amountG, 0);
+          .reduce((g, row) => g + row.amountG, -lostG);
         expect(amountG! * pieces!).toBeCloseTo(rowsG, 6);
       }
     }

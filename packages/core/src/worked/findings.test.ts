@@ -245,6 +245,7 @@ const cases: Record<FindingCode, Formula> = {
     '/keep/sellWithinDays': 6,
   }),
   'keep.coolsSlowly': aFormula({ '/rows/8': aFilling('cream_cheese', 200, 'f1'), '/keep/cool/0/min': 700, '/keep/placeId': 'fridge' }),
+  'keep.rawTooLong': aFormula({ '/keep/goes': 'dough', '/keep/placeId': 'fridge', '/keep/sellWithinDays': 20 }),
   'keep.rawEgg': aFormula({ '/rows/8': aFilling('egg_white', 60, 'f1', { at: 'cooled' }) }),
   'keep.mayMould': aFormula({ '/bake/steps': [{ name: 'Short', wantC: 180, min: 4 }] }),
 };
@@ -296,6 +297,7 @@ const mendable: readonly FindingCode[] = [
   'keep.packedWarm',
   'keep.needsCold',
   'keep.rawEgg',
+      'keep.rawTooLong',
   'keep.coolsSlowly',
   'keep.coldTooLong',
   'sheet.warmTooLong',
@@ -355,6 +357,7 @@ describe('every finding', () => {
       'keep.coolsSlowly',
       'keep.coldTooLong',
       'keep.rawEgg',
+      'keep.rawTooLong',
     ]);
   });
 });

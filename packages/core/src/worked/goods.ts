@@ -199,8 +199,8 @@ export const goods = (): readonly Good[] => [
   },
   {
     name: 'puff block, sold as it is',
-    formula: good('puff', { set: { '/keep/sells': 'dough' } }),
-    acts: ['shape', 'flattenFat', 'lockIn', 'fold', 'fold', 'fold', 'fold', 'wrap'],
+    formula: good('puff', { set: { '/keep/goes': 'dough' } }),
+    acts: ['shape', 'flattenFat', 'lockIn', 'fold', 'fold', 'fold', 'wrap'],
   },
   {
     name: 'drop biscuits, eaten warm',

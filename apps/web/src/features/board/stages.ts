@@ -69,7 +69,8 @@ export function rulingOf(stage: StageName, evaluation: Evaluation, voice: Voice)
     }
     case 'keep': {
       if (evaluation.keep.state === 'waiting') return none;
-      const { crispDays, openEnded, meantToSnap, mouldFreeDays, needsCold } = evaluation.keep.result;
+      const { crispDays, openEnded, meantToSnap, mouldFreeDays, needsCold, rawDays } = evaluation.keep.result;
+      if (rawDays !== null) return { number: t('board.daysKept', { count: rawDays }), unit: t('board.keepsRaw') };
       if (needsCold) return { number: voice.show(saidFacts.fridgeC, 'temperature'), unit: t('board.orColder') };
       if (!meantToSnap && mouldFreeDays !== null)
         return {

@@ -2,7 +2,18 @@ import { useMemo } from 'react';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
-import { crispLoss, eatenWarm, goings, type KeepResult, showDuration, showQuantity, inUnits, unitOf, saidFacts } from '@north-leaf/core';
+import {
+  crispLoss,
+  eatenWarm,
+  goesRaw,
+  goings,
+  type KeepResult,
+  showDuration,
+  showQuantity,
+  inUnits,
+  unitOf,
+  saidFacts,
+} from '@north-leaf/core';
 import { Note } from '../../ui/frame/note';
 import { typeSize } from '../../ui/theme/theme';
 import { usePreferences, useVoice } from '../../platform/preferences';
@@ -47,11 +58,14 @@ function KeepSettings() {
         <Choice
           label={t('keep.eaten')}
           value={formula.keep.goes ?? 'kept'}
-          onChange={(goes) => (goes === 'warm' ? edit(`warm:${Date.now()}`, () => eatenWarm(formula)) : set('/keep/goes', undefined))}
-          options={goings.map((value) => ({ value, name: t(value === 'warm' ? 'keep.eatenWarm' : 'keep.eatenKept') }))}
+          onChange={(goes) =>
+            goes === 'warm' ? edit(`warm:${Date.now()}`, () => eatenWarm(formula)) : set('/keep/goes', goes === 'kept' ? undefined : goes)
+          }
+          options={goings.map((value) => ({ value, name: t(goesWords[value]) }))}
         />
       </FieldRow>
       {formula.keep.goes === 'warm' && <Note>{t('keep.warmNeedsNoPack')}</Note>}
+      {goesRaw(formula.keep) && <Note>{t('keep.rawIsNotBakedHere')}</Note>}
       <FieldRow label={t('common.pack')}>
         <Choice
           label={t('common.pack')}
@@ -93,6 +107,8 @@ function KeepSettings() {
   );
 }
 
+const goesWords = { warm: 'keep.eatenWarm', kept: 'keep.eatenKept', shaped: 'keep.keptShaped', dough: 'keep.keptAsDough' } as const;
+
 /** A plain count: read as a percent field without its unit. */
 function PlainField({ path, label }: { path: string; label: string }) {
   return <FormulaField path={path} label={label} kind="percent" hideUnit digits={0} width={62} />;
@@ -109,6 +125,11 @@ function KeepPicture() {
   const { result } = evaluation.keep;
   return (
     <Box sx={{ display: 'grid', gap: 3 }}>
+      {result.rawDays !== null && (
+        <Box sx={{ fontSize: typeSize.small }}>
+          <Sentence say={result.rawDays > 0 ? 'keep.rawKeepsDays' : 'keep.rawKeepsNot'} values={{ days: result.rawDays }} />
+        </Box>
+      )}
       {result.meantToSnap && <HowLongItSnaps result={result} />}
       {result.meantToSnap && <UptakeCurve result={result} sellWithinDays={formula.keep.sellWithinDays} />}
       <CoolingCurve result={result} />

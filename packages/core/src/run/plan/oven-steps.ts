@@ -153,6 +153,23 @@ export function after(made: Made): RunStep[] {
   ];
 }
 
+/** Wrapped, labelled, and put where it is kept: what leaves raw ends here. */
+export function wrapped({ formula, kitchen, results: { dough, keep, sheet } }: Made): RunStep {
+  const place = kitchen.places.find(({ id }) => id === formula.keep.placeId);
+  const asPieces = formula.keep.goes === 'shaped';
+  return stepOf(
+    'wrap',
+    hands.pack,
+    {
+      amountG: asPieces ? sheet.pieceG * sheet.pieces : dough.doughG + (dough.rollIn?.massG ?? 0),
+      ...(asPieces ? { pieces: sheet.pieces } : {}),
+      ...(place ? { place: place.name } : {}),
+      n: keep.rawDays ?? 0,
+    },
+    { stage: 'keep' },
+  );
+}
+
 /** Lights the oven so that it is ready when the first tray goes in: between two steps, or in the middle of a wait. */
 export function withOvenOn(steps: readonly RunStep[], { formula, kitchen }: Made): RunStep[] {
   if (formula.bake.fromCold) return [...steps];

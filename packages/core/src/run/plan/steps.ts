@@ -2,7 +2,7 @@ import { InputError } from '../../errors.js';
 import { families } from '../../facts/families.js';
 import { madeFirst } from './component-steps.js';
 import { chilling, mixing } from './dough-steps.js';
-import { after, baking, withOvenOn } from './oven-steps.js';
+import { after, baking, withOvenOn, wrapped } from './oven-steps.js';
 import { laminating, shaping } from './sheet-steps.js';
 import type { PlannedLook, RunStep } from '../../document/bake.js';
 import type { Evaluation } from '../../evaluate.js';
@@ -30,16 +30,13 @@ export function runSteps(
   const results = resultsOf(evaluation);
   // Every stage was worked out, so the family is known.
   const made: Made = { formula, family: families[formula.family]!, kitchen, pantry, results, looks };
-  const steps = [
-    ...madeFirst(made),
-    ...mixing(made),
-    ...chilling(made),
-    ...(formula.sheet.laminate ? laminating(made) : []),
-    ...shaping(made),
-    ...baking(made),
-    ...after(made),
-  ];
-  return withOvenOn(steps, made);
+  const { goes } = formula.keep;
+  const asDough = [...madeFirst(made), ...mixing(made), ...chilling(made), ...(formula.sheet.laminate ? laminating(made) : [])];
+  // A block is not rolled out: whoever bakes it does that.
+  if (goes === 'dough') return [...asDough.filter(({ what }) => what !== 'lastRoll'), wrapped(made)];
+  const shaped = [...asDough, ...shaping(made)];
+  if (goes === 'shaped') return [...shaped.filter(({ what }) => what !== 'proof'), wrapped(made)];
+  return withOvenOn([...shaped, ...baking(made), ...after(made)], made);
 }
 
 function resultsOf(evaluation: Evaluation): ResultsOf {

@@ -20,7 +20,13 @@ export function DoStep({ run, progress, advance }: Props) {
   const voice = useVoice();
   const { step } = progress;
   const end = async () => {
-    await run.say({ stepKey: step.key, what: { kind: 'stepEnded' } });
+    const done = { stepKey: step.key, what: { kind: 'stepEnded' as const } };
+    // What leaves raw is not bitten: its last step ends the run.
+    if (step.what === 'wrap') {
+      await run.say(done, { what: { kind: 'ended' } });
+      return advance.ended();
+    }
+    await run.say(done);
     advance.forward();
   };
   const labels: Partial<Record<typeof step.what, string>> = {
@@ -28,6 +34,7 @@ export function DoStep({ run, progress, advance }: Props) {
     ovenOn: t('runs.itIsOn'),
     pack: t('runs.packed'),
     froth: t('runs.itFroths'),
+    wrap: t('runs.endTheRun'),
   };
   useNext(advance, { label: labels[step.what] ?? t('common.done'), detail: '', filled: true, press: () => void end() });
   return (
