@@ -11,6 +11,7 @@ import entry from './en/pages/entry.json' with { type: 'json' };
 import formulas from './en/pages/formulas.json' with { type: 'json' };
 import keep from './en/pages/keep.json' with { type: 'json' };
 import kitchen from './en/pages/kitchen.json' with { type: 'json' };
+import paper from './en/pages/paper.json' with { type: 'json' };
 import pantry from './en/pages/pantry.json' with { type: 'json' };
 import platform from './en/pages/platform.json' with { type: 'json' };
 import runs from './en/pages/runs.json' with { type: 'json' };
@@ -36,6 +37,7 @@ export const pages = {
   ...keep,
   ...kitchen,
   ...pantry,
+  ...paper,
   ...platform,
   ...runs,
   ...sheet,

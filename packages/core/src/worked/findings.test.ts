@@ -297,7 +297,6 @@ const mendable: readonly FindingCode[] = [
   'keep.packedWarm',
   'keep.needsCold',
   'keep.rawEgg',
-      'keep.rawTooLong',
   'keep.coolsSlowly',
   'keep.coldTooLong',
   'sheet.warmTooLong',

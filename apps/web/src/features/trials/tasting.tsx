@@ -141,7 +141,7 @@ function BlindSheet({
           {t('trials.otherNumbers')}
         </Button>
         <Button size="small" onClick={() => window.print()}>
-          {t('trials.print')}
+          {t('common.print')}
         </Button>
       </Box>
       <Box

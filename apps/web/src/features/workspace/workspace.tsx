@@ -1,5 +1,6 @@
-import { useEffect, useMemo, useState } from 'react';
+import { Suspense, useEffect, useMemo, useState } from 'react';
 import { useInfiniteQuery } from '@tanstack/react-query';
+import PrintIcon from '@mui/icons-material/Print';
 import RedoIcon from '@mui/icons-material/Redo';
 import UndoIcon from '@mui/icons-material/Undo';
 import Box from '@mui/material/Box';
@@ -21,6 +22,7 @@ import { BoardProvider } from '../board/doors';
 import { ChillBoard } from '../chill/doors';
 import { DoughBoard } from '../dough/doors';
 import { KeepBoard } from '../keep/doors';
+import { PrintedFormula } from '../paper/doors';
 import { SheetBoard } from '../sheet/doors';
 import { countedChanges, discardChanges, useDraft } from '../formulas/doors';
 import { FindingsList } from './findings-list';
@@ -68,7 +70,7 @@ export function Workspace({ detail, saved, stage, onStage, kitchen, pantry }: Pr
   const Shown = boards[stage];
   return (
     <Box component="main" sx={{ px: 4, pb: 4 }}>
-      <TopLine detail={detail} saved={saved} pantry={pantry} worked={worked} changes={changes} />
+      <TopLine detail={detail} saved={saved} kitchen={kitchen} pantry={pantry} worked={worked} changes={changes} />
       <StoringStrip formulaId={detail.id} />
       {failed && (
         <Box role="alert" sx={{ bgcolor: palette.leaf.fixSoft, px: 4, py: 2, borderRadius: '8px' }}>
@@ -108,18 +110,21 @@ export function Workspace({ detail, saved, stage, onStage, kitchen, pantry }: Pr
 function TopLine({
   detail,
   saved,
+  kitchen,
   pantry,
   worked,
   changes,
 }: {
   readonly detail: FormulaDetail;
   readonly saved: FormulaVersion;
+  readonly kitchen: Kitchen;
   readonly pantry: Pantry;
   readonly worked: ReturnType<typeof useEvaluation>;
   readonly changes: readonly Edit[];
 }) {
   const [undoable, redoable] = [useDraft((state) => state.undo.length > 0), useDraft((state) => state.redo.length > 0)];
   const { evaluation, of } = worked;
+  const [printing, setPrinting] = useState(false);
   const formula = of ?? saved.formula;
   const newest = detail.versions[detail.versions.length - 1]!.version;
   const { undoStep, redoStep } = useDraft.getState();
@@ -150,6 +155,24 @@ function TopLine({
         </Button>
       )}
       <Box sx={{ ml: 'auto', display: 'flex', flexWrap: 'wrap', gap: 2, alignItems: 'center' }}>
+        <IconButton
+          size="small"
+          aria-label={t('workspace.printTheFormula')}
+          title={t('workspace.printTheFormula')}
+          disabled={!evaluation}
+          onClick={() => setPrinting(true)}
+        >
+          <PrintIcon fontSize="small" />
+        </IconButton>
+        {printing && evaluation && (
+          <Suspense>
+            <PrintedFormula
+              {...{ formula, evaluation, kitchen, pantry }}
+              version={`v${saved.version}${changes.length > 0 ? t('workspace.andChanges', { count: changes.length }) : ''}`}
+              onClose={() => setPrinting(false)}
+            />
+          </Suspense>
+        )}
         <Button component={Link} to={`/run/new?formula=${detail.id}`} variant="outlined">
           {t('common.startABake')}
         </Button>
