@@ -89,6 +89,7 @@ export type KeepResult = {
   /** Egg that meets no heat, g. */ readonly lateRawEggG: number;
   /** Days that it may be kept raw where it is; null where it is baked here. */ readonly rawDays: number | null;
   readonly bakedPieceG: number;
+  /** With its filling, less what boils off, and what goes on after the oven. */ readonly wholePieceG: number;
   readonly curve: { readonly days: readonly number[]; readonly activity: readonly number[]; readonly moistureShare: readonly number[] };
 };
 
@@ -162,6 +163,7 @@ export function keepStage(
     lateRawEggG: dough.onPiece.reduce((g, { baked, rawEggG }) => g + (baked ? 0 : rawEggG), 0),
     rawDays: goesRaw(keep) ? rawDays(keptAt, dough.doughEggG) : null,
     bakedPieceG: dryPieceG * (1 + startX),
+    wholePieceG: dryPieceG * (1 + startX) + (bake.filling ? bake.filling.massG - bake.filling.boiledG : 0) + dough.lateG / sheet.pieces,
     curve: course.curve,
   };
   // Raw, it is judged as raw dough; what it comes to is judged where it is baked.

@@ -141,7 +141,10 @@ function KeepPicture() {
           label={t(formula.keep.goes === 'warm' ? 'keep.whenEaten' : 'keep.whenPacked')}
           value={showQuantity(result.packedAtC, 'temperature', units, 0)}
         />
-        <Fact label={t('keep.eachBaked')} value={showQuantity(result.bakedPieceG, 'mass', units)} />
+        <Fact
+          label={t(result.wholePieceG > result.bakedPieceG + 0.05 ? 'keep.eachWhole' : 'keep.eachBaked')}
+          value={showQuantity(result.wholePieceG, 'mass', units)}
+        />
       </Box>
       <Note size="small">{t('keep.aForecastNotAShelfLifeDate', { fridge: voice.show(saidFacts.fridgeC, 'temperature') })}</Note>
     </Box>

@@ -70,7 +70,7 @@ function Page({ formula, version, evaluation, kitchen, pantry }: Props) {
   const voice = useVoice();
   const { sheet, keep } = evaluation;
   const pieces = sheet.state === 'waiting' ? null : sheet.result.pieces;
-  const bakedG = keep.state === 'waiting' ? null : keep.result.bakedPieceG;
+  const bakedG = keep.state === 'waiting' ? null : keep.result.wholePieceG;
   return (
     <Box sx={{ fontSize: typeSize.small, lineHeight: '17px', columnGap: 6 }}>
       <Box component="h1" sx={{ m: 0, fontSize: typeSize.strip, lineHeight: 1.3 }}>
@@ -164,9 +164,13 @@ function Acts({ formula, evaluation, kitchen, pantry }: Omit<Props, 'version' | 
     <Box component="ol" sx={{ m: 0, pl: 5 }}>
       {steps.answer
         .filter(({ kind, what }) => kind !== 'weigh' && kind !== 'look' && what !== 'rate')
+        // Between two looks it is one wait in the oven.
+        .filter(({ what, load }, i, all) => what !== 'inOven' || all[i + 1]?.what !== 'inOven' || all[i + 1]?.load !== load)
         .map((step) => {
           const { title, how, sign } = stepWords(step, voice);
-          const min = step.kind === 'wait' && step.min !== undefined ? voice.show(step.min, 'minutes') : '';
+          const shown = step.kind === 'wait' && step.min !== undefined ? voice.show(step.min, 'minutes') : '';
+          // Some waits are counted from where an earlier step began.
+          const min = shown !== '' && step.since !== undefined ? t('paper.untilInAll', { min: shown }) : shown;
           return (
             <Box component="li" key={step.key} sx={{ breakInside: 'avoid' }}>
               <b>{[title, min].filter(Boolean).join(', ')}</b>
