@@ -38,17 +38,17 @@ export const rightWordsOfHandling = table<Readonly<Record<Handling, readonly Han
     dropped: ['tacky', 'sticks'],
     piped: ['tacky', 'sticks'],
     spread: ['sticks'],
-    poured: ['sticks'],
+    poured: ['tacky'],
   },
   'words of the hand',
   'commonPractice',
   'a rolled dough leaves the palm clean; scooped dough may be tacky, pressed crumbs only hold when squeezed, drop doughs and batters stick and must; no source',
 );
 export const handShift = table<Readonly<Record<Handling, number>>>(
-  { rolled: 0, laminated: 0, sliced: 0, patted: 0, byHand: 0, pressedIn: 0, dropped: 1, piped: 1, spread: 2, poured: 2 },
+  { rolled: 0, laminated: 0, sliced: 0, patted: 0, byHand: 0, pressedIn: 0, dropped: 1, piped: 1, spread: 2, poured: 1 },
   'words wetter',
   'judgement',
-  'a dough that gets just what it wants is, where it is dropped, one word wetter in the hand than one that is rolled; where it is poured, two',
+  'a dough that gets just what it wants is, where it is dropped, one word wetter in the hand than one that is rolled; where it is spread, two; batter has words of its own, its right one next to the wettest',
 );
 export const spoonWaterG = fact(15, 'g', 'commonPractice', 'one spoon of water; no source');
 export const holdBackShare = fact(0.2, 'share of poured water', 'commonPractice', 'pour 80 %, hold 20 % back in spoons; no source');

@@ -16,7 +16,7 @@ export const raisedGapMm = fact(
   'between proved pieces on a tray: they grow sideways in the oven, and stuck together their sides stay pale',
 );
 export const batterFill = table(
-  { aim: 0.75, watch: 0.85, over: 1 },
+  { aim: 0.75, watch: 0.85, over: 1, under: 0.4 },
   'share of the depth',
   'commonPractice',
   'cups and tins are filled two thirds to three quarters with a batter that rises; over the rim it runs; no source',

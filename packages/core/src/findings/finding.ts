@@ -80,6 +80,7 @@ export const findingCodes = [
   'sheet.tooThick',
   'sheet.noPiece',
   'sheet.overfull',
+  'sheet.underfull',
   'sheet.shortBatch',
   'sheet.scrapHigh',
   'sheet.traysShort',

@@ -131,13 +131,28 @@ function cutFindings({ formula, family, kitchen }: Omit<Case, 'pantry'>, result:
   return found;
 }
 
-/** Batter that has no room to rise in its cup or tin. */
-function fillFindings({ sheet: { parts }, bake }: Formula, kitchen: Kitchen, { body, pieces }: SheetResult): Finding[] {
+/** Batter that has no room to rise in its cup or tin, or hardly covers the floor of its cup. */
+function fillFindings(formula: Formula, kitchen: Kitchen, { body, pieces, pieceDoughG, scrapG }: SheetResult): Finding[] {
+  const { parts } = formula.sheet;
+  const { bake } = formula;
   const pan = kitchen.pans?.find(({ id }) => id === bake.panId);
   const { shape } = parts[0]!;
   if (body.form !== 'poured' || !pan || shape.kind !== 'portion' || pieces === 0) return [];
-  const { aim, watch, over } = batterFill.values;
+  const { aim, watch, over, under } = batterFill.values;
   const share = body.heightMm / pan.depthMm;
+  // A cup is made for one height; a tin is as often filled low on purpose.
+  if (share < under && pan.cups !== undefined) {
+    const to = roundTo((shape.pieceG * aim) / share, 1, 'down');
+    const massG = pieceDoughG * pieces + scrapG;
+    const factor = (Math.max(1, Math.round(massG / to)) * to) / massG;
+    const measured = { path: 'sheet.body.heightMm', value: body.heightMm, high: pan.depthMm, low: aim * pan.depthMm };
+    return [
+      finding('sheet.underfull', 'watch', 'sheet', measured, [
+        { path: '/sheet/parts/0/shape/pieceG', from: shape.pieceG, to },
+        ...(factor > 1 ? largerBatch(formula, factor) : []),
+      ]),
+    ];
+  }
   if (share <= watch) return [];
   const to = roundTo((shape.pieceG * aim) / share, 1, 'down');
   const measured = { path: 'sheet.body.heightMm', value: body.heightMm, high: pan.depthMm, low: aim * pan.depthMm };

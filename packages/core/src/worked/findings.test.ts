@@ -169,6 +169,7 @@ const cases: Record<FindingCode, Formula> = {
   'sheet.tooThick': aFormula({ '/sheet/parts/0/thicknessMm': 4 }),
   'sheet.shortBatch': aFormula({ '/sheet/parts/0/shape/widthMm': 440, '/sheet/parts/0/shape/lengthMm': 440 }),
   'sheet.noPiece': aFormula({ '/sheet/parts/0/shape/widthMm': 590, '/sheet/parts/0/shape/lengthMm': 590 }),
+  'sheet.underfull': withSet(aStarter('muffin'), { '/sheet/parts/0/shape/pieceG': 18 }),
   'sheet.overfull': withSet(aStarter('muffin'), { '/sheet/parts/0/shape/pieceG': 110 }),
   'sheet.scrapHigh': aFormula({ '/sheet/reroll': 'no', '/sheet/trimMm': 30 }),
   'sheet.traysShort': aFormula({

@@ -17,11 +17,25 @@ const bowlWords: Record<HandWord, string> = {
   tacky: t('ui.hand.bowl.tacky'),
   sticks: t('ui.hand.bowl.sticks'),
 };
+/** Of a batter: how it falls from the spoon. */
+const ribbonWords: Record<HandWord, string> = {
+  sandy: t('ui.hand.ribbon.sandy'),
+  cracks: t('ui.hand.ribbon.cracks'),
+  rollsClean: t('ui.hand.ribbon.rollsClean'),
+  tacky: t('ui.hand.ribbon.tacky'),
+  sticks: t('ui.hand.ribbon.sticks'),
+};
 const palmWords: Record<HandWord, string> = { ...handWordLabels, rollsClean: t('ui.hand.palmClean') };
-const ofSpoon: ReadonlySet<Handling> = new Set(['dropped', 'piped', 'poured', 'spread']);
+const ofSpoon: ReadonlySet<Handling> = new Set(['dropped', 'piped', 'spread']);
 /** The hand's words for a dough by how it is shaped: what is lifted by the spoon rolls nowhere. */
 export const handWordsOf = (handling: Handling | undefined): Record<HandWord, string> =>
-  handling === undefined || isUnderPin(handling) || handling === 'sliced' ? handWordLabels : ofSpoon.has(handling) ? bowlWords : palmWords;
+  handling === 'poured'
+    ? ribbonWords
+    : handling === undefined || isUnderPin(handling) || handling === 'sliced'
+      ? handWordLabels
+      : ofSpoon.has(handling)
+        ? bowlWords
+        : palmWords;
 
 /** Where a row of a formula goes. */
 export const rowUseWords: Readonly<Record<RowUse, string>> = {

@@ -134,8 +134,7 @@ function feeling({ formula, family, results: { dough } }: Made): RunStep[] {
         },
       ]
     : [];
-  if (handling !== 'poured' && dough.wantsG > 0)
-    steps.push({ key: 'feel', stage: 'dough', kind: 'feel', what: 'feel', handsMin: hands.feel, handling });
+  if (dough.wantsG > 0) steps.push({ key: 'feel', stage: 'dough', kind: 'feel', what: 'feel', handsMin: hands.feel, handling });
   return steps;
 }
 

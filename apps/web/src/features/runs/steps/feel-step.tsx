@@ -32,7 +32,7 @@ export function FeelStep({ run, progress, advance }: Props) {
   return (
     <Box sx={{ display: 'grid', gap: 4 }}>
       <Box sx={bench.text}>
-        {feelWords(right)}{' '}
+        {feelWords(right, progress.step.handling)}{' '}
         {bowl?.dough.pours &&
           t('runs.pouredwaterOfWaterIsInWord', {
             pouredWater: voice.show(bowl.dough.pours.amountG, 'mass'),

@@ -6,6 +6,7 @@ describe('words of the feel step', () => {
   });
   it('tells how to feel by what is right for the dough', () => {
     expect(feelWords(['sticks'])).toMatch(/spoonful/);
+    expect(feelWords(['tacky'], 'poured')).toMatch(/ribbon/);
     expect(feelWords(['rollsClean', 'cracks'])).toMatch(/need not bend/);
     expect(feelWords(['rollsClean', 'tacky'])).toMatch(/palms/);
     expect(feelWords(['rollsClean'])).toMatch(/bend it/);
