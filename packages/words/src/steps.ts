@@ -23,6 +23,7 @@ const special: Partial<Record<RunStep['what'], (step: RunStep, tell: Tell) => Pa
     why: s.heldG ? tell('why') : '',
   }),
   mix: (s) => (s.does === undefined ? {} : { title: s.does }),
+  secondIn: (s, tell) => ({ how: tell('how', s.dial === 'off' ? 'off' : undefined) }),
   wrap: (s, tell) => ({
     title: tell('title', s.pieces === undefined ? undefined : 'pieces'),
     how: tell('how', s.place === undefined ? undefined : 'place'),

@@ -72,7 +72,7 @@ function waterFindings({ formula, family, kitchen, dough, rows }: Judged): Findi
     const edits = rightWaterEdits(dough, rows, watchLow, watchHigh);
     found.push(finding(ratio < watchLow ? 'dough.shortOfWater' : 'dough.tooWet', level, 'dough', measured, edits));
   }
-  if ((dough.pours?.amountG ?? 0) > 40 && formula.holdBackShare < 0.05) {
+  if ((dough.pours?.amountG ?? 0) > 40 && formula.holdBackShare < 0.05 && family.school !== 'cook') {
     found.push(
       finding('dough.noHoldBack', 'note', 'dough', { path: 'dough.spoons', value: dough.spoons }, [
         { path: '/holdBackShare', from: formula.holdBackShare, to: 0.2 },

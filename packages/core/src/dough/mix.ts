@@ -67,7 +67,8 @@ export function defaultMix(
     { perG: frothing.values.waterPerYeast, min: frothing.values.minutes, stopAt: 'froth', leaves: 1 },
     newKey,
   );
-  const swells = source || soaked.length > 0 ? [...soaked, ...(source ? inBlend : [])] : [];
+  // What is cooked swells in the pan.
+  const swells = family.school === 'cook' ? soaked : [...soaked, ...(source ? inBlend : [])];
   const gel = standIn(
     source,
     swells,
@@ -107,6 +108,22 @@ export function defaultMix(
       ...end,
     ],
     oil: () => [...soak, ...whisk([...dry, ...sugar]), ...step('rub', fat, { tool: 'hand', stopAt: 'sand' }), ...fold, ...pour, ...end],
+    cook: () => [
+      ...soak,
+      ...step('warm', [...fat, ...sugar, ...wet, ...dry.filter(({ ingredientId }) => isSalt(pantry.ingredients[ingredientId]!))], {
+        tool: 'pan',
+        stopAt: 'boils',
+      }).map(water),
+      // What leavens waits until the heat is over; the blend goes in at once.
+      ...step('beat', [], { tool: 'pan', min: 2, stopAt: 'leavesPan' }, true),
+      ...step('stand', [], { min: 10, stopAt: 'noSteam' }),
+      ...step('beat', [...dry.filter(({ ingredientId }) => !isSalt(pantry.ingredients[ingredientId]!)), ...egg], {
+        tool: 'mixer',
+        min: 3,
+        stopAt: 'ribbon',
+      }),
+      ...fold,
+    ],
     allInOne: () => [
       ...soak,
       ...step('beat', [...dry, ...sugar, ...fat], { tool: 'mixer', min: 1, stopAt: 'crumbs' }, true),

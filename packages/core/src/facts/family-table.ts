@@ -302,7 +302,7 @@ export const familyRows: readonly Family[] = [
     thicknessMm: [7, 11, 15], pieceG: [8, 12, 20], ovenC: [165, 175, 185], bakeMin: [8, 13, 17], dockPitchMm: [8, 14, 20],
     lightness: [66, 73, 80], finalMoisturePercent: [2.5, 4, 6], finalAw: [0.11, 0.28, 0.51], zone: { crisp: 7, tender: 8, halfWidth: 1 },
     basis: 'commonPractice', source: PRACTICE },
-  { id: 'choux', name: 'Choux', kind: 'quick', base: 'flour', school: 'melt', bakesAs: 'choux',
+  { id: 'choux', name: 'Choux', kind: 'quick', base: 'flour', school: 'cook', bakesAs: 'choux',
     fatPercent: [58, 74, 90], waterPercent: [255, 300, 345], sugarPercent: [0, 2, 6], eggPercent: [145, 170, 200], saltPercent: [0.6, 1, 1.6],
     leavenerPercent: [0, 0, 1],
     gumPercent: { xanthanGum: [0, 0.4, 1], guarGum: [0, 0.5, 1.3], psylliumHusk: [0, 0.5, 2], celluloseEther: [0, 0.5, 1.5] },

@@ -8,7 +8,7 @@ import type { BakeKind } from './oven.js';
 export type Window = readonly [low: number, target: number, high: number];
 
 /** How fat usually goes in: the first of several schools, each a choice with a reason. */
-export const schools = ['cutIn', 'rub', 'cream', 'melt', 'oil', 'allInOne'] as const;
+export const schools = ['cutIn', 'rub', 'cream', 'melt', 'oil', 'allInOne', 'cook'] as const;
 export type School = (typeof schools)[number];
 
 /** Shape and pan of a family's first formula, and rows that its windows do not name. Left out: a piece cut of its sheet, flat on the tray. */

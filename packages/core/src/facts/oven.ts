@@ -229,3 +229,10 @@ export const flourTestC = fact(
   'white rice flour on a tray browns first where an oven is hotter, six minutes: no source',
 );
 export const boilingJamC = table({ from: 100, to: 110 }, 'C', 'commonPractice', 'jam and syrup at the boil: no source');
+
+export const hollowDrying = table(
+  { min: 10 },
+  'min',
+  'commonPractice',
+  'hollow pieces are pierced and dry in the oven, switched off, its door ajar, so that steam inside does not soften the shell again; no source',
+);

@@ -81,7 +81,8 @@ export function starterFormula(
     ),
     doughAtC: Math.round(Math.min(family.doughMaxC - 1, warm ? family.rollC[2] : 22)),
     restMin: family.rolled ? 5 : 0,
-    holdBackShare: holdBackShare.value,
+    // What is boiled in the pan goes in whole: the egg is what makes it right.
+    holdBackShare: family.school === 'cook' ? 0 : holdBackShare.value,
     chill: {
       form: 'slab',
       thicknessMm: 20,

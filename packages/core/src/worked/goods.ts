@@ -198,6 +198,19 @@ export const goods = (): readonly Good[] => [
     acts: ['pat', 'putIn', 'out', 'cool', 'cutBaked', 'pack', 'prepare', 'fill', 'rate'],
   },
   {
+    name: 'choux, cooked in the pan, pierced and dried',
+    formula: good('choux', {}),
+    acts: ['pipe', 'putIn', 'out', 'pierce', 'secondIn', 'drying', 'secondOut', 'cool', 'pack', 'rate'],
+  },
+  {
+    name: 'twice-baked slices',
+    formula: good('twice_baked', {}),
+    acts: [
+      ...['pat', 'cut', 'putIn', 'out', 'cool', 'slice', 'secondIn', 'drying', 'turnSlices', 'drying', 'secondOut'],
+      ...['cool', 'pack', 'rate'],
+    ] as const,
+  },
+  {
     name: 'puff block, sold as it is',
     formula: good('puff', { set: { '/keep/goes': 'dough' } }),
     acts: ['shape', 'flattenFat', 'lockIn', 'fold', 'fold', 'fold', 'wrap'],
@@ -278,6 +291,9 @@ export const unlisted: ReadonlySet<StepWhat | string> = new Set([
   'proof',
   'ovenOn',
   'load',
+  // They hang on how often the oven is filled.
+  'laterCold',
+  'dialBack',
   'inOven',
   'look',
 ]);

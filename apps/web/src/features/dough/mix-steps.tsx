@@ -172,6 +172,7 @@ const schoolWords: Readonly<Record<School, string>> = {
   melt: t('dough.meltedShortestQuick'),
   oil: t('dough.oilNoChillingNoFlake'),
   allInOne: t('dough.allInOneQuickEven'),
+  cook: t('dough.cookedHollow'),
 };
 
 /** A pea is 8 mm on the screen too: CSS millimetres, as true as the screen is. */

@@ -5,6 +5,7 @@ import { dialWords } from '../../units/dial.js';
 import { lookStep } from './look-steps.js';
 import { hands, stepOf, waitSteps } from './made.js';
 import { putOn } from './put-on.js';
+import { pierced, slicedAgain } from './second-bake.js';
 import { timeline } from '../times.js';
 import type { PlannedLook, RunStep } from '../../document/bake.js';
 import type { Made } from './made.js';
@@ -17,12 +18,16 @@ export function baking(made: Made): RunStep[] {
   const { steps: settings } = formula.bake;
   const dialOf = (wantC: number | null) => (wantC === null ? 'off' : dialWords(oven.dialUnit, dialFor(oven, wantC)));
   const looks = looksOf(made);
-  const steps: RunStep[] = putOn(made, 'bakeStep', { n: 0 });
+  const steps: RunStep[] = [...putOn(made, 'bakeStep', { n: 0 }), ...laterCold(made)];
+  const [firstDial, lastDial] = [dialOf(settings[0]!.wantC), dialOf(settings.at(-1)!.wantC)];
   for (let load = 1; load <= loads; load++) {
     const base = { stage: 'bake' as const, load, loads };
     // What goes to the plate warm is not weighed on its way.
     if (load === 1 && formula.keep.goes !== 'warm')
       steps.push({ ...base, key: 'load', kind: 'measure', what: 'load', handsMin: hands.weighLoad, measures: [{ what: 'rawG' }] });
+    // The last setting of the load before is not the first of this one.
+    if (load > 1 && firstDial !== lastDial)
+      steps.push({ ...base, key: `back:${load}`, kind: 'do', what: 'dialBack', handsMin: hands.dial, oven: oven.name, dial: firstDial });
     steps.push({
       ...base,
       key: `in:${load}`,
@@ -49,6 +54,14 @@ export function baking(made: Made): RunStep[] {
     });
   }
   return steps;
+}
+
+/** Fat that softens while the first tray bakes runs out of the others: what was cold waits in the cold. */
+function laterCold({ formula, kitchen, results }: Made): RunStep[] {
+  const { loads } = results.sheet;
+  const cold = kitchen.places.find(({ kind }) => kind === 'fridge');
+  if (loads < 2 || !cold || (formula.chill.waits.length === 0 && !formula.sheet.laminate)) return [];
+  return [{ key: 'laterCold', stage: 'bake', kind: 'do', what: 'laterCold', handsMin: hands.move, n: loads - 1, place: cold.name }];
 }
 
 /** Settings of the dial and looks, each after its wait, in the order of time: looks are planned from the last setting on. */
@@ -119,6 +132,9 @@ function looksOf({ looks, results: { bake } }: Made): readonly PlannedLook[] {
     });
 }
 
+/** A log is sliced warm, a quarter of an hour out of the oven: cold it splinters. Common practice, no source. */
+const SLICED_AFTER_MIN = 15;
+
 /** Cooled, finished, packed, served, rated. */
 export function after(made: Made): RunStep[] {
   const { formula, results } = made;
@@ -126,7 +142,14 @@ export function after(made: Made): RunStep[] {
   const { pieces } = results.sheet;
   const cutBaked = (when: 'hot' | 'cold') =>
     sheet.cut === when ? [stepOf('cutBaked', hands.cutBaked, { pieces, form: sheet.parts[0]!.shape.kind }, { stage: 'keep' })] : [];
+  // A log cools until it can be sliced, then goes back.
+  const again = slicedAgain(made);
+  const first =
+    again.length > 0 ? [stepOf('cool', 0, { kind: 'wait', min: SLICED_AFTER_MIN, form: 'warm' }, { key: 'cool:log', stage: 'keep' })] : [];
   return [
+    ...pierced(made),
+    ...first,
+    ...again,
     ...cutBaked('hot'),
     ...putOn(made, 'hot'),
     ...waitSteps(made, { name: 'cool', what: 'cool', stage: 'keep' }, keep.cool).map((step) =>
