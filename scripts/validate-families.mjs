@@ -9,6 +9,8 @@ export async function validateFamilies(line, table) {
   const { families } = await core('facts/families.js');
   const { referenceFormula, referencePantry: pantry } = await core('solve/reference.js');
   const { referenceKitchen: kitchen } = await core('solve/reference-kitchen.js');
+  const { runSteps } = await core('run/plan/steps.js');
+  const { runTimes } = await core('run/times.js');
   const inside = ([low, , high], value) => value >= low - 1e-9 && value <= high + 1e-9;
   const mark = (window, value, text) => (inside(window, value) ? text : `**${text}**`);
   const read = Object.values(families).map((family) => {
@@ -24,8 +26,11 @@ export async function validateFamilies(line, table) {
       return Math.max(Math.abs(b.crisp.value - a.crisp.value), Math.abs(b.tender.value - a.tender.value));
     });
     const raw = at(0.35).outlook;
+    const planned = runSteps({ formula: first, kitchen, pantry }, now);
     return {
       family,
+      steps: planned.length,
+      handsMin: runTimes(planned).handsMin,
       wantC: first.bake.steps[0].wantC,
       min: first.bake.steps.reduce((sum, step) => sum + step.min, 0),
       moisture: 100 * now.keep.result.curve.moistureShare[0],
@@ -78,4 +83,19 @@ export async function validateFamilies(line, table) {
     '0',
     'a raw piece that the Outlook would call right',
   );
+  const middle = (of) => [...read].sort((a, b) => of(a) - of(b))[Math.floor(all / 2)];
+  const largest = (of) => read.reduce((most, one) => (of(one) > of(most) ? one : most));
+  for (const [name, of, unit] of [
+    ['run.steps', ({ steps: n }) => n, 'steps'],
+    ['run.handsMin', ({ handsMin }) => handsMin, 'min'],
+  ]) {
+    const most = largest(of);
+    line(
+      name,
+      `${of(middle(of)).toFixed(0)} / ${of(most).toFixed(0)}`,
+      unit,
+      '–',
+      `median and largest over first formulas of all families; the largest is ${most.family.id}; minutes of hands are judgement`,
+    );
+  }
 }
