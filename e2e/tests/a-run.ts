@@ -4,7 +4,7 @@ import { expect, type Page } from '@playwright/test';
 type Event = { id: string; stepKey?: string; what: { kind: string; rowKey?: string; addedG?: number; word?: string } };
 export type StoredRun = {
   id: string;
-  steps: { key: string; rowKey?: string; name?: string; amountG?: number; heldG?: number }[];
+  steps: { key: string; rowKey?: string; name?: string; amountG?: number; heldG?: number; what: string; act?: string; names?: string[] }[];
   events: Event[];
 };
 
@@ -63,7 +63,8 @@ export async function upTo(base: string, id: string, key: string): Promise<void>
 export const endRun = (base: string, id: string): Promise<Response> => post(base, id, [{ what: { kind: 'ended' } }]);
 
 export const title = (page: Page) => page.locator('h1');
-export const next = (page: Page) => page.getByRole('button', { name: /^(Next|Done|It is in|It is on|Packed|End the bake)/ });
+export const next = (page: Page) =>
+  page.getByRole('button', { name: /^(Next|Done|It is in|It is on|It froths|It is wrapped|Packed|End the bake)/ });
 /** Grams that a run stored for a row. */
 export const gramsOf = ({ events }: StoredRun, rowKey: string): number =>
   events.reduce((sum, { what }) => sum + (what.kind === 'weighed' && what.rowKey === rowKey ? what.addedG! : 0), 0);
@@ -89,4 +90,20 @@ export async function goOn(page: Page): Promise<void> {
     if ((await title(page).textContent()) === before) await page.keyboard.press('PageDown');
     expect(await title(page).textContent()).not.toBe(before);
   }).toPass({ intervals: [90, 160, 250] });
+}
+
+/** From the formula's page to the bench, past the page that asks; gives the run's id. */
+export async function begun(page: Page): Promise<string> {
+  await page
+    .getByRole('link', { name: 'Start a bake' })
+    .or(page.getByRole('button', { name: 'Start a bake' }))
+    .first()
+    .click();
+  await expect(page.getByRole('region', { name: 'Steps' })).toContainText('How is it?');
+  const reason = page.getByRole('textbox', { name: /^Why it is baked all the same/ });
+  if (await reason.isVisible()) await reason.fill('a trial for ourselves');
+  await expect(page.getByRole('button', { name: 'Start', exact: true })).toBeEnabled();
+  await page.getByRole('button', { name: 'Start', exact: true }).click();
+  await page.waitForURL(/\/run\/[0-9a-f-]{36}$/);
+  return page.url().split('/').at(-1)!;
 }

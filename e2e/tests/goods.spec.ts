@@ -1,23 +1,6 @@
-import type { Page } from '@playwright/test';
 import { expect, test } from './a-house.js';
 import { complaints, newFormula, openMenu } from './a-page.js';
-import { endRun, goOn, storedRun, storedWhen, title, upTo } from './a-run.js';
-
-/** From the formula's page to the bench, past the page that asks; gives the run's id. */
-async function begun(page: Page): Promise<string> {
-  await page
-    .getByRole('link', { name: 'Start a bake' })
-    .or(page.getByRole('button', { name: 'Start a bake' }))
-    .first()
-    .click();
-  await expect(page.getByRole('region', { name: 'Steps' })).toContainText('How is it?');
-  const reason = page.getByRole('textbox', { name: /^Why it is baked all the same/ });
-  if (await reason.isVisible()) await reason.fill('a trial for ourselves');
-  await expect(page.getByRole('button', { name: 'Start', exact: true })).toBeEnabled();
-  await page.getByRole('button', { name: 'Start', exact: true }).click();
-  await page.waitForURL(/\/run\/[0-9a-f-]{36}$/);
-  return page.url().split('/').at(-1)!;
-}
+import { begun, endRun, goOn, storedRun, storedWhen, title, upTo } from './a-run.js';
 
 test('drop biscuits are dropped from the bowl and eaten warm: no slab, no pin, no cold, no pack', async ({ page, house }) => {
   const errors = complaints(page);
