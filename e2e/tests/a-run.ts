@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { expect, type Page } from '@playwright/test';
+import { expect, type Locator, type Page } from '@playwright/test';
 
 type Event = { id: string; stepKey?: string; what: { kind: string; rowKey?: string; addedG?: number; word?: string } };
 export type StoredRun = {
@@ -40,13 +40,16 @@ export const post = (base: string, id: string, whats: readonly { stepKey?: strin
     body: JSON.stringify(whats.map((one, i) => ({ id: randomUUID(), at: new Date(Date.now() + i).toISOString(), ...one }))),
   });
 
-/** Everything before a step, as if it had been done. */
+/** Everything before a step that is not done yet, as if it had been. */
 export async function upTo(base: string, id: string, key: string): Promise<void> {
-  const { steps } = await storedRun(base, id);
-  const before = steps.slice(
-    0,
-    steps.findIndex((step) => step.key === key),
-  );
+  const { steps, events } = await storedRun(base, id);
+  const done = new Set(events.flatMap(({ stepKey, what }) => (what.kind === 'stepEnded' ? [stepKey] : [])));
+  const before = steps
+    .slice(
+      0,
+      steps.findIndex((step) => step.key === key),
+    )
+    .filter((step) => !done.has(step.key));
   await post(
     base,
     id,
@@ -93,13 +96,14 @@ export async function goOn(page: Page): Promise<void> {
 }
 
 /** From the formula's page to the bench, past the page that asks; gives the run's id. */
-export async function begun(page: Page): Promise<string> {
+export async function begun(page: Page, look: (steps: Locator) => Promise<void> = async () => undefined): Promise<string> {
   await page
     .getByRole('link', { name: 'Start a bake' })
     .or(page.getByRole('button', { name: 'Start a bake' }))
     .first()
     .click();
   await expect(page.getByRole('region', { name: 'Steps' })).toContainText('How is it?');
+  await look(page.getByRole('region', { name: 'Steps' }));
   const reason = page.getByRole('textbox', { name: /^Why it is baked all the same/ });
   if (await reason.isVisible()) await reason.fill('a trial for ourselves');
   await expect(page.getByRole('button', { name: 'Start', exact: true })).toBeEnabled();

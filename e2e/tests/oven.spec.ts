@@ -19,7 +19,7 @@ test('a way into the cold is taken, and what is made ready beforehand has its mi
   await page.keyboard.press('Control+z');
   await expect(page.getByLabel('Wait 1 place')).toContainText('Fridge');
 
-  await page.getByLabel('Form').click();
+  await page.getByLabel('Form', { exact: true }).click();
   await page.getByRole('option', { name: 'a log' }).click();
   await expect(page.getByText('It is across')).toBeVisible();
   await page.getByLabel('Slab').fill('0');

@@ -43,7 +43,9 @@ export function defaultMix(
   const fat = take((one) => one.kind === 'fat_solid' || one.kind === 'fat_liquid');
   const egg = take((one) => isEgg(one));
   const wet = take((one) => one.composition.waterShare > 0.3 || one.kind === 'syrup');
-  const rest = take(() => true);
+  const source = [...wet].sort((a, b) => b.amountG - a.amountG)[0];
+  // Yeast with nothing to wake in goes in as it is.
+  const rest = [...take(() => true), ...(source ? [] : frothed)];
   const step = (act: MixAct, of: readonly Row[], more: Omit<MixStep, 'key' | 'act' | 'of'> = {}, withBlend = false): MixStep[] =>
     of.length === 0 && !withBlend && act !== 'knead' && act !== 'stand'
       ? []
@@ -60,10 +62,9 @@ export function defaultMix(
     const one = pantry.ingredients[ingredientId];
     return one && isSoaked(one) && share > 0 ? [{ key, amountG: share * (formula.blendG ?? 0) }] : [];
   });
-  const source = [...wet].sort((a, b) => b.amountG - a.amountG)[0];
   const froth = standIn(
     source,
-    frothed,
+    source ? frothed : [],
     { perG: frothing.values.waterPerYeast, min: frothing.values.minutes, stopAt: 'froth', leaves: 1 },
     newKey,
   );

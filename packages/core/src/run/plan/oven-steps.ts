@@ -60,7 +60,10 @@ export function baking(made: Made): RunStep[] {
 function laterCold({ formula, kitchen, results }: Made): RunStep[] {
   const { loads } = results.sheet;
   const cold = kitchen.places.find(({ kind }) => kind === 'fridge');
-  if (loads < 2 || !cold || (formula.chill.waits.length === 0 && !formula.sheet.laminate)) return [];
+  const { solidFat, rollIn } = results.dough;
+  const firm = rollIn !== null || (solidFat !== null && solidFat !== 'liquidOil');
+  if (loads < 2 || !cold || !firm) return [];
+  if (formula.chill.waits.length === 0 && !formula.sheet.laminate) return [];
   return [{ key: 'laterCold', stage: 'bake', kind: 'do', what: 'laterCold', handsMin: hands.move, n: loads - 1, place: cold.name }];
 }
 
