@@ -5,8 +5,8 @@ import { useVoice } from '../../platform/preferences';
 import { t } from '../../platform/words';
 
 /** Longest side on the screen, CSS px. */
-const LONGEST = 220;
-const SPACE = 34;
+const LONGEST = 340;
+const SPACE = 40;
 /** So large a thing is drawn as large as it is, mm. */
 const TRUE_TO_MM = 60;
 const PX_PER_MM = 96 / 25.4;
@@ -35,8 +35,8 @@ export function SizeDrawing({ widthMm, lengthMm, parts }: Props) {
       component="svg"
       role="img"
       aria-label={isTrue ? t('ui.sizeTrue', { size }) : t('ui.sizeInProportion', { size })}
-      viewBox={`0 0 ${w + 2 * SPACE + 40} ${h + SPACE}`}
-      sx={{ width: w + 2 * SPACE + 40, maxWidth: '100%', fontSize: typeSize.small, fill: palette.text.primary, display: 'block' }}
+      viewBox={`0 0 ${w + 2 * SPACE + 60} ${h + SPACE}`}
+      sx={{ width: w + 2 * SPACE + 60, maxWidth: '100%', fontSize: typeSize.strip, fill: palette.text.primary, display: 'block' }}
     >
       {lengthMm === undefined ? (
         <circle cx={w / 2 + 1} cy={h / 2 + 1} r={w / 2} {...line} />
@@ -46,11 +46,11 @@ export function SizeDrawing({ widthMm, lengthMm, parts }: Props) {
       {folds.map((x) => (
         <line key={x} x1={x} x2={x} y1={1} y2={h} stroke={palette.text.secondary} strokeDasharray="5 4" />
       ))}
-      <text x={w / 2} y={h + 18} textAnchor="middle">
+      <text x={w / 2} y={h + 24} textAnchor="middle">
         {voice.show(across, 'length')}
       </text>
       {lengthMm !== undefined && (
-        <text x={w + 8} y={h / 2 + 4}>
+        <text x={w + 8} y={h / 2 + 6}>
           {voice.show(down, 'length')}
         </text>
       )}
