@@ -127,7 +127,10 @@ function KeepPicture() {
     <Box sx={{ display: 'grid', gap: 3 }}>
       {result.rawDays !== null && (
         <Box sx={{ fontSize: typeSize.small }}>
-          <Sentence say={result.rawDays > 0 ? 'keep.rawKeepsDays' : 'keep.rawKeepsNot'} values={{ days: t('board.daysKept', { count: result.rawDays }) }} />
+          <Sentence
+            say={result.rawDays > 0 ? 'keep.rawKeepsDays' : 'keep.rawKeepsNot'}
+            values={{ days: t('board.daysKept', { count: result.rawDays }) }}
+          />
         </Box>
       )}
       {result.meantToSnap && <HowLongItSnaps result={result} />}
