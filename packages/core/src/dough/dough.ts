@@ -66,7 +66,9 @@ export function doughStage(theCase: Case, blend: BlendResult): { result: DoughRe
   // However it was entered: a preparation in the dough is what it was made of.
   const leaves = dough.flatMap((portion) => openedUp(pantry, portion));
   const gums = leaves.filter(({ ingredient }) => isGum(ingredient));
-  const folded = foldedIn(placed, standingMin(formula) + formula.chill.waits.reduce((sum, { min }) => sum + min, 0), pantry);
+  // It goes in after the mixing and its stands: what follows until the oven is what it has to bleed in.
+  const foldedMin = [...formula.chill.waits, ...formula.sheet.waits].reduce((sum, { min }) => sum + min, formula.restMin);
+  const folded = foldedIn(placed, foldedMin, pantry);
   const gets = withBled(waterGets(flour, dough), folded);
   const thirst = thirstOf(formula, kitchen);
   const wants = waterWants(flour, gums, family, { thirstFactor: thirst?.value ?? 1, humidityShare: kitchen.humidityShare });

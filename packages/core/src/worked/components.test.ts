@@ -3,7 +3,7 @@ import { evaluate } from '../evaluate.js';
 import { fromPreparation } from '../ingredient/made.js';
 import { runSteps } from '../run/plan/steps.js';
 import { scaled } from '../solve/scale.js';
-import { aStarter, kitchen, pantry, resultOf, worked } from './a-formula.js';
+import { aStarter, kitchen, pantry, resultOf, withSet, worked } from './a-formula.js';
 import type { Formula, Row } from '../document/formula.js';
 import type { Component } from '../document/preparation.js';
 import type { Pantry } from '../document/pantry.js';
@@ -253,11 +253,21 @@ describe('what is folded in', () => {
   });
 
   it('with its sugar gives more of its juice, and never more than it has', () => {
-    const bleeds = (more: Partial<Row>[]) => resultOf(worked(withBerries('muffin', 'blueberries', 150, more)), 'dough').foldedIn!.bleedsG;
+    const bleeds = (more: Partial<Row>[]) =>
+      resultOf(worked({ ...withBerries('muffin', 'blueberries', 150, more), restMin: 20 }), 'dough').foldedIn!.bleedsG;
     const alone = bleeds([]);
     const sugared = bleeds([{ ingredientId: 'sugar_white', amountG: 40 }]);
     expect(sugared).toBeGreaterThan(alone);
     expect(bleeds([{ ingredientId: 'sugar_white', amountG: 900 }])).toBeLessThan(150 * 0.85);
+  });
+
+  it('bleeds in the time that it is in: a batter that stood before loses nothing by it, one that waits after does', () => {
+    const sugar = { ingredientId: 'sugar_white', amountG: 40 };
+    const at = (set: Record<string, number>) =>
+      resultOf(worked(withSet(withBerries('muffin', 'blueberries', 150, [sugar]), set)), 'dough').foldedIn!.bleedsG;
+    const stand = aStarter('muffin').mix.findIndex(({ act }) => act === 'stand');
+    expect(at({ [`/mix/${stand}/min`]: 90 })).toBeCloseTo(at({}), 9);
+    expect(at({ '/restMin': 30 })).toBeGreaterThan(at({}) + 10);
   });
 
   it('makes more or larger pieces, and a batter with fruit takes longer to be hot through', () => {
