@@ -158,7 +158,6 @@ export {
 } from './lift.js';
 export { allergenCodes, hazardsOf } from './ingredient/safety/allergens.js';
 export { costOf, costPerG } from './ingredient/cost.js';
-export { daysAfter } from './units/days.js';
 export { batchOf, stockUses } from './ingredient/stock.js';
 export { leavesOf, reachedIds } from './ingredient/parts.js';
 export type { Portion } from './ingredient/mixture.js';

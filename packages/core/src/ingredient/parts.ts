@@ -11,14 +11,19 @@ const DEEPEST = 6;
  * Units    g.
  * Throws   nothing; a part that is no longer in the pantry is left whole, a ring is cut.
  * Findings none.
- * Source   the parts that every made ingredient carries.
+ * Source   the parts that every made ingredient carries; the lots that a batch was made of.
  */
-export function leavesOf(pantry: Pantry, portion: Portion, depth = 0): Portion[] {
+export function leavesOf(pantry: Pantry, portion: Portion, depth = 0, madeOf = portion.lot?.madeOf ?? []): Portion[] {
   const { parts } = portion.ingredient;
   if (!parts || parts.length === 0 || depth >= DEEPEST) return [portion];
   return parts.flatMap(({ ingredientId, gPerG, lotId }) => {
-    if (!pantry.ingredients[ingredientId]) return [{ ...portion, amountG: gPerG * portion.amountG }];
-    return leavesOf(pantry, portionOf(pantry, '', ingredientId, gPerG * portion.amountG, lotId), depth + 1);
+    const amountG = gPerG * portion.amountG;
+    if (!pantry.ingredients[ingredientId]) return [{ ...portion, amountG }];
+    // A batch is of the bags that it was made of, whichever is open today.
+    const bags = madeOf.filter((one) => one.ingredientId === ingredientId && one.usedG > 0);
+    const bagsG = bags.reduce((sum, { usedG }) => sum + usedG, 0);
+    const taken = bags.length > 0 ? bags.map((bag) => ({ lotId: bag.lotId, share: bag.usedG / bagsG })) : [{ lotId, share: 1 }];
+    return taken.flatMap((one) => leavesOf(pantry, portionOf(pantry, '', ingredientId, amountG * one.share, one.lotId), depth + 1, madeOf));
   });
 }
 

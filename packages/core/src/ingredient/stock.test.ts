@@ -1,6 +1,10 @@
-import { aFormula, pantry } from '../worked/a-formula.js';
+import { aFormula, kitchen, pantry } from '../worked/a-formula.js';
 import { fromPreparation } from './made.js';
-import { stockUses } from './stock.js';
+import { leavesOf } from './parts.js';
+import { portionOf } from './mixture.js';
+import { glutenFindings } from './safety/gluten.js';
+import { batchOf, stockUses } from './stock.js';
+import type { Preparation } from '../document/preparation.js';
 import { demoPreparation } from '../demo/seeded-crackers.js';
 import type { Lot, Pantry } from '../document/pantry.js';
 
@@ -64,5 +68,47 @@ describe('what a bake takes from the shelf', () => {
     expect(stockUses({ formula: aFormula(), factor: 1 }, { b1: 134 }, two, { b1: { a: 134 } })).toEqual(
       stockUses({ formula: aFormula(), factor: 1 }, { b1: 134 }, two),
     );
+  });
+});
+
+describe('a batch of a preparation', () => {
+  const crumble: Preparation = {
+    schema: 1,
+    id: 'crumble',
+    name: 'Crumble',
+    rows: [
+      { key: 'a', ingredientId: 'sorghum', amountG: 100 },
+      { key: 'b', ingredientId: 'cream_heavy', amountG: 50 },
+    ],
+    acts: [],
+    boiledOffG: 0,
+    drainedG: 0,
+    keepDays: 30,
+    keepAt: 'fridge',
+  };
+  const report = { mgPerKg: 3, method: 'ELISA R5', on: '2026-10-01' } as unknown as NonNullable<Lot['report']>;
+  const unproven = lot('old');
+  const shelf = { ...withLots(unproven, lot('cream', { ingredientId: 'cream_heavy' })), on: '2026-12-01' };
+
+  it('keeps no longer than is safe, whatever was written down', () => {
+    const { useByOn, madeOn, onHandG } = batchOf(crumble, { id: 'x', code: 'x', times: 2 }, shelf);
+    expect([madeOn, onHandG]).toEqual(['2026-12-01', 300]);
+    // facts/cold coldGoodDays.
+    expect(useByOn).toBe('2026-12-04');
+    expect(batchOf({ ...crumble, keepDays: 1 }, { id: 'x', code: 'x', times: 2 }, shelf).useByOn).toBe('2026-12-02');
+  });
+
+  it('is of the bags it was made of: a proven one opened later proves nothing of it', () => {
+    const batch = batchOf(crumble, { id: 'batch', code: 'Mon', times: 1 }, shelf);
+    const proven = lot('new', { report, openedOn: '2026-12-01' });
+    const later: Pantry = {
+      ...shelf,
+      ingredients: { ...shelf.ingredients, crumble: fromPreparation(crumble, shelf) },
+      lots: { ...shelf.lots, new: proven, batch },
+    };
+    const portion = portionOf(later, '', 'crumble', 60);
+    expect(portion.lot?.id).toBe('batch');
+    expect(leavesOf(later, portion).find(({ ingredient }) => ingredient.id === 'sorghum')!.lot!.id).toBe('old');
+    expect(glutenFindings([portion], kitchen, later, 'dough').map(({ code }) => code)).toContain('gluten.notProven');
   });
 });

@@ -1,6 +1,6 @@
 import { daysAfter } from '../units/days.js';
 import { within } from '../errors.js';
-import { fromPreparation } from './made.js';
+import { keepingOf } from './safety/hygiene.js';
 import { lotsInUse, portionOf } from './mixture.js';
 import { takenFrom } from './parts.js';
 import type { Formula } from '../document/formula.js';
@@ -64,7 +64,7 @@ export function stockUses(
  * Units    g, days.
  * Throws   InputError at times out of 0.01..1000; as fromPreparation.
  * Findings none.
- * Source   the preparation's own keeping; stockUses.
+ * Source   the preparation's own keeping, no longer than keepingOf lets it; stockUses.
  *
  * @param batch its id and code, how many times the preparation as written, and where it stands
  */
@@ -75,7 +75,7 @@ export function batchOf(
 ): Lot {
   within('times', times, 0.01, 1000, 'times');
   // Refuses what cannot be made.
-  fromPreparation(preparation, pantry);
+  const { mostDays } = keepingOf(preparation, pantry);
   const rawG = preparation.rows.reduce((sum, { amountG }) => sum + amountG, 0);
   const rows = preparation.rows.map((row) => ({ ...row, use: 'filling' as const }));
   const uses = stockUses({ formula: { blend: { name: '', rows: [] }, blendG: 0, rows }, factor: times }, {}, pantry);
@@ -87,7 +87,8 @@ export function batchOf(
     code,
     onHandG: Number(((rawG - preparation.boiledOffG - preparation.drainedG) * times).toFixed(2)),
     madeOn: pantry.on,
-    useByOn: daysAfter(pantry.on, preparation.keepDays),
+    // Written down for longer than it is safe, it is kept no longer than that.
+    useByOn: daysAfter(pantry.on, Math.floor(Math.min(preparation.keepDays, mostDays ?? Infinity))),
     ...(placeId === undefined ? {} : { placeId }),
     madeOf: [...madeOf].map(([lotId, usedG]) => ({ ingredientId: pantry.lots[lotId]!.ingredientId, lotId, usedG })),
   };

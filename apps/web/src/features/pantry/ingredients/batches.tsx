@@ -3,7 +3,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { batchOf, daysAfter, replyTo, type Kitchen, type Lot, type Preparation } from '@north-leaf/core';
+import { batchOf, replyTo, type Kitchen, type Lot, type Preparation } from '@north-leaf/core';
 import type { PantryBook } from '@north-leaf/contracts';
 import { Choice } from '../../../ui/form/choice';
 import { QuantityField } from '../../../ui/form/quantity-field';
@@ -139,7 +139,7 @@ function MakeBatch({ book, kitchen, preparation }: Props) {
         />
       </Box>
       <Note>
-        {t('pantry.keepsUntilDay', { day: showDay(daysAfter(book.on, preparation.keepDays), book.on) })}{' '}
+        {tried.ok && t('pantry.keepsUntilDay', { day: showDay(tried.answer.useByOn!, book.on) })}{' '}
         {tried.ok && tried.answer.madeOf!.length > 0
           ? t('pantry.takesFrom', {
               of: tried.answer
