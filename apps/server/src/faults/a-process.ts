@@ -8,18 +8,21 @@ export function aProcess(root: string, urls: Readonly<Record<string, string>>, p
   const base = `http://127.0.0.1:${port}`;
   let child: ChildProcess | undefined;
   const isUp = () => child !== undefined && child.exitCode === null && child.signalCode === null;
+  const answers = (): Promise<boolean> =>
+    fetch(`${base}/api/health`).then(
+      (answer) => answer.ok,
+      () => false,
+    );
   const start = async (): Promise<void> => {
+    // Another's answers would be taken for its own.
+    if (await answers()) throw new Error(`port ${port} is taken by another server: stop that one first`);
     const env = { ...process.env, ...urls, PORT: String(port), LOG_LEVEL: process.env['FAULTS_LOG'] ?? 'silent', NODE_OPTIONS: '' };
     child = spawn(process.execPath, [join(root, 'apps/server/dist/main.js')], {
       env,
       stdio: ['ignore', process.env['FAULTS_LOG'] ? 'inherit' : 'ignore', 'inherit'],
     });
     for (const end = Date.now() + 60_000; Date.now() < end;) {
-      const ok = await fetch(`${base}/api/health`).then(
-        (answer) => answer.ok,
-        () => false,
-      );
-      if (ok) return;
+      if (await answers()) return;
       if (!isUp()) throw new Error('the server ended as it began');
       await new Promise((rest) => setTimeout(rest, 100));
     }
