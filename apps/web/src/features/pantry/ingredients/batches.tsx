@@ -84,6 +84,8 @@ function MakeBatch({ book, kitchen, preparation }: Props) {
   const [typed, setTyped] = useState<string | undefined>();
   const [code, setCode] = useState(book.on);
   const [placeId, setPlaceId] = useState(kitchen.places.find(({ kind }) => kind === preparation.keepAt)?.id ?? '');
+  // Its days are those of where it is kept: nowhere warmer.
+  const cold = kitchen.places.filter(({ kind }) => preparation.keepAt === 'room' || kind === 'freezer' || kind === preparation.keepAt);
   const { failed, fail, busy, run } = useStoring(() => setOpen(false));
   const tried = replyTo(() => batchOf(preparation, { id: 'batch', code: code.trim(), times: makesG / onceG }, book));
   if (!open)
@@ -133,7 +135,7 @@ function MakeBatch({ book, kitchen, preparation }: Props) {
         <Choice
           label={t('pantry.whereItStands')}
           value={placeId}
-          options={[{ value: '', name: t('pantry.nobodySaid') }, ...kitchen.places.map(({ id, name }) => ({ value: id, name }))]}
+          options={[{ value: '', name: t('pantry.nobodySaid') }, ...cold.map(({ id, name }) => ({ value: id, name }))]}
           onChange={setPlaceId}
           width={150}
         />
