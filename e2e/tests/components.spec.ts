@@ -1,5 +1,5 @@
 import { expect, test } from './a-house.js';
-import { complaints, newFormula, openMenu } from './a-page.js';
+import { complaints, newFormula, openMenu, storing } from './a-page.js';
 import { begun, endRun, goOn, storedRun, title, upTo } from './a-run.js';
 
 test('a filling is pasted under its heading, cooked on the stove, and filled as what is left of it', async ({ page, house }) => {
@@ -25,6 +25,7 @@ test('a filling is pasted under its heading, cooked on the stove, and filled as 
   await expect(page.getByText(/Boiled off must be from 0 to \d+ g/)).toBeVisible();
   await page.getByLabel('Boiled off').fill('50');
   await expect(page.getByLabel('Apples: a piece gets')).not.toHaveValue('0');
+  await expect(storing(page)).toContainText('stored');
   await page.getByRole('button', { name: /^Save as v2/ }).click();
   await page.getByRole('button', { name: /^Save v2/ }).click();
   await expect(page.getByText('v2 · as saved')).toBeVisible();
@@ -66,6 +67,7 @@ test('berries are folded into a batter by their name, and are no part of its per
   await page.getByLabel('Blueberries grams').fill('80');
   await expect(page.getByText('folded in').first()).toBeVisible();
   await expect(sugar).toHaveValue(before);
+  await expect(storing(page)).toContainText('stored');
   await page.getByRole('button', { name: /^Save as v2/ }).click();
   await page.getByRole('button', { name: /^Save v2/ }).click();
   await expect(page.getByText('v2 · as saved')).toBeVisible();

@@ -1,5 +1,5 @@
 import { expect, test } from './a-house.js';
-import { complaints, newFormula } from './a-page.js';
+import { complaints, newFormula, storing } from './a-page.js';
 import { begun, endRun, storedRun, title, upTo } from './a-run.js';
 
 /** The first number with its unit that a text shows: `3.2 mm`. */
@@ -20,6 +20,7 @@ test('a number is the same on the board, on paper, on the start page, at the ben
   const eachG = shown((await apples.innerText()).split('a piece')[0]!.split('·').at(-1)!, 'g');
   const thick = shown(await page.getByRole('tab', { name: /^Sheet/ }).innerText().then((text) => text.replace(/\s+/g, ' ')), 'mm'); // prettier-ignore
   const butter = `${await page.getByLabel('Butter, unsalted grams').inputValue()} g`;
+  await expect(storing(page)).toContainText('stored');
   await page.getByRole('button', { name: /^Save as v2/ }).click();
   await page.getByRole('button', { name: /^Save v2/ }).click();
   await expect(page.getByText('v2 · as saved')).toBeVisible();
