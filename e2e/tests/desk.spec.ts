@@ -1,5 +1,5 @@
 import { expect, test } from './a-house.js';
-import { CRACKER, forgetDraft, pour, storing, water } from './a-page.js';
+import { CRACKER, forgetDraft, newFormula, pour, storing, water } from './a-page.js';
 
 test.afterEach(({ page, request }) => forgetDraft(page, request));
 
@@ -29,6 +29,22 @@ test('other units are taken as typed and shown back in the baker’s own', async
   await expect(page.getByLabel('Hot start want')).toHaveValue('177');
   await page.getByLabel('Dry minutes').fill('0h06');
   await expect(page.getByTestId('ruling-bake')).toHaveText('16 min');
+});
+
+test('a version saved while its draft is still on its way is the newest, and no draft is left behind', async ({ page }) => {
+  await newFormula(page, 'Pressed at once', 'Closed tartlet');
+  await page.route('**/draft', async (route) => {
+    await new Promise((late) => setTimeout(late, 1500));
+    await route.continue();
+  });
+  await page.getByLabel('Rest', { exact: true }).fill('17');
+  const asked = page.waitForRequest(/\/draft$/);
+  await page.getByRole('button', { name: /^Save as v2/ }).click();
+  await asked;
+  await page.getByRole('button', { name: /^Save v2/ }).click();
+  await expect(page.getByText('v2 · as saved')).toBeVisible();
+  await page.reload();
+  await expect(page.getByText('v2 · as saved')).toBeVisible();
 });
 
 test('the numbers behind a chart can be read, and the early face keeps its contrast', async ({ page }) => {

@@ -257,7 +257,9 @@ export class FormulasService {
     await this.news.tell({ what: 'formula', id: formulaId });
     // Another device's later draft is not this one's to throw away.
     const held = body.draftRevision === undefined ? null : await this.drafts.findOne({ formulaId });
-    const draftKept = held !== null && held.revision > body.draftRevision!;
+    // What is saved here is no other's, though its answer was not heard before the save.
+    const isSavedHere = held !== null && sameJson(held.formula, body.formula) && Object.keys(held.typed).length === 0;
+    const draftKept = held !== null && held.revision > body.draftRevision! && !isSavedHere;
     if (!draftKept) await this.drafts.delete({ formulaId });
     return { ...savedOf(row), ...(draftKept ? { draftKept } : {}) };
   }

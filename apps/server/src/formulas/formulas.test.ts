@@ -77,6 +77,31 @@ describe('a new formula', () => {
   });
 });
 
+describe('a draft whose answer was not heard before its version was saved', () => {
+  it('goes with the save when it is what was saved, and stays when it is another’s', async () => {
+    const id = randomUUID();
+    const formula = starter();
+    await http().put(`/api/formulas/${id}`).send(body(formula)).expect(200);
+    const store = (next: Formula, revision: number) =>
+      http().put(`/api/formulas/${id}/draft`).send({ basedOn: 1, formula: next, typed: {}, revision }).expect(200);
+    const save = async (next: Formula, draftRevision: number) =>
+      (
+        await http()
+          .put(`/api/formulas/${id}/versions/${randomUUID()}`)
+          .send({ basedOn: 1, why: 'test', formula: next, setAside: [], draftRevision })
+          .expect(200)
+      ).body as { draftKept?: boolean };
+    const draftNow = async () => (await http().get(`/api/formulas/${id}`).expect(200)).body.draft as object | null;
+    const called = (name: string): Formula => ({ ...formula, name });
+    await store(called('Mine'), 0);
+    expect((await save(called('Mine'), 0)).draftKept).toBeUndefined();
+    expect(await draftNow()).toBeNull();
+    await store(called('Theirs'), 0);
+    expect((await save(called('Mine'), 0)).draftKept).toBe(true);
+    expect(await draftNow()).toMatchObject({ formula: { name: 'Theirs' } });
+  });
+});
+
 describe('the hand teaches the kitchen', () => {
   const record = (word: string, waterG: number, id = randomUUID()) =>
     http()

@@ -47,6 +47,19 @@ beforeEach(() => {
 });
 afterEach(() => jest.useRealTimers());
 
+/** The server's next answer comes when the function given back is called. */
+function slowly(): () => void {
+  const usual = globalThis.fetch;
+  let hear = () => {};
+  globalThis.fetch = jest.fn(async (...asked: Parameters<typeof fetch>) => {
+    const answered = await usual(...asked);
+    globalThis.fetch = usual;
+    await new Promise<void>((heard) => (hear = heard));
+    return answered;
+  }) as unknown as typeof fetch;
+  return () => hear();
+}
+
 describe('opening a draft', () => {
   it('takes the version when there is no draft, the server’s draft when there is one', async () => {
     await openDraft(detailWith(null), saved);
@@ -175,6 +188,53 @@ describe('keeping a draft', () => {
     pour(96);
     await pass(1000);
     expect(sent).toHaveLength(2);
+  });
+
+  it('a save waits for the draft that is on its way, so that it names the server’s revision', async () => {
+    await begin();
+    const hear = slowly();
+    pour(98);
+    await pass(700);
+    let saved = false;
+    const holding = holdDraft().then(() => (saved = true));
+    await pass(500);
+    expect([saved, useDraft.getState().revision]).toEqual([false, 0]);
+    await act(async () => {
+      hear();
+      await holding;
+    });
+    expect([saved, useDraft.getState().revision]).toEqual([true, 1]);
+    releaseDraft();
+  });
+
+  it('a save does not wait for ever for a draft that nobody answers', async () => {
+    await begin();
+    const hear = slowly();
+    pour(98);
+    await pass(700);
+    const holding = holdDraft();
+    await pass(3000);
+    await holding;
+    hear();
+    await pass(100);
+    releaseDraft();
+  });
+
+  it('what was typed in another formula while the first was on its way follows it', async () => {
+    await begin();
+    const hear = slowly();
+    pour(98);
+    await pass(700);
+    await act(() => openDraft({ id: 'g', versions: [], draft: null }, { ...saved, formulaId: 'g' }));
+    const other = renderHook(() => useDraftKeeping('g'));
+    pour(77);
+    await pass(1000);
+    expect(sent).toHaveLength(1);
+    hear();
+    await pass(100);
+    expect(sent.map(({ formula }) => formula.rows[0]!.amountG)).toEqual([98, 77]);
+    expect(useDraft.getState()).toMatchObject({ formulaId: 'g', storing: 'stored' });
+    other.unmount();
   });
 
   it('a cached answer older than this browser’s own draft does not take its place', async () => {

@@ -9,10 +9,15 @@ import { keepDraft, keptDraft, type KeptDraft } from './kept-draft';
 const HERE_MS = 120;
 const SERVER_MS = 600;
 const AGAIN_MS = 2000;
+/** A save does not wait longer than this for the draft before it: the server knows the draft it saves by what is in it. */
+const HEARD_MS = 3000;
 
 let hereTimer: ReturnType<typeof setTimeout> | undefined;
 let serverTimer: ReturnType<typeof setTimeout> | undefined;
-let sending = false;
+/** What is on its way to the server, until its answer has been heard. */
+let sending: Promise<void> | null = null;
+/** Something newer than what is on its way waits to follow it. */
+let wanted = false;
 /** While a version is being saved: a draft that arrived after it would outlive it. */
 let held = false;
 
@@ -106,9 +111,13 @@ export async function flushDraft(): Promise<void> {
   if (waiting) await Promise.all([keepHere(true), keepOnServer()]);
 }
 
-/** Before a version is saved: sends what waits, then keeps the draft still until the next one is opened or the save has failed. */
+/**
+ * Before a version is saved: sends what waits and hears what is on its way, then keeps the draft still until the next one is opened
+ * or the save has failed. A save that named an older revision than the server's would leave the draft behind as another device's.
+ */
 export async function holdDraft(): Promise<void> {
-  await flushDraft();
+  const heard = flushDraft().then(() => sending);
+  await Promise.race([heard, new Promise((late) => setTimeout(late, HEARD_MS))]);
   held = true;
 }
 export const releaseDraft = (): void => {
@@ -128,27 +137,38 @@ async function keepHere(waiting: boolean): Promise<void> {
   await keepDraft(formulaId, { basedOn, formula, typed, undo, redo, revision, waiting });
 }
 
-async function keepOnServer(): Promise<void> {
-  const { formulaId, basedOn, formula, typed, revision, change, storing, setStoring } = useDraft.getState();
+function keepOnServer(): Promise<void> {
   serverTimer = undefined;
-  if (sending || held || storing === 'clash') return;
-  sending = true;
+  wanted = true;
+  sending ??= sendAll().finally(() => {
+    sending = null;
+  });
+  return sending;
+}
+
+async function sendAll(): Promise<void> {
+  while (wanted) {
+    wanted = false;
+    await sendOnce();
+  }
+}
+
+async function sendOnce(): Promise<void> {
+  const { formulaId, basedOn, formula, typed, revision, change, storing, setStoring } = useDraft.getState();
+  if (held || storing === 'clash') return;
   if (storing !== 'hereOnly') setStoring({ storing: 'storing' });
-  let again = false;
+  const isOpen = () => useDraft.getState().formulaId === formulaId && useDraft.getState().basedOn === basedOn;
   try {
     const stored = await storeDraft(formulaId, { basedOn, formula, typed, revision });
-    const now = useDraft.getState();
-    if (now.formulaId !== formulaId || now.basedOn !== basedOn) return;
-    again = now.change !== change;
+    if (!isOpen()) return;
+    const again = useDraft.getState().change !== change;
+    if (again) wanted = true;
     setStoring({ revision: stored.revision, storedAt: stored.storedAt, storing: 'stored' });
     await keepHere(again);
   } catch (error) {
     const clash = error instanceof ApiError && error.code === 'conflict';
-    setStoring({ storing: clash ? 'clash' : 'hereOnly' });
-  } finally {
-    sending = false;
+    if (isOpen()) setStoring({ storing: clash ? 'clash' : 'hereOnly' });
   }
-  if (again) await keepOnServer();
 }
 
 /** Ends a clash: this device's draft goes over the other's, or the other's is taken. */

@@ -32,6 +32,7 @@ import { SaveVersionButton } from './save-version';
 import { StoringStrip, StoringWords } from './storing';
 import { TheLine } from './the-line';
 import { useEvaluation } from './use-evaluation';
+import { useTakeChange } from './use-take-change';
 import { t } from '../../platform/words';
 import type { Edit } from '@north-leaf/core';
 
@@ -56,16 +57,12 @@ type Props = {
 /** One formula: the Line, the board of the stage that is looked at, the Outlook and what to change. */
 export function Workspace({ detail, saved, stage, onStage, kitchen, pantry }: Props) {
   const { palette } = useTheme();
-  const { edit } = useDraft.getState();
   const worked = useEvaluation(kitchen, pantry);
   const { evaluation, of, stale, failed } = worked;
   // Everything on this page is about the formula that was worked out; only the fields are ahead of it.
   const formula = of ?? saved.formula;
   const changes = useMemo(() => countedChanges(saved.formula, formula), [saved.formula, formula]);
-  const apply = (finding: Finding) => {
-    // A finding about an older draft is not applied to a newer one.
-    if (finding.change && useDraft.getState().formula === of) edit(`finding:${finding.code}:${Date.now()}`, () => finding.change!.edits);
-  };
+  const apply = useTakeChange(worked, kitchen, pantry);
   const keys = useKeys(onStage, evaluation ? firstChange(evaluation, stage) : undefined, apply);
   const Shown = boards[stage];
   return (
