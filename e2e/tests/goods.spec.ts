@@ -82,3 +82,56 @@ test('muffins: batter stands in its bowl and is poured by weight to its height; 
   await endRun(house.base, id);
   expect(errors).toEqual([]);
 });
+
+test('one mixing for two goods: weighed together, a share cut for each, and each begun from its share', async ({ page, house }) => {
+  const errors = complaints(page);
+  await newFormula(page, 'Shared crust', 'Galette crust');
+  await newFormula(page, 'Jam tartlets', 'Closed tartlet');
+  await openMenu(page.getByRole('combobox', { name: 'Take the dough of' }));
+  await page.getByRole('option', { name: 'Shared crust, v1' }).click();
+  await expect(page.getByRole('region', { name: 'Where this dough is from' })).toBeVisible();
+  await page.getByRole('button', { name: /^Save as v2/ }).click();
+  await page.getByRole('button', { name: /^Save v2/ }).click();
+  await expect(page.getByText('v2 · as saved')).toBeVisible();
+  await page.getByRole('link', { name: 'Shared crust' }).click();
+  await page.getByRole('link', { name: 'Mix once for them' }).click();
+
+  const mixing = page.getByRole('region', { name: 'One mixing for several goods' });
+  await mixing.getByLabel('One mixing for several goods').check();
+  const tartlets = mixing.getByLabel('Dough for Jam tartlets, g');
+  await tartlets.fill('soon');
+  await expect(mixing.getByText(/A weight is a number, got “soon”/)).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Start', exact: true })).toBeHidden();
+  await tartlets.fill('300');
+  await expect(page.getByRole('region', { name: 'Steps' })).toContainText('Cut off 300 g for Jam tartlets');
+  await expect(page.getByRole('region', { name: 'Steps' })).not.toContainText('How is it?');
+  const reason = page.getByRole('textbox', { name: /^Why it is baked all the same/ });
+  if (await reason.isVisible()) await reason.fill('a trial for ourselves');
+  await page.getByRole('button', { name: 'Start', exact: true }).click();
+  await page.waitForURL(/\/run\/[0-9a-f-]{36}$/);
+  const id = page.url().split('/').at(-1)!;
+  await upTo(house.base, id, 'divide:0');
+  await page.reload();
+  await expect(title(page)).toHaveText(/^Cut off .* for Shared crust$/);
+  await goOn(page);
+  await expect(title(page)).toHaveText('Cut off 300 g for Jam tartlets');
+  await expect(async () => {
+    await page.keyboard.press('PageDown');
+    expect(page.url()).toContain('/bakes/');
+  }).toPass({ intervals: [300] });
+
+  // The mixing is over; each share waits with its day, and its good begins from it.
+  await expect(page.getByRole('link', { name: 'Begin Shared crust' })).toBeVisible();
+  await page.getByRole('link', { name: 'Begin Jam tartlets' }).click();
+  await expect(page.getByText(/300 g/).first()).toBeVisible();
+  const steps = page.getByRole('region', { name: 'Steps' });
+  await expect(steps).toContainText('How is it?');
+  await expect(steps).not.toContainText('Cut off');
+  if (await reason.isVisible()) await reason.fill('a trial for ourselves');
+  await page.getByRole('button', { name: 'Start', exact: true }).click();
+  await page.waitForURL(/\/run\/[0-9a-f-]{36}$/);
+  const good = await storedRun(house.base, page.url().split('/').at(-1)!);
+  expect(good.steps.some(({ key }) => key === 'weigh:b1' || key === 'feel')).toBe(false);
+  await endRun(house.base, good.id);
+  expect(errors).toEqual([]);
+});

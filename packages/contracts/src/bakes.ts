@@ -2,7 +2,7 @@ import Joi from 'joi';
 import { bodyOf, nested } from './check.js';
 import { day, id, instant, uuid, version, type Part } from './fields.js';
 import { againstWords, beginnings, handWordOrder, leftOvers, measuredWhats, symptoms } from '@north-leaf/core';
-import type { BakeEvent, Begins, Happened, MeasuredWhat, PlannedLook, RunStep } from '@north-leaf/core';
+import type { BakeEvent, Begins, GoodOfDough, Happened, MeasuredWhat, PlannedLook, RunStep } from '@north-leaf/core';
 
 const dots = () => Joi.number().integer().min(1).max(5).optional();
 /** Low and high of each measure, in its unit. */
@@ -140,6 +140,8 @@ export type StartBody = {
   readonly factor: number;
   readonly looks: readonly PlannedLook[];
   /** From what another run left; the size is then its mass. */ readonly begins?: Begins;
+  /** One mixing for these goods, each with its share of the dough; the size is then what they take together. */
+  readonly goods?: readonly Omit<GoodOfDough, 'name'>[];
   /** Unsafe findings that were confirmed, each with its reason. */ readonly confirmed: readonly {
     readonly code: string;
     readonly reason: string;
@@ -152,6 +154,11 @@ export const startBodySchema: Joi.ObjectSchema<StartBody> = bodyOf<StartBody>({
   factor: Joi.number().min(0.01).max(100),
   looks: Joi.array().items(plannedLook).max(12),
   begins: nested<Begins>({ lotId: id(), what: Joi.valid(...beginnings) }).optional(),
+  goods: Joi.array()
+    .items(nested<Omit<GoodOfDough, 'name'>>({ formulaId: uuid(), version: version(), doughG: Joi.number().min(1).max(100_000) }))
+    .min(1)
+    .max(12)
+    .optional(),
   confirmed: Joi.array()
     .items(nested<StartBody['confirmed'][number]>({ code: Joi.string().max(60), reason: Joi.string().trim().min(3).max(300) }))
     .max(40),

@@ -1,6 +1,15 @@
 import { Injectable } from '@nestjs/common';
 import { randomUUID } from 'node:crypto';
-import { asBaked, runState, standingEvents, type BakeEvent, type Begins } from '@north-leaf/core';
+import {
+  asBaked,
+  isStillDoughOf,
+  runState,
+  standingEvents,
+  type BakeEvent,
+  type Begins,
+  type Formula,
+  type GoodOfDough,
+} from '@north-leaf/core';
 import { EvaluatorService } from '../evaluator/evaluator.service.js';
 import { FormulasService, type Tally } from '../formulas/formulas.service.js';
 import { KitchenService } from '../kitchen/kitchen.service.js';
@@ -20,10 +29,13 @@ import { bakeOf, eventsOf, heldEvents, inOrder } from './rows.js';
 import { UnderWayEntity } from './under-way.entity.js';
 import type { Bake, BakeBody, BakesPart, PantryBook, Run, StartBody } from '@north-leaf/contracts';
 
-/** A lot, the batches that were made of it, and those made of these: Monday's milk is in Wednesday's tarts by way of Tuesday's custard. */
+/** A lot, and the batches and left doughs that were made of it, and of these: Monday's milk is in Wednesday's tarts by way of Tuesday's custard. */
 const MADE_OF_LOT = (lot: string) => `WITH RECURSIVE of_lot("id") AS (
     SELECT ${lot}::text UNION SELECT l."id"::text FROM "lots" l JOIN of_lot o
-      ON l."document" @> jsonb_build_object('madeOf', jsonb_build_array(jsonb_build_object('lotId', o."id"))) WHERE l."kitchenId" = $1
+      ON l."document" @> jsonb_build_object('madeOf', jsonb_build_array(jsonb_build_object('lotId', o."id")))
+      OR l."document"->'from'->>'bakeId' IN (
+        SELECT u."bakeId"::text FROM "lot_uses" u WHERE u."kitchenId" = $1 AND u."lotId" = o."id" AND u."usedG" > 0)
+      WHERE l."kitchenId" = $1
   ) SELECT "id" FROM of_lot`;
 
 @Injectable()
@@ -115,7 +127,7 @@ export class BakesService {
         if (!begun) throw new ApiError('unavailable', 'This run was being stored. Try again.');
         const { factor, steps, begins, kitchen } = begun;
         // Worked out before: another run may have begun from the same lot meanwhile.
-        if (begins && this.begun(body.begins!, await this.pantry.whole(), formulaId, version).amountG !== begins.amountG)
+        if (begins && (await this.begun(body.begins!, await this.pantry.whole(), formulaId, version)).amountG !== begins.amountG)
           throw new ApiError('conflict', 'Somebody took from this lot meanwhile. Look at what is left and start again.');
         const startedAt = this.clock.now();
         const { roomC, humidityShare } = kitchen;
@@ -133,17 +145,21 @@ export class BakesService {
     });
   }
 
-  private async worked({ formulaId, version, looks, confirmed, factor, begins: wanted }: StartBody) {
+  private async worked({ formulaId, version, looks, confirmed, factor, begins: wanted, goods: sharing = [] }: StartBody) {
     await this.refuseUnknown(formulaId, version);
     const formula = await this.formulas.formulaOf(formulaId, version);
     const [kitchen, pantry] = [await this.kitchen.current(), await this.pantry.whole()];
-    const begins = wanted ? this.begun(wanted, pantry, formulaId, version) : null;
+    if (wanted && sharing.length > 0)
+      throw invalid('goods', 'cannot share a dough that is mixed already: leave out one of begins and goods');
+    const begins = wanted ? await this.begun(wanted, pantry, formulaId, version) : null;
+    const goods = await this.goodsOf(formulaId, version, sharing);
     const begun = await this.evaluator.run({
       kind: 'begin',
       formula,
       kitchen,
       pantry,
       begins,
+      goods,
       factor,
       looks,
       confirmed: confirmed.map(({ code }) => code),
@@ -186,13 +202,40 @@ export class BakesService {
     });
   }
 
-  /** The lot that a run begins from: one that a bake of the same version left, and that holds something. */
-  private begun({ lotId, what }: Begins, pantry: PantryBook, formulaId: string, version: number): KeptBegins {
+  /** Goods that are mixed together: each of this dough still, with the name it goes by. */
+  private async goodsOf(formulaId: string, version: number, goods: NonNullable<StartBody['goods']>): Promise<readonly GoodOfDough[]> {
+    const named: GoodOfDough[] = [];
+    for (const [i, good] of goods.entries()) {
+      await this.refuseUnknown(good.formulaId, good.version, `goods[${i}].version`);
+      const formula = await this.formulas.formulaOf(good.formulaId, good.version);
+      if (!(await this.takesDoughOf(formula, good, { formulaId, version })))
+        throw invalid(`goods[${i}]`, `is not of this dough: ${formula.name} v${good.version} takes another, or was changed since`);
+      named.push({ ...good, name: formula.name });
+    }
+    return named;
+  }
+
+  /** Whether a version is made of the dough of another: its own, or one that it follows and has not changed since. */
+  private async takesDoughOf(formula: Formula, good: VersionOf, source: VersionOf): Promise<boolean> {
+    if (good.formulaId === source.formulaId && good.version === source.version) return true;
+    if (formula.doughOf?.formulaId !== source.formulaId) return false;
+    if (!(await this.formulas.hasVersion(source.formulaId, source.version))) return false;
+    return isStillDoughOf(formula, await this.formulas.formulaOf(source.formulaId, source.version));
+  }
+
+  /** The lot that a run begins from: one that a bake of the same version left, or of the dough that it follows, and that holds something. */
+  private async begun({ lotId, what }: Begins, pantry: PantryBook, formulaId: string, version: number): Promise<KeptBegins> {
     const lot = pantry.lots[lotId];
     const of = lot && pantry.ingredients[lot.ingredientId]?.madeFrom;
-    const fits = lot?.from?.what === what && of !== undefined && 'formulaId' in of && of.formulaId === formulaId && of.version === version;
-    if (!fits || !(lot.onHandG !== undefined && lot.onHandG > 0)) {
-      const message = fits ? 'holds nothing any more' : 'is not a lot that a bake of this version left';
+    const left = lot?.from?.what === what && of?.formulaId !== undefined;
+    const source: VersionOf | null = left ? { formulaId: of.formulaId, version: of.version } : null;
+    const good = { formulaId, version };
+    const isOwn = source?.formulaId === formulaId && source.version === version;
+    const fits =
+      isOwn ||
+      (what === 'dough' && source !== null && (await this.takesDoughOf(await this.formulas.formulaOf(formulaId, version), good, source)));
+    if (!fits || !(lot?.onHandG !== undefined && lot.onHandG > 0)) {
+      const message = fits ? 'holds nothing any more' : 'is not a lot that a bake of this version or of its dough left';
       throw new ApiError('invalid', `The lot ${message}.`, [{ path: 'begins.lotId', code: 'input', message }]);
     }
     return { lotId, what, amountG: lot.onHandG };
@@ -270,10 +313,10 @@ export class BakesService {
     await this.formulas.tally(bake.formulaId, { bakes: 1, likedSum: 0, likedCount: 0 });
   }
 
-  private async refuseUnknown(formulaId: string, version: number): Promise<void> {
+  private async refuseUnknown(formulaId: string, version: number, path = 'version'): Promise<void> {
     if (await this.formulas.hasVersion(formulaId, version)) return;
     throw new ApiError('invalid', 'This formula has no such version.', [
-      { path: 'version', code: 'input', message: `there is no version ${version}` },
+      { path, code: 'input', message: `there is no version ${version}` },
     ]);
   }
 
@@ -382,6 +425,7 @@ const likedOf = (events: readonly BakeEvent[]): number[] =>
   standingEvents(events).flatMap(({ what }) => (what.kind === 'rated' && what.liked !== undefined ? [what.liked] : []));
 
 type Header = Pick<BakeEntity, 'id' | 'formulaId' | 'version' | 'factor' | 'begins'> & { readonly isRun: boolean };
+type VersionOf = { readonly formulaId: string; readonly version: number };
 type KeptBegins = Begins & { readonly amountG: number };
 
 const MOST_PHOTOS = 24;

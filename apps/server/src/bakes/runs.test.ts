@@ -3,7 +3,7 @@ import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import sharp from 'sharp';
 import { anApp, until, type AnApp } from '../testing/an-app.js';
-import { runState, type BakeEvent, type Happened, type Kitchen, type Lot, type RunStep } from '@north-leaf/core';
+import { runState, withDoughOf, type BakeEvent, type Formula, type Happened, type Kitchen, type Lot, type RunStep } from '@north-leaf/core';
 import type { BakesPart, PantryBook, Run } from '@north-leaf/contracts';
 
 const FORMULA = '3f3a2a52-8c0c-4b57-9c7e-1f6a5c0e7a11';
@@ -219,7 +219,74 @@ describe('what a run leaves', () => {
       .put(`/api/bakes/${randomUUID()}/run`)
       .send({ ...body, begins: { lotId: 'lot-sorghum-8', what: 'dough' } })
       .expect(400);
-    expect(refused.body.message).toContain('is not a lot that a bake of this version left');
+    expect(refused.body.message).toContain('is not a lot that a bake of this version or of its dough left');
+  });
+});
+
+describe('one mixing for two goods', () => {
+  const follower = randomUUID();
+  const shares = (goodG = 220) => [
+    { formulaId: FORMULA, version: 2, doughG: 428 },
+    { formulaId: follower, version: 1, doughG: goodG },
+  ];
+  const startWith = (goods: object, more: object = {}) =>
+    the
+      .http()
+      .put(`/api/bakes/${randomUUID()}/run`)
+      .send({ ...body, ...more, goods });
+  beforeAll(async () => {
+    const { body: source } = await the.http().get(`/api/formulas/${FORMULA}/versions/2`).expect(200);
+    const { formula } = source as { formula: Formula };
+    const good = withDoughOf({ ...formula, name: 'Cheese thins' }, formula, { formulaId: FORMULA, version: 2 });
+    await the.http().put(`/api/formulas/${follower}`).send({ versionId: randomUUID(), why: 'test', formula: good }).expect(200);
+  });
+
+  it('weighs for both, cuts a share for each, and bakes nothing itself', async () => {
+    const { body: run } = (await startWith(shares()).expect(200)) as { body: Run };
+    expect(run.steps.every(({ stage }) => ['blend', 'dough', 'chill'].includes(stage))).toBe(true);
+    const weighedG = run.steps.reduce((sum, { kind, amountG, heldG }) => sum + (kind === 'weigh' ? amountG! + (heldG ?? 0) : 0), 0);
+    expect(weighedG).toBeCloseTo(648, 6);
+    const divided = run.steps.filter(({ what }) => what === 'divide');
+    expect(divided.map(({ name, amountG }) => [name, amountG])).toEqual([
+      ['Seeded sorghum crackers', 428],
+      ['Cheese thins', 220],
+    ]);
+  });
+
+  it('each good begins from its share, and what went into the dough is found in both', async () => {
+    const { body: run } = (await startWith(shares()).expect(200)) as { body: Run };
+    const { key, rowKey } = run.steps.find(({ kind, ingredientId }) => kind === 'weigh' && ingredientId === 'sorghum')!;
+    await send(run.id, [event({ kind: 'weighed', rowKey: rowKey!, addedG: 100, lotId: 'lot-sorghum-8' }, key)]).expect(200);
+    const lotId = randomUUID();
+    const left = { kind: 'leftOver', lotId, what: 'dough', amountG: 220, placeId: 'fridge', useByOn: '2027-01-20' } as const;
+    await send(run.id, [event(left, 'divide:1')]).expect(200);
+    const begins = { lotId, what: 'dough' };
+    const good = (
+      await the
+        .http()
+        .put(`/api/bakes/${randomUUID()}/run`)
+        .send({ ...body, formulaId: follower, version: 1, begins })
+        .expect(200)
+    ).body as Run;
+    expect(good.factor).toBeCloseTo(220 / 428, 1);
+    const { body: found } = await the.http().get('/api/bakes?lotId=lot-sorghum-8').expect(200);
+    const ids = (found as { items: { id: string }[] }).items.map(({ id }) => id);
+    expect(ids).toEqual(expect.arrayContaining([run.id, good.id]));
+  });
+
+  it.each<[string, (goods: ReturnType<typeof shares>) => object, object, RegExp]>([
+    [
+      'a good of another dough',
+      (goods) => [{ ...goods[0]!, formulaId: '8c1e6f2a-4d3b-4a58-9e21-0b7d5c6f4a33', version: 1 }],
+      {},
+      /goods\[0\]/,
+    ],
+    ['a version there is not', (goods) => [{ ...goods[1]!, version: 9 }], {}, /goods\[0\]\.version/],
+    ['no dough', (goods) => [{ ...goods[0]!, doughG: 0 }], {}, /goods\[0\]\.doughG/],
+    ['a dough that is mixed already', (goods) => goods, { begins: { lotId: 'x', what: 'dough' } }, /goods/],
+  ])('%s is refused at its field', async (_name, change, more, where) => {
+    const { body: refused } = await startWith(change(shares()), more).expect(400);
+    expect((refused as { problems: { path: string }[] }).problems[0]!.path).toMatch(where);
   });
 });
 

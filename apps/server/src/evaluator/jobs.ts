@@ -1,8 +1,11 @@
 import {
   evaluate,
+  factorForGoods,
   factorOfKept,
   findingsOf,
   InputError,
+  isOfMixing,
+  mixingSteps,
   needsColdOnceBaked,
   runSteps,
   scaled,
@@ -10,6 +13,7 @@ import {
   type Begins,
   type Evaluation,
   type Formula,
+  type GoodOfDough,
   type Kitchen,
   type Pantry,
   type PlannedLook,
@@ -26,6 +30,7 @@ export type EvaluatorJob =
       readonly kind: 'begin';
       readonly factor: number;
       readonly begins: (Begins & { readonly amountG: number }) | null;
+      /** One mixing for these; none: the formula's own good, led to its end. */ readonly goods: readonly GoodOfDough[];
       readonly looks: readonly PlannedLook[];
       /** Codes of what is unsafe and was confirmed. */ readonly confirmed: readonly string[];
     } & Case);
@@ -41,13 +46,17 @@ export function evaluated(job: EvaluatorJob): EvaluatorAnswer<EvaluatorJob> {
   const { formula, kitchen, pantry } = job;
   if (job.kind === 'evaluate') return evaluate(formula, kitchen, pantry);
   if (job.kind === 'needsColdOnceBaked') return needsColdOnceBaked(formula, kitchen, pantry);
-  const { begins, looks, confirmed } = job;
-  const factor = begins ? (factorOfKept(begins.what, begins.amountG, evaluate(formula, kitchen, pantry)) ?? job.factor) : job.factor;
+  const { begins, goods, looks, confirmed } = job;
+  const asWritten = begins || goods.length > 0 ? evaluate(formula, kitchen, pantry) : null;
+  const fitting = asWritten && (begins ? factorOfKept(begins.what, begins.amountG, asWritten) : factorForGoods(goods, asWritten));
+  const factor = fitting ?? job.factor;
   const batch = scaled(formula, factor);
   const evaluation = evaluate(batch, kitchen, pantry);
-  const open = findingsOf(evaluation).find(({ unsafe, code }) => unsafe && !confirmed.includes(code));
+  const about = findingsOf(evaluation).filter(({ stage }) => goods.length === 0 || isOfMixing(stage));
+  const open = about.find(({ unsafe, code }) => unsafe && !confirmed.includes(code));
   if (open) return { unsafe: open.code };
   try {
+    if (goods.length > 0) return { factor, steps: mixingSteps({ formula: batch, kitchen, pantry }, evaluation, goods) };
     const steps = runSteps({ formula: batch, kitchen, pantry }, evaluation, looks);
     return { factor, steps: begins ? stepsFrom(steps, begins.what) : steps };
   } catch (error) {

@@ -45,6 +45,13 @@ export const beginnings = ['dough', 'shaped'] as const;
  * canBegin('dough'); // => true
  */
 export const canBegin = (what: LeftOver): what is Begins['what'] => (beginnings as readonly LeftOver[]).includes(what);
+/** A good of a dough that is mixed once for several, and its share of that dough. */
+export type GoodOfDough = {
+  readonly formulaId: string;
+  readonly version: number;
+  readonly name: string;
+  readonly doughG: number;
+};
 export type Begins = { readonly lotId: string; readonly what: (typeof beginnings)[number] };
 
 /** A look into the oven, and what it should show. */
@@ -132,6 +139,7 @@ export const stepWhats = [
   'drop',
   'pipe',
   'pour',
+  'divide',
   'pressIn',
   'pat',
   'spreadThin',
@@ -214,6 +222,8 @@ export type RunStep = {
   /** What goes on or in, by name. */ readonly names?: readonly string[];
   /** Of the pan or cup that it is poured into. */ readonly depthMm?: number;
   /** Strips of a lattice, longest first. */ readonly lengthsMm?: readonly number[];
+  /** The good that a share of the dough is for, and where the share waits. */
+  readonly forGood?: { readonly formulaId: string; readonly version: number; readonly placeId: string };
   readonly parts?: number;
   /** Which fold or look, of how many. */ readonly n?: number;
   readonly of?: number;

@@ -5,7 +5,7 @@ import { fridgeC } from '../facts/keeping.js';
 import { leftOverDays } from '../facts/keeping-dough.js';
 import { daysAfter } from '../units/days.js';
 import { stageNames } from '../findings/finding.js';
-import type { Begins, LeftOver, RunStep } from '../document/bake.js';
+import type { Begins, GoodOfDough, LeftOver, RunStep } from '../document/bake.js';
 import type { Formula } from '../document/formula.js';
 import type { Kitchen, Place } from '../document/kitchen.js';
 import type { Pantry } from '../document/pantry.js';
@@ -118,6 +118,19 @@ export function factorOfKept(what: Begins['what'], amountG: number, evaluation: 
   if (dough.state === 'waiting' || sheet.state === 'waiting') return null;
   const wholeG = what === 'dough' ? dough.result.doughG : sheet.result.pieceG * sheet.result.pieces;
   return wholeG > 0 ? amountG / wholeG : null;
+}
+
+/**
+ * How many times the formula the dough for several goods is.
+ *
+ * Units    g.
+ * Throws   nothing; null where the dough cannot be worked out or nothing is asked for.
+ * Findings none.
+ * Source   the goods' shares over the formula's own dough.
+ */
+export function factorForGoods(goods: readonly Pick<GoodOfDough, 'doughG'>[], { dough }: Pick<Evaluation, 'dough'>): number | null {
+  const wantedG = goods.reduce((sum, { doughG }) => sum + doughG, 0);
+  return dough.state === 'waiting' || dough.result.doughG <= 0 || wantedG <= 0 ? null : wantedG / dough.result.doughG;
 }
 
 const firstStage: Readonly<Record<Begins['what'], RunStep['stage']>> = { dough: 'sheet', shaped: 'bake' };

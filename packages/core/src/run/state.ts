@@ -147,7 +147,7 @@ function asItIsNow(planned: RunStep, stood: readonly BakeEvent[], factor: number
   if (factor === 1) return swapped;
   return {
     ...swapped,
-    ...(swapped.kind === 'weigh' ? { amountG: swapped.amountG! * factor } : {}),
+    ...(swapped.kind === 'weigh' || swapped.what === 'divide' ? { amountG: swapped.amountG! * factor } : {}),
     ...(swapped.heldG === undefined ? {} : { heldG: swapped.heldG * factor }),
   };
 }

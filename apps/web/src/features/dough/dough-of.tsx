@@ -114,6 +114,7 @@ function TakenFrom({ from }: { from: { readonly formulaId: string; readonly vers
 function Needed({ goods }: { goods: readonly { readonly id: string; readonly name: string; readonly doughG: number }[] }) {
   const units = usePreferences((state) => state.units);
   const formula = useFormula();
+  const formulaId = useDraft((state) => state.formulaId);
   const doughG = formula.blendG + formula.rows.reduce((sum, { use, amountG }) => sum + (use === 'dough' ? amountG : 0), 0);
   const neededG = goods.reduce((sum, good) => sum + good.doughG, 0);
   return (
@@ -133,6 +134,9 @@ function Needed({ goods }: { goods: readonly { readonly id: string; readonly nam
         <span>{t('dough.together')}</span>
         <span>{showQuantity(neededG, 'mass', units, 0)}</span>
       </Box>
+      <Button component={Link} size="small" variant="outlined" sx={{ mt: 1, mr: 1 }} to={`/run/new?formula=${formulaId}`}>
+        {t('dough.mixOnceForThem')}
+      </Button>
       {neededG > 0 && Math.abs(neededG - doughG) > 1 && (
         <Button
           size="small"

@@ -1,13 +1,16 @@
 import {
   bakeCaseFor,
   evaluate,
+  factorForGoods,
   factorOfKept,
   findingsOf,
   InputError,
+  isOfMixing,
   looksAfter,
   looksStudy,
   families,
   madeReadyFor,
+  mixingSteps,
   neededRests,
   runSteps,
   replyTo,
@@ -18,6 +21,7 @@ import {
   type Finding,
   type Formula,
   type Begins,
+  type GoodOfDough,
   type LooksLeft,
   type LooksStudy,
   type MadeReady,
@@ -34,18 +38,19 @@ export type RunPlan = {
   readonly steps: readonly RunStep[];
   readonly factor: number;
   readonly times: RunTimes;
-  readonly pieces: number;
+  /** Null for a mixing: nothing is shaped in it. */ readonly pieces: number | null;
   readonly loads: number;
   readonly unsafe: readonly Finding[];
   /** What has to be cold or soft before the first step. */ readonly ready: readonly MadeReady[];
 };
-/** So many times the formula, or as much as another run left. */
-export type Size = { readonly factor: number } | (Begins & { readonly amountG: number });
+/** So many times the formula, as much as another run left, or one mixing for several goods. */
+export type Size = { readonly factor: number } | (Begins & { readonly amountG: number }) | { readonly goods: readonly GoodOfDough[] };
 
 const { surround, here } = surroundings();
 let formula: Formula;
 let evaluation: Evaluation;
 let begins: Begins['what'] | null;
+let goods: readonly GoodOfDough[];
 
 const bakeOf = (of: Formula) => bakeCaseFor(of, here().kitchen, here().pantry);
 const api = {
@@ -54,30 +59,37 @@ const api = {
   plan: (written: Formula, size: Size): Reply<RunPlan> =>
     replyTo(() => {
       const { kitchen, pantry } = here();
-      const factor = 'factor' in size ? size.factor : (factorOfKept(size.what, size.amountG, evaluate(written, kitchen, pantry)) ?? 1);
+      const factor = factorOf(written, size);
       formula = scaled(written, factor);
       evaluation = evaluate(formula, kitchen, pantry);
       begins = 'what' in size ? size.what : null;
+      goods = 'goods' in size ? size.goods : [];
+      const isMixing = goods.length > 0;
       const steps = stepsWith();
       const { sheet, dough } = evaluation;
       const family = families[formula.family];
-      if (sheet.state === 'waiting' || dough.state === 'waiting') throw new InputError('', 'cannot be worked out');
+      if (dough.state === 'waiting' || (sheet.state === 'waiting' && !isMixing)) throw new InputError('', 'cannot be worked out');
       return {
         steps,
         factor,
         times: runTimes(steps),
-        pieces: sheet.result.pieces,
-        loads: sheet.result.loads,
-        unsafe: findingsOf(evaluation).filter(({ unsafe }) => unsafe),
-        ready: family ? madeReadyFor({ formula, family, kitchen, pantry }, dough.result.makeUp).before : [],
+        pieces: isMixing || sheet.state === 'waiting' ? null : sheet.result.pieces,
+        loads: isMixing || sheet.state === 'waiting' ? 0 : sheet.result.loads,
+        unsafe: findingsOf(evaluation).filter(({ unsafe, stage }) => unsafe && (!isMixing || isOfMixing(stage))),
+        // What stands in the cold before the mixing is no matter of a dough that is there.
+        ready: family && begins === null ? madeReadyFor({ formula, family, kitchen, pantry }, dough.result.makeUp).before : [],
       };
     }),
   rests(): NeededRest[] {
-    return neededRests(formula, here().kitchen, here().pantry, evaluation);
+    const rests = neededRests(formula, here().kitchen, here().pantry, evaluation);
+    // Those of this run: what began from dough has rested it already.
+    const own = new Set(stepsWith().map(({ key }) => key));
+    return rests.filter(({ key }) => own.has(key));
   },
   /** When to look, and the steps with those looks in them: what is shown is what will be led. */
   looks(): { readonly looks: LooksStudy['looks']; readonly steps: readonly RunStep[] } {
-    const theCase = bakeOf(formula);
+    // Nothing is looked at in the oven before a good is in it.
+    const theCase = goods.length > 0 ? null : bakeOf(formula);
     const looks = theCase ? atOnce(looksStudy(theCase)).looks : [];
     return { looks, steps: stepsWith(looks) };
   },
@@ -88,7 +100,15 @@ const api = {
   },
 };
 
+/** How many times the formula is made. */
+function factorOf(written: Formula, size: Size): number {
+  if ('factor' in size) return size.factor;
+  const asWritten = evaluate(written, here().kitchen, here().pantry);
+  return ('goods' in size ? factorForGoods(size.goods, asWritten) : factorOfKept(size.what, size.amountG, asWritten)) ?? 1;
+}
+
 function stepsWith(looks?: LooksStudy['looks']): readonly RunStep[] {
+  if (goods.length > 0) return mixingSteps({ formula, ...here() }, evaluation, goods);
   const whole = runSteps({ formula, ...here() }, evaluation, looks);
   return begins === null ? whole : stepsFrom(whole, begins);
 }

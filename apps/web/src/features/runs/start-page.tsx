@@ -20,6 +20,7 @@ import {
   scaled,
   type MadeReady,
   type NeededRest,
+  type GoodOfDough,
   type PlannedLook,
   type Reply,
   showDuration,
@@ -43,6 +44,7 @@ import { pantryQuery } from '../pantry/doors';
 import { useStartRun } from '../bakes/doors';
 import { told } from './keeping/run-store';
 import { useNow } from '../../platform/use-now';
+import { SharedDough } from './shared-dough';
 import type { PlanRunApi, RunPlan, Size } from './plan-run.worker';
 import { t } from '../../platform/words';
 import { Sentence } from '../../ui/words/sentence';
@@ -101,7 +103,18 @@ export function StartPage() {
   const lot = lotId === null ? undefined : pantry.data?.lots[lotId];
   const what = lot?.from?.what;
   const kept = what && canBegin(what) && lot.onHandG !== undefined ? { what, amountG: lot.onHandG, lotId: lot.id } : null;
-  const size: Size | null = lotId !== null ? kept : factor !== undefined && factorProblem === null ? { factor } : null;
+  const [shared, setShared] = useState<{ readonly of: string; readonly goods: readonly GoodOfDough[] | null }>({ of: '', goods: null });
+  const goods = shared.of === `${formulaId} ${version}` ? shared.goods : null;
+  const size: Size | null =
+    lotId !== null
+      ? kept
+      : goods !== null
+        ? goods.length > 0
+          ? { goods }
+          : null
+        : factor !== undefined && factorProblem === null
+          ? { factor }
+          : null;
   if (formulas.isError) return <ErrorPage error={formulas.error} />;
   return (
     <Page title={t('common.startABake')} beside={formulas.data?.find(({ id }) => id === formulaId)?.name ?? ' '}>
@@ -132,7 +145,7 @@ export function StartPage() {
               pantry.data && t('runs.thisLotIsNotHereAnyMore')
             )}
           </Box>
-        ) : (
+        ) : goods !== null ? null : (
           <TextField
             label={t('runs.timesTheFormula')}
             size="small"
@@ -145,6 +158,14 @@ export function StartPage() {
           />
         )}
       </Box>
+      {lotId === null && version > 0 && !mustChoose && (
+        <SharedDough
+          key={`${formulaId} ${version}`}
+          formulaId={formulaId}
+          version={version}
+          onGoods={(next) => setShared({ of: `${formulaId} ${version}`, goods: next })}
+        />
+      )}
       {mustChoose && (
         <Suspense>
           <DraftWaits detail={detail.data!} draft={draft} onVersion={(n) => setParams({ formula: formulaId, version: String(n) })} />
@@ -186,6 +207,7 @@ function Ready({ of, plan, rests, looks }: { of: Asked; plan: RunPlan; rests: Pl
         ))}
         {plan.unsafe.length > 0 && (
           <TextField
+            size="small"
             label={t('runs.whyItIsBakedAllTheSame')}
             value={reason}
             error={asked && needsReason}
@@ -216,9 +238,13 @@ function Ready({ of, plan, rests, looks }: { of: Asked; plan: RunPlan; rests: Pl
       <Box sx={{ display: 'grid', gap: 4, alignContent: 'start' }}>
         <BeforeIt plan={plan} />
         <Rests rests={rests} />
-        <Section title={t('common.looks')}>
-          <Box sx={{ fontSize: typeSize.lead }}>{looks ? looks.map(lookWords).join(', ') || 'none is planned' : <Skeleton />}</Box>
-        </Section>
+        {plan.pieces !== null && (
+          <Section title={t('common.looks')}>
+            <Box sx={{ fontSize: typeSize.lead }}>
+              {looks ? looks.map(lookWords).join(', ') || t('runs.noLookIsPlanned') : <Skeleton />}
+            </Box>
+          </Section>
+        )}
         <StepList plan={plan} />
       </Box>
     </Box>
@@ -250,6 +276,7 @@ function useBeginning(looks: readonly PlannedLook[] | null, of: Asked, plan: Run
           looks,
           confirmed,
           ...('what' in of.size ? { begins: { lotId: of.size.lotId, what: of.size.what } } : {}),
+          ...('goods' in of.size ? { goods: of.size.goods.map(({ formulaId, version, doughG }) => ({ formulaId, version, doughG })) } : {}),
         },
       },
       {
@@ -328,10 +355,12 @@ function Times({ plan }: { readonly plan: RunPlan }) {
       <Figure value={showDuration(times.handsMin)} label={t('runs.hands')} />
       <Figure value={showDuration(times.waitMin)} label={t('runs.waiting')} />
       <Figure value={showDuration(times.totalMin)} label={t('runs.inAll')} />
-      <Figure
-        value={`${plan.pieces}`}
-        label={plan.loads > 1 ? t('runs.piecesInLoadsOvenLoads', { loads: plan.loads }) : t('runs.piecesMade', { count: plan.pieces })}
-      />
+      {plan.pieces !== null && (
+        <Figure
+          value={`${plan.pieces}`}
+          label={plan.loads > 1 ? t('runs.piecesInLoadsOvenLoads', { loads: plan.loads }) : t('runs.piecesMade', { count: plan.pieces })}
+        />
+      )}
     </Box>
   );
 }

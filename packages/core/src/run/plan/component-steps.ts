@@ -1,9 +1,10 @@
+import { isOfDough } from '../../document/formula.js';
 import { goesOnOf } from '../../dough/piece/goes-on.js';
 import { hands, stepOf, weigh } from './made.js';
 import type { RunStep } from '../../document/bake.js';
 import type { Row } from '../../document/formula.js';
 import type { Component, PreparationActName } from '../../document/preparation.js';
-import type { Made } from './made.js';
+import type { DoughMade } from './made.js';
 
 /** They leave the hands free. */
 const waits: ReadonlySet<PreparationActName> = new Set(['soak', 'drain', 'stand']);
@@ -18,13 +19,20 @@ export type Together = { readonly names: readonly string[]; readonly amountG: nu
  * What is made before the dough: what stands, drains or is cooked, and what goes in before the oven. A cream that is only whipped is
  * whipped when it goes on.
  */
-export const madeFirst = (made: Made): RunStep[] =>
+export const madeFirst = (made: DoughMade): RunStep[] =>
   componentsOf(made)
     .filter((component) => isFirst(made, component))
-    .flatMap((component) => making(made, component, 'dough'));
+    .flatMap((component) => making(made, component, stageOf(rowsOf(made, component)[0]!)));
+
+/** Where it is wanted: a run that begins from dough that is there still cooks its filling. */
+function stageOf(row: Row): RunStep['stage'] {
+  if (isOfDough(row)) return 'dough';
+  const at = goesOnOf(row)?.at;
+  return late.has(at) ? 'keep' : at === 'bakeStep' ? 'bake' : 'sheet';
+}
 
 /** Rows as they are taken up: what is not weighed yet is weighed, what is not made yet is made. */
-export function takenUp(made: Made, rows: readonly Row[], stage: RunStep['stage'], weighing = true): Together {
+export function takenUp(made: DoughMade, rows: readonly Row[], stage: RunStep['stage'], weighing = true): Together {
   const { pantry, results } = made;
   const loose = rows.filter((row) => row.component === undefined);
   const components = componentsOf(made).filter(({ key }) => rows.some(({ component }) => component === key));
@@ -44,18 +52,18 @@ export function takenUp(made: Made, rows: readonly Row[], stage: RunStep['stage'
   };
 }
 
-const componentsOf = ({ formula: { components = [] } }: Made) => components;
-const rowsOf = ({ formula: { rows } }: Made, { key }: Component) =>
+const componentsOf = ({ formula: { components = [] } }: DoughMade) => components;
+const rowsOf = ({ formula: { rows } }: DoughMade, { key }: Component) =>
   rows.filter(({ component, amountG }) => component === key && amountG > 0);
 
-function isFirst(made: Made, component: Component): boolean {
+function isFirst(made: DoughMade, component: Component): boolean {
   const row = rowsOf(made, component)[0];
   if (!row || component.acts.length === 0) return false;
   return !late.has(goesOnOf(row)?.at) || component.acts.some(({ act }) => early.has(act));
 }
 
 /** Its rows weighed into one bowl, then what is done to them; the last act says what comes of it. */
-function making(made: Made, component: Component, stage: RunStep['stage']): RunStep[] {
+function making(made: DoughMade, component: Component, stage: RunStep['stage']): RunStep[] {
   const { name, acts, cookedToC } = component;
   const last = acts.length - 1;
   const cooks = acts.findLastIndex(({ act }) => act === 'boil' || act === 'warm');

@@ -7,12 +7,12 @@ import { isPouredWater, yeastStrengthOf } from '../../ingredient/roles.js';
 import { handlingOf } from '../../dough/handling.js';
 import { takenUp } from './component-steps.js';
 import { hands, stepOf, waitSteps, weigh, weighBlend } from './made.js';
-import type { RunStep } from '../../document/bake.js';
+import type { GoodOfDough, RunStep } from '../../document/bake.js';
 import type { Formula } from '../../document/formula.js';
-import type { Made } from './made.js';
+import type { DoughMade } from './made.js';
 
 /** Weighing and mixing in the order of the formula, the hand's word, the dough's temperature. */
-export function mixing(made: Made): RunStep[] {
+export function mixing(made: DoughMade): RunStep[] {
   const { formula, pantry, results } = made;
   const mix = mixAsItStands(formula);
   const liquid = results.dough.pours?.rowKey;
@@ -118,7 +118,7 @@ function heldBack(steps: readonly RunStep[], isWater: (rowKey: string) => boolea
     .reverse();
 }
 
-function feeling({ formula, family, results: { dough } }: Made): RunStep[] {
+function feeling({ formula, family, results: { dough } }: DoughMade): RunStep[] {
   const handling = handlingOf(formula, family);
   // Warm dough feels wetter than it is: the probe speaks before the hand, where a cold or a proof hangs on what it says.
   const matters = formula.chill.waits.length > 0 || formula.sheet.waits.length > 0 || dough.percents.yeast > 0;
@@ -139,15 +139,35 @@ function feeling({ formula, family, results: { dough } }: Made): RunStep[] {
 }
 
 /** Pieces come last: the hand judges the dough without them, and fruit that is stirred long bleeds. */
-function foldingIn(made: Made): RunStep[] {
+function foldingIn(made: DoughMade): RunStep[] {
   const rows = made.formula.rows.filter(({ use, amountG }) => use === 'foldIn' && amountG > 0);
   if (rows.length === 0) return [];
   const { steps, names, amountG } = takenUp(made, rows, 'dough');
   return [...steps, stepOf('foldIn', hands.mix, { names, amountG }, { stage: 'dough' })];
 }
 
+/** A share for each good, cut off and put where it waits for its turn. */
+export function divided({ formula, kitchen }: DoughMade, goods: readonly GoodOfDough[]): RunStep[] {
+  const cold = formula.chill.waits.at(-1)?.placeId;
+  const place = kitchen.places.find(({ id }) => id === cold) ?? kitchen.places.find(({ kind }) => kind === 'fridge') ?? kitchen.places[0];
+  return goods.map(({ formulaId, version, name, doughG }, i) =>
+    stepOf(
+      'divide',
+      hands.weigh + hands.move,
+      {
+        name,
+        amountG: doughG,
+        n: i + 1,
+        of: goods.length,
+        ...(place ? { place: place.name, forGood: { formulaId, version, placeId: place.id } } : {}),
+      },
+      { key: `divide:${i}`, stage: 'chill' },
+    ),
+  );
+}
+
 /** Rest, pressed flat, into the cold, and how cold it came out. */
-export function chilling(made: Made): RunStep[] {
+export function chilling(made: DoughMade): RunStep[] {
   const { formula, family, results } = made;
   const { chill, restMin } = formula;
   const rest: RunStep[] = restMin > 0 ? [{ key: 'rest', stage: 'dough', kind: 'wait', what: 'rest', handsMin: 0, min: restMin }] : [];

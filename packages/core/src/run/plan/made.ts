@@ -7,15 +7,16 @@ import type { Pantry } from '../../document/pantry.js';
 import type { Evaluation } from '../../evaluate.js';
 import type { Family } from '../../facts/family.js';
 
-/** What the steps are made from. */
-export type Made = {
+/** What the steps up to the chilled dough are made from: they hang on nothing that is shaped or baked. */
+export type DoughMade = {
   readonly formula: Formula;
   readonly family: Family;
   readonly kitchen: Kitchen;
   readonly pantry: Pantry;
-  readonly results: ResultsOf;
-  readonly looks: readonly PlannedLook[];
+  readonly results: Pick<ResultsOf, 'dough' | 'chill'>;
 };
+/** What the steps are made from. */
+export type Made = DoughMade & { readonly results: ResultsOf; readonly looks: readonly PlannedLook[] };
 export type ResultsOf = {
   readonly [K in Exclude<keyof Evaluation, 'outlook'>]: Extract<Evaluation[K], { result: unknown }>['result'];
 };
@@ -24,7 +25,7 @@ export type ResultsOf = {
 export const hands = handsMin.values;
 
 /** What is weighed of a row, all of it or a share. */
-export function weigh({ formula, pantry }: Made, rowKey: string, share = 1, stage: RunStep['stage'] = 'dough'): RunStep[] {
+export function weigh({ formula, pantry }: DoughMade, rowKey: string, share = 1, stage: RunStep['stage'] = 'dough'): RunStep[] {
   const ofBlend = formula.blend.rows.find(({ key }) => key === rowKey);
   const row = formula.rows.find(({ key }) => key === rowKey);
   const ingredientId = ofBlend?.ingredientId ?? row?.ingredientId;
@@ -49,16 +50,16 @@ export function weigh({ formula, pantry }: Made, rowKey: string, share = 1, stag
 
 const isNamedApart = ({ mix }: Formula, rowKey: string) => mix.some(({ of }) => (of ?? []).some((one) => one.rowKey === rowKey));
 /** What of the blend is named by itself is weighed where it is named. */
-export const weighBlend = (made: Made, share = 1): RunStep[] =>
+export const weighBlend = (made: DoughMade, share = 1): RunStep[] =>
   made.formula.blend.rows
     .filter(({ key }) => !isNamedApart(made.formula, key))
     .flatMap(({ key }) => weigh(made, key, share).map((step) => ({ ...step, stage: 'blend' as const })));
 
-const placeName = ({ kitchen }: Made, placeId: string) =>
+const placeName = ({ kitchen }: DoughMade, placeId: string) =>
   placeId === HOT_TRAY ? 'the hot tray' : (kitchen.places.find(({ id }) => id === placeId)?.name ?? placeId);
 
 export const waitSteps = (
-  made: Made,
+  made: DoughMade,
   { name, what, stage }: { readonly name: string; readonly what: RunStep['what']; readonly stage: RunStep['stage'] },
   waits: readonly Wait[],
 ): RunStep[] =>

@@ -37,7 +37,7 @@ export function putOn(
     .flatMap((use) => {
       const its = rows.filter((row) => row.use === use && row.amountG > 0);
       if (its.length === 0) return [];
-      const stage = late ? 'keep' : 'sheet';
+      const stage = late ? 'keep' : at === 'bakeStep' ? 'bake' : 'sheet';
       // It is weighed once, and goes on load by load.
       const together = takenUp(made, its, stage, load === 1);
       return [...together.steps, ...act(made, use, together, { at, n, stage, load })];
@@ -53,7 +53,7 @@ function act(
     n,
     stage,
     load,
-  }: { readonly at: GoesOn['at']; readonly n: number | undefined; readonly stage: 'sheet' | 'keep'; readonly load: number },
+  }: { readonly at: GoesOn['at']; readonly n: number | undefined; readonly stage: 'sheet' | 'bake' | 'keep'; readonly load: number },
 ): RunStep[] {
   // Flour for the table is there when it is weighed.
   if (use === 'dust' && at === 'shaping') return [];

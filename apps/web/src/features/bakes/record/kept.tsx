@@ -20,7 +20,7 @@ import { pantryQuery } from '../../pantry/doors';
 import { useAddEvents } from '../api';
 import { Section } from '../../../ui/frame/section';
 import { t } from '../../../platform/words';
-import type { Lot, Happened, Kitchen } from '@north-leaf/core';
+import type { Lot, Happened, Kitchen, RunStep } from '@north-leaf/core';
 
 const leftWords: Readonly<Record<LeftOver, string>> = {
   dough: t('common.dough'),
@@ -35,17 +35,19 @@ export function Kept({ bake, version }: { bake: Run; version: FormulaVersion }) 
   const { data: kitchen } = useQuery(kitchenQuery);
   const { data: pantry } = useQuery(pantryQuery);
   if (!kitchen || !pantry) return null;
-  const left = standingEvents(bake.events).flatMap(({ what: one }) => (one.kind === 'leftOver' ? [one] : []));
+  const left = standingEvents(bake.events).flatMap(({ what: one, stepKey }) =>
+    one.kind === 'leftOver' ? [{ one, share: bake.steps.find(({ key, forGood }) => key === stepKey && forGood !== undefined) }] : [],
+  );
   return (
     <Section title={t('bakes.keptFromIt')} space={1}>
-      {left.map((one) => {
+      {left.map(({ one, share }) => {
         const lot = pantry.lots[one.lotId];
         const enough = keptFor(
           { what: one.what, amountG: lot?.onHandG ?? one.amountG, placeId: one.placeId, on: pantry.on },
           { formula: version.formula, kitchen, pantry },
           version.evaluation,
         ).pieces;
-        return <KeptLot key={one.lotId} bake={bake} enough={enough} kitchen={kitchen} lot={lot} one={one} />;
+        return <KeptLot key={one.lotId} bake={bake} enough={enough} kitchen={kitchen} lot={lot} one={one} share={share} />;
       })}
       <KeepMore bake={bake} version={version} kitchen={kitchen} pantry={pantry} />
     </Section>
@@ -158,27 +160,31 @@ function KeptLot({
   kitchen,
   lot,
   one,
+  share,
 }: {
   readonly bake: Run;
   readonly enough: number | null;
   readonly kitchen: Kitchen;
   readonly lot: Lot | undefined;
   readonly one: Extract<Happened, { kind: 'leftOver' }>;
+  /** The step that cut it off for a good. */ readonly share: RunStep | undefined;
 }) {
   const { units } = usePreferences();
+  const of = share?.forGood ?? bake;
   return (
     <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap', fontSize: typeSize.body, py: 1 }}>
       <b>{leftWords[one.what]}</b> {showQuantity(lot?.onHandG ?? one.amountG, 'mass', units)}
-      {enough === null ? '' : t('bakes.enoughFor', { count: enough })}, {kitchen.places.find(({ id }) => id === one.placeId)?.name}
+      {share ? t('bakes.forName', { name: share.name }) : enough === null ? '' : t('bakes.enoughFor', { count: enough })},{' '}
+      {kitchen.places.find(({ id }) => id === one.placeId)?.name}
       {t('bakes.useByUsebyon', { useByOn: one.useByOn })}
       {canBegin(one.what) && (lot?.onHandG ?? 0) > 0 && (
         <Button
           component={Link}
           size="small"
           variant="outlined"
-          to={`/run/new?formula=${bake.formulaId}&version=${bake.version}&lot=${one.lotId}`}
+          to={`/run/new?formula=${of.formulaId}&version=${of.version}&lot=${one.lotId}`}
         >
-          {t('bakes.bakeFromIt')}
+          {share ? t('bakes.beginName', { name: share.name }) : t('bakes.bakeFromIt')}
         </Button>
       )}
     </Box>

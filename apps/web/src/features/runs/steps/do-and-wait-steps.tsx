@@ -1,7 +1,10 @@
 import { useCallback, useEffect, useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { type StepProgress } from '@north-leaf/core';
+import { DateTime } from 'luxon';
+import { v5 } from 'uuid';
+import { evaluate, keptFor, type Happened, type RunStep, type StepProgress } from '@north-leaf/core';
+import { benchNow } from '../../../platform/bench-clock';
 import { bench } from '../bench/bench-style';
 import { leftWords } from '../bench/bench-words';
 import { useNow } from '../../../platform/use-now';
@@ -26,6 +29,15 @@ export function DoStep({ run, progress, advance }: Props) {
       await run.say(done, { what: { kind: 'ended' } });
       return advance.ended();
     }
+    if (step.forGood) {
+      const isLast = run.state.steps.every(({ step: one, state }) => state !== 'todo' || one.key === step.key);
+      await run.say(
+        { stepKey: step.key, what: shareOf(run, step, step.forGood.placeId) },
+        done,
+        ...(isLast ? [{ what: { kind: 'ended' as const } }] : []),
+      );
+      return isLast ? advance.ended() : advance.forward();
+    }
     await run.say(done);
     advance.forward();
   };
@@ -35,6 +47,7 @@ export function DoStep({ run, progress, advance }: Props) {
     pack: t('runs.packed'),
     froth: t('runs.itFroths'),
     wrap: t('runs.endTheRun'),
+    divide: t('runs.cutOffGoesOn'),
   };
   useNext(advance, { label: labels[step.what] ?? t('common.done'), detail: '', filled: true, press: () => void end() });
   return (
@@ -45,6 +58,14 @@ export function DoStep({ run, progress, advance }: Props) {
       )}
     </>
   );
+}
+
+/** The share that was cut off, as a lot: the same however often it is said. */
+function shareOf({ run, formula, kitchen, pantry }: RunInHand, step: RunStep, placeId: string): Happened {
+  const amountG = step.amountG!;
+  const on = DateTime.fromMillis(benchNow(), { zone: kitchen.zone }).toISODate()!;
+  const { useByOn } = keptFor({ what: 'dough', amountG, placeId, on }, { formula, kitchen, pantry }, evaluate(formula, kitchen, pantry));
+  return { kind: 'leftOver', lotId: v5(`${step.key}/lot`, run.id), what: 'dough', amountG, placeId, useByOn };
 }
 
 /** A wait begins when the baker says that it is there, or by itself where there is nothing to carry. */
