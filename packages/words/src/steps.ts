@@ -55,6 +55,7 @@ const special: Partial<Record<RunStep['what'], (step: RunStep, tell: Tell) => Pa
   cool: (s, tell) => ({ why: tell('why', s.form) }),
   fold: (s, tell) => ({ how: tell('how', String(s.parts ?? 3)) }),
   roll: (s, tell) => ({
+    sign: tell('sign', s.names ? 'folded' : undefined),
     how: listed(s.bandsMm !== undefined && tell('bands'), tell.across && tell('about'), (s.lots ?? 1) > 1 && tell('lots')),
   }),
   cut: (s, tell) => ({

@@ -8,6 +8,7 @@ import { finding } from '../findings/judge.js';
 import { roundTo } from '../units/rounding.js';
 import { usual } from '../facts/usual.js';
 import { isStarch } from '../ingredient/roles.js';
+import { topsSoonerMin } from './second-part.js';
 import { isUntried } from './bake-case.js';
 import { ovenOf } from './oven.js';
 import { toneIndex } from './tone.js';
@@ -44,6 +45,7 @@ export function bakeFindings(
     found.push(finding('bake.slicedAfter', 'note', 'bake', { path: 'bake.steps', value, low, high: min[1] }));
   }
   if (isUntried(family, kitchen)) found.push(finding('bake.fewTried', 'note', 'bake', { path: 'bake.done', value: 0 }));
+  found.push(...pairFindings(bake));
   const last = formula.bake.steps.length - 1;
   if (formula.bake.steps[last]!.weighted) {
     const measured = { path: 'bake.end.moistureShare', value: bake.end.moistureShare };
@@ -226,6 +228,14 @@ function weepFindings({ formula, pantry }: Case, { pieces }: SheetResult, { weep
 }
 
 /** A filling that is too much wants less of everything that bakes with it. */
+/** Tops that are done well before or after their bottoms: they come out by themselves. */
+function pairFindings(bake: BakeResult): Finding[] {
+  const { second, doneMin, darkFromTone } = bake;
+  if (topsSoonerMin(bake) === null || !second) return [];
+  const measured = { path: 'bake.second.doneMin', value: second.doneMin!, low: doneMin! };
+  return [finding('bake.pairApart', second.end.topTone >= darkFromTone ? 'watch' : 'note', 'bake', measured)];
+}
+
 function overfullFindings({ formula }: Case, { overG, massG }: BakedFilling): Finding[] {
   if (overG <= 0.5) return [];
   const keep = 1 - overG / massG;

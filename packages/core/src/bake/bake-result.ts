@@ -38,6 +38,7 @@ export type BakeResult = BakeTimes & {
   readonly steps: readonly { readonly name: string; readonly wantC: number | null; readonly dialC: number | null; readonly min: number }[];
   /** Width when it is set over width when it goes in; 1 where nothing runs. */ readonly spreadRatio: number;
   readonly filling: BakedFilling | null;
+  /** Tops of a pair that bake beside their bottoms and otherwise; null where there are none. */ readonly second: BakedSecond | null;
   readonly acrylamide: Acrylamide;
   readonly ovenMeasured: boolean;
   /** Share of the doneness spread each cause brings, largest first. */ readonly spreadFrom: readonly {
@@ -57,6 +58,9 @@ export type BakeResult = BakeTimes & {
     readonly thicknessMm: readonly number[];
   };
 };
+
+/** The second part of a pair at the end of the written steps, and when it is done. */
+export type BakedSecond = { readonly key: string; readonly doneMin: number | null; readonly end: BakedPiece };
 
 /** A filling when it comes out: what boiled away, and what is left to run. Grams for one piece. */
 export type BakedFilling = FillingInPiece & { readonly boiledG: number; readonly weepsG: number };

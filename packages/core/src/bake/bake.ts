@@ -8,6 +8,7 @@ import { BakeMarch } from './slab/march.js';
 import { dialFor, ovenOf } from './oven.js';
 import { doughX, firstHotter, heightOf, nudged } from './slab/problem.js';
 import { nudgeOf } from './slab/samples.js';
+import { secondBakingOf } from './second-part.js';
 import { spreadRatio } from '../sheet/spreading.js';
 import { lightnessOf, toneAt, toneOf } from './tone.js';
 import type { DoughResult } from '../dough/dough.js';
@@ -31,7 +32,7 @@ export type { BakedPiece, BakeResult, BakedFilling, SpreadCause } from './bake-r
  *
  * Units    min, C, mm, shares of mass, tones 1..8.
  * Throws   as bakeCaseOf.
- * Findings bake.notDry, bake.notThrough, bake.eggNotSafe (unsafe), bake.fillingWeeps, bake.fillingOver, bake.weightsLeftOn, bake.weightsOnFilling, bake.pale, bake.tooDark, bake.tooDry, bake.acrylamide, bake.slicedAfter, bake.fewTried, bake.darkBeforeDry, bake.ovenNotMeasured.
+ * Findings bake.notDry, bake.notThrough, bake.eggNotSafe (unsafe), bake.fillingWeeps, bake.fillingOver, bake.weightsLeftOn, bake.weightsOnFilling, bake.pale, bake.tooDark, bake.tooDry, bake.acrylamide, bake.slicedAfter, bake.fewTried, bake.pairApart, bake.darkBeforeDry, bake.ovenNotMeasured.
  * Source   models named in problem and march; spread facts/oven bakeSpread (judgement), first order.
  */
 export function bakeStage(
@@ -47,6 +48,8 @@ export function bakeStage(
   const march = new BakeMarch(24);
   const look = lookAt(march, problem, totalMin, rule);
   const spread = spreadOf(march, baking, look);
+  const second = secondBakingOf(theCase, dough, sheet);
+  const secondLook = second && lookAt(march, second.baking.problem, totalMin, rule);
   const result: BakeResult = {
     ...look.times,
     done: look.times.doneMin === null ? null : { value: look.times.doneMin, sd: spread.doneSd, basis: 'judgement' },
@@ -66,6 +69,7 @@ export function bakeStage(
     spreadRatio:
       formula.bake.panId === undefined ? spreadRatio(family, dough, sheet.pieceC, learnedOf(kitchen, 'spread', family.id)?.value) : 1,
     filling: filling && bakedFilling(filling, dough, sheet, { look, totalMin }),
+    second: second && secondLook && { key: second.key, doneMin: secondLook.times.doneMin, end: secondLook.end },
     acrylamide: acrylamideOf(family, dough.colours, look.end, bake.measures),
     ovenMeasured: oven.readings.length > 0,
     spreadFrom: spread.from,

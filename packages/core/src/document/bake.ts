@@ -170,6 +170,7 @@ export const stepWhats = [
   'inOven',
   'nextSetting',
   'look',
+  'partOut',
   'dialBack',
   'laterCold',
   'out',

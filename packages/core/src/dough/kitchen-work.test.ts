@@ -185,6 +185,20 @@ describe('order of mixing', () => {
     );
   });
 
+  // Common practice, no source: five times its mass of cold water, 5 to 10 min, then melted.
+  it('gelatine swells in cold water of its own and is melted clear; agar, which has to boil, does not', () => {
+    const rowsOf = (ingredientId: string): Row[] => [
+      { key: 'w', ingredientId: 'water', amountG: 100, use: 'dough' },
+      { key: 'g', ingredientId, amountG: 6, use: 'dough' },
+    ];
+    const mix = defaultMix({ rows: rowsOf('gelatin') }, { school: 'rub', rolled: true }, pantry, keys());
+    expect(mix[0]).toMatchObject({ act: 'soak', min: 8, of: [{ rowKey: 'g', share: 1 }, { rowKey: 'w', share: 0.3 }] }); // prettier-ignore
+    expect(mixWords(mix[1]!, { rows: rowsOf('gelatin') }, pantry)).toMatch(/^Warm.*swollen gelatine/);
+    expect(mix.find(({ act }) => act === 'pour')!.of).toEqual([{ rowKey: 'w', share: 0.7 }]);
+    const boiled = defaultMix({ rows: rowsOf('agar') }, { school: 'rub', rolled: true }, pantry, keys());
+    expect(boiled.some(({ act }) => act === 'soak')).toBe(false);
+  });
+
   it('another school moves how fat goes in and the order, never a gram', () => {
     const before = starterFormula(families['galette']!, 'Trial', { kitchen, pantry: { ...pantry, lots: {} } }, keys());
     for (const school of schools) {

@@ -1,6 +1,6 @@
-import { frothing, soaking, restAndStand } from '../facts/mixing.js';
+import { blooming, frothing, soaking, restAndStand } from '../facts/mixing.js';
 import { BLEND } from '../document/formula.js';
-import { isEgg, isGum, isLeavener, isSalt, isSoaked, yeastStrengthOf } from '../ingredient/roles.js';
+import { isEgg, isGelatine, isGum, isLeavener, isSalt, isSoaked, yeastStrengthOf } from '../ingredient/roles.js';
 import type { Formula, MixAct, MixStep, Row } from '../document/formula.js';
 import type { Family, School } from '../facts/families.js';
 import type { Ingredient, Pantry } from '../document/pantry.js';
@@ -31,6 +31,7 @@ export function defaultMix(
   // Instant yeast goes in dry; the others have to show that they live.
   const frothed = take((one) => yeastStrengthOf(one) > 0 && yeastStrengthOf(one) <= 1);
   const soaked = take((one, row) => row.soakMin !== undefined || (isGum(one) && one.kind === 'binder_seed'));
+  const gelatine = take((one) => isGelatine(one));
   const dry = take(
     (one) =>
       isSalt(one) ||
@@ -76,8 +77,16 @@ export function defaultMix(
     { perG: soaking.values.waterPerGum, min: soaking.values.minutes, stopAt: 'gel', leaves: 1 - froth.share },
     newKey,
   );
-  const soak = [...froth.steps, ...gel.steps];
-  const water = (one: MixStep): MixStep => poursLess(one, source, froth.share + gel.share);
+  const bloom = standIn(
+    source,
+    gelatine,
+    { perG: blooming.values.waterPerGelatine, min: blooming.values.minutes, stopAt: 'swollen', leaves: 1 - froth.share - gel.share },
+    newKey,
+  );
+  const clear: MixStep[] =
+    gelatine.length > 0 ? [{ key: newKey(), act: 'warm', of: [], tool: 'pan', stopAt: 'liquid', does: 'the swollen gelatine' }] : [];
+  const soak = [...froth.steps, ...gel.steps, ...bloom.steps, ...clear];
+  const water = (one: MixStep): MixStep => poursLess(one, source, froth.share + gel.share + bloom.share);
   const whisk = (of: readonly Row[]) => step('whisk', of, { tool: 'whisk', stopAt: 'even' }, true);
   const pour = step('pour', [...egg, ...wet], { tool: 'hand', min: 1, stopAt: 'noDryFlour' }).map(water);
   const fold = step('foldIn', rest, { tool: 'hand' });

@@ -15,6 +15,7 @@ export const stopSigns = table<Readonly<Record<string, StopSign>>>(
     noDryFlour: { words: 'no dry flour at the bottom', mm: null },
     holds: { words: 'a squeezed lump holds, hairline cracks at most', mm: null },
     gel: { words: 'a gel that stands on the spoon', mm: null },
+    swollen: { words: 'soft and clear all through, no hard grain', mm: null },
     froth: { words: 'a cap of foam stands on it', mm: null },
     boils: { words: 'it boils all over', mm: null },
     leavesPan: { words: 'one lump that leaves the pan, a film on its bottom', mm: null },
@@ -38,6 +39,12 @@ export const soaking = table(
   'min, min, g/g, g/g',
   'commonPractice',
   'psyllium, flax and chia swell in part of the water for 5 to 15 min; no source',
+);
+export const blooming = table(
+  { minutes: 8, waterPerGelatine: 5 },
+  'min, g/g',
+  'commonPractice',
+  'gelatine swells in about five times its mass of cold water for 5 to 10 min, then melts at blood heat; dry into a hot mass it lumps; no source',
 );
 export const frothing = table(
   { atC: 35, minutes: 10, waterPerYeast: 4, longestMin: 15 },

@@ -112,6 +112,7 @@ export const findingCodes = [
   'bake.acrylamide',
   'bake.slicedAfter',
   'bake.fewTried',
+  'bake.pairApart',
   'bake.darkBeforeDry',
   'bake.ovenNotMeasured',
   'bake.turnTray',

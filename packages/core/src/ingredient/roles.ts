@@ -92,6 +92,8 @@ export const isPsyllium = (of: Ingredient): boolean => of.gum === 'psylliumHusk'
  * isSoaked(ingredients.psyllium_husk); // => true
  */
 export const isSoaked = (of: Ingredient): boolean => does(of, 'soaks') || of.kind === 'binder_seed';
+/** Swells in cold water, then melts; agar and pectin have to be boiled instead. */
+export const isGelatine = (of: Ingredient): boolean => does(of, 'setsCold') && of.composition.proteinShare > 0.5;
 /** What of an egg it is, in grams of raw white and raw yolk a gram. */
 export const eggOf = ({
   eggWhiteGPerG: white = 0,

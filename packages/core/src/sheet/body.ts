@@ -2,6 +2,7 @@ import { InputError } from '../errors.js';
 import { fillingDensity, pieCrustRimMm } from '../facts/filling.js';
 import { proofGrowth } from '../facts/sheet.js';
 import { panInside } from '../pan/pan.js';
+import { figureOf } from './cut/figure.js';
 import { firstPart, isCutShape, isPanShape } from './plan.js';
 import type { Formula, Part } from '../document/formula.js';
 import type { Kitchen, Pan } from '../document/kitchen.js';
@@ -52,6 +53,19 @@ export function bodyOf(formula: Formula, kitchen: Kitchen, dough: DoughResult, p
   return flat(first, rimOf(part, first), lidMm, { grown, proved });
 }
 
+/**
+ * A part that bakes by itself, flat on the tray: the tops of a pair that is put together once baked.
+ *
+ * Units    mm, mm2.
+ * Throws   nothing that the plan has not thrown.
+ * Findings none.
+ * Source   plane geometry, as bodyOf.
+ */
+export function bodyOfPart(formula: Formula, kitchen: Kitchen, dough: DoughResult, part: Part, plan: PartPlan): Body {
+  const proved = provedBy(formula, kitchen, dough);
+  return flat(plan, rimOf(part, plan), null, { grown: Math.cbrt(proved), proved });
+}
+
 /** Something over the filling: a lid, a second part that closes it in, or a lattice as thick as its strips lie over all; a wide one leaves it open. */
 function lidOver({ sheet }: Formula, fillingG: number): number | null {
   const last = sheet.parts[sheet.parts.length - 1]!;
@@ -93,21 +107,11 @@ function flat(
   };
 }
 
-/** Rim of a part's outline: of a window too, whose edge takes heat as well. */
-function rimOf({ shape }: Part, { areaMm2, widthMm, lengthMm }: PartPlan): number {
-  if (shape.kind === 'rectangle') return 2 * (widthMm + lengthMm);
-  if (shape.kind === 'diamond') return 4 * (shape.widthMm / Math.sin((shape.angleDeg * Math.PI) / 180));
-  if (shape.kind === 'triangle') return shape.baseMm + 2 * Math.hypot(shape.baseMm / 2, shape.heightMm);
-  if (shape.kind === 'hexagon') return 2 * Math.sqrt(3) * shape.acrossMm;
-  if (shape.kind === 'outline') {
-    const points = shape.pointsMm;
-    return points.reduce((sum, [x = 0, y = 0], i) => {
-      const [x2 = 0, y2 = 0] = points[(i + 1) % points.length]!;
-      return sum + Math.hypot(x2 - x, y2 - y);
-    }, 0);
-  }
-  if (shape.kind === 'heart') return (shape.acrossMm / (1 + Math.SQRT1_2)) * (2 + Math.PI);
-  return 2 * Math.sqrt(Math.PI * areaMm2);
+/** Rim of a part's outline, and of a window in it, whose edge takes heat as well. */
+function rimOf({ shape, window }: Part, { areaMm2 }: PartPlan): number {
+  const round = 2 * Math.sqrt(Math.PI * areaMm2);
+  if (!isCutShape(shape)) return round;
+  return figureOf(shape, 'shape').rimMm + (window ? figureOf(window, 'window').rimMm : 0);
 }
 
 function rolledUp({ shape }: Part, first: PartPlan, grown: number, proved: number): Body {

@@ -9,12 +9,13 @@ import { layerFloors, slabUnlike } from '../facts/laminating.js';
 import { batterFill, shelvesEvenK } from '../facts/sheet.js';
 import { finding } from '../findings/judge.js';
 import { cutterOf, fittingCutter, needsCutter } from './cut/cutters.js';
+import { filledPan } from './fill-pan.js';
 import { usualFolds } from './layers/laminate.js';
 import { isCutShape } from './plan.js';
 import { roundTo } from '../units/rounding.js';
 import { trayOf } from '../pan/pan.js';
 import type { Edit } from '../document/edits.js';
-import type { Formula } from '../document/formula.js';
+import { isOfDough, type Formula } from '../document/formula.js';
 import type { Kitchen, Oven } from '../document/kitchen.js';
 import type { DoughResult } from '../dough/dough.js';
 import type { Family } from '../facts/families.js';
@@ -68,9 +69,7 @@ function largerBatch({ blendG, rows }: Formula, factor: number): Edit[] {
   return [
     { path: '/blendG', from: blendG, to: more(blendG) },
     ...rows.flatMap(({ use, amountG }, i): Edit[] =>
-      (use === 'dough' || use === 'rollIn' || use === 'dust') && amountG > 0
-        ? [{ path: `/rows/${i}/amountG`, from: amountG, to: more(amountG) }]
-        : [],
+      (isOfDough({ use }) || use === 'dust') && amountG > 0 ? [{ path: `/rows/${i}/amountG`, from: amountG, to: more(amountG) }] : [],
     ),
   ];
 }
@@ -132,7 +131,8 @@ function cutFindings({ formula, family, kitchen }: Omit<Case, 'pantry'>, result:
 }
 
 /** Batter that has no room to rise in its cup or tin, or hardly covers the floor of its cup. */
-function fillFindings(formula: Formula, kitchen: Kitchen, { body, pieces, pieceDoughG, scrapG }: SheetResult): Finding[] {
+function fillFindings(formula: Formula, kitchen: Kitchen, result: SheetResult): Finding[] {
+  const { body, pieces } = result;
   const { parts } = formula.sheet;
   const { bake } = formula;
   const pan = kitchen.pans?.find(({ id }) => id === bake.panId);
@@ -142,16 +142,8 @@ function fillFindings(formula: Formula, kitchen: Kitchen, { body, pieces, pieceD
   const share = body.heightMm / pan.depthMm;
   // A cup is made for one height; a tin is as often filled low on purpose.
   if (share < under && pan.cups !== undefined) {
-    const to = roundTo((shape.pieceG * aim) / share, 1, 'down');
-    const massG = pieceDoughG * pieces + scrapG;
-    const factor = (Math.max(1, Math.round(massG / to)) * to) / massG;
     const measured = { path: 'sheet.body.heightMm', value: body.heightMm, high: pan.depthMm, low: aim * pan.depthMm };
-    return [
-      finding('sheet.underfull', 'watch', 'sheet', measured, [
-        { path: '/sheet/parts/0/shape/pieceG', from: shape.pieceG, to },
-        ...(factor > 1 ? largerBatch(formula, factor) : []),
-      ]),
-    ];
+    return [finding('sheet.underfull', 'watch', 'sheet', measured, filledPan(formula, kitchen, result)?.edits)];
   }
   if (share <= watch) return [];
   const to = roundTo((shape.pieceG * aim) / share, 1, 'down');

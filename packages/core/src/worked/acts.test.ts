@@ -5,6 +5,7 @@ import { handlingOf, isUnderPin } from '../dough/handling.js';
 import { referenceFormula, referencePantry as pantry } from '../solve/reference.js';
 import { referenceKitchen as kitchen } from '../solve/reference-kitchen.js';
 import { runTimes } from '../run/times.js';
+import { scaled } from '../solve/scale.js';
 import { goods, unlisted } from './goods.js';
 import { withSet } from './a-formula.js';
 import type { Formula } from '../document/formula.js';
@@ -19,7 +20,7 @@ describe('a run says every act of the good, once and in order, and none that doe
   it.each(goods().map((good) => [good.name, good] as const))('%s', (_name, { formula, acts }) => {
     const loads = stepsOf(formula).find(({ loads: n }) => n !== undefined)?.loads ?? 1;
     // Each load goes in and comes out like the first.
-    const inOven = (what: string) => ['putIn', 'out', 'nextSetting'].includes(what);
+    const inOven = (what: string) => ['putIn', 'out', 'nextSetting', 'pierce', 'partOut'].includes(what);
     const once = actsOf(formula).filter((what, i, all) => loads === 1 || !inOven(what) || all.indexOf(what) === i);
     expect(once).toEqual(acts.filter((what, i, all) => loads === 1 || !inOven(what) || all.indexOf(what) === i));
   });
@@ -67,6 +68,19 @@ describe('a run says every act of the good, once and in order, and none that doe
     const chords = [7.5, 37.5, 67.5, 97.5].map((x) => Math.round(2 * Math.sqrt(115 ** 2 - x ** 2)));
     expect(lattice.lengthsMm).toEqual(chords.flatMap((mm) => [mm, mm, mm, mm]));
     expect([lattice.n, lattice.of, lattice.widthMm]).toEqual([8, 8, 15]);
+  });
+
+  it('of several loads each hollow piece is pierced as its load comes out, and all dry together', () => {
+    const { formula } = goods().find(({ name }) => /^choux/.test(name))!;
+    const many = scaled(formula, 4);
+    const steps = stepsOf(many);
+    const loads = steps.find(({ what }) => what === 'putIn')!.loads!;
+    expect(loads).toBeGreaterThan(1);
+    const inOrder = steps.flatMap(({ what }) => (['out', 'pierce', 'secondIn'].includes(what) ? [what] : []));
+    expect(inOrder).toEqual([...Array.from({ length: loads }, () => ['out', 'pierce']).flat(), 'secondIn']);
+    const { sheet } = evaluate(many, kitchen, pantry);
+    const piercedN = steps.reduce((sum, { what, pieces }) => sum + (what === 'pierce' ? pieces! : 0), 0);
+    expect(sheet.state !== 'waiting' && sheet.result.pieces).toBe(piercedN);
   });
 
   it('hands take longer over a larger batch', () => {

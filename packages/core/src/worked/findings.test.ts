@@ -229,6 +229,9 @@ const cases: Record<FindingCode, Formula> = {
   'bake.tooDry': aFormula({ '/bake/steps': [{ name: 'Long', wantC: 165, min: 40 }] }),
   'bake.acrylamide': aFormula({ '/rows/8': row('baking_ammonia', 3) }),
   'bake.slicedAfter': aFormula({ '/family': 'twice_baked' }),
+  'bake.pairApart': withSet(aStarter('cookie_sandwich'), {
+    '/sheet/parts': [3, 1.6].map((thicknessMm, i) => ({ key: `p${i}`, perPiece: 1, thicknessMm, shape: { kind: 'round', acrossMm: 60 } })),
+  }),
   'bake.fewTried': aFormula({ '/family': 'short_savoury' }),
   'bake.darkBeforeDry': aFormula({ '/sheet/parts/0/thicknessMm': 6, '/bake/steps': [{ name: 'Hot', wantC: 200, min: 15 }] }),
   'bake.turnTray': aFormula(),

@@ -11,7 +11,16 @@ import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
 import { Link } from 'react-router';
-import { dialWords, learnedOf, type BakeResult, type BakeStep, type Formula, ovenKindWords, showQuantity } from '@north-leaf/core';
+import {
+  dialWords,
+  learnedOf,
+  type BakeResult,
+  type BakeStep,
+  type Formula,
+  ovenKindWords,
+  showDuration,
+  showQuantity,
+} from '@north-leaf/core';
 import { Note } from '../../ui/frame/note';
 import { typeSize } from '../../ui/theme/theme';
 import { usePreferences } from '../../platform/preferences';
@@ -41,7 +50,7 @@ export function BakeBoard() {
 /** When this bake counts as done, in words; each of it can be set below. */
 function DoneWords({ result }: { result: BakeResult }) {
   const units = usePreferences((state) => state.units);
-  const { coreC, mustDry, dryBelowShare, goldenFromTone, startsDark, filling } = result;
+  const { coreC, mustDry, dryBelowShare, goldenFromTone, startsDark, filling, second } = result;
   const asked = [
     ...(goldenFromTone > 1
       ? [
@@ -64,6 +73,7 @@ function DoneWords({ result }: { result: BakeResult }) {
     <Box sx={{ fontSize: typeSize.small, color: 'text.secondary', pt: 1 }} data-testid="done-words">
       {t('bake.doneHereMeansAsked', { asked: asked.join(', ') || t('bake.asSetBelow') })}
       {startsDark && t('bake.thisDoughIsDarkBeforeItBakes')}
+      {second && second.doneMin !== null && <div>{t('bake.topsAreDoneAt', { at: showDuration(second.doneMin) })}</div>}
     </Box>
   );
 }

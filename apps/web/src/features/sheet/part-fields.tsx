@@ -1,14 +1,14 @@
 import { useRef } from 'react';
 import Button from '@mui/material/Button';
-import { type acrossShapes, showQuantity } from '@north-leaf/core';
+import { filledPan, type acrossShapes, showQuantity } from '@north-leaf/core';
 import { figureOf, type CutShape, type Part, type Shape } from '@north-leaf/core';
 import { notify } from '../../platform/notices';
-import { usePreferences } from '../../platform/preferences';
+import { usePreferences, useVoice } from '../../platform/preferences';
 import { Choice } from '../../ui/form/choice';
 import { FieldRow } from '../../ui/form/field-row';
 import { QuantityField } from '../../ui/form/quantity-field';
 import { setValue, useDraft, newKey } from '../formulas/doors';
-import { FormulaField, useFormula } from '../board/doors';
+import { FormulaField, useAnswer, useFormula, useSurroundings } from '../board/doors';
 import { partWords } from './pan-picture';
 import { type DrawnSheet } from './sheet-plan';
 import { outlineFromSvg } from './templates/svg-outline';
@@ -57,11 +57,11 @@ export function PartFields({ part, index, what, drawn }: { part: Part; index: nu
   const paired = what === 'windowed';
   return (
     <>
-      {second && !paired && (
-        <FieldRow label={t('sheet.partwordsThick', { partWords: partWords[shape.kind] })}>
+      {second && (
+        <FieldRow label={paired ? t('sheet.topsThick') : t('sheet.partwordsThick', { partWords: partWords[shape.kind] })}>
           <FormulaField
             path={`${path}/thicknessMm`}
-            label={t('sheet.partwordsThickness', { partWords: partWords[shape.kind] })}
+            label={paired ? t('sheet.topsThick') : t('sheet.partwordsThickness', { partWords: partWords[shape.kind] })}
             kind="length"
             grain={0.1}
           />
@@ -85,6 +85,7 @@ export function PartFields({ part, index, what, drawn }: { part: Part; index: nu
         </FieldRow>
       )}
       {shape.kind === 'portion' && drawn && <ShareAll path={`${path}/shape/pieceG`} pieceG={shape.pieceG} drawn={drawn} />}
+      {shape.kind === 'portion' && <FillPan />}
       {shape.kind === 'outline' && <OutlineFile path={`${path}/shape/pointsMm`} shape={shape} />}
       {part.window && 'acrossMm' in part.window && (
         <FieldRow label={t('sheet.window')}>
@@ -120,6 +121,28 @@ function ShareAll({ path, pieceG, drawn: { plan, massG } }: { path: string; piec
       onClick={() => useDraft.getState().edit(`share:${newKey()}`, setValue(path, eachG))}
     >
       {t('sheet.eachPieceEachNoneLeftOver', { piece: showQuantity(pieceG, 'mass', units), each: showQuantity(eachG, 'mass', units) })}
+    </Button>
+  );
+}
+
+/** As high as batter should stand in its cups or tin, and a batch that fills whole ones. */
+function FillPan() {
+  const voice = useVoice();
+  const formula = useFormula();
+  const { kitchen } = useSurroundings();
+  const { sheet } = useAnswer().evaluation;
+  const filled = sheet.state === 'waiting' ? null : filledPan(formula, kitchen, sheet.result);
+  if (!filled || sheet.state === 'waiting') return null;
+  const { pieceG, pieces, edits } = filled;
+  if (Math.abs(pieceG - sheet.result.pieceDoughG) < 2 && pieces === sheet.result.pieces) return null;
+  return (
+    <Button
+      size="small"
+      variant="outlined"
+      sx={{ justifySelf: 'start' }}
+      onClick={() => useDraft.getState().edit(`fill:${newKey()}`, () => edits)}
+    >
+      {t('sheet.fillThisPan', { count: pieces, each: voice.show(pieceG, 'mass') })}
     </Button>
   );
 }

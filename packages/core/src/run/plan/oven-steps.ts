@@ -1,11 +1,12 @@
 import { settingsAtMin } from '../../bake/bake-case.js';
+import { topsSoonerMin } from '../../bake/second-part.js';
 import { dialFor, ovenOf } from '../../bake/oven.js';
 import { doneNearMin, heatUpMin } from '../../facts/run.js';
 import { dialWords } from '../../units/dial.js';
 import { lookStep } from './look-steps.js';
 import { hands, stepOf, waitSteps } from './made.js';
 import { putOn } from './put-on.js';
-import { pierced, slicedAgain } from './second-bake.js';
+import { dried, pierced, slicedAgain } from './second-bake.js';
 import { timeline } from '../times.js';
 import type { PlannedLook, RunStep } from '../../document/bake.js';
 import type { Made } from './made.js';
@@ -52,6 +53,7 @@ export function baking(made: Made): RunStep[] {
         ...(results.bake.coreC === null ? [] : [{ what: 'coreC' as const, planned: results.bake.coreC }]),
       ],
     });
+    steps.push(...pierced(made, load));
   }
   return steps;
 }
@@ -98,19 +100,38 @@ function inOven(
     };
   });
   const last = changes.at(-1)?.atMin ?? 0;
+  const early = topsOutMin(made);
+  const tops: { atMin: number; make: () => RunStep[] }[] =
+    early === null
+      ? []
+      : [
+          {
+            atMin: early,
+            make: () => [{ ...base, key: `tops:${load}`, kind: 'do', what: 'partOut', handsMin: hands.out, oven, min: early }],
+          },
+        ];
   const events = [
     ...changes,
+    ...tops,
     ...looks
       .filter(({ atMin }) => atMin > last + 0.25)
       .map((look, i) => ({
         atMin: look.atMin,
         make: (): RunStep[] => [lookStep({ ...base, key: `look:${load}:${i}`, since, oven }, look, i + 1, looks.length)],
       })),
-  ];
+  ].sort((a, b) => a.atMin - b.atMin);
   return events.flatMap(({ atMin, make }, i) => [
     { ...base, key: `bake:${load}:${i}`, kind: 'wait' as const, what: 'inOven' as const, handsMin: 0, min: atMin, since, oven },
     ...make(),
   ]);
+}
+
+/** Tops of a pair that are done well before the minutes of their bottoms come out then, to the half minute; null: all come out together. */
+function topsOutMin({ results: { bake } }: Made): number | null {
+  const sooner = topsSoonerMin(bake);
+  if (sooner === null || sooner < 0) return null;
+  const atMin = Math.max(0.5, Math.round(bake.second!.doneMin! * 2) / 2);
+  return bake.totalMin - atMin < doneNearMin.value ? null : atMin;
 }
 
 function looksOf({ looks, results: { bake } }: Made): readonly PlannedLook[] {
@@ -150,7 +171,7 @@ export function after(made: Made): RunStep[] {
   const first =
     again.length > 0 ? [stepOf('cool', 0, { kind: 'wait', min: SLICED_AFTER_MIN, form: 'warm' }, { key: 'cool:log', stage: 'keep' })] : [];
   return [
-    ...pierced(made),
+    ...dried(made),
     ...first,
     ...again,
     ...cutBaked('hot'),

@@ -5,7 +5,7 @@ import { hands, stepOf } from './made.js';
 import type { RunStep } from '../../document/bake.js';
 import type { Made } from './made.js';
 
-/** What goes back into the oven: a log in slices, turned half way; hollow pieces pierced, to dry from both sides. */
+/** What goes back into the oven: a log in slices, turned half way. */
 export const slicedAgain = (made: Made): RunStep[] => {
   const { family, results, formula, kitchen } = made;
   const again = family.slicedAfter;
@@ -23,12 +23,28 @@ export const slicedAgain = (made: Made): RunStep[] => {
   ];
 };
 
-export const pierced = (made: Made): RunStep[] => {
-  const { family, results, formula, kitchen } = made;
-  if (bakeKinds.values[family.bakesAs].hollow === undefined) return [];
-  const oven = ovenOf(kitchen, formula.bake.ovenId);
+const isHollow = ({ family }: Made): boolean => bakeKinds.values[family.bakesAs].hollow !== undefined;
+
+/** Steam is let out of a hollow piece as its load comes out, or it falls in while the next one bakes. */
+export const pierced = (made: Made, load: number): RunStep[] => {
+  const { pieces, loads } = made.results.sheet;
+  if (!isHollow(made)) return [];
+  const each = Math.ceil(pieces / loads);
   return [
-    stepOf('pierce', hands.cutBaked, { pieces: results.sheet.pieces }, { stage: 'bake' }),
+    stepOf(
+      'pierce',
+      hands.cutBaked,
+      { pieces: Math.min(each, pieces - each * (load - 1)), load, loads },
+      { key: load === 1 ? 'pierce' : `pierce:${load}`, stage: 'bake' },
+    ),
+  ];
+};
+
+/** All of them together in the oven that is off: nothing more is to be baked in it. */
+export const dried = (made: Made): RunStep[] => {
+  if (!isHollow(made)) return [];
+  const oven = ovenOf(made.kitchen, made.formula.bake.ovenId);
+  return [
     stepOf('secondIn', hands.putIn, { oven: oven.name, dial: 'off' }, { stage: 'bake' }),
     drying(0, hollowDrying.values.min),
     stepOf('secondOut', hands.out, {}, { stage: 'bake' }),

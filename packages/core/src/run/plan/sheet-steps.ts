@@ -188,6 +188,12 @@ function sizeOf(shape: Shape): Partial<RunStep> {
   };
 }
 
+/** Chips and fruit in the dough: no sheet is thinner than they are. */
+function foldedNames({ formula, pantry }: Made): Pick<RunStep, 'names'> {
+  const folded = formula.rows.filter(({ use, amountG }) => use === 'foldIn' && amountG > 0);
+  return folded.length === 0 ? {} : { names: folded.map(({ ingredientId }) => pantry.ingredients[ingredientId]?.name ?? ingredientId) };
+}
+
 /** To its thickness under the pin, or pressed in or patted flat; parts of one thickness out of one sheet. */
 function rolledOut(made: Made, plans: readonly PartPlan[], again = false): RunStep[] {
   const { formula, family, results } = made;
@@ -203,6 +209,7 @@ function rolledOut(made: Made, plans: readonly PartPlan[], again = false): RunSt
       thicknessMm: plan.thicknessMm,
       form: plan.kind,
       measures: [{ what: 'rawMm' as const, planned: plan.thicknessMm }],
+      ...foldedNames(made),
     };
     if (handling === 'pressedIn')
       return [
