@@ -37,13 +37,19 @@ export async function forgetDraft(page: Page, request: APIRequestContext): Promi
   }).toPass({ intervals: [60] });
 }
 
-/** A first formula of a family, made as a baker makes one; its dough is there. */
-export async function newFormula(page: Page, name: string, family: string): Promise<void> {
+/** A good one of a family asked for; the page waits for "Make it". */
+export async function asksForFormula(page: Page, name: string, family: string): Promise<void> {
   await page.goto('/formulas');
   await page.getByRole('button', { name: 'New formula' }).click();
+  await page.getByRole('button', { name: 'Show me a good one' }).click();
   await page.getByLabel('Name').fill(name);
   await openMenu(page.getByRole('combobox', { name: 'Family' }));
   await page.getByRole('option', { name: family, exact: true }).click();
+}
+
+/** A first formula of a family, made as a baker makes one; its dough is there. */
+export async function newFormula(page: Page, name: string, family: string): Promise<void> {
+  await asksForFormula(page, name, family);
   await page.getByRole('button', { name: 'Make it', exact: true }).click();
   await expect(page.getByRole('button', { name: 'Paste a list' })).toBeVisible();
 }

@@ -1,25 +1,16 @@
 import { AxeBuilder } from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { expect, test } from './a-house.js';
-import { complaints, CRACKER, forgetDraft, water, openMenu } from './a-page.js';
+import { complaints, CRACKER, forgetDraft, water, openMenu, asksForFormula } from './a-page.js';
 
 test.afterEach(({ page, request }) => forgetDraft(page, request));
 
 const undo = async (page: Page, times: number) => {
   for (let i = 0; i < times; i++) await page.getByRole('button', { name: 'Undo' }).click();
 };
-/** Makes a formula from the list page and waits for its dough. */
-async function newFormula(page: Page, name: string, family: string) {
-  await page.goto('/formulas');
-  await page.getByRole('button', { name: 'New formula' }).click();
-  await page.getByLabel('Name').fill(name);
-  await openMenu(page.getByRole('combobox', { name: 'Family' }));
-  await page.getByRole('option', { name: family, exact: true }).click();
-}
-
 test('an egg becomes flax: fat, water, sugar and salt are held, and the allergen goes', async ({ page }) => {
   const errors = complaints(page);
-  await newFormula(page, 'Sweet tart', 'Shortcrust, sweet');
+  await asksForFormula(page, 'Sweet tart', 'Shortcrust, sweet');
   await page.getByRole('button', { name: 'Make it', exact: true }).click();
   await expect(page.getByLabel('Egg, whole, raw grams')).toBeVisible();
   const eggG = Number(await page.getByLabel('Egg, whole, raw grams').inputValue());
@@ -40,7 +31,7 @@ test('an egg becomes flax: fat, water, sugar and salt are held, and the allergen
 });
 
 test('a swap that cannot work says why', async ({ page }) => {
-  await newFormula(page, 'Flaky crust', 'Pie crust, flaky');
+  await asksForFormula(page, 'Flaky crust', 'Pie crust, flaky');
   await page.getByRole('button', { name: 'Make it', exact: true }).click();
   await page.getByRole('button', { name: 'More about Butter, unsalted' }).click();
   await openMenu(page.getByRole('combobox', { name: 'Swap Butter, unsalted for' }));
@@ -67,8 +58,8 @@ test('the water ladder moves with the air of the day', async ({ page, request })
 
 test('a wheat formula becomes a first trial, each step with its reason and each to be left out', async ({ page }) => {
   const errors = complaints(page);
-  await newFormula(page, 'Plain crust', 'Pie crust, flaky');
-  await page.getByRole('button', { name: 'A wheat formula' }).click();
+  await asksForFormula(page, 'Plain crust', 'Pie crust, flaky');
+  await page.getByRole('button', { name: 'I have a wheat recipe' }).click();
   await page.getByRole('button', { name: 'Make it a first trial' }).click();
   await expect(page.getByRole('alert')).toContainText('Paste the list first');
   await page.getByLabel('Ingredients, a line each').fill('2 1/2 cups all-purpose flour\n1 cup butter, cold\n1/3 cup ice water\n1 tsp salt');
@@ -89,7 +80,7 @@ test('a wheat formula becomes a first trial, each step with its reason and each 
 
 test('six tartlets: the batch is scaled by pieces, with what the scale cannot weigh said; undo takes all back', async ({ page }) => {
   const errors = complaints(page);
-  await newFormula(page, 'Six tartlets', 'Closed tartlet');
+  await asksForFormula(page, 'Six tartlets', 'Closed tartlet');
   await page.getByRole('button', { name: 'Make it', exact: true }).click();
   await expect(page.getByLabel('Blend', { exact: true })).toHaveValue('300');
   await page.getByRole('button', { name: 'Scale' }).click();
@@ -119,7 +110,7 @@ test('six tartlets: the batch is scaled by pieces, with what the scale cannot we
 
 test('the order of mixing is part of the formula: a forgotten row is found, a step is changed, a pea is 8 mm', async ({ page }) => {
   const errors = complaints(page);
-  await newFormula(page, 'Scones', 'Biscuit or scone, rubbed in');
+  await asksForFormula(page, 'Scones', 'Biscuit or scone, rubbed in');
   await page.getByRole('button', { name: 'Make it', exact: true }).click();
   const mix = page.getByRole('region', { name: 'Order of mixing' });
   await expect(mix.getByRole('img', { name: /pieces like a pea: 8 mm, at true size/ })).toBeVisible();
@@ -143,7 +134,7 @@ test('the order of mixing is part of the formula: a forgotten row is found, a st
 
 test('one dough, several goods: taken from another formula, followed, and let go', async ({ page }) => {
   const errors = complaints(page);
-  await newFormula(page, 'Cracker twists', 'Savoury starch or seed cracker');
+  await asksForFormula(page, 'Cracker twists', 'Savoury starch or seed cracker');
   await page.getByRole('button', { name: 'Make it', exact: true }).click();
   await openMenu(page.getByRole('combobox', { name: 'Take the dough of' }));
   await page.getByRole('option', { name: /Seeded sorghum crackers/ }).click();

@@ -3,18 +3,13 @@ import { inflateSync } from 'node:zlib';
 import { AxeBuilder } from '@axe-core/playwright';
 import type { Download, Page } from '@playwright/test';
 import { expect, test } from './a-house.js';
-import { complaints, CRACKER, forgetDraft, storing, openMenu } from './a-page.js';
+import { complaints, CRACKER, forgetDraft, newFormula, storing, openMenu } from './a-page.js';
 
 test.afterEach(({ page, request }) => forgetDraft(page, request));
 
 /** Makes a formula of a family and opens its sheet. */
 async function sheetOf(page: Page, family: string): Promise<void> {
-  await page.goto('/formulas');
-  await page.getByRole('button', { name: 'New formula' }).click();
-  await page.getByLabel('Name').fill(`${family}, tried`);
-  await openMenu(page.getByRole('combobox', { name: 'Family' }));
-  await page.getByRole('option', { name: family, exact: true }).click();
-  await page.getByRole('button', { name: 'Make it', exact: true }).click();
+  await newFormula(page, `${family}, tried`, family);
   await page.getByRole('tab', { name: /Sheet|Laminate/ }).click();
 }
 async function make(page: Page, what: string): Promise<void> {

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { findingsOf, keysOf, kitchenThings, type BakeEvent, type RunStep } from '@north-leaf/core';
 import { referenceKitchen } from '../../../packages/core/src/solve/reference-kitchen.js';
-import { goods, unlisted } from '../../../packages/core/src/worked/goods.js';
+import { goods, ofEachLoad, unlisted } from '../../../packages/core/src/worked/goods.js';
 import { anApp, type AnApp } from './testing/an-app.js';
 import type { FormulaVersion, Run } from '@north-leaf/contracts';
 
@@ -17,7 +17,7 @@ afterAll(() => the?.app.close());
 /** Each load goes in and comes out like the first. */
 const once = (listed: readonly string[], steps: readonly RunStep[]) => {
   const loads = steps.find(({ loads: n }) => n !== undefined)?.loads ?? 1;
-  const again = (what: string) => loads > 1 && ['putIn', 'out', 'nextSetting'].includes(what);
+  const again = (what: string) => loads > 1 && ofEachLoad.has(what);
   return listed.filter((what, i) => !again(what) || listed.indexOf(what) === i);
 };
 const acts = (steps: readonly RunStep[]) =>

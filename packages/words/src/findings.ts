@@ -7,6 +7,8 @@ export type FindingWords = { readonly what: string; readonly why: string; readon
 /** Findings whose sentence goes by more than whether something is named. */
 const variants: Partial<Record<FindingCode, (finding: Finding) => string | undefined>> = {
   'blend.oneFlourHigh': ({ measured }) => (/^Potato FLOUR/.test(measured?.of ?? '') ? 'potato' : undefined),
+  'dough.shortOfWater': ({ measured }) => measured?.of,
+  'dough.tooWet': ({ measured }) => measured?.of,
   'bake.tooDry': ({ measured }) => (measured?.of === 'soft' ? 'soft' : undefined),
   'bake.acrylamide': ({ level }) => (level === 'watch' ? 'watch' : undefined),
 };

@@ -1,3 +1,4 @@
+import { handlingOf, isUnderPin } from './handling.js';
 import { asPowder } from './ammonia.js';
 import { ammoniaMostMm, coumarinFrom, binderRatioRange, gritLimit, pieceOverSheet, scaleSteps, syrupLimit } from '../facts/dough.js';
 import { leavening, soaking, restAndStand } from '../facts/mixing.js';
@@ -63,7 +64,10 @@ function waterFindings({ formula, family, kitchen, dough, rows }: Judged): Findi
   const ratio = dough.getsOverWants;
   const found: Finding[] = [];
   if (ratio < watchLow || ratio > watchHigh) {
-    const measured = { path: 'dough.getsG', value: dough.getsG, low: watchLow * dough.wantsG, high: watchHigh * dough.wantsG };
+    // What no pin touches neither cracks at its edges nor sticks to anything.
+    const handling = handlingOf(formula, family);
+    const of = handling === 'poured' ? { of: 'poured' } : isUnderPin(handling) ? {} : { of: 'bowl' };
+    const measured = { path: 'dough.getsG', value: dough.getsG, low: watchLow * dough.wantsG, high: watchHigh * dough.wantsG, ...of };
     // Inside what the family takes, a rule is no proof against the dough: only a hand that spoke of this blend makes it one.
     const [lowPercent, , highPercent] = family.waterPercent;
     const usual = dough.percents.water >= lowPercent && dough.percents.water <= highPercent;

@@ -1,3 +1,4 @@
+import { familiesNamedIn } from './title.js';
 import { mixWords, preparationActWords } from './mix-words.js';
 import type { Formula, Row, RowUse } from '../document/formula.js';
 import type { PreparationAct } from '../document/preparation.js';
@@ -16,10 +17,30 @@ import type { Pantry } from '../document/pantry.js';
  */
 export function linesOf(text: string): { readonly name: string | null; readonly lines: string } {
   const recipe = recipeIn(parsed(text));
-  if (!recipe) return { name: null, lines: text };
+  if (!recipe) return titled(text);
   const list = recipe['recipeIngredient'] ?? recipe['ingredients'];
   const lines = Array.isArray(list) ? list.filter((line) => typeof line === 'string') : typeof list === 'string' ? [list] : [];
   return { name: typeof recipe['name'] === 'string' ? recipe['name'] : null, lines: lines.join('\n') };
+}
+
+/** Amounts begin with a figure, a fraction or a number in words; what is called so often is a title. */
+const HAS_FIGURE = /[\p{N}]/u;
+const LONGEST_TITLE = 80;
+
+/** A first line without an amount is the title where it stands apart from the list, or names a good. */
+function titled(text: string): { readonly name: string | null; readonly lines: string } {
+  const lines = text.split(/\r?\n/);
+  const at = lines.findIndex((line) => line.trim() !== '');
+  const title = lines[at]?.trim() ?? '';
+  const follows = lines.slice(at + 1);
+  const isTitle =
+    title !== '' &&
+    title.length <= LONGEST_TITLE &&
+    !HAS_FIGURE.test(title) &&
+    !title.endsWith(':') &&
+    follows.some((line) => HAS_FIGURE.test(line));
+  if (!isTitle || !(follows[0]?.trim() === '' || familiesNamedIn(title).size > 0)) return { name: null, lines: text };
+  return { name: title, lines: follows.join('\n') };
 }
 
 /**

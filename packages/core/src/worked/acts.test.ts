@@ -6,7 +6,7 @@ import { referenceFormula, referencePantry as pantry } from '../solve/reference.
 import { referenceKitchen as kitchen } from '../solve/reference-kitchen.js';
 import { runTimes } from '../run/times.js';
 import { scaled } from '../solve/scale.js';
-import { goods, unlisted } from './goods.js';
+import { goods, ofEachLoad, unlisted } from './goods.js';
 import { withSet } from './a-formula.js';
 import type { Formula } from '../document/formula.js';
 
@@ -20,9 +20,8 @@ describe('a run says every act of the good, once and in order, and none that doe
   it.each(goods().map((good) => [good.name, good] as const))('%s', (_name, { formula, acts }) => {
     const loads = stepsOf(formula).find(({ loads: n }) => n !== undefined)?.loads ?? 1;
     // Each load goes in and comes out like the first.
-    const inOven = (what: string) => ['putIn', 'out', 'nextSetting', 'pierce', 'partOut'].includes(what);
-    const once = actsOf(formula).filter((what, i, all) => loads === 1 || !inOven(what) || all.indexOf(what) === i);
-    expect(once).toEqual(acts.filter((what, i, all) => loads === 1 || !inOven(what) || all.indexOf(what) === i));
+    const once = actsOf(formula).filter((what, i, all) => loads === 1 || !ofEachLoad.has(what) || all.indexOf(what) === i);
+    expect(once).toEqual(acts.filter((what, i, all) => loads === 1 || !ofEachLoad.has(what) || all.indexOf(what) === i));
   });
 
   it('every key of a run is its own', () => {

@@ -278,6 +278,9 @@ export const goods = (): readonly Good[] => [
   },
 ];
 
+/** What each load of the oven has for itself: once on the list, again in the run. */
+export const ofEachLoad: ReadonlySet<string> = new Set(['putIn', 'out', 'nextSetting', 'pierce', 'partOut']);
+
 /** What is on nobody's list: weighing and mixing, temperatures and looks, waits, the switch of the oven. */
 export const unlisted: ReadonlySet<StepWhat | string> = new Set([
   'weigh',

@@ -259,7 +259,7 @@ function WhichOne({
   return (
     <Box sx={{ display: 'grid', gap: 1, py: 1 }}>
       <Box sx={{ color: 'warning.main', fontSize: typeSize.small }}>{t('entry.whichOneWhy', { why })}</Box>
-      <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
+      <Box role="group" aria-label={t('entry.whichOneWhy', { why })} sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
         {candidates.map((id) => (
           <Button key={id} size="small" variant="outlined" onClick={() => choose(id)} title={hazardsOf(pantry.ingredients[id]!).join(', ')}>
             {nameOf(id)}

@@ -44,7 +44,8 @@ const fillings: readonly { readonly value: CupFilling; readonly name: string }[]
 type Reading = {
   readonly kitchen: Kitchen;
   readonly pantry: Pantry;
-  readonly family: Family;
+  /** The family it is for, or how that is told from the list. */
+  readonly family: Family | ((amounts: readonly ListedAmount[], title: string | null) => Family);
   /** A wheat formula is read here. */ readonly wheat?: boolean;
 };
 export type ListReading = ReturnType<typeof useListReading>;
@@ -70,10 +71,6 @@ export function useListReading({ kitchen, pantry, family, wheat = false }: Readi
     });
   }, [lines, pantry, filling, corrections, measures, names, wheat]);
   const used = useMemo(() => read.filter(({ leftOut }) => !leftOut), [read]);
-  const slips = useMemo(
-    () => slipsIn(used, family, pantry.ingredients).filter(({ kind }) => !(wheat && kind === 'gluten')),
-    [used, family, pantry, wheat],
-  );
   const ready = used.filter(
     ({ mass, ingredientId }) =>
       mass !== null && ingredientId !== null && (wheat || pantry.ingredients[ingredientId]!.gluten !== 'contains'),
@@ -88,6 +85,11 @@ export function useListReading({ kitchen, pantry, family, wheat = false }: Readi
       ...(box.uncertainShare ? { sdG: box.uncertainShare[i]! * mass!.massG } : {}),
     }));
   });
+  const of = typeof family === 'function' ? family(amounts, name) : family;
+  const slips = useMemo(
+    () => slipsIn(used, of, pantry.ingredients).filter(({ kind }) => !(wheat && kind === 'gluten')),
+    [used, of, pantry, wheat],
+  );
   return {
     kitchen,
     pantry,

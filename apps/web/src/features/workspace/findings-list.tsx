@@ -98,7 +98,7 @@ type CardProps = {
   readonly stale: boolean;
 };
 
-/** The change first, as a button; then what is off and why. */
+/** What is off and why; then the change, as a button. */
 function FindingCard({ finding, here, formula, pantry, places, onApply, onStage, stale }: CardProps) {
   const { palette } = useTheme();
   const voice = useVoice();
@@ -106,25 +106,6 @@ function FindingCard({ finding, here, formula, pantry, places, onApply, onStage,
   const state: StageState = finding.level === 'note' ? 'good' : finding.level;
   return (
     <Box data-code={finding.code} sx={{ borderTop: `1px solid ${palette.divider}`, py: 2, display: 'grid', gap: 1 }}>
-      {finding.change && (
-        <Button
-          variant="outlined"
-          size="small"
-          disabled={stale}
-          onClick={() => onApply(finding)}
-          sx={{
-            justifySelf: 'start',
-            textAlign: 'left',
-            fontSize: typeSize.lead,
-            whiteSpace: 'normal',
-            lineHeight: '19px',
-            py: 1,
-            color: 'primary.main',
-          }}
-        >
-          {describeEdits(finding.change.edits, formula, pantry, voice, { most: 4, places })}
-        </Button>
-      )}
       <Box sx={{ display: 'grid', gridTemplateColumns: '22px 1fr', gap: 1 }}>
         <Leaf state={state} size={17} />
         <Box>
@@ -155,6 +136,26 @@ function FindingCard({ finding, here, formula, pantry, places, onApply, onStage,
           </Box>
         </Box>
       </Box>
+      {finding.change && (
+        <Button
+          variant="outlined"
+          size="small"
+          disabled={stale}
+          onClick={() => onApply(finding)}
+          sx={{
+            justifySelf: 'start',
+            ml: '26px',
+            textAlign: 'left',
+            fontSize: typeSize.lead,
+            whiteSpace: 'normal',
+            lineHeight: '19px',
+            py: 1,
+            color: 'primary.main',
+          }}
+        >
+          {describeEdits(finding.change.edits, formula, pantry, voice, { most: 4, places })}
+        </Button>
+      )}
     </Box>
   );
 }

@@ -11,15 +11,21 @@ import TextField from '@mui/material/TextField';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import {
+  evaluate,
+  findingsOf,
   families,
+  formulaFromList,
+  guessFamily,
   InputError,
   starterFormula,
   trialFromWheat,
   type Family,
+  type Finding,
   type Formula,
   type Kitchen,
   type ListedAmount,
   type Pantry,
+  type StageName,
   type WheatPlan,
   type WheatStepCode,
   showValue,
@@ -31,9 +37,12 @@ import { useVoice } from '../../platform/preferences';
 import { Choice } from '../../ui/form/choice';
 import { useCreateFormula, newKey } from '../formulas/doors';
 import { ListReader, useListReading } from '../entry/doors';
+import { TakenForFamily } from './taken-for-family';
 import { t } from '../../platform/words';
 
-type Way = 'middle' | 'wheat';
+type Way = 'recipe' | 'wheat' | 'middle';
+/** Where nothing says what it is. */
+const USUAL_FAMILY = 'pie_flaky';
 const stepWords: Readonly<Record<WheatStepCode, { readonly what: string; readonly why: string }>> = {
   blend: {
     what: t('workspace.wheatStep.blend'),
@@ -51,20 +60,20 @@ const stepWords: Readonly<Record<WheatStepCode, { readonly what: string; readonl
   trial: { what: t('workspace.wheatStep.trial'), why: t('workspace.aTrialThatFailsShouldCostLittle') },
 };
 
-/** A new formula: from the middle of its family, or step by step from one with wheat. */
+/** A new formula: a recipe as it is written, one with wheat step by step, or a good one of its family to begin with. */
 export function NewFormula({ kitchen, pantry, onClose }: { kitchen: Kitchen; pantry: Pantry; onClose: () => void }) {
   const voice = useVoice();
   const entry = useNewFormula(kitchen, pantry);
-  const { way, submit, family, reading, wheat, without, setWithout, problem, create } = entry;
+  const { way, submit, family, reading, guess, wheat, without, setWithout, problem, create } = entry;
   return (
-    <Dialog open onClose={onClose} maxWidth={way === 'wheat' ? 'lg' : 'sm'} fullWidth aria-labelledby="new-formula">
+    <Dialog open onClose={onClose} maxWidth={way === 'middle' ? 'sm' : 'lg'} fullWidth aria-labelledby="new-formula">
       <Box component="form" noValidate onSubmit={submit} sx={{ display: 'contents' }}>
         <DialogTitle id="new-formula">{t('workspace.aNewFormula')}</DialogTitle>
         <DialogContent
           sx={{
             display: 'grid',
             gap: 4,
-            gridTemplateColumns: way === 'wheat' ? '320px 1fr' : '1fr',
+            gridTemplateColumns: way === 'middle' ? '1fr' : '320px 1fr',
             [under.phone]: { gridTemplateColumns: '1fr' },
           }}
         >
@@ -81,7 +90,20 @@ export function NewFormula({ kitchen, pantry, onClose }: { kitchen: Kitchen; pan
             </Note>
           ) : (
             <>
-              <ListReader reading={reading} placeholder={t('workspace.212CupsAllPurposeFlour')} />
+              {way === 'recipe' && reading.read.length > 0 && <TakenForFamily guess={guess} family={family} onChoose={entry.setFamilyId} />}
+              <ListReader
+                reading={reading}
+                placeholder={way === 'wheat' ? t('workspace.212CupsAllPurposeFlour') : t('workspace.aRecipeAsItIsWritten')}
+              />
+              {way === 'recipe' && reading.slips.some(({ kind }) => kind === 'gluten') && (
+                <Alert
+                  severity="info"
+                  sx={{ gridColumn: '1 / -1' }}
+                  action={<Button onClick={() => entry.setWay('wheat')}>{t('workspace.makeItATrialWithoutWheat')}</Button>}
+                >
+                  {t('workspace.thisListHoldsWheat')}
+                </Alert>
+              )}
               {wheat && <WheatSteps plan={wheat} without={without} onChange={setWithout} />}
             </>
           )}
@@ -108,48 +130,75 @@ function useNewFormula(kitchen: Kitchen, pantry: Pantry) {
   const create = useCreateFormula();
   // Made once: pressed twice or sent again after a cut, it is still one formula.
   const [ids] = useState(() => ({ id: crypto.randomUUID(), versionId: crypto.randomUUID() }));
-  const [name, setName] = useState('');
-  const [familyId, setFamilyId] = useState('pie_flaky');
-  const [way, setWay] = useState<Way>('middle');
+  const [name, setName] = useState<string | null>(null);
+  const [familyId, setFamilyId] = useState<string | null>(null);
+  const [way, setWay] = useState<Way>('recipe');
   const [without, setWithout] = useState<ReadonlySet<WheatStepCode>>(new Set());
   const [problem, setProblem] = useState<string | null>(null);
-  const family = families[familyId]!;
-  const reading = useListReading({ kitchen, pantry, family, wheat: true });
+  // What the baker chose stands; else what the list says, once there is one.
+  const familyOf = (list: readonly ListedAmount[], title: string | null): Family =>
+    families[
+      familyId ?? (list.length > 0 && way === 'recipe' ? guessFamily(list, pantry, title ?? undefined).nearest[0]!.family : USUAL_FAMILY)
+    ]!;
+  const reading = useListReading({ kitchen, pantry, family: familyOf, wheat: way === 'wheat' });
   const { amounts, asking } = reading;
+  const family = familyOf(amounts, reading.name);
+  const guess = guessFamily(amounts, pantry, reading.name ?? undefined);
   const plan = useMemo(
     () => (way === 'wheat' ? planOf(amounts, family, { kitchen, pantry }, without) : null),
     [way, amounts, family, kitchen, pantry, without],
   );
   const wheat = plan && 'formula' in plan ? plan : null;
-  const called = name.trim() || (way === 'wheat' ? (reading.name ?? '') : '');
+  // A recipe has its name with it.
+  const shown = name ?? (way === 'middle' ? '' : (reading.name ?? ''));
+  const called = shown.trim();
 
   const submit = (event: FormEvent) => {
     event.preventDefault();
     if (called === '') return setProblem(t('workspace.nameGiveItOneUpTo120'));
     if (way === 'wheat' && !wheat) return setProblem(plan && 'problem' in plan ? plan.problem : t('workspace.pasteTheListFirst'));
-    if (way === 'wheat' && asking.length > 0) return setProblem(t('common.sayWhatNameIsFirst', { name: asking[0]!.name }));
+    if (way === 'recipe' && amounts.length === 0) return setProblem(t('workspace.pasteTheListFirst'));
+    if (way !== 'middle' && asking.length > 0) return setProblem(t('common.sayWhatNameIsFirst', { name: asking[0]!.name }));
     setProblem(null);
-    const formula: Formula = wheat ? { ...wheat.formula, name: called } : starterFormula(family, called, { kitchen, pantry }, newKey);
+    const first = starterFormula(family, called, { kitchen, pantry }, newKey);
+    const formula: Formula = wheat
+      ? { ...wheat.formula, name: called }
+      : way === 'recipe'
+        ? formulaFromList(first, amounts, pantry, { newKey, how: 'instead' })
+        : first;
     create.mutate(
       {
         id: ids.id,
         body: {
           versionId: ids.versionId,
-          why: wheat ? t('workspace.firstTrialFromAWheatFormula') : t('workspace.fromTheMiddleOfItsFamily'),
+          why: t(whyOf[way]),
           formula,
         },
       },
-      { onSuccess: () => void navigate(`/formulas/${ids.id}/dough`) },
+      { onSuccess: () => void navigate(`/formulas/${ids.id}/${way === 'recipe' ? neediest(formula, kitchen, pantry) : 'dough'}`) },
     );
   };
-  return { way, submit, name, setName, familyId, setFamilyId, setWay, family, reading, wheat, without, setWithout, problem, create };
+  return { way, submit, name: shown, setName, setFamilyId, setWay, family, reading, guess, wheat, without, setWithout, problem, create };
+}
+
+const whyOf = {
+  recipe: 'workspace.fromARecipeAsItIsWritten',
+  wheat: 'workspace.firstTrialFromAWheatFormula',
+  middle: 'workspace.fromTheMiddleOfItsFamily',
+} as const;
+
+/** The board that most needs a look, by what can be done about it there: proof of a bag is the supplier's. */
+function neediest(formula: Formula, kitchen: Kitchen, pantry: Pantry): StageName {
+  const found = findingsOf(evaluate(formula, kitchen, pantry)).filter(({ code }) => !code.startsWith('gluten.'));
+  const of = (level: Finding['level']) => found.find((one) => one.level === level)?.stage;
+  return of('fix') ?? of('watch') ?? 'dough';
 }
 
 type Entry = ReturnType<typeof useNewFormula>;
 
 /** What it is called, what family it is of, what it begins from. */
 function NameAndFamily({ entry }: { readonly entry: Entry }) {
-  const { name, setName, familyId, setFamilyId, way, setWay } = entry;
+  const { name, setName, family, setFamilyId, way, setWay } = entry;
   return (
     <Box sx={{ gridColumn: '1 / -1', display: 'flex', gap: 3, flexWrap: 'wrap', alignItems: 'center', pt: 2 }}>
       <TextField
@@ -163,7 +212,7 @@ function NameAndFamily({ entry }: { readonly entry: Entry }) {
       />
       <Choice
         label={t('common.family')}
-        value={familyId}
+        value={family.id}
         options={Object.values(families).map(({ id, name: called }) => ({ value: id, name: called }))}
         onChange={setFamilyId}
         width={240}
@@ -175,8 +224,9 @@ function NameAndFamily({ entry }: { readonly entry: Entry }) {
         onChange={(_, to: Way | null) => to && setWay(to)}
         aria-label={t('workspace.beginFrom')}
       >
-        <ToggleButton value="middle">{t('workspace.middleOfItsFamily')}</ToggleButton>
-        <ToggleButton value="wheat">{t('workspace.aWheatFormula')}</ToggleButton>
+        <ToggleButton value="recipe">{t('workspace.iHaveARecipe')}</ToggleButton>
+        <ToggleButton value="wheat">{t('workspace.iHaveAWheatRecipe')}</ToggleButton>
+        <ToggleButton value="middle">{t('workspace.showMeAGoodOne')}</ToggleButton>
       </ToggleButtonGroup>
     </Box>
   );
