@@ -37,12 +37,13 @@ const views = [
   { name: '17-preparations', path: '/pantry/preparations' },
   { name: '18-kitchen', path: '/kitchen' },
   {
-    name: '19-list',
-    path: `${formula}/dough`,
+    name: '19-recipe',
+    path: '/formulas',
     act: async (page) => {
-      await page.getByRole('button', { name: 'Paste a list' }).click();
+      await page.getByRole('button', { name: 'New formula' }).click();
       const text = [
-        'For the dough:',
+        'Crostata',
+        '',
         '250 g gluten-free flour blend',
         '120 g burro freddo a cubetti',
         '60 g caster sugar',

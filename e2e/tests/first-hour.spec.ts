@@ -13,7 +13,7 @@ const { recipes } = JSON.parse(readFileSync(join(import.meta.dirname, '../../pac
 test('ten recipes as they are written become formulas: pasted, asked, guessed, made', async ({ page }) => {
   const errors = complaints(page);
   const walked: { readonly name: string; readonly presses: number; readonly seconds: number; readonly asked: number }[] = [];
-  for (const { name, text, family } of recipes) {
+  for (const { name, text, family, rightFixes } of recipes) {
     const began = Date.now();
     let presses = 0;
     const press = async (what: string | RegExp) => {
@@ -39,6 +39,15 @@ test('ten recipes as they are written become formulas: pasted, asked, guessed, m
     await press('Make it');
     await expect(page.getByRole('button', { name: /^Save as v2/ })).toBeVisible();
     await expect(page.getByRole('heading', { level: 1, name })).toBeVisible();
+    const findings = page.getByRole('region', { name: 'Findings' });
+    await expect(findings).toBeVisible();
+    const all = findings.getByRole('button', { name: /^all \d/ });
+    if (await all.isVisible()) await all.click();
+    const fixes = await findings
+      .locator('[data-code]')
+      .filter({ hasText: /\bFix\b/ })
+      .evaluateAll((cards) => cards.map((card) => card.getAttribute('data-code')!));
+    expect({ name, fixes: fixes.filter((code) => !rightFixes.includes(code)) }).toEqual({ name, fixes: [] });
     walked.push({ name, presses, seconds: (Date.now() - began) / 1000, asked });
   }
   const median = (of: (one: (typeof walked)[number]) => number) =>

@@ -127,6 +127,7 @@ export { laminated } from './solve/laminated.js';
 export { trialFromWheat } from './solve/from-wheat.js';
 export type { WheatPlan, WheatStepCode } from './solve/from-wheat.js';
 export { filledPan } from './sheet/fill-pan.js';
+export { withOvenSettled } from './solve/settled.js';
 export { guessFamily, type FamilyGuess } from './solve/guess-family.js';
 export { isStillDoughOf, withDoughOf, withOwnDough } from './solve/dough-of.js';
 export { swapFlour } from './solve/swap-flour.js';

@@ -58,7 +58,7 @@ export type KeepResult = {
   readonly waterActivity: number;
   /** 0..1; above 0.7 it snaps. */ readonly crispness: number;
   readonly word: EatingWord;
-  /** Whether its family is meant to snap; what is soft keeps, and snaps never. */ readonly meantToSnap: boolean;
+  /** Whether it is meant to snap; what is soft, or bakes with its filling on it, keeps, and snaps never. */ readonly meantToSnap: boolean;
   readonly crispDays: Estimate;
   /** Never softens at this humidity, or not within the days that are looked at. */ readonly openEnded: boolean;
   readonly openTrayHours: number | null;
@@ -132,7 +132,7 @@ export function keepStage(
     crispDays - Math.min(wetter.softAfterDays, crispHorizonDays.value),
     (leak ? leak.sd / leak.value : packSpread.value) * crispDays,
   );
-  const meantToSnap = isMeantToSnap(family);
+  const meantToSnap = isMeantToSnap(family, dough);
   const keptAt = keep.placeId === undefined ? null : placeOf('keep.placeId', keep.placeId, kitchen);
   const needsCold = dough.onPiece.some((part) => part.needsCold);
   // What bakes on the piece in a thick layer dries with it; what fills it or comes after stays as wet as it is.
@@ -152,7 +152,7 @@ export function keepStage(
     cooling: { curve: cooled.curve, packableMin: cooled.packableMin, peakMiddleC: cooled.peakMiddleC },
     mouldFreeDays: needsCold || keptAt?.kind === 'freezer' ? null : mouldFreeDays(wettest, keptAt?.atC ?? kitchen.roomC),
     wettestActivity: wettest,
-    bringBack: meantToSnap ? bringBackOf(problem, bake, solids, kitchen) : null,
+    bringBack: snapsDry(family) ? bringBackOf(problem, bake, solids, kitchen) : null,
     freezing: freezingOf(kitchen, sheet, bake, startX),
     crustSoft: crustSoftOf(dough, { solids, startX, dryKgPerM2: dryPieceG / 1000 / areaM2 }, bake, kitchen),
     needsCold,
@@ -184,8 +184,10 @@ export function keepStage(
  */
 export const packOf = (pack: Pack, familyId: string): string => `${pack} ${familyId}`;
 
-/** Whether a family is meant to be crisp when it is eaten. */
-const isMeantToSnap = (family: Family) => crispnessAt(family.finalAw[1]) >= 0.7;
+/** Whether a family is crisp as it comes dry from the oven. */
+const snapsDry = (family: Family) => crispnessAt(family.finalAw[1]) >= 0.7;
+/** Whether a good is meant to be crisp when it is eaten: what bakes with its filling on it is not. */
+const isMeantToSnap = (family: Family, { filling }: Pick<DoughResult, 'filling'>) => filling.baked === null && snapsDry(family);
 
 /**
  * Days until mould is likely at room temperature; null below the activity that moulds need.
@@ -441,7 +443,7 @@ function keepFindings(formula: Formula, family: Family, kitchen: Kitchen, result
       found.push(finding('keep.crustSoftens', 'watch', 'keep', measured, edits));
     }
   }
-  const meantToSnap = isMeantToSnap(family);
+  const { meantToSnap } = result;
   if (meantToSnap && result.crispness < 0.7) {
     found.push(
       finding('keep.notCrisp', result.crispness < 0.3 ? 'fix' : 'watch', 'keep', {

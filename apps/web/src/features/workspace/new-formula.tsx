@@ -19,6 +19,7 @@ import {
   InputError,
   starterFormula,
   trialFromWheat,
+  withOvenSettled,
   type Family,
   type Finding,
   type Formula,
@@ -164,7 +165,7 @@ function useNewFormula(kitchen: Kitchen, pantry: Pantry) {
     const formula: Formula = wheat
       ? { ...wheat.formula, name: called }
       : way === 'recipe'
-        ? formulaFromList(first, amounts, pantry, { newKey, how: 'instead' })
+        ? withOvenSettled(formulaFromList(first, amounts, pantry, { newKey, how: 'instead' }), kitchen, pantry)
         : first;
     create.mutate(
       {

@@ -3,6 +3,7 @@ import Button from '@mui/material/Button';
 import { families, type Family, type FamilyGuess } from '@north-leaf/core';
 import { t } from '../../platform/words';
 import { Sentence } from '../../ui/words/sentence';
+import { Note } from '../../ui/frame/note';
 import { typeSize } from '../../ui/theme/theme';
 
 /** How many other families are offered by a press. */
@@ -47,6 +48,7 @@ export function TakenForFamily({
           </Button>
         ))}
       </Box>
+      <Note>{t('workspace.shapeOvenAndKeepingAreUsual')}</Note>
     </Box>
   );
 }
