@@ -335,3 +335,19 @@ test('one bag is emptied and the next begun in the middle of a weight: each has 
   expect(second.onHandG - left['lot-sorghum-new']!.onHandG).toBeCloseTo(84.4, 6);
   await endRun(base(page), id);
 });
+
+test('a run whose last step is left out is still ended', async ({ page, house }) => {
+  const id = await beginRun(house.base);
+  await upTo(house.base, id, 'rate');
+  await page.goto(`/run/${id}`);
+  await expect(title(page)).toHaveText('How is it?');
+  await page.getByRole('button', { name: 'Leave it out' }).click();
+  await page.getByRole('button', { name: 'Not needed today' }).click();
+  await expect(title(page)).toHaveText('All is done');
+  await expect(page.getByText('Every step is done or left out.')).toBeVisible();
+  await expect(async () => {
+    await page.keyboard.press('PageDown');
+    expect(page.url()).toContain('/bakes/');
+  }).toPass({ intervals: [300] });
+  await storedWhen(house.base, id, said('ended'));
+});

@@ -70,6 +70,7 @@ function Bench({ run }: { run: RunInHand }) {
   };
   useBenchKeys(next.latest, back);
   const ended = state.state === 'ended';
+  const isOver = state.allDone && !ended && lookedAt === null;
   const following = state.steps.slice(index + 1).find((one) => one.state === 'todo');
   return (
     <Box
@@ -103,10 +104,12 @@ function Bench({ run }: { run: RunInHand }) {
         >
           <NotStored />
           <Box component="h1" sx={{ m: 0, ...bench.title }}>
-            {stepWords(progress.step, voice).title}
+            {isOver ? t('runs.allIsDone') : stepWords(progress.step, voice).title}
           </Box>
           {ended ? (
             <Box sx={bench.text}>{t('runs.thisBakeIsEndedWhatHappenedIs')}</Box>
+          ) : isOver ? (
+            <AllDone run={run} advance={advance} />
           ) : isNow ? (
             <StepBody key={`${progress.step.key}/${progress.weighedG}`} run={run} progress={progress} advance={advance} />
           ) : (
@@ -206,6 +209,16 @@ function StepBody(props: { run: RunInHand; progress: StepProgress; advance: Adva
     default:
       return (props.progress.step.measures ?? []).length > 0 ? <MeasureStep {...props} /> : <DoStep {...props} />;
   }
+}
+
+/** Nothing is left to do, the last step left out perhaps: the bake is still for somebody to end. */
+function AllDone({ run, advance }: { readonly run: RunInHand; readonly advance: Advance }) {
+  const end = async () => {
+    await run.say({ what: { kind: 'ended' } });
+    advance.ended();
+  };
+  useNext(advance, { label: t('runs.endTheBake'), detail: '', filled: true, press: () => void end() });
+  return <Box sx={bench.text}>{t('runs.everyStepIsDoneOrLeftOut')}</Box>;
 }
 
 /** A step that was done: what was stored of it, and a weight put right. */
