@@ -20,11 +20,14 @@ export function Weighed({ bake, version }: { bake: Run; version: FormulaVersion 
   const { units } = usePreferences();
   const { formula, pantry } = version;
   const made = asBaked(formula, bake.events);
+  // A run weighs what is its own: a mixing no filling, a run from kept dough no flour.
+  const own = new Set(bake.steps.map(({ rowKey }) => rowKey));
+  const isOwn = ({ key }: { readonly key: string }) => bake.steps.length === 0 || own.has(key) || made.weighed[key] !== undefined || key.startsWith('added:');
   const planned = [
     ...formula.blend.rows.map(({ key, ingredientId, share }) => ({ key, ingredientId, g: share * formula.blendG * bake.factor })),
     ...formula.rows.map(({ key, ingredientId, amountG }) => ({ key, ingredientId, g: amountG * bake.factor })),
     ...made.formula.rows.filter(({ key }) => key.startsWith('added:')).map(({ key, ingredientId }) => ({ key, ingredientId, g: 0 })),
-  ];
+  ].filter(isOwn);
   const { data: now } = useQuery(pantryQuery);
   // What came in besides is in no version: it is named as the pantry has it.
   const nameOf = (id: string) => pantry.ingredients[id]?.name ?? now?.ingredients[id]?.name ?? id;
