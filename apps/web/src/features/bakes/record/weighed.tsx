@@ -22,7 +22,8 @@ export function Weighed({ bake, version }: { bake: Run; version: FormulaVersion 
   const made = asBaked(formula, bake.events);
   // A run weighs what is its own: a mixing no filling, a run from kept dough no flour.
   const own = new Set(bake.steps.map(({ rowKey }) => rowKey));
-  const isOwn = ({ key }: { readonly key: string }) => bake.steps.length === 0 || own.has(key) || made.weighed[key] !== undefined || key.startsWith('added:');
+  const isOwn = ({ key }: { readonly key: string }) =>
+    bake.steps.length === 0 || own.has(key) || made.weighed[key] !== undefined || key.startsWith('added:');
   const planned = [
     ...formula.blend.rows.map(({ key, ingredientId, share }) => ({ key, ingredientId, g: share * formula.blendG * bake.factor })),
     ...formula.rows.map(({ key, ingredientId, amountG }) => ({ key, ingredientId, g: amountG * bake.factor })),
