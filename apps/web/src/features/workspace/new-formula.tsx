@@ -108,13 +108,13 @@ export function NewFormula({ kitchen, pantry, onClose }: { kitchen: Kitchen; pan
               {wheat && <WheatSteps plan={wheat} without={without} onChange={setWithout} />}
             </>
           )}
+        </DialogContent>
+        <DialogActions sx={{ p: 4, gap: 2 }}>
           {(problem ?? create.error) && (
-            <Alert severity="error" sx={{ gridColumn: '1 / -1' }}>
+            <Alert severity="error" sx={{ mr: 'auto', py: 0 }}>
               {problem ?? create.error?.message}
             </Alert>
           )}
-        </DialogContent>
-        <DialogActions sx={{ p: 4, gap: 2 }}>
           <Button onClick={onClose}>{t('common.leaveIt')}</Button>
           <Button type="submit" variant="contained" disabled={create.isPending}>
             {create.isPending ? t('workspace.makingIt') : way === 'wheat' ? t('workspace.makeItAFirstTrial') : t('workspace.makeIt')}
@@ -150,9 +150,10 @@ function useNewFormula(kitchen: Kitchen, pantry: Pantry) {
     [way, amounts, family, kitchen, pantry, without],
   );
   const wheat = plan && 'formula' in plan ? plan : null;
-  // A recipe has its name with it.
-  const shown = name ?? (way === 'middle' ? '' : (reading.name ?? ''));
-  const called = shown.trim();
+  // A recipe has its name with it, also where the field was emptied.
+  const title = way === 'middle' ? '' : (reading.name ?? '');
+  const shown = name ?? title;
+  const called = shown.trim() || title.trim();
 
   const submit = (event: FormEvent) => {
     event.preventDefault();
