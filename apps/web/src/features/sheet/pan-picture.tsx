@@ -5,7 +5,19 @@ import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import { useTheme } from '@mui/material/styles';
-import { docksOfPart, latticeOf, panInside, twoThirdsSplit, type Pan, type PartPlan, type ShapeKind, showQuantity } from '@north-leaf/core';
+import {
+  docksOfPart,
+  figureOf,
+  isCutShape,
+  latticeOf,
+  panInside,
+  twoThirdsSplit,
+  type Pan,
+  type Part,
+  type PartPlan,
+  type ShapeKind,
+  showQuantity,
+} from '@north-leaf/core';
 import { Note } from '../../ui/frame/note';
 import { usePreferences, useVoice } from '../../platform/preferences';
 import { Ruled } from '../../ui/drawing/ruled';
@@ -36,7 +48,8 @@ export function PanPicture({ drawn, pan }: { drawn: DrawnSheet; pan: Pan | null 
       <Ruled widthMm={widthMm} lengthMm={lengthMm} summary={t('sheet.toScaleWords', { words })} handles={grips}>
         {laid.map((one) => (
           <g key={`${one.key} ${one.x}`} transform={`translate(${one.x} ${(lengthMm - one.lengthMm) / 2})`}>
-            {one.round ? (
+            <CutOut part={formula.sheet.parts.find(({ key }) => key === one.key)} />
+            {isCutOf(formula.sheet.parts, one.key) ? null : one.round ? (
               <ellipse
                 cx={one.widthMm / 2}
                 cy={one.lengthMm / 2}
@@ -79,6 +92,30 @@ export function PanPicture({ drawn, pan }: { drawn: DrawnSheet; pan: Pan | null 
         <Note size="small">{t('sheet.theFoldedEdgeHasSurplusMoreRound', { surplus: Math.round(plan.parts[0]!.surplusShare! * 100) })}</Note>
       )}
     </Box>
+  );
+}
+
+const isCutOf = (parts: readonly Part[], key: string) => parts.some((part) => part.key === key && isCutShape(part.shape));
+
+/** What is cut has its own outline, and its window. */
+function CutOut({ part }: { readonly part: Part | undefined }) {
+  const { palette } = useTheme();
+  if (!part || !isCutShape(part.shape)) return null;
+  const figure = figureOf(part.shape, 'shape');
+  const window = part.window ? figureOf(part.window, 'window') : null;
+  const line = { stroke: palette.leaf.crust, strokeWidth: 1.3, vectorEffect: 'non-scaling-stroke' } as const;
+  return (
+    <>
+      <path d={figure.path} fill={palette.leaf.doughPale} {...line} />
+      {window && (
+        <path
+          d={window.path}
+          transform={`translate(${(figure.widthMm - window.widthMm) / 2} ${(figure.lengthMm - window.lengthMm) / 2})`}
+          fill={palette.background.paper}
+          {...line}
+        />
+      )}
+    </>
   );
 }
 
