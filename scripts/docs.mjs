@@ -1,5 +1,5 @@
-// Writes docs/facts.md, docs/findings.md and docs/ingredients.md from the core itself. Deterministic: CI fails when they are stale.
-import { writeFileSync } from 'node:fs';
+// Writes docs/facts.md, docs/findings.md, docs/ingredients.md and the glossary of docs/concept.md from the core itself. Deterministic: CI fails when they are stale.
+import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { writeAnswers } from './answers.mjs';
 import { checkNode, ensureInstalled, node, plainFailures, ROOT, TSC } from './bootstrap.mjs';
@@ -118,6 +118,20 @@ write('ingredients.md', [
   '| member | on the screen | limits or words | a kitchen’s own value, a mixture’s | since core | known of |',
   '| --- | --- | --- | --- | --- | --- |',
   ...members.map(describe),
+]);
+
+const { terms, termWords } = await import(join(ROOT, 'packages/words/dist/terms.js'));
+const concept = readFileSync(join(ROOT, 'docs/concept.md'), 'utf8');
+const glossary = terms.map((term) => termWords(term, voiceOf())).sort((a, b) => a.name.localeCompare(b.name, 'en'));
+write('concept.md', [
+  concept.slice(0, concept.indexOf('## Glossary')).trimEnd(),
+  '',
+  '## Glossary',
+  'Made by `npm run docs` from `packages/words/src/en/terms.json`, the words that any page explains.',
+  '',
+  '| word | means | from |',
+  '| --- | --- | --- |',
+  ...glossary.map(({ name, says, from }) => `| ${name} | ${says} | ${from} |`),
 ]);
 
 function short(value) {

@@ -67,7 +67,7 @@ export const endRun = (base: string, id: string): Promise<Response> => post(base
 
 export const title = (page: Page) => page.locator('h1');
 export const next = (page: Page) =>
-  page.getByRole('button', { name: /^(Next|Done|It is in|It is on|It froths|It is wrapped|Packed|End the bake)/ });
+  page.getByRole('button', { name: /^(Next|Done|It is in|It is on|It foams|It is wrapped|Packed|End the bake)/ });
 /** Grams that a run stored for a row. */
 export const gramsOf = ({ events }: StoredRun, rowKey: string): number =>
   events.reduce((sum, { what }) => sum + (what.kind === 'weighed' && what.rowKey === rowKey ? what.addedG! : 0), 0);

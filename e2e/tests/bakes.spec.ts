@@ -176,10 +176,10 @@ test('today: what hands do now, where each bake stands, what waits, what needs l
   await upTo(baseURL!, cold, 'cold:0');
   await post(baseURL!, cold, [{ stepKey: 'cold:0', what: { kind: 'stepBegan' } }]);
   await page.goto('/today');
-  await expect(page.getByRole('region', { name: 'Hands now' })).toContainText('Press to a slab');
+  await expect(page.getByRole('region', { name: 'To do now' })).toContainText('Press to a slab');
   await expect(page.getByRole('region', { name: 'On the line' }).getByRole('link')).toHaveCount(2);
   await expect(page.getByRole('region', { name: 'Waiting' })).toContainText('Cold: Fridge');
-  await expect(page.getByRole('region', { name: 'Next, with hands' })).toContainText(/\d\d:\d\d.*Roll to 2.4 mm/);
+  await expect(page.getByRole('region', { name: 'Next to do' })).toContainText(/\d\d:\d\d.*Roll to 2.4 mm/);
   await expect(page.getByRole('region', { name: 'Look after' })).toContainText('Small oven was never measured');
   await axe(page, 'today');
   await page.getByRole('link', { name: 'Open steps' }).click();

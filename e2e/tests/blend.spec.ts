@@ -45,7 +45,7 @@ test('a blend that must be free of nuts and bends more is found, used as one ste
   await page.keyboard.press('Escape');
   await openMenu(page.getByRole('combobox', { name: 'Where from' }));
   await page.getByRole('option', { name: 'from anything' }).click();
-  await page.getByLabel('bends at least (index), value').fill('2.1');
+  await page.getByLabel('bend at least (1 is enough), value').fill('2.1');
   await openMenu(page.getByRole('combobox', { name: 'Add a wish' }));
   await page.getByRole('option', { name: 'protein at least' }).click();
   await page.getByRole('button', { name: 'Find blends' }).click();

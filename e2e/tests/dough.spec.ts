@@ -98,7 +98,7 @@ test('six tartlets: the batch is scaled by pieces, with what the scale cannot we
   await expect(page.getByRole('tab', { name: /Sheet/ })).toContainText('6 pieces');
   await openMenu(page.getByRole('combobox', { name: 'Family' }));
   await page.getByRole('option', { name: 'Galette crust' }).click();
-  await openMenu(page.getByRole('combobox', { name: 'School of mixing' }));
+  await openMenu(page.getByRole('combobox', { name: 'Way of mixing' }));
   await page.getByRole('option', { name: 'Creamed: tender, even' }).click();
   await expect(page.getByRole('region', { name: 'Order of mixing' })).toContainText('Cream butter');
   await undo(page, 3);

@@ -63,7 +63,7 @@ test('the open web format goes out and comes back', async ({ page }) => {
   const errors = complaints(page);
   await page.goto(`${CRACKER}/dough`);
   const coming = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'Take it along' }).click();
+  await page.getByRole('button', { name: 'Save to a file' }).click();
   const file = await coming;
   expect(file.suggestedFilename()).toBe('seeded-sorghum-crackers.json');
   const stream = await file.createReadStream();

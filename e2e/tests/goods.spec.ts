@@ -8,7 +8,7 @@ test('drop biscuits are dropped from the bowl and eaten warm: no slab, no pin, n
   await page.getByRole('tab', { name: /Chill/ }).click();
   await expect(page.getByText('No cold: this dough goes from the bowl')).toBeVisible();
   await page.getByRole('tab', { name: /Keep/ }).click();
-  await openMenu(page.getByRole('combobox', { name: 'Eaten' }));
+  await openMenu(page.getByRole('combobox', { name: 'How it is eaten' }));
   await page.getByRole('option', { name: 'warm, the same day' }).click();
   await expect(page.getByRole('textbox', { name: 'Cool 1', exact: true })).toHaveValue('10');
   await page.getByRole('button', { name: /^Save as/ }).click();

@@ -179,7 +179,7 @@ test('a ring tart with its side strip, then a lattice strip by strip', async ({ 
 test('croissant triangles are cut in a zigzag, rolled up, proved, and baked as what they are', async ({ page }) => {
   const errors = complaints(page);
   await sheetOf(page, 'Croissant dough');
-  await expect(page.getByText(/froths within 10 min\. No froth: stop/)).toBeVisible();
+  await expect(page.getByText(/foams within 10 min\. No foam: stop/)).toBeVisible();
   await expect(page.getByText(/judge by volume, not by the clock/)).toBeVisible();
   await page.getByRole('button', { name: 'Sheet and trays' }).click();
   await expect(drawing(page)).toHaveAttribute('aria-label', /triangles 80 × 180 mm/);

@@ -1,8 +1,8 @@
-import { lazy, useMemo } from 'react';
+import { lazy, Suspense, useMemo } from 'react';
 import CssBaseline from '@mui/material/CssBaseline';
 import { ThemeProvider } from '@mui/material/styles';
 import { QueryClientProvider } from '@tanstack/react-query';
-import { createBrowserRouter, Navigate, RouterProvider } from 'react-router';
+import { createBrowserRouter, Navigate, Outlet, RouterProvider } from 'react-router';
 import { usePreferences } from './platform/preferences';
 import { queryClient } from './platform/query-client';
 import { Shell } from './shell';
@@ -11,8 +11,11 @@ import { northLeafTheme } from './ui/theme/theme';
 /** Needed only when something failed. */
 const ErrorPage = lazy(async () => ({ default: (await import('./platform/error-page')).ErrorPage }));
 
+/** What a word means, loaded after the page. */
+const AskLayer = lazy(async () => ({ default: (await import('./features/words/ask-layer')).AskLayer }));
+
 /** Every page is its own piece of code, loaded when it is gone to. */
-const router = createBrowserRouter([
+const pages = [
   // The bench has no rail: its whole screen is for the step.
   {
     path: '/run/:bakeId',
@@ -39,10 +42,24 @@ const router = createBrowserRouter([
       { path: '/pantry', element: <Navigate to="/pantry/lots" replace /> },
       { path: '/pantry/:face', lazy: async () => ({ Component: (await import('./features/pantry/pantry-page')).PantryPage }) },
       { path: '/kitchen/:list?/:id?', lazy: async () => ({ Component: (await import('./features/kitchen/kitchen-page')).KitchenPage }) },
+      { path: '/words', lazy: async () => ({ Component: (await import('./features/words/words-page')).WordsPage }) },
       { path: '*', element: <ErrorPage /> },
     ],
   },
-]);
+];
+const router = createBrowserRouter([{ Component: Everywhere, HydrateFallback: () => null, children: pages }]);
+
+/** What every page stands under. */
+function Everywhere() {
+  return (
+    <>
+      <Outlet />
+      <Suspense>
+        <AskLayer />
+      </Suspense>
+    </>
+  );
+}
 
 export function App() {
   const face = usePreferences((state) => state.face);

@@ -1,5 +1,6 @@
 import BakeryDining from '@mui/icons-material/BakeryDining';
 import Contrast from '@mui/icons-material/Contrast';
+import HelpOutline from '@mui/icons-material/HelpOutlineOutlined';
 import Inventory from '@mui/icons-material/Inventory2Outlined';
 import KitchenIcon from '@mui/icons-material/MicrowaveOutlined';
 import PlayCircle from '@mui/icons-material/PlayCircleOutlined';
@@ -13,6 +14,7 @@ import { NavLink, Outlet } from 'react-router';
 import { usePreferences } from './platform/preferences';
 import { sizes, typeSize, under } from './ui/theme/theme';
 import { t } from './platform/words';
+import { useAsking } from './features/words/doors';
 
 const places: readonly { readonly to: string; readonly name: string; readonly icon: ReactNode }[] = [
   { to: '/today', name: t('common.today'), icon: <WbTwilight /> },
@@ -102,6 +104,7 @@ function Rail({
 }) {
   const { palette } = useTheme();
   const { setFace, face } = usePreferences();
+  const { on: asking, ask } = useAsking();
   return (
     <Box
       component="nav"
@@ -141,21 +144,24 @@ function Rail({
         </Box>
       ))}
       <Box sx={{ flex: 1, [under.phone]: { display: 'none' } }} />
-      {/* A plain button: the library's own would be part of what every page waits for. */}
+      {/* Plain buttons: the library's own would be part of what every page waits for. */}
+      <Box
+        component="button"
+        type="button"
+        onClick={() => ask(!asking)}
+        aria-pressed={asking}
+        title={t('ask.whatIsThis')}
+        sx={{ ...item, ...plainButton, [under.phone]: { display: 'none' } }}
+      >
+        <HelpOutline />
+        {t('app.ask')}
+      </Box>
       <Box
         component="button"
         type="button"
         onClick={() => setFace(face === 'light' ? 'early' : 'light')}
         aria-pressed={face === 'early'}
-        sx={{
-          ...item,
-          border: 0,
-          bgcolor: 'transparent',
-          font: 'inherit',
-          fontSize: typeSize.caption,
-          fontWeight: 600,
-          cursor: 'pointer',
-        }}
+        sx={{ ...item, ...plainButton }}
       >
         <Contrast />
         {t('app.dark')}
@@ -163,6 +169,15 @@ function Rail({
     </Box>
   );
 }
+
+const plainButton = {
+  border: 0,
+  bgcolor: 'transparent',
+  font: 'inherit',
+  fontSize: typeSize.caption,
+  fontWeight: 600,
+  cursor: 'pointer',
+} as const;
 
 function Mark({ colour }: { colour: string }) {
   return (

@@ -1,4 +1,5 @@
 import app from './en/pages/app.json' with { type: 'json' };
+import ask from './en/pages/ask.json' with { type: 'json' };
 import bake from './en/pages/bake.json' with { type: 'json' };
 import bakes from './en/pages/bakes.json' with { type: 'json' };
 import blend from './en/pages/blend.json' with { type: 'json' };
@@ -24,6 +25,7 @@ import workspace from './en/pages/workspace.json' with { type: 'json' };
 /** What stands on the pages, a catalogue a room of the web; `common` is what two rooms say alike. */
 export const pages = {
   ...app,
+  ...ask,
   ...bake,
   ...bakes,
   ...blend,

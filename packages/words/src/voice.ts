@@ -65,7 +65,7 @@ const voices = new Map<string, Voice>();
  * Source   the catalogue, `en/*.json`.
  *
  * @example
- * voiceOf(imperial).say('finding.dough.tooWet.why', { value: 100, high: 90 }); // => 'It gets 3.53 oz and wants at most 3.17 oz.'
+ * voiceOf(imperial).say('finding.dough.tooWet.why', { value: 100, high: 90 }); // => 'It gets 3.53 oz and takes at most 3.17 oz.'
  */
 export function voiceOf(units: Units = metric, language: Language = 'en'): Voice {
   const name = `${language} ${units.mass} ${units.length} ${units.heat}`;

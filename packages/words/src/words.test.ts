@@ -87,7 +87,7 @@ describe('findings in words', () => {
     }
   });
   it('grams and degrees are the baker’s own (international ounce; F = 1.8 C + 32, by definition)', () => {
-    expect(told(finding('dough.tooWet', { value: 100, high: 90 }), imperial)).toContain('It gets 3.53 oz and wants at most 3.17 oz.');
+    expect(told(finding('dough.tooWet', { value: 100, high: 90 }), imperial)).toContain('It gets 3.53 oz and takes at most 3.17 oz.');
     expect(told(finding('chill.tooWarm', { value: 15, high: 10 }), imperial)).toContain('at 59 °F, wanted 50 °F');
     expect(told(finding('bake.turnTray', { value: 20 }), imperial)).toContain('36 °F hotter');
     expect(told(finding('bake.turnTray', { value: 20 }))).toContain('20 °C hotter');
@@ -184,7 +184,7 @@ describe('what is measured', () => {
 
 it('in the pseudo language every sentence stands in brackets', () => {
   const { what, why } = findingWords(finding('dough.tooWet'), voiceOf(metric, 'pseudo'));
-  expect([what, why]).toEqual(['⟦Too wet: it will stick⟧', '⟦It gets 41 g and wants at most 78 g.⟧']);
+  expect([what, why]).toEqual(['⟦Too wet: it will stick⟧', '⟦It gets 41 g and takes at most 78 g.⟧']);
 });
 
 describe('why a value cannot be worked with', () => {

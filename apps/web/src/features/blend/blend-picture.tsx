@@ -146,7 +146,7 @@ function stripsOf(result: BlendResult, family: Family): Strip[] {
   return [
     { label: t('common.starch'), key: 'starch', value: result.starchShare, low: family.starchPercent[0] / 100, high: family.starchPercent[2] / 100, from: 0, to: 0.8, show: percent },
     { label: t('common.grainAndPulse'), key: 'grain', value: result.proteinTypeShare, low: family.proteinTypePercent[0] / 100, high: family.proteinTypePercent[2] / 100, from: 0, to: 1, show: percent },
-    { label: t('blend.bendsIndex'), key: 'bend', value: result.bendIndex, low: bendIndexRange.values.low, high: bendIndexRange.values.high, from: 0, to: 3, show: (v) => v.toFixed(2) },
+    { label: t('blend.bend'), key: 'bend', value: result.bendIndex, low: bendIndexRange.values.low, high: bendIndexRange.values.high, from: 0, to: 3, show: (v) => v.toFixed(2) },
     { label: t('blend.bindsOfNeed'), key: 'binder', value: result.binderRatio, low: binderRatioRange.values.low, high: binderRatioRange.values.high, from: 0, to: 2, show: percent },
     { label: t('blend.grit'), key: 'grit', value: result.gritIndex, low: 0, high: gritLimit.value, from: 0, to: 2.5, show: (v) => v.toFixed(2) },
   ]; // prettier-ignore

@@ -63,7 +63,7 @@ export function BlendRows() {
   const used = new Set(formula.blend.rows.map(({ ingredientId }) => ingredientId));
   return (
     <>
-      <FieldRow label={<Typography variant="h2">{formula.blend.name}</Typography>}>
+      <FieldRow ask="blend" label={<Typography variant="h2">{formula.blend.name}</Typography>}>
         <FormulaField path="/blendG" label={t('common.blend')} kind="mass" grain={10} width={80} />
         <IconButton
           size="small"

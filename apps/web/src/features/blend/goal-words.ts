@@ -11,7 +11,7 @@ export function goalWords(key: string, way: BlendGoal['way'], pantry: Pantry, cu
   }
   const coin = currency === 'EUR' ? '€' : currency;
   const known: Record<string, Words> = {
-    bend: { words: t('blend.bendsAtLeastIndex'), times: 1, unit: '' },
+    bend: { words: t('blend.bendAtLeast'), times: 1, unit: '' },
     flavour: { words: t('blend.tastesAtMost0To3'), times: 1, unit: '' },
     grit: { words: t('blend.gritAtMost0To3'), times: 1, unit: '' },
     cost: { words: t('blend.costsAtMostAKg'), times: 0.01, unit: coin },

@@ -151,7 +151,7 @@ const percent = (share: number) => `${(share * 100).toFixed(1)} %`;
 /** Name of each behaviour, and how its number reads. */
 const measures: readonly (readonly [name: string, show: (of: BlendResult, kitchen: Kitchen, voice: Voice) => string])[] = [
   [t('blends.waterHold'), ({ waterHoldGPerG }) => showQuantity(waterHoldGPerG, 'held', metric)],
-  ['Bends (index)', ({ bendIndex }) => bendIndex.toFixed(2)],
+  [t('blend.bend'), ({ bendIndex }) => bendIndex.toFixed(2)],
   [t('blends.bindsOfTheNeed'), ({ binderRatio }) => percent(binderRatio)],
   [t('common.grainAndPulse'), ({ proteinTypeShare }) => percent(proteinTypeShare)],
   [t('common.starch'), ({ starchShare }) => percent(starchShare)],

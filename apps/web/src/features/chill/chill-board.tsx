@@ -78,6 +78,7 @@ function ChillSettings() {
       </FieldRow>
       <FieldRow
         label={t('chill.itIsAcross', { across: forms.find(({ value }) => value === formula.chill.form)?.across ?? t('chill.thick') })}
+        ask="thickCold"
       >
         <FormulaField path="/chill/thicknessMm" label={t('chill.slab')} kind="length" />
       </FieldRow>

@@ -80,7 +80,7 @@ function DoughSettings() {
           onClick={() => takeAlong(useDraft.getState().formula, pantry)}
           title={t('dough.asASchemaOrgRecipeInGrams')}
         >
-          {t('dough.takeItAlong')}
+          {t('dough.saveToAFile')}
         </Button>
       </Box>
       <Suspense>

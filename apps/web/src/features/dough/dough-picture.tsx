@@ -380,7 +380,7 @@ function WantsAndGets({ result }: { result: DoughResult }) {
         </Box>
       </Box>
       <Box sx={{ display: 'grid', gridTemplateColumns: '52px 1fr', gap: 1.5, alignItems: 'center' }}>
-        <Box sx={{ fontSize: typeSize.small }}>{t('dough.wants')}</Box>
+        <Box sx={{ fontSize: typeSize.small }}>{t('dough.needs')}</Box>
         {bar([
           { name: t('dough.flours'), g: wants.flourG, ...grain },
           { name: t('dough.starches'), g: wants.starchG, fill: palette.make.starch, on: palette.onMake.starch },

@@ -138,7 +138,7 @@ function SchoolChoice({ family }: { readonly family: Family }) {
     <Box sx={{ display: 'flex', justifyContent: 'space-between', alignItems: 'center', pb: 1 }}>
       <Typography variant="h3">{t('common.orderOfMixing')}</Typography>
       <Choice
-        label={t('dough.schoolOfMixing')}
+        label={t('dough.wayOfMixing')}
         value=""
         options={schools.map((value) => ({
           value: value as School | '',
@@ -151,7 +151,7 @@ function SchoolChoice({ family }: { readonly family: Family }) {
             .edit(`school:${newKey()}`, (from) => editsBetween(from, mixedBySchool(from, { family, school }, pantry, newKey)))
         }
         width={210}
-        placeholder={t('dough.beginAnewByASchool')}
+        placeholder={t('dough.beginAnewByAWay')}
       />
     </Box>
   );

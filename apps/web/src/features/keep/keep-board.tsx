@@ -54,9 +54,9 @@ function KeepSettings() {
         {t('keep.coolAndPack')}
       </Typography>
       <Waits path="/keep/cool" label={t('keep.cool')} hotTray />
-      <FieldRow label={t('keep.eaten')}>
+      <FieldRow label={t('keep.howItIsEaten')}>
         <Choice
-          label={t('keep.eaten')}
+          label={t('keep.howItIsEaten')}
           value={formula.keep.goes ?? 'kept'}
           onChange={(goes) =>
             goes === 'warm' ? edit(`warm:${Date.now()}`, () => eatenWarm(formula)) : set('/keep/goes', goes === 'kept' ? undefined : goes)
@@ -86,7 +86,7 @@ function KeepSettings() {
           value={formula.keep.placeId ?? ''}
           onChange={(placeId) => setPlace(placeId)}
           options={[
-            { value: '', name: t('keep.nobodySaid') },
+            { value: '', name: t('keep.notDecided') },
             ...kitchen.places.map(({ id, name, atC }) => ({ value: id, name: `${name}, ${voice.show(atC, 'temperature')}` })),
           ]}
         />

@@ -352,7 +352,7 @@ function Times({ plan }: { readonly plan: RunPlan }) {
   const { times } = plan;
   return (
     <Box sx={{ display: 'flex', gap: 6, flexWrap: 'wrap' }}>
-      <Figure value={showDuration(times.handsMin)} label={t('runs.hands')} />
+      <Figure value={showDuration(times.handsMin)} label={t('runs.handsOn')} />
       <Figure value={showDuration(times.waitMin)} label={t('runs.waiting')} />
       <Figure value={showDuration(times.totalMin)} label={t('runs.inAll')} />
       {plan.pieces !== null && (

@@ -89,11 +89,9 @@ function Hands({ running }: { running: readonly Going[] }) {
     return state.state === 'running' && !state.allDone && !(step.kind === 'wait' && beganAt !== null);
   });
   return (
-    <Section title={t('today.handsNow')} space={2}>
+    <Section title={t('today.toDoNow')} space={2}>
       {busy.length === 0 && (
-        <Box sx={{ fontSize: typeSize.lead }}>
-          {running.length > 0 ? t('today.nothingWantsHandsEverythingWaits') : t('today.noBakeIsUnderWay')}
-        </Box>
+        <Box sx={{ fontSize: typeSize.lead }}>{running.length > 0 ? t('today.nothingToDoNow') : t('today.noBakeIsUnderWay')}</Box>
       )}
       <Box sx={{ display: 'flex', gap: 4, flexWrap: 'wrap' }}>
         {busy.map(({ run, state }) => {
@@ -290,7 +288,7 @@ function Next({ running, now, zone }: { running: readonly Going[]; now: number; 
     .slice(0, MOST_NEXT);
   if (steps.length === 0) return null;
   return (
-    <Section title={t('today.nextWithHands')} space={1}>
+    <Section title={t('today.nextToDo')} space={1}>
       {steps.map(({ run, step, beginMin }) => (
         <Box key={`${run.id} ${step.key}`} sx={{ display: 'grid', gridTemplateColumns: '64px 1fr', fontSize: typeSize.body, py: '3px' }}>
           <b>{DateTime.fromMillis(now + beginMin * 60_000, { zone }).toFormat('HH:mm')}</b>

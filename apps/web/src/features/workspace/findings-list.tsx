@@ -40,14 +40,13 @@ const MOST_OPEN = 3;
 export function FindingsList({ evaluation, stage, formula, pantry, places, onApply, onStage, stale }: Props) {
   const [all, setAll] = useState(false);
   const found = inOrder(evaluation, stage);
-  const wanting = found.filter(({ level }) => level !== 'note').length;
   const open = all ? found : found.slice(0, MOST_OPEN);
   return (
     <Box component="section" aria-label={t('workspace.findings')} aria-live="polite" sx={{ pt: 3 }}>
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, minHeight: 28 }}>
         <Typography variant="h2">{t('workspace.findings')}</Typography>
         <Box component="span" sx={{ fontWeight: 650, fontSize: typeSize.small }}>
-          {wanting}
+          {found.length}
         </Box>
         {found.length > MOST_OPEN && (
           <Button size="small" onClick={() => setAll(!all)} sx={{ ml: 'auto', minHeight: 24, fontSize: typeSize.caption }}>

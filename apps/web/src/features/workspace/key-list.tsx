@@ -15,7 +15,7 @@ const keys: readonly [string, string][] = [
   [t('workspace.ctrlS'), t('workspace.saveAsAVersion')],
   [t('workspace.altA'), t('workspace.useTheFirstFinding')],
   [t('workspace.upDownInAField'), t('workspace.stepItShiftTenTimesAltA')],
-  ['U', t('workspace.otherUnitsFirst')],
+  ['U', t('workspace.otherUnits')],
   ['?', t('workspace.thisList')],
 ];
 

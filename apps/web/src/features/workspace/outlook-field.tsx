@@ -68,7 +68,7 @@ export function OutlookField({ outlook, savedOutlook: stored, savedByAnother, ve
     >
       <Box sx={{ display: 'flex', alignItems: 'baseline', justifyContent: 'space-between', height: 32 }}>
         <Typography variant="h2">{t('workspace.outlook')}</Typography>
-        <Note>{t('workspace.modelJudgementSizes')}</Note>
+        <Note>{t('workspace.aForecastPartJudgement')}</Note>
       </Box>
       <svg viewBox={`0 0 ${W + X0 + 10} ${H + 28}`} width="100%" aria-hidden="true" style={{ opacity: stale ? 0.6 : 1 }}>
         <clipPath id={frame}>
@@ -243,7 +243,7 @@ function OutlookWords({ outlook }: { outlook: Outlook | null }) {
       {outlook.underFilling && t('workspace.thisIsTheDoughUnderItsFilling')}
       {most.length > 0 ? t('workspace.movedMostByMost', { most: most.join(', ') }) : t('workspace.asTheFirstFormulaOfItsFamily')}{' '}
       <Box component="button" type="button" aria-expanded={all} onClick={() => setAll(!all)} sx={plainButton}>
-        {all ? t('common.less') : t('workspace.termByTerm')}
+        {all ? t('common.less') : t('workspace.whatMovesIt')}
       </Box>
       {all && <Terms outlook={outlook} />}
     </Box>
@@ -274,7 +274,7 @@ function Terms({ outlook }: { outlook: Outlook }) {
     </TableRow>
   );
   return (
-    <Table size="small" aria-label={t('workspace.outlookTermByTerm')} sx={{ mt: 1 }}>
+    <Table size="small" aria-label={t('workspace.whatMovesTheOutlook')} sx={{ mt: 1 }}>
       <TableHead>{row('', t('common.crisp2'), t('common.tender2'))}</TableHead>
       <TableBody>
         {row(t('workspace.middleOfTheFamily'), outlook.zone.crisp.toFixed(1), outlook.zone.tender.toFixed(1))}

@@ -64,6 +64,16 @@ export function TheLine({
   );
 }
 
+/** The word that explains each stage's number. */
+const ruledBy: Readonly<Record<StageName, string>> = {
+  blend: 'waterHold',
+  dough: 'ofItsWater',
+  chill: 'toTarget',
+  sheet: 'thickness',
+  bake: 'bakeTime',
+  keep: 'daysKept',
+};
+
 /** A stage: its name, its state, its ruling number. */
 function StageTab({
   name,
@@ -111,7 +121,7 @@ function StageTab({
         </Box>
         <Leaf state={state} size={19} label />
       </Box>
-      <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1.5, whiteSpace: 'nowrap', overflow: 'hidden' }}>
+      <Box data-ask={ruledBy[name]} sx={{ display: 'flex', alignItems: 'baseline', gap: 1.5, whiteSpace: 'nowrap', overflow: 'hidden' }}>
         <Box
           component="span"
           data-testid={`ruling-${name}`}

@@ -302,8 +302,8 @@ describe('the dough board', () => {
 
   it('tells the Outlook term by term, and the sum is where it lands', async () => {
     open('dough');
-    await userEvent.click(screen.getByRole('button', { name: 'Term by term' }));
-    const rows = within(screen.getByRole('table', { name: 'Outlook term by term' }))
+    await userEvent.click(screen.getByRole('button', { name: 'What moves it' }));
+    const rows = within(screen.getByRole('table', { name: 'What moves the Outlook' }))
       .getAllByRole('row')
       .slice(1);
     const tender = rows.map((row) => Number(within(row).getAllByRole('cell')[2]!.textContent!.replace('−', '-')));
@@ -408,7 +408,7 @@ describe('the sheet board', () => {
     expect(screen.getByRole('img', { name: /^1 layer of fat of 13\d+ µm and 2 of dough/ })).toBeInTheDocument();
     await userEvent.click(screen.getByRole('button', { name: 'Sheet and trays' }));
     expect(screen.getByRole('group', { name: /45 sticks 20 × 180 mm from a sheet/ })).toBeInTheDocument();
-    expect(screen.getByText(/Stack the offcuts, never ball them up/)).toBeInTheDocument();
+    expect(screen.getByText(/Stack the cut-off edges, never ball them up/)).toBeInTheDocument();
   });
 
   it('a family of layers without any is folded by one press: the butter is what is rolled in', async () => {
@@ -487,7 +487,7 @@ describe('a board by how its dough is shaped', () => {
     open('keep', drops);
     expect(screen.getByRole('heading', { name: 'How long does it keep?' })).toBeInTheDocument();
     expect(screen.queryByText(/Packed today it/)).toBeNull();
-    act(() => screen.getByRole('combobox', { name: 'Eaten' }).focus());
+    act(() => screen.getByRole('combobox', { name: 'How it is eaten' }).focus());
     await userEvent.keyboard('{ArrowDown}');
     await userEvent.click(screen.getByRole('option', { name: 'warm, the same day' }));
     expect(now().keep).toMatchObject({ goes: 'warm', cool: [{ min: 10 }] });

@@ -17,6 +17,7 @@ import { sizes, typeSize, under } from '../../ui/theme/theme';
 import { UnitToggle } from '../../ui/form/unit-toggle';
 import { bakesQuery, bakedPoints, together } from '../bakes/doors';
 import { BakeBoard } from '../bake/doors';
+import { useAskAbout } from '../words/doors';
 import { BlendBoard } from '../blend/doors';
 import { BoardProvider } from '../board/doors';
 import { ChillBoard } from '../chill/doors';
@@ -63,6 +64,7 @@ export function Workspace({ detail, saved, stage, onStage, kitchen, pantry }: Pr
   const formula = of ?? saved.formula;
   const changes = useMemo(() => countedChanges(saved.formula, formula), [saved.formula, formula]);
   const apply = useTakeChange(worked, kitchen, pantry);
+  useAskAbout(formula.family);
   const keys = useKeys(onStage, evaluation ? firstChange(evaluation, stage) : undefined, apply);
   const Shown = boards[stage];
   return (

@@ -22,7 +22,9 @@ export function GoodRange({ label, value, low, high, from, to, text, then }: Pro
   const inside = !ranged || (value >= low && value <= high);
   return (
     <Box sx={{ display: 'grid', gridTemplateColumns: '118px 1fr 104px', alignItems: 'center', gap: 3, minHeight: 28 }}>
-      <Box sx={{ fontSize: typeSize.small }}>{label}</Box>
+      <Box data-testid="label" sx={{ fontSize: typeSize.small }}>
+        {label}
+      </Box>
       <Box
         role="img"
         aria-label={`${label} ${text}${ranged ? t('ui.wordItsGoodRange', { word: inside ? t('ui.inside') : t('ui.outside') }) : ''}`}

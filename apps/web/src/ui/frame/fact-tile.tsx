@@ -7,7 +7,9 @@ export function Fact({ label, value }: { label: string; value: string }) {
   return (
     <Box sx={{ bgcolor: 'leaf.well', borderRadius: '8px', px: 2.5, py: 2 }}>
       <Box sx={{ fontWeight: 680, fontSize: typeSize.large, whiteSpace: 'nowrap' }}>{value}</Box>
-      <Note>{label}</Note>
+      <Box data-testid="label">
+        <Note>{label}</Note>
+      </Box>
     </Box>
   );
 }

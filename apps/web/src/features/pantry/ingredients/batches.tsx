@@ -135,7 +135,7 @@ function MakeBatch({ book, kitchen, preparation }: Props) {
         <Choice
           label={t('pantry.whereItStands')}
           value={placeId}
-          options={[{ value: '', name: t('pantry.nobodySaid') }, ...cold.map(({ id, name }) => ({ value: id, name }))]}
+          options={[{ value: '', name: t('pantry.notDecided') }, ...cold.map(({ id, name }) => ({ value: id, name }))]}
           onChange={setPlaceId}
           width={150}
         />

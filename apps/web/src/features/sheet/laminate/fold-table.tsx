@@ -163,7 +163,7 @@ function InAll({ result }: { readonly result: LaminateResult }) {
         <Sentence say="sheet.totalInAll" values={{ total: showDuration(result.totalMin) }} />
       </span>
       <span>
-        <Sentence say="sheet.handsHands" values={{ hands: showDuration(result.handsMin) }} />
+        <Sentence say="sheet.handsOn" values={{ hands: showDuration(result.handsMin) }} />
       </span>
       <span>
         <Sentence
