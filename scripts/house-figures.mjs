@@ -157,7 +157,7 @@ export function sentencesOutside(ts, parsed) {
 
 /** Sentences of the catalogue of pages that no page says. */
 export function sentencesUnsaid(parsed) {
-  const web = [...parsed].flatMap(([file, tree]) => (file.startsWith('apps/web/') ? [tree.text] : [])).join('\n');
+  const web = [...parsed].flatMap(([file, tree]) => (/^(apps\/web|packages\/words)\//.test(file) ? [tree.text] : [])).join('\n');
   const folder = join(ROOT, 'packages/words/src/en/pages');
   const keys = readdirSync(folder).flatMap((file) => Object.keys(JSON.parse(readFileSync(join(folder, file), 'utf8'))));
   // A key may be put together from a code: `common.axis.${axis}`.

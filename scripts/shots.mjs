@@ -90,7 +90,7 @@ const views = [
     },
   },
   {
-    name: '08-feel-early',
+    name: '08-feel-dark',
     face: 'dark',
     runs: [
       ['crackers', 'feel'],

@@ -3,7 +3,7 @@ import CssBaseline from '@mui/material/CssBaseline';
 import { ThemeProvider } from '@mui/material/styles';
 import { QueryClientProvider } from '@tanstack/react-query';
 import { createBrowserRouter, Navigate, Outlet, RouterProvider } from 'react-router';
-import { usePreferences } from './platform/preferences';
+import { useFace } from './platform/preferences';
 import { queryClient } from './platform/query-client';
 import { Shell } from './shell';
 import { northLeafTheme } from './ui/theme/theme';
@@ -42,6 +42,7 @@ const pages = [
       { path: '/pantry', element: <Navigate to="/pantry/lots" replace /> },
       { path: '/pantry/:face', lazy: async () => ({ Component: (await import('./features/pantry/pantry-page')).PantryPage }) },
       { path: '/kitchen/:list?/:id?', lazy: async () => ({ Component: (await import('./features/kitchen/kitchen-page')).KitchenPage }) },
+      { path: '/setup', lazy: async () => ({ Component: (await import('./features/setup/setup-page')).SetupPage }) },
       { path: '/words', lazy: async () => ({ Component: (await import('./features/words/words-page')).WordsPage }) },
       { path: '*', element: <ErrorPage /> },
     ],
@@ -62,7 +63,7 @@ function Everywhere() {
 }
 
 export function App() {
-  const face = usePreferences((state) => state.face);
+  const face = useFace();
   const theme = useMemo(() => northLeafTheme(face), [face]);
   return (
     <ThemeProvider theme={theme}>

@@ -1,5 +1,5 @@
 import BakeryDining from '@mui/icons-material/BakeryDining';
-import Contrast from '@mui/icons-material/Contrast';
+import Tune from '@mui/icons-material/TuneOutlined';
 import HelpOutline from '@mui/icons-material/HelpOutlineOutlined';
 import Inventory from '@mui/icons-material/Inventory2Outlined';
 import KitchenIcon from '@mui/icons-material/MicrowaveOutlined';
@@ -11,7 +11,6 @@ import Box from '@mui/material/Box';
 import { useTheme } from '@mui/material/styles';
 import { lazy, Suspense, type ReactNode } from 'react';
 import { NavLink, Outlet } from 'react-router';
-import { usePreferences } from './platform/preferences';
 import { sizes, typeSize, under } from './ui/theme/theme';
 import { t } from './platform/words';
 import { useAsking } from './features/words/doors';
@@ -76,7 +75,7 @@ export function Shell() {
   );
 }
 
-/** The places, and light or dark. */
+/** The places, and what is asked from any of them. */
 function Rail({
   item,
 }: {
@@ -103,7 +102,6 @@ function Rail({
   };
 }) {
   const { palette } = useTheme();
-  const { setFace, face } = usePreferences();
   const { on: asking, ask } = useAsking();
   return (
     <Box
@@ -144,7 +142,7 @@ function Rail({
         </Box>
       ))}
       <Box sx={{ flex: 1, [under.phone]: { display: 'none' } }} />
-      {/* Plain buttons: the library's own would be part of what every page waits for. */}
+      {/* A plain button: the library's own would be part of what every page waits for. */}
       <Box
         component="button"
         type="button"
@@ -156,15 +154,9 @@ function Rail({
         <HelpOutline />
         {t('app.ask')}
       </Box>
-      <Box
-        component="button"
-        type="button"
-        onClick={() => setFace(face === 'light' ? 'early' : 'light')}
-        aria-pressed={face === 'early'}
-        sx={{ ...item, ...plainButton }}
-      >
-        <Contrast />
-        {t('app.dark')}
+      <Box component={NavLink} to="/setup" sx={item}>
+        <Tune />
+        {t('app.setup')}
       </Box>
     </Box>
   );

@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import { guestFields, judgements, kitchenThings, learnedWhats, markets } from '@north-leaf/core';
+import { currencies, guestFields, judgements, kitchenThings, learnedWhats, markets } from '@north-leaf/core';
 import { bodyOf } from './check.js';
 import { id } from './fields.js';
 import { schemaOf } from './of-fields.js';
@@ -12,6 +12,13 @@ export const glutenLimitBodySchema: Joi.ObjectSchema<GlutenLimitBody> = bodyOf<G
 export type MarketBody = { readonly market: Market; readonly home: boolean };
 /** Where the goods are sold, or that nothing is: the market's rules still say what gluten-free means. */
 export const marketBodySchema: Joi.ObjectSchema<MarketBody> = bodyOf<MarketBody>({ market: Joi.valid(...markets), home: Joi.boolean() });
+
+export type AboutBody = { readonly name: string; readonly currency: string };
+/** What the kitchen is called, and what its prices are in: another currency changes no number. */
+export const aboutBodySchema: Joi.ObjectSchema<AboutBody> = bodyOf<AboutBody>({
+  name: Joi.string().trim().min(1).max(120),
+  currency: Joi.valid(...currencies),
+});
 
 export type NameBody = { readonly ingredientId: string };
 /** What a name in a list means in this kitchen. */

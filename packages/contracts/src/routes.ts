@@ -18,6 +18,7 @@ import type {
   GlutenLimitBody,
   JudgementsBody,
   LearnedBody,
+  AboutBody,
   MarketBody,
   MatBody,
   MeasureBody,
@@ -63,6 +64,7 @@ export type Answers = {
   readonly 'GET /kitchen': Kitchen;
   readonly 'PUT /kitchen/gluten-limit': Kitchen;
   readonly 'PUT /kitchen/market': Kitchen;
+  readonly 'PUT /kitchen/about': Kitchen;
   readonly 'PUT /kitchen/air': Kitchen;
   readonly 'PUT /kitchen/mat': Kitchen;
   readonly 'DELETE /kitchen/mat': Kitchen;
@@ -111,6 +113,7 @@ export type Bodies = {
   readonly 'POST /bakes/:id/events': readonly BakeEvent[];
   readonly 'PUT /kitchen/gluten-limit': GlutenLimitBody;
   readonly 'PUT /kitchen/market': MarketBody;
+  readonly 'PUT /kitchen/about': AboutBody;
   readonly 'PUT /kitchen/air': AirBody;
   readonly 'PUT /kitchen/mat': MatBody;
   readonly 'PUT /kitchen/measures/:name': MeasureBody;

@@ -206,6 +206,8 @@ export type { Conflict } from './solve/blends/explain.js';
 export type { BlendUnit } from './blend/from-amounts.js';
 export type { GumDose } from './blend/gums.js';
 export type { GlutenProof } from './ingredient/safety/gluten.js';
+export { asVolume } from './units/as-volume.js';
+export { readWant } from './units/read-want.js';
 export type { CupFilling } from './units/volume.js';
 export type { SuitId } from './facts/suits.js';
 export type { Basis, Fact } from './facts/fact.js';

@@ -16,6 +16,7 @@ import paper from './en/pages/paper.json' with { type: 'json' };
 import pantry from './en/pages/pantry.json' with { type: 'json' };
 import platform from './en/pages/platform.json' with { type: 'json' };
 import runs from './en/pages/runs.json' with { type: 'json' };
+import setup from './en/pages/setup.json' with { type: 'json' };
 import sheet from './en/pages/sheet.json' with { type: 'json' };
 import today from './en/pages/today.json' with { type: 'json' };
 import trials from './en/pages/trials.json' with { type: 'json' };
@@ -42,6 +43,7 @@ export const pages = {
   ...paper,
   ...platform,
   ...runs,
+  ...setup,
   ...sheet,
   ...today,
   ...trials,

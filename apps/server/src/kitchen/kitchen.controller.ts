@@ -8,6 +8,7 @@ import {
   judgementsBodySchema,
   kitchenThingSchemas,
   learnedBodySchema,
+  aboutBodySchema,
   marketBodySchema,
   matBodySchema,
   measureBodySchema,
@@ -24,6 +25,7 @@ import type {
   GlutenLimitBody,
   JudgementsBody,
   LearnedBody,
+  AboutBody,
   MarketBody,
   MatBody,
   MeasureBody,
@@ -78,6 +80,10 @@ export class KitchenController {
 
   @Answers('PUT /kitchen/market') @Put('market') setMarket(@Body({ schema: marketBodySchema }) body: MarketBody): Promise<Kitchen> {
     return this.kitchen.setMarket(body);
+  }
+
+  @Answers('PUT /kitchen/about') @Put('about') setAbout(@Body({ schema: aboutBodySchema }) body: AboutBody): Promise<Kitchen> {
+    return this.kitchen.setAbout(body);
   }
 
   @Answers('PUT /kitchen/names/:name') @Put('names/:name') setName(

@@ -4,7 +4,7 @@ import { KitchenScope } from '../platform/kitchen-scope.js';
 import { NewsService } from '../platform/news/news.js';
 import { KitchenEntity } from './kitchen.entity.js';
 import { ApiError } from '../platform/http/errors.js';
-import type { AirBody, JudgementsBody, LearnedBody, MarketBody, MatBody, OvenHeatBody } from '@north-leaf/contracts';
+import type { AboutBody, AirBody, JudgementsBody, LearnedBody, MarketBody, MatBody, OvenHeatBody } from '@north-leaf/contracts';
 import { coreVersion, liftKitchen, type Guest, type Kitchen, type Learned, type KitchenList, type KitchenThings } from '@north-leaf/core';
 
 /** More than any kitchen has; keeps the document small. */
@@ -34,6 +34,10 @@ export class KitchenService {
   /** Where its goods are sold; at home nothing is. */
   setMarket({ market, home }: MarketBody): Promise<Kitchen> {
     return this.change(({ home: _was, ...kitchen }) => ({ ...kitchen, market, ...(home ? { home } : {}) }));
+  }
+
+  setAbout({ name, currency }: AboutBody): Promise<Kitchen> {
+    return this.change((kitchen) => ({ ...kitchen, name, currency }));
   }
 
   /** What a name in a list means here from now on. */

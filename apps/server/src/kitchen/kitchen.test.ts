@@ -128,6 +128,14 @@ describe('where its goods are sold, and what names mean here', () => {
     const { body } = await put('market', { market: 'the moon', home: false }).expect(400);
     expect(body.problems[0].path).toBe('market');
   });
+  it('a kitchen is called and counts as it says; a currency nobody knows is refused, and no price is changed', async () => {
+    const before = await kitchen();
+    await put('about', { name: ' The corner ', currency: 'GBP' }).expect(200);
+    expect(await kitchen()).toEqual({ ...before, name: 'The corner', currency: 'GBP' });
+    const { body } = await put('about', { name: '', currency: 'XXX' }).expect(400);
+    expect(body.problems.map(({ path }: { path: string }) => path).sort()).toEqual(['currency', 'name']);
+    await put('about', { name: before.name, currency: before.currency }).expect(200);
+  });
   it('a name is remembered as it is read, without accents and case, and forgotten', async () => {
     await put(`names/${encodeURIComponent('Plain Flöur')}`, { ingredientId: 'blend_ap' }).expect(200);
     expect((await kitchen()).names).toEqual({ 'plain flour': 'blend_ap' });

@@ -1,40 +1,71 @@
+import { useEffect, useState } from 'react';
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
 import { imperial, metric, unitSets, type Units } from '@north-leaf/core';
 import { voiceOf, type Language, type Voice } from '@north-leaf/words';
 import type { Face } from '../ui/theme/theme';
 
-type Preferences = {
+/** Light or dark, or as the device is set. */
+export type FaceWish = 'device' | Face;
+/** How much larger the bench is than a screen at arm's length asks for: for a small one, or one that stands far off. */
+export const benchSizes = [1, 1.15, 1.3] as const;
+export type BenchSize = (typeof benchSizes)[number];
+
+export type Preferences = {
   readonly units: Units;
   readonly language: Language;
-  readonly face: Face;
-  readonly setUnits: (units: Units) => void;
-  readonly setFace: (face: Face) => void;
+  readonly face: FaceWish;
+  /** Cups and spoons stand beside grams. */ readonly cups: boolean;
+  readonly benchSize: BenchSize;
+  /** One letter does something while no field has the focus. */ readonly letterKeys: boolean;
 };
-
-const systemFace = (): Face => (typeof matchMedia === 'function' && matchMedia('(prefers-color-scheme: dark)').matches ? 'early' : 'light');
+type Kept = Preferences & { readonly set: (some: Partial<Preferences>) => void };
 
 /** What this baker sees first: units, language and face. Kept in this browser. */
-export const usePreferences = create<Preferences>()(
+export const usePreferences = create<Kept>()(
   persist(
     (set) => ({
       units: metric,
       language: 'en',
-      face: systemFace(),
-      setUnits: (units) => set({ units }),
-      setFace: (face) => set({ face }),
+      face: 'device',
+      cups: false,
+      benchSize: 1,
+      letterKeys: true,
+      set: (some) => set(some),
     }),
     {
       name: 'north-leaf-preferences',
-      version: 1,
-      // Before there were four sets, units were one word.
+      version: 2,
       migrate: (kept) => {
-        const { units, ...rest } = kept as Omit<Preferences, 'units'> & { units: Units | 'metric' | 'imperial' };
-        return { ...rest, units: units === 'imperial' ? imperial : typeof units === 'string' ? metric : units } as Preferences;
+        const { units, face, ...rest } = kept as { readonly units: Units | 'metric' | 'imperial'; readonly face?: string };
+        return {
+          ...rest,
+          // Before there were sets, units were one word.
+          units: units === 'imperial' ? imperial : typeof units === 'string' ? metric : units,
+          // The dark face was called early.
+          face: face === 'early' ? 'dark' : (face ?? 'device'),
+        } as Kept;
       },
     },
   ),
 );
+
+const DARK = '(prefers-color-scheme: dark)';
+const deviceIsDark = () => typeof matchMedia === 'function' && matchMedia(DARK).matches;
+
+/** The face to draw: as wished, or as the device turns. */
+export function useFace(): Face {
+  const wish = usePreferences((state) => state.face);
+  const [dark, setDark] = useState(deviceIsDark);
+  useEffect(() => {
+    if (typeof matchMedia !== 'function') return;
+    const asked = matchMedia(DARK);
+    const turn = () => setDark(asked.matches);
+    asked.addEventListener('change', turn);
+    return () => asked.removeEventListener('change', turn);
+  }, []);
+  return wish === 'device' ? (dark ? 'dark' : 'light') : wish;
+}
 
 export const useUnits = (): Units => usePreferences((state) => state.units);
 
@@ -49,5 +80,5 @@ export const useVoice = (): Voice =>
 export const voiceNow = (): Voice => voiceOf(usePreferences.getState().units, usePreferences.getState().language);
 
 /** The set after this one, for one key. */
-export const nextUnits = (units: Units): Units => unitSets[(unitSets.findIndex((one) => same(one, units)) + 1) % unitSets.length]!;
-const same = (a: Units, b: Units) => a.mass === b.mass && a.length === b.length && a.heat === b.heat;
+export const nextUnits = (units: Units): Units => unitSets[(unitSets.findIndex((one) => sameUnits(one, units)) + 1) % unitSets.length]!;
+export const sameUnits = (a: Units, b: Units): boolean => a.mass === b.mass && a.length === b.length && a.heat === b.heat;

@@ -133,6 +133,9 @@ export const guestFields = {
   note: maybe(text('Note', 500, { empty: true })),
 };
 export type Guest = DocumentOf<typeof guestFields>;
+/** What prices may be in, by ISO 4217 (from memory): all have a hundredth, which prices are kept in. */
+export const currencies = ['EUR', 'GBP', 'USD', 'CAD', 'AUD', 'NZD', 'CHF', 'SEK', 'NOK', 'DKK', 'PLN', 'CZK', 'RON', 'BRL', 'MXN', 'ZAR', 'INR', 'TRY', 'ILS'] as const; // prettier-ignore
+export type Currency = (typeof currencies)[number];
 export type Kitchen = {
   readonly id: string;
   readonly name: string;

@@ -8,6 +8,12 @@ export const ovenConvection = table(
   'judgement',
   'natural and light forced convection in small ovens, 5-10 and 15-30 in the literature (from memory); values calibrated on baking practice. A deck is taken as still air',
 );
+export const fanDifferenceK = fact(
+  20,
+  'K',
+  'commonPractice',
+  'a fan oven is set so much lower than a still one for the same bake; no source',
+);
 export const productEmissivity = fact(0.8, '-', 'fromMemory', 'baked goods, handbook class value');
 export const twoTrayFactors = table({ convection: 0.8, radiation: 0.75 }, 'share', 'judgement', 'two trays at once shade each other');
 

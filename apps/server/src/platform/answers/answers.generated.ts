@@ -22,6 +22,7 @@ export const described: { readonly routes: Readonly<Record<string, object>>; rea
     "GET /kitchen": {"$ref":"#/components/schemas/Kitchen"},
     "PUT /kitchen/gluten-limit": {"$ref":"#/components/schemas/Kitchen"},
     "PUT /kitchen/market": {"$ref":"#/components/schemas/Kitchen"},
+    "PUT /kitchen/about": {"$ref":"#/components/schemas/Kitchen"},
     "PUT /kitchen/air": {"$ref":"#/components/schemas/Kitchen"},
     "PUT /kitchen/mat": {"$ref":"#/components/schemas/Kitchen"},
     "DELETE /kitchen/mat": {"$ref":"#/components/schemas/Kitchen"},

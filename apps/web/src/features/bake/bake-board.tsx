@@ -1,4 +1,4 @@
-import { Suspense } from 'react';
+import { Suspense, useCallback } from 'react';
 import AddIcon from '@mui/icons-material/Add';
 import CloseIcon from '@mui/icons-material/Close';
 import Box from '@mui/material/Box';
@@ -20,10 +20,13 @@ import {
   ovenKindWords,
   showDuration,
   showQuantity,
+  readWant,
+  unitOf,
 } from '@north-leaf/core';
 import { Note } from '../../ui/frame/note';
 import { typeSize } from '../../ui/theme/theme';
-import { usePreferences } from '../../platform/preferences';
+import { usePreferences, useVoice } from '../../platform/preferences';
+import { type ReadTyped } from '../../ui/form/quantity-field';
 import { Choice } from '../../ui/form/choice';
 import { FieldRow } from '../../ui/form/field-row';
 import { LearnedHere } from '../kitchen/doors';
@@ -203,6 +206,24 @@ function StepsInOven({ dialUnit, result }: { readonly dialUnit: 'C' | 'F' | 'gas
   );
 }
 
+/** A want as recipes write it, `180 fan`, for the oven that it is typed for; what was made of it is said. */
+function useReadWant(ovenId: string): ReadTyped {
+  const { kitchen } = useSurroundings();
+  const voice = useVoice();
+  const here = kitchen.ovens.find(({ id }) => id === ovenId)?.kind === 'fan' ? 'fan' : 'still';
+  return useCallback(
+    (typed) => {
+      const read = readWant(typed, unitOf('oven', voice.units), here);
+      if (!read.ok || !read.meantFor) return read;
+      return {
+        ...read,
+        note: t(read.meantFor === 'fan' ? 'bake.meantForAFan' : 'bake.meantForStillAir', { here: voice.show(read.value, 'oven') }),
+      };
+    },
+    [here, voice],
+  );
+}
+
 /** One step. */
 function StepInOven({
   dialC,
@@ -217,6 +238,7 @@ function StepInOven({
 }) {
   const { edit } = useDraft.getState();
   const { bake } = useFormula();
+  const readHere = useReadWant(bake.ovenId);
   return (
     <TableRow>
       <TableCell component="th" scope="row" sx={{ fontWeight: 650 }}>
@@ -239,6 +261,7 @@ function StepInOven({
             path={`/bake/steps/${i}/wantC`}
             label={t('bake.nameWant', { name: step.name })}
             kind="oven"
+            read={readHere}
             grain={5}
             width={60}
             hideUnit

@@ -1,4 +1,4 @@
-import { demoCrackerV2 } from '@north-leaf/core';
+import { demoCrackerV2, publishedIngredients } from '@north-leaf/core';
 import type { Bake } from '@north-leaf/contracts';
 import { voiceOf } from '@north-leaf/words';
 import { bareNumber } from '../../ui/form/typed-number';
@@ -9,7 +9,12 @@ let n = 0;
 const newId = () => `id-${++n}`;
 const now = new Date('2026-11-24T05:12:00Z');
 const events = (over: Partial<typeof emptyRecord>, unsafe: string[] = []) =>
-  eventsOfRecord({ ...emptyRecord, ...over }, demoCrackerV2, unsafe, { newId, now, voice: voiceOf() });
+  eventsOfRecord({ ...emptyRecord, ...over }, demoCrackerV2, unsafe, {
+    newId,
+    now,
+    voice: voiceOf(),
+    pantry: { ingredients: publishedIngredients() },
+  });
 
 describe('a recorded bake', () => {
   it('becomes events, only of what was filled in, in the order of the work', () => {

@@ -1,4 +1,4 @@
-import { type BakeEvent, type Formula, type HandWord, type Happened, type MeasuredWhat } from '@north-leaf/core';
+import { type BakeEvent, type Formula, type HandWord, type Happened, type MeasuredWhat, type Pantry } from '@north-leaf/core';
 import { type Voice } from '@north-leaf/words';
 import { readMeasure } from './read-measure';
 import { readMass } from '../../ui/form/typed-mass';
@@ -44,12 +44,18 @@ export function eventsOfRecord(
   form: RecordForm,
   formula: Formula,
   unsafe: readonly string[],
-  { newId, now, voice }: { readonly newId: () => string; readonly now: Date; readonly voice: Voice },
+  {
+    newId,
+    now,
+    voice,
+    pantry,
+  }: { readonly newId: () => string; readonly now: Date; readonly voice: Voice; readonly pantry: Pick<Pantry, 'ingredients'> },
 ): BakeEvent[] {
   const said: (Happened | null)[] = [
     ...unsafe.map((code): Happened => ({ kind: 'confirmed', code, reason: form.reason.trim() })),
     ...formula.rows.map((row): Happened | null => {
-      const addedG = readMass(form.weighed[row.key] ?? '', voice).g;
+      const of = { ingredient: pantry.ingredients[row.ingredientId] };
+      const addedG = readMass(form.weighed[row.key] ?? '', voice, { of }).g;
       return addedG === undefined ? null : { kind: 'weighed', rowKey: row.key, addedG };
     }),
     form.felt && { kind: 'felt', word: form.felt },

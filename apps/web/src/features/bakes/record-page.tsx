@@ -173,7 +173,7 @@ function useRecordForm(humidityShare: number, roomC: number, version: FormulaVer
       form,
       formula,
       unsafe.map(({ code }) => code),
-      { newId: () => crypto.randomUUID(), now: new Date(), voice },
+      { newId: () => crypto.randomUUID(), now: new Date(), voice, pantry },
     );
     if (events.length === 0) return setError('root', { message: t('bakes.nothingIsFilledInYetEnterAt') });
     record.mutate(
@@ -306,7 +306,7 @@ function WeighedTable({ entry }: { readonly entry: Entry }) {
                   {...register(`weighed.${row.key}`, {
                     validate: (text: string | undefined) => {
                       if (!text || text.trim() === '') return true;
-                      return readMass(text, voice).problem ?? true;
+                      return readMass(text, voice, { of: { ingredient: pantry.ingredients[row.ingredientId] } }).problem ?? true;
                     },
                   })}
                 />

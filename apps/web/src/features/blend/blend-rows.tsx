@@ -37,6 +37,8 @@ import { useDraft, newKey } from '../formulas/doors';
 import { FormulaField, useFormula, useProblem, useSurroundings } from '../board/doors';
 import { BlendRowDetails } from './blend-row-details';
 import { t } from '../../platform/words';
+import { readRowMass } from '../../ui/form/typed-mass';
+import { useCups } from '../../ui/words/cups';
 import type { Dispatch, SetStateAction } from 'react';
 
 const LabelReader = lazy(async () => ({ default: (await import('./label-reader')).LabelReader }));
@@ -140,7 +142,8 @@ function ShareTable({ open, setOpen }: { readonly open: string | null; readonly 
 
 function ShareRow({ index, open, onOpen }: { index: number; open: boolean; onOpen: () => void }) {
   const formula = useFormula();
-  const { pantry } = useSurroundings();
+  const { kitchen, pantry } = useSurroundings();
+  const units = usePreferences((state) => state.units);
   const row = formula.blend.rows[index]!;
   const saved = useDraft((state) => state.saved.blend.rows.find(({ key }) => key === row.key));
   const path = `/blend/rows/${index}/share`;
@@ -153,6 +156,7 @@ function ShareRow({ index, open, onOpen }: { index: number; open: boolean; onOpe
   const name = ingredient?.name ?? row.ingredientId;
   const lot = ingredient && portionOf(pantry, '', row.ingredientId, 1, row.lotId).lot;
   const uncertain = formula.blend.uncertainShare?.[index];
+  const inCups = useCups()(row.share * formula.blendG, ingredient);
   /** The others share the change; what cannot be shared is said at the field and changes nothing. */
   const share = (percent: number, visit: string) => {
     setRefused(undefined);
@@ -175,6 +179,7 @@ function ShareRow({ index, open, onOpen }: { index: number; open: boolean; onOpe
           <Note>
             {lot ? t('common.lotCode', { code: lot.code }) : t('blend.noLotHere')}
             {uncertain ? ` · ± ${(uncertain * 100).toFixed(1)}` : ''}
+            {inCups ? ` · ${inCups}` : ''}
           </Note>
         </TableCell>
         <TableCell align="right">
@@ -198,6 +203,7 @@ function ShareRow({ index, open, onOpen }: { index: number; open: boolean; onOpe
             value={row.share * formula.blendG}
             typed={typedGrams}
             onTyped={(text) => type(`/blend/rows/${index}/grams`, text)}
+            read={(text) => readRowMass(text, unitOf('mass', units), ingredient, kitchen.measures)}
             onChange={(grams, visit) => edit(`${path}:grams:${visit}`, (from) => weighed(from, index, grams))}
             width={64}
             hideUnit

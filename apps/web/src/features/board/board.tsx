@@ -17,7 +17,7 @@ import {
 } from '@north-leaf/core';
 import { placeName, refusalWords } from '@north-leaf/words';
 import { useVoice } from '../../platform/preferences';
-import { QuantityField } from '../../ui/form/quantity-field';
+import { QuantityField, type ReadTyped } from '../../ui/form/quantity-field';
 import { setValue, useDraft } from '../formulas/doors';
 import { t } from '../../platform/words';
 
@@ -112,6 +112,7 @@ type FieldProps = {
   readonly width?: number;
   readonly hideUnit?: boolean;
   readonly digits?: number;
+  /** The same function at every drawing. */ readonly read?: ReadTyped;
 };
 
 /** One number of the formula, at its path: value, saved ghost, what is typed, and what the core has against it. */

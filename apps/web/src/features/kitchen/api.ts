@@ -1,5 +1,5 @@
 import { queryOptions, useMutation, useQueryClient } from '@tanstack/react-query';
-import type { Guest, Kitchen, Market, KitchenList, KitchenThings } from '@north-leaf/core';
+import type { Currency, Guest, Kitchen, Market, KitchenList, KitchenThings } from '@north-leaf/core';
 import type { JudgementsBody, LearnedBody, OvenHeatBody } from '@north-leaf/contracts';
 import { request } from '../../platform/http';
 
@@ -11,6 +11,7 @@ export type KitchenThing = { [K in KitchenList]: { readonly list: K; readonly th
 export type KitchenChange =
   | { readonly kind: 'glutenLimit'; readonly mgPerKg: number }
   | { readonly kind: 'market'; readonly market: Market; readonly home: boolean }
+  | { readonly kind: 'about'; readonly name: string; readonly currency: Currency }
   | { readonly kind: 'name'; readonly name: string; readonly ingredientId: string }
   | { readonly kind: 'forgetName'; readonly name: string }
   | { readonly kind: 'air'; readonly humidityShare: number; readonly roomC: number; readonly altitudeM?: number }
@@ -41,6 +42,8 @@ function send(change: KitchenChange): Promise<Kitchen> {
       return request('PUT /kitchen/gluten-limit', {}, { mgPerKg: change.mgPerKg });
     case 'market':
       return request('PUT /kitchen/market', {}, { market: change.market, home: change.home });
+    case 'about':
+      return request('PUT /kitchen/about', {}, { name: change.name, currency: change.currency });
     case 'name':
       return request('PUT /kitchen/names/:name', { name: change.name }, { ingredientId: change.ingredientId });
     case 'forgetName':

@@ -26,7 +26,7 @@ describe('what bakes taught, in words', () => {
   });
 
   it('says what was believed before and what is now', () => {
-    expect(learnedRows(one({}), voiceOf())).toEqual([{ of: 'Water it wants', before: '× 1.00 ± 0.10', now: '× 1.06 ± 0.03' }]);
+    expect(learnedRows(one({}), voiceOf())).toEqual([{ of: 'Water it needs', before: '× 1.00 ± 0.10', now: '× 1.06 ± 0.03' }]);
     expect(learnedRows(one({ what: 'crisp', value: -0.4, sd: 0.2, priorSd: 0.8 }), voiceOf())[0]).toMatchObject({ now: '−0.4 ± 0.2' });
   });
 

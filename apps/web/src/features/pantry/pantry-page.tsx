@@ -2,21 +2,19 @@ import { lazy, Suspense, useState } from 'react';
 import UndoIcon from '@mui/icons-material/Undo';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Checkbox from '@mui/material/Checkbox';
-import FormControlLabel from '@mui/material/FormControlLabel';
 import IconButton from '@mui/material/IconButton';
-import MenuItem from '@mui/material/MenuItem';
 import Skeleton from '@mui/material/Skeleton';
 import TextField from '@mui/material/TextField';
 import { useQuery } from '@tanstack/react-query';
 import { useParams } from 'react-router';
-import { glutenLimitOf, glutenRules, markets, type Kitchen, type Market } from '@north-leaf/core';
+import { glutenLimitOf, type Kitchen } from '@north-leaf/core';
 import { typeSize } from '../../ui/theme/theme';
 import { ErrorPage } from '../../platform/error-page';
 import { Page } from '../../ui/frame/page';
 import { PlaceTabs } from '../../ui/frame/place-tabs';
 import { kitchenQuery, useKitchenChange } from '../kitchen/doors';
 import { pantryQuery, pantryTabs } from './api';
+import { SoldIn } from './sold-in';
 import { notify } from '../../platform/notices';
 import { usePantryUndoKey } from './use-pantry';
 import { t } from '../../platform/words';
@@ -79,52 +77,6 @@ function rule(kitchen: Kitchen): string {
   const { name, words, unsaid, limitMgPerKg } = glutenLimitOf(kitchen);
   if (unsaid) return t('pantry.nobodySaidYetWhereTheseGoodsAre');
   return t('pantry.inNameGlutenFreeMeansWordsWith', { name, words, limitMgPer: limitMgPerKg });
-}
-
-/** Whose law says what gluten-free means; asked until it is said. */
-function SoldIn({ kitchen }: { kitchen: Kitchen }) {
-  const change = useKitchenChange();
-  const set = (market: Market, home: boolean) =>
-    change.mutateAsync({ kind: 'market', market, home }).then(
-      () =>
-        notify(
-          home
-            ? t('pantry.bakedAtHomeByTheRulesOf', { name: glutenRules.values[market].name })
-            : t('pantry.soldInName', { name: glutenRules.values[market].name }),
-        ),
-      (error: Error) => notify(error.message, 'error'),
-    );
-  return (
-    <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, fontSize: typeSize.small }}>
-      <TextField
-        select
-        size="small"
-        value={kitchen.market ?? ''}
-        error={kitchen.market === undefined}
-        onChange={(event) => void set(event.target.value as Market, kitchen.home ?? false)}
-        slotProps={{
-          htmlInput: { 'aria-label': t('pantry.whereItIsSold') },
-          select: {
-            displayEmpty: true,
-            renderValue: (value) => (value ? glutenRules.values[value as Market].name : t('pantry.soldInSayWhere')),
-          },
-        }}
-      >
-        {markets.map((market) => (
-          <MenuItem key={market} value={market}>
-            {glutenRules.values[market].name}
-          </MenuItem>
-        ))}
-      </TextField>
-      {kitchen.market !== undefined && (
-        <FormControlLabel
-          sx={{ mr: 0, '& .MuiFormControlLabel-label': { fontSize: typeSize.small } }}
-          control={<Checkbox size="small" checked={kitchen.home ?? false} onChange={(_, home) => void set(kitchen.market!, home)} />}
-          label={t('pantry.atHomeOnly')}
-        />
-      )}
-    </Box>
-  );
 }
 
 const Rows = () => (

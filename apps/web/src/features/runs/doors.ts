@@ -1,4 +1,5 @@
 /** What other rooms may have of a run: its store, its waits and the words of the bench. */
+export { ring, useAlarm } from './bench/alarm';
 export { leftWords } from './bench/bench-words';
 export { useWaits } from './bench/waits';
 export { NotStored } from './keeping/not-stored';

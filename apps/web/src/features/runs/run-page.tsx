@@ -10,7 +10,7 @@ import { stepWords, titleOf } from '@north-leaf/words';
 import { typeSize, under } from '../../ui/theme/theme';
 import { readMass } from '../../ui/form/typed-mass';
 import { ErrorPage } from '../../platform/error-page';
-import { useVoice } from '../../platform/preferences';
+import { usePreferences, useVoice } from '../../platform/preferences';
 import { AddSomething } from './steps/add-something';
 import { useAlarm } from './bench/alarm';
 import { isTyping } from './bench/answers';
@@ -52,6 +52,7 @@ function Bench({ run }: { run: RunInHand }) {
   const navigate = useNavigate();
   const voice = useVoice();
   const waits = useWaits();
+  const benchSize = usePreferences((state) => state.benchSize);
   useAwake();
   const { state } = run;
   /** Looking back at a step; null: where the run stands. */
@@ -75,7 +76,9 @@ function Bench({ run }: { run: RunInHand }) {
   return (
     <Box
       sx={{
-        height: '100dvh',
+        // A small screen, or one that stands far off, shows it all larger.
+        zoom: benchSize,
+        height: `calc(100dvh / ${benchSize})`,
         display: 'grid',
         gridTemplateRows: `${bench.top}px 1fr auto`,
         bgcolor: 'background.default',
@@ -248,7 +251,9 @@ function Past({ run, progress, advance, onOn }: { run: RunInHand; progress: Step
 function PutRight({ run, progress: { step, weighedG } }: { run: RunInHand; progress: StepProgress }) {
   const [text, setText] = useState('');
   const voice = useVoice();
-  const { g: value, problem } = readMass(text, voice);
+  const { g: value, problem } = readMass(text, voice, {
+    of: { ingredient: run.pantry.ingredients[step.ingredientId ?? ''], measures: run.kitchen.measures },
+  });
   const store = () => {
     if (value === undefined) return;
     void run.say({ stepKey: step.key, what: { kind: 'weighed', rowKey: step.rowKey!, addedG: value - weighedG } });

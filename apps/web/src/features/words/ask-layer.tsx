@@ -113,7 +113,7 @@ function useAskables(find: (label: string) => Term | null): readonly Askable[] {
       cancelAnimationFrame(due);
       due = requestAnimationFrame(read);
     };
-    read();
+    soon();
     const changes = new MutationObserver(soon);
     changes.observe(document.querySelector('#root') ?? document.body, { childList: true, subtree: true, characterData: true });
     addEventListener('scroll', soon, true);

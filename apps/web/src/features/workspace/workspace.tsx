@@ -269,12 +269,13 @@ function useKeys(onStage: (stage: StageName) => void, first: Finding | undefined
         return apply(first);
       }
       const at = event.target as HTMLElement;
+      if (!usePreferences.getState().letterKeys) return;
       if (ctrl || event.altKey || /^(INPUT|TEXTAREA|SELECT)$/.test(at.tagName) || at.getAttribute('role') === 'combobox') return;
       const stage = stageNames[Number(event.key) - 1];
       if (stage) onStage(stage);
       else if (event.key === 'u') {
-        const { units, setUnits } = usePreferences.getState();
-        setUnits(nextUnits(units));
+        const { units, set } = usePreferences.getState();
+        set({ units: nextUnits(units) });
       } else if (event.key === '?') setListed(true);
     };
     window.addEventListener('keydown', press);

@@ -21,8 +21,10 @@ type Props = {
   readonly width?: number;
   readonly hideUnit?: boolean;
   readonly digits?: number;
-  /** Reads more than a plain quantity: cups, sticks, half an egg. */ readonly read?: (typed: string) => ReadQuantity;
+  /** Reads more than a plain quantity: cups, sticks, half an egg, an oven with a fan. */ readonly read?: ReadTyped;
 };
+/** What was typed, read; `note` says what was made of it. */
+export type ReadTyped = (typed: string) => ReadQuantity & { readonly note?: string };
 
 let visits = 0;
 
@@ -34,7 +36,7 @@ export function QuantityField(props: Props) {
   const { label, kind, was, width = 74, hideUnit = false, digits } = props;
   const units = usePreferences((state) => state.units);
   const typing = useTyping(props);
-  const { unit, changed, wrong, id } = typing;
+  const { unit, changed, wrong, id, note } = typing;
 
   return (
     <Box sx={{ display: 'inline-block' }}>
@@ -58,6 +60,11 @@ export function QuantityField(props: Props) {
           }}
         >
           {t('ui.wasWas', { was: showValue(was, kind, units, digits) })}
+        </Box>
+      )}
+      {note && !wrong && (
+        <Box role="status" sx={{ fontSize: typeSize.caption, lineHeight: '15px', maxWidth: 160, textAlign: 'left' }}>
+          {note}
         </Box>
       )}
       {wrong && (
@@ -86,9 +93,10 @@ function useTyping({ digits, grain = 1, kind, onChange, onTyped, problem, read, 
   const visit = useRef('');
   const [text, setText] = useState<string | null>(null);
   const [reason, setReason] = useState<string | null>(null);
+  const [note, setNote] = useState<string | undefined>();
   const id = useId();
   const unit = unitOf(kind, units);
-  const reads = (text: string): ReadQuantity => (read ?? ((one: string) => readQuantity(one, kind, unit)))(text);
+  const reads: ReadTyped = (text) => (read ?? ((one: string) => readQuantity(one, kind, unit)))(text);
   const shown = text ?? typed ?? showValue(value, kind, units, digits);
   const unread = typed === undefined ? null : reads(typed);
   const wrong = reason ?? (unread && !unread.ok ? unread.reason : null) ?? problem ?? null;
@@ -98,6 +106,7 @@ function useTyping({ digits, grain = 1, kind, onChange, onTyped, problem, read, 
     setText(next);
     const found = reads(next);
     setReason(found.ok ? null : found.reason);
+    setNote(found.note);
     onTyped?.(found.ok ? null : next);
     if (found.ok) onChange(found.value, visit.current, next);
   };
@@ -108,6 +117,7 @@ function useTyping({ digits, grain = 1, kind, onChange, onTyped, problem, read, 
     const next = roundTo(value + by, grain * 0.1);
     setText(null);
     setReason(null);
+    setNote(undefined);
     onTyped?.(null);
     onChange(next, visit.current, null);
   };
@@ -118,7 +128,7 @@ function useTyping({ digits, grain = 1, kind, onChange, onTyped, problem, read, 
   const leave = () => {
     if (reason === null) setText(null);
   };
-  return { id, unit, shown, wrong, changed, type, nudge, enter, leave };
+  return { id, unit, shown, wrong, note, changed, type, nudge, enter, leave };
 }
 
 type Typing = ReturnType<typeof useTyping>;

@@ -8,10 +8,16 @@ const MOST_G = 100_000;
 /** A weight as it stands in a field of its own: in g, or what is wrong with it. Nothing typed is neither. */
 export type TypedMass = { readonly g: number | undefined; readonly problem: string | null };
 
+type MassAsked = {
+  readonly above0?: boolean;
+  /** Of what it is, for cups, spoons and pieces; and what this kitchen means by a vague measure. */
+  readonly of?: { readonly ingredient: Ingredient | undefined; readonly measures?: Readonly<Record<string, number>> | undefined };
+};
+
 /** What was typed for a weight, a bare number in the baker's unit. `above0`: nothing at all is no answer either. */
-export function readMass(text: string, voice: Voice, { above0 = false }: { readonly above0?: boolean } = {}): TypedMass {
+export function readMass(text: string, voice: Voice, { above0 = false, of }: MassAsked = {}): TypedMass {
   if (text.trim() === '') return { g: undefined, problem: null };
-  const read = readQuantity(text, 'mass', unitOf('mass', voice.units));
+  const read = readRowMass(text, unitOf('mass', voice.units), of?.ingredient, of?.measures);
   if (!read.ok) return { g: undefined, problem: t('ui.aWeightIsANumberGotText', { text }) };
   if (above0 && read.value <= 0) return { g: undefined, problem: t('ui.aWeightIsAbove0AtMost', { most: voice.show(MOST_G, 'mass') }) };
   if (read.value < 0 || read.value > MOST_G)

@@ -1,7 +1,7 @@
 import { createTheme, type Theme } from '@mui/material/styles';
 import tokens from './theme-tokens.json';
 
-export type Face = 'light' | 'early';
+export type Face = 'light' | 'dark';
 type Leaf = typeof tokens.palette.light.leaf;
 type Make = typeof tokens.palette.light.make;
 

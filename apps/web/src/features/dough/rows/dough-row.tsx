@@ -38,6 +38,7 @@ import { readRowMass } from '../../../ui/form/typed-mass';
 import { weighed } from './typed-amount';
 import { goesOnWords, useWords, WhereItGoes } from './where-it-goes';
 import { t } from '../../../platform/words';
+import { useCups } from '../../../ui/words/cups';
 
 /** One row of the dough: its percent and grams, and below it, opened, everything that may be done to it. */
 export const DoughRow = memo(function DoughRow({ index, open, onOpen }: { index: number; open: boolean; onOpen: () => void }) {
@@ -45,6 +46,7 @@ export const DoughRow = memo(function DoughRow({ index, open, onOpen }: { index:
   const blendG = useDraft((state) => state.formula.blendG);
   const { kitchen, pantry } = useSurroundings();
   const units = usePreferences((state) => state.units);
+  const cups = useCups();
   const typed = useDraft((state) => state.typed[`/rows/${index}/amountG`]);
   const problem = useProblem(`/rows/${index}/amountG`);
   const saved = useDraft((state) => state.saved.rows.find(({ key }) => key === row?.key));
@@ -59,7 +61,8 @@ export const DoughRow = memo(function DoughRow({ index, open, onOpen }: { index:
   const path = `/rows/${index}/amountG`;
   // What all of a component is for stands once, at its head.
   const inside = row.component !== undefined;
-  const said = [...(inside ? [] : [useWords[row.use], when]), row.entered && `“${row.entered}”`].filter(Boolean).join(' · ');
+  const inCups = cups(row.amountG, pantry.ingredients[row.ingredientId]);
+  const said = [...(inside ? [] : [useWords[row.use], when]), row.entered && `“${row.entered}”`, inCups].filter(Boolean).join(' · ');
   return (
     <>
       <TableRow>

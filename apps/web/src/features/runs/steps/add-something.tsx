@@ -19,7 +19,10 @@ export function AddSomething({ run }: { run: RunInHand }) {
   const [text, setText] = useState('');
   const find = useMemo(() => ingredientOptions(run.pantry.ingredients, (one) => !isExcluded(one)), [run.pantry.ingredients]);
   const voice = useVoice();
-  const { g: grams, problem } = readMass(text, voice, { above0: true });
+  const { g: grams, problem } = readMass(text, voice, {
+    above0: true,
+    of: { ingredient: run.pantry.ingredients[id ?? ''], measures: run.kitchen.measures },
+  });
   const close = () => {
     setOpen(false);
     setId(null);

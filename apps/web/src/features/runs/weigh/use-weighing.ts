@@ -75,7 +75,9 @@ export function useWeighing(advance: Advance, progress: StepProgress, run: RunIn
     if (!stopped && live && isHeld(pour, benchNow())) void keepNow(pour.netG);
   });
 
-  const { g: reads, problem: typedProblem } = readMass(typing ?? '', voice);
+  const { g: reads, problem: typedProblem } = readMass(typing ?? '', voice, {
+    of: { ingredient: run.pantry.ingredients[step.ingredientId!], measures: run.kitchen.measures },
+  });
   const takeTyped = () => {
     if (reads !== undefined && typedProblem === null) void keep(reads);
   };

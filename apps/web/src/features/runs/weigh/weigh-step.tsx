@@ -12,11 +12,14 @@ import { newPour } from './pour';
 import { type Advance } from '../bench/next-press';
 import type { RunInHand } from '../keeping/use-run';
 import { t } from '../../../platform/words';
+import { useCups } from '../../../ui/words/cups';
 
 /** Weighing one row: the bowl fills, the number is what is still to add, and it goes on by itself. */
 export function WeighStep({ run, progress, advance }: { run: RunInHand; progress: StepProgress; advance: Advance }) {
   const weighing = useWeighing(advance, progress, run);
   const { lot, step, live, pour, shortG, wantedG, toleranceG, typing, asked, inside, far, over, keep, setPour } = weighing;
+
+  const inCups = useCups()(step.amountG ?? 0, run.pantry.ingredients[step.ingredientId!]);
 
   if (lot.stop) return <LotStop {...lot.stop} />;
   return (
@@ -39,6 +42,7 @@ export function WeighStep({ run, progress, advance }: { run: RunInHand; progress
           netG={progress.weighedG + (live ? pour.netG : 0)}
           ofG={step.amountG ?? 0}
           toleranceG={toleranceG}
+          inCups={inCups}
         />
         {typing !== null && <TypedWeight weighing={weighing} />}
         {asked && typing === null && !(live && inside) && <PressedTooEarly weighing={weighing} />}
@@ -53,7 +57,16 @@ export function WeighStep({ run, progress, advance }: { run: RunInHand; progress
   );
 }
 
-function Amount({ live, shortG, netG, ofG, toleranceG }: { live: boolean; shortG: number; netG: number; ofG: number; toleranceG: number }) {
+type AmountProps = {
+  readonly live: boolean;
+  readonly shortG: number;
+  readonly netG: number;
+  readonly ofG: number;
+  readonly toleranceG: number;
+  /** For whoever reads cups beside weights. */ readonly inCups: string | null;
+};
+
+function Amount({ live, shortG, netG, ofG, toleranceG, inCups }: AmountProps) {
   const voice = useVoice();
   const over = shortG < -toleranceG;
   // Rounded to whole grams, what is over would not be seen: "28 of 28 g".
@@ -87,6 +100,7 @@ function Amount({ live, shortG, netG, ofG, toleranceG }: { live: boolean; shortG
           : showQuantity(ofG, 'mass', other)}
         <Box component="span" sx={{ fontSize: '0.55em', pl: 2 }}>
           ± {voice.show(toleranceG, 'mass')}
+          {inCups && `, ${inCups}`}
         </Box>
       </Box>
     </Box>
