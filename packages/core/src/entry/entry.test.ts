@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { families } from '../facts/families.js';
 import { publishedIngredients } from '../ingredient/published.js';
 import { aFormula, pantry, resultOf, worked } from '../worked/a-formula.js';
-import { formulaFromList } from '../solve/formula-from-list.js';
+import { formulaFromList } from '../solve/from-list/formula-from-list.js';
 import { massOfAmount } from './mass-of-amount.js';
 import { readAmount } from './read-amount.js';
 import { readLine, readList } from './read-line.js';

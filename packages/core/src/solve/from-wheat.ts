@@ -3,7 +3,7 @@ import { blendPortions } from '../blend/blend.js';
 import { sodaBalance } from '../dough/leavening.js';
 import { mixedBySchool } from '../dough/mix.js';
 import { waterGets } from '../dough/water.js';
-import { formulaFromList } from './formula-from-list.js';
+import { formulaFromList } from './from-list/formula-from-list.js';
 import { InputError } from '../errors.js';
 import { fromWheat } from '../facts/wheat.js';
 import { compositionOf, portionOf } from '../ingredient/mixture.js';
@@ -27,7 +27,7 @@ import { usual } from '../facts/usual.js';
 import type { Formula, Row } from '../document/formula.js';
 import type { Kitchen } from '../document/kitchen.js';
 import type { Pantry } from '../document/pantry.js';
-import type { ListedAmount } from './formula-from-list.js';
+import type { ListedAmount } from './from-list/formula-from-list.js';
 import type { Family } from '../facts/families.js';
 import type { Case } from '../document/case.js';
 

@@ -4,10 +4,10 @@ import { families } from '../facts/families.js';
 import { evaluate, findingsOf } from '../evaluate.js';
 import { linesOf } from '../entry/recipe-json.js';
 import { readList } from '../index.js';
-import { formulaFromList, type ListedAmount } from '../solve/formula-from-list.js';
+import { formulaFromList, type ListedAmount } from '../solve/from-list/formula-from-list.js';
 import { referencePantry as pantry } from '../solve/reference.js';
 import { referenceKitchen as kitchen } from '../solve/reference-kitchen.js';
-import { withOvenSettled } from '../solve/settled.js';
+import { withOvenSettled } from '../solve/from-list/settled.js';
 import { starterFormula } from '../solve/starter.js';
 
 type Recipe = { readonly name: string; readonly text: string; readonly family: string; readonly rightFixes: readonly string[] };

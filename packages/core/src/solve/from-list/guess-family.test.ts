@@ -1,13 +1,13 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { families } from '../facts/families.js';
-import { familyWords } from '../facts/family-words.js';
-import { linesOf, readList } from '../index.js';
-import { referencePantry as pantry } from './reference.js';
+import { families } from '../../facts/families.js';
+import { familyWords } from '../../facts/family-words.js';
+import { linesOf, readList } from '../../index.js';
+import { referencePantry as pantry } from '../reference.js';
 import { guessFamily } from './guess-family.js';
 import type { ListedAmount } from './formula-from-list.js';
 
-const read = <T>(name: string) => JSON.parse(readFileSync(join(__dirname, '../worked', name), 'utf8')) as T;
+const read = <T>(name: string) => JSON.parse(readFileSync(join(__dirname, '../../worked', name), 'utf8')) as T;
 /** One formula of the trade a family (common practice, no source): kept for the sums of the dough, not made for this. */
 type Worked = { family: string; blendG: number; blend: Record<string, number>; rows: Record<string, number> };
 const ofTheTrade = read<Worked[]>('family-formulas.json');

@@ -1,8 +1,8 @@
-import { applyEdits } from '../document/edits.js';
-import { evaluate, findingsOf } from '../evaluate.js';
-import type { Formula } from '../document/formula.js';
-import type { Kitchen } from '../document/kitchen.js';
-import type { Pantry } from '../document/pantry.js';
+import { applyEdits } from '../../document/edits.js';
+import { evaluate, findingsOf } from '../../evaluate.js';
+import type { Formula } from '../../document/formula.js';
+import type { Kitchen } from '../../document/kitchen.js';
+import type { Pantry } from '../../document/pantry.js';
 
 /** What a list of ingredients does not speak of: the oven, when a filling goes in, where and how long the good is kept. */
 const unsaid = /^\/(?:bake|keep)\/|^\/rows\/\d+\/goesOn$/;

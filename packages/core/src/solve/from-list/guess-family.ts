@@ -1,8 +1,8 @@
-import { families } from '../facts/families.js';
-import { isCrumb, isEgg, isGum, isNut, isProteinType, isStarch } from '../ingredient/roles.js';
-import { familiesNamedIn } from '../entry/title.js';
-import type { Family, Window } from '../facts/families.js';
-import type { Ingredient, Pantry } from '../document/pantry.js';
+import { families } from '../../facts/families.js';
+import { isCrumb, isEgg, isGum, isNut, isProteinType, isStarch } from '../../ingredient/roles.js';
+import { familiesNamedIn } from '../../entry/title.js';
+import type { Family, Window } from '../../facts/families.js';
+import type { Ingredient, Pantry } from '../../document/pantry.js';
 import type { ListedAmount } from './formula-from-list.js';
 
 /** What a list is measured by, percent of its blend. */

@@ -1,11 +1,11 @@
-import { fatOfSchool, defaultMix, isMixStructured, mixedBySchool, mixWith } from '../dough/mix.js';
-import { families } from '../facts/families.js';
-import { isCrumb, isGum, isNut, isProteinType, isStarch } from '../ingredient/roles.js';
-import type { Formula, Row } from '../document/formula.js';
-import type { Component } from '../document/preparation.js';
-import type { Ingredient, Pantry } from '../document/pantry.js';
-import type { Family } from '../facts/families.js';
-import type { PartOfList } from '../facts/line-words.js';
+import { fatOfSchool, defaultMix, isMixStructured, mixedBySchool, mixWith } from '../../dough/mix.js';
+import { families } from '../../facts/families.js';
+import { isCrumb, isGum, isNut, isProteinType, isStarch } from '../../ingredient/roles.js';
+import type { Formula, Row } from '../../document/formula.js';
+import type { Component } from '../../document/preparation.js';
+import type { Ingredient, Pantry } from '../../document/pantry.js';
+import type { Family } from '../../facts/families.js';
+import type { PartOfList } from '../../facts/line-words.js';
 
 export type ListedAmount = {
   readonly ingredientId: string;
