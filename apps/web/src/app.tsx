@@ -14,6 +14,9 @@ const ErrorPage = lazy(async () => ({ default: (await import('./platform/error-p
 /** What a word means, loaded after the page. */
 const AskLayer = lazy(async () => ({ default: (await import('./features/words/ask-layer')).AskLayer }));
 
+/** Ctrl K and the other keys, loaded after the page. */
+const FindLayer = lazy(async () => ({ default: (await import('./features/find/find-layer')).FindLayer }));
+
 /** Every page is its own piece of code, loaded when it is gone to. */
 const pages = [
   // The bench has no rail: its whole screen is for the step.
@@ -57,6 +60,7 @@ function Everywhere() {
       <Outlet />
       <Suspense>
         <AskLayer />
+        <FindLayer />
       </Suspense>
     </>
   );

@@ -1,4 +1,5 @@
 import BakeryDining from '@mui/icons-material/BakeryDining';
+import Search from '@mui/icons-material/Search';
 import Tune from '@mui/icons-material/TuneOutlined';
 import HelpOutline from '@mui/icons-material/HelpOutlineOutlined';
 import Inventory from '@mui/icons-material/Inventory2Outlined';
@@ -14,6 +15,7 @@ import { NavLink, Outlet } from 'react-router';
 import { sizes, typeSize, under } from './ui/theme/theme';
 import { t } from './platform/words';
 import { useAsking } from './features/words/doors';
+import { useFind } from './features/find/doors';
 
 const places: readonly { readonly to: string; readonly name: string; readonly icon: ReactNode }[] = [
   { to: '/today', name: t('common.today'), icon: <WbTwilight /> },
@@ -103,6 +105,7 @@ function Rail({
 }) {
   const { palette } = useTheme();
   const { on: asking, ask } = useAsking();
+  const { show: find } = useFind();
   return (
     <Box
       component="nav"
@@ -142,7 +145,17 @@ function Rail({
         </Box>
       ))}
       <Box sx={{ flex: 1, [under.phone]: { display: 'none' } }} />
-      {/* A plain button: the library's own would be part of what every page waits for. */}
+      {/* Plain buttons: the library's own would be part of what every page waits for. */}
+      <Box
+        component="button"
+        type="button"
+        onClick={() => find('find')}
+        title={t('find.ctrlK')}
+        sx={{ ...item, ...plainButton, [under.phone]: { display: 'none' } }}
+      >
+        <Search />
+        {t('find.find')}
+      </Box>
       <Box
         component="button"
         type="button"

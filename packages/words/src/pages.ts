@@ -9,6 +9,7 @@ import chill from './en/pages/chill.json' with { type: 'json' };
 import common from './en/pages/common.json' with { type: 'json' };
 import dough from './en/pages/dough.json' with { type: 'json' };
 import entry from './en/pages/entry.json' with { type: 'json' };
+import find from './en/pages/find.json' with { type: 'json' };
 import formulas from './en/pages/formulas.json' with { type: 'json' };
 import keep from './en/pages/keep.json' with { type: 'json' };
 import kitchen from './en/pages/kitchen.json' with { type: 'json' };
@@ -36,6 +37,7 @@ export const pages = {
   ...common,
   ...dough,
   ...entry,
+  ...find,
   ...formulas,
   ...keep,
   ...kitchen,

@@ -55,7 +55,7 @@ type Open = { readonly list: KitchenList; readonly thing: KitchenThings[KitchenL
 
 /** The kitchen as it is: ovens with what their dials really give, cold places, trays, pans, cutters and the air. */
 export function KitchenPage() {
-  const { id } = useParams();
+  const { list, id } = useParams();
   const { data: kitchen, error } = useQuery(kitchenQuery);
   const { undo, undoable } = useKitchenUndoKey();
   if (error) return <ErrorPage error={error} />;
@@ -80,13 +80,23 @@ export function KitchenPage() {
         </>
       }
     >
-      {kitchen ? <Loaded kitchen={kitchen} ovenId={id} /> : <Skeleton height={400} aria-label={t('kitchen.loadingTheKitchen')} />}
+      {kitchen ? <Loaded key={list === 'ovens' ? list : `${list} ${id}`} kitchen={kitchen} ovenId={id} first={thingAt(kitchen, list, id)} /> : <Skeleton height={400} aria-label={t('kitchen.loadingTheKitchen')} />}
     </Page>
   );
 }
 
-function Loaded({ kitchen, ovenId }: { kitchen: Kitchen; ovenId: string | undefined }) {
-  const [open, setOpen] = useState<Open | null>(null);
+/** What an address opens: a tray, a pan, a place; an oven stands in the middle of the page. */
+function thingAt(kitchen: Kitchen, list: string | undefined, id: string | undefined): Open | null {
+  if (list === undefined || !(list in lists) || list === 'ovens') return null;
+  const of = list as KitchenList;
+  const thing = (kitchen[of] as readonly KitchenThings[KitchenList][] | undefined)?.find((one) => one.id === id);
+  return thing ? { list: of, thing, isNew: false } : null;
+}
+
+type LoadedProps = { readonly kitchen: Kitchen; readonly ovenId: string | undefined; readonly first: Open | null };
+
+function Loaded({ kitchen, ovenId, first }: LoadedProps) {
+  const [open, setOpen] = useState<Open | null>(first);
   const [measuring, setMeasuring] = useState(false);
   const [judging, setJudging] = useState(false);
   const [learning, setLearning] = useState(false);

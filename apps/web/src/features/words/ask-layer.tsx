@@ -13,6 +13,8 @@ import { TermCard } from './term-card';
 
 /** How long a finger rests on a word to ask it. */
 const LONG_MS = 550;
+/** The card, as it stands in the page. */
+const CARD = '[data-term-card]';
 type Asked = { readonly term: Term; readonly rect: DOMRect };
 
 /** Every word of ours on the page that is open can be asked: pressed while asking is on, F1 on what has the focus, a long touch. */
@@ -129,11 +131,15 @@ function useAskables(find: (label: string) => Term | null): readonly Askable[] {
 }
 
 /** F1 asks what has the focus; where that is no word of ours, all words of the page. Esc ends asking. */
-function useAskKeys(find: (label: string) => Term | null, onAsk: (asked: Asked) => void): void {
+function useAskKeys(find: (label: string) => Term | null, onAsk: (asked: Asked | null) => void): void {
   useEffect(() => {
     const press = (event: KeyboardEvent) => {
       const { on, ask } = useAsking.getState();
-      if (event.key === 'Escape' && on) return ask(false);
+      if (event.key === 'Escape') {
+        // A card whose pressed word is gone has no focus that would hear it.
+        if (document.querySelector(CARD)) return onAsk(null);
+        if (on) return ask(false);
+      }
       if (event.key !== 'F1') return;
       event.preventDefault();
       const at = document.activeElement;

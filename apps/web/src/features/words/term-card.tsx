@@ -21,7 +21,12 @@ export function TermCard({ first, rect, onClose }: { readonly first: Term; reado
       transformOrigin={{ vertical: 'top', horizontal: 'left' }}
       transitionDuration={0}
       slotProps={{
-        paper: { 'aria-label': t('ask.whatIsName', { name: term.name }), role: 'dialog', sx: { maxWidth: 380, p: 4 } } as object,
+        paper: {
+          'aria-label': t('ask.whatIsName', { name: term.name }),
+          role: 'dialog',
+          'data-term-card': term.id,
+          sx: { maxWidth: 380, p: 4 },
+        } as object,
       }}
     >
       <Told term={term} />

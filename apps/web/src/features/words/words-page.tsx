@@ -15,7 +15,10 @@ export function WordsPage() {
   const { hash } = useLocation();
   const [typed, setTyped] = useState('');
   const shown = useMemo(() => byName.filter((term) => holds(term, typed)), [typed]);
-  useEffect(() => document.getElementById(hash.slice(1))?.scrollIntoView({ block: 'center' }), [hash]);
+  useEffect(() => {
+    // In braces: what newer browsers answer is a promise, and no clean-up.
+    document.getElementById(hash.slice(1))?.scrollIntoView({ block: 'center' });
+  }, [hash]);
   return (
     <Page title={t('app.words')} beside={t('ask.howToAsk')}>
       <TextField

@@ -1,4 +1,4 @@
-import { lazy, Suspense, useState } from 'react';
+import { lazy, Suspense } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Skeleton from '@mui/material/Skeleton';
@@ -23,6 +23,7 @@ import { pantryQuery } from '../pantry/doors';
 import { formulasQuery } from '../formulas/doors';
 import { stageLabels } from '../board/doors';
 import { ShowMore } from '../../ui/frame/show-more';
+import { useOpenThing } from '../../platform/use-open-thing';
 import { t } from '../../platform/words';
 
 const NewFormula = lazy(async () => ({ default: (await import('./new-formula')).NewFormula }));
@@ -32,7 +33,7 @@ export function FormulasPage() {
   const formulas = useInfiniteQuery(formulasQuery);
   const kitchen = useQuery(kitchenQuery);
   const pantry = useQuery(pantryQuery);
-  const [making, setMaking] = useState(false);
+  const [open, setOpen] = useOpenThing();
   const list = formulas.data?.pages.flatMap(({ items }) => items) ?? [];
   const total = formulas.data?.pages[0]?.total ?? 0;
   if (formulas.isError) return <ErrorPage error={formulas.error} />;
@@ -43,7 +44,7 @@ export function FormulasPage() {
       actions={
         <Box sx={{ display: 'flex', gap: 2 }}>
           <UnitToggle />
-          <Button variant="contained" disabled={!kitchen.data || !pantry.data} onClick={() => setMaking(true)}>
+          <Button variant="contained" disabled={!kitchen.data || !pantry.data} onClick={() => setOpen('new')}>
             {t('workspace.newFormula')}
           </Button>
         </Box>
@@ -88,8 +89,8 @@ export function FormulasPage() {
         <Box sx={{ py: 8, textAlign: 'center' }}>{t('workspace.yourFormulasBelongHereMakeTheFirst')}</Box>
       )}
       <Suspense>
-        {making && kitchen.data && pantry.data && (
-          <NewFormula kitchen={kitchen.data} pantry={pantry.data} onClose={() => setMaking(false)} />
+        {open === 'new' && kitchen.data && pantry.data && (
+          <NewFormula kitchen={kitchen.data} pantry={pantry.data} onClose={() => setOpen(null)} />
         )}
       </Suspense>
       <Box sx={{ display: 'flex', gap: 5, pt: 3 }} aria-label={t('common.key')}>

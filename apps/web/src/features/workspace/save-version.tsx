@@ -50,7 +50,7 @@ export function SaveVersionButton({ detail, saved, pantry, evaluation, of, unrea
             lineHeight: '18px',
           }}
         >
-          {t('workspace.ctrlS')}
+          {t('find.ctrlS')}
         </Box>
       </Button>
       <Why saving={saving} button={button} open={open} setOpen={setOpen} setWhy={setWhy} why={why} />

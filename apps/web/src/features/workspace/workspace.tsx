@@ -27,7 +27,6 @@ import { PrintedFormula } from '../paper/doors';
 import { SheetBoard } from '../sheet/doors';
 import { countedChanges, discardChanges, useDraft } from '../formulas/doors';
 import { FindingsList } from './findings-list';
-import { KeyList } from './key-list';
 import { OutlookField } from './outlook-field';
 import { SaveVersionButton } from './save-version';
 import { StoringStrip, StoringWords } from './storing';
@@ -65,7 +64,7 @@ export function Workspace({ detail, saved, stage, onStage, kitchen, pantry }: Pr
   const changes = useMemo(() => countedChanges(saved.formula, formula), [saved.formula, formula]);
   const apply = useTakeChange(worked, kitchen, pantry);
   useAskAbout(formula.family);
-  const keys = useKeys(onStage, evaluation ? firstChange(evaluation, stage) : undefined, apply);
+  useKeys(onStage, evaluation ? firstChange(evaluation, stage) : undefined, apply);
   const Shown = boards[stage];
   return (
     <Box component="main" sx={{ px: 4, pb: 4 }}>
@@ -100,7 +99,6 @@ export function Workspace({ detail, saved, stage, onStage, kitchen, pantry }: Pr
         )}
         <Aside {...{ detail, saved, stage, onStage, kitchen, pantry, worked }} changed={changes.length > 0} onApply={apply} />
       </Box>
-      <KeyList open={keys.listed} onClose={() => keys.setListed(false)} />
     </Box>
   );
 }
@@ -254,7 +252,6 @@ function firstChange(evaluation: NonNullable<ReturnType<typeof useEvaluation>['e
 
 /** Desk keys. Single letters and digits only while no field has the focus. */
 function useKeys(onStage: (stage: StageName) => void, first: Finding | undefined, apply: (finding: Finding) => void) {
-  const [listed, setListed] = useState(false);
   useEffect(() => {
     const press = (event: KeyboardEvent) => {
       const { undoStep, redoStep } = useDraft.getState();
@@ -276,10 +273,9 @@ function useKeys(onStage: (stage: StageName) => void, first: Finding | undefined
       else if (event.key === 'u') {
         const { units, set } = usePreferences.getState();
         set({ units: nextUnits(units) });
-      } else if (event.key === '?') setListed(true);
+      }
     };
     window.addEventListener('keydown', press);
     return () => window.removeEventListener('keydown', press);
   }, [onStage, first, apply]);
-  return { listed, setListed };
 }

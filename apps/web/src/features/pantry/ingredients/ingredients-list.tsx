@@ -18,6 +18,7 @@ import { CrumbForm } from '../lots/crumb-form';
 import { IngredientSheet } from './ingredient-sheet';
 import { OwnIngredientForm } from './own-ingredient-form';
 import { allergenWords } from '../words';
+import { useOpenThing } from '../../../platform/use-open-thing';
 import { t } from '../../../platform/words';
 
 const shelves = ['all', 'here', 'corrected', 'own'] as const;
@@ -27,7 +28,7 @@ const shelfWords = { all: t('pantry.all'), here: t('pantry.hereNow'), corrected:
 export function IngredientsList({ book }: { book: PantryBook; kitchen: Kitchen }) {
   const [typed, setTyped] = useState('');
   const [shelf, setShelf] = useState<(typeof shelves)[number]>('all');
-  const [open, setOpen] = useState<string | null>(null);
+  const [open, setOpen] = useOpenThing();
   const [adding, setAdding] = useState<'own' | 'crumb' | null>(null);
   const [whole, setWhole] = useState(false);
   const rows = useMemo(() => rowsOf(book, typed, shelf), [book, typed, shelf]);

@@ -32,11 +32,13 @@ import { GlutenMark } from '../ingredients/gluten-mark';
 import { LotForm } from './lot-form';
 import { Leaf, stateWords } from '../../../ui/frame/leaf';
 import { showDay, showMoney } from '../../../ui/words/money';
+import { useOpenThing } from '../../../platform/use-open-thing';
 import { t } from '../../../platform/words';
 
 /** Every lot: its proof, what was measured, what is left, what it cost. */
 export function LotsList({ book, kitchen }: { book: PantryBook; kitchen: Kitchen }) {
-  const [open, setOpen] = useState<Lot | 'new' | null>(null);
+  const [open, setOpen] = useOpenThing();
+  const lot = open === null || open === 'new' ? null : book.lots[open];
   const [typed, setTyped] = useState('');
   const rows = useMemo(() => {
     const found = typed.trim() === '' ? null : new Set(findIngredients(book.ingredients, typed).map(({ id }) => id));
@@ -64,7 +66,7 @@ export function LotsList({ book, kitchen }: { book: PantryBook; kitchen: Kitchen
           </TableHead>
           <TableBody>
             {rows.map(({ lot, name }) => (
-              <LotRow key={lot.id} lot={lot} name={name} book={book} kitchen={kitchen} onOpen={setOpen} />
+              <LotRow key={lot.id} lot={lot} name={name} book={book} kitchen={kitchen} onOpen={(one) => setOpen(one.id)} />
             ))}
           </TableBody>
         </Table>
@@ -75,8 +77,8 @@ export function LotsList({ book, kitchen }: { book: PantryBook; kitchen: Kitchen
         </Box>
       )}
       <GlutenKey />
-      {open && (
-        <LotForm book={book} kitchen={kitchen} lot={open === 'new' ? null : (book.lots[open.id] ?? open)} onClose={() => setOpen(null)} />
+      {(lot || open === 'new') && (
+        <LotForm book={book} kitchen={kitchen} lot={lot ?? null} onClose={() => setOpen(null)} />
       )}
     </>
   );

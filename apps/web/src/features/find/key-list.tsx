@@ -9,21 +9,24 @@ import TableCell from '@mui/material/TableCell';
 import TableRow from '@mui/material/TableRow';
 import { t } from '../../platform/words';
 
-const keys: readonly [string, string][] = [
-  ['1 to 6', t('workspace.goToAStage')],
-  [t('workspace.ctrlZCtrlShiftZ'), t('workspace.undoRedo')],
-  [t('workspace.ctrlS'), t('workspace.saveAsAVersion')],
-  [t('workspace.altA'), t('workspace.useTheFirstFinding')],
-  [t('workspace.upDownInAField'), t('workspace.stepItShiftTenTimesAltA')],
-  ['U', t('workspace.otherUnits')],
-  ['?', t('workspace.thisList')],
+const keys: readonly (readonly [key: string, does: string])[] = [
+  [t('find.ctrlK'), t('find.findAnything')],
+  [t('find.f1'), t('ask.whatIsThis')],
+  [t('find.gAndALetter'), t('find.goToAPlace')],
+  [t('find.ctrlZCtrlShiftZ'), t('find.undoRedo')],
+  [t('find.ctrlS'), t('find.saveAsAVersion')],
+  [t('find.oneToSix'), t('find.goToAStage')],
+  [t('find.altA'), t('find.useTheFirstFinding')],
+  [t('find.upDownInAField'), t('find.stepItShiftTenTimesAltA')],
+  [t('find.letterU'), t('find.otherUnits')],
+  [t('find.questionMark'), t('find.thisList')],
 ];
 
 /** Every key of the desk. */
-export function KeyList({ open, onClose }: { open: boolean; onClose: () => void }) {
+export function KeyList({ onClose }: { readonly onClose: () => void }) {
   return (
-    <Dialog open={open} onClose={onClose} aria-labelledby="keys">
-      <DialogTitle id="keys">{t('workspace.keys')}</DialogTitle>
+    <Dialog open onClose={onClose} aria-labelledby="keys">
+      <DialogTitle id="keys">{t('find.keys')}</DialogTitle>
       <DialogContent>
         <Table size="small">
           <TableBody>
