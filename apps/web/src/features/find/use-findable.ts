@@ -52,7 +52,7 @@ export function useFindable(typed: string): { readonly all: readonly Findable[];
       ...places.map(([to, name]): Findable => ({ id: to, kind: 'place', name, to })),
       ...commands(),
       ...(formulas.data ?? []).map(({ id, name, familyName, version }): Findable => ({ id, kind: 'formula', name, beside: `${familyName}, v${version}`, to: `/formulas/${id}` })), // prettier-ignore
-      ...(running.data ?? []).map((one): Findable => ({ id: `run ${one.id}`, kind: 'run', name: one.formulaName, beside: t('find.underWay'), to: `/run/${one.id}` })), // prettier-ignore
+      ...(running.data ?? []).map((one): Findable => ({ id: `run:${one.id}`, kind: 'run', name: one.formulaName, beside: t('find.underWay'), to: `/run/${one.id}` })), // prettier-ignore
       ...[...new Map(listed.map((one) => [one.id, one])).values()].map((one): Findable => ({
         id: one.id,
         kind: 'bake',
@@ -74,7 +74,7 @@ export function useFindable(typed: string): { readonly all: readonly Findable[];
         (list) =>
         ((kitchen.data?.[list] ?? []) as readonly { readonly id: string; readonly name: string }[]).map(({ id, name }): Findable => ({ id: `${list} ${id}`, kind: 'thing', name, to: `/kitchen/${list}/${id}` })), // prettier-ignore
       ),
-      ...terms.map(({ id, name, says, also = [] }): Findable => ({ id: `word ${id}`, kind: 'word', name, beside: says, also, to: `/words#${id}` })), // prettier-ignore
+      ...terms.map(({ id, name, says, also = [] }): Findable => ({ id: `word:${id}`, kind: 'word', name, beside: says, also, to: `/words#${id}` })), // prettier-ignore
     ];
   }, [formulas.data, pantry.data, kitchen.data, bakes.data, running.data, asked.data, number, typed]);
   return { all, loading: [formulas, pantry, kitchen, bakes].some(({ isPending }) => isPending) };

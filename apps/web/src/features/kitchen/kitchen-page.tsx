@@ -80,7 +80,11 @@ export function KitchenPage() {
         </>
       }
     >
-      {kitchen ? <Loaded key={list === 'ovens' ? list : `${list} ${id}`} kitchen={kitchen} ovenId={id} first={thingAt(kitchen, list, id)} /> : <Skeleton height={400} aria-label={t('kitchen.loadingTheKitchen')} />}
+      {kitchen ? (
+        <Loaded key={list === 'ovens' ? list : `${list} ${id}`} kitchen={kitchen} ovenId={id} first={thingAt(kitchen, list, id)} />
+      ) : (
+        <Skeleton height={400} aria-label={t('kitchen.loadingTheKitchen')} />
+      )}
     </Page>
   );
 }

@@ -23,7 +23,7 @@ import { pantryQuery } from '../pantry/doors';
 import { formulasQuery } from '../formulas/doors';
 import { stageLabels } from '../board/doors';
 import { ShowMore } from '../../ui/frame/show-more';
-import { useOpenThing } from '../../platform/use-open-thing';
+import { useOpenThing } from '../../ui/frame/use-open-thing';
 import { t } from '../../platform/words';
 
 const NewFormula = lazy(async () => ({ default: (await import('./new-formula')).NewFormula }));

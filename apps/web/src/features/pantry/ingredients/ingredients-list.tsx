@@ -18,7 +18,7 @@ import { CrumbForm } from '../lots/crumb-form';
 import { IngredientSheet } from './ingredient-sheet';
 import { OwnIngredientForm } from './own-ingredient-form';
 import { allergenWords } from '../words';
-import { useOpenThing } from '../../../platform/use-open-thing';
+import { useOpenThing } from '../../../ui/frame/use-open-thing';
 import { t } from '../../../platform/words';
 
 const shelves = ['all', 'here', 'corrected', 'own'] as const;

@@ -32,7 +32,7 @@ import { GlutenMark } from '../ingredients/gluten-mark';
 import { LotForm } from './lot-form';
 import { Leaf, stateWords } from '../../../ui/frame/leaf';
 import { showDay, showMoney } from '../../../ui/words/money';
-import { useOpenThing } from '../../../platform/use-open-thing';
+import { useOpenThing } from '../../../ui/frame/use-open-thing';
 import { t } from '../../../platform/words';
 
 /** Every lot: its proof, what was measured, what is left, what it cost. */
@@ -77,9 +77,7 @@ export function LotsList({ book, kitchen }: { book: PantryBook; kitchen: Kitchen
         </Box>
       )}
       <GlutenKey />
-      {(lot || open === 'new') && (
-        <LotForm book={book} kitchen={kitchen} lot={lot ?? null} onClose={() => setOpen(null)} />
-      )}
+      {(lot || open === 'new') && <LotForm book={book} kitchen={kitchen} lot={lot ?? null} onClose={() => setOpen(null)} />}
     </>
   );
 }
