@@ -43,7 +43,7 @@ export default {
     project('core', '<rootDir>/packages/core', 'plain'),
     project('contracts', '<rootDir>/packages/contracts', 'plain'),
     project('words', '<rootDir>/packages/words', 'plain'),
-    project('server', '<rootDir>/apps/server', 'server', ['@nestjs/[^/]+', 'file-type', 'es-toolkit', 'p-limit', 'yocto-queue']),
+    project('server', '<rootDir>/apps/server', 'server', ['@nestjs/[^/]+', 'file-type', 'es-toolkit', 'p-limit', 'yocto-queue', 'uuid']),
     { ...project('web', '<rootDir>/apps/web', 'web', ['uuid']), setupFilesAfterEnv: ['<rootDir>/src/test-setup.ts'] },
   ],
   coverageProvider: 'v8',

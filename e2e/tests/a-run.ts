@@ -4,7 +4,17 @@ import { expect, type Locator, type Page } from '@playwright/test';
 type Event = { id: string; stepKey?: string; what: { kind: string; rowKey?: string; addedG?: number; word?: string } };
 export type StoredRun = {
   id: string;
-  steps: { key: string; rowKey?: string; name?: string; amountG?: number; heldG?: number; what: string; act?: string; names?: string[] }[];
+  steps: {
+    key: string;
+    rowKey?: string;
+    ingredientId?: string;
+    name?: string;
+    amountG?: number;
+    heldG?: number;
+    what: string;
+    act?: string;
+    names?: string[];
+  }[];
   events: Event[];
 };
 

@@ -8,6 +8,7 @@ import { servingOptions } from './database.js';
 import { FormulasModule } from './formulas/formulas.module.js';
 import { KitchenModule } from './kitchen/kitchen.module.js';
 import { PantryModule } from './pantry/pantry.module.js';
+import { KitchensModule } from './kitchens/kitchens.module.js';
 import { PlatformModule } from './platform/platform.module.js';
 
 @Module({
@@ -20,6 +21,7 @@ import { PlatformModule } from './platform/platform.module.js';
     BlendsModule,
     FormulasModule,
     BakesModule,
+    KitchensModule,
   ],
   providers: [{ provide: APP_GUARD, useClass: ThrottlerGuard }],
 })

@@ -15,6 +15,7 @@ import { Pantry1764000000000 } from './migrations/1764000000000-pantry.js';
 import { Judged1764500000000 } from './migrations/1764500000000-judged.js';
 import { Busy1764600000000 } from './migrations/1764600000000-busy.js';
 import { Runs1764200000000 } from './migrations/1764200000000-runs.js';
+import { Kitchens1764700000000 } from './migrations/1764700000000-kitchens.js';
 import { IngredientEntity } from './pantry/ingredient.entity.js';
 import { LotUseEntity } from './pantry/lot-use.entity.js';
 import { LotEntity } from './pantry/lot.entity.js';
@@ -63,7 +64,7 @@ export function databaseOptions(url: string, more: Readonly<Record<string, numbe
       BakePhotoEntity,
       UnderWayEntity,
     ],
-    migrations: [FirstTables1700000000000, Pantry1764000000000, Runs1764200000000, Judged1764500000000, Busy1764600000000],
+    migrations: [FirstTables1700000000000, Pantry1764000000000, Runs1764200000000, Judged1764500000000, Busy1764600000000, Kitchens1764700000000],
     uuidExtension: 'pgcrypto',
     installExtensions: false,
     applicationName: 'north-leaf',

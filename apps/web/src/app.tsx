@@ -45,6 +45,7 @@ const pages = [
       { path: '/pantry', element: <Navigate to="/pantry/lots" replace /> },
       { path: '/pantry/:face', lazy: async () => ({ Component: (await import('./features/pantry/pantry-page')).PantryPage }) },
       { path: '/kitchen/:list?/:id?', lazy: async () => ({ Component: (await import('./features/kitchen/kitchen-page')).KitchenPage }) },
+      { path: '/begin', lazy: async () => ({ Component: (await import('./features/setup/begin-page')).BeginPage }) },
       { path: '/setup', lazy: async () => ({ Component: (await import('./features/setup/setup-page')).SetupPage }) },
       { path: '/words', lazy: async () => ({ Component: (await import('./features/words/words-page')).WordsPage }) },
       { path: '*', element: <ErrorPage /> },

@@ -1,13 +1,17 @@
-import { useQueryClient } from '@tanstack/react-query';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { Navigate } from 'react-router';
 import { formulaKeys } from './features/formulas/doors';
-import { kitchenQuery } from './features/kitchen/doors';
+import { goToOtherKitchen, kitchenQuery } from './features/kitchen/doors';
 import { pantryKeys } from './features/pantry/doors';
+import { ApiError } from './platform/http';
 import { useNews } from './platform/news';
 
 /** What another device changed of the kitchen, the pantry or a formula is read again on every page that shows it. */
 export function KitchenNews() {
   const client = useQueryClient();
+  const { error } = useQuery(kitchenQuery);
   useNews((news) => {
+    if (news.what === 'otherKitchen') goToOtherKitchen();
     if (news.what === 'kitchen') void client.invalidateQueries({ queryKey: kitchenQuery.queryKey });
     if (news.what === 'pantry') void client.invalidateQueries({ queryKey: pantryKeys.all });
     if (news.what === 'formula') {
@@ -16,5 +20,6 @@ export function KitchenNews() {
       void client.invalidateQueries({ queryKey: formulaKeys.detail(news.id), exact: true });
     }
   });
-  return null;
+  // A house with no kitchen yet: the first page is the one that begins one.
+  return error instanceof ApiError && error.code === 'notFound' ? <Navigate to="/begin" replace /> : null;
 }

@@ -13,10 +13,52 @@ export type MarketBody = { readonly market: Market; readonly home: boolean };
 /** Where the goods are sold, or that nothing is: the market's rules still say what gluten-free means. */
 export const marketBodySchema: Joi.ObjectSchema<MarketBody> = bodyOf<MarketBody>({ market: Joi.valid(...markets), home: Joi.boolean() });
 
+/** Something to read in it, and no blanks around. */
+const kitchenName = () =>
+  Joi.string()
+    .max(120)
+    .pattern(/^\S(?:.*\S)?$/u, 'a name');
+const zone = () =>
+  Joi.string()
+    .max(60)
+    .custom((value: string, helpers) => (isZone(value) ? value : helpers.error('any.only')));
+function isZone(name: string): boolean {
+  try {
+    return new Intl.DateTimeFormat('en', { timeZone: name }).format(0) !== '';
+  } catch {
+    return false;
+  }
+}
+
+/** A kitchen of this installation, in a list. */
+export type ListedKitchen = {
+  readonly id: string;
+  readonly name: string;
+  readonly open: boolean;
+  readonly formulas: number;
+  readonly bakes: number;
+};
+/** A kitchen with what most have in it and nothing baked, or the demo as it first was. */
+export type NewKitchenBody =
+  | ({ readonly from: 'empty'; readonly zone: string; readonly market: Market; readonly home: boolean } & AboutBody)
+  | { readonly from: 'demo' };
+export const newKitchenBodySchema: Joi.AlternativesSchema<NewKitchenBody> = Joi.alternatives<NewKitchenBody>().conditional('.from', {
+  is: 'demo',
+  then: bodyOf<Extract<NewKitchenBody, { from: 'demo' }>>({ from: Joi.valid('demo') }),
+  otherwise: bodyOf<Extract<NewKitchenBody, { from: 'empty' }>>({
+    from: Joi.valid('empty'),
+    name: kitchenName(),
+    currency: Joi.valid(...currencies),
+    zone: zone(),
+    market: Joi.valid(...markets),
+    home: Joi.boolean(),
+  }),
+});
+
 export type AboutBody = { readonly name: string; readonly currency: string };
 /** What the kitchen is called, and what its prices are in: another currency changes no number. */
 export const aboutBodySchema: Joi.ObjectSchema<AboutBody> = bodyOf<AboutBody>({
-  name: Joi.string().trim().min(1).max(120),
+  name: kitchenName(),
   currency: Joi.valid(...currencies),
 });
 

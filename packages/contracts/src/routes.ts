@@ -19,6 +19,8 @@ import type {
   JudgementsBody,
   LearnedBody,
   AboutBody,
+  ListedKitchen,
+  NewKitchenBody,
   MarketBody,
   MatBody,
   MeasureBody,
@@ -60,6 +62,10 @@ export type Answers = {
   readonly 'PUT /bakes/:id/run': Run;
   readonly 'POST /bakes/:id/events': readonly BakeEvent[];
   readonly 'PUT /bakes/:id/photos/:photoId': readonly BakeEvent[];
+
+  readonly 'GET /kitchens': readonly ListedKitchen[];
+  readonly 'PUT /kitchens/:id': Kitchen;
+  readonly 'PUT /kitchens/:id/open': Kitchen;
 
   readonly 'GET /kitchen': Kitchen;
   readonly 'PUT /kitchen/gluten-limit': Kitchen;
@@ -111,6 +117,7 @@ export type Bodies = {
   readonly 'PUT /bakes/:id': BakeBody;
   readonly 'PUT /bakes/:id/run': StartBody;
   readonly 'POST /bakes/:id/events': readonly BakeEvent[];
+  readonly 'PUT /kitchens/:id': NewKitchenBody;
   readonly 'PUT /kitchen/gluten-limit': GlutenLimitBody;
   readonly 'PUT /kitchen/market': MarketBody;
   readonly 'PUT /kitchen/about': AboutBody;

@@ -191,6 +191,7 @@ export { eatenWarm } from './keep/eaten-warm.js';
 export { handlingOf, isUnderPin } from './dough/handling.js';
 export type { Handling } from './document/handling.js';
 export { demoPuffSticks } from './demo/puff-sticks.js';
+export { newKitchen } from './solve/reference-kitchen.js';
 export { demoKitchen, demoLots, demoLotsOn, demoPreparation, demoCrackerV1, demoCrackerV2 } from './demo/seeded-crackers.js';
 export { outlookFromRating } from './outlook/rating.js';
 

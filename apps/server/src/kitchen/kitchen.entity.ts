@@ -8,5 +8,6 @@ export class KitchenEntity {
   @PrimaryColumn('uuid') id: string;
   @Column({ type: 'varchar', length: 120 }) name: string;
   @Column('jsonb', { transformer: lifting(liftKitchen) }) document: Kitchen;
+  @Column({ type: 'timestamptz', nullable: true }) openedAt: Date | null;
   @CreateDateColumn({ type: 'timestamptz' }) createdAt: Date;
 }

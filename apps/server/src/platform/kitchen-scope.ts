@@ -7,10 +7,14 @@ import { ApiError } from './http/errors.js';
 /** What one request stands in: its kitchen, and the transaction it is in. */
 type Surroundings = { kitchenId?: Promise<string>; readonly manager: EntityManager | null };
 
+/** Another process learns within this time that another kitchen stands open, ms. */
+const KNOWN_MS = 2000;
+const NO_KITCHEN = 'This installation has no kitchen yet: begin one.';
+
 /**
  * Whose rows a request sees, and the connection it sees them through: both travel with the request, so that nothing inside a
  * transaction can ask the pool for a second connection and wait for somebody who waits for the first.
- * Today an installation has one kitchen; when accounts come, only `enter` learns from the request which one it is.
+ * Today an installation has one kitchen open; when accounts come, only `enter` learns from the request which one it is.
  */
 @Injectable()
 export class KitchenScope {
@@ -50,11 +54,23 @@ export class KitchenScope {
     return (request.kitchenId ??= this.firstKitchen());
   }
 
-  private known: string | undefined;
+  private known: { readonly id: string; readonly at: number } | undefined;
   private async firstKitchen(): Promise<string> {
-    if (this.known !== undefined) return this.known;
-    const [first] = await this.query<{ id: string }>('SELECT id FROM kitchens ORDER BY "createdAt" LIMIT 1');
-    if (!first) throw new ApiError('notFound', 'This installation has no kitchen yet. Start it with the demo, or import one.');
-    return (this.known = first.id);
+    const known = this.known;
+    if (known !== undefined && performance.now() - known.at < KNOWN_MS) return known.id;
+    const [first] = await this.query<{ id: string }>('SELECT id FROM kitchens ORDER BY "openedAt" DESC NULLS LAST, "createdAt" LIMIT 1');
+    if (!first) throw new ApiError('notFound', NO_KITCHEN);
+    this.known = { id: first.id, at: performance.now() };
+    return first.id;
+  }
+
+  /** Another kitchen stands open from now on. */
+  async open(id: string): Promise<boolean> {
+    const [opened] = await this.query<{ id: string }[]>(
+      'UPDATE "kitchens" SET "openedAt" = clock_timestamp() WHERE "id" = $1 RETURNING "id"',
+      [id],
+    );
+    this.known = undefined;
+    return (opened?.length ?? 0) > 0;
   }
 }

@@ -14,6 +14,18 @@ const ingredients = publishedIngredients();
 const cracker = families['cracker_savoury']!;
 const grams = (text: string) => readLine(text, ingredients).mass?.massG;
 
+describe('what stands behind a comma', () => {
+  it.each(['1 stick butter, soft', '113 g butter, cold', '100 g butter, at room temperature'])(
+    '%s asks what butter asks, and why',
+    (line) => {
+      const [plain, said] = ['100 g butter', line].map(
+        (text) => readList(text, publishedIngredients(), { filling: 'spooned', own: {}, said: {} })[0]!,
+      );
+      expect([said!.candidates, said!.why]).toEqual([plain!.candidates, plain!.why]);
+    },
+  );
+});
+
 describe('amounts', () => {
   it.each<[string, number, number, string | null, string]>([
     ['2 1/2 cups flour', 2.5, 2.5, 'cup', 'flour'],

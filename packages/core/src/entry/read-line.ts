@@ -234,6 +234,8 @@ function named(rest: string, ingredients: Pantry['ingredients'], said: SaidNames
   const together = tidy(`${besides.join(' ')} ${name}`);
   const both = readName(together, ingredients);
   if (!both.asks && both.ids.length > 0) return { answer: both, name: together };
+  // What stands behind the comma leaves the choice as it was: "butter, soft" asks what "butter" asks.
+  if (alone.ids.length > 0 && both.ids.join() === alone.ids.join()) return { answer: alone, name };
   // `corn starch (maizena)`: the bracket says the same again.
   const again = besides.every((one) => {
     return alone.ids.length > 0 && readName(one, ingredients).ids.includes(alone.ids[0]!);

@@ -16,6 +16,7 @@ export const findingCodes = [
   'gluten.notInMarket',
   'gluten.wheatStarch',
   'gluten.onBag',
+  'gluten.lookAtBag',
   'suit.broken',
   'suit.mayBreak',
   'lot.setAside',

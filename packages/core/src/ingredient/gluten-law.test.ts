@@ -59,7 +59,7 @@ describe('gluten by market', () => {
     expect([proof('eu', onBag, 'sorghum', 20, true), proof('eu', onBag), proof('eu', {}, 'sorghum', 20, true)]).toEqual([
       'onBag',
       'noReport',
-      'noReport',
+      'lookAtBag',
     ]);
   });
 });

@@ -1,4 +1,5 @@
 import type { Kitchen } from '../document/kitchen.js';
+import type { Market } from '../facts/markets.js';
 
 /**
  * A plain kitchen that stands still: what families are judged in, whatever the demo's or anybody's own looks like. One oven with still
@@ -40,3 +41,19 @@ export const referenceKitchen: Kitchen = {
   cutters: [],
   learned: [],
 };
+
+/** What somebody who begins says of a kitchen. */
+export type NewKitchen = Pick<Kitchen, 'id' | 'name' | 'zone' | 'currency' | 'home'> & { readonly market: Market };
+
+/**
+ * A kitchen to begin with: what most have, nothing measured, nothing learned. Its numbers are there to be put right.
+ *
+ * Units    as Kitchen.
+ * Throws   nothing.
+ * Findings none.
+ * Source   the reference kitchen; common practice, no source.
+ *
+ * @example
+ * newKitchen({ id, name: 'Home', zone: 'Europe/Lisbon', currency: 'EUR', market: 'eu', home: true }).ovens.length; // => 1
+ */
+export const newKitchen = ({ home, ...about }: NewKitchen): Kitchen => ({ ...referenceKitchen, ...about, ...(home ? { home } : {}) });

@@ -68,6 +68,7 @@ const warmProver = { id: 'prover', name: 'Warm cupboard', kind: 'bench' as const
 const kitchens: Partial<Record<FindingCode, Kitchen>> = {
   'gluten.notInMarket': { ...kitchen, market: 'auNz' },
   'gluten.onBag': { ...kitchen, home: true },
+  'gluten.lookAtBag': { ...kitchen, home: true },
   'sheet.overMat': { ...kitchen, mat: { widthMm: 400, lengthMm: 300 } },
   'sheet.proofWarm': { ...kitchen, places: [...kitchen.places, warmProver] },
   'sheet.shelvesUneven': {
@@ -91,6 +92,9 @@ const cases: Record<FindingCode, Formula> = {
   'gluten.notInMarket': aFormula({ '/rows/8': row('oats_rolled', 25) }),
   'gluten.wheatStarch': aFormula({ '/rows/8': row('wheat_starch_gf', 25) }),
   'gluten.onBag': aFormula(),
+  'gluten.lookAtBag': aFormula({
+    '/blend/rows': blendOf({ sorghum: 0.6, quinoa: 0.1, potato_starch: 0.15, tapioca_starch: 0.142, xanthan: 0.008 }),
+  }),
   'lot.pastUseBy': aFormula(),
   'suit.broken': aFormula({ '/mustSuit': ['noSesame'] }),
   'suit.mayBreak': aFormula({ '/mustSuit': ['noWheat'] }),

@@ -36,6 +36,7 @@ const proofWords: Record<ReturnType<typeof glutenProof>, string> = {
   proven: t('blend.proven'),
   certified: t('blend.certifiedByItsMaker'),
   onBag: t('blend.certifiedOnTheBagAtHome'),
+  lookAtBag: t('blend.lookAtTheBag'),
   notInMarket: t('blend.notInGlutenFreeFoodThere'),
   old: t('blend.oldReport'),
   over: t('blend.overYourLimit'),

@@ -11,6 +11,7 @@ const glutenWords: Record<string, string> = {
   'gluten.notProven': t('board.glutenNotProven'),
   'gluten.overLimit': t('board.overYourGlutenLimit'),
   'gluten.reportOld': t('board.oldGlutenReport'),
+  'gluten.lookAtBag': t('board.lookForTheMarkOn'),
 };
 
 /** Gluten proof from the lots really chosen, and the allergens of everything in it. */
@@ -27,7 +28,15 @@ export function AllergenLine() {
     <Box sx={{ display: 'grid', gap: 1, pt: 3, fontSize: typeSize.small, lineHeight: '17px' }}>
       <Box sx={{ display: 'flex', gap: 2, alignItems: 'flex-start' }}>
         <Leaf
-          state={gluten.some(({ level }) => level === 'fix') ? 'fix' : gluten.length > 0 ? 'watch' : dough ? 'good' : 'waiting'}
+          state={
+            gluten.some(({ level }) => level === 'fix')
+              ? 'fix'
+              : gluten.some(({ level }) => level === 'watch')
+                ? 'watch'
+                : dough
+                  ? 'good'
+                  : 'waiting'
+          }
           size={16}
         />
         <span>

@@ -4,5 +4,5 @@ export { leftWords } from './bench/bench-words';
 export { useWaits } from './bench/waits';
 export { NotStored } from './keeping/not-stored';
 export type { KeptRun, WaitingEvent } from './keeping/run-keeping';
-export { eventsOfRun, useRuns } from './keeping/run-store';
+export { eventsOfRun, leaveRuns, useRuns } from './keeping/run-store';
 export { useRunning, useRunningNews } from './keeping/use-run';

@@ -22,6 +22,7 @@ import { t } from '../../platform/words';
 import { kitchenQuery, useKitchenChange } from '../kitchen/doors';
 import { SoldIn } from '../pantry/doors';
 import { ring, useAlarm } from '../runs/doors';
+import { Kitchens } from './kitchens';
 
 /** What this screen shows and how, and what the kitchen is called, counts in and sells under. */
 export function SetupPage() {
@@ -35,6 +36,7 @@ export function SetupPage() {
         <OnThisScreen />
         <Box sx={{ display: 'grid', gap: 5, alignContent: 'start' }}>
           {kitchen.data && <ThisKitchen key={kitchen.data.name} kitchen={kitchen.data} />}
+          <Kitchens />
           <Section title={t('setup.words')} space={1}>
             <Note>{t('ask.howToAsk')}</Note>
             <Button component={Link} to="/words" sx={{ ml: -2 }}>

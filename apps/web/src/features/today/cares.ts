@@ -40,7 +40,7 @@ export function caresOf(kitchen: Kitchen, pantry: PantryBook): Care[] {
     const ingredient = pantry.ingredients[lot.ingredientId];
     if (!ingredient) return [];
     const proof = glutenProof(ingredient, lot, glutenLimitOf(kitchen), pantry.on);
-    if (!isUnproven(proof) || proof === 'contains') return [];
+    if (!isUnproven(proof) || proof === 'contains' || proof === 'lookAtBag') return [];
     const text =
       proof === 'over'
         ? t('today.ingredientidLotCodeMgperMgKgLimit', {

@@ -171,7 +171,7 @@ function GoOnWith() {
         </Box>
       ))}
       {formulas.length === 0 && (
-        <Button component={Link} to="/formulas" variant="outlined">
+        <Button component={Link} to="/formulas?open=new" variant="contained">
           {t('today.makeTheFirstFormula')}
         </Button>
       )}

@@ -86,7 +86,15 @@ export function FormulasPage() {
         onMore={formulas.hasNextPage ? () => void formulas.fetchNextPage() : null}
       />
       {formulas.data && list.length === 0 && (
-        <Box sx={{ py: 8, textAlign: 'center' }}>{t('workspace.yourFormulasBelongHereMakeTheFirst')}</Box>
+        <Box sx={{ py: 8, display: 'grid', justifyItems: 'center', gap: 3 }}>
+          {t('workspace.yourFormulasBelongHereMakeTheFirst')}
+          <Button variant="contained" disabled={!kitchen.data || !pantry.data} onClick={() => setOpen('new')}>
+            {t('workspace.makeTheFirst')}
+          </Button>
+          <Button component={Link} to="/setup">
+            {t('workspace.lookAtTheDemo')}
+          </Button>
+        </Box>
       )}
       <Suspense>
         {open === 'new' && kitchen.data && pantry.data && (

@@ -13,11 +13,11 @@ import type { Portion } from '../mixture.js';
 /**
  * What is known of a lot's gluten: `proven` by a report that passes, `certified` by the maker's certificate in time, `old` proven by a
  * report past its time, `over` the limit, `noReport` where proof is needed and there is none, `onBag` where a home kitchen took the
- * mark on the bag for it, `noGrain` where none is in it and nobody asked for one, `accepted` where the kitchen took that on record,
+ * mark on the bag for it, `lookAtBag` where it has not looked yet, `noGrain` where none is in it and nobody asked for one, `accepted` where the kitchen took that on record,
  * `notInMarket` where the market's law refuses it whatever a report says, `contains` by nature.
  */
 export type GlutenProof =
-  'proven' | 'certified' | 'old' | 'over' | 'noReport' | 'onBag' | 'noGrain' | 'accepted' | 'notInMarket' | 'contains';
+  'proven' | 'certified' | 'old' | 'over' | 'noReport' | 'onBag' | 'lookAtBag' | 'noGrain' | 'accepted' | 'notInMarket' | 'contains';
 /**
  * What stands in the way of a gluten-free bake.
  *
@@ -29,7 +29,7 @@ export type GlutenProof =
  * @example
  * isUnproven('noReport'); // => true
  */
-export const isUnproven = (proof: GlutenProof): boolean => ['over', 'noReport', 'notInMarket', 'contains'].includes(proof);
+export const isUnproven = (proof: GlutenProof): boolean => ['over', 'noReport', 'lookAtBag', 'notInMarket', 'contains'].includes(proof);
 
 /** What a kitchen asks of its ingredients: its market's rule and its own limit, the stricter of both. */
 export type GlutenLimit = GlutenRule & {
@@ -87,7 +87,8 @@ export function glutenProof(ingredient: Ingredient, lot: Lot | undefined, limit:
     return 'old';
   }
   if (certified) return 'certified';
-  if (ingredient.gluten === 'needsProof') return limit.home && lot?.acceptedOnBag !== undefined ? 'onBag' : 'noReport';
+  // At home nobody has a report: the mark on the bag is what there is, and it is asked for where the bag is in the hand.
+  if (ingredient.gluten === 'needsProof') return !limit.home ? 'noReport' : lot?.acceptedOnBag !== undefined ? 'onBag' : 'lookAtBag';
   return lot?.acceptedWithoutReport === undefined ? 'noGrain' : 'accepted';
 }
 
@@ -106,7 +107,7 @@ function isRefused({ allergens }: Ingredient, { oats, malt, wheatStarch }: Glute
  * Units    mg/kg against the stricter of the market's and the kitchen's own limit.
  * Throws   nothing.
  * Findings gluten.contains, gluten.overLimit, gluten.notProven, gluten.notInMarket: all unsafe; gluten.reportOld: watch;
- *          gluten.wheatStarch, gluten.onBag: note.
+ *          gluten.wheatStarch, gluten.onBag, gluten.lookAtBag: note.
  * Source   glutenProof; at-risk classes from a published survey (ingredient table).
  */
 export function glutenFindings(portions: readonly Portion[], kitchen: Kitchen, pantry: Pantry, stage: StageName): Finding[] {
@@ -140,6 +141,7 @@ export function glutenFindings(portions: readonly Portion[], kitchen: Kitchen, p
     ...split('gluten.reportOld', of('old'), reportMonths.value, reportMonths.value),
     ...found({ code: 'gluten.wheatStarch', stage }, wheatStarch, { value: 0, high: 0 }),
     ...found({ code: 'gluten.onBag', stage }, of('onBag'), { value: of('onBag').length, high: 0 }),
+    ...found({ code: 'gluten.lookAtBag', stage }, of('lookAtBag'), { value: of('lookAtBag').length, high: 0 }),
   ];
 }
 
@@ -148,6 +150,7 @@ const levels: Readonly<Partial<Record<GlutenCode, Finding['level']>>> = {
   'gluten.reportOld': 'watch',
   'gluten.wheatStarch': 'note',
   'gluten.onBag': 'note',
+  'gluten.lookAtBag': 'note',
 };
 
 /** The edits that take another lot of the same ingredient, one whose report is under the limit and in time; none where there is none. */

@@ -31,6 +31,7 @@ export function GlutenMark({ proof, lot, on }: { proof: GlutenProof; lot: Lot | 
       : '',
     certified: certificate ? t('pantry.certificateNumber', { number: certificate.number }) : '',
     onBag: t('pantry.certifiedOnTheBag'),
+    lookAtBag: t('pantry.lookAtTheBag'),
     notInMarket: t('pantry.notInYourMarket'),
     noReport: certificate ? t('pantry.certificateEnded') : t('common.noReport'),
     noGrain: t('pantry.noGrainInItNoReport'),

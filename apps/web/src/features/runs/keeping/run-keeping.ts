@@ -1,4 +1,4 @@
-import { createStore, del, entries, get, set, setMany } from 'idb-keyval';
+import { clear, createStore, del, entries, get, set, setMany } from 'idb-keyval';
 import { liftEvent, liftFormula, liftKitchen, liftPantry } from '@north-leaf/core';
 import type { BakeEvent, Formula, Kitchen, Pantry } from '@north-leaf/core';
 import type { Run } from '@north-leaf/contracts';
@@ -28,6 +28,8 @@ export const keptRun = (id: string): Promise<KeptRun | undefined> =>
     .then((kept) => kept && lifted(kept))
     .catch(() => undefined);
 export const keepRun = (kept: KeptRun): Promise<void> => set(kept.run.id, kept, runs).catch(() => undefined);
+/** Runs that the server has: another kitchen's are asked for again when it stands open. */
+export const forgetRuns = (): Promise<void> => clear(runs).catch(() => undefined);
 export const forgetRun = (id: string): Promise<void> => del(id, runs).catch(() => undefined);
 
 /** What was said at the bench is safe once this is done: in this browser, whatever happens to the page or the power. */

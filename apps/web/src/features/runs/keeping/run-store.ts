@@ -8,6 +8,7 @@ import { notify } from '../../../platform/notices';
 import { differs, eventId } from './event-id';
 import {
   forgetRefused,
+  forgetRuns,
   heardBack,
   keepRefused,
   keepRun,
@@ -93,6 +94,14 @@ export async function recall(id: string): Promise<boolean> {
     waiting: [...state.waiting, ...waiting.filter(({ event }) => !state.waiting.some((one) => one.event.id === event.id))],
   }));
   return known !== undefined;
+}
+
+/** How many things said here the server has not heard; with none left, what is kept of its runs is forgotten. */
+export async function leaveRuns(): Promise<number> {
+  await send();
+  const waiting = (await stillWaiting()).length;
+  if (waiting === 0) await forgetRuns();
+  return waiting;
 }
 
 /** All that waits in this browser, of whatever run, is sent again from whichever page is opened first. */

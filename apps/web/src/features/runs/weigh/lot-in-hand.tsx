@@ -36,6 +36,9 @@ export function useLot(run: RunInHand, rowKey: string, ingredientId: string, onL
       ? {
           name: ingredient?.name ?? ingredientId,
           code: chosen?.code ?? null,
+          atHome: proof === 'lookAtBag',
+          onMarked: () =>
+            void run.say({ what: { kind: 'confirmed', code: `lot:${id ?? ingredientId}`, reason: t('runs.itsMarkWasSeen') } }),
           others: lots.filter((lot) => !isUnproven(proofOf(lot))).map((lot) => ({ code: lot.code, take: () => setId(lot.id) })),
           onWeigh: () =>
             void run.say({
@@ -72,24 +75,28 @@ export function useLot(run: RunInHand, rowKey: string, ingredientId: string, onL
   return { chosen, stop, choice, more: lots.length > 1 ? () => setOpen(true) : null };
 }
 
-export function LotStop({
-  name,
-  code,
-  others,
-  onWeigh,
-}: {
-  name: string;
-  code: string | null;
-  others: readonly { code: string; take: () => void }[];
-  onWeigh: () => void;
-}) {
+type StopProps = {
+  readonly name: string;
+  readonly code: string | null;
+  /** A home has no reports: it is asked for the mark on the bag. */ readonly atHome: boolean;
+  readonly onMarked: () => void;
+  readonly others: readonly { code: string; take: () => void }[];
+  readonly onWeigh: () => void;
+};
+
+export function LotStop({ name, code, atHome, onMarked, others, onWeigh }: StopProps) {
   return (
     <Box role="alert" sx={{ display: 'grid', gap: 4, justifyItems: 'start' }}>
-      <Box sx={{ ...bench.title, color: 'error.main' }}>
-        {t('runs.notProvenNameWord', { name, word: code ? t('runs.lotCode2', { code }) : '' })}
+      <Box sx={{ ...bench.title, color: atHome ? 'text.primary' : 'error.main' }}>
+        {t(atHome ? 'runs.isThisBagMarked' : 'runs.notProvenNameWord', { name, word: code ? t('runs.lotCode2', { code }) : '' })}
       </Box>
-      <Box sx={bench.text}>{t('runs.noReportShowsThatItIsUnder')}</Box>
+      <Box sx={bench.text}>{t(atHome ? 'runs.theMarkIsWhatAHomeHas' : 'runs.noReportShowsThatItIsUnder')}</Box>
       <Box sx={{ display: 'flex', gap: 3, flexWrap: 'wrap' }}>
+        {atHome && (
+          <Button variant="contained" sx={bench.button} onClick={onMarked}>
+            {t('runs.itIsMarked')}
+          </Button>
+        )}
         {others.map((lot) => (
           <Button key={lot.code} variant="contained" sx={bench.button} onClick={lot.take}>
             {t('runs.useLotCode', { code: lot.code })}

@@ -14,21 +14,21 @@ import {
   type Learned,
   type Pantry,
 } from '@north-leaf/core';
-import { BakeEventEntity } from './bakes/bake-event.entity.js';
-import { BakeEntity } from './bakes/bake.entity.js';
-import { BlendEntity } from './blends/blend.entity.js';
-import { FormulaVersionEntity } from './formulas/formula-version.entity.js';
-import { FormulaEntity } from './formulas/formula.entity.js';
-import { newestOf, statesOf } from './formulas/formulas.service.js';
-import { KitchenEntity } from './kitchen/kitchen.entity.js';
-import { LotEntity } from './pantry/lot.entity.js';
-import { PreparationEntity } from './pantry/preparation.entity.js';
+import { v5 } from 'uuid';
+import { BakeEventEntity } from '../bakes/bake-event.entity.js';
+import { BakeEntity } from '../bakes/bake.entity.js';
+import { BlendEntity } from '../blends/blend.entity.js';
+import { FormulaVersionEntity } from '../formulas/formula-version.entity.js';
+import { FormulaEntity } from '../formulas/formula.entity.js';
+import { newestOf, statesOf } from '../formulas/formulas.service.js';
+import { KitchenEntity } from '../kitchen/kitchen.entity.js';
+import { LotEntity } from '../pantry/lot.entity.js';
+import { PreparationEntity } from '../pantry/preparation.entity.js';
 import type { DataSource, EntityManager } from 'typeorm';
 
 const FORMULA_ID = '3f3a2a52-8c0c-4b57-9c7e-1f6a5c0e7a11';
 const PUFF_ID = '8c1e6f2a-4d3b-4a58-9e21-0b7d5c6f4a33';
 const BLEND_ID = '7d0e4b6a-21b4-4d0b-8f0a-3c9b8a7f5e22';
-const kitchenId = demoKitchen.id;
 
 /** The demo is told as of the day it is put in, so that its best-by days and reports are never all past. */
 const today = new Intl.DateTimeFormat('en-CA', { timeZone: demoKitchen.zone }).format(new Date());
@@ -38,71 +38,82 @@ const demoLots = demoLotsOn(today);
 export async function seedDemo(database: DataSource): Promise<void> {
   await database.transaction(async (manager) => {
     if ((await manager.count(KitchenEntity)) > 0) return;
-    const kitchen = { ...demoKitchen, learned: learnedOfDemo() };
-    await manager.insert(KitchenEntity, { id: kitchenId, name: demoKitchen.name, document: kitchen as never });
-    for (const lot of demoLots)
-      await manager.insert(LotEntity, {
-        kitchenId,
-        id: lot.id,
-        ingredientId: lot.ingredientId,
-        document: lot as never,
-        revision: 1,
-        countedAt: new Date(),
-        usedG: 0,
-      });
-    await manager.insert(BlendEntity, {
-      id: BLEND_ID,
-      kitchenId,
-      name: demoCrackerV1.blend.name,
-      version: 1,
-      document: demoCrackerV1.blend as never,
-      savedAt: new Date('2026-10-01T05:50:00Z'),
-    });
-    await manager.insert(PreparationEntity, {
-      kitchenId,
-      id: demoPreparation.id,
-      document: demoPreparation as never,
-      revision: 1,
-    });
-    await manager.insert(FormulaEntity, {
-      id: FORMULA_ID,
-      kitchenId,
-      name: demoCrackerV2.name,
-      family: demoCrackerV2.family,
-      ...notSaved,
-    });
-    await insertVersion(manager, {
-      formulaId: FORMULA_ID,
-      version: 1,
-      id: '5b1f0d3c-6a0e-4f7d-8f43-6a1f0c2d9b01',
-      formula: demoCrackerV1,
-      basedOn: null,
-      why: 'First try, rolled by eye',
-      savedAt: '2026-10-01T06:00:00Z',
-    });
-    await insertVersion(manager, {
-      formulaId: FORMULA_ID,
-      version: 2,
-      id: '5b1f0d3c-6a0e-4f7d-8f43-6a1f0c2d9b02',
-      formula: demoCrackerV2,
-      basedOn: 1,
-      why: 'Thinner with 2.4 mm bands, water 108 to 102 g, dry 8 to 5 min',
-      savedAt: '2026-10-20T05:40:00Z',
-    });
-    const { name, family } = demoPuffSticks;
-    await manager.insert(FormulaEntity, { id: PUFF_ID, kitchenId, name, family, ...notSaved });
-    const puffVersionId = '5b1f0d3c-6a0e-4f7d-8f43-6a1f0c2d9b11';
-    await insertVersion(manager, {
-      formulaId: PUFF_ID,
-      version: 1,
-      id: puffVersionId,
-      formula: demoPuffSticks,
-      basedOn: null,
-      why: 'Three letter folds in an envelope',
-      savedAt: '2026-11-03T06:10:00Z',
-    });
-    for (const bake of demoBakes) await insertBake(manager, bake);
+    await putDemo(manager, demoKitchen.id);
   });
+}
+
+/** An id of the demo in one kitchen: the first demo has the ids that are written here, every other its own. */
+const idIn = (kitchenId: string, id: string) => (kitchenId === demoKitchen.id ? id : v5(id, kitchenId));
+
+/** The demo as it first was, as a kitchen of this id. */
+export async function putDemo(manager: EntityManager, kitchenId: string): Promise<void> {
+  const of = (id: string) => idIn(kitchenId, id);
+  const kitchen = { ...demoKitchen, id: kitchenId, learned: learnedOfDemo(of) };
+  await manager.insert(KitchenEntity, { id: kitchenId, name: demoKitchen.name, document: kitchen as never });
+  for (const lot of demoLots)
+    await manager.insert(LotEntity, {
+      kitchenId,
+      id: lot.id,
+      ingredientId: lot.ingredientId,
+      document: lot as never,
+      revision: 1,
+      countedAt: new Date(),
+      usedG: 0,
+    });
+  await manager.insert(BlendEntity, {
+    id: of(BLEND_ID),
+    kitchenId,
+    name: demoCrackerV1.blend.name,
+    version: 1,
+    document: demoCrackerV1.blend as never,
+    savedAt: new Date('2026-10-01T05:50:00Z'),
+  });
+  await manager.insert(PreparationEntity, {
+    kitchenId,
+    id: demoPreparation.id,
+    document: demoPreparation as never,
+    revision: 1,
+  });
+  await manager.insert(FormulaEntity, {
+    id: of(FORMULA_ID),
+    kitchenId,
+    name: demoCrackerV2.name,
+    family: demoCrackerV2.family,
+    ...notSaved,
+  });
+  await insertVersion(manager, {
+    kitchenId,
+    formulaId: of(FORMULA_ID),
+    version: 1,
+    id: of('5b1f0d3c-6a0e-4f7d-8f43-6a1f0c2d9b01'),
+    formula: demoCrackerV1,
+    basedOn: null,
+    why: 'First try, rolled by eye',
+    savedAt: '2026-10-01T06:00:00Z',
+  });
+  await insertVersion(manager, {
+    kitchenId,
+    formulaId: of(FORMULA_ID),
+    version: 2,
+    id: of('5b1f0d3c-6a0e-4f7d-8f43-6a1f0c2d9b02'),
+    formula: demoCrackerV2,
+    basedOn: 1,
+    why: 'Thinner with 2.4 mm bands, water 108 to 102 g, dry 8 to 5 min',
+    savedAt: '2026-10-20T05:40:00Z',
+  });
+  const { name, family } = demoPuffSticks;
+  await manager.insert(FormulaEntity, { id: of(PUFF_ID), kitchenId, name, family, ...notSaved });
+  await insertVersion(manager, {
+    kitchenId,
+    formulaId: of(PUFF_ID),
+    version: 1,
+    id: of('5b1f0d3c-6a0e-4f7d-8f43-6a1f0c2d9b11'),
+    formula: demoPuffSticks,
+    basedOn: null,
+    why: 'Three letter folds in an envelope',
+    savedAt: '2026-11-03T06:10:00Z',
+  });
+  for (const bake of demoBakes) await insertBake(manager, kitchenId, bake);
 }
 
 /** The part of the demo's pantry that a formula reads. */
@@ -116,7 +127,7 @@ function pantryOf(formula: Formula): Pantry {
 }
 
 /** What the demo's three bakes taught of the blend: as it would be learned, had they been recorded one by one. */
-function learnedOfDemo(): Learned[] {
+function learnedOfDemo(of: (id: string) => string): Learned[] {
   const doughs = demoBakes.flatMap(({ number, version, humidityShare, what }) => {
     const felt = what.find((one) => one.kind === 'felt');
     const formula = version === 1 ? demoCrackerV1 : demoCrackerV2;
@@ -124,7 +135,7 @@ function learnedOfDemo(): Learned[] {
     if (felt?.kind !== 'felt') return [];
     return [
       {
-        bakeId: bakeIdOf(number),
+        bakeId: of(bakeIdOf(number)),
         formula,
         kitchen: demoKitchen,
         pantry: pantryOf(formula),
@@ -142,6 +153,7 @@ function learnedOfDemo(): Learned[] {
 async function insertVersion(
   manager: EntityManager,
   {
+    kitchenId,
     formulaId,
     version,
     id,
@@ -150,6 +162,7 @@ async function insertVersion(
     why,
     savedAt,
   }: {
+    readonly kitchenId: string;
     readonly formulaId: string;
     readonly version: number;
     readonly id: string;
@@ -172,7 +185,7 @@ async function insertVersion(
     coreVersion,
     states: statesOf(evaluation),
     formula,
-    kitchen: demoKitchen,
+    kitchen: { ...demoKitchen, id: kitchenId },
     pantry,
     evaluation,
     setAside: [],
@@ -245,14 +258,20 @@ const demoBakes: readonly DemoBake[] = [
 
 const bakeIdOf = (number: number) => `c0ffee00-0000-4000-8000-00000000000${number}`;
 
-async function insertBake(manager: EntityManager, { number, version, day, roomC, humidityShare, what }: DemoBake): Promise<void> {
-  const id = bakeIdOf(number);
+async function insertBake(
+  manager: EntityManager,
+  kitchenId: string,
+  { number, version, day, roomC, humidityShare, what }: DemoBake,
+): Promise<void> {
+  const of = (id: string) => idIn(kitchenId, id);
+  const id = of(bakeIdOf(number));
+  const formulaId = of(FORMULA_ID);
   const startedAt = new Date(`${day}T05:15:00Z`);
   await manager.insert(BakeEntity, {
     id,
     kitchenId,
     number,
-    formulaId: FORMULA_ID,
+    formulaId,
     version,
     factor: 1,
     roomC,
@@ -264,7 +283,7 @@ async function insertBake(manager: EntityManager, { number, version, day, roomC,
   for (const [i, one] of what.entries()) {
     const eventId = `c0ffee00-0000-4000-80${String(number).padStart(2, '0')}-0000000000${String(i).padStart(2, '0')}`;
     await manager.insert(BakeEventEntity, {
-      id: eventId,
+      id: of(eventId),
       kitchenId,
       bakeId: id,
       at: new Date(startedAt.getTime() + i * 300000),
@@ -274,12 +293,12 @@ async function insertBake(manager: EntityManager, { number, version, day, roomC,
     });
   }
   const liked = what.flatMap((one) => (one.kind === 'rated' && one.liked !== undefined ? [one.liked] : []));
-  await manager.increment(FormulaEntity, { kitchenId, id: FORMULA_ID }, 'bakes', 1);
+  await manager.increment(FormulaEntity, { kitchenId, id: formulaId }, 'bakes', 1);
   await manager.increment(
     FormulaEntity,
-    { kitchenId, id: FORMULA_ID },
+    { kitchenId, id: formulaId },
     'likedSum',
     liked.reduce((sum, dots) => sum + dots, 0),
   );
-  await manager.increment(FormulaEntity, { kitchenId, id: FORMULA_ID }, 'likedCount', liked.length);
+  await manager.increment(FormulaEntity, { kitchenId, id: formulaId }, 'likedCount', liked.length);
 }
