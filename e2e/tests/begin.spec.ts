@@ -117,3 +117,45 @@ test('who bakes by the ounce goes from a pasted list to the dots and reads no gr
   await expect(page.getByRole('heading', { name: /^Bake \d/ })).toBeVisible();
   expect(found).toEqual([]);
 });
+
+test('a box of flour mix, read by its label, becomes a formula whose water is right for it; a recipe is opened from a file', async ({
+  page,
+}) => {
+  const found = complaints(page);
+  await page.goto('/formulas?open=new');
+  const dialog = page.getByRole('dialog', { name: 'A new formula' });
+  await dialog.getByRole('button', { name: 'I have a box of flour mix' }).click();
+  await dialog.getByLabel('Name').fill('Box pie crust');
+  await dialog.getByRole('button', { name: 'Make it', exact: true }).click();
+  await expect(dialog.getByText('Read the label of the box first.')).toBeVisible();
+  await dialog.getByRole('button', { name: 'Read its label' }).click();
+  const label = page.getByRole('dialog', { name: 'What is in the box?' });
+  await label.getByLabel('Name').fill('Shop mix');
+  await label
+    .getByLabel('Ingredient list, as printed')
+    .fill('White rice flour, potato starch, tapioca starch, contains 2% or less of xanthan gum');
+  const yes = label.getByRole('button', { name: 'Yes' });
+  while ((await yes.count()) > 0) await yes.first().click();
+  await label.getByLabel('Energy, kcal').fill('110');
+  await label.getByLabel('Protein, g').fill('1');
+  await label.getByRole('button', { name: 'Work it out' }).click();
+  await label.getByRole('button', { name: 'That is in it' }).click();
+  await expect(dialog.getByText(/^Shop mix: White rice flour \d+ %/)).toBeVisible();
+  await dialog.getByRole('button', { name: 'Make it', exact: true }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Box pie crust' })).toBeVisible();
+  // Gluten is for the bag to prove; nothing else needs a Fix.
+  await expect(page.getByTestId('ruling-dough')).toHaveText(/^(9\d|10\d) %$/);
+  await page.getByRole('tab', { name: /^Dough/ }).click();
+  await expect(page.getByRole('tab', { name: /^Dough/ })).not.toContainText('Fix');
+
+  // A file: a recipe page's JSON-LD is read, a picture is refused by its name.
+  await page.goto('/formulas?open=new');
+  const file = page.getByLabel('Open a file');
+  await file.setInputFiles({ name: 'pie.png', mimeType: 'image/png', buffer: Buffer.from([0x89, 0x50, 0, 1, 2, 0xff]) });
+  await expect(page.getByText(/^pie\.png is no text that a list could be read from/)).toBeVisible();
+  const recipe = { '@context': 'https://schema.org', '@type': 'Recipe', name: 'Filed biscuits', recipeIngredient: ['200 g white rice flour', '100 g unsalted butter', '80 g sugar'] }; // prettier-ignore
+  await file.setInputFiles({ name: 'r.jsonld', mimeType: 'application/ld+json', buffer: Buffer.from(JSON.stringify(recipe)) });
+  await expect(page.getByRole('textbox', { name: 'Name' })).toHaveValue('Filed biscuits');
+  await expect(page.getByText(/is no text/)).toHaveCount(0);
+  expect(found).toEqual([]);
+});

@@ -101,7 +101,7 @@ export function BlendRows() {
       </Box>
       <Suspense>
         {dialog === 'amounts' && <FromAmounts onClose={() => setDialog(null)} />}
-        {dialog === 'label' && <LabelReader onClose={() => setDialog(null)} />}
+        {dialog === 'label' && <LabelReader pantry={pantry} onClose={() => setDialog(null)} />}
       </Suspense>
     </>
   );

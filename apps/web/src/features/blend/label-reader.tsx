@@ -16,7 +16,15 @@ import TextField from '@mui/material/TextField';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
-import { editsBetween, nutrientsOf, readIngredientList, type Blend, type LabelNutrient, type LabelRule } from '@north-leaf/core';
+import {
+  editsBetween,
+  nutrientsOf,
+  readIngredientList,
+  type Blend,
+  type LabelNutrient,
+  type LabelRule,
+  type Pantry,
+} from '@north-leaf/core';
 import type { BoxLabel, ReadLabel } from '@north-leaf/contracts';
 import { Note } from '../../ui/frame/note';
 import { typeSize, under } from '../../ui/theme/theme';
@@ -27,20 +35,20 @@ import { SearchField } from '../../ui/form/search-field';
 import { imitateBlend, readLabel, useSaveBlend } from '../blends/doors';
 import { ingredientOptions } from '../pantry/doors';
 import { useDraft, newKey } from '../formulas/doors';
-import { useSurroundings } from '../board/doors';
 import { runSearch, useBlendSearch } from './blend-search';
 import { t } from '../../platform/words';
 import { nutrientWords, typedNumber, rowsOfBox, printedOf, reasonNot, labelOf } from './label-of-box';
 
 type Props = {
+  /** It is read outside a formula too. */ readonly pantry: Pantry;
   readonly onClose: () => void;
   /** Where a box was met in a list: what is in it goes there, not into this formula's blend. */ readonly onRead?: (blend: Blend) => void;
 };
 
 /** What a boxed blend is likely made of: its ingredient list and panel in, ranges and a best estimate out. */
-export function LabelReader({ onClose, onRead }: Props) {
+export function LabelReader({ pantry, onClose, onRead }: Props) {
   const save = useSaveBlend();
-  const reader = useLabelReader();
+  const reader = useLabelReader(pantry);
   const { cancel, reading } = reader;
   const close = () => {
     cancel();
@@ -60,8 +68,7 @@ export function LabelReader({ onClose, onRead }: Props) {
 }
 
 /** What is typed of a box, what was read of it, and what is still missing before it can be worked out. */
-function useLabelReader() {
-  const { pantry } = useSurroundings();
+function useLabelReader(pantry: Pantry) {
   const voice = useVoice();
   const [name, setName] = useState('');
   const [text, setText] = useState('');
@@ -111,6 +118,7 @@ function useLabelReader() {
     };
   };
   return {
+    pantry,
     cancel,
     name,
     setName,
@@ -141,8 +149,7 @@ type Reader = ReturnType<typeof useLabelReader>;
 
 /** The ingredient list as printed, and what each name is taken for. */
 function ListOfBox({ reader }: { readonly reader: Reader }) {
-  const { pantry } = useSurroundings();
-  const { name, setName, text, setText, setReading, rows, setChosen, chosen } = reader;
+  const { pantry, name, setName, text, setText, setReading, rows, setChosen, chosen } = reader;
   return (
     <Box sx={{ display: 'grid', gap: 3, alignContent: 'start' }}>
       <TextField
@@ -305,8 +312,7 @@ function Estimate({
     'samples'
   >;
 }) {
-  const { pantry } = useSurroundings();
-  const { rows } = reader;
+  const { pantry, rows } = reader;
   return (
     <Box sx={{ gridColumn: '1 / -1' }} role="status">
       <Typography variant="h2">{t('blend.mostLikely')}</Typography>

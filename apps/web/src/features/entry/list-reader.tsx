@@ -22,7 +22,7 @@ import {
   type Slip,
   vagueVolumes,
 } from '@north-leaf/core';
-import { Note } from '../../ui/frame/note';
+import { Note, Wrong } from '../../ui/frame/note';
 import { typeSize } from '../../ui/theme/theme';
 import { useVoice } from '../../platform/preferences';
 import { Choice } from '../../ui/form/choice';
@@ -112,6 +112,38 @@ export function useListReading({ kitchen, pantry, family, wheat = false }: Readi
   };
 }
 
+/** Larger than any recipe, smaller than what would hold the page up. */
+const MOST_BYTES = 200_000;
+/** A recipe kept in a file: plain text, or the JSON-LD that recipe pages carry. */
+function OpenFile({ onText }: { readonly onText: (text: string) => void }) {
+  const [wrong, setWrong] = useState<string | null>(null);
+  const open = async (file: File | undefined) => {
+    if (!file) return;
+    const text = file.size > MOST_BYTES ? '' : await file.text();
+    const isText = text.trim() !== '' && !text.includes('\u0000') && !text.includes('\ufffd');
+    setWrong(isText ? null : t('entry.fileNotRead', { name: file.name }));
+    if (isText) onText(text.slice(0, 20_000));
+  };
+  return (
+    <Box>
+      <Button component="label" size="small">
+        {t('entry.openAFile')}
+        <input
+          type="file"
+          hidden
+          aria-label={t('entry.openAFile')}
+          accept=".txt,.md,.json,.jsonld,text/plain,application/json,application/ld+json"
+          onChange={(event) => {
+            void open(event.target.files?.[0]);
+            event.target.value = '';
+          }}
+        />
+      </Button>
+      {wrong && <Wrong>{wrong}</Wrong>}
+    </Box>
+  );
+}
+
 /** Left the text, right what is understood of it. */
 export function ListReader({ reading, placeholder }: { reading: ListReading; placeholder: string }) {
   const change = useKitchenChange();
@@ -131,6 +163,7 @@ export function ListReader({ reading, placeholder }: { reading: ListReading; pla
           onChange={(event) => setText(event.target.value)}
           slotProps={{ htmlInput: { style: { textAlign: 'left' }, maxLength: 20000 } }}
         />
+        <OpenFile onText={setText} />
         <Choice label={t('entry.howCupsWereFilled')} value={filling} options={fillings} onChange={setFilling} width={240} />
         {vague && <AskMeasure key={vague} measure={vague} onSet={(value) => change.mutate({ kind: 'measure', name: vague, value })} />}
         <Note>{t('entry.englishItalianPortugueseSpanishFrenchGermanH')}</Note>
@@ -146,7 +179,7 @@ export function ListReader({ reading, placeholder }: { reading: ListReading; pla
       </Box>
       {box && (
         <Suspense>
-          <LabelReader onRead={(said) => correct(box.key, { box: said })} onClose={() => setBox(null)} />
+          <LabelReader pantry={reading.pantry} onRead={(said) => correct(box.key, { box: said })} onClose={() => setBox(null)} />
         </Suspense>
       )}
       {making && (

@@ -1,4 +1,4 @@
-import { useMemo, useState, type FormEvent } from 'react';
+import { Suspense, useMemo, useState, type FormEvent } from 'react';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -17,9 +17,11 @@ import {
   formulaFromList,
   guessFamily,
   InputError,
+  settled,
   starterFormula,
   trialFromWheat,
   withOvenSettled,
+  type Blend,
   type Family,
   type Finding,
   type Formula,
@@ -37,11 +39,12 @@ import { typeSize, under } from '../../ui/theme/theme';
 import { useVoice } from '../../platform/preferences';
 import { Choice } from '../../ui/form/choice';
 import { useCreateFormula, newKey } from '../formulas/doors';
+import { LabelReader } from '../blend/doors';
 import { ListReader, useListReading } from '../entry/doors';
 import { TakenForFamily } from './taken-for-family';
 import { t } from '../../platform/words';
 
-type Way = 'recipe' | 'wheat' | 'middle';
+type Way = 'recipe' | 'wheat' | 'box' | 'middle';
 /** Where nothing says what it is. */
 const USUAL_FAMILY = 'pie_flaky';
 const stepWords: Readonly<Record<WheatStepCode, { readonly what: string; readonly why: string }>> = {
@@ -67,19 +70,21 @@ export function NewFormula({ kitchen, pantry, onClose }: { kitchen: Kitchen; pan
   const entry = useNewFormula(kitchen, pantry);
   const { way, submit, family, reading, guess, wheat, without, setWithout, problem, create } = entry;
   return (
-    <Dialog open onClose={onClose} maxWidth={way === 'middle' ? 'sm' : 'lg'} fullWidth aria-labelledby="new-formula">
+    <Dialog open onClose={onClose} maxWidth={isListed(way) ? 'lg' : 'sm'} fullWidth aria-labelledby="new-formula">
       <Box component="form" noValidate onSubmit={submit} sx={{ display: 'contents' }}>
         <DialogTitle id="new-formula">{t('workspace.aNewFormula')}</DialogTitle>
         <DialogContent
           sx={{
             display: 'grid',
             gap: 4,
-            gridTemplateColumns: way === 'middle' ? '1fr' : '320px 1fr',
+            gridTemplateColumns: isListed(way) ? '320px 1fr' : '1fr',
             [under.phone]: { gridTemplateColumns: '1fr' },
           }}
         >
           <NameAndFamily entry={entry} />
-          {way === 'middle' ? (
+          {way === 'box' ? (
+            <BoxOfMix blend={entry.box} pantry={pantry} onRead={entry.setBox} />
+          ) : way === 'middle' ? (
             <Note size="small">
               {t('workspace.nameShowOfBlendFatFatpercentSugar', {
                 name: family.name,
@@ -116,8 +121,12 @@ export function NewFormula({ kitchen, pantry, onClose }: { kitchen: Kitchen; pan
             </Alert>
           )}
           <Button onClick={onClose}>{t('common.leaveIt')}</Button>
-          <Button type="submit" variant="contained" disabled={create.isPending}>
-            {create.isPending ? t('workspace.makingIt') : way === 'wheat' ? t('workspace.makeItAFirstTrial') : t('workspace.makeIt')}
+          <Button type="submit" variant="contained" disabled={create.isPending || entry.settling}>
+            {create.isPending || entry.settling
+              ? t('workspace.makingIt')
+              : way === 'wheat'
+                ? t('workspace.makeItAFirstTrial')
+                : t('workspace.makeIt')}
           </Button>
         </DialogActions>
       </Box>
@@ -136,6 +145,8 @@ function useNewFormula(kitchen: Kitchen, pantry: Pantry) {
   const [way, setWay] = useState<Way>('recipe');
   const [without, setWithout] = useState<ReadonlySet<WheatStepCode>>(new Set());
   const [problem, setProblem] = useState<string | null>(null);
+  const [box, setBox] = useState<Blend | null>(null);
+  const [settling, setSettling] = useState(false);
   // What the baker chose stands; else what the list says, once there is one.
   const familyOf = (list: readonly ListedAmount[], title: string | null): Family =>
     families[
@@ -151,23 +162,29 @@ function useNewFormula(kitchen: Kitchen, pantry: Pantry) {
   );
   const wheat = plan && 'formula' in plan ? plan : null;
   // A recipe has its name with it, also where the field was emptied.
-  const title = way === 'middle' ? '' : (reading.name ?? '');
+  const title = isListed(way) ? (reading.name ?? '') : '';
   const shown = name ?? title;
   const called = shown.trim() || title.trim();
 
   const submit = (event: FormEvent) => {
     event.preventDefault();
+    void make();
+  };
+  const make = async () => {
     if (called === '') return setProblem(t('workspace.nameGiveItOneUpTo120'));
     if (way === 'wheat' && !wheat) return setProblem(plan && 'problem' in plan ? plan.problem : t('workspace.pasteTheListFirst'));
     if (way === 'recipe' && amounts.length === 0) return setProblem(t('workspace.pasteTheListFirst'));
-    if (way !== 'middle' && asking.length > 0) return setProblem(t('common.sayWhatNameIsFirst', { name: asking[0]!.name }));
+    if (way === 'box' && !box) return setProblem(t('workspace.readTheLabelFirst'));
+    if (isListed(way) && asking.length > 0) return setProblem(t('common.sayWhatNameIsFirst', { name: asking[0]!.name }));
     setProblem(null);
     const first = starterFormula(family, called, { kitchen, pantry }, newKey);
     const formula: Formula = wheat
       ? { ...wheat.formula, name: called }
       : way === 'recipe'
         ? withOvenSettled(formulaFromList(first, amounts, pantry, { newKey, how: 'instead' }), kitchen, pantry)
-        : first;
+        : way === 'box'
+          ? await settledInTime({ ...first, blend: box! }, { kitchen, pantry }, setSettling)
+          : first;
     create.mutate(
       {
         id: ids.id,
@@ -177,15 +194,37 @@ function useNewFormula(kitchen: Kitchen, pantry: Pantry) {
           formula,
         },
       },
-      { onSuccess: () => void navigate(`/formulas/${ids.id}/${way === 'recipe' ? neediest(formula, kitchen, pantry) : 'dough'}`) },
+      {
+        onSuccess: () =>
+          void navigate(`/formulas/${ids.id}/${way === 'recipe' || way === 'box' ? neediest(formula, kitchen, pantry) : 'dough'}`),
+      },
     );
   };
-  return { way, submit, name: shown, setName, setFamilyId, setWay, family, reading, guess, wheat, without, setWithout, problem, create };
+  return {
+    way,
+    submit,
+    name: shown,
+    setName,
+    setFamilyId,
+    setWay,
+    family,
+    reading,
+    guess,
+    wheat,
+    without,
+    setWithout,
+    problem,
+    create,
+    box,
+    setBox,
+    settling,
+  };
 }
 
 const whyOf = {
   recipe: 'workspace.fromARecipeAsItIsWritten',
   wheat: 'workspace.firstTrialFromAWheatFormula',
+  box: 'workspace.forABoxOfFlourMix',
   middle: 'workspace.fromTheMiddleOfItsFamily',
 } as const;
 
@@ -228,6 +267,7 @@ function NameAndFamily({ entry }: { readonly entry: Entry }) {
       >
         <ToggleButton value="recipe">{t('workspace.iHaveARecipe')}</ToggleButton>
         <ToggleButton value="wheat">{t('workspace.iHaveAWheatRecipe')}</ToggleButton>
+        <ToggleButton value="box">{t('workspace.iHaveABoxOfFlourMix')}</ToggleButton>
         <ToggleButton value="middle">{t('workspace.showMeAGoodOne')}</ToggleButton>
       </ToggleButtonGroup>
     </Box>
@@ -247,6 +287,58 @@ function planOf(
     if (error instanceof InputError) return { problem: t('workspace.theListMessage', { message: error.message }) };
     throw error;
   }
+}
+
+const isListed = (way: Way): boolean => way === 'recipe' || way === 'wheat';
+
+/** Water, gum and what else its findings offer, for a blend that this family's first formula was not made for. It takes a second: said first. */
+async function settledInTime(
+  formula: Formula,
+  { kitchen, pantry }: { readonly kitchen: Kitchen; readonly pantry: Pantry },
+  told: (busy: boolean) => void,
+): Promise<Formula> {
+  told(true);
+  await new Promise((painted) => setTimeout(painted, 30));
+  const made = settled(formula, kitchen, pantry);
+  told(false);
+  return made;
+}
+
+/** What is in the box: its label read, and what was made of it. */
+function BoxOfMix({
+  blend,
+  pantry,
+  onRead,
+}: {
+  readonly blend: Blend | null;
+  readonly pantry: Pantry;
+  readonly onRead: (blend: Blend) => void;
+}) {
+  const [reading, setReading] = useState(false);
+  return (
+    <Box sx={{ display: 'grid', gap: 2, justifyItems: 'start' }}>
+      <Note size="small">{t('workspace.aBoxIsReadByItsLabel')}</Note>
+      {blend && (
+        <Box sx={{ fontSize: typeSize.body }}>
+          <b>{blend.name}</b>:{' '}
+          {blend.rows
+            .map(
+              ({ ingredientId, share }) =>
+                `${pantry.ingredients[ingredientId]?.name ?? ingredientId} ${(share * 100).toFixed(share < 0.02 ? 1 : 0)} %`,
+            )
+            .join(', ')}
+        </Box>
+      )}
+      <Button variant="outlined" onClick={() => setReading(true)}>
+        {t('workspace.readItsLabel')}
+      </Button>
+      {reading && (
+        <Suspense>
+          <LabelReader pantry={pantry} onRead={onRead} onClose={() => setReading(false)} />
+        </Suspense>
+      )}
+    </Box>
+  );
 }
 
 /** Each change and why; any can be left out. */
