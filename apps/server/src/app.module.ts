@@ -8,7 +8,7 @@ import { servingOptions } from './database.js';
 import { FormulasModule } from './formulas/formulas.module.js';
 import { KitchenModule } from './kitchen/kitchen.module.js';
 import { PantryModule } from './pantry/pantry.module.js';
-import { KitchensModule } from './kitchens/kitchens.module.js';
+import { KitchensModule } from './installation/kitchens.module.js';
 import { PlatformModule } from './platform/platform.module.js';
 
 @Module({

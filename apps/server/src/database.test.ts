@@ -38,7 +38,7 @@ describe('the database', () => {
   });
 
   it('every table but the kitchens has a kitchen, and goes when it goes', async () => {
-    const { seedDemo } = await import('./kitchens/demo.js');
+    const { seedDemo } = await import('./installation/demo.js');
     await seedDemo(database);
     const tables = await database.query<{ name: string }[]>(
       `SELECT table_name AS name FROM information_schema.columns WHERE table_schema = 'public' AND column_name = 'kitchenId' ORDER BY 1`,
@@ -60,7 +60,7 @@ describe('the database', () => {
   });
 
   it('is seeded once, whole: a second seed adds nothing', async () => {
-    const { seedDemo } = await import('./kitchens/demo.js');
+    const { seedDemo } = await import('./installation/demo.js');
     await seedDemo(database);
     const before = await Promise.all(['kitchens', 'lots', 'formulas', 'formula_versions', 'bakes', 'bake_events'].map(count));
     await seedDemo(database);
@@ -70,14 +70,14 @@ describe('the database', () => {
   });
 
   it('a seed that fails half-way leaves nothing behind', async () => {
-    const { seedDemo } = await import('./kitchens/demo.js');
+    const { seedDemo } = await import('./installation/demo.js');
     await database.query('ALTER TABLE "bake_events" ADD CONSTRAINT "never" CHECK (false)');
     await expect(seedDemo(database)).rejects.toThrow();
     expect(await count('kitchens')).toBe(0);
   });
 
   it('refuses to change a version or an event, and a bake of a version that is not there', async () => {
-    const { seedDemo } = await import('./kitchens/demo.js');
+    const { seedDemo } = await import('./installation/demo.js');
     await seedDemo(database);
     await expect(database.query('UPDATE "bake_events" SET "at" = now()')).rejects.toThrow(/never changed/);
     await expect(

@@ -1,7 +1,7 @@
 import { config } from './platform/config.js';
 import { prepareLater } from './platform/later.js';
 import { openDatabase, openToServer } from './database.js';
-import { seedDemo } from './kitchens/demo.js';
+import { seedDemo } from './installation/demo.js';
 
 /** Brings the database up to date; `--seed` puts the demo into an empty one, `--empty` clears it first (tests only). */
 const database = await openDatabase(undefined, { empty: process.argv.includes('--empty') });

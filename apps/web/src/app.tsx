@@ -3,6 +3,7 @@ import CssBaseline from '@mui/material/CssBaseline';
 import { ThemeProvider } from '@mui/material/styles';
 import { QueryClientProvider } from '@tanstack/react-query';
 import { createBrowserRouter, Navigate, Outlet, RouterProvider } from 'react-router';
+import { FindLayer } from './features/find/find-layer';
 import { useFace } from './platform/preferences';
 import { queryClient } from './platform/query-client';
 import { Shell } from './shell';
@@ -13,9 +14,6 @@ const ErrorPage = lazy(async () => ({ default: (await import('./platform/error-p
 
 /** What a word means, loaded after the page. */
 const AskLayer = lazy(async () => ({ default: (await import('./features/words/ask-layer')).AskLayer }));
-
-/** Ctrl K and the other keys, loaded after the page. */
-const FindLayer = lazy(async () => ({ default: (await import('./features/find/find-layer')).FindLayer }));
 
 /** Every page is its own piece of code, loaded when it is gone to. */
 const pages = [
@@ -59,9 +57,9 @@ function Everywhere() {
   return (
     <>
       <Outlet />
+      <FindLayer />
       <Suspense>
         <AskLayer />
-        <FindLayer />
       </Suspense>
     </>
   );

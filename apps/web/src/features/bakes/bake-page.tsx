@@ -34,7 +34,7 @@ export function BakePage() {
   if (!bake.data || !version.data)
     return (
       <Page title={t('common.bake')}>
-        <Skeleton height={400} aria-label={t('bakes.loadingTheBake')} />
+        <Skeleton height={400} role="status" aria-busy aria-label={t('bakes.loadingTheBake')} />
       </Page>
     );
   return <Record bake={heard(bake.data, kept, waiting)} version={version.data} />;

@@ -12,6 +12,7 @@ import { DateTime } from 'luxon';
 import { Link, useSearchParams } from 'react-router';
 import { showQuantity } from '@north-leaf/core';
 import { Note } from '../../ui/frame/note';
+import { under } from '../../ui/theme/theme';
 import { ErrorPage } from '../../platform/error-page';
 import { usePreferences } from '../../platform/preferences';
 import { Page } from '../../ui/frame/page';
@@ -60,7 +61,7 @@ export function BakesPage() {
         )
       }
     >
-      <Table size="small">
+      <Table size="small" sx={onPhone}>
         <BakesHead />
         <TableBody>
           {bakes.isPending && (
@@ -89,6 +90,14 @@ export function BakesPage() {
     </Page>
   );
 }
+
+/** On a phone: which bake, of what, how it felt and was liked; the rest stands on the bake's own page. */
+const onPhone = {
+  [under.phone]: {
+    '& td, & th': { px: 1 },
+    '& tr > :nth-child(3), & tr > :nth-child(n+5):nth-child(-n+8), & tr > :nth-child(12)': { display: 'none' },
+  },
+} as const;
 
 /** What a row of bakes says. */
 function BakesHead() {

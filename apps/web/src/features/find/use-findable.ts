@@ -3,6 +3,7 @@ import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
 import { DateTime } from 'luxon';
 import { terms } from '@north-leaf/words/terms';
 import { findIngredients, kitchenThings, type KitchenList, type Pantry } from '@north-leaf/core';
+import type { FormulaName } from '@north-leaf/contracts';
 import { request } from '../../platform/http';
 import { t } from '../../platform/words';
 import { bakesQuery, runningQuery, together } from '../bakes/doors';
@@ -50,7 +51,7 @@ export function useFindable(typed: string): { readonly all: readonly Findable[];
     const listed = [...(together(bakes.data) ?? []), ...its];
     return [
       ...places.map(([to, name]): Findable => ({ id: to, kind: 'place', name, to })),
-      ...commands(),
+      ...commands(formulas.data?.[0]),
       ...(formulas.data ?? []).map(({ id, name, familyName, version }): Findable => ({ id, kind: 'formula', name, beside: `${familyName}, v${version}`, to: `/formulas/${id}` })), // prettier-ignore
       ...(running.data ?? []).map((one): Findable => ({ id: `run:${one.id}`, kind: 'run', name: one.formulaName, beside: t('find.underWay'), to: `/run/${one.id}` })), // prettier-ignore
       ...[...new Map(listed.map((one) => [one.id, one])).values()].map((one): Findable => ({
@@ -92,11 +93,19 @@ function ingredientsOf(ingredients: Pantry['ingredients'], typed: string): reado
   }));
 }
 
+/** A bake is recorded of a formula: the page begins with one and lets another be chosen. */
+const recordOf = ({ id, version }: FormulaName): Findable => ({
+  id: 'record',
+  kind: 'command',
+  name: t('common.recordABake'),
+  to: `/bakes/new?formula=${id}&version=${version}`,
+});
+
 /** What may be done from anywhere. */
-const commands = (): readonly Findable[] => [
+const commands = (first: FormulaName | undefined): readonly Findable[] => [
   { id: 'new', kind: 'command', name: t('workspace.newFormula'), to: '/formulas?open=new' },
   { id: 'start', kind: 'command', name: t('common.startABake'), to: '/run/new' },
-  { id: 'record', kind: 'command', name: t('common.recordABake'), to: '/bakes/new' },
+  ...(first ? [recordOf(first)] : []),
   { id: 'ask', kind: 'command', name: t('ask.whatIsThis'), act: () => useAsking.getState().ask(true) },
   { id: 'keys', kind: 'command', name: t('find.keys'), act: () => useFind.getState().show('keys') },
 ];

@@ -83,7 +83,7 @@ export function KitchenPage() {
       {kitchen ? (
         <Loaded key={list === 'ovens' ? list : `${list} ${id}`} kitchen={kitchen} ovenId={id} first={thingAt(kitchen, list, id)} />
       ) : (
-        <Skeleton height={400} aria-label={t('kitchen.loadingTheKitchen')} />
+        <Skeleton height={400} role="status" aria-busy aria-label={t('kitchen.loadingTheKitchen')} />
       )}
     </Page>
   );

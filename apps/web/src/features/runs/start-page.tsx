@@ -181,7 +181,7 @@ export function StartPage() {
 function Before({ formulaId, version, size }: Asked) {
   const [of] = useState<Asked>({ formulaId, version, size });
   const planned = usePlan(of);
-  if (!planned) return <Skeleton height={240} aria-label={t('runs.workingTheRunOut')} />;
+  if (!planned) return <Skeleton height={240} role="status" aria-busy aria-label={t('runs.workingTheRunOut')} />;
   if (!planned.plan.ok)
     return (
       <Alert severity="error">

@@ -91,7 +91,7 @@ function Chain({ bakes }: { bakes: readonly Bake[] }) {
   const failed = [...versions, ...runs].find(({ error }) => error !== null)?.error;
   if (failed) return <ErrorPage error={failed} />;
   const ready = [...versions, ...runs].every(({ data }) => data !== undefined);
-  if (!ready) return <Skeleton height={300} aria-label={t('trials.loadingTheVersions')} />;
+  if (!ready) return <Skeleton height={300} role="status" aria-busy aria-label={t('trials.loadingTheVersions')} />;
   return <Linked links={bakes.map((_, i) => ({ bake: runs[i]!.data!, version: versions[i]!.data! }))} />;
 }
 

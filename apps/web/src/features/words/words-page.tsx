@@ -42,7 +42,7 @@ export function WordsPage() {
               ...(hash === `#${term.id}` && { outline: '2px solid', outlineColor: 'primary.main', p: 2 }),
             }}
           >
-            <Told term={term} level="h3" />
+            <Told term={term} level="h2" />
           </Box>
         ))}
       </Box>

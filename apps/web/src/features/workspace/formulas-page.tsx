@@ -12,7 +12,7 @@ import { stageNames, type StageState, showQuantity } from '@north-leaf/core';
 import type { FormulaListItem } from '@north-leaf/contracts';
 import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
 import { Link, useNavigate } from 'react-router';
-import { typeSize } from '../../ui/theme/theme';
+import { typeSize, under } from '../../ui/theme/theme';
 import { ErrorPage } from '../../platform/error-page';
 import { usePreferences } from '../../platform/preferences';
 import { Leaf, stateWords } from '../../ui/frame/leaf';
@@ -50,7 +50,7 @@ export function FormulasPage() {
         </Box>
       }
     >
-      <Table size="small">
+      <Table size="small" sx={onPhone}>
         <TableHead>
           <TableRow>
             <TableCell>{t('common.formula')}</TableCell>
@@ -109,6 +109,16 @@ export function FormulasPage() {
     </Page>
   );
 }
+
+/** On a phone: the name and its six marks in the order of the work; the rest stands on the formula's own page. */
+const onPhone = {
+  [under.phone]: {
+    '& td, & th': { px: 0.75 },
+    '& thead th': { writingMode: 'vertical-rl', fontWeight: 500 },
+    '& thead th:first-of-type': { writingMode: 'horizontal-tb' },
+    '& tr > :nth-child(2), & tr > :nth-child(n+9)': { display: 'none' },
+  },
+} as const;
 
 function FormulaRow({ formula }: { formula: FormulaListItem }) {
   const navigate = useNavigate();

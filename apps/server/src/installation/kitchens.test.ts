@@ -74,7 +74,10 @@ describe('the kitchens of an installation', () => {
       let n = 0;
       const first = starterFormula(family, family.name, { kitchen, pantry }, () => `k${++n}`);
       const found = findingsOf(evaluate(first, kitchen, pantry));
-      expect([family.id, found.filter(({ level, stage }) => level === 'fix' && stage !== 'blend').map(({ code }) => code)]).toEqual([family.id, []]);
+      expect([family.id, found.filter(({ level, stage }) => level === 'fix' && stage !== 'blend').map(({ code }) => code)]).toEqual([
+        family.id,
+        [],
+      ]);
     }
   }, 60_000);
 });

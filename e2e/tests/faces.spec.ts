@@ -1,0 +1,60 @@
+import { AxeBuilder } from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
+import { expect, test } from './a-house.js';
+import { complaints, CRACKER } from './a-page.js';
+
+const pages = [
+  '/today',
+  '/formulas',
+  ...['blend', 'dough', 'chill', 'sheet', 'bake', 'keep'].map((stage) => `${CRACKER}/${stage}`),
+  '/run',
+  '/run/new',
+  '/bakes',
+  `/bakes/new?formula=${CRACKER.split('/').at(-1)}&version=2`,
+  '/trials',
+  '/pantry/lots',
+  '/pantry/ingredients',
+  '/pantry/preparations',
+  '/kitchen',
+  '/setup',
+  '/words',
+  '/begin',
+] as const;
+
+async function open(page: Page, path: string): Promise<void> {
+  await page.goto(path);
+  await expect(page.getByRole('heading', { level: 1 }).first()).toBeVisible();
+  await expect(page.locator('[aria-busy="true"]')).toHaveCount(0);
+}
+const wide = (page: Page) => page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+const wears = (page: Page, face: 'light' | 'dark') =>
+  page.addInitScript((kept) => localStorage.setItem('north-leaf-preferences', kept), JSON.stringify({ state: { face }, version: 2 }));
+
+// 640 px is a desk of 1280 at 200 %.
+for (const [face, width, height] of [
+  ['light', 1280, 800],
+  ['dark', 640, 400],
+] as const)
+  // prettier-ignore
+  test(`every main page in the ${face} face, ${width} px wide, has nothing axe finds and is no wider than its screen`, async ({ page }) => {
+    const errors = complaints(page);
+    await wears(page, face);
+    await page.setViewportSize({ width, height });
+    for (const path of pages) {
+      await open(page, path);
+      const { violations } = await new AxeBuilder({ page }).disableRules(['region']).analyze();
+      expect(violations.map(({ id, nodes }) => `${path} ${id}: ${nodes[0]?.html.slice(0, 160)}`)).toEqual([]);
+      expect(await wide(page), `${path} at ${width} px`).toBeLessThanOrEqual(1);
+    }
+    expect(errors).toEqual([]);
+  });
+
+test('at 1024 and 390 px no main page is wider than its screen', async ({ page }) => {
+  for (const path of pages) {
+    await page.setViewportSize({ width: 1024, height: 768 });
+    await open(page, path);
+    expect.soft(await wide(page), `${path} at 1024 px`).toBeLessThanOrEqual(1);
+    await page.setViewportSize({ width: 390, height: 844 });
+    expect.soft(await wide(page), `${path} at 390 px`).toBeLessThanOrEqual(1);
+  }
+});
