@@ -34,7 +34,14 @@ const views = [
   { name: '07-keep', path: `${formula}/keep` },
   { name: '12-layers', path: '/formulas/8c1e6f2a-4d3b-4a58-9e21-0b7d5c6f4a33/sheet' },
   { name: '14-lots', path: '/pantry/lots' },
-  { name: '17-preparations', path: '/pantry/preparations' },
+  {
+    name: '17-ask',
+    path: `${formula}/dough`,
+    act: async (page) => {
+      await page.getByRole('button', { name: 'Ask', exact: true }).click();
+      await page.getByRole('button', { name: 'What is “Water, gum apart”?' }).click();
+    },
+  },
   { name: '18-kitchen', path: '/kitchen' },
   {
     name: '19-recipe',
@@ -60,7 +67,7 @@ const views = [
       await page.waitForTimeout(600);
     },
   },
-  { name: '09-bakes', path: '/bakes' },
+  { name: '09-setup', path: '/setup' },
   { name: '10-bake', path: '/bakes/c0ffee00-0000-4000-8000-000000000003' },
   {
     name: '16-trials',
