@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { linesOf, publishedIngredients, readList } from '@north-leaf/core';
 import { families } from '../../packages/core/src/facts/families.js';
 import { expect, test } from './a-house.js';
 import { complaints } from './a-page.js';
@@ -50,6 +51,12 @@ test('ten recipes as they are written become formulas: pasted, asked, guessed, m
     expect({ name, fixes: fixes.filter((code) => !rightFixes.includes(code)) }).toEqual({ name, fixes: [] });
     walked.push({ name, presses, seconds: (Date.now() - began) / 1000, asked });
   }
+  const lines = recipes.flatMap(({ text }) =>
+    readList(linesOf(text).lines, publishedIngredients(), { filling: 'spooned', own: {}, said: {} }),
+  );
+  const unknownPct = (100 * lines.filter(({ ingredientId, candidates }) => !ingredientId && candidates.length === 0).length) / lines.length;
+  console.log(`firstHour.unknownPct ${unknownPct.toFixed(1)} of ${lines.length} lines`);
+  expect(unknownPct).toBeLessThanOrEqual(3);
   const median = (of: (one: (typeof walked)[number]) => number) =>
     [...walked].map(of).sort((a, b) => a - b)[Math.floor(walked.length / 2)]!;
   console.log(`firstHour.pressesMedian ${median(({ presses }) => presses)}, seconds ${median(({ seconds }) => seconds).toFixed(1)}`);

@@ -33,7 +33,8 @@ export function FindLayer() {
         event.preventDefault();
         return show('find');
       }
-      if (ctrl || event.altKey || isTypedInto(event.target) || !usePreferences.getState().letterKeys) return;
+      // At the bench letters are the step's, or come from a scanner that types.
+      if (ctrl || event.altKey || isTypedInto(event.target) || isBench() || !usePreferences.getState().letterKeys) return;
       if (event.key === '?') return show('keys');
       const to = event.timeStamp - since < CHORD_MS ? goes[event.key.toLowerCase()] : undefined;
       since = event.key.toLowerCase() === 'g' ? event.timeStamp : -Infinity;
@@ -51,5 +52,6 @@ export function FindLayer() {
   );
 }
 
+const isBench = () => /^\/run\/[0-9a-f-]{36}/.test(window.location.pathname);
 const isTypedInto = (at: EventTarget | null) =>
   at instanceof HTMLElement && at.matches('input, textarea, select, [role="combobox"], [contenteditable]');
