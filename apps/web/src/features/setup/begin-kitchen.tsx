@@ -2,23 +2,26 @@ import { useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
-import ToggleButton from '@mui/material/ToggleButton';
-import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import { currencies, glutenRules, markets, type Currency, type Market } from '@north-leaf/core';
 import { Choice } from '../../ui/form/choice';
 import { FieldRow } from '../../ui/form/field-row';
+import { OneOf } from '../../ui/form/one-of';
 import { Note, Wrong } from '../../ui/frame/note';
 import { t } from '../../platform/words';
 import { beginKitchen } from '../kitchen/doors';
 import { useChangeKitchen } from './use-change-kitchen';
 
 const prices = currencies.map((value) => ({ value, name: value }));
+const eaters = [
+  { value: 'home', name: t('setup.atHome') },
+  { value: 'buyers', name: t('setup.weSell') },
+] as const;
 const places = markets.map((value) => ({ value, name: glutenRules.values[value].name }));
 
 /** What has to be said of a kitchen before it can be begun: what it is called, who eats, and by whose rules. */
 export function BeginKitchen() {
   const [name, setName] = useState('');
-  const [home, setHome] = useState(true);
+  const [who, setWho] = useState<(typeof eaters)[number]['value']>('home');
   const [market, setMarket] = useState<Market | ''>('');
   const [currency, setCurrency] = useState<Currency>('EUR');
   const [tried, setTried] = useState(false);
@@ -28,7 +31,7 @@ export function BeginKitchen() {
     setTried(true);
     if (nameless || market === '') return;
     const { timeZone: zone } = Intl.DateTimeFormat().resolvedOptions();
-    void change(() => beginKitchen({ from: 'empty', name: name.trim(), home, market, currency, zone }));
+    void change(() => beginKitchen({ from: 'empty', name: name.trim(), home: who === 'home', market, currency, zone }));
   };
   return (
     <Box
@@ -50,19 +53,7 @@ export function BeginKitchen() {
         sx={{ mt: 1 }}
       />
       <FieldRow label={t('setup.whoEatsIt')}>
-        <ToggleButtonGroup
-          size="small"
-          exclusive
-          aria-label={t('setup.whoEatsIt')}
-          value={home}
-          onChange={(_, next: boolean | null) => next !== null && setHome(next)}
-        >
-          {[true, false].map((value) => (
-            <ToggleButton key={String(value)} value={value} sx={{ textTransform: 'none', px: 3 }}>
-              {t(value ? 'setup.atHome' : 'setup.weSell')}
-            </ToggleButton>
-          ))}
-        </ToggleButtonGroup>
+        <OneOf label={t('setup.whoEatsIt')} value={who} options={eaters} onChange={setWho} />
       </FieldRow>
       <FieldRow label={t('setup.byTheRulesOf')}>
         <Choice label={t('setup.byTheRulesOf')} value={market} options={places} onChange={(next) => setMarket(next as Market)} />

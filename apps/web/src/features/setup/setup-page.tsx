@@ -3,13 +3,12 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Switch from '@mui/material/Switch';
 import TextField from '@mui/material/TextField';
-import ToggleButton from '@mui/material/ToggleButton';
-import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { currencies, publishedIngredients, type Currency, type Kitchen, type Units } from '@north-leaf/core';
 import { Choice } from '../../ui/form/choice';
 import { FieldRow } from '../../ui/form/field-row';
+import { OneOf } from '../../ui/form/one-of';
 import { Note } from '../../ui/frame/note';
 import { Page } from '../../ui/frame/page';
 import { Section } from '../../ui/frame/section';
@@ -176,35 +175,6 @@ function ThisKitchen({ kitchen }: { readonly kitchen: Kitchen }) {
         <SoldIn kitchen={kitchen} />
       </FieldRow>
     </Section>
-  );
-}
-
-/** One of two or three, all of them seen. */
-function OneOf<T extends string | number>({
-  label,
-  value,
-  options,
-  onChange,
-}: {
-  readonly label: string;
-  readonly value: T;
-  readonly options: readonly { readonly value: T; readonly name: string }[];
-  readonly onChange: (value: T) => void;
-}) {
-  return (
-    <ToggleButtonGroup
-      size="small"
-      exclusive
-      aria-label={label}
-      value={value}
-      onChange={(_, next: T | null) => next !== null && onChange(next)}
-    >
-      {options.map((option) => (
-        <ToggleButton key={option.value} value={option.value} sx={{ textTransform: 'none', px: 3 }}>
-          {option.name}
-        </ToggleButton>
-      ))}
-    </ToggleButtonGroup>
   );
 }
 
