@@ -197,3 +197,35 @@ test('every face of the pantry passes an accessibility check', async ({ page }) 
   expect(violations.map(({ id, nodes }) => `sheet ${id}: ${nodes[0]?.html.slice(0, 200)}`)).toEqual([]);
   expect(errors).toEqual([]);
 });
+
+test('a pack with a barcode is known the next time; the code finds its bag', async ({ page }) => {
+  const found = complaints(page);
+  const add = async () => {
+    await page.goto('/pantry/lots?open=new');
+    const sheet = page.getByRole('dialog');
+    await sheet.getByLabel('Barcode').fill('5601234567890');
+    // A scanner ends with Enter: nothing is stored by it.
+    await sheet.getByLabel('Barcode').press('Enter');
+    return sheet;
+  };
+  const first = await add();
+  await expect(first.getByText('New to this kitchen: say what is in it, and the next pack is known.')).toBeVisible();
+  await first.getByRole('combobox', { name: 'What is in the bag' }).fill('quinoa flour');
+  await page.getByRole('option').first().click();
+  await first.getByLabel('Code', { exact: true }).fill('Q1');
+  await first.getByLabel('Supplier').fill('The mill');
+  await first.getByRole('button', { name: 'Store', exact: true }).click();
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+
+  const second = await add();
+  await expect(second.getByText(/^Known here: Quinoa flour/)).toBeVisible();
+  await expect(second.getByLabel('Supplier')).toHaveValue('The mill');
+  await second.getByLabel('Code', { exact: true }).fill('Q2');
+  await second.getByRole('button', { name: 'Store', exact: true }).click();
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+
+  await page.keyboard.press('Control+k');
+  await page.getByRole('combobox', { name: 'Find' }).fill('5601234567890');
+  await expect(page.getByRole('option', { name: /Lot of Quinoa flour/ })).toHaveCount(2);
+  expect(found).toEqual([]);
+});

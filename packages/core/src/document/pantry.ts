@@ -332,6 +332,8 @@ export const lotFields = {
   id: id(),
   ingredientId: id('ingredient'),
   code: text('Lot', 40),
+  /** As its pack carries it: the next pack with it is known by it. */
+  barcode: maybe(text('Barcode', 48)),
   supplier: maybe(text('Supplier', 120)),
   /** Left now; left out where nobody counts it. */
   onHandG: maybe(number('On hand', 'g', 0, 1e7)),

@@ -67,7 +67,7 @@ export function useFindable(typed: string): { readonly all: readonly Findable[];
         kind: 'lot',
         name: t('blend.lotOfName', { name: pantry.data?.ingredients[lot.ingredientId]?.name ?? lot.ingredientId }),
         beside: lot.code,
-        also: [lot.code, pantry.data?.ingredients[lot.ingredientId]?.name ?? ''],
+        also: [lot.code, lot.barcode ?? '', pantry.data?.ingredients[lot.ingredientId]?.name ?? ''],
         to: `/pantry/lots?open=${lot.id}`,
       })),
       ...ingredientsOf(pantry.data?.ingredients ?? {}, typed),

@@ -16,7 +16,7 @@ import { FormEnd } from '../../../ui/form/form-end';
 import { SearchField } from '../../../ui/form/search-field';
 import { SideSheet } from '../../../ui/frame/side-sheet';
 import { ingredientOptions } from '../api';
-import { emptyLot, formOfLot, lotOfForm, numberOf, type LotTexts as Form } from './lot-of-form';
+import { asBefore, emptyLot, formOfLot, knownByBarcode, lotOfForm, numberOf, type LotTexts as Form } from './lot-of-form';
 import { useDoInPantry } from '../use-pantry';
 import { t } from '../../../platform/words';
 
@@ -30,6 +30,7 @@ export function LotForm({ book, kitchen, lot, onClose }: Props) {
   return (
     <SideSheet title={title} onClose={onClose}>
       <Box component="form" noValidate onSubmit={(event) => void store(event)} sx={{ display: 'grid', gap: 3 }}>
+        <Barcode entry={entry} />
         {!lot && <WhatIsIn entry={entry} book={book} />}
         <Box sx={twoColumns}>
           <LotText name="code" label={t('pantry.code')} helper={t('pantry.onTheBagOrYourOwn')} entry={entry} />
@@ -155,7 +156,16 @@ function useLotForm(book: PantryBook, lot: Lot | null, onClose: () => void) {
       setError('root', { message: (error as Error).message });
     }
   };
-  return { errors, register, control, title, store, ingredient, setIngredientId, asideOn, isSubmitting, remove };
+  const scanned = useWatch({ control, name: 'barcode' });
+  const known = lot ? undefined : knownByBarcode(book.lots, scanned);
+  /** A scanner ends with Enter: what the pack is known for is filled in, and nothing is stored yet. */
+  const scan = () => {
+    if (!known) return;
+    setIngredientId(known.ingredientId);
+    for (const [name, value] of Object.entries(asBefore(form.getValues(), known))) form.setValue(name as keyof Form, value);
+  };
+  const knownAs = known && (book.ingredients[known.ingredientId]?.name ?? known.ingredientId);
+  return { errors, register, control, title, store, ingredient, setIngredientId, asideOn, isSubmitting, remove, scan, scanned, knownAs };
 }
 
 type Entry = ReturnType<typeof useLotForm>;
@@ -193,6 +203,38 @@ function LotText({
           return (read >= rule.low && read <= rule.high) || t('pantry.mustBeFrom', rule);
         },
       })}
+    />
+  );
+}
+
+/** The code of the pack, typed or scanned. */
+function Barcode({ entry }: { readonly entry: Entry }) {
+  const { register, scan, scanned, knownAs } = entry;
+  const { onBlur, ...field } = register('barcode', { maxLength: { value: 48, message: t('pantry.barcodeTooLong') } });
+  return (
+    <TextField
+      size="small"
+      label={t('pantry.barcode')}
+      error={entry.errors.barcode !== undefined}
+      helperText={
+        entry.errors.barcode?.message ??
+        (knownAs
+          ? t('pantry.knownHereAs', { name: knownAs })
+          : scanned.trim() === ''
+            ? t('pantry.scanOrLeaveEmpty')
+            : t('pantry.newToThisKitchen'))
+      }
+      slotProps={{ htmlInput: { inputMode: 'numeric', autoComplete: 'off' } }}
+      onKeyDown={(event) => {
+        if (event.key !== 'Enter') return;
+        event.preventDefault();
+        scan();
+      }}
+      onBlur={(event) => {
+        scan();
+        void onBlur(event);
+      }}
+      {...field}
     />
   );
 }

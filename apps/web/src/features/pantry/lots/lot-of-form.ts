@@ -4,6 +4,7 @@ import { t } from '../../../platform/words';
 
 /** What the form holds, all of it text until it is stored. */
 export type LotTexts = {
+  barcode: string;
   code: string;
   supplier: string;
   onHandG: string;
@@ -26,6 +27,7 @@ export type LotTexts = {
 };
 
 export const emptyLot: LotTexts = {
+  barcode: '',
   code: '',
   supplier: '',
   onHandG: '',
@@ -60,6 +62,7 @@ export function numberOf(text: string, unit: string): number | undefined {
 export function formOfLot(lot: Lot): LotTexts {
   const text = (value: number | undefined, times = 1) => (value === undefined ? '' : String(Number((value * times).toPrecision(10))));
   return {
+    barcode: lot.barcode ?? '',
     code: lot.code,
     supplier: lot.supplier ?? '',
     onHandG: text(lot.onHandG),
@@ -95,6 +98,7 @@ export function lotOfForm(form: LotTexts, id: string, ingredientId: string, held
   return patched(held ?? ({} as Lot), {
     id,
     ingredientId,
+    barcode: said(form.barcode),
     code: form.code.trim(),
     supplier: said(form.supplier),
     onHandG: number(form.onHandG, 'g'),
@@ -123,4 +127,16 @@ export function lotOfForm(form: LotTexts, id: string, ingredientId: string, held
     acceptedWithoutReport: said(form.accepted),
     setAside: form.asideOn ? (said(form.setAside) ?? t('common.setAside')) : undefined,
   });
+}
+
+/** The newest lot of this kitchen whose pack carried this barcode: nothing is looked up outside. */
+export function knownByBarcode(lots: Readonly<Record<string, Lot>>, barcode: string): Lot | undefined {
+  const scanned = barcode.trim();
+  return scanned === '' ? undefined : Object.values(lots).findLast((lot) => lot.barcode === scanned);
+}
+
+/** What the next pack of the same has too, where nothing was typed yet. */
+export function asBefore(form: LotTexts, known: Lot): Partial<LotTexts> {
+  const { supplier, packG, packCost } = formOfLot(known);
+  return Object.fromEntries(Object.entries({ supplier, packG, packCost }).filter(([name]) => form[name as 'supplier'].trim() === ''));
 }
