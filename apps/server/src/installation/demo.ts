@@ -31,8 +31,7 @@ const PUFF_ID = '8c1e6f2a-4d3b-4a58-9e21-0b7d5c6f4a33';
 const BLEND_ID = '7d0e4b6a-21b4-4d0b-8f0a-3c9b8a7f5e22';
 
 /** The demo is told as of the day it is put in, so that its best-by days and reports are never all past. */
-const today = new Intl.DateTimeFormat('en-CA', { timeZone: demoKitchen.zone }).format(new Date());
-const demoLots = demoLotsOn(today);
+const today = () => new Intl.DateTimeFormat('en-CA', { timeZone: demoKitchen.zone }).format(new Date());
 
 /** Puts the demo kitchen into an empty database, whole or not at all. */
 export async function seedDemo(database: DataSource): Promise<void> {
@@ -50,7 +49,7 @@ export async function putDemo(manager: EntityManager, kitchenId: string): Promis
   const of = (id: string) => idIn(kitchenId, id);
   const kitchen = { ...demoKitchen, id: kitchenId, learned: learnedOfDemo(of) };
   await manager.insert(KitchenEntity, { id: kitchenId, name: demoKitchen.name, document: kitchen as never });
-  for (const lot of demoLots)
+  for (const lot of demoLotsOn(today()))
     await manager.insert(LotEntity, {
       kitchenId,
       id: lot.id,
@@ -118,11 +117,16 @@ export async function putDemo(manager: EntityManager, kitchenId: string): Promis
 
 /** The part of the demo's pantry that a formula reads. */
 function pantryOf(formula: Formula): Pantry {
+  const on = today();
   const ids = new Set([...formula.blend.rows, ...formula.rows].map(({ ingredientId }) => ingredientId));
   return {
     ingredients: Object.fromEntries(Object.entries(publishedIngredients()).filter(([ingredientId]) => ids.has(ingredientId))),
-    lots: Object.fromEntries(demoLots.filter(({ ingredientId }) => ids.has(ingredientId)).map((lot) => [lot.id, lot])),
-    on: today,
+    lots: Object.fromEntries(
+      demoLotsOn(on)
+        .filter(({ ingredientId }) => ids.has(ingredientId))
+        .map((lot) => [lot.id, lot]),
+    ),
+    on,
   };
 }
 
