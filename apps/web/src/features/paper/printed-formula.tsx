@@ -24,6 +24,7 @@ import { media, typeSize } from '../../ui/theme/theme';
 import { useVoice } from '../../platform/preferences';
 import { AllergenLine, BoardProvider } from '../board/doors';
 import { t } from '../../platform/words';
+import { useCups } from '../../ui/words/cups';
 
 type Props = {
   readonly formula: Formula;
@@ -99,7 +100,10 @@ function Page({ formula, version, evaluation, kitchen, pantry }: Props) {
 /** Everything that is weighed: the blend, the dough, then what goes on and in by its name. */
 function Weighed({ formula, pantry }: Pick<Props, 'formula' | 'pantry'>) {
   const voice = useVoice();
+  const cups = useCups();
   const nameOf = (id: string) => pantry.ingredients[id]?.name ?? id;
+  /** With its cups, for whoever reads them beside weights. */
+  const called = (id: string, g: number) => [nameOf(id), cups(g, pantry.ingredients[id])].filter(Boolean).join(', ');
   const line = (key: string, name: string, g: number, percent?: number) => (
     <Box
       key={key}
@@ -117,7 +121,7 @@ function Weighed({ formula, pantry }: Pick<Props, 'formula' | 'pantry'>) {
       <Box key={title} sx={{ pb: 2, breakInside: 'avoid' }}>
         <b>{title}</b>
         {rows.map(({ key, ingredientId, amountG }) =>
-          line(key, nameOf(ingredientId), amountG, ofBlend ? (amountG / formula.blendG) * 100 : undefined),
+          line(key, called(ingredientId, amountG), amountG, ofBlend ? (amountG / formula.blendG) * 100 : undefined),
         )}
       </Box>
     );
@@ -126,7 +130,9 @@ function Weighed({ formula, pantry }: Pick<Props, 'formula' | 'pantry'>) {
     <section>
       <Box sx={{ pb: 2, breakInside: 'avoid' }}>
         <b>{formula.blend.name}</b>
-        {formula.blend.rows.map(({ key, ingredientId, share }) => line(key, nameOf(ingredientId), share * formula.blendG, share * 100))}
+        {formula.blend.rows.map(({ key, ingredientId, share }) =>
+          line(key, called(ingredientId, share * formula.blendG), share * formula.blendG, share * 100),
+        )}
       </Box>
       {group(
         t('common.dough'),

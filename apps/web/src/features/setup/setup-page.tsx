@@ -18,6 +18,7 @@ import { ErrorPage } from '../../platform/error-page';
 import { notify } from '../../platform/notices';
 import { benchSizes, usePreferences, useVoice, type FaceWish } from '../../platform/preferences';
 import { t } from '../../platform/words';
+import { useFind } from '../find/doors';
 import { kitchenQuery, useKitchenChange } from '../kitchen/doors';
 import { SoldIn } from '../pantry/doors';
 import { ring, useAlarm } from '../runs/doors';
@@ -26,6 +27,7 @@ import { Kitchens } from './kitchens';
 /** What this screen shows and how, and what the kitchen is called, counts in and sells under. */
 export function SetupPage() {
   const kitchen = useQuery(kitchenQuery);
+  const { show } = useFind();
   if (kitchen.isError) return <ErrorPage error={kitchen.error} />;
   return (
     <Page title={t('app.setup')}>
@@ -41,6 +43,8 @@ export function SetupPage() {
             <Button component={Link} to="/words" sx={{ ml: -2 }}>
               {t('setup.allWords')}
             </Button>
+            {/* A phone's rail has no room for it. */}
+            <Button onClick={() => show('find')}>{t('find.findAnything')}</Button>
           </Section>
         </Box>
       </Box>
