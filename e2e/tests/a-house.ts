@@ -3,7 +3,8 @@ import { resolve } from 'node:path';
 import { expect, test as plain } from '@playwright/test';
 
 const ROOT = resolve(import.meta.dirname, '../..');
-const FIRST_PORT = 4350;
+/** Journeys of another checkout may run beside these. */
+const FIRST_PORT = Number(process.env.NORTHLEAF_E2E_PORT ?? 4350);
 const db = (...args: string[]) => {
   const { status, stdout, stderr } = spawnSync(process.execPath, ['scripts/db.mjs', ...args], { cwd: ROOT, encoding: 'utf8' });
   if (status !== 0) throw new Error(`${args.join(' ')}: ${stderr}`);

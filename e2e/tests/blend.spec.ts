@@ -29,7 +29,7 @@ test('a blend is made from parts, then from cups with what they leave open', asy
   await openMenu(dialog.getByRole('combobox', { name: 'Corn starch (UK name: cornflour) in' }));
   await page.getByRole('option', { name: 'US cups' }).click();
   await expect(dialog.getByRole('row', { name: /Sorghum/ })).toContainText('242');
-  await expect(dialog.getByText(/one standard deviation/)).toBeVisible();
+  await expect(dialog.getByText(/holds two cups in three/)).toBeVisible();
   await dialog.getByRole('button', { name: 'Use this blend' }).click();
   await expect(page.getByText(/Little to bind it/)).toBeVisible();
   await page.keyboard.press('Control+z');
@@ -61,7 +61,7 @@ test('a blend that must be free of nuts and bends more is found, used as one ste
   await page.getByRole('button', { name: 'Answer 1' }).click();
   await page.getByRole('button', { name: 'Use answer 1' }).click();
   await expect(page.getByText(/2\.\d\d$/).first()).toBeVisible();
-  const bends = page.getByRole('img', { name: /Bends \(index\)/ });
+  const bends = page.getByRole('img', { name: /Bend \(1 is enough\)/ });
   await expect(bends).toHaveAttribute('aria-label', /2\.(0[89]|1)/);
   await page.keyboard.press('Control+z');
   await expect(bends).toHaveAttribute('aria-label', /1\.84/);

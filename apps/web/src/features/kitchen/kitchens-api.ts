@@ -10,5 +10,10 @@ export const kitchensQuery = queryOptions({ queryKey: ['kitchens'], queryFn: () 
 export const beginKitchen = (body: NewKitchenBody) => request('PUT /kitchens/:id', { id: v4() }, body);
 export const openKitchen = (id: string) => request('PUT /kitchens/:id/open', { id });
 
-/** Every page is about another kitchen now: nothing of the one before stays in this one's memory. */
-export const goToOtherKitchen = (): void => window.location.assign('/today');
+let going = false;
+/** Every page is about another kitchen now: nothing of the one before stays in this one's memory. Told twice, by the answer and by the news. */
+export function goToOtherKitchen(): void {
+  if (going) return;
+  going = true;
+  window.location.assign('/today');
+}
