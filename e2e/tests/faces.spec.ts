@@ -22,7 +22,8 @@ const pages = [
 ] as const;
 
 async function open(page: Page, path: string): Promise<void> {
-  await page.goto(path);
+  // A page that is still being looked through may cut the loading of the next one short: then it is gone to again.
+  await expect(async () => void (await page.goto(path))).toPass();
   await expect(page.getByRole('heading', { level: 1 }).first()).toBeVisible();
   await expect(page.locator('[aria-busy="true"]')).toHaveCount(0);
 }

@@ -1,7 +1,13 @@
-import type { Page } from '@playwright/test';
+import type { Locator, Page } from '@playwright/test';
 import { expect, test } from './a-house.js';
 import { complaints, CRACKER } from './a-page.js';
 
+/** A sheet that was gone to, closed by key. */
+async function closed(sheet: Locator): Promise<void> {
+  await expect(sheet).toBeVisible();
+  await sheet.press('Escape');
+  await expect(sheet).toHaveCount(0);
+}
 const field = (page: Page) => page.getByRole('combobox', { name: 'Find' });
 
 test('anything is found by what it is called: formula, bake, bag, ingredient in another language, tray, word, command; all by key', async ({
@@ -34,8 +40,7 @@ test('anything is found by what it is called: formula, bake, bag, ingredient in 
   await page.keyboard.press('Escape');
   await find('dark tray', /Dark tray/);
   await expect(page).toHaveURL(/\/kitchen\/trays\//);
-  await expect(page.getByRole('dialog')).toBeVisible();
-  await page.keyboard.press('Escape');
+  await closed(page.getByRole('dialog', { name: /Dark tray/ }));
   await find('water activity', /Water activity/);
   await expect(page).toHaveURL(/\/words#aw$/);
   await find('new form', /New formula/);

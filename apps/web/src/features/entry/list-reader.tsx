@@ -1,4 +1,4 @@
-import { Suspense, useMemo, useState } from 'react';
+import { Suspense, useMemo, useRef, useState } from 'react';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -116,6 +116,7 @@ export function useListReading({ kitchen, pantry, family, wheat = false }: Readi
 const MOST_BYTES = 200_000;
 /** A recipe kept in a file: plain text, or the JSON-LD that recipe pages carry. */
 function OpenFile({ onText }: { readonly onText: (text: string) => void }) {
+  const input = useRef<HTMLInputElement>(null);
   const [wrong, setWrong] = useState<string | null>(null);
   const open = async (file: File | undefined) => {
     if (!file) return;
@@ -126,19 +127,20 @@ function OpenFile({ onText }: { readonly onText: (text: string) => void }) {
   };
   return (
     <Box>
-      <Button component="label" size="small">
+      <Button size="small" onClick={() => input.current?.click()}>
         {t('entry.openAFile')}
-        <input
-          type="file"
-          hidden
-          aria-label={t('entry.openAFile')}
-          accept=".txt,.md,.json,.jsonld,text/plain,application/json,application/ld+json"
-          onChange={(event) => {
-            void open(event.target.files?.[0]);
-            event.target.value = '';
-          }}
-        />
       </Button>
+      <input
+        ref={input}
+        type="file"
+        hidden
+        aria-label={t('entry.openAFile')}
+        accept=".txt,.md,.json,.jsonld,text/plain,application/json,application/ld+json"
+        onChange={(event) => {
+          void open(event.target.files?.[0]);
+          event.target.value = '';
+        }}
+      />
       {wrong && <Wrong>{wrong}</Wrong>}
     </Box>
   );
