@@ -99,7 +99,7 @@ test('a custard is pasted into the pantry, and Monday’s batch is a lot with it
   await page.getByRole('button', { name: 'Custard' }).click();
   await page.getByRole('button', { name: 'Make a batch' }).click();
   await page.getByLabel('The batch makes').fill('1000');
-  await page.getByLabel('Code').fill('Monday');
+  await page.getByLabel('Code', { exact: true }).fill('Monday');
   await page.getByRole('button', { name: 'It is made' }).click();
   await expect(page.getByRole('region', { name: 'Batches' })).toContainText('Monday');
   await expect(page.getByRole('region', { name: 'Batches' })).toContainText('1000 g left');

@@ -120,7 +120,7 @@ test('a bag comes in, is found by another name, falls with a bake, and wrong ent
   await page.getByRole('option').first().click();
   // Potato flour and potato starch are never taken for each other silently.
   await page.getByRole('dialog', { name: 'Which one is it?' }).getByRole('button', { name: 'Potato starch (= fecula)' }).click();
-  await sheet.getByLabel('Code').fill('99');
+  await sheet.getByLabel('Code', { exact: true }).fill('99');
   await sheet.getByLabel('On hand').fill('a sack');
   await sheet.getByLabel('Found').fill('< 5');
   await sheet.getByRole('button', { name: 'Store' }).click();
