@@ -178,12 +178,10 @@ describe('the workspace', () => {
     expect(onStage).not.toHaveBeenCalled();
   });
 
-  it('U shows ounces, ? lists the keys', async () => {
+  it('U shows ounces', async () => {
     open('dough');
     await userEvent.keyboard('u');
     expect(usePreferences.getState().units).toEqual(imperial);
-    await userEvent.keyboard('?');
-    expect(screen.getByRole('dialog', { name: 'Keys' })).toBeInTheDocument();
   });
 
   it('percent and grams move each other', async () => {

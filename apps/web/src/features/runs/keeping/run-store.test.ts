@@ -87,6 +87,20 @@ describe('what is said at the bench', () => {
     expect(state().nowIndex).toBe(1);
   });
 
+  it('a share cut off is cut off once and a run ends once, however often Next is pressed', async () => {
+    const cut = {
+      stepKey: 'divide:0',
+      what: { kind: 'leftOver', lotId: ID, what: 'dough', amountG: 300, placeId: 'fridge', useByOn: '2026-11-29' },
+    } as const;
+    const press = () => say(ID, [cut, ended('divide:0'), { what: { kind: 'ended' } }]);
+    await Promise.all([press(), press()]);
+    await settled();
+    await press();
+    await settled();
+    const told = (kind: Happened['kind']) => stored.filter(({ what }) => what.kind === kind).length;
+    expect([told('leftOver'), told('ended')]).toEqual([1, 1]);
+  });
+
   it('goes on without a server, survives the page, and catches up without doubling', async () => {
     deadFor = 3;
     await say(ID, [weighed(134.4), ended('weigh:b1')]);
