@@ -28,6 +28,12 @@ async function open(page: Page, path: string): Promise<void> {
   await expect(page.locator('[aria-busy="true"]')).toHaveCount(0);
 }
 const wide = (page: Page) => page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+// A page that hears of its new width draws itself anew: the width that counts is the one it comes to.
+const fits = (page: Page, path: string, width: number) =>
+  expect
+    .configure({ soft: true })
+    .poll(() => wide(page), `${path} at ${width} px`)
+    .toBeLessThanOrEqual(1);
 const wears = (page: Page, face: 'light' | 'dark') =>
   page.addInitScript((kept) => localStorage.setItem('north-leaf-preferences', kept), JSON.stringify({ state: { face }, version: 2 }));
 
@@ -45,7 +51,7 @@ for (const [face, width, height] of [
       await open(page, path);
       const { violations } = await new AxeBuilder({ page }).disableRules(['region']).analyze();
       expect(violations.map(({ id, nodes }) => `${path} ${id}: ${nodes[0]?.html.slice(0, 160)}`)).toEqual([]);
-      expect(await wide(page), `${path} at ${width} px`).toBeLessThanOrEqual(1);
+      await fits(page, path, width);
     }
     expect(errors).toEqual([]);
   });
@@ -54,8 +60,8 @@ test('at 1024 and 390 px no main page is wider than its screen', async ({ page }
   for (const path of pages) {
     await page.setViewportSize({ width: 1024, height: 768 });
     await open(page, path);
-    expect.soft(await wide(page), `${path} at 1024 px`).toBeLessThanOrEqual(1);
+    await fits(page, path, 1024);
     await page.setViewportSize({ width: 390, height: 844 });
-    expect.soft(await wide(page), `${path} at 390 px`).toBeLessThanOrEqual(1);
+    await fits(page, path, 390);
   }
 });

@@ -3,6 +3,7 @@ import userEvent from '@testing-library/user-event';
 import { createBrowserRouter, Outlet, RouterProvider, useLocation } from 'react-router';
 import { usePreferences } from '../../platform/preferences';
 import { FindLayer } from './find-layer';
+import { useFind } from './find-state';
 
 function Where() {
   return <h1>{useLocation().pathname}</h1>;
@@ -22,7 +23,10 @@ function at(path: string): void {
 const here = () => screen.getByRole('heading').textContent;
 
 describe('keys of the desk', () => {
-  beforeEach(() => usePreferences.setState({ letterKeys: true }));
+  beforeEach(() => {
+    usePreferences.setState({ letterKeys: true });
+    useFind.setState({ open: null });
+  });
 
   it('G and a letter goes to its place; another letter between them does not', async () => {
     at('/today');
@@ -44,5 +48,11 @@ describe('keys of the desk', () => {
     at('/run/3f3a2a52-8c0c-4b57-9c7e-1f6a5c0e7a11');
     await userEvent.keyboard('gk');
     expect(here()).toContain('/run/');
+  });
+  it('? lists the keys', async () => {
+    at('/today');
+    await userEvent.keyboard('?');
+    // The list is fetched when it is first asked for.
+    expect(await screen.findByRole('dialog', { name: 'Keys' }, { timeout: 10_000 })).toBeInTheDocument();
   });
 });

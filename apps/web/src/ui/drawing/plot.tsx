@@ -25,7 +25,7 @@ export function Plot({ summary, data, layout, height, columns }: Props) {
   const tableId = useId();
   return (
     <Box>
-      <Box ref={box} role="img" aria-label={summary} sx={{ minHeight: height, width: '100%' }} />
+      <Box ref={box} role="img" aria-label={summary} sx={{ minHeight: height, contain: 'inline-size' }} />
       <Button
         size="small"
         onClick={() => setNumbers(!numbers)}
@@ -69,6 +69,16 @@ export function Plot({ summary, data, layout, height, columns }: Props) {
 function useDrawn({ data, layout, height }: Pick<Props, 'data' | 'layout' | 'height'>) {
   const { palette, typography } = useTheme();
   const box = useRef<HTMLDivElement>(null);
+  // Its width is the room's, never the other way round: the library writes pixels, and a grid would grow to keep them.
+  useEffect(() => {
+    const at = box.current;
+    if (!at) return;
+    const watch = new ResizeObserver(() => {
+      if (at.classList.contains('js-plotly-plot')) void import('./plotly').then(({ Plotly }) => void Plotly.Plots.resize(at));
+    });
+    watch.observe(at);
+    return () => watch.disconnect();
+  }, []);
   useEffect(() => {
     let gone = false;
     void import('./plotly').then(({ Plotly }) => {
@@ -98,7 +108,7 @@ function useDrawn({ data, layout, height }: Pick<Props, 'data' | 'layout' | 'hei
           yaxis: { ...axis, ...layout.yaxis },
           ...(layout.yaxis2 ? { yaxis2: { ...axis, ...layout.yaxis2 } } : {}),
         } as Partial<PlotlyType.Layout>,
-        { displayModeBar: false, responsive: true, scrollZoom: false, doubleClick: false },
+        { displayModeBar: false, scrollZoom: false, doubleClick: false },
       );
     });
     return () => {
