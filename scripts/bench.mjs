@@ -6,6 +6,7 @@ import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { benchBlends, benchLabels } from './bench-blends.mjs';
 import { benchServer } from './bench-server.mjs';
+import { benchWeb } from './bench-web.mjs';
 import { checkNode, ensureBuilt, ensureChromium, ensureInstalled, node, plainFailures, ROOT, say } from './bootstrap.mjs';
 
 process.env.NORTHLEAF_PG_PORT = process.env.NORTHLEAF_TEST_PG_PORT ?? '55433';
@@ -259,7 +260,7 @@ if (wants('web.shellGzipKb')) {
     css.forEach((one) => files.add(one));
     imports.forEach(add);
   };
-  add('index.html');
+  add('src/app.tsx');
   const kb = [...files].reduce((sum, file) => sum + gzipSync(readFileSync(join(dist, file))).length, 0) / 1024;
   line('web.shellGzipKb', kb.toFixed(0), 'kB', '150', `${files.size} files every page needs first; fonts apart`);
 }
@@ -271,7 +272,29 @@ if (wants('server.')) {
   await benchServer(line, { databaseUrls, startDatabase, evaluateMs });
 }
 
-if (wants('edit.outlookP95Ms', 'edit.doughP95Ms', 'sheet.redraw400P95Ms', 'start.warmS')) {
+if (wants('web.jsKb')) {
+  const dist = join(ROOT, 'apps/web/dist');
+  const manifest = JSON.parse(readFileSync(join(dist, '.vite/manifest.json'), 'utf8'));
+  const below = (key, found = new Set()) => {
+    if (!found.has(key)) manifest[(found.add(key), key)].imports?.forEach((one) => below(one, found));
+    return found;
+  };
+  const shell = below('src/app.tsx');
+  const kb = (keys) => keys.reduce((sum, key) => sum + gzipSync(readFileSync(join(dist, manifest[key].file))).length, 0) / 1024;
+  const pages = Object.keys(manifest)
+    .filter((key) => /-page\.tsx$/.test(key) && manifest[key].isDynamicEntry)
+    .map((key) => ({ name: /([\w-]+)-page/.exec(key)[1], size: kb([...below(key)].filter((one) => !shell.has(one))) }))
+    .sort((a, b) => b.size - a.size);
+  line(
+    'web.jsKb',
+    pages[0].size.toFixed(0),
+    'kB',
+    '-',
+    `gzip, beside the shell: ${pages.map(({ name, size }) => `${name} ${size.toFixed(0)}`).join(', ')}`,
+  );
+}
+
+if (wants('edit.outlookP95Ms', 'edit.doughP95Ms', 'sheet.redraw400P95Ms', 'start.warmS', 'web.lcpMs4x', 'web.boardMs4x', 'web.inpP954x')) {
   process.on('exit', stopDatabase);
   await startDatabase(['northleaf_bench']);
   const port = 4339;
@@ -281,6 +304,11 @@ if (wants('edit.outlookP95Ms', 'edit.doughP95Ms', 'sheet.redraw400P95Ms', 'start
   await new Promise((ready) => server.stdout.once('data', ready));
   if (wants('edit.outlookP95Ms', 'edit.doughP95Ms')) await measureEdits(port);
   if (wants('sheet.redraw400P95Ms')) await measureRedraw(port);
+  if (wants('web.lcpMs4x', 'web.boardMs4x', 'web.inpP954x')) {
+    const { browser } = await aPage();
+    await benchWeb(line, browser, `http://127.0.0.1:${port}`);
+    await browser.close();
+  }
   server.kill('SIGTERM');
   await new Promise((gone) => server.once('exit', gone));
   if (wants('start.warmS')) await measureWarmStart();

@@ -4,6 +4,7 @@ import { ShutdownSignal } from '@nestjs/common';
 import { NestFactory } from '@nestjs/core';
 import { DocumentBuilder, SwaggerModule } from '@nestjs/swagger';
 import compression from 'compression';
+import staticGzip from 'express-static-gzip';
 import express, { type NextFunction, type Request, type Response } from 'express';
 import helmet from 'helmet';
 import { AppModule } from './app.module.js';
@@ -86,10 +87,15 @@ function jsonSchemaOf(schema: unknown, { schemaType }: { schemaType: 'input' | '
 
 function servePages(app: NestExpressApplication, webDist: string): void {
   app.use(
-    express.static(webDist, {
+    staticGzip(webDist, {
       index: false,
-      setHeaders: (res, path) => {
-        res.setHeader('Cache-Control', /[\\/]assets[\\/]/.test(path) ? 'public, max-age=31536000, immutable' : 'no-cache');
+      enableBrotli: true,
+      orderPreference: ['br', 'gz'],
+      serveStatic: {
+        index: false,
+        setHeaders: (res, path) => {
+          res.setHeader('Cache-Control', /[\\/]assets[\\/]/.test(path) ? 'public, max-age=31536000, immutable' : 'no-cache');
+        },
       },
     }),
   );

@@ -1,9 +1,11 @@
-import { lazy, Suspense, useMemo } from 'react';
+import { lazy, StrictMode, Suspense, useMemo } from 'react';
+import { createRoot } from 'react-dom/client';
 import CssBaseline from '@mui/material/CssBaseline';
 import { ThemeProvider } from '@mui/material/styles';
 import { QueryClientProvider } from '@tanstack/react-query';
 import { createBrowserRouter, Navigate, Outlet, RouterProvider } from 'react-router';
 import { FindLayer } from './features/find/find-layer';
+import { bench, pages } from './pages';
 import { useFace } from './platform/preferences';
 import { queryClient } from './platform/query-client';
 import { Shell } from './shell';
@@ -15,42 +17,24 @@ const ErrorPage = lazy(async () => ({ default: (await import('./platform/error-p
 /** What a word means, loaded after the page. */
 const AskLayer = lazy(async () => ({ default: (await import('./features/words/ask-layer')).AskLayer }));
 
-/** Every page is its own piece of code, loaded when it is gone to. */
-const pages = [
-  // The bench has no rail: its whole screen is for the step.
-  {
-    path: '/run/:bakeId',
-    lazy: async () => ({ Component: (await import('./features/runs/run-page')).RunPage }),
-    ErrorBoundary: ErrorPage,
-    HydrateFallback: () => null,
-  },
+const pageOf = ({ path, load }: (typeof pages)[number]) => ({ path, lazy: load });
+
+const everything = [
+  { ...pageOf(bench), ErrorBoundary: ErrorPage, HydrateFallback: () => null },
   {
     Component: Shell,
     ErrorBoundary: ErrorPage,
-    HydrateFallback: () => null,
+    // The rail stands while the page is still being fetched.
+    HydrateFallback: Shell,
     children: [
       { path: '/', element: <Navigate to="/today" replace /> },
-      { path: '/formulas', lazy: async () => ({ Component: (await import('./features/workspace/formulas-page')).FormulasPage }) },
-      { path: '/formulas/:id/:stage?', lazy: async () => ({ Component: (await import('./features/workspace/formula-page')).FormulaPage }) },
-      { path: '/today', lazy: async () => ({ Component: (await import('./features/today/today-page')).TodayPage }) },
-      { path: '/run', lazy: async () => ({ Component: (await import('./features/runs/runs-page')).RunsPage }) },
-      { path: '/run/new', lazy: async () => ({ Component: (await import('./features/runs/start-page')).StartPage }) },
-      { path: '/bakes', lazy: async () => ({ Component: (await import('./features/bakes/bakes-page')).BakesPage }) },
-      { path: '/bakes/new', lazy: async () => ({ Component: (await import('./features/bakes/record-page')).RecordPage }) },
-      { path: '/bakes/:id', lazy: async () => ({ Component: (await import('./features/bakes/bake-page')).BakePage }) },
-      { path: '/trials', lazy: async () => ({ Component: (await import('./features/trials/trials-page')).TrialsPage }) },
-      { path: '/pantry/blends', lazy: async () => ({ Component: (await import('./features/blends/blends-page')).BlendsPage }) },
       { path: '/pantry', element: <Navigate to="/pantry/lots" replace /> },
-      { path: '/pantry/:face', lazy: async () => ({ Component: (await import('./features/pantry/pantry-page')).PantryPage }) },
-      { path: '/kitchen/:list?/:id?', lazy: async () => ({ Component: (await import('./features/kitchen/kitchen-page')).KitchenPage }) },
-      { path: '/begin', lazy: async () => ({ Component: (await import('./features/setup/begin-page')).BeginPage }) },
-      { path: '/setup', lazy: async () => ({ Component: (await import('./features/setup/setup-page')).SetupPage }) },
-      { path: '/words', lazy: async () => ({ Component: (await import('./features/words/words-page')).WordsPage }) },
+      ...pages.map(pageOf),
       { path: '*', element: <ErrorPage /> },
     ],
   },
 ];
-const router = createBrowserRouter([{ Component: Everywhere, HydrateFallback: () => null, children: pages }]);
+const router = createBrowserRouter([{ Component: Everywhere, HydrateFallback: () => null, children: everything }]);
 
 /** What every page stands under. */
 function Everywhere() {
@@ -65,7 +49,7 @@ function Everywhere() {
   );
 }
 
-export function App() {
+function App() {
   const face = useFace();
   const theme = useMemo(() => northLeafTheme(face), [face]);
   return (
@@ -75,5 +59,14 @@ export function App() {
         <RouterProvider router={router} />
       </QueryClientProvider>
     </ThemeProvider>
+  );
+}
+
+/** Puts the application into the page. */
+export function start(root: HTMLElement): void {
+  createRoot(root).render(
+    <StrictMode>
+      <App />
+    </StrictMode>,
   );
 }

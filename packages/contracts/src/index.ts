@@ -22,7 +22,8 @@ export type {
   VersionBody,
   VersionHead,
 } from './formulas.js';
-export { bakeBodySchema, eventsBodySchema, measureLimits, startBodySchema } from './bakes.js';
+export { bakeBodySchema, eventsBodySchema, startBodySchema } from './bakes.js';
+export { measureLimits } from './measure-limits.js';
 export type { Bake, BakeBody, BakesPart, ListedBake, Run, StartBody } from './bakes.js';
 export { batchBodySchema, ingredientChangeBodySchema, lotBodySchema, ownIngredientBodySchema, preparationBodySchema } from './pantry.js';
 export type {

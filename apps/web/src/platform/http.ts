@@ -9,6 +9,7 @@ import {
   type Problem,
   type Route,
 } from '@north-leaf/contracts';
+import { takeEarly } from './early';
 import { t } from './words';
 
 /** Everything that can go wrong between the page and the server. `offline`: no answer came at all. */
@@ -36,11 +37,12 @@ export async function request<R extends Route>(
   const { method, path } = addressOf(route, parts);
   let response: Response;
   try {
-    response = await fetch(`/api${path}`, {
-      method,
-      ...(signal ? { signal } : {}),
-      ...(body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
-    });
+    response = await ((method === 'GET' ? takeEarly(path) : undefined) ??
+      fetch(`/api${path}`, {
+        method,
+        ...(signal ? { signal } : {}),
+        ...(body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
+      }));
   } catch (error) {
     if (signal?.aborted) throw error;
     throw new ApiError('offline', t('platform.theServerDoesNotAnswerWhatYou'));

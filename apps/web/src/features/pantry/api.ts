@@ -9,6 +9,7 @@ import {
   type OwnIngredient,
   type Pantry,
   type Preparation,
+  publishedIngredients,
 } from '@north-leaf/core';
 import type { BatchBody, Stored } from '@north-leaf/contracts';
 import { ApiError, request } from '../../platform/http';
@@ -29,8 +30,8 @@ export const pantryQuery = queryOptions({
   queryKey: pantryKeys.all,
   // The published table comes with the pages; the kitchen's own comes from the server.
   queryFn: async () => {
-    const [{ published }, book] = await Promise.all([import('./published'), request('GET /pantry', { have: coreVersion })]);
-    return { ...book, ingredients: { ...published(), ...book.ingredients } };
+    const book = await request('GET /pantry', { have: coreVersion });
+    return { ...book, ingredients: { ...publishedIngredients(), ...book.ingredients } };
   },
   staleTime: 60_000,
 });

@@ -1,6 +1,7 @@
 import { useEffect, useState } from 'react';
 import { proxy } from 'comlink';
-import type { Evaluation, Formula, Kitchen, Pantry } from '@north-leaf/core';
+import { coreVersion, type Evaluation, type Formula, type Kitchen, type Pantry } from '@north-leaf/core';
+import type { FormulaVersion } from '@north-leaf/contracts';
 import { useDraft } from '../formulas/doors';
 import { useEarlyDough } from '../board/doors';
 import { opened } from '../../platform/worker-kit';
@@ -18,10 +19,15 @@ const SILENT_MS = 150;
 
 /**
  * Works the draft out in a worker, at every change. Typing never waits: of several waiting changes only the newest is done, and
- * the page is drawn again when the answer is there, not when the key is pressed.
+ * the page is drawn again when the answer is there, not when the key is pressed. What this core worked out when the version was
+ * saved stands meanwhile, as old.
  */
-export function useEvaluation(kitchen: Kitchen, pantry: Pantry): Evaluated {
-  const [evaluated, setEvaluated] = useState<Evaluated>({ evaluation: null, of: null, stale: false, failed: false });
+export function useEvaluation(kitchen: Kitchen, pantry: Pantry, saved: FormulaVersion): Evaluated {
+  const [evaluated, setEvaluated] = useState<Evaluated>(() =>
+    saved.coreVersion === coreVersion
+      ? { evaluation: saved.evaluation, of: saved.formula, stale: true, failed: false }
+      : { evaluation: null, of: null, stale: false, failed: false },
+  );
 
   useEffect(() => {
     const worker = new Worker(new URL('./evaluation.worker.ts', import.meta.url), { type: 'module', name: 'evaluation' });

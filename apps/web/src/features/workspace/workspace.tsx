@@ -57,7 +57,7 @@ type Props = {
 /** One formula: the Line, the board of the stage that is looked at, the Outlook and what to change. */
 export function Workspace({ detail, saved, stage, onStage, kitchen, pantry }: Props) {
   const { palette } = useTheme();
-  const worked = useEvaluation(kitchen, pantry);
+  const worked = useEvaluation(kitchen, pantry, saved);
   const { evaluation, of, stale, failed } = worked;
   // Everything on this page is about the formula that was worked out; only the fields are ahead of it.
   const formula = of ?? saved.formula;

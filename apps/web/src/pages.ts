@@ -1,0 +1,46 @@
+import type { ComponentType } from 'react';
+
+type Page = {
+  readonly path: string;
+  readonly load: () => Promise<{ readonly Component: ComponentType }>;
+  /** What it asks the server for, beside the kitchen and the pantry. */ readonly asks?: readonly string[];
+};
+
+/** The bench has no rail: its whole screen is for the step. */
+export const bench: Page = { path: '/run/:bakeId', load: async () => ({ Component: (await import('./features/runs/run-page')).RunPage }) };
+
+/** Every page is its own piece of code, loaded when it is gone to. */
+export const pages: readonly Page[] = [
+  { path: '/formulas', load: async () => ({ Component: (await import('./features/workspace/formulas-page')).FormulasPage }) },
+  {
+    path: '/formulas/:id/:stage?',
+    load: async () => ({ Component: (await import('./features/workspace/formula-page')).FormulaPage }),
+    asks: ['/formulas/:id'],
+  },
+  {
+    path: '/today',
+    load: async () => ({ Component: (await import('./features/today/today-page')).TodayPage }),
+    asks: ['/formulas/names', '/bakes/running'],
+  },
+  { path: '/run', load: async () => ({ Component: (await import('./features/runs/runs-page')).RunsPage }) },
+  { path: '/run/new', load: async () => ({ Component: (await import('./features/runs/start-page')).StartPage }) },
+  { path: '/bakes', load: async () => ({ Component: (await import('./features/bakes/bakes-page')).BakesPage }) },
+  { path: '/bakes/new', load: async () => ({ Component: (await import('./features/bakes/record-page')).RecordPage }) },
+  { path: '/bakes/:id', load: async () => ({ Component: (await import('./features/bakes/bake-page')).BakePage }) },
+  { path: '/trials', load: async () => ({ Component: (await import('./features/trials/trials-page')).TrialsPage }) },
+  { path: '/pantry/blends', load: async () => ({ Component: (await import('./features/blends/blends-page')).BlendsPage }) },
+  { path: '/pantry/:face', load: async () => ({ Component: (await import('./features/pantry/pantry-page')).PantryPage }) },
+  { path: '/kitchen/:list?/:id?', load: async () => ({ Component: (await import('./features/kitchen/kitchen-page')).KitchenPage }) },
+  { path: '/begin', load: async () => ({ Component: (await import('./features/setup/begin-page')).BeginPage }) },
+  { path: '/setup', load: async () => ({ Component: (await import('./features/setup/setup-page')).SetupPage }) },
+  { path: '/words', load: async () => ({ Component: (await import('./features/words/words-page')).WordsPage }) },
+];
+
+/** The page that an address means (what stands in it word for word goes before what takes any word) and what it will ask for. */
+export function pageAt(address: string): { readonly page: Page; readonly asks: readonly string[] } | undefined {
+  const pattern = (path: string) => new RegExp(`^${path.replace(/\/:(\w+)(\??)/g, '(?:/(?<$1>[^/]+))$2')}/?$`);
+  const found = [...pages, bench].filter(({ path }) => pattern(path).test(address));
+  const page = found.find(({ path }) => path === address) ?? found[0];
+  const parts = page && pattern(page.path).exec(address)?.groups;
+  return page && { page, asks: (page.asks ?? []).map((path) => path.replace(/:(\w+)/g, (_, name: string) => parts?.[name] ?? '')) };
+}
