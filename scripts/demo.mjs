@@ -34,7 +34,7 @@ await startDatabase();
 ensureBuilt();
 if (ending) process.exit(0);
 const env = { ...process.env, ...databaseUrls(), PORT: String(port), NODE_ENV: 'production' };
-node([join(ROOT, 'apps/server/dist/prepare.js'), '--seed'], { env });
+node([join(ROOT, 'apps/server/dist/prepare.js'), '--demo'], { env });
 server = spawn(process.execPath, [join(ROOT, 'apps/server/dist/main.js')], { stdio: 'inherit', env });
 void keepDatabase(() => !ending && !stopped);
 server.on('exit', (code) => {

@@ -111,7 +111,7 @@ const views = [
   { name: '11-look-phone', width: 390, height: 844, runs: [['crackers', 'look:1:1']] },
 ];
 
-const formulaIds = { crackers: ['3f3a2a52-8c0c-4b57-9c7e-1f6a5c0e7a11', 2], puff: ['8c1e6f2a-4d3b-4a58-9e21-0b7d5c6f4a33', 1] };
+const formulaIds = { crackers: ['3f3a2a52-8c0c-4b57-9c7e-1f6a5c0e7a11', 12], puff: ['8c1e6f2a-4d3b-4a58-9e21-0b7d5c6f4a33', 5] };
 const call = async (method, path, body) => {
   const answer = await fetch(`http://127.0.0.1:${port}/api${path}`, {
     method,
@@ -126,7 +126,9 @@ async function beginRuns(runs) {
   for (const [which, stepKey, sinceMin] of runs) {
     const id = randomUUID();
     const [formulaId, version] = formulaIds[which];
-    const { steps } = await call('PUT', `/bakes/${id}/run`, { formulaId, version, factor: 1, looks: [], confirmed: [] });
+    const begun = await call('PUT', `/bakes/${id}/run`, { formulaId, version, factor: 1, looks: [], confirmed: [] });
+    if (!begun.steps) throw new Error(`the run did not begin: ${begun.message}`);
+    const { steps } = begun;
     const before = steps.slice(
       0,
       steps.findIndex(({ key }) => key === stepKey),
@@ -155,7 +157,7 @@ process.on('exit', stopDatabase);
 await startDatabase(['northleaf_shots']);
 ensureBuilt();
 const env = { ...process.env, ...databaseUrls('northleaf_shots'), PORT: String(port), LOG_LEVEL: 'error' };
-node(['apps/server/dist/prepare.js', '--empty', '--seed'], { env });
+node(['apps/server/dist/prepare.js', '--empty', '--demo'], { env });
 const server = spawn(process.execPath, ['apps/server/dist/main.js'], { cwd: ROOT, env, stdio: ['ignore', 'pipe', 'inherit'] });
 await new Promise((ready) => server.stdout.once('data', ready));
 const { chromium } = createRequire(join(ROOT, 'e2e/package.json'))('@playwright/test');

@@ -72,7 +72,15 @@ test('starts from nothing, shows the demo, and Ctrl-C leaves nothing running', a
   const one = demo();
   await ready(one);
   const { items: formulas } = (await (await request.get(`${base}/api/formulas`)).json()) as { items: { name: string }[] };
-  expect(formulas.map(({ name }) => name)).toEqual(['Seeded sorghum crackers', 'Sorghum puff sticks']);
+  expect(formulas.map(({ name }) => name)).toEqual([
+    'Buckwheat and pear galette',
+    'Chickpea and caraway thins',
+    'Herb lattice tarts',
+    'Millet brown-butter rounds',
+    'Quark and oat scones',
+    'Seeded sorghum crackers',
+    'Sorghum puff sticks',
+  ]);
   await stop(one);
   expect(await open(PORT)).toBe(false);
   expect(await open(PG_PORT)).toBe(false);

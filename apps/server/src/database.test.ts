@@ -39,7 +39,7 @@ describe('the database', () => {
 
   it('every table but the kitchens has a kitchen, and goes when it goes', async () => {
     const { seedDemo } = await import('./installation/demo.js');
-    await seedDemo(database);
+    await seedDemo(database, { small: true });
     const tables = await database.query<{ name: string }[]>(
       `SELECT table_name AS name FROM information_schema.columns WHERE table_schema = 'public' AND column_name = 'kitchenId' ORDER BY 1`,
     );
@@ -61,9 +61,9 @@ describe('the database', () => {
 
   it('is seeded once, whole: a second seed adds nothing', async () => {
     const { seedDemo } = await import('./installation/demo.js');
-    await seedDemo(database);
+    await seedDemo(database, { small: true });
     const before = await Promise.all(['kitchens', 'lots', 'formulas', 'formula_versions', 'bakes', 'bake_events'].map(count));
-    await seedDemo(database);
+    await seedDemo(database, { small: true });
     expect(await Promise.all(['kitchens', 'lots', 'formulas', 'formula_versions', 'bakes', 'bake_events'].map(count))).toEqual(before);
     expect(before.slice(0, 1)).toEqual([1]);
     expect(before[3]).toBe(3);
@@ -72,13 +72,13 @@ describe('the database', () => {
   it('a seed that fails half-way leaves nothing behind', async () => {
     const { seedDemo } = await import('./installation/demo.js');
     await database.query('ALTER TABLE "bake_events" ADD CONSTRAINT "never" CHECK (false)');
-    await expect(seedDemo(database)).rejects.toThrow();
+    await expect(seedDemo(database, { small: true })).rejects.toThrow();
     expect(await count('kitchens')).toBe(0);
   });
 
   it('refuses to change a version or an event, and a bake of a version that is not there', async () => {
     const { seedDemo } = await import('./installation/demo.js');
-    await seedDemo(database);
+    await seedDemo(database, { small: true });
     await expect(database.query('UPDATE "bake_events" SET "at" = now()')).rejects.toThrow(/never changed/);
     await expect(
       database.query(`INSERT INTO "bakes" VALUES ($1, $2, 99, $3, 42, 1, 20, 0.5, now())`, [randomUUID(), demoKitchen.id, randomUUID()]),

@@ -3,9 +3,10 @@ import { prepareLater } from './platform/later.js';
 import { openDatabase, openToServer } from './database.js';
 import { seedDemo } from './installation/demo.js';
 
-/** Brings the database up to date; `--seed` puts the demo into an empty one, `--empty` clears it first (tests only). */
+/** Brings the database up to date; `--demo` puts the demo into an empty one. Tests only: `--seed` a small demo, `--empty` clears it first. */
 const database = await openDatabase(undefined, { empty: process.argv.includes('--empty') });
-if (process.argv.includes('--seed')) await seedDemo(database);
+const small = process.argv.includes('--seed');
+if (small || process.argv.includes('--demo')) await seedDemo(database, { small });
 await prepareLater(config.ownerUrl);
 await openToServer(database);
 await database.destroy();

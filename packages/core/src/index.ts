@@ -57,6 +57,7 @@ export { toneOf, lightnessOf } from './bake/tone.js';
 export { dialFor } from './bake/oven.js';
 export { ovenCare } from './bake/oven-care.js';
 export { heatFromWeighing } from './bake/weighing.js';
+export { daysAfter } from './units/days.js';
 export { celsiusOfDial, dialOf, dialWords } from './units/dial.js';
 export { bakeSamples, SAMPLES } from './bake/slab/samples.js';
 export { caughtShare, doneBand, planLooks } from './bake/looks/looks.js';

@@ -24,6 +24,7 @@ import { newestOf, statesOf } from '../formulas/formulas.service.js';
 import { KitchenEntity } from '../kitchen/kitchen.entity.js';
 import { LotEntity } from '../pantry/lot.entity.js';
 import { PreparationEntity } from '../pantry/preparation.entity.js';
+import { putStory } from './story/kept.js';
 import type { DataSource, EntityManager } from 'typeorm';
 
 const FORMULA_ID = '3f3a2a52-8c0c-4b57-9c7e-1f6a5c0e7a11';
@@ -33,11 +34,11 @@ const BLEND_ID = '7d0e4b6a-21b4-4d0b-8f0a-3c9b8a7f5e22';
 /** The demo is told as of the day it is put in, so that its best-by days and reports are never all past. */
 const today = () => new Intl.DateTimeFormat('en-CA', { timeZone: demoKitchen.zone }).format(new Date());
 
-/** Puts the demo kitchen into an empty database, whole or not at all. */
-export async function seedDemo(database: DataSource): Promise<void> {
+/** Puts the demo kitchen into an empty database, whole or not at all; `small` leaves its story away (tests only). */
+export async function seedDemo(database: DataSource, { small }: { readonly small: boolean }): Promise<void> {
   await database.transaction(async (manager) => {
     if ((await manager.count(KitchenEntity)) > 0) return;
-    await putDemo(manager, demoKitchen.id);
+    await (small ? putSmall : putDemo)(manager, demoKitchen.id);
   });
 }
 
@@ -46,6 +47,12 @@ const idIn = (kitchenId: string, id: string) => (kitchenId === demoKitchen.id ? 
 
 /** The demo as it first was, as a kitchen of this id. */
 export async function putDemo(manager: EntityManager, kitchenId: string): Promise<void> {
+  await putSmall(manager, kitchenId);
+  await putStory(manager, kitchenId, today(), (id) => idIn(kitchenId, id));
+}
+
+/** What the story begins from: two formulas and the first three bakes. */
+async function putSmall(manager: EntityManager, kitchenId: string): Promise<void> {
   const of = (id: string) => idIn(kitchenId, id);
   const kitchen = { ...demoKitchen, id: kitchenId, learned: learnedOfDemo(of) };
   await manager.insert(KitchenEntity, { id: kitchenId, name: demoKitchen.name, document: kitchen as never });

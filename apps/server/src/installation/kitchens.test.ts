@@ -43,8 +43,8 @@ describe('the kitchens of an installation', () => {
     const { body } = await put(id, { from: 'demo' }).expect(200);
     expect(body).toMatchObject({ id, name: demoKitchen.name, currency: demoKitchen.currency });
     const [one, first] = [await formulas(), await list()];
-    expect(one.map(({ name, version }) => [name, version])).toEqual(expect.arrayContaining([['Seeded sorghum crackers', 2]]));
-    expect(first.find(({ open }) => open)).toMatchObject({ id, formulas: one.length, bakes: 3 });
+    expect(one.map(({ name, version }) => [name, version])).toEqual(expect.arrayContaining([['Seeded sorghum crackers', 12]]));
+    expect(first.find(({ open }) => open)).toMatchObject({ id, formulas: one.length, bakes: 42 });
     // Its ids are its own: a draft of this browser for the other demo's formula is not this one's.
     await put(`${demoKitchen.id}/open`).expect(200);
     const other = new Set((await formulas()).map((formula) => formula.id));

@@ -127,7 +127,8 @@ function TopLine({
   const { undoStep, redoStep } = useDraft.getState();
   const unread = useDraft((state) => Object.keys(state.typed).length);
   return (
-    <Box sx={{ minHeight: sizes.top, display: 'flex', alignItems: 'center', gap: 2, flexWrap: 'wrap' }}>
+    // On a desk what is said beside the name breaks in its own place, so that the board never jumps at the first edit.
+    <Box sx={{ minHeight: sizes.top, display: 'flex', alignItems: 'center', gap: 2, [under.desk]: { flexWrap: 'wrap' } }}>
       <Typography variant="h1">{formula.name}</Typography>
       <Note size="small">
         <b>v{saved.version}</b>
@@ -147,11 +148,20 @@ function TopLine({
         <RedoIcon fontSize="small" />
       </IconButton>
       {changes.length > 0 && (
-        <Button size="small" onClick={() => void discardChanges()} sx={{ fontSize: typeSize.small }}>
+        <Button size="small" onClick={() => void discardChanges()} sx={{ flex: 'none', fontSize: typeSize.small }}>
           {t('workspace.backToVVersion', { version: saved.version })}
         </Button>
       )}
-      <Box sx={{ ml: 'auto', display: 'flex', flexWrap: 'wrap', gap: 2, alignItems: 'center' }}>
+      <Box
+        sx={{
+          ml: 'auto',
+          flex: 'none',
+          display: 'flex',
+          gap: 2,
+          alignItems: 'center',
+          [under.desk]: { flex: 'initial', flexWrap: 'wrap' },
+        }}
+      >
         <IconButton
           size="small"
           aria-label={t('workspace.printTheFormula')}
