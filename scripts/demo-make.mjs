@@ -15,7 +15,7 @@ plainFailures();
 checkNode();
 ensureInstalled();
 ensureBuilt();
-const { savedAt, tell } = await import('../apps/server/dist/installation/story/tell.js');
+const { savedAt, storyLots, tell } = await import('../apps/server/dist/installation/story/tell.js');
 const { storyFile, tables } = await import('../apps/server/dist/installation/story/kept.js');
 const { goods } = await import('../apps/server/dist/installation/story/goods.js');
 const { coreVersion, demoKitchen } = await import('../packages/core/dist/index.js');
@@ -46,19 +46,27 @@ const client = new Client({ connectionString: env.DATABASE_OWNER_URL });
 await client.connect();
 const saved = savedAt(on);
 const ids = goods.map(({ id }) => id);
+const lotIds = storyLots(on).map(({ id }) => id);
 const found = {
-  lots: `SELECT to_jsonb(t) AS row FROM lots t WHERE id = ANY ($2) AND $1::uuid[] IS NOT NULL ORDER BY id`,
-  formulas: `SELECT to_jsonb(t) AS row FROM formulas t WHERE id = ANY ($1) ORDER BY id`,
-  formula_versions: `SELECT to_jsonb(t) AS row FROM formula_versions t WHERE "formulaId" = ANY ($1) AND id::text = ANY ($2) ORDER BY "formulaId", version`,
-  bakes: `SELECT to_jsonb(t) AS row FROM bakes t WHERE "formulaId" = ANY ($1) AND number > 3 ORDER BY number`,
-  bake_events: `SELECT to_jsonb(e) AS row FROM bake_events e JOIN bakes b ON b.id = e."bakeId" WHERE b."formulaId" = ANY ($1) AND b.number > 3 ORDER BY b.number, e.at, e.id`,
+  lots: ['SELECT to_jsonb(t) AS row FROM lots t WHERE id = ANY ($1) ORDER BY id', lotIds],
+  formulas: ['SELECT to_jsonb(t) AS row FROM formulas t WHERE id = ANY ($1) ORDER BY id', ids],
+  formula_versions: [
+    'SELECT to_jsonb(t) AS row FROM formula_versions t WHERE id = ANY ($1) ORDER BY "formulaId", version',
+    [...saved.keys()],
+  ],
+  // The first three are the small demo's.
+  bakes: ['SELECT to_jsonb(t) AS row FROM bakes t WHERE "formulaId" = ANY ($1) AND number > 3 ORDER BY number', ids],
+  bake_events: [
+    `SELECT to_jsonb(e) AS row FROM bake_events e JOIN bakes b ON b.id = e."bakeId"
+     WHERE b."formulaId" = ANY ($1) AND b.number > 3 ORDER BY b.number, e.at, e.id`,
+    ids,
+  ],
 };
-const { storyLots } = await import('../apps/server/dist/installation/story/tell.js');
-const named = { lots: storyLots(on).map(({ id }) => id), formula_versions: [...saved.keys()] };
 const rows = [];
 const newest = new Map();
 for (const table of tables) {
-  const { rows: these } = await client.query(found[table], named[table] ? [ids, named[table]] : [ids]);
+  const [sql, of] = found[table];
+  const { rows: these } = await client.query(sql, [of]);
   for (const { row } of these) {
     if (table === 'formula_versions') {
       row.kitchen = null;

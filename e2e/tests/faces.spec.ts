@@ -56,6 +56,20 @@ for (const [face, width, height] of [
     expect(errors).toEqual([]);
   });
 
+test('where the Outlook has no column it is one line above the board, and what the Line says is whole', async ({ page }) => {
+  const rest = page.getByRole('link', { name: 'Outlook and findings' });
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await open(page, `${CRACKER}/dough`);
+  await expect(rest).toBeHidden();
+  await page.setViewportSize({ width: 1024, height: 768 });
+  await expect(page.getByText(/^Crisp \d\.\d ± \d\.\d, tender/).first()).toBeInViewport();
+  const cut = () =>
+    page.getByRole('tab').evaluateAll((tabs) => tabs.flatMap((tab) => [...tab.querySelectorAll('span')]).filter((one) => one.scrollWidth > one.clientWidth + 1).map((one) => one.textContent)); // prettier-ignore
+  await expect.poll(cut).toEqual([]);
+  await rest.click();
+  await expect(page.getByRole('heading', { name: 'Outlook', exact: true })).toBeInViewport();
+});
+
 test('at 1024 and 390 px no main page is wider than its screen', async ({ page }) => {
   for (const path of pages) {
     await page.setViewportSize({ width: 1024, height: 768 });

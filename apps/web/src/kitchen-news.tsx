@@ -3,6 +3,7 @@ import { Navigate } from 'react-router';
 import { formulaKeys } from './features/formulas/doors';
 import { goToOtherKitchen, kitchenQuery } from './features/kitchen/doors';
 import { pantryKeys } from './features/pantry/doors';
+import { forgetEarly } from './platform/early';
 import { ApiError } from './platform/http';
 import { useNews } from './platform/news';
 
@@ -11,6 +12,7 @@ export function KitchenNews() {
   const client = useQueryClient();
   const { error } = useQuery(kitchenQuery);
   useNews((news) => {
+    forgetEarly();
     if (news.what === 'otherKitchen') goToOtherKitchen();
     if (news.what === 'kitchen') void client.invalidateQueries({ queryKey: kitchenQuery.queryKey });
     if (news.what === 'pantry') void client.invalidateQueries({ queryKey: pantryKeys.all });

@@ -10,5 +10,5 @@ void wanted?.page.load();
 void import('./app').then(({ start }) => {
   start(document.getElementById('root')!);
   // After the page itself: nobody waits for it.
-  void import('./platform/kept-app').then(({ keepApp }) => keepApp());
+  void import('./kept-app').then(({ keepApp }) => keepApp());
 });

@@ -20,3 +20,6 @@ export function takeEarly(path: string): Promise<Response> | undefined {
   asked.delete(path);
   return answer;
 }
+
+/** Something changed, so what was asked before is old. */
+export const forgetEarly = (): void => asked.clear();

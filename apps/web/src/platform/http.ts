@@ -9,7 +9,7 @@ import {
   type Problem,
   type Route,
 } from '@north-leaf/contracts';
-import { takeEarly } from './early';
+import { forgetEarly, takeEarly } from './early';
 import { t } from './words';
 
 /** Everything that can go wrong between the page and the server. `offline`: no answer came at all. */
@@ -35,6 +35,7 @@ export async function request<R extends Route>(
   ...[body, signal]: BodyOf<R> extends undefined ? [body?: undefined, signal?: AbortSignal] : [body: BodyOf<R>, signal?: AbortSignal]
 ): Promise<AnswerOf<R>> {
   const { method, path } = addressOf(route, parts);
+  if (method !== 'GET') forgetEarly();
   let response: Response;
   try {
     response = await ((method === 'GET' ? takeEarly(path) : undefined) ??

@@ -37,11 +37,9 @@ export type Good = {
   readonly bakes: readonly Told[];
 };
 
-/** What a bake said: hand, thickness, minutes, tone on top; crisp, tender and liked as dots; then what was seen or written down. */
+/** A bake of so many days ago, of a version, in an air; then hand, thickness, minutes, tone on top; crisp, tender, liked; what was seen or noted. */
 function bake(
-  daysAgo: number,
-  version: number,
-  [roomC, damp]: readonly [number, number],
+  [daysAgo, version, roomC, damp]: readonly [number, number, number, number],
   [word, rawMm, bakeMin, topTone]: readonly [HandWord, number, number, number],
   [crisp, tender, liked]: readonly [number, number, number],
   ...also: readonly (string | number)[]
@@ -88,16 +86,16 @@ const crackers: Good = {
     { daysAgo: 4, why: 'Thinner, 2.0 mm, and the drying back to 5 min', change: all(thickness(2, 2), heat(1, 150, 5)) },
   ],
   bakes: [
-    bake(32, 3, [23, 0.6], ['rollsClean', 2.4, 15.5, 4], [4, 3, 4]),
-    bake(29, 4, [22.5, 0.58], ['rollsClean', 2.4, 15, 4], [3, 4, 4], 'Shorter bite, a little greasy on paper.', 7),
-    bake(26, 5, [23, 0.62], ['rollsClean', 2.3, 15, 4], [4, 4, 4]),
-    bake(23, 6, [22, 0.55], ['cracks', 2.4, 15, 4], [4, 3, 4], 'The seeds tear the sheet at the rim.', 2),
-    bake(20, 7, [23, 0.6], ['rollsClean', 2.2, 14.5, 4], [5, 4, 4]),
-    bake(17, 8, [23.5, 0.61], ['rollsClean', 2.2, 14.5, 4.5], [5, 4, 5], 'Colour is right.'),
-    bake(14, 9, [23, 0.59], ['rollsClean', 2.2, 17, 5], [5, 3, 4], 'Two minutes too long: harder, darker.', 13),
-    bake(11, 10, [24, 0.64], ['tacky', 2.2, 16.5, 4.5], [5, 4, 4]),
-    bake(7, 11, [23.5, 0.6], ['rollsClean', 2.2, 16, 4.5], [5, 4, 5]),
-    bake(3, 12, [23.5, 0.61], ['rollsClean', 2, 15, 4.5], [5, 4, 5], 'Thinner and drier got it crisp; the last two minutes decide.'),
+    bake([32, 3, 23, 0.6], ['rollsClean', 2.4, 15.5, 4], [4, 3, 4]),
+    bake([29, 4, 22.5, 0.58], ['rollsClean', 2.4, 15, 4], [3, 4, 4], 'Shorter bite, a little greasy on paper.', 7),
+    bake([26, 5, 23, 0.62], ['rollsClean', 2.3, 15, 4], [4, 4, 4]),
+    bake([23, 6, 22, 0.55], ['cracks', 2.4, 15, 4], [4, 3, 4], 'The seeds tear the sheet at the rim.', 2),
+    bake([20, 7, 23, 0.6], ['rollsClean', 2.2, 14.5, 4], [5, 4, 4]),
+    bake([17, 8, 23.5, 0.61], ['rollsClean', 2.2, 14.5, 4.5], [5, 4, 5], 'Colour is right.'),
+    bake([14, 9, 23, 0.59], ['rollsClean', 2.2, 17, 5], [5, 3, 4], 'Two minutes too long: harder, darker.', 13),
+    bake([11, 10, 24, 0.64], ['tacky', 2.2, 16.5, 4.5], [5, 4, 4]),
+    bake([7, 11, 23.5, 0.6], ['rollsClean', 2.2, 16, 4.5], [5, 4, 5]),
+    bake([3, 12, 23.5, 0.61], ['rollsClean', 2, 15, 4.5], [5, 4, 5], 'Thinner and drier got it crisp; the last two minutes decide.'),
   ],
 };
 
@@ -113,10 +111,10 @@ const sticks: Good = {
     { daysAgo: 6, why: 'Water 199 to 204 g: teff drinks', change: grams('water', 204) },
   ],
   bakes: [
-    bake(25, 2, [25.5, 0.66], ['cracks', 4, 15.5, 4.5], [3, 3, 2], 'Butter ran out of the ends. Fold 2 at 17 °C.', 31),
-    bake(18, 3, [24, 0.62], ['rollsClean', 4, 15.5, 4.5], [4, 3, 3], 33),
-    bake(12, 4, [23, 0.6], ['cracks', 4, 16, 5], [4, 4, 4], 2),
-    bake(5, 5, [23, 0.58], ['rollsClean', 4, 16, 5], [5, 4, 5], 'Stands tall, no leak.'),
+    bake([25, 2, 25.5, 0.66], ['cracks', 4, 15.5, 4.5], [3, 3, 2], 'Butter ran out of the ends. Fold 2 at 17 °C.', 31),
+    bake([18, 3, 24, 0.62], ['rollsClean', 4, 15.5, 4.5], [4, 3, 3], 33),
+    bake([12, 4, 23, 0.6], ['cracks', 4, 16, 5], [4, 4, 4], 2),
+    bake([5, 5, 23, 0.58], ['rollsClean', 4, 16, 5], [5, 4, 5], 'Stands tall, no leak.'),
   ],
 };
 
@@ -139,13 +137,13 @@ const galette: Good = {
     { daysAgo: 5, why: 'Water down with it, as the book says', change: more('water', -8) },
   ],
   bakes: [
-    bake(39, 1, [22, 0.55], ['cracks', 4, 22, 4], [3, 3, 2], 2),
-    bake(35, 2, [22.5, 0.56], ['rollsClean', 4, 22, 4], [3, 4, 3]),
-    bake(27, 4, [23, 0.58], ['rollsClean', 4, 22.5, 4], [3, 4, 4]),
-    bake(21, 5, [23, 0.6], ['rollsClean', 4, 22, 4.5], [4, 4, 4]),
-    bake(15, 6, [24.5, 0.64], ['tacky', 3.5, 17, 4.5], [4, 4, 4], 'Butter on the paper.', 31),
-    bake(8, 7, [23, 0.6], ['rollsClean', 3.5, 17, 4.5], [4, 4, 5]),
-    bake(4, 8, [22, 0.54], ['cracks', 3.6, 17, 4.5], [4, 3, 3], 'Cracks where it is folded over the pears.', 1),
+    bake([39, 1, 22, 0.55], ['cracks', 4, 22, 4], [3, 3, 2], 2),
+    bake([35, 2, 22.5, 0.56], ['rollsClean', 4, 22, 4], [3, 4, 3]),
+    bake([27, 4, 23, 0.58], ['rollsClean', 4, 22.5, 4], [3, 4, 4]),
+    bake([21, 5, 23, 0.6], ['rollsClean', 4, 22, 4.5], [4, 4, 4]),
+    bake([15, 6, 24.5, 0.64], ['tacky', 3.5, 17, 4.5], [4, 4, 4], 'Butter on the paper.', 31),
+    bake([8, 7, 23, 0.6], ['rollsClean', 3.5, 17, 4.5], [4, 4, 5]),
+    bake([4, 8, 22, 0.54], ['cracks', 3.6, 17, 4.5], [4, 3, 3], 'Cracks where it is folded over the pears.', 1),
   ],
 };
 
@@ -159,8 +157,8 @@ const tarts: Good = {
     { daysAgo: 4, why: 'The galette dough does for both: mixed once', change: doughOf(GALETTE, 8) },
   ],
   bakes: [
-    bake(19, 1, [23, 0.6], ['rollsClean', 3.5, 22.5, 3], [3, 3, 3], 'Base pale.', 24),
-    bake(13, 2, [23, 0.6], ['rollsClean', 3.5, 22.5, 4.5], [4, 4, 4]),
+    bake([19, 1, 23, 0.6], ['rollsClean', 3.5, 22.5, 3], [3, 3, 3], 'Base pale.', 24),
+    bake([13, 2, 23, 0.6], ['rollsClean', 3.5, 22.5, 4.5], [4, 4, 4]),
   ],
 };
 
@@ -194,16 +192,16 @@ const rounds: Good = {
     },
   ],
   bakes: [
-    bake(59, 1, [21, 0.5], ['rollsClean', 4, 11, 3], [3, 4, 3], 16),
-    bake(54, 2, [21.5, 0.52], ['rollsClean', 4, 11, 3], [3, 4, 3]),
-    bake(49, 3, [22, 0.54], ['rollsClean', 4, 11, 3], [4, 4, 4]),
-    bake(45, 4, [22, 0.55], ['rollsClean', 5, 11, 3], [3, 5, 4], 19),
-    bake(40, 5, [22, 0.55], ['rollsClean', 5, 13, 4], [4, 4, 4]),
-    bake(33, 6, [22.5, 0.56], ['rollsClean', 5, 13, 4], [4, 4, 4], 15),
-    bake(24, 7, [23, 0.6], ['rollsClean', 5, 13, 4], [4, 5, 5]),
-    bake(16, 8, [23.5, 0.61], ['rollsClean', 5, 13, 4], [4, 5, 5]),
-    bake(9, 9, [23, 0.6], ['rollsClean', 5, 13, 4], [4, 5, 5]),
-    bake(2, 9, [23.5, 0.62], ['rollsClean', 5, 13.5, 4], [4, 4, 5]),
+    bake([59, 1, 21, 0.5], ['rollsClean', 4, 11, 3], [3, 4, 3], 16),
+    bake([54, 2, 21.5, 0.52], ['rollsClean', 4, 11, 3], [3, 4, 3]),
+    bake([49, 3, 22, 0.54], ['rollsClean', 4, 11, 3], [4, 4, 4]),
+    bake([45, 4, 22, 0.55], ['rollsClean', 5, 11, 3], [3, 5, 4], 19),
+    bake([40, 5, 22, 0.55], ['rollsClean', 5, 13, 4], [4, 4, 4]),
+    bake([33, 6, 22.5, 0.56], ['rollsClean', 5, 13, 4], [4, 4, 4], 15),
+    bake([24, 7, 23, 0.6], ['rollsClean', 5, 13, 4], [4, 5, 5]),
+    bake([16, 8, 23.5, 0.61], ['rollsClean', 5, 13, 4], [4, 5, 5]),
+    bake([9, 9, 23, 0.6], ['rollsClean', 5, 13, 4], [4, 5, 5]),
+    bake([2, 9, 23.5, 0.62], ['rollsClean', 5, 13.5, 4], [4, 4, 5]),
   ],
 };
 
@@ -219,7 +217,7 @@ const thins: Good = {
     },
     { daysAgo: 1, why: 'Thinner; not baked yet', change: all(thickness(1.6), more('water', -22)) },
   ],
-  bakes: [bake(5, 1, [23, 0.6], ['sticks', 2.1, 12, 4.5], [3, 2, 2], 'Hard to roll, tastes raw in the middle.', 4)],
+  bakes: [bake([5, 1, 23, 0.6], ['sticks', 2.1, 12, 4.5], [3, 2, 2], 'Hard to roll, tastes raw in the middle.', 4)],
 };
 
 const scones: Good = {
@@ -239,11 +237,11 @@ const scones: Good = {
     { daysAgo: 7, why: 'Oat back to a seventh: the mill says 12 mg/kg', change: share('oat_flour', 0.14) },
   ],
   bakes: [
-    bake(43, 1, [22, 0.55], ['tacky', 19, 13.5, 4], [3, 4, 3]),
-    bake(37, 2, [22, 0.55], ['tacky', 19, 13.5, 4], [3, 4, 4]),
-    bake(31, 3, [22.5, 0.58], ['sticks', 19, 13.5, 4], [2, 4, 3], 4, 14),
-    bake(22, 4, [23, 0.6], ['tacky', 19, 13.5, 4], [3, 4, 4], 14),
-    bake(10, 5, [23, 0.6], ['tacky', 19, 16.5, 4.5], [3, 5, 4]),
+    bake([43, 1, 22, 0.55], ['tacky', 19, 13.5, 4], [3, 4, 3]),
+    bake([37, 2, 22, 0.55], ['tacky', 19, 13.5, 4], [3, 4, 4]),
+    bake([31, 3, 22.5, 0.58], ['sticks', 19, 13.5, 4], [2, 4, 3], 4, 14),
+    bake([22, 4, 23, 0.6], ['tacky', 19, 13.5, 4], [3, 4, 4], 14),
+    bake([10, 5, 23, 0.6], ['tacky', 19, 16.5, 4.5], [3, 5, 4]),
   ],
 };
 

@@ -78,7 +78,8 @@ export function FindingsList({ evaluation, stage, formula, pantry, places, onApp
   );
 }
 
-function inOrder(evaluation: Evaluation, stage: StageName): Finding[] {
+/** What is found, this stage's first, worst first. */
+export function inOrder(evaluation: Evaluation, stage: StageName): Finding[] {
   const of = (name: StageName) => {
     const one = evaluation[name];
     return one.state === 'waiting' ? [] : one.findings;

@@ -1,5 +1,6 @@
 import { useId, useState } from 'react';
 import Box from '@mui/material/Box';
+import Link from '@mui/material/Link';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
@@ -7,9 +8,12 @@ import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
-import type { Outlook } from '@north-leaf/core';
+import type { Finding, Outlook } from '@north-leaf/core';
+import { findingWords } from '@north-leaf/words';
+import { useVoice } from '../../platform/preferences';
+import { Leaf } from '../../ui/frame/leaf';
 import { Note } from '../../ui/frame/note';
-import { typeSize, media } from '../../ui/theme/theme';
+import { typeSize, media, under } from '../../ui/theme/theme';
 import { t } from '../../platform/words';
 
 export type BakedPoint = { readonly number: number; readonly version: number; readonly crisp: number; readonly tender: number };
@@ -221,6 +225,50 @@ function Zone({ outlook: { zone } }: { outlook: Outlook }) {
   );
 }
 
+/** Where it lands and with what spread, in words. */
+const landing = ({ crisp, tender }: Outlook) =>
+  t('workspace.crispValueSdTenderValue2Sd2Of', {
+    value: crisp.value.toFixed(1),
+    sd: crisp.sd.toFixed(1),
+    value2: tender.value.toFixed(1),
+    sd2: tender.sd.toFixed(1),
+  });
+
+/** Where the Outlook has no column of its own: what it says and the worst finding, in one line above the board, and the way to the rest. */
+export function OutlookStrip({ outlook, worst, stale }: { outlook: Outlook; worst: Finding | undefined; stale: boolean }) {
+  const { palette } = useTheme();
+  const voice = useVoice();
+  return (
+    <Box
+      sx={{
+        display: 'none',
+        gridColumn: '1 / -1',
+        alignItems: 'center',
+        columnGap: 4,
+        flexWrap: 'wrap',
+        px: 4,
+        py: 2,
+        fontSize: typeSize.small,
+        borderBottom: `1px solid ${palette.divider}`,
+        [under.desk]: { display: 'flex' },
+      }}
+    >
+      <Box component="b" sx={{ opacity: stale ? 0.6 : 1 }}>
+        {landing(outlook)}
+      </Box>
+      {worst && (
+        <Box component="span" sx={{ display: 'inline-flex', alignItems: 'center', gap: 1 }}>
+          <Leaf state={worst.level === 'note' ? 'good' : worst.level} size={17} label />
+          {findingWords(worst, voice).what}
+        </Box>
+      )}
+      <Link href="#outlook" sx={{ ml: 'auto' }}>
+        {t('workspace.outlookAndFindings')}
+      </Link>
+    </Box>
+  );
+}
+
 /** Points that one digit shows. */
 const SEEN = 0.05;
 function OutlookWords({ outlook }: { outlook: Outlook | null }) {
@@ -233,12 +281,7 @@ function OutlookWords({ outlook }: { outlook: Outlook | null }) {
   return (
     <Box sx={{ fontSize: typeSize.caption, lineHeight: '17px', color: 'text.secondary', pt: 2 }}>
       <Box component="span" sx={{ color: 'text.primary', fontWeight: 650 }} data-testid="outlook-words">
-        {t('workspace.crispValueSdTenderValue2Sd2Of', {
-          value: outlook.crisp.value.toFixed(1),
-          sd: outlook.crisp.sd.toFixed(1),
-          value2: outlook.tender.value.toFixed(1),
-          sd2: outlook.tender.sd.toFixed(1),
-        })}
+        {landing(outlook)}
       </Box>{' '}
       {outlook.underFilling && t('workspace.thisIsTheDoughUnderItsFilling')}
       {most.length > 0 ? t('workspace.movedMostByMost', { most: most.join(', ') }) : t('workspace.asTheFirstFormulaOfItsFamily')}{' '}

@@ -121,7 +121,18 @@ function StageTab({
         </Box>
         <Leaf state={state} size={19} label />
       </Box>
-      <Box data-ask={ruledBy[name]} sx={{ display: 'flex', alignItems: 'baseline', gap: 1.5, whiteSpace: 'nowrap', overflow: 'hidden' }}>
+      <Box
+        data-ask={ruledBy[name]}
+        sx={{
+          display: 'flex',
+          alignItems: 'baseline',
+          columnGap: 1.5,
+          whiteSpace: 'nowrap',
+          overflow: 'hidden',
+          // Narrow stages say all of it too, one under the other.
+          [under.desk]: { flexWrap: 'wrap', whiteSpace: 'normal' },
+        }}
+      >
         <Box
           component="span"
           data-testid={`ruling-${name}`}

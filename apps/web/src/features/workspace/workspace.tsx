@@ -26,8 +26,8 @@ import { KeepBoard } from '../keep/doors';
 import { PrintedFormula } from '../paper/doors';
 import { SheetBoard } from '../sheet/doors';
 import { countedChanges, discardChanges, useDraft } from '../formulas/doors';
-import { FindingsList } from './findings-list';
-import { OutlookField } from './outlook-field';
+import { FindingsList, inOrder } from './findings-list';
+import { OutlookField, OutlookStrip } from './outlook-field';
 import { SaveVersionButton } from './save-version';
 import { StoringStrip, StoringWords } from './storing';
 import { TheLine } from './the-line';
@@ -90,6 +90,7 @@ export function Workspace({ detail, saved, stage, onStage, kitchen, pantry }: Pr
           [under.phone]: { gridTemplateColumns: 'minmax(0, 1fr)' },
         }}
       >
+        {evaluation?.outlook && <OutlookStrip outlook={evaluation.outlook} worst={inOrder(evaluation, stage)[0]} stale={stale} />}
         {evaluation ? (
           <BoardProvider evaluation={evaluation} stale={stale} kitchen={kitchen} pantry={pantry}>
             <Shown />
@@ -213,6 +214,7 @@ function Aside({
   return (
     <Box
       component="aside"
+      id="outlook"
       aria-label={t('workspace.outlookAndFindings')}
       sx={{
         p: '12px 16px',

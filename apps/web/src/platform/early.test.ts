@@ -1,0 +1,33 @@
+import { askEarly, takeEarly } from './early';
+import { request } from './http';
+
+const asked: string[] = [];
+beforeEach(() => {
+  asked.length = 0;
+  globalThis.fetch = (async (url: string, { method = 'GET' }: RequestInit = {}) => {
+    asked.push(`${method} ${url}`);
+    return new Response(JSON.stringify({ answer: asked.length }), { status: 200, headers: { 'content-type': 'application/json' } });
+  }) as unknown as typeof fetch;
+});
+
+describe('what was asked for early', () => {
+  it('is taken once, by whoever asks for it first; the next asks the server', async () => {
+    askEarly(['/kitchen']);
+    expect(await request('GET /kitchen', {})).toEqual({ answer: 1 });
+    expect(await request('GET /kitchen', {})).toEqual({ answer: 2 });
+    expect(asked).toEqual(['GET /api/kitchen', 'GET /api/kitchen']);
+  });
+  it('is old once something is written', async () => {
+    askEarly(['/kitchen']);
+    await request('DELETE /kitchen/mat', {});
+    expect(takeEarly('/kitchen')).toBeUndefined();
+    expect(await request('GET /kitchen', {})).toEqual({ answer: 3 });
+  });
+  it('is old after a while', () => {
+    jest.useFakeTimers();
+    askEarly(['/kitchen']);
+    jest.advanceTimersByTime(6000);
+    expect(takeEarly('/kitchen')).toBeUndefined();
+    jest.useRealTimers();
+  });
+});
