@@ -7,6 +7,7 @@ import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
+import useMediaQuery from '@mui/material/useMediaQuery';
 import { useTheme } from '@mui/material/styles';
 import type { Finding, Outlook } from '@north-leaf/core';
 import { findingWords } from '@north-leaf/words';
@@ -238,10 +239,13 @@ const landing = ({ crisp, tender }: Outlook) =>
 export function OutlookStrip({ outlook, worst, stale }: { outlook: Outlook; worst: Finding | undefined; stale: boolean }) {
   const { palette } = useTheme();
   const voice = useVoice();
+  // Where the column stands, nothing is said twice to whoever hears the page.
+  const isNarrow = useMediaQuery(under.desk, { noSsr: true });
+  if (!isNarrow) return null;
   return (
     <Box
       sx={{
-        display: 'none',
+        display: 'flex',
         gridColumn: '1 / -1',
         alignItems: 'center',
         columnGap: 4,
@@ -250,7 +254,6 @@ export function OutlookStrip({ outlook, worst, stale }: { outlook: Outlook; wors
         py: 2,
         fontSize: typeSize.small,
         borderBottom: `1px solid ${palette.divider}`,
-        [under.desk]: { display: 'flex' },
       }}
     >
       <Box component="b" sx={{ opacity: stale ? 0.6 : 1 }}>
