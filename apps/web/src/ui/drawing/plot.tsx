@@ -25,7 +25,7 @@ export function Plot({ summary, data, layout, height, columns }: Props) {
   const tableId = useId();
   return (
     <Box>
-      <Box ref={box} role="img" aria-label={summary} sx={{ minHeight: height, contain: 'inline-size' }} />
+      <Box ref={box} role="img" aria-label={summary} sx={{ minHeight: height, contain: 'inline-size', overflow: 'hidden' }} />
       <Button
         size="small"
         onClick={() => setNumbers(!numbers)}
@@ -70,19 +70,18 @@ function useDrawn({ data, layout, height }: Pick<Props, 'data' | 'layout' | 'hei
   const { palette, typography } = useTheme();
   const box = useRef<HTMLDivElement>(null);
   // Its width is the room's, never the other way round: the library writes pixels, and a grid would grow to keep them.
+  const [width, setWidth] = useState(0);
   useEffect(() => {
     const at = box.current;
     if (!at) return;
-    const watch = new ResizeObserver(() => {
-      if (at.classList.contains('js-plotly-plot')) void import('./plotly').then(({ Plotly }) => void Plotly.Plots.resize(at));
-    });
+    const watch = new ResizeObserver(() => setWidth(at.clientWidth));
     watch.observe(at);
     return () => watch.disconnect();
   }, []);
   useEffect(() => {
     let gone = false;
     void import('./plotly').then(({ Plotly }) => {
-      if (gone || !box.current) return;
+      if (gone || !box.current || width === 0) return;
       const axis = {
         gridcolor: palette.divider,
         linecolor: palette.leaf.edge,
@@ -96,6 +95,7 @@ function useDrawn({ data, layout, height }: Pick<Props, 'data' | 'layout' | 'hei
         box.current,
         data as PlotlyType.Data[],
         {
+          width,
           height,
           margin: { t: 24, r: 12, b: 34, l: 40 },
           paper_bgcolor: 'rgba(0,0,0,0)',
@@ -114,6 +114,6 @@ function useDrawn({ data, layout, height }: Pick<Props, 'data' | 'layout' | 'hei
     return () => {
       gone = true;
     };
-  }, [data, layout, height, palette, typography]);
+  }, [data, layout, width, height, palette, typography]);
   return box;
 }
