@@ -3,23 +3,12 @@ import type { Page } from '@playwright/test';
 import { expect, test } from './a-house.js';
 import { complaints, CRACKER } from './a-page.js';
 
-const pages = [
-  '/today',
-  '/formulas',
-  ...['blend', 'dough', 'chill', 'sheet', 'bake', 'keep'].map((stage) => `${CRACKER}/${stage}`),
-  '/run',
-  '/run/new',
-  '/bakes',
-  `/bakes/new?formula=${CRACKER.split('/').at(-1)}&version=2`,
-  '/trials',
-  '/pantry/lots',
-  '/pantry/ingredients',
-  '/pantry/preparations',
-  '/kitchen',
-  '/setup',
-  '/words',
-  '/begin',
-] as const;
+const rooms = {
+  boards: ['blend', 'dough', 'chill', 'sheet', 'bake', 'keep'].map((stage) => `${CRACKER}/${stage}`),
+  'the day': ['/today', '/formulas', '/run', '/run/new', '/bakes', `/bakes/new?formula=${CRACKER.split('/').at(-1)}&version=2`, '/trials'],
+  'the house': ['/pantry/lots', '/pantry/ingredients', '/pantry/preparations', '/kitchen', '/setup', '/words', '/begin'],
+};
+const pages = Object.values(rooms).flat();
 
 async function open(page: Page, path: string): Promise<void> {
   // A page that is still being looked through may cut the loading of the next one short: then it is gone to again.
@@ -38,12 +27,11 @@ const wears = (page: Page, face: 'light' | 'dark') =>
   page.addInitScript((kept) => localStorage.setItem('north-leaf-preferences', kept), JSON.stringify({ state: { face }, version: 2 }));
 
 // 640 px is a desk of 1280 at 200 %.
-for (const [face, width, height] of [
-  ['light', 1280, 800],
-  ['dark', 640, 400],
-] as const)
+for (const [face, width, height, [room, pages]] of Object.entries(rooms).flatMap(
+  (one) => [['light', 1280, 800, one], ['dark', 640, 400, one]] as const, // prettier-ignore
+))
   // prettier-ignore
-  test(`every main page in the ${face} face, ${width} px wide, has nothing axe finds and is no wider than its screen`, async ({ page }) => {
+  test(`every page of ${room} in the ${face} face, ${width} px wide, has nothing axe finds and is no wider than its screen`, async ({ page }) => {
     const errors = complaints(page);
     await wears(page, face);
     await page.setViewportSize({ width, height });

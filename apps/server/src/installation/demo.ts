@@ -11,6 +11,7 @@ import {
   thirstOfBlend,
   type Formula,
   type Happened,
+  type Kitchen,
   type Learned,
   type Pantry,
 } from '@north-leaf/core';
@@ -47,12 +48,12 @@ const idIn = (kitchenId: string, id: string) => (kitchenId === demoKitchen.id ? 
 
 /** The demo as it first was, as a kitchen of this id. */
 export async function putDemo(manager: EntityManager, kitchenId: string): Promise<void> {
-  await putSmall(manager, kitchenId);
-  await putStory(manager, kitchenId, today(), (id) => idIn(kitchenId, id));
+  const kitchen = await putSmall(manager, kitchenId);
+  await putStory(manager, kitchen, today(), (id) => idIn(kitchenId, id));
 }
 
 /** What the story begins from: two formulas and the first three bakes. */
-async function putSmall(manager: EntityManager, kitchenId: string): Promise<void> {
+async function putSmall(manager: EntityManager, kitchenId: string): Promise<Kitchen> {
   const of = (id: string) => idIn(kitchenId, id);
   const kitchen = { ...demoKitchen, id: kitchenId, learned: learnedOfDemo(of) };
   await manager.insert(KitchenEntity, { id: kitchenId, name: demoKitchen.name, document: kitchen as never });
@@ -120,6 +121,7 @@ async function putSmall(manager: EntityManager, kitchenId: string): Promise<void
     savedAt: '2026-11-03T06:10:00Z',
   });
   for (const bake of demoBakes) await insertBake(manager, kitchenId, bake);
+  return kitchen;
 }
 
 /** The part of the demo's pantry that a formula reads. */

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { gunzipSync } from 'node:zlib';
-import { demoKitchen } from '@north-leaf/core';
+import type { Kitchen } from '@north-leaf/core';
 import type { EntityManager } from 'typeorm';
 
 /** Made by `npm run demo:make`: what the story became in a database, told as of one day. */
@@ -23,7 +23,8 @@ export const daysLater = (text: string, days: number): string =>
 const told = ['name', 'family', 'newestVersion', 'blendName', 'doughOf', 'savedAt', 'savedBy', 'bakes', 'likedSum', 'likedCount', 'judged'];
 
 /** Puts the story beside the small demo of a kitchen, told as of a day. `idOf` is how that demo's ids are written in this kitchen. */
-export async function putStory(manager: EntityManager, kitchenId: string, on: string, idOf: (id: string) => string): Promise<void> {
+export async function putStory(manager: EntityManager, kitchen: Kitchen, on: string, idOf: (id: string) => string): Promise<void> {
+  const kitchenId = kitchen.id;
   const story = keptStory();
   const days = Math.round((Date.parse(on) - Date.parse(story.on)) / 86_400_000);
   const own = new Set(story.rows.flatMap(({ table, row }) => (table === 'lots' ? [] : [row['id'] as string])));
@@ -32,8 +33,7 @@ export async function putStory(manager: EntityManager, kitchenId: string, on: st
       if (one.table !== table) return [];
       const text = JSON.stringify({ ...one.row, kitchenId }).replace(UUID, (id) => (own.has(id) ? idOf(id) : id));
       // The kitchen of every version is the demo's as it is: it is not kept forty times, and its own days stay.
-      const kitchen = table === 'formula_versions' ? { kitchen: { ...demoKitchen, id: kitchenId } } : {};
-      return [{ ...(JSON.parse(daysLater(text, days)) as object), ...kitchen }];
+      return [{ ...(JSON.parse(daysLater(text, days)) as object), ...(table === 'formula_versions' ? { kitchen } : {}) }];
     });
     const known = told.map((column) => `"${column}" = excluded."${column}"`).join(', ');
     await manager.query(

@@ -1,9 +1,10 @@
 import { useEffect, useState } from 'react';
 import { proxy } from 'comlink';
-import { coreVersion, type Evaluation, type Formula, type Kitchen, type Pantry } from '@north-leaf/core';
+import type { Evaluation, Formula, Kitchen, Pantry } from '@north-leaf/core';
 import type { FormulaVersion } from '@north-leaf/contracts';
 import { useDraft } from '../formulas/doors';
 import { useEarlyDough } from '../board/doors';
+import { isAsSaved } from './as-saved';
 import { opened } from '../../platform/worker-kit';
 import type { EvaluationApi } from './evaluation.worker';
 
@@ -19,12 +20,12 @@ const SILENT_MS = 150;
 
 /**
  * Works the draft out in a worker, at every change. Typing never waits: of several waiting changes only the newest is done, and
- * the page is drawn again when the answer is there, not when the key is pressed. What this core worked out when the version was
- * saved stands meanwhile, as old.
+ * the page is drawn again when the answer is there, not when the key is pressed. What was worked out when the version was saved
+ * stands meanwhile where nothing it was made of has changed.
  */
 export function useEvaluation(kitchen: Kitchen, pantry: Pantry, saved: FormulaVersion): Evaluated {
   const [evaluated, setEvaluated] = useState<Evaluated>(() =>
-    saved.coreVersion === coreVersion
+    isAsSaved(saved, kitchen, pantry)
       ? { evaluation: saved.evaluation, of: saved.formula, stale: true, failed: false }
       : { evaluation: null, of: null, stale: false, failed: false },
   );
