@@ -1,11 +1,10 @@
 import '@fontsource-variable/hanken-grotesk/wght.css';
-import { coreVersion } from '@north-leaf/core';
 import { pageAt } from './pages';
 import { askEarly } from './platform/early';
 
 // The page that is wanted, and what it will ask for, are fetched beside what stands round it, not after it.
 const wanted = pageAt(window.location.pathname.replace(/^\/$/, '/today'));
-if (wanted) askEarly([...wanted.asks, '/kitchen', `/pantry?have=${coreVersion}`]);
+if (wanted) askEarly([...wanted.asks, '/kitchen']);
 void wanted?.page.load();
 void import('./app').then(({ start }) => {
   start(document.getElementById('root')!);

@@ -1,35 +1,43 @@
+import { coreVersion } from '@north-leaf/core';
 import type { ComponentType } from 'react';
 
 type Page = {
   readonly path: string;
   readonly load: () => Promise<{ readonly Component: ComponentType }>;
-  /** What it asks the server for, beside the kitchen and the pantry. */ readonly asks?: readonly string[];
+  /** What it asks the server for, beside the kitchen. A page that names what it will not read keeps a connection open for nothing. */ readonly asks?: readonly string[];
 };
+
+/** Ingredients and lots, as this core reads them. */
+const PANTRY = `/pantry?have=${coreVersion}`;
 
 /** The bench has no rail: its whole screen is for the step. */
 export const bench: Page = { path: '/run/:bakeId', load: async () => ({ Component: (await import('./features/runs/run-page')).RunPage }) };
 
 /** Every page is its own piece of code, loaded when it is gone to. */
 export const pages: readonly Page[] = [
-  { path: '/formulas', load: async () => ({ Component: (await import('./features/workspace/formulas-page')).FormulasPage }) },
+  {
+    path: '/formulas',
+    load: async () => ({ Component: (await import('./features/workspace/formulas-page')).FormulasPage }),
+    asks: [PANTRY],
+  },
   {
     path: '/formulas/:id/:stage?',
     load: async () => ({ Component: (await import('./features/workspace/formula-page')).FormulaPage }),
-    asks: ['/formulas/:id'],
+    asks: ['/formulas/:id', PANTRY],
   },
   {
     path: '/today',
     load: async () => ({ Component: (await import('./features/today/today-page')).TodayPage }),
-    asks: ['/formulas/names', '/bakes/running'],
+    asks: ['/formulas/names', '/bakes/running', PANTRY],
   },
   { path: '/run', load: async () => ({ Component: (await import('./features/runs/runs-page')).RunsPage }) },
-  { path: '/run/new', load: async () => ({ Component: (await import('./features/runs/start-page')).StartPage }) },
-  { path: '/bakes', load: async () => ({ Component: (await import('./features/bakes/bakes-page')).BakesPage }) },
+  { path: '/run/new', load: async () => ({ Component: (await import('./features/runs/start-page')).StartPage }), asks: [PANTRY] },
+  { path: '/bakes', load: async () => ({ Component: (await import('./features/bakes/bakes-page')).BakesPage }), asks: [PANTRY] },
   { path: '/bakes/new', load: async () => ({ Component: (await import('./features/bakes/record-page')).RecordPage }) },
   { path: '/bakes/:id', load: async () => ({ Component: (await import('./features/bakes/bake-page')).BakePage }) },
   { path: '/trials', load: async () => ({ Component: (await import('./features/trials/trials-page')).TrialsPage }) },
-  { path: '/pantry/blends', load: async () => ({ Component: (await import('./features/blends/blends-page')).BlendsPage }) },
-  { path: '/pantry/:face', load: async () => ({ Component: (await import('./features/pantry/pantry-page')).PantryPage }) },
+  { path: '/pantry/blends', load: async () => ({ Component: (await import('./features/blends/blends-page')).BlendsPage }), asks: [PANTRY] },
+  { path: '/pantry/:face', load: async () => ({ Component: (await import('./features/pantry/pantry-page')).PantryPage }), asks: [PANTRY] },
   { path: '/kitchen/:list?/:id?', load: async () => ({ Component: (await import('./features/kitchen/kitchen-page')).KitchenPage }) },
   { path: '/begin', load: async () => ({ Component: (await import('./features/setup/begin-page')).BeginPage }) },
   { path: '/setup', load: async () => ({ Component: (await import('./features/setup/setup-page')).SetupPage }) },

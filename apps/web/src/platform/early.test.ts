@@ -2,9 +2,11 @@ import { askEarly, takeEarly } from './early';
 import { request } from './http';
 
 const asked: string[] = [];
+const signals: (AbortSignal | undefined)[] = [];
 beforeEach(() => {
-  asked.length = 0;
-  globalThis.fetch = (async (url: string, { method = 'GET' }: RequestInit = {}) => {
+  asked.length = signals.length = 0;
+  globalThis.fetch = (async (url: string, { method = 'GET', signal }: RequestInit = {}) => {
+    signals.push(signal ?? undefined);
     asked.push(`${method} ${url}`);
     return new Response(JSON.stringify({ answer: asked.length }), { status: 200, headers: { 'content-type': 'application/json' } });
   }) as unknown as typeof fetch;
@@ -28,6 +30,14 @@ describe('what was asked for early', () => {
     askEarly(['/kitchen']);
     jest.advanceTimersByTime(6000);
     expect(takeEarly('/kitchen')).toBeUndefined();
+    jest.useRealTimers();
+  });
+  it('holds no connection open: what nobody took is stopped, what was taken is not', () => {
+    jest.useFakeTimers();
+    askEarly(['/kitchen', '/pantry']);
+    void takeEarly('/kitchen');
+    jest.advanceTimersByTime(6000);
+    expect(signals.map((signal) => signal!.aborted)).toEqual([false, true]);
     jest.useRealTimers();
   });
 });
