@@ -43,6 +43,8 @@ function aHouse(worker: number) {
   return { base, start, kill, madeNew };
 }
 
+const WHOLE_BOARDS = { name: 'north-leaf-preferences', value: JSON.stringify({ state: { wholeBoards: true }, version: 3 }) };
+
 export type House = ReturnType<typeof aHouse>;
 
 export const test = plain.extend<{ opened: void }, { house: House }>({
@@ -63,5 +65,7 @@ export const test = plain.extend<{ opened: void }, { house: House }>({
     { auto: true, timeout: 120_000 },
   ],
   baseURL: async ({ house }, use) => use(house.base),
+  // Journeys go through all of every board; what a newcomer sees first has a journey of its own.
+  storageState: async ({ house }, use) => use({ cookies: [], origins: [{ origin: house.base, localStorage: [WHOLE_BOARDS] }] }),
 });
 export { expect } from '@playwright/test';

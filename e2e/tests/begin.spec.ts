@@ -159,3 +159,19 @@ test('a box of flour mix, read by its label, becomes a formula whose water is ri
   await expect(page.getByText(/is no text/)).toHaveCount(0);
   expect(found).toEqual([]);
 });
+
+test('who wants something good is shown goods with what each asks, and one press names and makes it', async ({ page }) => {
+  const errors = complaints(page);
+  await page.goto('/formulas');
+  await page.getByRole('button', { name: 'New formula' }).click();
+  await page.getByRole('button', { name: 'Show me a good one' }).click();
+  const goods = page.getByRole('group', { name: 'What to make' });
+  const first = goods.getByRole('button').first();
+  await expect(first).toContainText(/\d+ min of hands\s*baked after/);
+  await goods.getByRole('button', { name: /^Shortbread/ }).click();
+  await expect(goods.getByRole('button', { pressed: true })).toHaveText(/^Shortbread/);
+  await expect(page.getByLabel('Name')).toHaveValue('Shortbread');
+  await page.getByRole('button', { name: 'Make it', exact: true }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Shortbread' })).toBeVisible();
+  expect(errors).toEqual([]);
+});

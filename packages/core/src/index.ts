@@ -170,6 +170,7 @@ export { suitability, suitName } from './ingredient/safety/suits.js';
 export { suits } from './facts/suits.js';
 export { isOfMixing, mixingSteps, runSteps } from './run/plan/steps.js';
 export { ahead, beginningFor, leftMin, runTimes } from './run/times.js';
+export { firstMinutes } from './run/first-minutes.js';
 export { runState, isFarFromPlanned, weighToleranceG } from './run/state.js';
 export { bowlDough } from './run/bowl.js';
 export { neededRests } from './run/needed-rests.js';

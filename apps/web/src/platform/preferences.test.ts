@@ -10,7 +10,7 @@ describe('what a baker sees first', () => {
   ])('units kept as one word (%s) are the set they meant, and the face stays', async (word, units) => {
     localStorage.setItem(KEPT, JSON.stringify({ state: { units: word, face: 'early' }, version: 0 }));
     await usePreferences.persist.rehydrate();
-    expect(usePreferences.getState()).toMatchObject({ units, face: 'dark', language: 'en', cups: false });
+    expect(usePreferences.getState()).toMatchObject({ units, face: 'dark', language: 'en', cups: false, wholeBoards: true });
   });
 
   it('units of today come back as they were kept', async () => {

@@ -17,6 +17,7 @@ export type Preferences = {
   readonly face: FaceWish;
   /** Cups and spoons stand beside grams. */ readonly cups: boolean;
   readonly benchSize: BenchSize;
+  /** Boards show all they have, not only their answer. */ readonly wholeBoards: boolean;
   /** One letter does something while no field has the focus. */ readonly letterKeys: boolean;
 };
 type Kept = Preferences & { readonly set: (some: Partial<Preferences>) => void };
@@ -31,11 +32,12 @@ export const usePreferences = create<Kept>()(
       cups: false,
       benchSize: 1,
       letterKeys: true,
+      wholeBoards: false,
       set: (some) => set(some),
     }),
     {
       name: 'north-leaf-preferences',
-      version: 2,
+      version: 3,
       migrate: (kept) => {
         const { units, face, ...rest } = kept as { readonly units: Units | 'metric' | 'imperial'; readonly face?: string };
         return {
@@ -44,6 +46,8 @@ export const usePreferences = create<Kept>()(
           units: units === 'imperial' ? imperial : typeof units === 'string' ? metric : units,
           // The dark face was called early.
           face: face === 'early' ? 'dark' : (face ?? 'device'),
+          // Before boards could be short they showed all, and whoever baked with them knows where things stand.
+          wholeBoards: true,
         } as Kept;
       },
     },

@@ -1,7 +1,8 @@
 import { families } from '../facts/families.js';
 import { aFilling, resultOf, withSet } from '../worked/a-formula.js';
 import { middles } from './middles.js';
-import { referenceFeatures, referenceFormula, referencePantry } from '../solve/reference.js';
+import { firstMinutes } from '../run/first-minutes.js';
+import { referenceFeatures, referenceFormula, referenceMinutes, referencePantry } from '../solve/reference.js';
 import { referenceKitchen } from '../solve/reference-kitchen.js';
 import { evaluate } from '../evaluate.js';
 import type { Formula } from '../document/formula.js';
@@ -16,6 +17,12 @@ describe('the middle of a family', () => {
     const now = referenceFeatures(firsts.get(family.id)!);
     for (const [name, value] of Object.entries(middles[family.id]!))
       expect({ [name]: value }).toEqual({ [name]: expect.closeTo(now[name as keyof typeof now], 3) });
+  });
+  it.each(each)('%s: what it asks of hands and the clock is what its run asks today (npm run middles)', (_name, family) => {
+    const asks = firstMinutes[family.id]!;
+    expect(asks).toEqual(referenceMinutes(firsts.get(family.id)!));
+    expect(asks.handsMin).toBeGreaterThan(0);
+    expect(asks.outMin).toBeGreaterThan(0.8 * asks.handsMin);
   });
   it.each(each)(
     '%s: its first formula, with the water its family is meant to end with, stands in the middle of its zone',

@@ -3,6 +3,8 @@ import { evaluate, problemsOf } from '../evaluate.js';
 import { families } from '../facts/families.js';
 import { textureFeatureNames } from '../facts/texture.js';
 import { publishedIngredients } from '../ingredient/published.js';
+import { runSteps } from '../run/plan/steps.js';
+import { runTimes, timeline } from '../run/times.js';
 import { referenceKitchen } from './reference-kitchen.js';
 import { starterFormula } from './starter.js';
 import { textureFeatures } from '../outlook/outlook.js';
@@ -10,6 +12,7 @@ import type { Formula } from '../document/formula.js';
 import type { Pantry } from '../document/pantry.js';
 import type { Family } from '../facts/families.js';
 import type { MiddleFeature } from '../facts/texture.js';
+import type { FirstMinutes } from '../run/first-minutes.js';
 
 export const referencePantry: Pantry = { ingredients: publishedIngredients(), lots: {} };
 
@@ -37,6 +40,22 @@ export function referenceFeatures(formula: Formula): Readonly<Record<MiddleFeatu
   return Object.fromEntries(names.map((name) => [name, Number(features[name].toPrecision(4))])) as never;
 }
 
-/** Of every family, in the order of the table. */
-export const referenceMiddles = (): Record<string, Readonly<Record<MiddleFeature, number>>> =>
-  Object.fromEntries(Object.values(families).map((family) => [family.id, referenceFeatures(referenceFormula(family))]));
+/** Every family's first formula, in the order of the table. */
+export const referenceFormulas = (): (readonly [id: string, Formula])[] =>
+  Object.values(families).map((family) => [family.id, referenceFormula(family)]);
+
+/**
+ * What it asks of hands and of the clock in that kitchen, made once as it stands: what `run/first-minutes` holds.
+ *
+ * Units    min, whole; pieces.
+ * Throws   InputError for a formula that is not worked out to its end.
+ * Findings none.
+ * Source   run/plan/steps; minutes of hands are judgement (facts/run).
+ */
+export function referenceMinutes(formula: Formula): FirstMinutes {
+  const evaluation = evaluate(formula, referenceKitchen, referencePantry);
+  const steps = runSteps({ formula, kitchen: referenceKitchen, pantry: referencePantry }, evaluation);
+  const out = steps.findLastIndex(({ stage }) => stage === 'bake');
+  const pieces = evaluation.sheet.state === 'waiting' ? 0 : evaluation.sheet.result.pieces;
+  return { handsMin: Math.round(runTimes(steps).handsMin), outMin: Math.round(timeline(steps)[out]!.endMin), pieces };
+}

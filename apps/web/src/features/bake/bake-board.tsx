@@ -31,7 +31,7 @@ import { Choice } from '../../ui/form/choice';
 import { FieldRow } from '../../ui/form/field-row';
 import { LearnedHere } from '../kitchen/doors';
 import { useDraft } from '../formulas/doors';
-import { stageQuestions, Board, FormulaField, useAnswer, useSurroundings, useFormula, useSet } from '../board/doors';
+import { stageQuestions, Board, FormulaField, OnWholeBoard, useAnswer, useSurroundings, useFormula, useSet } from '../board/doors';
 import { useLooks } from './bake-study';
 import { AcrylamideLine } from './acrylamide';
 import { BakePicture } from './bake-picture';
@@ -161,22 +161,24 @@ function BakeSettings({ looks }: { looks: ReturnType<typeof useLooks> }) {
       <TraysAndLayer />
       <Into />
       {result && <DoneWords result={result} />}
-      {result && (
-        <Looks
-          {...looks}
-          goldenFromTone={result.goldenFromTone}
-          startsDark={result.startsDark}
-          coreC={result.coreC}
-          dryBelowShare={result.dryBelowShare}
-        />
-      )}
       {result && <AcrylamideLine result={result} />}
-      <DoneByMoisture result={result} thick={thick} />
-      <DoneByCore result={result} thick={thick} />
-      <Suspense>
-        <LearnedHere kitchen={kitchen} of={learnedHere(formula)} />
-      </Suspense>
-      <WeighTray />
+      <OnWholeBoard>
+        {result && (
+          <Looks
+            {...looks}
+            goldenFromTone={result.goldenFromTone}
+            startsDark={result.startsDark}
+            coreC={result.coreC}
+            dryBelowShare={result.dryBelowShare}
+          />
+        )}
+        <DoneByMoisture result={result} thick={thick} />
+        <DoneByCore result={result} thick={thick} />
+        <Suspense>
+          <LearnedHere kitchen={kitchen} of={learnedHere(formula)} />
+        </Suspense>
+        <WeighTray />
+      </OnWholeBoard>
       <Note pt={2}>{t('bake.traysAndSteamBurnDryClothsOpen')}</Note>
     </Box>
   );

@@ -11,7 +11,7 @@ import { Plot } from '../../ui/drawing/plot';
 import { crustTones, typeSize } from '../../ui/theme/theme';
 import type { useLooks } from './bake-study';
 import { Fact } from '../../ui/frame/fact-tile';
-import { useAnswer, Waiting } from '../board/doors';
+import { OnWholeBoard, useAnswer, Waiting } from '../board/doors';
 import { PairMapSection } from './pair-map';
 import { t } from '../../platform/words';
 import { Sentence } from '../../ui/words/sentence';
@@ -66,37 +66,39 @@ export function BakePicture({ looks }: { looks: ReturnType<typeof useLooks> }) {
       <Slices result={result} />
       <MoistureCurve result={result} looks={looks.fresh ? looks.study : null} />
       <ToneStrip result={result} />
-      <Box>
-        <Button size="small" onClick={() => setTemperatures(!temperatures)} aria-expanded={temperatures} sx={{ minHeight: 26 }}>
-          {temperatures ? t('bake.hideTemperatures') : t('bake.showTemperatures')}
-        </Button>
-        {temperatures && <TemperatureCurve result={result} />}
-      </Box>
-      <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(4, 1fr)', gap: 2 }}>
-        <Fact
-          label={t('bake.moistureSd', { sd: Math.max(0.1, result.endMoisture.sd * 100).toFixed(1) })}
-          value={`${(end.moistureShare * 100).toFixed(1)} %`}
-        />
-        <Fact
-          label={t('bake.toneTopRimBase')}
-          value={`${end.topTone.toFixed(1)} / ${end.rimTone.toFixed(1)} / ${end.baseTone.toFixed(1)}`}
-        />
-        {result.spreadRatio > 1.01 ? (
-          <Fact label={t('bake.asWideAsItWentIn')} value={`${result.spreadRatio.toFixed(1)} ×`} />
-        ) : (
+      <OnWholeBoard>
+        <Box>
+          <Button size="small" onClick={() => setTemperatures(!temperatures)} aria-expanded={temperatures} sx={{ minHeight: 26 }}>
+            {temperatures ? t('bake.hideTemperatures') : t('bake.showTemperatures')}
+          </Button>
+          {temperatures && <TemperatureCurve result={result} />}
+        </Box>
+        <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(4, 1fr)', gap: 2 }}>
           <Fact
-            label={t('bake.fromThickness', { thickness: voice.exact(result.curve.thicknessMm[0]!, 'length') })}
-            value={voice.exact(end.thicknessMm, 'length')}
+            label={t('bake.moistureSd', { sd: Math.max(0.1, result.endMoisture.sd * 100).toFixed(1) })}
+            value={`${(end.moistureShare * 100).toFixed(1)} %`}
           />
-        )}
-        {result.coreC === null ? (
-          <Fact label={t('bake.weightLost')} value={`${(end.lossShare * 100).toFixed(1)} %`} />
-        ) : (
-          <Fact label={t('bake.coldestPlace')} value={showQuantity(end.coldestC, 'temperature', units, 0)} />
-        )}
-      </Box>
-      {result.filling && <FillingFacts filling={result.filling} />}
-      <PairMapSection />
+          <Fact
+            label={t('bake.toneTopRimBase')}
+            value={`${end.topTone.toFixed(1)} / ${end.rimTone.toFixed(1)} / ${end.baseTone.toFixed(1)}`}
+          />
+          {result.spreadRatio > 1.01 ? (
+            <Fact label={t('bake.asWideAsItWentIn')} value={`${result.spreadRatio.toFixed(1)} ×`} />
+          ) : (
+            <Fact
+              label={t('bake.fromThickness', { thickness: voice.exact(result.curve.thicknessMm[0]!, 'length') })}
+              value={voice.exact(end.thicknessMm, 'length')}
+            />
+          )}
+          {result.coreC === null ? (
+            <Fact label={t('bake.weightLost')} value={`${(end.lossShare * 100).toFixed(1)} %`} />
+          ) : (
+            <Fact label={t('bake.coldestPlace')} value={showQuantity(end.coldestC, 'temperature', units, 0)} />
+          )}
+        </Box>
+        {result.filling && <FillingFacts filling={result.filling} />}
+        <PairMapSection />
+      </OnWholeBoard>
     </Box>
   );
 }

@@ -1,5 +1,5 @@
 import { useEffect } from 'react';
-import { useAnswer, Board, useFormula, Waiting, AllergenLine, stageQuestions } from '../board/doors';
+import { useAnswer, Board, useFormula, Waiting, AllergenLine, OnWholeBoard, stageQuestions } from '../board/doors';
 import { useDraft } from '../formulas/doors';
 import { BlendAnswers } from './blend-answers';
 import { BlendPicture } from './blend-picture';
@@ -26,7 +26,9 @@ export function BlendBoard() {
           <BlendRows />
           <MustSuit />
           <AllergenLine />
-          <FindBlends />
+          <OnWholeBoard>
+            <FindBlends />
+          </OnWholeBoard>
         </>
       }
     >

@@ -9,7 +9,7 @@ import { Fact } from '../../ui/frame/fact-tile';
 import { GoodRange } from '../../ui/drawing/good-range';
 import { showMoney } from '../../ui/words/money';
 import { useBlendSearch } from './blend-search';
-import { useAnswer, useFormula, useSurroundings } from '../board/doors';
+import { OnWholeBoard, useAnswer, useFormula, useSurroundings } from '../board/doors';
 import { t } from '../../platform/words';
 
 const roleWords: Record<BlendRole, string> = {
@@ -46,31 +46,33 @@ export function BlendPicture() {
           {t('blend.dashedGoodRangeFromTheModelNo')} {answer && t('blend.uprightBarWithTheAnswerBelow')}
         </Note>
       </Box>
-      <Gums result={result} />
-      <Box
-        sx={{
-          display: 'grid',
-          gridTemplateColumns: '1.2fr 0.95fr 0.95fr 1.5fr 1fr',
-          gap: 2,
-          [under.phone]: { gridTemplateColumns: 'repeat(2, 1fr)' },
-        }}
-      >
-        <Fact label={t('blend.waterHold')} value={`${result.waterHoldGPerG.toFixed(2)} g/g`} />
-        <Fact label={t('blend.protein')} value={percent(result.composition.proteinShare, 1)} />
-        <Fact label={t('common.fibre')} value={percent(result.composition.fibreShare, 1)} />
-        <Fact
-          label={t('blend.starchesSet')}
-          value={result.setsFromC === null ? '–' : voice.range(result.setsFromC, result.setsToC ?? result.setsFromC, 'temperature')}
-        />
-        <Fact
-          label={
-            result.pricedShare > 0.995 || result.costMinorPerKg === null
-              ? t('blend.perKg')
-              : t('blend.perKgPricedPriced', { priced: percent(result.pricedShare) })
-          }
-          value={result.costMinorPerKg === null ? '–' : showMoney(result.costMinorPerKg, kitchen.currency)}
-        />
-      </Box>
+      <OnWholeBoard>
+        <Gums result={result} />
+        <Box
+          sx={{
+            display: 'grid',
+            gridTemplateColumns: '1.2fr 0.95fr 0.95fr 1.5fr 1fr',
+            gap: 2,
+            [under.phone]: { gridTemplateColumns: 'repeat(2, 1fr)' },
+          }}
+        >
+          <Fact label={t('blend.waterHold')} value={`${result.waterHoldGPerG.toFixed(2)} g/g`} />
+          <Fact label={t('blend.protein')} value={percent(result.composition.proteinShare, 1)} />
+          <Fact label={t('common.fibre')} value={percent(result.composition.fibreShare, 1)} />
+          <Fact
+            label={t('blend.starchesSet')}
+            value={result.setsFromC === null ? '–' : voice.range(result.setsFromC, result.setsToC ?? result.setsFromC, 'temperature')}
+          />
+          <Fact
+            label={
+              result.pricedShare > 0.995 || result.costMinorPerKg === null
+                ? t('blend.perKg')
+                : t('blend.perKgPricedPriced', { priced: percent(result.pricedShare) })
+            }
+            value={result.costMinorPerKg === null ? '–' : showMoney(result.costMinorPerKg, kitchen.currency)}
+          />
+        </Box>
+      </OnWholeBoard>
     </Box>
   );
 }

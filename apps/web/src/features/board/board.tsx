@@ -20,6 +20,7 @@ import { useVoice } from '../../platform/preferences';
 import { QuantityField, type ReadTyped } from '../../ui/form/quantity-field';
 import { setValue, useDraft } from '../formulas/doors';
 import { t } from '../../platform/words';
+import { AllOfIt } from './whole-board';
 
 /** What stays while the baker types. */
 export type Surroundings = { readonly kitchen: Kitchen; readonly pantry: Pantry };
@@ -66,9 +67,12 @@ export function Board({ question, set, children }: { question: string; set: Reac
     <>
       <Box sx={{ p: '12px 16px', borderRight: `1px solid ${palette.divider}`, minWidth: 0 }}>{set}</Box>
       <Box component="section" aria-labelledby="question" sx={{ p: '12px 16px', borderRight: `1px solid ${palette.divider}`, minWidth: 0 }}>
-        <Typography id="question" variant="h2" sx={{ height: 32, lineHeight: '32px' }}>
-          {question}
-        </Typography>
+        <Box sx={{ display: 'flex', justifyContent: 'space-between', gap: 2, minHeight: 32 }}>
+          <Typography id="question" variant="h2" sx={{ lineHeight: '32px' }}>
+            {question}
+          </Typography>
+          <AllOfIt />
+        </Box>
         {children}
       </Box>
     </>

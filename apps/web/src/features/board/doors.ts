@@ -16,3 +16,4 @@ export {
 export { useEarlyDough } from './early-dough';
 export { layerQuestion, portionQuestion, rulingOf, stageLabelOf, stageLabels, stageQuestions } from './stages';
 export { Waits } from './waits';
+export { OnWholeBoard, useWholeBoard } from './whole-board';

@@ -38,6 +38,7 @@ import {
   useSurroundings,
   Waiting,
   Waits,
+  useWholeBoard,
 } from '../board/doors';
 import { Fact } from '../../ui/frame/fact-tile';
 import { t } from '../../platform/words';
@@ -264,6 +265,7 @@ const rounded = (min: number) => (min < 20 ? Math.max(1, Math.round(min)) : min 
 function ChillPicture() {
   const { evaluation } = useAnswer();
   const rolled = isUnderPin(useHandling());
+  const whole = useWholeBoard();
   const units = usePreferences((state) => state.units);
   if (evaluation.chill.state === 'waiting') return <Waiting stage="chill" />;
   const { result } = evaluation.chill;
@@ -272,7 +274,7 @@ function ChillPicture() {
   return (
     <Box sx={{ display: 'grid', gap: 3 }}>
       {cold && <ChillCurve result={result} />}
-      {cold && <Slices result={result} />}
+      {cold && whole && <Slices result={result} />}
       <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(4, 1fr)', gap: 2 }}>
         <Fact
           label={cold ? t('chill.middleOutOfTheCold') : t('board.fromTheBowl')}
@@ -292,7 +294,7 @@ function ChillPicture() {
               : '',
         })}
       </Note>
-      <MadeReadyList />
+      {whole && <MadeReadyList />}
     </Box>
   );
 }

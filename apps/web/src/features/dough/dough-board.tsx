@@ -26,7 +26,7 @@ import { FieldRow } from '../../ui/form/field-row';
 import { SearchField } from '../../ui/form/search-field';
 import { ingredientOptions } from '../pantry/doors';
 import { useDraft, newKey } from '../formulas/doors';
-import { stageQuestions, AllergenLine, Board, FormulaField, useAnswer, useSet, useSurroundings } from '../board/doors';
+import { stageQuestions, AllergenLine, Board, FormulaField, OnWholeBoard, useAnswer, useSet, useSurroundings } from '../board/doors';
 import { PasteList } from '../entry/doors';
 import { AirToday } from './air-today';
 import { DoughOf } from './dough-of';
@@ -87,17 +87,19 @@ function DoughSettings() {
         {dialog === 'list' && <PasteList onClose={() => setDialog(null)} />}
         {dialog === 'scale' && <ScaleBatch onClose={() => setDialog(null)} />}
       </Suspense>
-      <FieldRow label={t('dough.holdBackOfTheWater')}>
-        <FormulaField path="/holdBackShare" label={t('dough.holdBack')} kind="percent" times={100} grain={5} />
-      </FieldRow>
-      <FieldRow label={t('dough.doughAfterMixing')}>
-        <FormulaField path="/doughAtC" label={t('common.doughTemperature')} kind="temperature" />
-      </FieldRow>
-      <FieldRow label={t('dough.restBeforeChilling')}>
-        <FormulaField path="/restMin" label={t('dough.rest')} kind="minutes" grain={5} />
-      </FieldRow>
-      <AirToday />
-      <DoughOf />
+      <OnWholeBoard>
+        <FieldRow label={t('dough.holdBackOfTheWater')}>
+          <FormulaField path="/holdBackShare" label={t('dough.holdBack')} kind="percent" times={100} grain={5} />
+        </FieldRow>
+        <FieldRow label={t('dough.doughAfterMixing')}>
+          <FormulaField path="/doughAtC" label={t('common.doughTemperature')} kind="temperature" />
+        </FieldRow>
+        <FieldRow label={t('dough.restBeforeChilling')}>
+          <FormulaField path="/restMin" label={t('dough.rest')} kind="minutes" grain={5} />
+        </FieldRow>
+        <AirToday />
+        <DoughOf />
+      </OnWholeBoard>
       <AllergenLine />
     </>
   );

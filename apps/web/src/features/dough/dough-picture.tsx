@@ -22,7 +22,7 @@ import { usePreferences, useVoice } from '../../platform/preferences';
 import { GoodRange } from '../../ui/drawing/good-range';
 import { handWordsOf } from '../../ui/words/words';
 import { useDraft } from '../formulas/doors';
-import { useEarlyDough, useAnswer, useHandling, useSurroundings, Waiting } from '../board/doors';
+import { OnWholeBoard, useEarlyDough, useAnswer, useHandling, useSurroundings, Waiting } from '../board/doors';
 import { MixSteps } from './mix-steps';
 import { t } from '../../platform/words';
 import { Sentence } from '../../ui/words/sentence';
@@ -45,13 +45,15 @@ const Figures = memo(function Figures({ result, family }: { result: DoughResult;
       </Box>
       <Ladder result={result} />
       <WantsAndGets result={result} />
-      <Balance result={result} family={family} />
-      <Fats result={result} />
-      <Binders result={result} />
-      <Box>
-        <MixSteps />
-        <Standing result={result} />
-      </Box>
+      <OnWholeBoard>
+        <Balance result={result} family={family} />
+        <Fats result={result} />
+        <Binders result={result} />
+        <Box>
+          <MixSteps />
+          <Standing result={result} />
+        </Box>
+      </OnWholeBoard>
     </Box>
   );
 });

@@ -21,7 +21,19 @@ import { Choice } from '../../ui/form/choice';
 import { FieldRow } from '../../ui/form/field-row';
 import { Plot } from '../../ui/drawing/plot';
 import { useDraft } from '../formulas/doors';
-import { stageQuestions, Board, FormulaField, useAnswer, useSurroundings, useFormula, useSet, Waiting, Waits } from '../board/doors';
+import {
+  stageQuestions,
+  Board,
+  FormulaField,
+  OnWholeBoard,
+  useAnswer,
+  useSurroundings,
+  useFormula,
+  useSet,
+  useWholeBoard,
+  Waiting,
+  Waits,
+} from '../board/doors';
 import { Fact } from '../../ui/frame/fact-tile';
 import { t } from '../../platform/words';
 import { Sentence } from '../../ui/words/sentence';
@@ -121,6 +133,7 @@ function KeepPicture() {
   const { evaluation } = useAnswer();
   const units = usePreferences((state) => state.units);
   const formula = useFormula();
+  const whole = useWholeBoard();
   if (evaluation.keep.state === 'waiting') return <Waiting stage="keep" />;
   const { result } = evaluation.keep;
   return (
@@ -135,20 +148,24 @@ function KeepPicture() {
       )}
       {result.meantToSnap && <HowLongItSnaps result={result} />}
       {result.meantToSnap && <UptakeCurve result={result} sellWithinDays={formula.keep.sellWithinDays} />}
-      <CoolingCurve result={result} />
+      {(whole || !result.meantToSnap) && <CoolingCurve result={result} />}
       <ForLater result={result} />
-      <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(4, 1fr)', gap: 2 }}>
-        <Fact label={t('keep.waterActivityDay0')} value={result.waterActivity.toFixed(2)} />
-        {result.meantToSnap && <Fact label={t('keep.softAboveMoisture')} value={`${(result.softAboveMoistureShare * 100).toFixed(1)} %`} />}
-        <Fact
-          label={t(formula.keep.goes === 'warm' ? 'keep.whenEaten' : 'keep.whenPacked')}
-          value={showQuantity(result.packedAtC, 'temperature', units, 0)}
-        />
-        <Fact
-          label={t(result.wholePieceG > result.bakedPieceG + 0.05 ? 'keep.eachWhole' : 'keep.eachBaked')}
-          value={showQuantity(result.wholePieceG, 'mass', units)}
-        />
-      </Box>
+      <OnWholeBoard>
+        <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(4, 1fr)', gap: 2 }}>
+          <Fact label={t('keep.waterActivityDay0')} value={result.waterActivity.toFixed(2)} />
+          {result.meantToSnap && (
+            <Fact label={t('keep.softAboveMoisture')} value={`${(result.softAboveMoistureShare * 100).toFixed(1)} %`} />
+          )}
+          <Fact
+            label={t(formula.keep.goes === 'warm' ? 'keep.whenEaten' : 'keep.whenPacked')}
+            value={showQuantity(result.packedAtC, 'temperature', units, 0)}
+          />
+          <Fact
+            label={t(result.wholePieceG > result.bakedPieceG + 0.05 ? 'keep.eachWhole' : 'keep.eachBaked')}
+            value={showQuantity(result.wholePieceG, 'mass', units)}
+          />
+        </Box>
+      </OnWholeBoard>
       <Note size="small">{t('keep.aForecastNotAShelfLifeDate', { fridge: voice.show(saidFacts.fridgeC, 'temperature') })}</Note>
     </Box>
   );

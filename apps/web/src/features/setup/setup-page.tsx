@@ -62,7 +62,7 @@ const optionsOf = <T extends string>(names: Readonly<Record<T, string>>) =>
   (Object.keys(names) as T[]).map((value) => ({ value, name: names[value] }));
 
 function OnThisScreen() {
-  const { units, cups, face, benchSize, letterKeys, set } = usePreferences();
+  const { units, cups, face, benchSize, letterKeys, wholeBoards, set } = usePreferences();
   return (
     <Section title={t('setup.onThisScreen')} space={2}>
       <FieldRow label={t('setup.weight')}>
@@ -94,6 +94,7 @@ function OnThisScreen() {
       <FieldRow label={t('setup.face')}>
         <OneOf label={t('setup.face')} value={face} options={optionsOf(faceNames)} onChange={(wish) => set({ face: wish })} />
       </FieldRow>
+      <OnOff label={t('setup.wholeBoards')} note={t('setup.wholeBoardsAre')} on={wholeBoards} onChange={(on) => set({ wholeBoards: on })} />
       <FieldRow label={t('setup.benchText')}>
         <OneOf
           label={t('setup.benchText')}

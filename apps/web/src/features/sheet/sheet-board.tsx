@@ -22,7 +22,17 @@ import { usePreferences, useVoice } from '../../platform/preferences';
 import { Fact } from '../../ui/frame/fact-tile';
 import { usePrintAlone } from '../../ui/frame/print-alone';
 import { useDraft, newKey } from '../formulas/doors';
-import { layerQuestion, portionQuestion, stageQuestions, Board, useAnswer, useFormula, useSurroundings, Waiting } from '../board/doors';
+import {
+  layerQuestion,
+  portionQuestion,
+  stageQuestions,
+  Board,
+  OnWholeBoard,
+  useAnswer,
+  useFormula,
+  useSurroundings,
+  Waiting,
+} from '../board/doors';
 import { CutOrder } from './cut-order';
 import { FoldTable } from './laminate/fold-table';
 import { LayersPicture } from './laminate/layers-picture';
@@ -90,21 +100,23 @@ function SheetPicture({ drawn }: { drawn: DrawnSheet | null }) {
       <EnoughForOne drawn={later} />
       {plan.layout ? <SheetToScale drawn={drawn} /> : isWeighed(formula) ? null : <PanPicture drawn={drawn} pan={pan ?? null} />}
       <Yields drawn={drawn} result={result} />
-      <Box
-        sx={{
-          display: 'grid',
-          gap: 3,
-          gridTemplateColumns: plan.layout ? 'minmax(0, 1.4fr) minmax(0, 1fr)' : '1fr',
-          [under.phone]: { gridTemplateColumns: '1fr' },
-        }}
-      >
-        {result && tray && !pan && result.trays.length > 0 && <TraysToScale drawn={later} result={result} tray={tray} />}
-        {later.plan.layout && later.plan.pieces > 0 && <CutOrder drawn={later} layout={later.plan.layout} onPrint={print} />}
-      </Box>
-      {result && plan.pieces > 0 && <Standing result={result} parts={later.formula.sheet.parts} pan={pan ?? null} />}
-      <Box className="not-on-paper">
-        <Templates drawn={later} />
-      </Box>
+      <OnWholeBoard>
+        <Box
+          sx={{
+            display: 'grid',
+            gap: 3,
+            gridTemplateColumns: plan.layout ? 'minmax(0, 1.4fr) minmax(0, 1fr)' : '1fr',
+            [under.phone]: { gridTemplateColumns: '1fr' },
+          }}
+        >
+          {result && tray && !pan && result.trays.length > 0 && <TraysToScale drawn={later} result={result} tray={tray} />}
+          {later.plan.layout && later.plan.pieces > 0 && <CutOrder drawn={later} layout={later.plan.layout} onPrint={print} />}
+        </Box>
+        {result && plan.pieces > 0 && <Standing result={result} parts={later.formula.sheet.parts} pan={pan ?? null} />}
+        <Box className="not-on-paper">
+          <Templates drawn={later} />
+        </Box>
+      </OnWholeBoard>
     </Box>
   );
 }

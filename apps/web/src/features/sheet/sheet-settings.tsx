@@ -23,7 +23,7 @@ import { Choice } from '../../ui/form/choice';
 import { FieldRow } from '../../ui/form/field-row';
 import { QuantityField } from '../../ui/form/quantity-field';
 import { setValue, useDraft, newKey } from '../formulas/doors';
-import { FormulaField, useAnswer, useFormula, useSet, useSurroundings, Waits } from '../board/doors';
+import { FormulaField, OnWholeBoard, useAnswer, useFormula, useSet, useSurroundings, Waits } from '../board/doors';
 import { type DrawnSheet } from './sheet-plan';
 import { goods, goodsOf, goodsWords, makeOf } from './what-is-cut';
 import { Ways } from './cut-ways';
@@ -43,12 +43,18 @@ export function SheetSettings({ faces, drawn }: { faces: ReactNode; drawn: Drawn
       <Roll massG={drawn?.massG ?? null} weighed={weighed} />
       <Cut drawn={drawn} />
       {!weighed && <Trim />}
-      {sheet.cut === undefined || sheet.cut === 'raw' ? <TrayRoom /> : null}
+      {sheet.cut === undefined || sheet.cut === 'raw' ? (
+        <OnWholeBoard>
+          <TrayRoom />
+        </OnWholeBoard>
+      ) : null}
       <Typography variant="h3" sx={{ pt: 2 }}>
         {t('sheet.afterCutting')}
       </Typography>
       <Waits path="/sheet/waits" label={t('sheet.firm')} />
-      <More drawn={drawn} />
+      <OnWholeBoard>
+        <More drawn={drawn} />
+      </OnWholeBoard>
     </Box>
   );
 }

@@ -20,7 +20,7 @@ import { Note } from '../../ui/frame/note';
 import { typeSize } from '../../ui/theme/theme';
 import { useVoice } from '../../platform/preferences';
 import { Leaf, stateWords } from '../../ui/frame/leaf';
-import { stageLabels } from '../board/doors';
+import { stageLabels, useWholeBoard } from '../board/doors';
 import { t } from '../../platform/words';
 
 type Props = {
@@ -40,7 +40,10 @@ const MOST_OPEN = 3;
 export function FindingsList({ evaluation, stage, formula, pantry, places, onApply, onStage, stale }: Props) {
   const [all, setAll] = useState(false);
   const found = inOrder(evaluation, stage);
-  const open = all ? found : found.slice(0, MOST_OPEN);
+  const whole = useWholeBoard();
+  // A short board says what comes first, and whatever is to be mended before anything is baked.
+  const folded = found.filter(({ level }, i) => whole || i === 0 || level === 'fix').slice(0, MOST_OPEN);
+  const open = all ? found : folded;
   return (
     <Box component="section" aria-label={t('workspace.findings')} aria-live="polite" sx={{ pt: 3 }}>
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, minHeight: 28 }}>
@@ -48,7 +51,7 @@ export function FindingsList({ evaluation, stage, formula, pantry, places, onApp
         <Box component="span" sx={{ fontWeight: 650, fontSize: typeSize.small }}>
           {found.length}
         </Box>
-        {found.length > MOST_OPEN && (
+        {folded.length < found.length && (
           <Button size="small" onClick={() => setAll(!all)} sx={{ ml: 'auto', minHeight: 24, fontSize: typeSize.caption }}>
             {all ? t('workspace.fewer') : t('workspace.allFound', { found: found.length })}
           </Button>

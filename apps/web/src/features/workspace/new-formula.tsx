@@ -41,6 +41,7 @@ import { Choice } from '../../ui/form/choice';
 import { useCreateFormula, newKey } from '../formulas/doors';
 import { LabelReader } from '../blend/doors';
 import { ListReader, useListReading } from '../entry/doors';
+import { FamilyPicker } from './family-picker';
 import { TakenForFamily } from './taken-for-family';
 import { t } from '../../platform/words';
 
@@ -70,7 +71,7 @@ export function NewFormula({ kitchen, pantry, onClose }: { kitchen: Kitchen; pan
   const entry = useNewFormula(kitchen, pantry);
   const { way, submit, family, reading, guess, wheat, without, setWithout, problem, create } = entry;
   return (
-    <Dialog open onClose={onClose} maxWidth={isListed(way) ? 'lg' : 'sm'} fullWidth aria-labelledby="new-formula">
+    <Dialog open onClose={onClose} maxWidth={way === 'box' ? 'sm' : 'lg'} fullWidth aria-labelledby="new-formula">
       <Box component="form" noValidate onSubmit={submit} sx={{ display: 'contents' }}>
         <DialogTitle id="new-formula">{t('workspace.aNewFormula')}</DialogTitle>
         <DialogContent
@@ -85,15 +86,18 @@ export function NewFormula({ kitchen, pantry, onClose }: { kitchen: Kitchen; pan
           {way === 'box' ? (
             <BoxOfMix blend={entry.box} pantry={pantry} onRead={entry.setBox} />
           ) : way === 'middle' ? (
-            <Note size="small">
-              {t('workspace.nameShowOfBlendFatFatpercentSugar', {
-                name: family.name,
-                show: voice.show(300, 'mass'),
-                fatPercent: family.fatPercent[1],
-                sugarPercent: family.sugarPercent[1],
-                eggPercent: family.eggPercent[1],
-              })}
-            </Note>
+            <>
+              <Note size="small">
+                {t('workspace.nameShowOfBlendFatFatpercentSugar', {
+                  name: family.name,
+                  show: voice.show(300, 'mass'),
+                  fatPercent: family.fatPercent[1],
+                  sugarPercent: family.sugarPercent[1],
+                  eggPercent: family.eggPercent[1],
+                })}
+              </Note>
+              <FamilyPicker familyId={family.id} onChoose={entry.setFamilyId} />
+            </>
           ) : (
             <>
               {way === 'recipe' && reading.read.length > 0 && <TakenForFamily guess={guess} family={family} onChoose={entry.setFamilyId} />}
@@ -161,8 +165,8 @@ function useNewFormula(kitchen: Kitchen, pantry: Pantry) {
     [way, amounts, family, kitchen, pantry, without],
   );
   const wheat = plan && 'formula' in plan ? plan : null;
-  // A recipe has its name with it, also where the field was emptied.
-  const title = isListed(way) ? (reading.name ?? '') : '';
+  // A recipe has its name with it, also where the field was emptied; a good of a family has its.
+  const title = isListed(way) ? (reading.name ?? '') : way === 'middle' ? family.name : '';
   const shown = name ?? title;
   const called = shown.trim() || title.trim();
 

@@ -96,7 +96,7 @@ function open(stage: StageName, formula: Formula = demoCrackerV2) {
 }
 
 beforeEach(() => {
-  usePreferences.setState({ units: metric, face: 'light' });
+  usePreferences.setState({ units: metric, face: 'light', wholeBoards: true });
   answers.length = 0;
   globalThis.fetch = jest.fn(async (url: string, init: RequestInit = {}) => {
     const body = init.body ? (JSON.parse(String(init.body)) as unknown) : null;

@@ -25,7 +25,7 @@ import { usePreferences, useVoice } from '../../../platform/preferences';
 import { Grip } from '../../../ui/drawing/grip';
 import { Plot } from '../../../ui/drawing/plot';
 import { setValue, useDraft } from '../../formulas/doors';
-import { useAnswer, useFormula, useSurroundings, Waiting } from '../../board/doors';
+import { OnWholeBoard, useAnswer, useFormula, useSurroundings, Waiting } from '../../board/doors';
 import { foldWords, useLaminate, useShownStep } from './laminate-view';
 import { t } from '../../../platform/words';
 import { Sentence } from '../../../ui/words/sentence';
@@ -95,7 +95,9 @@ export function LayersPicture() {
           }}
         />
       </Box>
-      <Sizes result={result} rolled={rolled} step={at} />
+      <OnWholeBoard>
+        <Sizes result={result} rolled={rolled} step={at} />
+      </OnWholeBoard>
       <Firmness result={result} />
       {yeast > 0 && <Proof result={result} />}
     </Box>
