@@ -138,6 +138,7 @@ export type { HeldTotals, RowSwap } from './solve/swap-row.js';
 export { decodeLabel, decodeLabelLoosely } from './label/decode-label.js';
 export { labelItemOf, readIngredientList } from './label/box.js';
 export type { BoxItem } from './label/box.js';
+export { compositionOfPanel, panelWaterOff, usualComposition } from './label/from-panel.js';
 export { imitationOf } from './label/imitate.js';
 export { labelNutrients, nutrientsOf, printedValue } from './label/rounding.js';
 export { blendBehaviour } from './blend/blend.js';
@@ -202,6 +203,7 @@ export type { LinearAnswer, LinearEngine, LinearModel } from './math/linear-mode
 export type { BlendAnswer, FoundBlend } from './solve/blends/find-blend.js';
 export type { BlendGoal, BlendSearch, GoalKey, LeftOut, Strength } from './solve/blends/goals.js';
 export type { FlourSwap } from './solve/swap-flour.js';
+export type { FromPanel, GuessedPart, Panel } from './label/from-panel.js';
 export type { Label, LabelPanelRow, LabelReading } from './label/decode-label.js';
 export type { LabelNutrient, LabelRule } from './label/rounding.js';
 export type { Limit } from './solve/blends/blend-model.js';

@@ -1,6 +1,7 @@
 import { publishedIngredients, readIngredientList } from '@north-leaf/core';
 import { voiceOf } from '@north-leaf/words';
-import { labelOf, printedOf, reasonNot, rowsOfBox } from './label-of-box';
+import { printedOf } from '../../ui/form/nutrition-panel';
+import { labelOf, reasonNot, rowsOfBox } from './label-of-box';
 
 const ingredients = publishedIngredients();
 const list = readIngredientList('White rice flour, potato starch (32 %), tapioca flour, contains 2 % or less of xanthan gum', ingredients);

@@ -1,26 +1,13 @@
 import type { BoxItem } from '@north-leaf/core';
 import type { Voice } from '@north-leaf/words';
-import { nutrientsOf, type LabelNutrient, type LabelRule } from '@north-leaf/core';
+import type { LabelRule } from '@north-leaf/core';
 import type { BoxLabel } from '@north-leaf/contracts';
 import { outside } from '../../ui/form/limits';
+import { nutrientWords, type Printed } from '../../ui/form/nutrition-panel';
 import { t } from '../../platform/words';
-
-export const nutrientWords: Record<LabelNutrient, string> = {
-  energyKcal: t('blend.energyKcal'),
-  fat: t('blend.fatG'),
-  saturatedFat: t('blend.saturatedG'),
-  carbohydrate: t('blend.carbohydrateG'),
-  sugars: t('blend.sugarsG'),
-  fibre: t('blend.fibreG'),
-  protein: t('blend.proteinG'),
-  sodiumMg: t('blend.sodiumMg'),
-  salt: t('blend.saltG'),
-};
 
 /** How far a box's flours may be from the table, to start with. Judgement. */
 const TOLERANCE = 0.15;
-
-export const typedNumber = (typed: string): number => Number(typed.trim().replace(',', '.'));
 
 /** A name of the list, and whether it is settled what it is. */
 export type RowOfBox = BoxItem & { readonly sure: boolean };
@@ -32,22 +19,6 @@ export const rowsOfBox = (list: readonly BoxItem[], chosen: Readonly<Record<stri
     id: chosen[one.written] ?? one.id,
     sure: chosen[one.written] !== undefined || (!one.asks && one.id !== null),
   }));
-
-type Printed = BoxLabel['panel'][number];
-
-/** The panel as it was typed: `< 1` for less than one, units left out or not; what is not there is left out. */
-export const printedOf = (rule: LabelRule, panel: Readonly<Partial<Record<LabelNutrient, string>>>): readonly Printed[] =>
-  nutrientsOf(rule).flatMap((nutrient) => {
-    const typed = (panel[nutrient] ?? '').trim().replace(',', '.');
-    const lessThan = typed.startsWith('<');
-    const value = Number(
-      typed
-        .replace(/^</, '')
-        .replace(/k?cal|mg|g/gi, '')
-        .trim(),
-    );
-    return typed === '' ? [] : [{ nutrient, printed: value, ...(lessThan ? { lessThan: true as const } : {}) }];
-  });
 
 type TypedBox = { readonly rows: readonly RowOfBox[]; readonly printed: readonly Printed[]; readonly basisG: number };
 

@@ -13,31 +13,22 @@ import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import TextField from '@mui/material/TextField';
-import ToggleButton from '@mui/material/ToggleButton';
-import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
-import {
-  editsBetween,
-  nutrientsOf,
-  readIngredientList,
-  type Blend,
-  type LabelNutrient,
-  type LabelRule,
-  type Pantry,
-} from '@north-leaf/core';
+import { editsBetween, readIngredientList, type Blend, type Pantry } from '@north-leaf/core';
 import type { BoxLabel, ReadLabel } from '@north-leaf/contracts';
 import { Note } from '../../ui/frame/note';
 import { typeSize, under } from '../../ui/theme/theme';
 import { useVoice } from '../../platform/preferences';
 import { notify } from '../../platform/notices';
 import { ApiError } from '../../platform/http';
+import { emptyPanel, NutritionPanel, nutrientWords, printedOf, typedNumber } from '../../ui/form/nutrition-panel';
 import { SearchField } from '../../ui/form/search-field';
 import { imitateBlend, readLabel, useSaveBlend } from '../blends/doors';
 import { ingredientOptions } from '../pantry/doors';
 import { useDraft, newKey } from '../formulas/doors';
 import { runSearch, useBlendSearch } from './blend-search';
 import { t } from '../../platform/words';
-import { nutrientWords, typedNumber, rowsOfBox, printedOf, reasonNot, labelOf } from './label-of-box';
+import { rowsOfBox, reasonNot, labelOf } from './label-of-box';
 
 type Props = {
   /** It is read outside a formula too. */ readonly pantry: Pantry;
@@ -73,9 +64,7 @@ function useLabelReader(pantry: Pantry) {
   const [name, setName] = useState('');
   const [text, setText] = useState('');
   const [chosen, setChosen] = useState<Readonly<Record<string, string>>>({});
-  const [rule, setRule] = useState<LabelRule>('us');
-  const [basis, setBasis] = useState('30');
-  const [panel, setPanel] = useState<Readonly<Partial<Record<LabelNutrient, string>>>>({});
+  const [panel, setPanel] = useState(() => emptyPanel('us'));
   const [reading, setReading] = useState<ReadLabel | null>(null);
   const [problem, setProblem] = useState<{ path: string; message: string } | null>(null);
   const running = useRef<AbortController | null>(null);
@@ -83,8 +72,9 @@ function useLabelReader(pantry: Pantry) {
 
   const list = useMemo(() => readIngredientList(text, pantry.ingredients), [text, pantry]);
   const rows = rowsOfBox(list, chosen);
-  const printed = printedOf(rule, panel);
-  const basisG = typedNumber(basis);
+  const { rule } = panel;
+  const printed = printedOf(rule, panel.typed);
+  const basisG = typedNumber(panel.basis);
   const reason = reasonNot({ rows, printed, basisG }, voice);
   const label = (): BoxLabel => labelOf({ rows, printed, basisG }, rule);
   const cancel = () => {
@@ -129,9 +119,6 @@ function useLabelReader(pantry: Pantry) {
     setChosen,
     chosen,
     rule,
-    setRule,
-    setBasis,
-    basis,
     panel,
     wrongNutrient,
     problem,
@@ -207,36 +194,19 @@ function ListOfBox({ reader }: { readonly reader: Reader }) {
 
 /** The panel as printed, and the press that works it out. */
 function PanelOfBox({ reader }: { readonly reader: Reader }) {
-  const { rule, setRule, setBasis, setReading, basis, wrongNutrient, problem, reading, busy, read, cancel } = reader;
+  const { panel, setPanel, setReading, wrongNutrient, problem, reading, busy, read, cancel } = reader;
   return (
     <Box sx={{ display: 'grid', gap: 2, alignContent: 'start' }}>
-      <Box sx={{ display: 'flex', gap: 3, alignItems: 'center', mt: 2 }}>
-        <ToggleButtonGroup
-          exclusive
-          value={rule}
-          onChange={(_, next: LabelRule | null) => {
-            if (!next) return;
-            setRule(next);
-            setBasis(next === 'us' ? '30' : '100');
-            setReading(null);
-          }}
-          aria-label={t('blend.whosePanel')}
-        >
-          <ToggleButton value="us">{t('blend.usPanel')}</ToggleButton>
-          <ToggleButton value="eu">{t('blend.euPanel')}</ToggleButton>
-        </ToggleButtonGroup>
-        <TextField
-          size="small"
-          label={rule === 'us' ? t('blend.servingG') : t('blend.perG')}
-          value={basis}
-          onChange={(event) => setBasis(event.target.value)}
-          sx={{ width: 110 }}
-          slotProps={{ htmlInput: { inputMode: 'decimal' } }}
-        />
-      </Box>
-      <Nutrients reader={reader} />
+      <NutritionPanel
+        panel={panel}
+        onChange={(next) => {
+          setPanel(next);
+          setReading(null);
+        }}
+        problem={wrongNutrient && problem ? { nutrient: wrongNutrient, message: problem.message } : undefined}
+      />
       <Note>
-        {t('blend.asPrinted1ForLessThanOne', { word: rule === 'us' ? t('blend.21Cfr1019C') : t('blend.euGuidanceOnTolerances2012') })}
+        {t('blend.asPrinted1ForLessThanOne', { word: panel.rule === 'us' ? t('blend.21Cfr1019C') : t('blend.euGuidanceOnTolerances2012') })}
       </Note>
       <Box sx={{ display: 'flex', gap: 2 }}>
         <Button variant={reading ? 'outlined' : 'contained'} disabled={busy} onClick={() => void read()}>
@@ -265,30 +235,6 @@ function PanelOfBox({ reader }: { readonly reader: Reader }) {
           })}
         </Alert>
       )}
-    </Box>
-  );
-}
-
-/** Every number the panel prints. */
-function Nutrients({ reader }: { readonly reader: Reader }) {
-  const { panel, problem, rule, setPanel, setReading, wrongNutrient } = reader;
-  return (
-    <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 2 }}>
-      {nutrientsOf(rule).map((nutrient) => (
-        <TextField
-          key={nutrient}
-          size="small"
-          label={nutrientWords[nutrient]}
-          value={panel[nutrient] ?? ''}
-          error={wrongNutrient === nutrient}
-          helperText={wrongNutrient === nutrient ? problem?.message : undefined}
-          onChange={(event) => {
-            setPanel({ ...panel, [nutrient]: event.target.value });
-            setReading(null);
-          }}
-          slotProps={{ htmlInput: { inputMode: 'decimal', autoComplete: 'off' } }}
-        />
-      ))}
     </Box>
   );
 }

@@ -5,4 +5,4 @@ export { ingredientOptions, pantryKeys, pantryQuery, pantryTabs } from './api';
 export { MakingFields, type MakingEntry } from './ingredients/making-fields';
 export { useDoInPantry } from './use-pantry';
 export { SoldIn } from './sold-in';
-export const OwnIngredientForm = lazy(async () => ({ default: (await import('./ingredients/own-ingredient-form')).OwnIngredientForm }));
+export const OwnIngredientForm = lazy(async () => ({ default: (await import('./ingredients/own/own-ingredient-form')).OwnIngredientForm }));

@@ -1,6 +1,6 @@
 import type { PantryBook } from '@north-leaf/contracts';
 import { stepBook } from '../../platform/step-book';
-import { asOwn } from './ingredients/own-ingredient-of-form';
+import { asOwn } from './ingredients/own/own-ingredient-of-form';
 import type { PantryChange } from './api';
 
 /** What was done in the pantry, to be taken back. */

@@ -38,7 +38,7 @@ import { readTyped, shownAs, textOf } from '../../../ui/form/typed-number';
 import { useStoring } from '../../../ui/form/use-storing';
 import { SideSheet } from '../../../ui/frame/side-sheet';
 import { allergenWords, labelAllergens } from '../words';
-import { OwnIngredientForm } from './own-ingredient-form';
+import { OwnIngredientForm } from './own/own-ingredient-form';
 import { useDoInPantry } from '../use-pantry';
 import { t } from '../../../platform/words';
 

@@ -16,7 +16,7 @@ import { typeSize } from '../../../ui/theme/theme';
 import { Choice } from '../../../ui/form/choice';
 import { CrumbForm } from '../lots/crumb-form';
 import { IngredientSheet } from './ingredient-sheet';
-import { OwnIngredientForm } from './own-ingredient-form';
+import { OwnIngredientForm } from './own/own-ingredient-form';
 import { allergenWords } from '../words';
 import { useOpenThing } from '../../../ui/frame/use-open-thing';
 import { t } from '../../../platform/words';

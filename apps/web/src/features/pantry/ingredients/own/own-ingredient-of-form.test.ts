@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { lotFields, ownIngredientFields, publishedIngredients, type Lot, type OwnIngredient } from '@north-leaf/core';
-import { anyDocument } from '../../../../../../packages/core/src/worked/any-document';
-import { formOfLot, lotOfForm } from '../lots/lot-of-form';
+import { anyDocument } from '../../../../../../../packages/core/src/worked/any-document';
+import { formOfLot, lotOfForm } from '../../lots/lot-of-form';
 import { asOwn, formOf, likeness, ownOfForm } from './own-ingredient-of-form';
 
 /** A composition that sums to no more than the whole, as a label's does. */

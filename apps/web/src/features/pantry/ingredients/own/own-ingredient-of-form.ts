@@ -14,8 +14,8 @@ import {
   type NumberField,
   type OwnIngredient,
 } from '@north-leaf/core';
-import { readTyped, textOf } from '../../../ui/form/typed-number';
-import { t } from '../../../platform/words';
+import { readTyped, textOf } from '../../../../ui/form/typed-number';
+import { t } from '../../../../platform/words';
 
 /** What an own ingredient is typed as: texts, words and marks by where they stand in the document. */
 export type OwnForm = {
@@ -77,6 +77,17 @@ export function formOf(one: Partial<Ingredient>): OwnForm {
 export function asOwn({ id: _id, corrected: _corrected, kind, gluten, ...own }: Ingredient): OwnIngredient | null {
   return kind === 'excluded' || gluten === 'contains' ? null : { ...own, kind, gluten };
 }
+
+/** A form whose parts are these. */
+export const withParts = (form: OwnForm, composition: Partial<OwnIngredient['composition']>): OwnForm => ({
+  ...form,
+  numbers: {
+    ...form.numbers,
+    ...Object.fromEntries(
+      Object.entries(composition).map(([part, share]) => [`composition.${part}`, textOf(numbers.get(`composition.${part}`)!, share, 8)]),
+    ),
+  },
+});
 
 export type ReadOwn =
   { readonly ok: true; readonly ingredient: OwnIngredient } | { readonly ok: false; readonly problems: Readonly<Record<string, string>> };
