@@ -24,7 +24,17 @@ const coreOrder = [
   ['trials'],
   ['label'],
 ];
-const serverOrder = [['platform'], ['solver', 'evaluator'], ['kitchen'], ['pantry'], ['blends'], ['formulas'], ['bakes'], ['installation']];
+const serverOrder = [
+  ['platform'],
+  ['solver', 'evaluator'],
+  ['files'],
+  ['kitchen'],
+  ['pantry'],
+  ['blends'],
+  ['formulas'],
+  ['bakes'],
+  ['installation'],
+];
 /** A room a stage, in the web as in core. */
 const boards = 'blend|dough|chill|sheet|bake|keep';
 const tests = '\\.test\\.tsx?$|/worked/';

@@ -8,7 +8,7 @@ import staticGzip from 'express-static-gzip';
 import express, { type NextFunction, type Request, type Response } from 'express';
 import helmet from 'helmet';
 import { AppModule } from './app.module.js';
-import { MOST_BYTES } from './bakes/photo.js';
+import { MOST_BYTES } from './files/pictures.service.js';
 import { withAnswers } from './platform/answers/answers.js';
 import { BodyPipe } from './platform/http/body.pipe.js';
 import { ErrorFilter } from './platform/http/errors.js';

@@ -37,6 +37,23 @@ describe('the database', () => {
     expect(await database.runMigrations()).toHaveLength(steps);
   });
 
+  it('pictures of bakes move to the one place and back', async () => {
+    const { seedDemo } = await import('./installation/demo.js');
+    await seedDemo(database, { small: true });
+    const [bake] = await database.query<{ id: string; kitchenId: string }[]>('SELECT "id", "kitchenId" FROM "bakes" LIMIT 1');
+    const id = randomUUID();
+    await database.query(`INSERT INTO "files" VALUES ($1, $2, 'bake', $3, '\\xff', now()), ($1, $4, 'lot', 'x', '\\xfe', now())`, [
+      bake!.kitchenId,
+      id,
+      bake!.id,
+      randomUUID(),
+    ]);
+    await database.undoLastMigration();
+    expect(await database.query('SELECT "id", "bakeId" FROM "bake_photos"')).toEqual([{ id, bakeId: bake!.id }]);
+    await database.runMigrations();
+    expect(await database.query('SELECT "id", "of", "ofId" FROM "files"')).toEqual([{ id, of: 'bake', ofId: bake!.id }]);
+  });
+
   it('every table but the kitchens has a kitchen, and goes when it goes', async () => {
     const { seedDemo } = await import('./installation/demo.js');
     await seedDemo(database, { small: true });
@@ -45,9 +62,9 @@ describe('the database', () => {
     );
     expect(tables.map(({ name }) => name)).toEqual([
       'bake_events',
-      'bake_photos',
       'bakes',
       'blends',
+      'files',
       'formula_drafts',
       'formula_versions',
       'formulas',

@@ -2,10 +2,10 @@ import 'reflect-metadata';
 import { Client } from 'pg';
 import { DataSource, type DataSourceOptions } from 'typeorm';
 import { BakeEventEntity } from './bakes/bake-event.entity.js';
-import { BakePhotoEntity } from './bakes/bake-photo.entity.js';
 import { BakeEntity } from './bakes/bake.entity.js';
 import { UnderWayEntity } from './bakes/under-way.entity.js';
 import { BlendEntity } from './blends/blend.entity.js';
+import { FileEntity } from './files/file.entity.js';
 import { DraftEntity } from './formulas/draft.entity.js';
 import { FormulaVersionEntity } from './formulas/formula-version.entity.js';
 import { FormulaEntity } from './formulas/formula.entity.js';
@@ -16,6 +16,7 @@ import { Judged1764500000000 } from './migrations/1764500000000-judged.js';
 import { Busy1764600000000 } from './migrations/1764600000000-busy.js';
 import { Runs1764200000000 } from './migrations/1764200000000-runs.js';
 import { Kitchens1764700000000 } from './migrations/1764700000000-kitchens.js';
+import { Files1764800000000 } from './migrations/1764800000000-files.js';
 import { IngredientEntity } from './pantry/ingredient.entity.js';
 import { LotUseEntity } from './pantry/lot-use.entity.js';
 import { LotEntity } from './pantry/lot.entity.js';
@@ -61,7 +62,7 @@ export function databaseOptions(url: string, more: Readonly<Record<string, numbe
       FormulaVersionEntity,
       BakeEntity,
       BakeEventEntity,
-      BakePhotoEntity,
+      FileEntity,
       UnderWayEntity,
     ],
     migrations: [
@@ -71,6 +72,7 @@ export function databaseOptions(url: string, more: Readonly<Record<string, numbe
       Judged1764500000000,
       Busy1764600000000,
       Kitchens1764700000000,
+      Files1764800000000,
     ],
     uuidExtension: 'pgcrypto',
     installExtensions: false,

@@ -35,6 +35,7 @@ export type {
   PreparationBody,
   Revisions,
   Stored,
+  StoredFile,
 } from './pantry.js';
 export {
   airBodySchema,

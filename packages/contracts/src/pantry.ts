@@ -52,3 +52,6 @@ export type PantryBook = Pantry & {
   /** Preparations that cannot be worked out, and why: {id: message}. */ readonly broken: Readonly<Record<string, string>>;
 };
 export type Stored = { readonly id: string; readonly revision: number };
+
+/** A picture that is kept; its bytes have an address of their own. */
+export type StoredFile = { readonly id: string; readonly storedAt: string };

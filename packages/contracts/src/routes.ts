@@ -28,7 +28,16 @@ import type {
   OvenHeatBody,
 } from './kitchen.js';
 import type { News } from './news.js';
-import type { BatchBody, IngredientChangeBody, LotBody, OwnIngredientBody, PantryBook, PreparationBody, Stored } from './pantry.js';
+import type {
+  BatchBody,
+  IngredientChangeBody,
+  LotBody,
+  OwnIngredientBody,
+  PantryBook,
+  PreparationBody,
+  Stored,
+  StoredFile,
+} from './pantry.js';
 
 /** What a server that is well says of itself. */
 export type Health = { readonly status: 'ok'; readonly database: 'ok'; readonly coreVersion: string };
@@ -96,6 +105,9 @@ export type Answers = {
   readonly 'PUT /pantry/ingredients/:id/change': Stored;
   readonly 'PUT /pantry/ingredients/:id/own': Stored;
   readonly 'DELETE /pantry/ingredients/:id': Done;
+  readonly 'GET /pantry/:kind/:id/papers': readonly StoredFile[];
+  readonly 'PUT /pantry/:kind/:id/papers/:paperId': readonly StoredFile[];
+  readonly 'DELETE /pantry/:kind/:id/papers/:paperId': Done;
   readonly 'PUT /pantry/preparations/:id': Stored;
   readonly 'DELETE /pantry/preparations/:id': Done;
   readonly 'PUT /pantry/preparations/:id/batches/:lotId': Stored;

@@ -20,11 +20,10 @@ import { KitchenScope } from '../platform/kitchen-scope.js';
 import { Later } from '../platform/later.js';
 import { NewsService } from '../platform/news/news.js';
 import { InjectTable, Table } from '../platform/table.js';
-import { BakePhotoEntity } from './bake-photo.entity.js';
+import { FilesService } from '../files/files.service.js';
 import { BakeEventEntity } from './bake-event.entity.js';
 import { BakeEntity } from './bake.entity.js';
 import { isFelt, teaches } from './learning.service.js';
-import { PhotosService } from './photo.js';
 import { bakeOf, eventsOf, heldEvents, inOrder } from './rows.js';
 import { UnderWayEntity } from './under-way.entity.js';
 import type { Bake, BakeBody, BakesPart, PantryBook, Run, StartBody } from '@north-leaf/contracts';
@@ -49,10 +48,9 @@ export class BakesService {
     private readonly clock: Clock,
     private readonly later: Later,
     private readonly news: NewsService,
-    private readonly draw: PhotosService,
+    private readonly files: FilesService,
     @InjectTable(BakeEntity) private readonly bakes: Table<BakeEntity>,
     @InjectTable(BakeEventEntity) private readonly events: Table<BakeEventEntity>,
-    @InjectTable(BakePhotoEntity) private readonly photos: Table<BakePhotoEntity>,
     @InjectTable(UnderWayEntity) private readonly underWay: Table<UnderWayEntity>,
   ) {}
 
@@ -258,28 +256,16 @@ export class BakesService {
 
   /** A picture of a bake, drawn anew, and the event that says so. */
   async addPhoto(id: string, photoId: string, bytes: unknown): Promise<readonly BakeEvent[]> {
-    if (!Buffer.isBuffer(bytes)) throw invalid('photo', 'must be the bytes of a picture');
     await this.entity(id);
-    const held = await this.photos.findOne({ id: photoId });
-    if (held && held.bakeId !== id) throw new ApiError('conflict', 'This id belongs to a photo of another bake.');
-    const jpeg = held ? null : await this.draw.anew(bytes);
     const at = this.clock.now().toISOString();
-    return this.scope.transaction(async () => {
-      const bake = await this.header(id, 'held');
-      if (jpeg && (await this.photos.count({ id: photoId })) === 0) {
-        if ((await this.photos.count({ bakeId: id })) >= MOST_PHOTOS)
-          throw invalid('photo', `is one too many: a bake has at most ${MOST_PHOTOS}`);
-        await this.photos.insert({ id: photoId, bakeId: id, jpeg });
-      }
+    return this.files.store({ of: 'bake', ofId: id }, photoId, bytes, async () => {
       const event: BakeEvent = { id: photoId, at, what: { kind: 'photographed', photoId } };
-      return this.add(bake, [event]);
+      return this.add(await this.header(id, 'held'), [event]);
     });
   }
 
-  async photo(bakeId: string, id: string): Promise<Buffer> {
-    const found = await this.photos.findOne({ id, bakeId });
-    if (!found) throw new ApiError('notFound', 'This photo is not here.');
-    return found.jpeg;
+  photo(bakeId: string, id: string): Promise<Buffer> {
+    return this.files.read({ of: 'bake', ofId: bakeId }, id);
   }
 
   /** What the bake took from the lots, worked out from its version and what was weighed. Of a run, only what was weighed has been taken. */
@@ -427,8 +413,6 @@ const likedOf = (events: readonly BakeEvent[]): number[] =>
 type Header = Pick<BakeEntity, 'id' | 'formulaId' | 'version' | 'factor' | 'begins'> & { readonly isRun: boolean };
 type VersionOf = { readonly formulaId: string; readonly version: number };
 type KeptBegins = Begins & { readonly amountG: number };
-
-const MOST_PHOTOS = 24;
 
 /** How a run was led, in no list of bakes. */
 const OF_THE_RUN: readonly BakeEvent['what']['kind'][] = [

@@ -16,7 +16,7 @@ const LONGEST_S = 20;
 const AT_ONCE = 2;
 
 @Injectable()
-export class PhotosService {
+export class PicturesService {
   private readonly turn = pLimit(AT_ONCE);
 
   /** A picture decoded and drawn anew as JPEG: upright, no larger than it needs to be, without place, camera or anything else in the file. */
