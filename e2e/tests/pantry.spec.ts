@@ -229,3 +229,51 @@ test('a pack with a barcode is known the next time; the code finds its bag', asy
   await expect(page.getByRole('option', { name: /Lot of Quinoa flour/ })).toHaveCount(2);
   expect(found).toEqual([]);
 });
+
+test('an ingredient of our own from its label alone: no water or ash is asked, what was worked out is shown, its photo stays with it', async ({
+  page,
+}) => {
+  const errors = complaints(page);
+  await page.goto('/pantry/ingredients');
+  await page.getByRole('button', { name: 'Add our own' }).click();
+  const form = page.getByRole('dialog', { name: 'An ingredient of our own' });
+  await expect(form.getByLabel(/^(Water|Ash), /)).toHaveCount(0);
+  await form.getByLabel('Name', { exact: true }).fill('Quinoa flour of the mill');
+  await form
+    .getByLabel('Photo of the label or paper')
+    .setInputFiles({ name: 'label.png', mimeType: 'image/png', buffer: await page.screenshot() });
+  await expect(form.getByRole('img', { name: 'photo 1' })).toBeVisible();
+  // A label as bags of such flour print it: a made-up bag.
+  for (const [label, typed] of Object.entries({
+    'Energy, kcal': '365',
+    'Fat, g': '5,6',
+    'Sugars, g': '2.4',
+    'Fibre, g': '7',
+    'Protein, g': '13',
+    'Salt, g': '< 0.02',
+  }))
+    await form.getByLabel(label).fill(typed);
+  await form.getByRole('button', { name: 'Store' }).click();
+  await expect(form.getByText('Carbohydrate, g: is on every label: type it').first()).toBeVisible();
+  await form.getByLabel('Carbohydrate, g').fill('62');
+  await expect(form.getByText(/^Water 1\d\.\d %: what is left to 100 g, ± 1.5 %/)).toBeVisible();
+  await expect(form.getByText('one of them is misread')).toHaveCount(0);
+  await form.getByLabel('Energy, kcal').fill('565');
+  await expect(form.getByText(/The label says 565 kcal, its other numbers make 3\d\d/)).toBeVisible();
+  await form.getByLabel('Energy, kcal').fill('365');
+  await form.getByLabel('I have read its label').check();
+  await form.getByRole('button', { name: 'Store' }).click();
+  await expect(page.getByText('Quinoa flour of the mill added')).toBeVisible();
+
+  await page.getByLabel('Find an ingredient').fill('quinoa flour of the mill');
+  await page.getByRole('button', { name: 'Quinoa flour of the mill' }).click();
+  const sheet = page.getByRole('dialog');
+  await expect(sheet.getByRole('img', { name: 'photo 1' })).toBeVisible();
+  await sheet.getByRole('button', { name: 'Remove photo 1' }).click();
+  await expect(sheet.getByRole('img', { name: 'photo 1' })).toHaveCount(0);
+  await sheet.getByRole('button', { name: 'Close' }).click();
+  await page.keyboard.press('Control+z');
+  await page.getByRole('button', { name: 'Quinoa flour of the mill' }).click();
+  await expect(sheet.getByRole('img', { name: 'photo 1' })).toBeVisible();
+  expect(errors).toEqual([]);
+});

@@ -138,7 +138,7 @@ export type { HeldTotals, RowSwap } from './solve/swap-row.js';
 export { decodeLabel, decodeLabelLoosely } from './label/decode-label.js';
 export { labelItemOf, readIngredientList } from './label/box.js';
 export type { BoxItem } from './label/box.js';
-export { compositionOfPanel, panelWaterOff, usualComposition } from './label/from-panel.js';
+export { compositionOfPanel, usualComposition } from './label/from-panel.js';
 export { imitationOf } from './label/imitate.js';
 export { labelNutrients, nutrientsOf, printedValue } from './label/rounding.js';
 export { blendBehaviour } from './blend/blend.js';

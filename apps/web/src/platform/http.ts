@@ -56,7 +56,8 @@ export async function request<R extends Route>(
 }
 
 /** A file as it is. */
-export async function sendBytes(path: string, file: File): Promise<void> {
+export async function sendBytes(path: string, file: Blob): Promise<void> {
+  forgetEarly();
   let response: Response;
   try {
     response = await fetch(`/api${path}`, { method: 'PUT', headers: { 'content-type': file.type || 'image/jpeg' }, body: file });

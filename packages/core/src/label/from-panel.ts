@@ -9,7 +9,12 @@ import type { LabelNutrient, LabelRule } from './rounding.js';
 /** What a panel says of 100 g. */
 export type Panel = { readonly rule: LabelRule; readonly per100G: Readonly<Partial<Record<LabelNutrient, number>>> };
 /** A part that no panel prints, or this one does not: what is left to 100 g, or as usual. */
-export type GuessedPart = { readonly part: keyof Composition; readonly share: number; readonly from: 'leftOver' | 'usual' };
+export type GuessedPart = {
+  readonly part: keyof Composition;
+  readonly share: number;
+  readonly from: 'leftOver' | 'usual';
+  /** How far from the truth in one case of ten, where that was measured. */ readonly offShare?: number;
+};
 export type FromPanel = {
   readonly composition: Composition;
   readonly guessed: readonly GuessedPart[];
@@ -18,8 +23,8 @@ export type FromPanel = {
 };
 
 /** How far water by difference is from the truth in one case of ten, a US panel of 30 g. Rounding and the guess of ash only: what a maker may print beside the truth comes on top. */
-export const panelWaterOff: FactTable<Readonly<Record<LabelRule, number>>> = {
-  values: { eu: 0.015, us: 0.03 },
+export const panelWaterOff: FactTable<Readonly<Record<LabelRule | 'euWithoutFibre', number>>> = {
+  values: { eu: 0.015, us: 0.03, euWithoutFibre: 0.065 },
   unit: 'share',
   basis: 'measured',
   source: 'from-panel.test, over the 62 flours and starches of the ingredient table that have another of their kind',
@@ -63,8 +68,8 @@ export function compositionOfPanel({ rule, per100G }: Panel, usual: Composition)
   if (rule === 'us') within('fibre', 'carbohydrate');
 
   const guessed: GuessedPart[] = [];
-  const guess = (part: keyof Composition, share: number, from: GuessedPart['from'] = 'usual') => {
-    guessed.push({ part, share, from });
+  const guess = (part: keyof Composition, share: number) => {
+    guessed.push({ part, share, from: 'usual' });
     return share;
   };
   const [fatShare, proteinShare, carbohydrate] = [printed('fat')!, printed('protein')!, printed('carbohydrate')!];
@@ -95,7 +100,9 @@ export function compositionOfPanel({ rule, per100G }: Panel, usual: Composition)
       `fat, protein, carbohydrate and fibre sum to ${((1 - left) * 100).toFixed(1)} g in 100 g: at most ${MOST_SUM * 100}`,
     );
   const ashShare = guess('ashShare', Math.min(Math.max(0, left), Math.max(usual.ashShare, 2.5 * sodiumShare)));
-  const waterShare = guess('waterShare', Math.max(0, left - ashShare), 'leftOver');
+  const waterShare = Math.max(0, left - ashShare);
+  const off = panelWaterOff.values[rule === 'eu' && per100G.fibre === undefined ? 'euWithoutFibre' : rule];
+  guessed.push({ part: 'waterShare', share: waterShare, from: 'leftOver', offShare: off });
   const composition: Composition = {
     waterShare,
     proteinShare,

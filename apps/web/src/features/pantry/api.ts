@@ -12,7 +12,7 @@ import {
   publishedIngredients,
 } from '@north-leaf/core';
 import type { BatchBody, Stored } from '@north-leaf/contracts';
-import { ApiError, request } from '../../platform/http';
+import { ApiError, request, sendBytes } from '../../platform/http';
 import type { SearchOption } from '../../ui/form/search-field';
 import { t } from '../../platform/words';
 
@@ -46,9 +46,19 @@ export type PantryChange =
   | { readonly kind: 'preparation'; readonly preparation: Preparation; readonly revision: number }
   | { readonly kind: 'removePreparation'; readonly id: string }
   | { readonly kind: 'batch'; readonly id: string; readonly preparationId: string; readonly body: BatchBody }
-  | { readonly kind: 'unmakeBatch'; readonly id: string; readonly preparationId: string };
+  | { readonly kind: 'unmakeBatch'; readonly id: string; readonly preparationId: string }
+  | ({ readonly kind: 'paper' | 'removePaper'; readonly id: string; /** So that it can come back. */ readonly picture: Blob } & PaperOwner);
 
-function send(change: PantryChange): Promise<Stored | undefined> {
+/** Whose paper it is. */
+export type PaperOwner = { readonly of: 'ingredients' | 'lots'; readonly ownerId: string };
+export const paperAddress = ({ of, ownerId }: PaperOwner, id: string) => `/pantry/${of}/${encodeURIComponent(ownerId)}/papers/${id}`;
+export const papersQuery = ({ of, ownerId }: PaperOwner) =>
+  queryOptions({
+    queryKey: [...pantryKeys.all, 'papers', of, ownerId],
+    queryFn: () => request('GET /pantry/:kind/:id/papers', { kind: of, id: ownerId }),
+  });
+
+async function send(change: PantryChange): Promise<Stored | undefined> {
   switch (change.kind) {
     case 'lot': {
       const { lot, revision, recounted } = change;
@@ -75,6 +85,11 @@ function send(change: PantryChange): Promise<Stored | undefined> {
       return request('DELETE /pantry/preparations/:id', { id: change.id });
     case 'batch':
       return request('PUT /pantry/preparations/:id/batches/:lotId', { id: change.preparationId, lotId: change.id }, change.body);
+    case 'paper':
+      await sendBytes(paperAddress(change, change.id), change.picture);
+      return undefined;
+    case 'removePaper':
+      return request('DELETE /pantry/:kind/:id/papers/:paperId', { kind: change.of, id: change.ownerId, paperId: change.id });
     case 'unmakeBatch':
       return request('DELETE /pantry/preparations/:id/batches/:lotId', { id: change.preparationId, lotId: change.id });
   }

@@ -51,6 +51,10 @@ export function pantryInverseOf(change: PantryChange, before: PantryBook): Pantr
         body: { times: lot.onHandG / onceG, code, ...(placeId === undefined ? {} : { placeId }) },
       };
     }
+    case 'paper':
+      return { ...change, kind: 'removePaper' };
+    case 'removePaper':
+      return { ...change, kind: 'paper' };
     case 'own':
       return before.ingredients[change.id]
         ? pantryInverseOf({ kind: 'removeIngredient', id: change.id }, before)

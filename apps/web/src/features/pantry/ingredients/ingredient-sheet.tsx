@@ -38,6 +38,7 @@ import { readTyped, shownAs, textOf } from '../../../ui/form/typed-number';
 import { useStoring } from '../../../ui/form/use-storing';
 import { SideSheet } from '../../../ui/frame/side-sheet';
 import { allergenWords, labelAllergens } from '../words';
+import { Papers } from '../papers';
 import { OwnIngredientForm } from './own/own-ingredient-form';
 import { useDoInPantry } from '../use-pantry';
 import { t } from '../../../platform/words';
@@ -85,6 +86,7 @@ export function IngredientSheet({ book, ingredient, onClose }: { book: PantryBoo
           </TableBody>
         </Table>
         <Note>{t('pantry.partsAreIn100GStarchTakes', { source: ingredient.source })}</Note>
+        {!made && <Papers of="ingredients" ownerId={ingredient.id} />}
         <Typography variant="h2">{t('pantry.allergensOnTheLabel')}</Typography>
         <Box sx={{ fontSize: typeSize.small }}>
           {sure.length > 0 ? t('pantry.containsSure', { sure: sure.join(', ') }) : t('pantry.noneForCertain')}{' '}

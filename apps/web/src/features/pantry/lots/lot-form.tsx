@@ -10,6 +10,7 @@ import type { PantryBook } from '@north-leaf/contracts';
 import { Note } from '../../../ui/frame/note';
 import { typeSize, under } from '../../../ui/theme/theme';
 import { ApiError } from '../../../platform/http';
+import { notify } from '../../../platform/notices';
 import { changedName } from '../../../ui/words/change-words';
 import { DayField } from '../../../ui/form/day-field';
 import { FormEnd } from '../../../ui/form/form-end';
@@ -17,6 +18,7 @@ import { SearchField } from '../../../ui/form/search-field';
 import { SideSheet } from '../../../ui/frame/side-sheet';
 import { ingredientOptions } from '../api';
 import { asBefore, emptyLot, formOfLot, knownByBarcode, lotOfForm, numberOf, type LotTexts as Form } from './lot-of-form';
+import { LaterPapers, Papers, useLaterPapers } from '../papers';
 import { useDoInPantry } from '../use-pantry';
 import { t } from '../../../platform/words';
 
@@ -70,6 +72,7 @@ export function LotForm({ book, kitchen, lot, onClose }: Props) {
         <Typography variant="h2">{t('pantry.proofOfGluten')}</Typography>
         {ingredient?.gluten === 'free' && <Note size="small">{t('pantry.noGrainIsInItByNature')}</Note>}
         <Proof entry={entry} />
+        {lot ? <Papers of="lots" ownerId={lot.id} /> : <LaterPapers later={entry.later} />}
         {kitchen.home && ingredient?.gluten === 'needsProof' && (
           <LotText name="onBag" label={t('pantry.takenOnTheBagsMarkBecause')} helper={t('pantry.atHomeOnlyKeptWithTheLot')} entry={entry} />
         )}
@@ -117,6 +120,7 @@ function Proof({ entry }: { readonly entry: Entry }) {
 
 /** A lot as it is typed, and its way into the pantry and out of it. */
 function useLotForm(book: PantryBook, lot: Lot | null, onClose: () => void) {
+  const later = useLaterPapers();
   const act = useDoInPantry();
   const [ingredientId, setIngredientId] = useState(lot?.ingredientId ?? '');
   const [id] = useState(() => lot?.id ?? crypto.randomUUID());
@@ -142,6 +146,9 @@ function useLotForm(book: PantryBook, lot: Lot | null, onClose: () => void) {
           recounted,
         },
       );
+      await later
+        .send({ of: 'lots', ownerId: id })
+        .catch((error: Error) => notify(t('pantry.storedWithoutItsPhoto', { message: error.message }), 'error'));
       onClose();
     } catch (error) {
       if (!(error instanceof ApiError)) throw error;
@@ -165,7 +172,22 @@ function useLotForm(book: PantryBook, lot: Lot | null, onClose: () => void) {
     for (const [name, value] of Object.entries(asBefore(form.getValues(), known))) form.setValue(name as keyof Form, value);
   };
   const knownAs = known && (book.ingredients[known.ingredientId]?.name ?? known.ingredientId);
-  return { errors, register, control, title, store, ingredient, setIngredientId, asideOn, isSubmitting, remove, scan, scanned, knownAs };
+  return {
+    errors,
+    register,
+    control,
+    title,
+    store,
+    ingredient,
+    setIngredientId,
+    asideOn,
+    isSubmitting,
+    remove,
+    scan,
+    scanned,
+    knownAs,
+    later,
+  };
 }
 
 type Entry = ReturnType<typeof useLotForm>;

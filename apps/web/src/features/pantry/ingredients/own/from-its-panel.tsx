@@ -2,7 +2,7 @@ import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { compositionFields, panelWaterOff } from '@north-leaf/core';
+import { compositionFields, type Composition, type NumberField } from '@north-leaf/core';
 import { NutritionPanel, type TypedPanel } from '../../../../ui/form/nutrition-panel';
 import { Note } from '../../../../ui/frame/note';
 import { typeSize } from '../../../../ui/theme/theme';
@@ -30,7 +30,7 @@ export function FromItsPanel({ panel, onChange, read, tried, usualOf, onByParts 
         problem={problem?.nutrient ? { nutrient: problem.nutrient, message: problem.message } : undefined}
       />
       {problem && !problem.nutrient && <Alert severity="error">{problem.message}</Alert>}
-      {read?.ok ? <WorkedOut read={read} rule={panel.rule} usualOf={usualOf} /> : <Note>{t('pantry.panelAsPrinted')}</Note>}
+      {read?.ok ? <WorkedOut read={read} usualOf={usualOf} /> : <Note>{t('pantry.panelAsPrinted')}</Note>}
       <Button onClick={onByParts} sx={{ justifySelf: 'start' }}>
         {t('pantry.iKnowItsParts')}
       </Button>
@@ -38,29 +38,27 @@ export function FromItsPanel({ panel, onChange, read, tried, usualOf, onByParts 
   );
 }
 
+/** `Fat, of it saturated` */
+function nameOf(part: keyof Composition): string {
+  const { name = part, within }: NumberField = compositionFields[part];
+  return within === undefined ? name : `${compositionFields[within as keyof Composition].name}, ${name}`;
+}
+
 /** What no label prints, and whether its energy agrees with the rest. */
-function WorkedOut({
-  read: { guessed, energy },
-  rule,
-  usualOf,
-}: {
-  readonly read: ReadPanel & { readonly ok: true };
-  readonly rule: TypedPanel['rule'];
-  readonly usualOf: string;
-}) {
+function WorkedOut({ read: { guessed, energy }, usualOf }: { readonly read: ReadPanel & { readonly ok: true }; readonly usualOf: string }) {
   const shown = (share: number) => `${(share * 100).toFixed(1)} %`;
   return (
     <Box role="status" sx={{ display: 'grid', gap: 1, fontSize: typeSize.small }}>
       <b>{t('pantry.workedOutNotOnTheLabel')}</b>
       <Box component="ul" sx={{ m: 0, pl: 5 }}>
-        {guessed.map(({ part, share, from }) => (
-          <li key={part}>
-            {compositionFields[part].name} {shown(share)}:{' '}
-            {from === 'leftOver'
-              ? t('pantry.whatIsLeftOver', { off: shown(panelWaterOff.values[rule]) })
-              : t('pantry.asUsualOf', { usualOf })}
-          </li>
-        ))}
+        {guessed
+          .filter(({ share }) => share >= 0.0005)
+          .map(({ part, share, from, offShare }) => (
+            <li key={part}>
+              {nameOf(part)} {shown(share)}:{' '}
+              {from === 'leftOver' ? t('pantry.whatIsLeftOver', { off: shown(offShare ?? 0) }) : t('pantry.asUsualOf', { usualOf })}
+            </li>
+          ))}
       </Box>
       {energy && !energy.fits && (
         <Alert severity="warning">

@@ -12,6 +12,7 @@ import { SearchField } from '../../../../ui/form/search-field';
 import { SideSheet } from '../../../../ui/frame/side-sheet';
 import { t } from '../../../../platform/words';
 import { ingredientOptions } from '../../api';
+import { LaterPapers, Papers } from '../../papers';
 import { FromItsPanel } from './from-its-panel';
 import { AllergensHeld, Flags, NumberLine, TextLine, WordLine } from './own-lines';
 import { behaviour, chief, doings, furtherParts, limits, panel } from './own-ingredient-of-form';
@@ -49,6 +50,7 @@ export function OwnIngredientForm({ onClose, name = '', stored, onStored }: Prop
           slotProps={{ htmlInput: { maxLength: 120 } }}
         />
         <Likeness entry={entry} />
+        {stored ? <Papers of="ingredients" ownerId={stored.id} /> : <LaterPapers later={entry.later} />}
         <Typography variant="h2">{t('pantry.allergensOnTheLabel')}</Typography>
         <FormControlLabel
           control={<Checkbox checked={form.labelRead} onChange={(_, labelRead) => set({ labelRead })} />}

@@ -2,11 +2,13 @@ import { useMemo, useState } from 'react';
 import { useQuery, useSuspenseQuery } from '@tanstack/react-query';
 import { kindWords, ownIngredientFields, type Fields, type Ingredient, type IngredientKind, type OwnIngredient } from '@north-leaf/core';
 import { ApiError } from '../../../../platform/http';
+import { notify } from '../../../../platform/notices';
 import { t } from '../../../../platform/words';
 import { emptyPanel, type TypedPanel } from '../../../../ui/form/nutrition-panel';
 import { changedName } from '../../../../ui/words/change-words';
 import { kitchenQuery } from '../../../kitchen/doors';
 import { pantryQuery } from '../../api';
+import { useLaterPapers } from '../../papers';
 import { useDoInPantry } from '../../use-pantry';
 import { panelRuleOf, readPanel, usualOf } from './of-panel';
 import { asOwn, doings, formOf, furtherParts, likeness, ownOfForm, withParts, type OwnForm } from './own-ingredient-of-form';
@@ -28,6 +30,7 @@ export function useOwnForm(
   const [busy, setBusy] = useState(false);
   const [more, setMore] = useState(false);
   const set = (patch: Partial<OwnForm>) => setForm((now) => ({ ...now, ...patch }));
+  const later = useLaterPapers();
   const label = useItsPanel(form.words['kind']!, like, book.ingredients);
   // What is stored has its parts already.
   const [byParts, setByParts] = useState(stored !== undefined);
@@ -61,6 +64,10 @@ export function useOwnForm(
           : t('common.nameAdded', { name: read.ingredient.name }),
         { kind: 'own', id, ingredient: read.ingredient, revision },
       );
+      // What is stored stays stored, whatever becomes of its photo.
+      await later
+        .send({ of: 'ingredients', ownerId: id })
+        .catch((error: Error) => notify(t('pantry.storedWithoutItsPhoto', { message: error.message }), 'error'));
       onStored?.(id);
       onClose();
     } catch (error) {
@@ -95,6 +102,7 @@ export function useOwnForm(
     moreSaid,
     busy,
     byParts,
+    later,
     label: { ...label, onByParts },
   };
 }
