@@ -288,6 +288,7 @@ export type StageStates = Readonly<Record<StageName, StageState>>;
 export type FormulaListItem = {
   readonly id: string;
   readonly name: string;
+  readonly family: string;
   readonly familyName: string;
   readonly blendName: string;
   readonly version: number;
@@ -317,5 +318,5 @@ export type FormulasPart = Part<FormulaListItem>;
 /** As much of a formula as choosing one asks for. */
 export type FormulaName = Pick<
   FormulaListItem,
-  'id' | 'name' | 'familyName' | 'version' | 'savedAt' | 'draftStoredAt' | 'doughOf' | 'doughG'
+  'id' | 'name' | 'family' | 'familyName' | 'version' | 'savedAt' | 'draftStoredAt' | 'doughOf' | 'doughG'
 >;

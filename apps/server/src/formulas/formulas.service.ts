@@ -77,8 +77,8 @@ export class FormulasService {
   /** Enough of each to choose one. */
   async names(): Promise<FormulaName[]> {
     return (await this.rows(null, MOST_NAMES)).map((row) => {
-      const { id, name, familyName, version, savedAt, draftStoredAt, doughOf, doughG } = listed(row, row.judged);
-      return { id, name, familyName, version, savedAt, draftStoredAt, doughOf, doughG };
+      const { id, name, family, familyName, version, savedAt, draftStoredAt, doughOf, doughG } = listed(row, row.judged);
+      return { id, name, family, familyName, version, savedAt, draftStoredAt, doughOf, doughG };
     });
   }
 
@@ -382,6 +382,7 @@ function listed(row: Row, judged: Judged | null): FormulaListItem {
   return {
     id,
     name,
+    family,
     familyName: Object.hasOwn(families, family) ? families[family]!.name : family,
     blendName,
     version: newestVersion,

@@ -3,7 +3,7 @@ import type { Bake } from '@north-leaf/contracts';
 import { voiceOf } from '@north-leaf/words';
 import { bareNumber } from '../../ui/form/typed-number';
 import { bakedPoints, last, measured } from './api';
-import { emptyRecord, eventsOfRecord } from './record-form';
+import { emptyRecord, eventsOfRecord, rowsToWeigh } from './record-form';
 
 let n = 0;
 const newId = () => `id-${++n}`;
@@ -27,6 +27,18 @@ describe('a recorded bake', () => {
       { kind: 'noted', text: 'fine' },
     ]);
     expect(made[1]!.at).toBe('2026-11-24T05:12:01.000Z');
+  });
+
+  it('holds the flours of the blend, and everything that is planned sums to the dough', () => {
+    const rows = rowsToWeigh(demoCrackerV2);
+    expect(rows.slice(0, demoCrackerV2.blend.rows.length).reduce((sum, { plannedG }) => sum + plannedG, 0)).toBeCloseTo(
+      demoCrackerV2.blendG,
+      9,
+    );
+    const [flour] = rows;
+    expect(events({ weighed: { [flour!.key]: '71' } }).map(({ what }) => what)).toEqual([
+      { kind: 'weighed', rowKey: demoCrackerV2.blend.rows[0]!.key, addedG: 71 },
+    ]);
   });
 
   it('keeps the reason for every unsafe finding', () => {

@@ -36,6 +36,16 @@ export const emptyRecord: RecordForm = {
   reason: '',
 };
 
+/** What is weighed for a bake: the blend's flours, then everything else, each with what was planned. */
+export const rowsToWeigh = ({
+  blend,
+  blendG,
+  rows,
+}: Formula): readonly { readonly key: string; readonly ingredientId: string; readonly plannedG: number }[] => [
+  ...blend.rows.map(({ key, ingredientId, share }) => ({ key, ingredientId, plannedG: blendG * share })),
+  ...rows.map(({ key, ingredientId, amountG }) => ({ key, ingredientId, plannedG: amountG })),
+];
+
 /** What of the form is measured. */
 export const measuredFields = ['rawMm', 'bakeMin', 'rawG', 'bakedG', 'topTone', 'roomC'] as const satisfies readonly MeasuredWhat[];
 
@@ -53,7 +63,7 @@ export function eventsOfRecord(
 ): BakeEvent[] {
   const said: (Happened | null)[] = [
     ...unsafe.map((code): Happened => ({ kind: 'confirmed', code, reason: form.reason.trim() })),
-    ...formula.rows.map((row): Happened | null => {
+    ...rowsToWeigh(formula).map((row): Happened | null => {
       const of = { ingredient: pantry.ingredients[row.ingredientId] };
       const addedG = readMass(form.weighed[row.key] ?? '', voice, { of }).g;
       return addedG === undefined ? null : { kind: 'weighed', rowKey: row.key, addedG };

@@ -42,7 +42,7 @@ import { versionQuery } from '../formulas/doors';
 import { kitchenQuery } from '../kitchen/doors';
 import { useRecordBake } from './api';
 import type { measuredFields } from './record-form';
-import { emptyRecord, eventsOfRecord, type RecordForm } from './record-form';
+import { emptyRecord, eventsOfRecord, rowsToWeigh, type RecordForm } from './record-form';
 import { t } from '../../platform/words';
 
 /** What really happened, entered afterwards: a plain form that stores events. */
@@ -81,7 +81,12 @@ function Form({ version, roomC, humidityShare }: { version: FormulaVersion; room
         )}
         <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 8, [under.phone]: { gridTemplateColumns: '1fr' } }}>
           <Box>
-            <Typography variant="h2">{t('bakes.weighed')}</Typography>
+            <Box sx={{ display: 'flex', justifyContent: 'space-between', alignItems: 'baseline', gap: 2 }}>
+              <Typography variant="h2">{t('bakes.weighed')}</Typography>
+              <Button size="small" onClick={entry.allAsPlanned}>
+                {t('bakes.allAsPlanned')}
+              </Button>
+            </Box>
             <WeighedTable entry={entry} />
             <Typography variant="h2" sx={{ pt: 6, pb: 2 }}>
               {t('bakes.inTheHand')}
@@ -158,7 +163,7 @@ function useRecordForm(humidityShare: number, roomC: number, version: FormulaVer
   const [id] = useState(() => crypto.randomUUID());
   const { formula, evaluation, pantry } = version;
   const unsafe = findingsOf(evaluation).filter((finding) => finding.unsafe);
-  const { register, control, handleSubmit, formState, setError } = useForm<RecordForm>({ defaultValues: emptyRecord });
+  const { register, control, handleSubmit, formState, setError, setValue, getValues } = useForm<RecordForm>({ defaultValues: emptyRecord });
   const { errors } = formState;
   const bake = evaluation.bake.state === 'waiting' ? null : evaluation.bake.result;
   const planned = {
@@ -194,9 +199,14 @@ function useRecordForm(humidityShare: number, roomC: number, version: FormulaVer
       },
     );
   });
+  /** What was typed stays. */
+  const allAsPlanned = () => {
+    for (const { key, plannedG } of rowsToWeigh(formula))
+      if (!getValues(`weighed.${key}`)?.trim()) setValue(`weighed.${key}`, fixedMass(plannedG, voice.units));
+  };
   const family = families[formula.family];
   const words = handWordsOf(family ? handlingOf(formula, family) : undefined);
-  return { words, voice, errors, register, control, formula, submit, unsafe, pantry, planned, record, navigate };
+  return { words, voice, errors, register, control, formula, submit, unsafe, pantry, planned, record, navigate, allAsPlanned };
 }
 
 type Entry = ReturnType<typeof useRecordForm>;
@@ -267,55 +277,78 @@ function Stars({ name, label, entry }: { readonly name: RatedWhat; readonly labe
   );
 }
 
-/** What went in of each row. */
+/** What went in of each row: the blend's flours first, under its name. */
 function WeighedTable({ entry }: { readonly entry: Entry }) {
-  const voice = useVoice();
-  const { formula, pantry, errors, register } = entry;
+  const { formula, voice } = entry;
+  const unit = unitOf('mass', voice.units);
+  const rows = rowsToWeigh(formula);
+  const flours = formula.blend.rows.length;
   return (
     <Table size="small">
       <TableHead>
         <TableRow>
           <TableCell>{t('common.ingredient')}</TableCell>
-          <TableCell align="right">{t('bakes.plannedG')}</TableCell>
-          <TableCell align="right">{t('bakes.wentInG')}</TableCell>
+          <TableCell align="right">{t('bakes.plannedG', { unit })}</TableCell>
+          <TableCell align="right">{t('bakes.wentInG', { unit })}</TableCell>
         </TableRow>
       </TableHead>
       <TableBody>
-        {formula.rows.map((row) => {
-          const name = pantry.ingredients[row.ingredientId]?.name ?? row.ingredientId;
-          const wrong = errors.weighed?.[row.key];
-          return (
-            <TableRow key={row.key}>
-              <TableCell component="th" scope="row">
-                {name}
-                {wrong && <Wrong>{wrong.message}</Wrong>}
-              </TableCell>
-              <TableCell align="right">{fixedMass(row.amountG, voice.units)}</TableCell>
-              <TableCell align="right">
-                <TextField
-                  size="small"
-                  error={wrong !== undefined}
-                  slotProps={{
-                    htmlInput: {
-                      'aria-label': t('bakes.nameWeighed', { name }),
-                      inputMode: 'decimal',
-                      autoComplete: 'off',
-                      style: { textAlign: 'right', width: 80 },
-                    },
-                  }}
-                  {...register(`weighed.${row.key}`, {
-                    validate: (text: string | undefined) => {
-                      if (!text || text.trim() === '') return true;
-                      return readMass(text, voice, { of: { ingredient: pantry.ingredients[row.ingredientId] } }).problem ?? true;
-                    },
-                  })}
-                />
-              </TableCell>
-            </TableRow>
-          );
-        })}
+        <PartName>{formula.blend.name}</PartName>
+        {rows.slice(0, flours).map((row) => (
+          <WeighedRow key={row.key} row={row} entry={entry} />
+        ))}
+        <PartName>{t('bakes.besideTheBlend')}</PartName>
+        {rows.slice(flours).map((row) => (
+          <WeighedRow key={row.key} row={row} entry={entry} />
+        ))}
       </TableBody>
     </Table>
+  );
+}
+
+const PartName = ({ children }: { readonly children: string }) => (
+  <TableRow>
+    <TableCell component="th" scope="rowgroup" colSpan={3} sx={{ color: 'text.secondary', fontSize: typeSize.small, pt: 3 }}>
+      {children}
+    </TableCell>
+  </TableRow>
+);
+
+/** One row: what was planned, and what went in. */
+function WeighedRow({ row, entry }: { readonly row: ReturnType<typeof rowsToWeigh>[number]; readonly entry: Entry }) {
+  const voice = useVoice();
+  const { pantry, errors, register } = entry;
+  const ingredient = pantry.ingredients[row.ingredientId];
+  const name = ingredient?.name ?? row.ingredientId;
+  const wrong = errors.weighed?.[row.key];
+  return (
+    <TableRow>
+      <TableCell component="th" scope="row">
+        {name}
+        {wrong && <Wrong>{wrong.message}</Wrong>}
+      </TableCell>
+      <TableCell align="right">{fixedMass(row.plannedG, voice.units)}</TableCell>
+      <TableCell align="right">
+        <TextField
+          size="small"
+          error={wrong !== undefined}
+          slotProps={{
+            htmlInput: {
+              'aria-label': t('bakes.nameWeighed', { name }),
+              inputMode: 'decimal',
+              autoComplete: 'off',
+              style: { textAlign: 'right', width: 80 },
+            },
+          }}
+          {...register(`weighed.${row.key}`, {
+            validate: (text: string | undefined) => {
+              if (!text || text.trim() === '') return true;
+              return readMass(text, voice, { of: { ingredient } }).problem ?? true;
+            },
+          })}
+        />
+      </TableCell>
+    </TableRow>
   );
 }
 

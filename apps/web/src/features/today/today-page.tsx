@@ -14,6 +14,7 @@ import { ErrorPage } from '../../platform/error-page';
 import { useVoice } from '../../platform/preferences';
 import { Leaf } from '../../ui/frame/leaf';
 import { Page } from '../../ui/frame/page';
+import { FamilyDrawing } from '../../ui/drawing/family-drawing';
 import { Ribbon } from '../../ui/drawing/ribbon';
 import { formulaNamesQuery, versionQuery } from '../formulas/doors';
 import { kitchenQuery } from '../kitchen/doors';
@@ -67,7 +68,7 @@ export function TodayPage() {
       >
         <Box sx={{ display: 'grid', gap: 5, alignContent: 'start' }}>
           <Hands running={running} />
-          <OnTheLine running={running} now={now} zone={kitchen?.zone ?? 'UTC'} asked={asked.data !== undefined} />
+          {(running.length > 0 || asked.data === undefined) && <OnTheLine running={running} now={now} zone={kitchen?.zone ?? 'UTC'} />}
           <GoOnWith />
         </Box>
         <Box sx={{ display: 'grid', gap: 5, alignContent: 'start' }}>
@@ -113,7 +114,7 @@ function Hands({ running }: { running: readonly Going[] }) {
   );
 }
 
-function OnTheLine({ running, now, zone, asked }: { running: readonly Going[]; now: number; zone: string; asked: boolean }) {
+function OnTheLine({ running, now, zone }: { running: readonly Going[]; now: number; zone: string }) {
   const names: Readonly<Record<string, string>> = stageLabels;
   return (
     <Section title={t('today.onTheLine')}>
@@ -141,7 +142,6 @@ function OnTheLine({ running, now, zone, asked }: { running: readonly Going[]; n
       {running.map((one) => (
         <OneOnTheLine key={one.run.id} {...one} now={now} zone={zone} stage={names} />
       ))}
-      {asked && running.length === 0 && <Box sx={{ fontSize: typeSize.lead, py: 2 }}>{t('today.aBakeUnderWayIsDrawnHere')}</Box>}
     </Section>
   );
 }
@@ -150,22 +150,36 @@ function OnTheLine({ running, now, zone, asked }: { running: readonly Going[]; n
 const SHOWN = 5;
 /** The formulas last worked on: where a day without a bake goes on. */
 function GoOnWith() {
+  const { palette } = useTheme();
   const { data: formulas } = useQuery(formulaNamesQuery);
   if (!formulas) return null;
   const touched = ({ savedAt, draftStoredAt }: FormulaName) => (draftStoredAt && draftStoredAt > savedAt ? draftStoredAt : savedAt);
   const lately = [...formulas].sort((a, b) => touched(b).localeCompare(touched(a))).slice(0, SHOWN);
   return (
     <Section title={t('today.goOnWith')} space={1}>
-      {lately.map(({ id, name, version, familyName, draftStoredAt }) => (
-        <Box key={id} sx={{ display: 'flex', alignItems: 'center', gap: 3, minHeight: 40, flexWrap: 'wrap' }}>
-          <Box component={Link} to={`/formulas/${id}/dough`} sx={{ color: 'text.primary', fontSize: typeSize.lead, fontWeight: 650 }}>
-            {name}
+      {lately.map(({ id, name, version, family, familyName, draftStoredAt }) => (
+        <Box
+          key={id}
+          sx={{
+            display: 'flex',
+            alignItems: 'center',
+            gap: 3,
+            minHeight: 64,
+            borderBottom: `1px solid ${palette.divider}`,
+            flexWrap: 'wrap',
+          }}
+        >
+          <FamilyDrawing familyId={family} size={82} />
+          <Box sx={{ flex: 1, minWidth: 160 }}>
+            <Box component={Link} to={`/formulas/${id}/dough`} sx={{ color: 'text.primary', fontSize: typeSize.lead, fontWeight: 650 }}>
+              {name}
+            </Box>
+            <Note size="small">
+              v{version} · {familyName}
+              {draftStoredAt && t('common.draftStored')}
+            </Note>
           </Box>
-          <Box sx={{ flex: 1, fontSize: typeSize.small, color: 'text.secondary' }}>
-            v{version} · {familyName}
-            {draftStoredAt && t('common.draftStored')}
-          </Box>
-          <Button component={Link} to={`/run/new?formula=${id}`} size="small" aria-label={t('today.bakeName', { name })}>
+          <Button component={Link} to={`/run/new?formula=${id}`} variant="outlined" aria-label={t('today.bakeName', { name })}>
             {t('today.bakeIt')}
           </Button>
         </Box>

@@ -3,7 +3,7 @@ import { render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { families, firstMinutes } from '@north-leaf/core';
 import { northLeafTheme } from '../../ui/theme/theme';
-import { isDrawn } from './family-drawing';
+import { isDrawn } from '../../ui/drawing/family-drawing';
 import { FamilyPicker } from './family-picker';
 
 describe('families as goods', () => {

@@ -4,7 +4,7 @@ import { families, firstMinutes, showDuration } from '@north-leaf/core';
 import { Note } from '../../ui/frame/note';
 import { typeSize } from '../../ui/theme/theme';
 import { t } from '../../platform/words';
-import { FamilyDrawing } from './family-drawing';
+import { FamilyDrawing } from '../../ui/drawing/family-drawing';
 
 /** What is soonest in the hand comes first. */
 const inOrder = Object.values(families).toSorted((a, b) => (firstMinutes[a.id]?.outMin ?? 0) - (firstMinutes[b.id]?.outMin ?? 0));

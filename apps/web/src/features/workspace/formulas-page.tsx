@@ -15,6 +15,7 @@ import { Link, useNavigate } from 'react-router';
 import { typeSize, under } from '../../ui/theme/theme';
 import { ErrorPage } from '../../platform/error-page';
 import { usePreferences } from '../../platform/preferences';
+import { FamilyDrawing } from '../../ui/drawing/family-drawing';
 import { Leaf, stateWords } from '../../ui/frame/leaf';
 import { Page } from '../../ui/frame/page';
 import { UnitToggle } from '../../ui/form/unit-toggle';
@@ -127,17 +128,24 @@ function FormulaRow({ formula }: { formula: FormulaListItem }) {
   return (
     <TableRow hover onClick={() => void navigate(to)} sx={{ cursor: 'pointer', height: 76 }}>
       <TableCell component="th" scope="row">
-        <Box component={Link} to={to} sx={{ color: 'text.primary', textDecoration: 'none', fontWeight: 680, fontSize: typeSize.lead }}>
-          {formula.name}
-        </Box>
-        <Box sx={{ color: 'text.secondary', fontSize: typeSize.small }}>
-          v{formula.version} · {formula.familyName}
-          {formula.draftStoredAt && t('common.draftStored')}
-          {formula.judgedBy === null
-            ? t('workspace.notJudgedYetByTodaysRules')
-            : formula.judgedBy !== formula.savedBy
-              ? t('workspace.judgedAnew')
-              : ''}
+        <Box sx={{ display: 'flex', alignItems: 'center', gap: 2 }}>
+          <Box sx={{ flex: 'none', [under.desk]: { display: 'none' } }}>
+            <FamilyDrawing familyId={formula.family} size={72} />
+          </Box>
+          <Box sx={{ minWidth: 0 }}>
+            <Box component={Link} to={to} sx={{ color: 'text.primary', textDecoration: 'none', fontWeight: 680, fontSize: typeSize.lead }}>
+              {formula.name}
+            </Box>
+            <Box sx={{ color: 'text.secondary', fontSize: typeSize.small }}>
+              v{formula.version} · {formula.familyName}
+              {formula.draftStoredAt && t('common.draftStored')}
+              {formula.judgedBy === null
+                ? t('workspace.notJudgedYetByTodaysRules')
+                : formula.judgedBy !== formula.savedBy
+                  ? t('workspace.judgedAnew')
+                  : ''}
+            </Box>
+          </Box>
         </Box>
       </TableCell>
       <TableCell>{formula.blendName}</TableCell>
@@ -153,7 +161,7 @@ function FormulaRow({ formula }: { formula: FormulaListItem }) {
       <TableCell align="right">
         <Box sx={{ fontWeight: 680 }}>{formula.liked === null ? '–' : formula.liked.toFixed(1)}</Box>
         <Box sx={{ color: 'text.secondary', fontSize: typeSize.small }}>
-          {formula.bakes === 0 ? t('workspace.noBakesYet') : t('workspace.bakesBakes', { bakes: formula.bakes })}
+          {formula.bakes === 0 ? t('workspace.noBakesYet') : t('workspace.bakesBakes', { count: formula.bakes })}
         </Box>
       </TableCell>
     </TableRow>

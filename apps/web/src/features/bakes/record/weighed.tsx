@@ -32,17 +32,24 @@ export function Weighed({ bake, version }: { bake: Run; version: FormulaVersion 
   const { data: now } = useQuery(pantryQuery);
   // What came in besides is in no version: it is named as the pantry has it.
   const nameOf = (id: string) => pantry.ingredients[id]?.name ?? now?.ingredients[id]?.name ?? id;
+  // Of a bake that was written down afterwards nobody may have weighed anything.
+  const none = bake.steps.length === 0 && Object.keys(made.weighed).length === 0;
   const real = new Map([...made.formula.blend.rows, ...made.formula.rows].map((row) => [row.key, row]));
   return (
     <Section title={t('bakes.weighed')} space={1}>
+      {none && <Note size="small">{t('bakes.nothingWasWeighed')}</Note>}
       <Table size="small">
         <TableHead>
           <TableRow>
             <TableCell>{t('common.ingredient')}</TableCell>
             <TableCell align="right">{t('bakes.planned')}</TableCell>
-            <TableCell align="right">{t('bakes.wentIn')}</TableCell>
-            <TableCell align="right">{t('bakes.offBy')}</TableCell>
-            <TableCell>{t('common.lot')}</TableCell>
+            {!none && (
+              <>
+                <TableCell align="right">{t('bakes.wentIn')}</TableCell>
+                <TableCell align="right">{t('bakes.offBy')}</TableCell>
+                <TableCell>{t('common.lot')}</TableCell>
+              </>
+            )}
           </TableRow>
         </TableHead>
         <TableBody>
@@ -63,11 +70,15 @@ export function Weighed({ bake, version }: { bake: Run; version: FormulaVersion 
                   )}
                 </TableCell>
                 <TableCell align="right">{g > 0 ? showQuantity(g, 'mass', units) : t('bakes.notPlanned')}</TableCell>
-                <TableCell align="right">{inG === undefined ? '–' : <b>{showQuantity(inG, 'mass', units)}</b>}</TableCell>
-                <TableCell align="right">
-                  {off === null || Math.abs(off) < 0.05 ? '' : `${off > 0 ? '+' : '−'}${showQuantity(Math.abs(off), 'mass', units)}`}
-                </TableCell>
-                <TableCell>{lot ?? ''}</TableCell>
+                {!none && (
+                  <>
+                    <TableCell align="right">{inG === undefined ? '–' : <b>{showQuantity(inG, 'mass', units)}</b>}</TableCell>
+                    <TableCell align="right">
+                      {off === null || Math.abs(off) < 0.05 ? '' : `${off > 0 ? '+' : '−'}${showQuantity(Math.abs(off), 'mass', units)}`}
+                    </TableCell>
+                    <TableCell>{lot ?? ''}</TableCell>
+                  </>
+                )}
               </TableRow>
             );
           })}

@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box';
 import { useTheme, type Theme } from '@mui/material/styles';
-import { crustTones } from '../../ui/theme/theme';
+import { crustTones } from '../theme/theme';
 
 /** What lies in or on it, by the colour that its kind has everywhere. */
 type Filled = keyof Theme['palette']['make'];
@@ -74,13 +74,14 @@ const goods: Readonly<Record<string, Drawn>> = {
 export const isDrawn = (familyId: string): boolean => familyId in goods;
 
 /** A family by what comes of it. */
-export function FamilyDrawing({ familyId }: { readonly familyId: string }) {
+export function FamilyDrawing({ familyId, size = 96 }: { readonly familyId: string; /** How wide, px. */ readonly size?: number }) {
   const { palette } = useTheme();
   const good = goods[familyId];
-  if (!good) return <Box sx={{ height: 56 }} />;
+  const height = (size * 56) / 96;
+  if (!good) return <Box sx={{ width: size, height }} />;
   const ink = crustTones[Math.min(7, good.tone + 2)];
   return (
-    <svg viewBox="0 0 96 56" width="96" height="56" aria-hidden>
+    <svg viewBox="0 0 96 56" width={size} height={height} aria-hidden>
       <path d={good.body} fill={crustTones[good.tone - 1]} stroke={ink} strokeWidth={1.2} strokeLinejoin="round" />
       {good.filling && <path d={good.filling[1]} fill={palette.make[good.filling[0]]} fillOpacity={0.8} />}
       {good.lines && <path d={good.lines} fill="none" stroke={ink} strokeWidth={1.4} strokeLinecap="round" />}
