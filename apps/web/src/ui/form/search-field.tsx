@@ -32,7 +32,9 @@ const MOST = 60;
 export function SearchField({ label, placeholder, find, onChoose, icon = <AddIcon fontSize="small" /> }: Props) {
   const [typed, setTyped] = useState('');
   const [asked, setAsked] = useState<SearchOption | null>(null);
-  const options = useMemo(() => find(typed).slice(0, MOST), [find, typed]);
+  // Nobody looks at what a closed list holds.
+  const [open, setOpen] = useState(false);
+  const options = useMemo(() => (open ? find(typed).slice(0, MOST) : []), [open, find, typed]);
   const choose = (id: string) => {
     setAsked(null);
     onChoose(id);
@@ -44,6 +46,9 @@ export function SearchField({ label, placeholder, find, onChoose, icon = <AddIco
         value={null}
         blurOnSelect
         clearOnBlur
+        open={open}
+        onOpen={() => setOpen(true)}
+        onClose={() => setOpen(false)}
         options={[...options]}
         filterOptions={(all) => all}
         getOptionLabel={({ name }) => name}
