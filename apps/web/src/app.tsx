@@ -5,7 +5,7 @@ import { ThemeProvider } from '@mui/material/styles';
 import { QueryClientProvider } from '@tanstack/react-query';
 import { createBrowserRouter, Navigate, Outlet, RouterProvider } from 'react-router';
 import { FindLayer } from './features/find/find-layer';
-import { bench, pages } from './pages';
+import { benchPage, pages } from './pages';
 import { useFace } from './platform/preferences';
 import { queryClient } from './platform/query-client';
 import { Shell } from './shell';
@@ -20,7 +20,7 @@ const AskLayer = lazy(async () => ({ default: (await import('./features/words/as
 const pageOf = ({ path, load }: (typeof pages)[number]) => ({ path, lazy: load });
 
 const everything = [
-  { ...pageOf(bench), ErrorBoundary: ErrorPage, HydrateFallback: () => null },
+  { ...pageOf(benchPage), ErrorBoundary: ErrorPage, HydrateFallback: () => null },
   {
     Component: Shell,
     ErrorBoundary: ErrorPage,

@@ -1,4 +1,4 @@
-import { bench, pageAt, pages } from './pages';
+import { benchPage, pageAt, pages } from './pages';
 
 describe('the page of an address', () => {
   it('is the one whose words are in it, and asks for what the address names', () => {
@@ -9,7 +9,7 @@ describe('the page of an address', () => {
     expect(pageAt('/formulas/abc')!.asks).toContain('/formulas/abc');
     expect(pageAt('/kitchen')!.asks).toEqual([]);
     expect(pageAt('/run/new')?.page.path).toBe('/run/new');
-    expect(pageAt('/run/0b1')?.page).toBe(bench);
+    expect(pageAt('/run/0b1')?.page).toBe(benchPage);
     expect(pageAt('/bakes/new')?.page.path).toBe('/bakes/new');
     expect(pageAt('/nowhere')).toBeUndefined();
   });

@@ -11,7 +11,10 @@ type Page = {
 const PANTRY = `/pantry?have=${coreVersion}`;
 
 /** The bench has no rail: its whole screen is for the step. */
-export const bench: Page = { path: '/run/:bakeId', load: async () => ({ Component: (await import('./features/runs/run-page')).RunPage }) };
+export const benchPage: Page = {
+  path: '/run/:bakeId',
+  load: async () => ({ Component: (await import('./features/runs/run-page')).RunPage }),
+};
 
 /** Every page is its own piece of code, loaded when it is gone to. */
 export const pages: readonly Page[] = [
@@ -47,7 +50,7 @@ export const pages: readonly Page[] = [
 /** The page that an address means (what stands in it word for word goes before what takes any word) and what it will ask for. */
 export function pageAt(address: string): { readonly page: Page; readonly asks: readonly string[] } | undefined {
   const pattern = (path: string) => new RegExp(`^${path.replace(/\/:(\w+)(\??)/g, '(?:/(?<$1>[^/]+))$2')}/?$`);
-  const found = [...pages, bench].filter(({ path }) => pattern(path).test(address));
+  const found = [...pages, benchPage].filter(({ path }) => pattern(path).test(address));
   const page = found.find(({ path }) => path === address) ?? found[0];
   const parts = page && pattern(page.path).exec(address)?.groups;
   return page && { page, asks: (page.asks ?? []).map((path) => path.replace(/:(\w+)/g, (_, name: string) => parts?.[name] ?? '')) };

@@ -203,7 +203,7 @@ export type { LinearAnswer, LinearEngine, LinearModel } from './math/linear-mode
 export type { BlendAnswer, FoundBlend } from './solve/blends/find-blend.js';
 export type { BlendGoal, BlendSearch, GoalKey, LeftOut, Strength } from './solve/blends/goals.js';
 export type { FlourSwap } from './solve/swap-flour.js';
-export type { FromPanel, GuessedPart, Panel } from './label/from-panel.js';
+export type { FromPanel } from './label/from-panel.js';
 export type { Label, LabelPanelRow, LabelReading } from './label/decode-label.js';
 export type { LabelNutrient, LabelRule } from './label/rounding.js';
 export type { Limit } from './solve/blends/blend-model.js';

@@ -6,9 +6,9 @@ import type { EntityManager } from 'typeorm';
 
 /** Made by `npm run demo:make`: what the story became in a database, told as of one day. */
 export type KeptStory = { readonly on: string; readonly coreVersion: string; readonly rows: readonly KeptRow[] };
-export type KeptRow = { readonly table: (typeof tables)[number]; readonly row: Readonly<Record<string, unknown>> };
+export type KeptRow = { readonly table: (typeof keptTables)[number]; readonly row: Readonly<Record<string, unknown>> };
 /** In the order that they can be put in. */
-export const tables = ['lots', 'formulas', 'formula_versions', 'bakes', 'bake_events'] as const;
+export const keptTables = ['lots', 'formulas', 'formula_versions', 'bakes', 'bake_events'] as const;
 
 export const storyFile = fileURLToPath(new URL('../../../demo/story.json.gz', import.meta.url));
 export const keptStory = (): KeptStory => JSON.parse(gunzipSync(readFileSync(storyFile)).toString('utf8')) as KeptStory;
@@ -28,7 +28,7 @@ export async function putStory(manager: EntityManager, kitchen: Kitchen, on: str
   const story = keptStory();
   const days = Math.round((Date.parse(on) - Date.parse(story.on)) / 86_400_000);
   const own = new Set(story.rows.flatMap(({ table, row }) => (table === 'lots' ? [] : [row['id'] as string])));
-  for (const table of tables) {
+  for (const table of keptTables) {
     const rows = story.rows.flatMap((one) => {
       if (one.table !== table) return [];
       const text = JSON.stringify({ ...one.row, kitchenId }).replace(UUID, (id) => (own.has(id) ? idOf(id) : id));

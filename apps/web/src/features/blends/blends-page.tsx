@@ -160,8 +160,8 @@ const measures: readonly (readonly [name: string, show: (of: BlendResult, kitche
   [t('common.protein'), ({ composition }) => percent(composition.proteinShare)],
   [t('common.fibre2'), ({ composition }) => percent(composition.fibreShare)],
   [t('common.fat'), ({ composition }) => percent(composition.fatShare)],
-  ['Grit, 0 to 3', ({ gritIndex }) => gritIndex.toFixed(2)],
-  ['Taste, 0 to 3', ({ flavourIndex }) => flavourIndex.toFixed(2)],
+  [t('blends.grit'), ({ gritIndex }) => gritIndex.toFixed(2)],
+  [t('blends.taste'), ({ flavourIndex }) => flavourIndex.toFixed(2)],
   [
     t('blends.starchesSet'),
     ({ setsFromC, setsToC }, _, voice) => (setsFromC === null ? '–' : voice.range(setsFromC, setsToC ?? setsFromC, 'temperature')),

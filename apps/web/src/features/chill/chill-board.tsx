@@ -317,11 +317,7 @@ function Slices({ result }: { result: ChillResult }) {
   const warmest = Math.max(...middleC.slice(0, 2), result.rollHighC + 4);
   const coldest = Math.min(...rimC, result.rollLowC - 6);
   const tint = (c: number) =>
-    t('chill.colorMixInSrgbMainValueFat', {
-      main: palette.info.main,
-      value: Math.round(75 * Math.min(1, Math.max(0, (warmest - c) / (warmest - coldest)))),
-      fat: palette.make.fat,
-    });
+    `color-mix(in srgb, ${palette.info.main} ${Math.round(75 * Math.min(1, Math.max(0, (warmest - c) / (warmest - coldest))))}%, ${palette.make.fat})`;
   return (
     <Box
       role="img"

@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import { useQuery } from '@tanstack/react-query';
 import { v4 } from 'uuid';
-import { Pictures } from '../../ui/form/pictures';
+import { Pictures } from '../../ui/frame/pictures';
 import { Section } from '../../ui/frame/section';
 import { t } from '../../platform/words';
 import { paperAddress, papersQuery, type PaperOwner } from './api';

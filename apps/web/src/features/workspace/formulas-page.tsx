@@ -27,7 +27,7 @@ import { ShowMore } from '../../ui/frame/show-more';
 import { useOpenThing } from '../../ui/frame/use-open-thing';
 import { t } from '../../platform/words';
 
-const NewFormula = lazy(async () => ({ default: (await import('./new-formula')).NewFormula }));
+const NewFormula = lazy(async () => ({ default: (await import('./new-formula/new-formula')).NewFormula }));
 
 /** All formulas: the state of each stage, where it lands, how it was liked. */
 export function FormulasPage() {

@@ -1,7 +1,7 @@
 import { v4 } from 'uuid';
 import { standingEvents } from '@north-leaf/core';
 import type { Run } from '@north-leaf/contracts';
-import { Pictures } from '../../../ui/form/pictures';
+import { Pictures } from '../../../ui/frame/pictures';
 import { Section } from '../../../ui/frame/section';
 import { t } from '../../../platform/words';
 import { useAddPhoto } from '../api';

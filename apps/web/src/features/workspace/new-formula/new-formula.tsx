@@ -34,16 +34,16 @@ import {
   showValue,
 } from '@north-leaf/core';
 import { useNavigate } from 'react-router';
-import { Note } from '../../ui/frame/note';
-import { typeSize, under } from '../../ui/theme/theme';
-import { useVoice } from '../../platform/preferences';
-import { Choice } from '../../ui/form/choice';
-import { useCreateFormula, newKey } from '../formulas/doors';
-import { LabelReader } from '../blend/doors';
-import { ListReader, useListReading } from '../entry/doors';
+import { Note } from '../../../ui/frame/note';
+import { typeSize, under } from '../../../ui/theme/theme';
+import { useVoice } from '../../../platform/preferences';
+import { Choice } from '../../../ui/form/choice';
+import { useCreateFormula, newKey } from '../../formulas/doors';
+import { LabelReader } from '../../blend/doors';
+import { ListReader, useListReading } from '../../entry/doors';
 import { FamilyPicker } from './family-picker';
 import { TakenForFamily } from './taken-for-family';
-import { t } from '../../platform/words';
+import { t } from '../../../platform/words';
 
 type Way = 'recipe' | 'wheat' | 'box' | 'middle';
 /** Where nothing says what it is. */

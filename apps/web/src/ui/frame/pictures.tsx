@@ -4,7 +4,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import IconButton from '@mui/material/IconButton';
 import CloseIcon from '@mui/icons-material/Close';
-import { Note } from '../frame/note';
+import { Note } from './note';
 import { t } from '../../platform/words';
 
 export type Picture = { readonly id: string; readonly href: string; /** What it shows, in words. */ readonly name: string };

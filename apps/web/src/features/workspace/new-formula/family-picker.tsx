@@ -1,10 +1,10 @@
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import { families, firstMinutes, showDuration } from '@north-leaf/core';
-import { Note } from '../../ui/frame/note';
-import { typeSize } from '../../ui/theme/theme';
-import { t } from '../../platform/words';
-import { FamilyDrawing } from '../../ui/drawing/family-drawing';
+import { Note } from '../../../ui/frame/note';
+import { typeSize } from '../../../ui/theme/theme';
+import { t } from '../../../platform/words';
+import { FamilyDrawing } from '../../../ui/drawing/family-drawing';
 
 /** What is soonest in the hand comes first. */
 const inOrder = Object.values(families).toSorted((a, b) => (firstMinutes[a.id]?.outMin ?? 0) - (firstMinutes[b.id]?.outMin ?? 0));

@@ -2,8 +2,8 @@ import { ThemeProvider } from '@mui/material/styles';
 import { render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { families, firstMinutes } from '@north-leaf/core';
-import { northLeafTheme } from '../../ui/theme/theme';
-import { isDrawn } from '../../ui/drawing/family-drawing';
+import { northLeafTheme } from '../../../ui/theme/theme';
+import { isDrawn } from '../../../ui/drawing/family-drawing';
 import { FamilyPicker } from './family-picker';
 
 describe('families as goods', () => {

@@ -1,10 +1,10 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { families, type Family, type FamilyGuess } from '@north-leaf/core';
-import { t } from '../../platform/words';
-import { Sentence } from '../../ui/words/sentence';
-import { Note } from '../../ui/frame/note';
-import { typeSize } from '../../ui/theme/theme';
+import { t } from '../../../platform/words';
+import { Sentence } from '../../../ui/words/sentence';
+import { Note } from '../../../ui/frame/note';
+import { typeSize } from '../../../ui/theme/theme';
 
 /** How many other families are offered by a press. */
 const OTHERS = 3;
