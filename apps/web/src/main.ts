@@ -4,7 +4,7 @@ import { askEarly } from './platform/early';
 
 // The page that is wanted, and what it will ask for, are fetched beside what stands round it, not after it.
 const wanted = pageAt(window.location.pathname.replace(/^\/$/, '/today'));
-if (wanted) askEarly([...wanted.asks, '/kitchen']);
+if (wanted) askEarly([...wanted.asks, '/kitchen'], wanted.page.next);
 void wanted?.page.load();
 void import('./app').then(({ start }) => {
   start(document.getElementById('root')!);

@@ -1,14 +1,20 @@
 import { coreVersion } from '@north-leaf/core';
 import type { ComponentType } from 'react';
+import type { Next } from './platform/early';
 
 type Page = {
   readonly path: string;
   readonly load: () => Promise<{ readonly Component: ComponentType }>;
   /** What it asks the server for, beside the kitchen. A page that names what it will not read keeps a connection open for nothing. */ readonly asks?: readonly string[];
+  /** What it asks for once it has one of these. */ readonly next?: Next;
 };
 
 /** Ingredients and lots, as this core reads them. */
 const PANTRY = `/pantry?have=${coreVersion}`;
+
+/** As much of a formula as says which of its versions is worked on. */
+type Opened = { readonly draft: { readonly basedOn: number } | null; readonly versions: readonly { readonly version: number }[] };
+const versionOf = (path: string, { draft, versions }: Opened) => `${path}/versions/${draft?.basedOn ?? versions.at(-1)?.version}`;
 
 /** The bench has no rail: its whole screen is for the step. */
 export const benchPage: Page = {
@@ -27,6 +33,7 @@ export const pages: readonly Page[] = [
     path: '/formulas/:id/:stage?',
     load: async () => ({ Component: (await import('./features/workspace/formula-page')).FormulaPage }),
     asks: ['/formulas/:id', PANTRY],
+    next: (path, answer) => (path.startsWith('/formulas/') ? [versionOf(path, answer as Opened)] : []),
   },
   {
     path: '/today',

@@ -28,15 +28,26 @@ describe('what was asked for early', () => {
   it('is old after a while', () => {
     jest.useFakeTimers();
     askEarly(['/kitchen']);
-    jest.advanceTimersByTime(6000);
+    jest.advanceTimersByTime(11_000);
     expect(takeEarly('/kitchen')).toBeUndefined();
     jest.useRealTimers();
+  });
+  it('asks on by what an answer says, unless its page has it already', async () => {
+    const next = (path: string, answer: unknown) => [`${path}/${(answer as { answer: number }).answer}`];
+    askEarly(['/formulas'], next);
+    await new Promise((done) => setTimeout(done, 10));
+    expect(asked).toEqual(['GET /api/formulas', 'GET /api/formulas/1']);
+    expect(await (await takeEarly('/formulas')!).json()).toEqual({ answer: 1 });
+    askEarly(['/blends'], next);
+    void takeEarly('/blends');
+    await new Promise((done) => setTimeout(done, 10));
+    expect(asked).toEqual(['GET /api/formulas', 'GET /api/formulas/1', 'GET /api/blends']);
   });
   it('holds no connection open: what nobody took is stopped, what was taken is not', () => {
     jest.useFakeTimers();
     askEarly(['/kitchen', '/pantry']);
     void takeEarly('/kitchen');
-    jest.advanceTimersByTime(6000);
+    jest.advanceTimersByTime(11_000);
     expect(signals.map((signal) => signal!.aborted)).toEqual([false, true]);
     jest.useRealTimers();
   });

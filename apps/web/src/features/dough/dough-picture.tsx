@@ -1,4 +1,4 @@
-import { memo } from 'react';
+import { memo, useDeferredValue } from 'react';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
@@ -32,7 +32,8 @@ export function DoughPicture() {
   const { evaluation } = useAnswer();
   const family = useDraft((state) => state.formula.family);
   const early = useEarlyDough((state) => state.dough);
-  const dough = early ?? evaluation.dough;
+  // Drawn after the key that changed it is on the screen.
+  const dough = useDeferredValue(early ?? evaluation.dough);
   return dough.state === 'waiting' ? <Waiting stage="dough" /> : <Figures result={dough.result} family={families[family]!} />;
 }
 

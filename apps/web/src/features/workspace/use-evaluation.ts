@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { startTransition, useEffect, useState } from 'react';
 import { proxy } from 'comlink';
 import type { Evaluation, Formula, Kitchen, Pantry } from '@north-leaf/core';
 import type { FormulaVersion } from '@north-leaf/contracts';
@@ -50,7 +50,8 @@ export function useEvaluation(kitchen: Kitchen, pantry: Pantry, saved: FormulaVe
         try {
           const evaluation = await api.evaluate(next, early);
           clearTimeout(late);
-          if (!gone) setEvaluated({ evaluation, of: next, stale: false, failed: false });
+          // A board is drawn anew between presses: a key that is pressed meanwhile goes before it.
+          if (!gone) startTransition(() => setEvaluated({ evaluation, of: next, stale: false, failed: false }));
         } catch {
           if (!gone) setEvaluated((before) => ({ ...before, failed: true }));
         }
@@ -60,7 +61,7 @@ export function useEvaluation(kitchen: Kitchen, pantry: Pantry, saved: FormulaVe
     const ask = (formula: Formula) => {
       waiting = formula;
       clearTimeout(late);
-      late = setTimeout(() => setEvaluated((before) => ({ ...before, stale: true })), SILENT_MS);
+      late = setTimeout(() => startTransition(() => setEvaluated((before) => ({ ...before, stale: true }))), SILENT_MS);
       void work();
     };
     ask(useDraft.getState().formula);

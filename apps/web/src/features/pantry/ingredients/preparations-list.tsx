@@ -7,8 +7,10 @@ import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
-import { costOf, leavesOf, portionOf, type Kitchen, type Preparation, keptAtWords } from '@north-leaf/core';
+import { DateTime } from 'luxon';
+import { costOf, leavesOf, portionOf, type Kitchen, type Lot, type Preparation, keptAtWords } from '@north-leaf/core';
 import type { PantryBook } from '@north-leaf/contracts';
+import { Note } from '../../../ui/frame/note';
 import { typeSize } from '../../../ui/theme/theme';
 import { useVoice } from '../../../platform/preferences';
 import { showMoney } from '../../../ui/words/money';
@@ -46,6 +48,7 @@ export function PreparationsList({ book, kitchen }: { book: PantryBook; kitchen:
               <TableCell>{t('pantry.preparation')}</TableCell>
               <TableCell>{t('common.madeOf')}</TableCell>
               <TableCell align="right">{t('pantry.makes')}</TableCell>
+              <TableCell align="right">{t('pantry.onHand')}</TableCell>
               <TableCell align="right">{t('pantry.water')}</TableCell>
               <TableCell align="right">{t('pantry.sugars')}</TableCell>
               <TableCell align="right">{t('pantry.per100G')}</TableCell>
@@ -76,6 +79,9 @@ export function PreparationsList({ book, kitchen }: { book: PantryBook; kitchen:
                       : rows.map(({ ingredientId }) => ingredientId).join(', ')}
                   </TableCell>
                   <TableCell align="right">{voice.show(makesG, 'bulk')}</TableCell>
+                  <TableCell align="right">
+                    <OnHand lots={Object.values(book.lots).filter(({ ingredientId }) => ingredientId === id)} on={book.on} />
+                  </TableCell>
                   <TableCell align="right">{made ? `${(made.composition.waterShare * 100).toFixed(0)} %` : '–'}</TableCell>
                   <TableCell align="right">{made ? `${(made.composition.sugarsShare * 100).toFixed(0)} %` : '–'}</TableCell>
                   <TableCell align="right">
@@ -86,7 +92,7 @@ export function PreparationsList({ book, kitchen }: { book: PantryBook; kitchen:
                         : '–'}
                   </TableCell>
                   <TableCell sx={{ fontSize: typeSize.small }}>
-                    {made ? allergenWords(made.allergens).sure.join(', ') || 'none for certain' : '–'}
+                    {made ? allergenWords(made.allergens).sure.join(', ') || t('pantry.noneCertain') : '–'}
                   </TableCell>
                   <TableCell sx={{ fontSize: typeSize.small }}>
                     {t('pantry.keepdaysDaysKeptatwords', { keepDays, keptAtWords: keptAtWords[keepAt] })}
@@ -99,6 +105,29 @@ export function PreparationsList({ book, kitchen }: { book: PantryBook; kitchen:
       </Box>
       {book.preparations.length === 0 && <Box sx={{ py: 8, textAlign: 'center' }}>{t('pantry.aFillingACrumbleAGlazeBelongs')}</Box>}
       {open && <PreparationForm key={open.id} book={book} kitchen={kitchen} preparation={open} onClose={() => setOpen(null)} />}
+    </>
+  );
+}
+
+/** What is left of its batches, and when the first of them has to be used. */
+function OnHand({ lots, on }: { readonly lots: readonly Lot[]; readonly on: string }) {
+  const voice = useVoice();
+  const left = lots.filter(({ onHandG = 0, setAside }) => onHandG > 0 && setAside === undefined);
+  if (left.length === 0) return <>–</>;
+  const [first] = left.flatMap(({ useByOn }) => (useByOn === undefined ? [] : [useByOn])).sort();
+  return (
+    <>
+      {voice.show(
+        left.reduce((sum, { onHandG = 0 }) => sum + onHandG, 0),
+        'bulk',
+      )}
+      {first !== undefined && (
+        <Note>
+          <Box component="span" sx={first < on ? { color: 'error.main' } : {}}>
+            {t('pantry.useByDay', { day: DateTime.fromISO(first, { locale: 'en-GB' }).toFormat('d LLL') })}
+          </Box>
+        </Note>
+      )}
     </>
   );
 }
