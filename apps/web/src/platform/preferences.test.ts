@@ -13,6 +13,16 @@ describe('what a baker sees first', () => {
     expect(usePreferences.getState()).toMatchObject({ units, face: 'dark', language: 'en', cups: false, wholeBoards: true });
   });
 
+  it.each([0, 1, 2, 3])('kept in part, by release %i, the rest is as for everybody', async (version) => {
+    const all = usePreferences.getInitialState();
+    for (const [name, value] of Object.entries(all).filter(([, kept]) => typeof kept !== 'function')) {
+      usePreferences.setState(all, true);
+      localStorage.setItem(KEPT, JSON.stringify({ state: { [name]: value }, version }));
+      await usePreferences.persist.rehydrate();
+      expect({ ...usePreferences.getState(), wholeBoards: false }).toEqual({ ...all, wholeBoards: false });
+    }
+  });
+
   it('units of today come back as they were kept', async () => {
     const gas = unitSets[3]!;
     localStorage.setItem(KEPT, JSON.stringify({ state: { units: gas, language: 'en', face: 'light' }, version: 1 }));

@@ -39,13 +39,13 @@ export const usePreferences = create<Kept>()(
       name: 'north-leaf-preferences',
       version: 3,
       migrate: (kept) => {
-        const { units, face, ...rest } = kept as { readonly units: Units | 'metric' | 'imperial'; readonly face?: string };
+        const { units, face, ...rest } = kept as { readonly units?: Units | 'metric' | 'imperial'; readonly face?: string };
         return {
           ...rest,
-          // Before there were sets, units were one word.
-          units: units === 'imperial' ? imperial : typeof units === 'string' ? metric : units,
+          // Before there were sets, units were one word. What was not kept is as it is for everybody.
+          ...(units === undefined ? {} : { units: units === 'imperial' ? imperial : typeof units === 'string' ? metric : units }),
           // The dark face was called early.
-          face: face === 'early' ? 'dark' : (face ?? 'device'),
+          ...(face === undefined ? {} : { face: face === 'early' ? 'dark' : face }),
           // Before boards could be short they showed all, and whoever baked with them knows where things stand.
           wholeBoards: true,
         } as Kept;
