@@ -23,8 +23,12 @@ const fits = (page: Page, path: string, width: number) =>
     .configure({ soft: true })
     .poll(() => wide(page), `${path} at ${width} px`)
     .toBeLessThanOrEqual(1);
+/** In the light face all of every board, in the dark what a newcomer sees. */
 const wears = (page: Page, face: 'light' | 'dark') =>
-  page.addInitScript((kept) => localStorage.setItem('north-leaf-preferences', kept), JSON.stringify({ state: { face }, version: 2 }));
+  page.addInitScript(
+    (kept) => localStorage.setItem('north-leaf-preferences', kept),
+    JSON.stringify({ state: { face, wholeBoards: face === 'light' }, version: 3 }),
+  );
 
 // 640 px is a desk of 1280 at 200 %.
 for (const [face, width, height, [room, pages]] of Object.entries(rooms).flatMap(
