@@ -38,6 +38,7 @@ const views = [
     name: '17-ask',
     path: `${formula}/dough`,
     act: async (page) => {
+      await page.getByRole('button', { name: 'All of it' }).click();
       await page.getByRole('button', { name: 'Ask', exact: true }).click();
       await page.getByRole('button', { name: 'What is “Water, gum apart”?' }).click();
     },
@@ -67,7 +68,15 @@ const views = [
       await page.waitForTimeout(600);
     },
   },
-  { name: '09-setup', path: '/setup' },
+  {
+    name: '09-good-ones',
+    path: '/formulas',
+    act: async (page) => {
+      await page.getByRole('button', { name: 'New formula' }).click();
+      await page.getByRole('button', { name: 'Show me a good one' }).click();
+      await page.getByRole('button', { name: /^Shortbread/ }).click();
+    },
+  },
   { name: '10-bake', path: '/bakes/c0ffee00-0000-4000-8000-000000000003' },
   {
     name: '16-trials',
