@@ -78,8 +78,8 @@ export function NewFormula({ kitchen, pantry, onClose }: { kitchen: Kitchen; pan
           sx={{
             display: 'grid',
             gap: 4,
-            gridTemplateColumns: isListed(way) ? '320px 1fr' : '1fr',
-            [under.phone]: { gridTemplateColumns: '1fr' },
+            gridTemplateColumns: isListed(way) ? '320px 1fr' : 'minmax(0, 1fr)',
+            [under.phone]: { gridTemplateColumns: 'minmax(0, 1fr)' },
           }}
         >
           <NameAndFamily entry={entry} />
@@ -268,6 +268,7 @@ function NameAndFamily({ entry }: { readonly entry: Entry }) {
         value={way}
         onChange={(_, to: Way | null) => to && setWay(to)}
         aria-label={t('workspace.beginFrom')}
+        sx={{ [under.phone]: { display: 'grid', gridTemplateColumns: '1fr 1fr', width: '100%' } }}
       >
         <ToggleButton value="recipe">{t('workspace.iHaveARecipe')}</ToggleButton>
         <ToggleButton value="wheat">{t('workspace.iHaveAWheatRecipe')}</ToggleButton>

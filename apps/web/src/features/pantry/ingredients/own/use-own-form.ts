@@ -48,7 +48,8 @@ export function useOwnForm(
   };
   const store = async () => {
     label.setTried(true);
-    if (!byParts && label.read && !label.read.ok) return setProblems({ root: label.read.message });
+    // What is wrong stands where it is typed.
+    if (!byParts && label.read && !label.read.ok) return setProblems({ root: t('pantry.somethingAboveIsNotRightYet') });
     const parts = byParts || !label.read?.ok ? null : label.read.composition;
     const read = parts ? ownOfForm(withParts(form, parts), { ...base, basis: 'label' }) : ownOfForm(form, base);
     setProblems(read.ok ? {} : read.problems);
