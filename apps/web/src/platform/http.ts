@@ -67,6 +67,18 @@ export async function sendBytes(path: string, file: Blob): Promise<void> {
   if (!response.ok) throw errorOf(await response.text(), response.status);
 }
 
+/** A file as it is kept. */
+export async function readBytes(path: string): Promise<Blob> {
+  let response: Response;
+  try {
+    response = await fetch(`/api${path}`);
+  } catch {
+    throw new ApiError('offline', t('platform.theServerDoesNotAnswer'));
+  }
+  if (!response.ok) throw errorOf(await response.text(), response.status);
+  return response.blob();
+}
+
 function errorOf(text: string, status: number): ApiError {
   try {
     const { code, message, problems } = JSON.parse(text) as ApiErrorBody;

@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { v4 } from 'uuid';
 import { Pictures } from '../../ui/frame/pictures';
 import { Section } from '../../ui/frame/section';
+import { readBytes } from '../../platform/http';
 import { t } from '../../platform/words';
 import { paperAddress, papersQuery, type PaperOwner } from './api';
 import { useDoInPantry } from './use-pantry';
@@ -38,7 +39,8 @@ export function Papers({ of, ownerId }: PaperOwner) {
         onAdd={(picture) => void run(() => act(t('pantry.photoAdded'), { kind: 'paper', ...owner, id: v4(), picture }))}
         onRemove={(id) =>
           void run(async () => {
-            const picture = await (await fetch(`/api${paperAddress(owner, id)}`)).blob();
+            // Without it nothing could bring it back: then it stays.
+            const picture = await readBytes(paperAddress(owner, id));
             await act(t('pantry.photoRemoved'), { kind: 'removePaper', ...owner, id, picture });
           })
         }
